@@ -1,0 +1,191 @@
+package org.oblume.core.carry;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.units.Refusal;
+
+/**
+ * The shots of a scene and their knots: what holds in each shot, and which changes are allowed. Immutable. Resolving a
+ * shot is linear in the knots of the shots it is based on.
+ */
+public final class CarryBook {
+
+    private final Map<String, ShotLine> shots = new LinkedHashMap<>();
+    private final Map<String, List<Knot>> knotsBySlate = new HashMap<>();
+
+    private CarryBook(Collection<ShotLine> shots, Collection<Knot> knots) {
+        for (ShotLine shot : shots) {
+            if (this.shots.put(shot.slate(), shot) != null) {
+                throw new Refusal("slate", "Two shots of the scene are called %s: give each its own slate."
+                        .formatted(shot.slate()));
+            }
+        }
+        for (ShotLine shot : shots) {
+            requireBase(shot.slate(), shot.basedOn());
+        }
+        for (ShotLine shot : shots) {
+            refuseCycle(shot.slate(), shot.basedOn());
+        }
+        Set<Object> seen = new LinkedHashSet<>();
+        for (Knot knot : knots) {
+            if (!this.shots.containsKey(knot.slate())) {
+                throw new Refusal("A knot names shot %s, which the scene does not have.".formatted(knot.slate()));
+            }
+            if (!seen.add(List.of(knot.slate(), knot.placement(), knot.attribute()))) {
+                throw new Refusal("%s has two values for the %s of %s: keep one.".formatted(knot.slate(),
+                        knot.attribute().label(), knot.placement()));
+            }
+            knotsBySlate.computeIfAbsent(knot.slate(), s -> new ArrayList<>()).add(knot);
+        }
+    }
+
+    /** @throws Refusal for a slate used twice, an unknown shot, a cycle, or two knots on one value */
+    public static CarryBook of(Collection<ShotLine> shots, Collection<Knot> knots) {
+        return new CarryBook(shots, knots);
+    }
+
+    /** What holds in a shot: its own knots, then those of the shot it is based on, and so on back. */
+    public ShotState resolve(String slate) {
+        Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>();
+        for (String at : chain(slate)) {
+            for (Knot knot : knotsBySlate.getOrDefault(at, List.of())) {
+                held.computeIfAbsent(knot.placement(), p -> new EnumMap<>(Attribute.class))
+                        .putIfAbsent(knot.attribute(), knot);
+            }
+        }
+        return new ShotState(slate, held);
+    }
+
+    /** The shot itself, the one it is based on, and so on to the one that is based on nothing. */
+    public List<String> chain(String slate) {
+        List<String> chain = new ArrayList<>();
+        for (String at = line(slate).slate(); at != null; at = line(at).basedOn()) {
+            chain.add(at);
+        }
+        return chain;
+    }
+
+    /** All slates, in the scene's order. */
+    public List<String> slates() {
+        return List.copyOf(shots.keySet());
+    }
+
+    /** Shots directly based on this one, in the scene's order. */
+    public List<String> basedOn(String slate) {
+        return shots.values().stream().filter(s -> slate.equals(s.basedOn())).map(ShotLine::slate).toList();
+    }
+
+    /** @throws Refusal when the shot would in the end be based on itself, naming the way round */
+    public void refuseCycle(String slate, @Nullable String basedOn) {
+        List<String> way = new ArrayList<>(List.of(slate));
+        for (String at = basedOn; at != null; at = line(at).basedOn()) {
+            boolean closed = at.equals(slate);
+            boolean looped = way.contains(at);
+            way.add(at);
+            if (closed || looped) {
+                throw new Refusal("basedOn", "%s cannot be based on %s, which would base it on itself (%s). Choose another shot."
+                        .formatted(slate, basedOn, String.join(" from ", way)));
+            }
+        }
+    }
+
+    /**
+     * Checks that a shot may be based on another from now on.
+     *
+     * @throws Refusal on a cycle, or when it or a shot that carries from it has been shot
+     */
+    public void refuseRebasing(String slate, @Nullable String basedOn) {
+        requireBase(slate, basedOn);
+        refuseCycle(slate, basedOn);
+        List<String> locked = shots.values().stream().filter(s -> s.stage() == Stage.SHOT)
+                .map(ShotLine::slate).filter(s -> chain(s).contains(slate)).toList();
+        if (!locked.isEmpty()) {
+            throw new Refusal("basedOn", "%s been shot: what %s is based on stays. Make a new shot instead."
+                    .formatted(andList(locked) + (locked.size() == 1 ? " has" : " have"), slate));
+        }
+    }
+
+    /** @throws Refusal when other shots are based on this one, naming them, or it has been shot */
+    public void refuseDeleting(String slate) {
+        List<String> dependants = basedOn(slate);
+        if (!dependants.isEmpty()) {
+            throw new Refusal("%s cannot be deleted: %s based on it. Base %s on another shot first.".formatted(slate,
+                    andList(dependants) + (dependants.size() == 1 ? " is" : " are"),
+                    dependants.size() == 1 ? "it" : "them"));
+        }
+        if (line(slate).stage() == Stage.SHOT) {
+            throw new Refusal("%s has been shot: its record stays. Set it back to lit if that was a slip."
+                    .formatted(slate));
+        }
+    }
+
+    /**
+     * Checks that a value of a shot may change. What was shot stays as it was shot, also where it carries the value from
+     * a shot before it.
+     *
+     * @throws Refusal naming the locked shots
+     */
+    public void refuseChangingWhatWasShot(String slate, String placement, Attribute attribute) {
+        List<String> locked = new ArrayList<>();
+        collectLocked(slate, placement, attribute, locked);
+        if (locked.contains(slate)) {
+            throw new Refusal("%s has been shot and is locked. Record the change in a new shot based on it."
+                    .formatted(slate));
+        }
+        if (!locked.isEmpty()) {
+            throw new Refusal("%s been shot and %s this value from %s: changing it here would rewrite %s. Make a new shot for the change."
+                    .formatted(andList(locked) + (locked.size() == 1 ? " has" : " have"),
+                            locked.size() == 1 ? "carries" : "carry", slate, locked.size() == 1 ? "it" : "them"));
+        }
+    }
+
+    /** @throws Refusal when a change in a shot that is based on another comes without a reason */
+    public void requireReason(String slate, @Nullable Reason reason) {
+        if (line(slate).basedOn() != null && reason == null) {
+            throw new Refusal("reason", "%s is based on %s: say why this changes: match, cheat, fix or look."
+                    .formatted(slate, line(slate).basedOn()));
+        }
+    }
+
+    /** @throws Refusal when the scene has no such shot */
+    public ShotLine line(String slate) {
+        ShotLine line = shots.get(slate);
+        if (line == null) {
+            throw new Refusal("The scene has no shot %s.".formatted(slate));
+        }
+        return line;
+    }
+
+    private void requireBase(String slate, @Nullable String basedOn) {
+        if (basedOn != null && !shots.containsKey(basedOn)) {
+            throw new Refusal("basedOn", "%s is based on %s, which the scene does not have.".formatted(slate, basedOn));
+        }
+    }
+
+    private void collectLocked(String slate, String placement, Attribute attribute, List<String> locked) {
+        if (line(slate).stage() == Stage.SHOT) {
+            locked.add(slate);
+        }
+        for (String next : basedOn(slate)) {
+            boolean ownKnot = knotsBySlate.getOrDefault(next, List.of()).stream()
+                    .anyMatch(k -> k.placement().equals(placement) && k.attribute() == attribute);
+            if (!ownKnot) {
+                collectLocked(next, placement, attribute, locked);
+            }
+        }
+    }
+
+    private static String andList(List<String> names) {
+        int last = names.size() - 1;
+        return last == 0 ? names.get(0) : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
+    }
+}

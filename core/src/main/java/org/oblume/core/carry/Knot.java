@@ -1,0 +1,19 @@
+package org.oblume.core.carry;
+
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+
+/**
+ * One changed value of one placement in one shot. It carries to the shots based on this one until their own knot.
+ *
+ * @param slate shot it is tied in
+ * @param placement key of the placement
+ * @param value the value from here on
+ * @param tie who, when and why
+ */
+public record Knot(String slate, String placement, AttributeValue value, Tie tie) {
+
+    public Attribute attribute() {
+        return Attribute.of(value);
+    }
+}

@@ -1,0 +1,81 @@
+package org.oblume.core.carry;
+
+import java.util.Collection;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Height;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.Standing;
+import org.oblume.core.units.Bearing;
+
+/** Everything recorded of a shot, resolved: for each placement and attribute the knot that holds there. */
+public final class ShotState {
+
+    private final String slate;
+    private final Map<String, Map<Attribute, Knot>> held;
+
+    ShotState(String slate, Map<String, Map<Attribute, Knot>> held) {
+        this.slate = slate;
+        this.held = held;
+    }
+
+    public String slate() {
+        return slate;
+    }
+
+    /** Keys of the placements that have a value in this shot. */
+    public Set<String> placements() {
+        return held.keySet();
+    }
+
+    /** The knot that an attribute rests on, tied here or in a shot before; empty when nothing was recorded. */
+    public Optional<Knot> knot(String placement, Attribute attribute) {
+        return Optional.ofNullable(held.getOrDefault(placement, Map.of()).get(attribute));
+    }
+
+    /** All knots that a placement's values rest on. */
+    public Collection<Knot> knots(String placement) {
+        return held.getOrDefault(placement, Map.of()).values();
+    }
+
+    public boolean tiedHere(Knot knot) {
+        return knot.slate().equals(slate);
+    }
+
+    public <V extends AttributeValue> Optional<V> value(String placement, Class<V> type) {
+        return knots(placement).stream().map(Knot::value).filter(type::isInstance).map(type::cast).findFirst();
+    }
+
+    /** Whether a placement is on set; one of which nothing was said is not. */
+    public boolean stands(String placement) {
+        return value(placement, Standing.class).map(s -> s.state() != Standing.State.STRUCK).orElse(false);
+    }
+
+    /** Where a placement is in space; empty until both its place and its height are recorded. */
+    public Optional<SpacePoint> position(String placement) {
+        return value(placement, Place.class)
+                .flatMap(place -> value(placement, Height.class).map(h -> place.point().at(h.heightM())));
+    }
+
+    /**
+     * Which way a placement points, worked out from the mark it is aimed at where it is. The distance is 0 when it is
+     * aimed along a bearing; empty when the mark has no place, or it stands on the very point it is aimed at.
+     */
+    public Optional<Aim> aim(String placement) {
+        return value(placement, Pointing.class).flatMap(pointing -> {
+            if (pointing.mark() == null) {
+                return Optional.of(new Aim(Bearing.ofDegrees(pointing.bearingDeg()), pointing.tiltDeg(), 0));
+            }
+            Optional<SpacePoint> target = value(pointing.mark(), Place.class)
+                    .map(place -> place.point().at(pointing.heightM()));
+            return position(placement).flatMap(from -> target.filter(to -> !to.equals(from))
+                    .map(to -> Aim.between(from, to)));
+        });
+    }
+}

@@ -1,0 +1,31 @@
+package org.oblume.core.colour;
+
+/**
+ * The colour shown for a light, encoded sRGB.
+ *
+ * @param red 0 to 255
+ * @param green 0 to 255
+ * @param blue 0 to 255
+ */
+public record Swatch(int red, int green, int blue) {
+
+    private static final int FULL = 255;
+
+    /** Negative parts clipped to 0, scaled so that the largest is 1, then the sRGB curve. No light at all is black. */
+    static Swatch ofLinear(double[] rgb) {
+        double largest = Math.max(rgb[0], Math.max(rgb[1], rgb[2]));
+        if (largest <= 0) {
+            return new Swatch(0, 0, 0);
+        }
+        int[] out = new int[3];
+        for (int i = 0; i < out.length; i++) {
+            out[i] = (int) Math.round(FULL * Srgb.encode(Math.max(0, rgb[i]) / largest));
+        }
+        return new Swatch(out[0], out[1], out[2]);
+    }
+
+    /** {@code #rrggbb}. */
+    public String hex() {
+        return "#%02x%02x%02x".formatted(red, green, blue);
+    }
+}

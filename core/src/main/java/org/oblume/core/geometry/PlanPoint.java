@@ -1,0 +1,30 @@
+package org.oblume.core.geometry;
+
+import org.oblume.core.units.Checks;
+
+/**
+ * A point of the plan, seen from above.
+ *
+ * @param xM metres to the right of the plan's origin
+ * @param yM metres up the plan from its origin
+ */
+public record PlanPoint(double xM, double yM) {
+
+    public PlanPoint {
+        Checks.finite("x", xM);
+        Checks.finite("y", yM);
+    }
+
+    public static PlanPoint of(double xM, double yM) {
+        return new PlanPoint(xM, yM);
+    }
+
+    public double distanceM(PlanPoint other) {
+        return Math.hypot(other.xM - xM, other.yM - yM);
+    }
+
+    /** This point, at a height above the floor datum in metres. */
+    public SpacePoint at(double heightM) {
+        return new SpacePoint(xM, yM, heightM);
+    }
+}

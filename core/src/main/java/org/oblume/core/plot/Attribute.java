@@ -1,0 +1,74 @@
+package org.oblume.core.plot;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.Set;
+import java.util.function.Function;
+import org.oblume.core.units.Refusal;
+
+/** What is recorded of a placement, each with the type of its values and the way it is typed. */
+public enum Attribute {
+    STANDING("on set", Standing.class, Standing::parse),
+    PLACE("place", Place.class, Place::parse),
+    HEIGHT("height", Height.class, Height::parse),
+    AIM("aim", Pointing.class, Pointing::parse),
+    LEVEL("level", Level.class, Level::parse),
+    CCT("colour temperature", Dial.class, Dial::parse),
+    TINT("tint", Tint.class, Tint::parse),
+    BEAM("beam", Beam.class, Beam::parse),
+    MODIFIERS("modifiers", Modifiers.class, null),
+    PATCH("control", Patch.class, null),
+    LENS("lens", Lens.class, Lens::parse),
+    STOP("stop", Stop.class, Stop::parse),
+    SPEED("ISO", Speed.class, Speed::parse),
+    SHUTTER("shutter", Shutter.class, Shutter::parse),
+    WHITE("camera white", White.class, White::parse);
+
+    /** What a person or a set piece has: it stands somewhere, so high, facing so. */
+    static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, PLACE, HEIGHT, AIM);
+    static final Set<Attribute> OF_A_LIGHT = EnumSet.range(STANDING, PATCH);
+    static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.range(LENS, WHITE));
+
+    private final String label;
+    private final Class<? extends AttributeValue> type;
+    private final @org.jspecify.annotations.Nullable Function<String, ? extends AttributeValue> reader;
+
+    Attribute(String label, Class<? extends AttributeValue> type,
+            @org.jspecify.annotations.Nullable Function<String, ? extends AttributeValue> reader) {
+        this.label = label;
+        this.type = type;
+        this.reader = reader;
+    }
+
+    /** The attribute that a value belongs to. */
+    public static Attribute of(AttributeValue value) {
+        return Arrays.stream(values()).filter(a -> a.type.isInstance(value)).findFirst().orElseThrow();
+    }
+
+    /** In the crew's words: {@code colour temperature}. */
+    public String label() {
+        return label;
+    }
+
+    public Class<? extends AttributeValue> type() {
+        return type;
+    }
+
+    /**
+     * Reads what a crew member typed.
+     *
+     * @throws Refusal with what to type, or when this attribute is a list that is not typed in one line
+     */
+    public AttributeValue parse(String text) {
+        if (reader == null) {
+            throw new Refusal("The %s cannot be typed in one line: fill in its parts.".formatted(label));
+        }
+        return reader.apply(text);
+    }
+
+    private static Set<Attribute> union(Set<Attribute> one, Set<Attribute> other) {
+        EnumSet<Attribute> both = EnumSet.copyOf(one);
+        both.addAll(other);
+        return both;
+    }
+}

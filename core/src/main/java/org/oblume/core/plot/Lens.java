@@ -1,0 +1,38 @@
+package org.oblume.core.plot;
+
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Length;
+import org.oblume.core.units.Refusal;
+
+/**
+ * The camera's lens.
+ *
+ * @param focalLengthMm millimetres, 2 to 2000
+ */
+public record Lens(double focalLengthMm) implements AttributeValue {
+
+    private static final double SHORTEST_MM = 2;
+    private static final double LONGEST_MM = 2000;
+    private static final double MM_PER_M = 1000;
+
+    public Lens {
+        Checks.within("Focal length", focalLengthMm, SHORTEST_MM, LONGEST_MM, " mm");
+    }
+
+    public static Lens parse(String text) {
+        String bare = text.strip().replaceFirst("(?i)\\s*mm$", "");
+        try {
+            return new Lens(Length.parse(bare + " mm").metres() * MM_PER_M);
+        } catch (Refusal notALength) {
+            if (bare.matches("[\\d.]+")) {
+                throw notALength;
+            }
+            throw new Refusal("“%s” is not a lens: type its focal length in millimetres, such as 50.".formatted(text));
+        }
+    }
+
+    @Override
+    public String say() {
+        return Said.number(focalLengthMm) + " mm";
+    }
+}

@@ -1,0 +1,52 @@
+package org.oblume.core.plot;
+
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.colour.GelColour;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+
+/**
+ * One thing between a lamp and the set: a gel in the head, a cloth on a frame, a net, a grid.
+ *
+ * @param name of the stock item, 1 to 60 characters
+ * @param stops light it costs, 0 to 20 (nominal)
+ * @param miredShift colour shift, −500 to 500 mired, + is warmer (nominal)
+ * @param duvShift tint shift, −0.05 to 0.05, + is green (nominal)
+ * @param softens whether the light leaves it from a larger, softer surface
+ * @param frameWidthM width in metres when it hangs on a frame of its own before the head, else null
+ * @param frameDistanceM metres from the lens to that frame, above 0 to 50; given with the width
+ * @param gel what a saturated gel lets through, or null for white correction
+ */
+public record Modifier(String name, double stops, double miredShift, double duvShift, boolean softens,
+        @Nullable Double frameWidthM, @Nullable Double frameDistanceM, @Nullable GelColour gel) {
+
+    private static final int LONGEST_NAME = 60;
+    private static final double MOST_STOPS = 20;
+    private static final double MOST_MIRED = 500;
+    private static final double MOST_DUV = 0.05;
+    private static final double NEAREST_M = 0.01;
+    private static final double FARTHEST_M = 50;
+
+    public Modifier {
+        name = Checks.text("A modifier's name", name, LONGEST_NAME);
+        Checks.within("What %s costs".formatted(name), stops, 0, MOST_STOPS, " stops");
+        Checks.within("The shift of %s".formatted(name), miredShift, -MOST_MIRED, MOST_MIRED, " mired");
+        Checks.within("The tint shift of %s".formatted(name), duvShift, -MOST_DUV, MOST_DUV, " Duv");
+        if ((frameWidthM == null) != (frameDistanceM == null)) {
+            throw new Refusal("%s on a frame needs both the frame's width and its distance from the lens."
+                    .formatted(name));
+        }
+        if (frameWidthM != null && frameDistanceM != null) {
+            Checks.within("The frame of %s".formatted(name), frameWidthM, NEAREST_M, FARTHEST_M, " m");
+            Checks.within("The distance to the frame of %s".formatted(name), frameDistanceM, NEAREST_M, FARTHEST_M,
+                    " m");
+        }
+    }
+
+    /** The item with its frame, as it is called out. */
+    public String say() {
+        return frameWidthM == null ? name
+                : "%s on %s m frame, %s m before the lens".formatted(name, Said.number(frameWidthM),
+                        Said.number(frameDistanceM == null ? 0 : frameDistanceM));
+    }
+}

@@ -1,0 +1,57 @@
+package org.oblume.core.plot;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.oblume.core.colour.GelColour;
+import org.oblume.core.colour.LightColour;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.MiredShift;
+import org.oblume.core.units.Stops;
+
+/**
+ * What a light goes through, in order from the lens out. Stops, mireds and Duv of a stack add (Duv: model).
+ *
+ * @param items at most 12
+ */
+public record Modifiers(List<Modifier> items) implements AttributeValue {
+
+    public static final Modifiers NONE = new Modifiers(List.of());
+    private static final int MOST = 12;
+
+    public Modifiers {
+        items = List.copyOf(items);
+        Checks.within("The number of modifiers", items.size(), 0, MOST, "");
+    }
+
+    public Stops stops() {
+        return Stops.of(items.stream().mapToDouble(Modifier::stops).sum());
+    }
+
+    public MiredShift miredShift() {
+        return MiredShift.of(items.stream().mapToDouble(Modifier::miredShift).sum());
+    }
+
+    /** Whether the light leaves the stack from a larger, softer surface. */
+    public boolean soften() {
+        return items.stream().anyMatch(Modifier::softens);
+    }
+
+    /**
+     * The colour of a light behind this stack.
+     *
+     * @throws org.oblume.core.units.Refusal when it would be outside 1000–25000 K or ±0.05 Duv
+     */
+    public LightColour colour(Kelvin dialled, Duv tint) {
+        double duv = tint.value() + items.stream().mapToDouble(Modifier::duvShift).sum();
+        List<GelColour> gels = items.stream().map(Modifier::gel).filter(Objects::nonNull).toList();
+        return new LightColour(dialled.shifted(miredShift()), Duv.of(duv), gels);
+    }
+
+    @Override
+    public String say() {
+        return items.isEmpty() ? "none" : items.stream().map(Modifier::say).collect(Collectors.joining("; "));
+    }
+}

@@ -1,0 +1,39 @@
+package org.oblume.core.plot;
+
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Refusal;
+
+/**
+ * The thing that is placed, as far as the plot needs to know it.
+ *
+ * @param what generic kind: {@code Bicolour LED spot 300 W}
+ * @param unit the crew's own name for this very one, or null
+ * @param widthM width of the emitter, or of the flag, metres, 0 to 50
+ * @param lowestKelvin lowest colour temperature it can be dialled to, or null when it has none to dial
+ * @param highestKelvin highest; the same as the lowest for a lamp of fixed colour
+ * @param watts from the mains at full, 0 or more; 0 for grip
+ * @param mount what holds it up
+ */
+public record Piece(String what, @Nullable String unit, double widthM, @Nullable Double lowestKelvin,
+        @Nullable Double highestKelvin, double watts, Mount mount) {
+
+    private static final int LONGEST_NAME = 80;
+    private static final double WIDEST_M = 50;
+    private static final double MOST_WATTS = 100_000;
+
+    public Piece {
+        what = Checks.text("The kind of thing", what, LONGEST_NAME);
+        unit = unit == null || unit.isBlank() ? null : Checks.text("The unit's name", unit, LONGEST_NAME);
+        Checks.within("Width", widthM, 0, WIDEST_M, " m");
+        Checks.within("Power", watts, 0, MOST_WATTS, " W");
+        if ((lowestKelvin == null) != (highestKelvin == null)) {
+            throw new Refusal("%s needs both ends of its colour temperature range, or neither.".formatted(what));
+        }
+        if (lowestKelvin != null && highestKelvin != null
+                && new Kelvin(lowestKelvin).value() > new Kelvin(highestKelvin).value()) {
+            throw new Refusal("minKelvin", "%s has its colour temperature range the wrong way round.".formatted(what));
+        }
+    }
+}

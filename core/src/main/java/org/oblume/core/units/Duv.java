@@ -1,0 +1,33 @@
+package org.oblume.core.units;
+
+import java.util.OptionalDouble;
+
+/**
+ * Tint as the distance from the Planckian locus in CIE 1960 u,v. Positive is green, negative magenta.
+ *
+ * @param value Duv, −0.05 to 0.05
+ */
+public record Duv(double value) {
+
+    public static final double LIMIT = 0.05;
+    public static final Duv NEUTRAL = new Duv(0);
+
+    public Duv {
+        value = Checks.within("Tint (Duv)", value, -LIMIT, LIMIT, "");
+    }
+
+    public static Duv of(double value) {
+        return new Duv(value);
+    }
+
+    /** Reads {@code +0.004}, {@code -0.01}, {@code 0.004 green}, {@code 0.01 magenta}. */
+    public static Duv parse(String text) {
+        String bare = Numbers.tidy(text).replaceFirst("(?i) ?(duv|green)$", "");
+        boolean magenta = bare.matches("(?i).*magenta$");
+        OptionalDouble read = Numbers.read(magenta ? bare.replaceFirst("(?i) ?magenta$", "") : bare);
+        if (read.isEmpty()) {
+            throw new Refusal("“%s” is not a tint: type Duv such as 0.004 (green) or −0.004 (magenta).".formatted(text));
+        }
+        return new Duv(magenta ? -Math.abs(read.getAsDouble()) : read.getAsDouble());
+    }
+}

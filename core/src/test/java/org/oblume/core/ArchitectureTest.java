@@ -1,0 +1,22 @@
+package org.oblume.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "org.oblume.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule coreKnowsOnlyTheJdk = classes().should().onlyDependOnClassesThat()
+            .resideInAnyPackage("org.oblume.core..", "java.lang..", "java.util..", "java.time", "java.math",
+                    "org.jspecify.annotations");
+
+    @ArchTest
+    static final ArchRule packagesOfCoreHaveNoCycles = slices().matching("org.oblume.core.(*)..").should()
+            .beFreeOfCycles();
+}

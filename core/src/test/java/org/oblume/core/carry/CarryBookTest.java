@@ -1,0 +1,193 @@
+package org.oblume.core.carry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Height;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Mount;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.Role;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.core.units.Refusal;
+
+class CarryBookTest {
+
+    private static final List<ShotLine> SCENE_4 = List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"),
+            shot("4D", "4C"));
+
+    static IntStream seeds() {
+        return IntStream.range(0, 50);
+    }
+
+    @Test
+    void aChangeInTheCloseUpCarriesToTheReverseAndLeavesTheWideAlone() {
+        CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Level(24))));
+        assertThat(level(book, "4A")).isEqualTo(70);
+        assertThat(level(book, "4B")).isEqualTo(70);
+        assertThat(level(book, "4C")).isEqualTo(24);
+        assertThat(level(book, "4D")).isEqualTo(24);
+    }
+
+    @Test
+    void aValueKnowsTheShotItWasTiedIn() {
+        CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Height(1.9))));
+        ShotState closeUp = book.resolve("4C");
+        Knot level = closeUp.knot("key", Attribute.LEVEL).orElseThrow();
+        assertThat(level.slate()).isEqualTo("4A");
+        assertThat(closeUp.tiedHere(level)).isFalse();
+        assertThat(closeUp.tiedHere(closeUp.knot("key", Attribute.HEIGHT).orElseThrow())).isTrue();
+    }
+
+    @Test
+    void whatWasNeverRecordedIsAbsent() {
+        ShotState state = CarryBook.of(SCENE_4, List.of()).resolve("4D");
+        assertThat(state.placements()).isEmpty();
+        assertThat(state.stands("key")).isFalse();
+        assertThat(state.aim("key")).isEmpty();
+    }
+
+    /** The resolved value is the nearest knot up the chain, whatever the tree: checked against a walk by hand. */
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void theNearestKnotUpTheChainHolds(int seed) {
+        Random random = new Random(seed);
+        List<ShotLine> shots = new ArrayList<>();
+        List<Knot> knots = new ArrayList<>();
+        Map<String, Double> levels = new HashMap<>();
+        for (int i = 0; i < 40; i++) {
+            shots.add(shot("S" + i, i == 0 ? null : "S" + random.nextInt(i)));
+            if (i == 0 || random.nextInt(3) == 0) {
+                double level = random.nextInt(101);
+                levels.put("S" + i, level);
+                knots.add(knot("S" + i, "key", new Level(level)));
+            }
+        }
+        CarryBook book = CarryBook.of(shots, knots);
+        for (ShotLine shot : shots) {
+            ShotLine at = shot;
+            while (!levels.containsKey(at.slate())) {
+                at = book.line(at.basedOn());
+            }
+            assertThat(level(book, shot.slate())).isEqualTo(levels.get(at.slate()));
+        }
+    }
+
+    @Test
+    void aShotIsNeverBasedOnItself() {
+        CarryBook book = CarryBook.of(SCENE_4, List.of());
+        assertThatThrownBy(() -> book.refuseRebasing("4A", "4D")).isInstanceOf(Refusal.class)
+                .hasMessageContaining("4A from 4D from 4C from 4A");
+        assertThatThrownBy(() -> book.refuseRebasing("4C", "4C")).isInstanceOf(Refusal.class);
+        assertThatCode(() -> book.refuseRebasing("4D", "4B")).doesNotThrowAnyException();
+        assertThatThrownBy(() -> CarryBook.of(List.of(shot("1", "2"), shot("2", "1")), List.of()))
+                .hasMessageContaining("cannot be based on");
+    }
+
+    @Test
+    void aShotThatOthersAreBasedOnIsNotDeleted() {
+        CarryBook book = CarryBook.of(SCENE_4, List.of());
+        assertThatThrownBy(() -> book.refuseDeleting("4A")).hasMessage(
+                "4A cannot be deleted: 4B and 4C are based on it. Base them on another shot first.");
+        assertThatCode(() -> book.refuseDeleting("4D")).doesNotThrowAnyException();
+    }
+
+    @Test
+    void whatWasShotStaysAsItWasShot() {
+        List<ShotLine> shots = List.of(shot("4A", null), new ShotLine("4B", "4A", Stage.SHOT), shot("4C", "4B"));
+        CarryBook book = CarryBook.of(shots, List.of(knot("4A", "key", new Level(70)), knot("4A", "key", new Height(2)),
+                knot("4B", "key", new Height(1.9))));
+        assertThatThrownBy(() -> book.refuseChangingWhatWasShot("4B", "key", Attribute.LEVEL)).hasMessageContaining("locked");
+        assertThatThrownBy(() -> book.refuseChangingWhatWasShot("4A", "key", Attribute.LEVEL))
+                .hasMessageContaining("4B has been shot and carries this value from 4A");
+        // 4B has its own height, and 4C is still planned
+        assertThatCode(() -> book.refuseChangingWhatWasShot("4A", "key", Attribute.HEIGHT)).doesNotThrowAnyException();
+        assertThatCode(() -> book.refuseChangingWhatWasShot("4C", "key", Attribute.LEVEL)).doesNotThrowAnyException();
+        assertThatThrownBy(() -> book.refuseRebasing("4B", null)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> book.refuseDeleting("4B")).isInstanceOf(Refusal.class);
+    }
+
+    @Test
+    void onlyAShotThatIsBasedOnAnotherNeedsAReason() {
+        CarryBook book = CarryBook.of(SCENE_4, List.of());
+        assertThatCode(() -> book.requireReason("4A", null)).doesNotThrowAnyException();
+        assertThatThrownBy(() -> book.requireReason("4C", null)).hasMessageContaining("match, cheat, fix or look");
+    }
+
+    @Test
+    void twoShotsOrTwoKnotsInOnePlaceAreRefused() {
+        assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", null), shot("4A", null)), List.of()))
+                .hasMessageContaining("each its own slate");
+        assertThatThrownBy(() -> CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(1)), knot("4A", "key", new Level(2)))))
+                .hasMessageContaining("two values for the level");
+    }
+
+    @Test
+    void aHeadAimedAtAMarkFollowsIt() {
+        CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", Place.of(0, 0)), knot("4A", "key", new Height(2)),
+                knot("4A", "key", Pointing.atMark("mark-1", 1)), knot("4A", "mark-1", Place.of(0, 3)),
+                knot("4C", "mark-1", Place.of(3, 0))));
+        assertThat(book.resolve("4A").aim("key").orElseThrow().bearing().degrees()).isZero();
+        assertThat(book.resolve("4D").aim("key").orElseThrow().bearing().degrees()).isEqualTo(90);
+        assertThat(book.resolve("4D").aim("key").orElseThrow().tiltDeg()).isCloseTo(-18.4349, within(1e-4));
+    }
+
+    @Test
+    void allProblemsOfARecordAreTold() {
+        Placement key = new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null,
+                new Piece("Bicolour LED spot 300 W", null, 0.15, 2700.0, 6500.0, 320, Mount.STAND));
+        List<Knot> knots = List.of(knot("4A", "key", Place.of(9, 9)), knot("4A", "key", new Dial(9000)),
+                knot("4B", "lamp", new Level(3)), knot("4B", "key", Pointing.atMark("key", 1)));
+        Recording recording = Recording.of(SetPlan.room(5, 5, 3), List.of(key), CarryBook.of(SCENE_4, knots));
+        assertThat(recording.problems(knots)).hasSize(4);
+    }
+
+    @Test
+    void aStackThatLeavesTheColourScaleIsRefusedForTheShotItHappensIn() {
+        Placement lamp = new Placement("lamp", "Bench lamp", PlacementKind.PRACTICAL, Role.PRACTICAL, null,
+                new Piece("Bulb", null, 0.06, null, null, 60, Mount.IN_PLACE));
+        Modifiers warm = new Modifiers(List.of(new Modifier("Double straw", 1, 400, 0, false, null, null, null)));
+        List<Knot> knots = List.of(knot("4A", "lamp", new Dial(2000)), knot("4C", "lamp", warm));
+        Recording recording = Recording.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, knots));
+        assertThatCode(() -> recording.checkColours(recording.book().resolve("4A"), "lamp")).doesNotThrowAnyException();
+        assertThatCode(() -> recording.checkColours(recording.book().resolve("4D"), "lamp")).doesNotThrowAnyException();
+        List<Knot> hot = List.of(knot("4A", "lamp", new Dial(1500)), knot("4C", "lamp", warm));
+        Recording refused = Recording.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, hot));
+        assertThatThrownBy(() -> refused.checkColours(refused.book().resolve("4D"), "lamp"))
+                .hasMessageStartingWith("Bench lamp in 4D:");
+        assertThat(refused.problems(hot)).hasSize(2);
+    }
+
+    private static double level(CarryBook book, String slate) {
+        return book.resolve(slate).value("key", Level.class).orElseThrow().percent();
+    }
+
+    private static ShotLine shot(String slate, String basedOn) {
+        return new ShotLine(slate, basedOn, Stage.PLANNED);
+    }
+
+    private static Knot knot(String slate, String placement, AttributeValue value) {
+        return new Knot(slate, placement, value, new Tie(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1));
+    }
+}

@@ -1,0 +1,13 @@
+package org.oblume.server;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+
+/** Starts Oblume's server: the REST API, the record behind it and the interface's static files. */
+@SpringBootApplication
+public class OblumeApplication {
+
+    public static void main(String[] args) {
+        SpringApplication.run(OblumeApplication.class, args);
+    }
+}
