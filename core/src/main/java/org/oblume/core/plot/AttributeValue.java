@@ -6,4 +6,9 @@ public sealed interface AttributeValue permits Standing, Place, Height, Pointing
 
     /** The value as a crew says it, metric, without the attribute's name: {@code 45 %}. */
     String say();
+
+    /** The same with lengths in feet and inches. */
+    default String sayImperial() {
+        return say();
+    }
 }

@@ -25,4 +25,9 @@ public record Height(double heightM) implements AttributeValue {
     public String say() {
         return Length.ofMetres(heightM).printMetric();
     }
+
+    @Override
+    public String sayImperial() {
+        return Length.ofMetres(heightM).printImperial();
+    }
 }

@@ -31,6 +31,11 @@ public record Lens(double focalLengthMm) implements AttributeValue {
         }
     }
 
+    /** Horizontal view in degrees on a sensor so many metres wide: {@code 2·atan(w / 2f)}. */
+    public double viewDeg(double sensorWidthM) {
+        return 2 * Math.toDegrees(Math.atan(sensorWidthM * MM_PER_M / (2 * focalLengthMm)));
+    }
+
     @Override
     public String say() {
         return Said.number(focalLengthMm) + " mm";

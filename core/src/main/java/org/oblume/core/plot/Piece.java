@@ -10,7 +10,7 @@ import org.oblume.core.units.Refusal;
  *
  * @param what generic kind: {@code Bicolour LED spot 300 W}
  * @param unit the crew's own name for this very one, or null
- * @param widthM width of the emitter, or of the flag, metres, 0 to 50
+ * @param widthM width of the emitter, of the flag, or of the camera's sensor, metres, 0 to 50
  * @param lowestKelvin lowest colour temperature it can be dialled to, or null when it has none to dial
  * @param highestKelvin highest; the same as the lowest for a lamp of fixed colour
  * @param watts from the mains at full, 0 or more; 0 for grip

@@ -4,6 +4,7 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Length;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -65,5 +66,11 @@ public record Pointing(@Nullable String mark, @Nullable Double heightM, @Nullabl
         double tilt = tiltDeg == null ? 0 : tiltDeg;
         return "%s, %s %.0f°".formatted(Bearing.ofDegrees(bearingDeg == null ? 0 : bearingDeg).print(),
                 tilt < 0 ? "down" : "up", Math.abs(tilt));
+    }
+
+    @Override
+    public String sayImperial() {
+        return mark == null || heightM == null ? say()
+                : "at %s, %s up".formatted(mark, Length.ofMetres(heightM).printImperial());
     }
 }

@@ -1,0 +1,61 @@
+package org.oblume.core.plot;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What is recorded of a placement the moment it is put on the plan, so that nothing about it is unknown. */
+public final class StartValues {
+
+    private static final double ON_A_STAND_M = 2;
+    private static final double EYES_M = 1.5;
+    private static final double ON_THE_FLOOR_M = 0.4;
+    private static final double OVERHEAD_M = 2.8;
+    private static final double DAYLIGHT_K = 5600;
+    private static final double FULL = 100;
+    private static final double FPS = 24;
+    private static final double HALF_CIRCLE_DEG = 180;
+    private static final double NORMAL_LENS_MM = 35;
+    private static final double WIDE_OPEN_ENOUGH = Math.pow(2, 1.5);
+    private static final double USUAL_ISO = 800;
+
+    private StartValues() {
+    }
+
+    /**
+     * @param place where it is put
+     * @param beamDeg beam of a light, degrees
+     * @param mark key of a mark to aim at, or null: it then points up the plan, level
+     */
+    public static List<AttributeValue> of(Placement placement, Place place, double beamDeg, @Nullable String mark) {
+        List<AttributeValue> values = new ArrayList<>(List.of(Standing.ON, place, new Height(heightM(placement)),
+                mark == null ? Pointing.along(0, 0) : Pointing.atMark(mark, EYES_M)));
+        if (placement.kind().isLight()) {
+            values.addAll(List.of(new Level(FULL), new Dial(kelvin(placement.piece())), new Tint(0), new Beam(beamDeg),
+                    Modifiers.NONE, Patch.BY_HAND));
+        }
+        if (placement.kind() == PlacementKind.CAMERA) {
+            values.addAll(List.of(new Lens(NORMAL_LENS_MM), new Stop(WIDE_OPEN_ENOUGH), new Speed(USUAL_ISO),
+                    new Shutter(FPS, HALF_CIRCLE_DEG), new White(DAYLIGHT_K, 0)));
+        }
+        return values;
+    }
+
+    private static double heightM(Placement placement) {
+        if (placement.kind() == PlacementKind.MARK || placement.kind() == PlacementKind.CAMERA) {
+            return EYES_M;
+        }
+        return switch (placement.piece().mount()) {
+            case FLOOR -> ON_THE_FLOOR_M;
+            case OVERHEAD -> OVERHEAD_M;
+            case IN_PLACE, HAND_HELD, MAGNET -> EYES_M;
+            case STAND, WALL_PLATE -> ON_A_STAND_M;
+        };
+    }
+
+    private static double kelvin(Piece piece) {
+        double lowest = piece.lowestKelvin() == null ? DAYLIGHT_K : piece.lowestKelvin();
+        double highest = piece.highestKelvin() == null ? DAYLIGHT_K : piece.highestKelvin();
+        return Math.max(lowest, Math.min(highest, DAYLIGHT_K));
+    }
+}

@@ -1,0 +1,53 @@
+package org.oblume.server.book;
+
+import org.jspecify.annotations.Nullable;
+import org.oblume.server.production.Production;
+import org.oblume.server.production.ProductionService;
+import org.oblume.server.support.Edit;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class BookController {
+
+    private final BookService book;
+    private final ProductionService productions;
+
+    BookController(BookService book, ProductionService productions) {
+        this.book = book;
+        this.productions = productions;
+    }
+
+    record NewProduction(String name, int days) {
+    }
+
+    /** @param shotId the first shot of the new scene */
+    record StartedScene(long shotId) {
+    }
+
+    @GetMapping("/book")
+    BookView book() {
+        return book.book();
+    }
+
+    @PostMapping("/productions")
+    @ResponseStatus(HttpStatus.CREATED)
+    Production startProduction(@RequestBody NewProduction body) {
+        return productions.create(body.name(), body.days());
+    }
+
+    @PostMapping("/productions/{productionId}/scenes")
+    @ResponseStatus(HttpStatus.CREATED)
+    StartedScene startScene(@PathVariable long productionId, @RequestBody NewScene body,
+            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
+        return new StartedScene(book.startScene(productionId, body, Edit.author(author)));
+    }
+}

@@ -1,0 +1,107 @@
+package org.oblume.server.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.Stage;
+import org.oblume.core.plot.Mount;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Role;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.core.units.Length;
+import org.oblume.server.location.SetService;
+import org.oblume.server.location.StageSet;
+import org.oblume.server.production.Production;
+import org.oblume.server.production.ProductionService;
+import org.oblume.server.scene.Scene;
+import org.oblume.server.scene.SceneHeading;
+import org.oblume.server.scene.SceneService;
+import org.oblume.server.shot.KnotService;
+import org.oblume.server.shot.LastTouch;
+import org.oblume.server.shot.PlotService;
+import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.Shot;
+import org.oblume.server.shot.ShotCard;
+import org.oblume.server.shot.ShotService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+@Service
+@Transactional
+public class BookService {
+
+    /** A sensor of the usual cinema width, metres. */
+    private static final double SENSOR_WIDTH_M = 0.0249;
+    private static final double PERSON_WIDTH_M = 0.5;
+
+    private final ProductionService productions;
+    private final SceneService scenes;
+    private final SetService sets;
+    private final ShotService shots;
+    private final SceneRecords records;
+    private final PlotService plots;
+    private final KnotService knots;
+
+    BookService(ProductionService productions, SceneService scenes, SetService sets, ShotService shots,
+            SceneRecords records, PlotService plots, KnotService knots) {
+        this.productions = productions;
+        this.scenes = scenes;
+        this.sets = sets;
+        this.shots = shots;
+        this.records = records;
+        this.plots = plots;
+        this.knots = knots;
+    }
+
+    @Transactional(readOnly = true)
+    BookView book() {
+        return new BookView(productions.all().stream().map(this::page).toList());
+    }
+
+    /** A scene in a bare room with a landmark in each corner, a camera, a mark and its first shot. */
+    long startScene(long productionId, NewScene wanted, String author) {
+        Production production = productions.get(productionId);
+        SetPlan room = SetPlan.room(Length.parse(wanted.roomWidth()).metres(), Length.parse(wanted.roomDepth()).metres(),
+                Length.parse(wanted.ceiling()).metres());
+        SceneHeading heading = new SceneHeading(wanted.number(), wanted.heading(), wanted.location(), wanted.buildOrder());
+        Placement mark = new Placement("mark-1", "Mark 1", PlacementKind.MARK, Role.SUBJECT, null,
+                new Piece("Person", null, PERSON_WIDTH_M, null, null, 0, Mount.FLOOR));
+        Placement camera = new Placement("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, null,
+                new Piece("Camera", null, SENSOR_WIDTH_M, null, null, 0, Mount.STAND));
+        long setId = sets.keep(production.id(), new StageSet(heading.location(), room));
+        Scene scene = scenes.create(production.id(), setId, heading, List.of(mark, camera));
+        Shot shot = shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, Stage.PLANNED, null));
+        double width = Length.parse(wanted.roomWidth()).metres();
+        double depth = Length.parse(wanted.roomDepth()).metres();
+        List<Knot> tied = new ArrayList<>(plots.startKnots(shot.card().slate(), mark, Place.of(width / 2, depth * 2 / 3), 0,
+                null, null, author));
+        tied.addAll(plots.startKnots(shot.card().slate(), camera, Place.of(width / 2, depth / 6), 0, mark.key(), null, author));
+        knots.keepAll(records.of(scene.id()), tied);
+        return shot.id();
+    }
+
+    private BookView.ProductionPage page(Production production) {
+        List<Scene> all = scenes.ofProduction(production.id());
+        List<Shot> lines = shots.ofScenes(all.stream().map(Scene::id).toList());
+        Map<Long, LastTouch> touches = shots.lastTouches(lines.stream().map(Shot::id).toList());
+        Map<Long, String> slates = lines.stream().collect(Collectors.toMap(Shot::id, s -> s.card().slate()));
+        return new BookView.ProductionPage(production, all.stream()
+                .map(scene -> new BookView.ScenePage(scene.id(), scene.heading(), lines.stream()
+                        .filter(s -> s.sceneId() == scene.id()).map(s -> line(s, slates, touches.get(s.id()))).toList()))
+                .toList());
+    }
+
+    private static BookView.ShotLine line(Shot shot, Map<Long, String> slates, @Nullable LastTouch touch) {
+        ShotCard card = shot.card();
+        String basedOn = card.basedOnId() == null ? null : Objects.requireNonNull(slates.get(card.basedOnId()));
+        return new BookView.ShotLine(shot.id(), card.slate(), card.description(), card.day(), card.stage(),
+                card.basedOnId(), basedOn, shot.version(), touch);
+    }
+}

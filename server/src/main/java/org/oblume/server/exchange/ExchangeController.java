@@ -1,0 +1,57 @@
+package org.oblume.server.exchange;
+
+import java.io.IOException;
+import java.io.InputStream;
+import org.jspecify.annotations.Nullable;
+import org.oblume.server.scene.Scene;
+import org.oblume.server.support.TooLarge;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class ExchangeController {
+
+    private static final int MEGABYTE = 1024 * 1024;
+    private static final int LARGEST_MB = 10;
+    private final ExchangeService exchange;
+
+    ExchangeController(ExchangeService exchange) {
+        this.exchange = exchange;
+    }
+
+    /** @param sceneId the scene that was made */
+    record Imported(long sceneId, long productionId, String number) {
+    }
+
+    @GetMapping("/api/scenes/{sceneId}/export")
+    ResponseEntity<SceneFile> export(@PathVariable long sceneId) {
+        SceneFile file = exchange.export(sceneId);
+        String name = (file.production().name() + " scene " + file.scene().number()).replaceAll("[^\\p{L}\\p{N}]+", "-")
+                .toLowerCase(java.util.Locale.ROOT) + ".oblume.json";
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
+                .body(file);
+    }
+
+    /** Reads the body itself, so that one that is too large is refused before it fills the memory. */
+    @PostMapping(path = "/api/scenes/import", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    Imported load(InputStream body, @RequestParam(required = false) @Nullable String number) throws IOException {
+        byte[] bytes = body.readNBytes(LARGEST_MB * MEGABYTE + 1);
+        if (bytes.length > LARGEST_MB * MEGABYTE) {
+            throw new TooLarge("The file is larger than %d MB: a scene is never that large. Nothing was imported."
+                    .formatted(LARGEST_MB));
+        }
+        Scene scene = exchange.load(bytes, number);
+        return new Imported(scene.id(), scene.productionId(), scene.heading().number());
+    }
+}

@@ -1,0 +1,33 @@
+package org.oblume.server.exchange;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Reason;
+import org.oblume.core.carry.Stage;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Placement;
+import org.oblume.server.location.StageSet;
+import org.oblume.server.rebuild.Tick;
+import org.oblume.server.scene.SceneHeading;
+
+/** A scene as an open file: docs/format/oblume-scene-1.schema.json. */
+record SceneFile(String format, int version, InProduction production, SceneHeading scene, StageSet set,
+        List<Placement> placements, List<ShotPart> shots) {
+
+    static final String FORMAT = "oblume-scene";
+    static final int VERSION = 1;
+
+    record InProduction(String name, int days) {
+    }
+
+    record ShotPart(String slate, String description, @Nullable Integer day, @Nullable String basedOn, Stage stage,
+            List<KnotPart> knots, @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt) {
+    }
+
+    record KnotPart(String placement, Attribute attribute, JsonNode value, @Nullable Reason reason,
+            @Nullable String note, String author, Instant at) {
+    }
+}

@@ -1,0 +1,46 @@
+package org.oblume.server.production;
+
+import java.util.List;
+import java.util.NoSuchElementException;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+@Service
+@Transactional
+public class ProductionService {
+
+    private static final int LONGEST_NAME = 120;
+    private static final int MOST_DAYS = 1000;
+    private final ProductionRepository productions;
+
+    ProductionService(ProductionRepository productions) {
+        this.productions = productions;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Production> all() {
+        return productions.findAllByOrderById().stream().map(ProductionEntity::toProduction).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public Production get(long id) {
+        return productions.findById(id).map(ProductionEntity::toProduction)
+                .orElseThrow(() -> new NoSuchElementException("There is no such production any more."));
+    }
+
+    public Production create(String name, int days) {
+        String checked = Checks.text("The production's name", name, LONGEST_NAME);
+        if (productions.findByName(checked).isPresent()) {
+            throw new Refusal("name", "There is a production called %s already: choose another name.".formatted(checked));
+        }
+        Checks.within("Shooting days", days, 1, MOST_DAYS, "");
+        return productions.save(new ProductionEntity(checked, days)).toProduction();
+    }
+
+    /** The production of that name, which is made when there is none. */
+    public Production named(String name, int days) {
+        return productions.findByName(name).map(ProductionEntity::toProduction).orElseGet(() -> create(name, days));
+    }
+}

@@ -1,0 +1,5 @@
+/** Productions. */
+@NullMarked
+package org.oblume.server.production;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,63 @@
+package org.oblume.server.scene;
+
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.stream.IntStream;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.units.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+@Service
+@Transactional
+public class SceneService {
+
+    private final SceneRepository scenes;
+    private final PlacementRepository placements;
+
+    SceneService(SceneRepository scenes, PlacementRepository placements) {
+        this.scenes = scenes;
+        this.placements = placements;
+    }
+
+    @Transactional(readOnly = true)
+    public Scene get(long id) {
+        return scenes.findById(id).map(SceneEntity::toScene)
+                .orElseThrow(() -> new NoSuchElementException("There is no such scene any more."));
+    }
+
+    @Transactional(readOnly = true)
+    public List<Scene> ofProduction(long productionId) {
+        return scenes.findByProductionIdOrderById(productionId).stream().map(SceneEntity::toScene).toList();
+    }
+
+    /** What is placed in a scene, in its own order. */
+    @Transactional(readOnly = true)
+    public List<PlacedPiece> placed(long sceneId) {
+        return placements.findBySceneIdOrderByPlaceInList(sceneId).stream().map(PlacementEntity::toPlacedPiece).toList();
+    }
+
+    public Scene create(long productionId, long setId, SceneHeading heading, List<Placement> placed) {
+        if (scenes.findByProductionIdAndNumber(productionId, heading.number()).isPresent()) {
+            throw new Refusal("number", "The production has a scene %s already: give this one another number."
+                    .formatted(heading.number()));
+        }
+        Scene scene = scenes.save(new SceneEntity(productionId, setId, heading)).toScene();
+        placements.saveAll(IntStream.range(0, placed.size())
+                .mapToObj(i -> new PlacementEntity(scene.id(), i, placed.get(i))).toList());
+        return scene;
+    }
+
+    /** Places one thing more, last in the scene's order. */
+    public PlacedPiece place(long sceneId, Placement placement) {
+        List<PlacedPiece> already = placed(sceneId);
+        for (PlacedPiece other : already) {
+            if (other.placement().name().equalsIgnoreCase(placement.name())
+                    || other.placement().key().equals(placement.key())) {
+                throw new Refusal("name", "The scene has a placement called %s already: give this one another name."
+                        .formatted(other.placement().name()));
+            }
+        }
+        return placements.saveAndFlush(new PlacementEntity(sceneId, already.size(), placement)).toPlacedPiece();
+    }
+}

@@ -1,0 +1,16 @@
+package org.oblume.server.shot;
+
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Reason;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+
+/**
+ * A change someone asks for.
+ *
+ * @param value the value from here on, or null to let it carry again
+ * @param expectedRevision the revision the change was made on, 0 when nothing was ever tied there
+ */
+record KnotChange(String placement, Attribute attribute, @Nullable AttributeValue value, @Nullable Reason reason,
+        @Nullable String note, String author, long expectedRevision) {
+}

@@ -1,0 +1,64 @@
+package org.oblume.server.shot;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Reason;
+import org.oblume.core.carry.Tie;
+import org.oblume.core.plot.Attribute;
+
+/** One change, as it was made. */
+@Entity
+@Immutable
+@Table(name = "knot_event")
+class KnotEventEntity {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private @Nullable Long id;
+    @Column(name = "shot_id")
+    private long shotId;
+    @Column(name = "placement_id")
+    private long placementId;
+    @Enumerated(EnumType.STRING)
+    private Attribute attribute = Attribute.PLACE;
+    @Column(name = "held_value")
+    private @Nullable String value;
+    @Enumerated(EnumType.STRING)
+    private @Nullable Reason reason;
+    private @Nullable String note;
+    private String author = "";
+    @Column(name = "changed_at")
+    private Instant at = Instant.EPOCH;
+
+    protected KnotEventEntity() {
+    }
+
+    KnotEventEntity(KnotEntity knot) {
+        Tie tie = knot.tie();
+        shotId = knot.shotId();
+        placementId = knot.placementId();
+        attribute = knot.attribute();
+        value = knot.value();
+        reason = tie.reason();
+        note = tie.note();
+        author = tie.author();
+        at = tie.at();
+    }
+
+    long shotId() {
+        return shotId;
+    }
+
+    LastTouch toLastTouch() {
+        return new LastTouch(author, at);
+    }
+}

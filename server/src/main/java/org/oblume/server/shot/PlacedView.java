@@ -1,0 +1,72 @@
+package org.oblume.server.shot;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Reason;
+import org.oblume.core.geometry.Crossing;
+import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Side;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.units.Length;
+
+/**
+ * A placement in one shot: what is recorded of it, and what follows from that.
+ *
+ * @param onSet whether it stands on set at all
+ * @param records the attributes that are recorded of this kind of thing, in order
+ * @param revisions of this shot's own values, for If-Match; one that was never tied here is left out and counts as 0
+ */
+public record PlacedView(Placement placement, boolean onSet, List<Attribute> records, Map<Attribute, Held> values,
+        Map<Attribute, Long> revisions, @Nullable Light light, @Nullable Aimed aim, @Nullable Tapes tapes, @Nullable Double viewDeg) {
+
+    /**
+     * A recorded value.
+     *
+     * @param say the value in words, metric
+     * @param sayImperial the same with lengths in feet and inches
+     * @param from slate of the shot it was tied in
+     * @param tiedHere whether that is this shot
+     */
+    public record Held(AttributeValue value, String say, String sayImperial, String from, boolean tiedHere, @Nullable Reason reason,
+            @Nullable String note, String author, Instant at) {
+    }
+
+    /**
+     * A light behind its modifiers.
+     *
+     * @param swatch how the camera sees it, {@code #rrggbb}; null when its colour cannot be told
+     * @param kelvin colour temperature behind the modifiers
+     * @param stack what each modifier does, in order
+     * @param soft whether it leaves a softening surface
+     * @param problem why there is no colour, or null
+     */
+    public record Light(@Nullable String swatch, @Nullable Double kelvin, @Nullable Double duv, String stackStopsText, String stackMiredText, List<Effect> stack, boolean soft, @Nullable String problem) {
+    }
+
+    /** What one modifier costs, in thirds of a stop, and its mired shift. */
+    public record Effect(String stopsText, String miredText) {
+    }
+
+    /** @param distanceM to the point aimed at; 0 when it is aimed along a bearing. @param markName null likewise */
+    public record Aimed(double bearingDeg, String bearing, double tiltDeg, double distanceM, @Nullable String markName) {
+    }
+
+    public record Tapes(Tape a, Tape b, Side side, double crossingDeg, Crossing crossing) {
+    }
+
+    public record Tape(String landmark, PlanPoint from, Reach length) {
+
+        /** @param metric to the centimetre. @param imperial to the quarter inch */
+        public record Reach(double m, String metric, String imperial) {
+        }
+
+        static Tape of(String landmark, PlanPoint from, double distanceM) {
+            Length length = Length.ofMetres(distanceM);
+            return new Tape(landmark, from, new Reach(distanceM, length.printMetric(), length.printImperial()));
+        }
+    }
+}

@@ -1,0 +1,114 @@
+package org.oblume.server.shot;
+
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Tie;
+import org.oblume.core.colour.CameraWhite;
+import org.oblume.core.colour.LightColour;
+import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.TapePair;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Lens;
+import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.Tint;
+import org.oblume.core.plot.White;
+import org.oblume.core.rebuild.RebuildSheet;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.MiredShift;
+import org.oblume.core.units.Refusal;
+import org.oblume.core.units.Stops;
+
+/** Maps what {@code core} resolves of a shot to what crosses the wire. */
+final class Placements {
+
+    private static final Kelvin WHITE_UNTIL_RECORDED = Kelvin.of(5600);
+
+    private final Recording recording;
+    private final ShotState state;
+    private final Map<String, Map<Attribute, Long>> revisions;
+    private final CameraWhite white;
+
+    /** @param revisions of the shot's own values, by placement key and attribute */
+    Placements(Recording recording, ShotState state, Map<String, Map<Attribute, Long>> revisions) {
+        this.recording = recording;
+        this.state = state;
+        this.revisions = revisions;
+        this.white = recording.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA)
+                .flatMap(p -> state.value(p.key(), White.class).stream()).findFirst().map(White::camera)
+                .orElseGet(() -> CameraWhite.of(WHITE_UNTIL_RECORDED, Duv.NEUTRAL));
+    }
+
+    List<PlacedView> views() {
+        return recording.placements().stream().map(this::view).toList();
+    }
+
+    PlacedView view(Placement placement) {
+        String key = placement.key();
+        Map<Attribute, PlacedView.Held> values = new EnumMap<>(Attribute.class);
+        state.knots(key).forEach(knot -> values.put(knot.attribute(), held(knot)));
+        return new PlacedView(placement, state.stands(key),
+                Arrays.stream(Attribute.values()).filter(placement.kind()::records).toList(), values,
+                revisions.getOrDefault(key, Map.of()), placement.kind().isLight() ? light(key) : null, state.aim(key).map(aim -> aimed(key, aim)).orElse(null),
+                RebuildSheet.tapes(recording.set(), state, key).map(Placements::tapes).orElse(null),
+                state.value(key, Lens.class).map(lens -> lens.viewDeg(placement.piece().widthM())).orElse(null));
+    }
+
+    private PlacedView.Held held(Knot knot) {
+        Tie tie = knot.tie();
+        AttributeValue named = named(knot.value());
+        return new PlacedView.Held(knot.value(), named.say(), named.sayImperial(), knot.slate(), state.tiedHere(knot),
+                tie.reason(), tie.note(), tie.author(), tie.at());
+    }
+
+    /** An aim with its mark called as the crew calls it. */
+    private AttributeValue named(AttributeValue value) {
+        return value instanceof Pointing pointing && pointing.mark() != null
+                ? Pointing.atMark(recording.placement(pointing.mark()).name(), pointing.heightM()) : value;
+    }
+
+    private PlacedView.Light light(String key) {
+        Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
+        @Nullable LightColour colour = null;
+        @Nullable String problem = null;
+        try {
+            double kelvin = state.value(key, Dial.class).map(Dial::kelvin)
+                    .orElseThrow(() -> new Refusal("Its colour temperature is not recorded."));
+            colour = stack.colour(Kelvin.of(kelvin), Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0)));
+        } catch (Refusal refusal) {
+            problem = refusal.getMessage();
+        }
+        return new PlacedView.Light(colour == null ? null : white.swatch(colour).hex(),
+                colour == null ? null : colour.kelvin().value(), colour == null ? null : colour.duv().value(),
+                stack.stops().inThirds(), stack.miredShift().print(), stack.items().stream().map(Placements::effect).toList(),
+                stack.soften(), problem);
+    }
+
+    private static PlacedView.Effect effect(Modifier item) {
+        return new PlacedView.Effect(Stops.of(item.stops()).inThirds(), MiredShift.of(item.miredShift()).print());
+    }
+
+    private PlacedView.Aimed aimed(String key, Aim aim) {
+        String mark = state.value(key, Pointing.class).map(Pointing::mark).map(m -> recording.placement(m).name())
+                .orElse(null);
+        return new PlacedView.Aimed(aim.bearing().degrees(), aim.bearing().print(), aim.tiltDeg(), aim.distanceM(), mark);
+    }
+
+    private static PlacedView.Tapes tapes(TapePair pair) {
+        return new PlacedView.Tapes(PlacedView.Tape.of(pair.a().name(), pair.a().point(), pair.distanceAM()),
+                PlacedView.Tape.of(pair.b().name(), pair.b().point(), pair.distanceBM()), pair.side(),
+                pair.crossingAngleDeg(), pair.crossing());
+    }
+}

@@ -1,0 +1,103 @@
+package org.oblume.server.shot;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Schema;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Reason;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.support.Edit;
+import org.oblume.server.support.JsonText;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The plot of a shot. Every edit answers with the whole plot as it is then. */
+@RestController
+@RequestMapping("/api/shots/{shotId}")
+class PlotController {
+
+    private final PlotService plots;
+    private final KnotService knots;
+    private final JsonText json;
+
+    PlotController(PlotService plots, KnotService knots, JsonText json) {
+        this.plots = plots;
+        this.knots = knots;
+        this.json = json;
+    }
+
+    /** A value as data, or as a person typed it; one of the two. */
+    record KnotBody(@Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text,
+            @Nullable Reason reason, @Nullable String note) {
+    }
+
+    record PreviewBody(String placement, Attribute attribute,
+            @Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text) {
+    }
+
+    record Placed(String key, PlotView plot) {
+    }
+
+    @GetMapping("/plot")
+    PlotView plot(@PathVariable long shotId) {
+        return plots.plot(shotId);
+    }
+
+    @PutMapping("/placements/{placement}/{attribute}")
+    ResponseEntity<PlotView> tie(@PathVariable long shotId, @PathVariable String placement,
+            @PathVariable Attribute attribute, @RequestBody KnotBody body,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
+        return answer(shotId, new KnotChange(placement, attribute, value(attribute, body.value(), body.text()),
+                body.reason(), body.note(), Edit.author(author), Edit.version(ifMatch)));
+    }
+
+    @DeleteMapping("/placements/{placement}/{attribute}")
+    ResponseEntity<PlotView> untie(@PathVariable long shotId, @PathVariable String placement,
+            @PathVariable Attribute attribute,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
+        return answer(shotId, new KnotChange(placement, attribute, null, null, null, Edit.author(author),
+                Edit.version(ifMatch)));
+    }
+
+    @PostMapping("/preview")
+    PlacedView preview(@PathVariable long shotId, @RequestBody PreviewBody body) {
+        return plots.preview(shotId, body.placement(), value(body.attribute(), body.value(), body.text()));
+    }
+
+    @PostMapping("/placements")
+    @ResponseStatus(HttpStatus.CREATED)
+    Placed place(@PathVariable long shotId, @RequestBody NewPlacement body,
+            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
+        String key = plots.place(shotId, body, Edit.author(author));
+        return new Placed(key, plots.plot(shotId));
+    }
+
+    private ResponseEntity<PlotView> answer(long shotId, KnotChange change) {
+        long revision = knots.change(shotId, change);
+        return ResponseEntity.ok().eTag(Edit.etag(revision)).body(plots.plot(shotId));
+    }
+
+    private AttributeValue value(Attribute attribute, @Nullable JsonNode value, @Nullable String text) {
+        if (value != null && text == null) {
+            return json.value(attribute, value);
+        }
+        if (text != null && value == null) {
+            return attribute.parse(text);
+        }
+        throw new Refusal("value", "Give the %s as a value or as typed text, one of the two.".formatted(attribute.label()));
+    }
+}

@@ -1,0 +1,83 @@
+package org.oblume.server.shot;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.oblume.core.carry.CarryBook;
+import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotLine;
+import org.oblume.server.location.SetService;
+import org.oblume.server.location.StageSet;
+import org.oblume.server.scene.PlacedPiece;
+import org.oblume.server.scene.Scene;
+import org.oblume.server.scene.SceneService;
+import org.oblume.server.support.JsonText;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads a scene's record for {@code core}: a handful of queries however large the scene is. */
+@Service
+@Transactional(readOnly = true)
+public class SceneRecords {
+
+    private final SceneService scenes;
+    private final SetService sets;
+    private final ShotRepository shots;
+    private final KnotRepository knots;
+    private final JsonText json;
+
+    SceneRecords(SceneService scenes, SetService sets, ShotRepository shots, KnotRepository knots, JsonText json) {
+        this.scenes = scenes;
+        this.sets = sets;
+        this.shots = shots;
+        this.knots = knots;
+        this.json = json;
+    }
+
+    /** The whole scene. */
+    public SceneRecord of(long sceneId) {
+        List<Shot> all = shotsOf(sceneId);
+        return read(sceneId, all, all);
+    }
+
+    /** The scene with only those knots that one shot rests on. */
+    public SceneRecord restingUnder(Shot shot) {
+        List<Shot> all = shotsOf(shot.sceneId());
+        Map<Long, Shot> byId = all.stream().collect(Collectors.toMap(Shot::id, s -> s));
+        List<Shot> chain = new ArrayList<>();
+        for (Shot at = byId.get(shot.id()); at != null; at = byId.get(at.card().basedOnId())) {
+            chain.add(at);
+        }
+        return read(shot.sceneId(), all, chain);
+    }
+
+    private List<Shot> shotsOf(long sceneId) {
+        return shots.findBySceneIdOrderByPlaceInList(sceneId).stream().map(ShotEntity::toShot).toList();
+    }
+
+    private SceneRecord read(long sceneId, List<Shot> all, List<Shot> withKnots) {
+        Scene scene = scenes.get(sceneId);
+        StageSet set = sets.get(scene.setId());
+        List<PlacedPiece> placed = scenes.placed(sceneId);
+        Map<Long, String> slates = new HashMap<>();
+        all.forEach(s -> slates.put(s.id(), s.card().slate()));
+        Map<Long, String> keys = placed.stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        List<Knot> tied = new ArrayList<>();
+        for (KnotEntity row : knots.findByShotIdInOrderById(withKnots.stream().map(Shot::id).toList())) {
+            if (row.value() != null) {
+                tied.add(new Knot(Objects.requireNonNull(slates.get(row.shotId())),
+                        Objects.requireNonNull(keys.get(row.placementId())),
+                        json.read(row.value(), row.attribute().type()), row.tie()));
+            }
+        }
+        List<ShotLine> lines = all.stream().map(s -> new ShotLine(s.card().slate(), slates.get(s.card().basedOnId()),
+                s.card().stage())).toList();
+        Recording recording = Recording.of(set.plan(), placed.stream().map(PlacedPiece::placement).toList(),
+                CarryBook.of(lines, tied));
+        return new SceneRecord(scene, set, placed, all, tied, recording);
+    }
+}

@@ -1,0 +1,45 @@
+package org.oblume.server.shot;
+
+import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.Edit;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class ShotController {
+
+    private final ShotService shots;
+
+    ShotController(ShotService shots) {
+        this.shots = shots;
+    }
+
+    @PostMapping("/api/scenes/{sceneId}/shots")
+    @ResponseStatus(HttpStatus.CREATED)
+    Shot create(@PathVariable long sceneId, @RequestBody ShotCard card) {
+        return shots.create(sceneId, card);
+    }
+
+    @PutMapping("/api/shots/{id}")
+    ResponseEntity<Shot> update(@PathVariable long id, @RequestBody ShotCard card,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        Shot shot = shots.update(id, card, Edit.version(ifMatch));
+        return ResponseEntity.ok().eTag(Edit.etag(shot.version())).body(shot);
+    }
+
+    @DeleteMapping("/api/shots/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@PathVariable long id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        shots.delete(id, Edit.version(ifMatch));
+    }
+}

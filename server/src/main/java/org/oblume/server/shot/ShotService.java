@@ -1,0 +1,126 @@
+package org.oblume.server.shot;
+
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.support.StaleEdit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+@Service
+@Transactional
+public class ShotService {
+
+    private final ShotRepository shots;
+    private final KnotEventRepository events;
+    private final SceneRecords records;
+
+    ShotService(ShotRepository shots, KnotEventRepository events, SceneRecords records) {
+        this.shots = shots;
+        this.events = events;
+        this.records = records;
+    }
+
+    @Transactional(readOnly = true)
+    public Shot get(long id) {
+        return entity(id).toShot();
+    }
+
+    /** The shots of several scenes, each scene's in its own order. */
+    @Transactional(readOnly = true)
+    public List<Shot> ofScenes(List<Long> sceneIds) {
+        return shots.findBySceneIdInOrderByPlaceInList(sceneIds).stream().map(ShotEntity::toShot).toList();
+    }
+
+    /** Who last changed something in each shot; a shot that nothing was recorded in is left out. */
+    @Transactional(readOnly = true)
+    public Map<Long, LastTouch> lastTouches(Collection<Long> shotIds) {
+        return events.newestOfEach(shotIds).stream()
+                .collect(Collectors.toMap(KnotEventEntity::shotId, KnotEventEntity::toLastTouch));
+    }
+
+    /** Adds a shot, last in its scene. */
+    public Shot create(long sceneId, ShotCard card) {
+        SceneRecord record = records.of(sceneId);
+        refuseTaken(record, 0, card.slate());
+        requireInScene(record, card);
+        return shots.saveAndFlush(new ShotEntity(sceneId, record.shots().size(), card)).toShot();
+    }
+
+    /**
+     * Adds the shots of a scene that has none, in their order. They were checked as a whole before.
+     *
+     * @return the shots by their slates
+     */
+    public Map<String, Shot> createAll(long sceneId, List<ListedShot> listed) {
+        Map<String, ShotEntity> made = new LinkedHashMap<>();
+        for (ListedShot shot : listed) {
+            made.put(shot.line().slate(), shots.save(new ShotEntity(sceneId, made.size(), shot.card(null))));
+        }
+        for (ListedShot shot : listed) {
+            if (shot.line().basedOn() != null) {
+                long baseId = made.get(shot.line().basedOn()).toShot().id();
+                made.get(shot.line().slate()).fill(shot.card(baseId));
+            }
+        }
+        shots.flush();
+        Map<String, Shot> bySlate = new LinkedHashMap<>();
+        made.forEach((slate, entity) -> bySlate.put(slate, entity.toShot()));
+        return bySlate;
+    }
+
+    /**
+     * Changes what is said of a shot.
+     *
+     * @throws StaleEdit with the card as it stands, when someone changed it since that version
+     */
+    public Shot update(long id, ShotCard card, long version) {
+        ShotEntity entity = entity(id);
+        Shot shot = entity.toShot();
+        refuseStale(shot, version);
+        SceneRecord record = records.of(shot.sceneId());
+        refuseTaken(record, id, card.slate());
+        requireInScene(record, card);
+        if (!Objects.equals(shot.card().basedOnId(), card.basedOnId())) {
+            record.recording().book().refuseRebasing(shot.card().slate(), record.slate(card.basedOnId()));
+        }
+        entity.fill(card);
+        return shots.saveAndFlush(entity).toShot();
+    }
+
+    /** Deletes a shot that no other is based on, with what was recorded in it. */
+    public void delete(long id, long version) {
+        Shot shot = get(id);
+        refuseStale(shot, version);
+        records.of(shot.sceneId()).recording().book().refuseDeleting(shot.card().slate());
+        shots.deleteById(id);
+    }
+
+    private ShotEntity entity(long id) {
+        return shots.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such shot any more."));
+    }
+
+    private static void refuseStale(Shot shot, long version) {
+        if (shot.version() != version) {
+            throw new StaleEdit("Someone changed %s since you opened it. Nothing of yours was kept yet."
+                    .formatted(shot.card().slate()), shot);
+        }
+    }
+
+    private static void refuseTaken(SceneRecord record, long id, String slate) {
+        if (record.shots().stream().anyMatch(s -> s.id() != id && s.card().slate().equalsIgnoreCase(slate))) {
+            throw new Refusal("slate", "The scene has a shot %s already: choose another slate.".formatted(slate));
+        }
+    }
+
+    private static void requireInScene(SceneRecord record, ShotCard card) {
+        if (card.basedOnId() != null && record.slate(card.basedOnId()) == null) {
+            throw new Refusal("basedOnId", "%s can only be based on a shot of its own scene.".formatted(card.slate()));
+        }
+    }
+}

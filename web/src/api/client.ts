@@ -1,0 +1,69 @@
+import type { Theirs } from './types'
+
+/** A refusal with the server's own sentence, or one of ours when there is no answer. */
+export class ApiError extends Error {
+  readonly status: number
+  readonly field?: string
+  readonly conflict?: Theirs
+
+  constructor(status: number, sentence: string, field?: string, conflict?: Theirs) {
+    super(sentence)
+    this.status = status
+    this.field = field
+    this.conflict = conflict
+  }
+}
+
+export interface CallOptions {
+  body?: unknown
+  /** Version the edit was made on, for If-Match. */
+  version?: number
+  signal?: AbortSignal
+}
+
+let person = () => 'unnamed'
+
+/** Tells the client who is at work; asked again for each edit. */
+export function authoredBy(who: () => string) {
+  person = who
+}
+
+export async function call<T>(method: string, path: string, options: CallOptions = {}): Promise<T> {
+  const headers: Record<string, string> = { 'Oblume-Author': encodeURIComponent(person()) }
+  if (options.body !== undefined) headers['Content-Type'] = 'application/json'
+  if (options.version !== undefined) headers['If-Match'] = `"${options.version}"`
+  let response: Response
+  try {
+    response = await fetch(path, {
+      method,
+      headers,
+      signal: options.signal,
+      body: typeof options.body === 'string' ? options.body : JSON.stringify(options.body),
+    })
+  } catch (failure) {
+    if (options.signal?.aborted) throw failure
+    throw new ApiError(0, 'The server does not answer. Nothing was saved; check the network and try again.')
+  }
+  const text = await response.text()
+  const answer = parsed(text)
+  if (response.ok) return answer as T
+  const problem = (answer ?? {}) as { detail?: string; field?: string; conflict?: Theirs }
+  throw new ApiError(
+    response.status,
+    problem.detail ?? `The server could not do this (${response.status}). Try again.`,
+    problem.field,
+    problem.conflict,
+  )
+}
+
+export function sentence(error: unknown): string {
+  return error instanceof Error ? error.message : String(error)
+}
+
+function parsed(text: string): unknown {
+  try {
+    return text ? JSON.parse(text) : undefined
+  } catch {
+    return undefined
+  }
+}

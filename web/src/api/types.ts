@@ -1,0 +1,73 @@
+import type { components } from './generated/schema'
+
+type Schemas = components['schemas']
+
+export type Book = Schemas['BookView']
+export type ProductionPage = Schemas['ProductionPage']
+export type ScenePage = Schemas['ScenePage']
+export type ShotLine = Schemas['ShotLine']
+export type ShotCard = Schemas['ShotCard']
+export type Plot = Schemas['PlotView']
+export type Placed = Schemas['PlacedView']
+export type Held = Schemas['Held']
+export type SetPlan = Schemas['SetPlan']
+export type PlanPoint = Schemas['PlanPoint']
+export type Tape = Schemas['Tape']
+export type Reach = Schemas['Reach']
+export type Modifier = Schemas['Modifier']
+export type Patch = Schemas['Patch']
+export type Kit = Schemas['Kit']
+export type Fixture = Schemas['Fixture']
+export type Rebuild = Schemas['RebuildView']
+export type Step = Schemas['Step']
+export type Role = Schemas['Placement']['role']
+export type Attribute = Placed['records'][number]
+export type Reason = NonNullable<Held['reason']>
+export type Stage = ShotCard['stage']
+export type AttributeValue = Schemas['AttributeValue']
+
+/** The value of each attribute. */
+export interface Values {
+  STANDING: Schemas['Standing']
+  PLACE: Schemas['Place']
+  HEIGHT: Schemas['Height']
+  AIM: Schemas['Pointing']
+  LEVEL: Schemas['Level']
+  CCT: Schemas['Dial']
+  TINT: Schemas['Tint']
+  BEAM: Schemas['Beam']
+  MODIFIERS: Schemas['Modifiers']
+  PATCH: Schemas['Patch']
+  LENS: Schemas['Lens']
+  STOP: Schemas['Stop']
+  SPEED: Schemas['Speed']
+  SHUTTER: Schemas['Shutter']
+  WHITE: Schemas['White']
+}
+
+/** What is recorded for an attribute of a placement, or undefined when nothing is. */
+export function held(placed: Placed, attribute: Attribute): Held | undefined {
+  return (placed.values as Partial<Record<Attribute, Held>>)[attribute]
+}
+
+export function value<A extends Attribute>(placed: Placed, attribute: A): Values[A] | undefined {
+  return held(placed, attribute)?.value as Values[A] | undefined
+}
+
+/** The revision of the shot's own value, 0 when it was never tied here. */
+export function revisionOf(placed: Placed, attribute: Attribute): number {
+  return (placed.revisions as Partial<Record<Attribute, number>>)[attribute] ?? 0
+}
+
+/** What someone else recorded meanwhile, with a 409. */
+export interface Theirs {
+  placement: string
+  attribute: Attribute
+  label: string
+  value?: AttributeValue
+  say: string
+  reason?: Reason
+  author: string
+  at: string
+  revision: number
+}

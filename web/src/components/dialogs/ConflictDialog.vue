@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { reasonName, when } from '@/lib/words'
+import { usePlot } from '@/stores/plot'
+import BaseDialog from './BaseDialog.vue'
+
+/** Two people changed one value: both are shown, one is chosen. */
+const plot = usePlot()
+const theirs = computed(() => plot.conflict?.theirs)
+const name = computed(() => plot.placements.find((p) => p.placement.key === theirs.value?.placement)?.placement.name ?? '')
+const mine = computed(() => {
+  const wanted = plot.conflict?.wanted
+  if (!wanted) return 'carried again'
+  if ('text' in wanted) return wanted.text
+  return Object.entries(wanted.value)
+    .filter(([, part]) => part !== false)
+    .map(([part, figure]) => (Array.isArray(figure) ? figure.map((m) => m.name).join(', ') || 'none' : `${part.replace(/M$|Deg$/, '')} ${figure}`))
+    .join(', ')
+})
+</script>
+
+<template>
+  <BaseDialog :open="!!plot.conflict" title="Someone changed this meanwhile" @close="plot.takeTheirs">
+    <template v-if="theirs">
+      <p class="mb-3">The {{ theirs.label }} of {{ name }} in {{ plot.plot?.shot.slate }}. Yours is not kept yet.</p>
+      <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
+        <dt class="text-quiet">theirs</dt>
+        <dd><span class="figure">{{ theirs.say }}</span><span class="block text-[12px] text-quiet">{{ [reasonName(theirs.reason), theirs.author, when(theirs.at)].filter(Boolean).join(', ') }}</span></dd>
+        <dt class="text-quiet">yours</dt>
+        <dd class="figure">{{ mine }}</dd>
+      </dl>
+    </template>
+    <template #buttons>
+      <button class="button" @click="plot.takeTheirs">Take theirs</button>
+      <button class="button button-main" @click="plot.putMineOnTop">Put mine on top</button>
+    </template>
+  </BaseDialog>
+</template>

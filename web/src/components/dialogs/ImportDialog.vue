@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { call, sentence } from '@/api/client'
+import { useBook } from '@/stores/book'
+import BaseDialog from './BaseDialog.vue'
+import TextField from './TextField.vue'
+
+/** A scene from a file. What is wrong with the file stays here until another is chosen. */
+const props = defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const book = useBook()
+
+const LARGEST_MB = 10
+const file = ref<File>()
+const number = ref('')
+const error = ref('')
+const busy = ref(false)
+
+watch(
+  () => props.open,
+  () => {
+    file.value = undefined
+    number.value = ''
+    error.value = ''
+  },
+)
+
+function pick(event: Event) {
+  file.value = (event.target as HTMLInputElement).files?.[0]
+  error.value = ''
+}
+
+async function load() {
+  if (!file.value) {
+    error.value = 'Choose a file that was saved with “Export”.'
+    return
+  }
+  if (file.value.size > LARGEST_MB * 1024 * 1024) {
+    error.value = `${file.value.name} is larger than ${LARGEST_MB} MB: a scene is never that large. Nothing was imported.`
+    return
+  }
+  busy.value = true
+  try {
+    const query = number.value.trim() ? `?number=${encodeURIComponent(number.value.trim())}` : ''
+    await call('POST', `/api/scenes/import${query}`, { body: await file.value.text() })
+    await book.load()
+    emit('close')
+  } catch (failure) {
+    error.value = sentence(failure)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <BaseDialog :open="open" title="Import a scene" :error="error" @close="emit('close')">
+    <form id="import-form" @submit.prevent="load">
+      <label class="mb-2 block"><span class="text-[12px] text-quiet">Scene file, .oblume.json</span><input type="file" accept=".json,application/json" class="field" @change="pick" /></label>
+      <TextField v-model="number" label="Under another scene number" hint="empty: its own" :maxlength="12" />
+    </form>
+    <template #buttons>
+      <button class="button" @click="emit('close')">Cancel</button>
+      <button class="button button-main" type="submit" form="import-form" :disabled="busy">{{ busy ? 'Importing…' : 'Import' }}</button>
+    </template>
+  </BaseDialog>
+</template>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import BaseDialog from './BaseDialog.vue'
+
+defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+
+const KEYS: [string, string][] = [
+  ['Page down, Page up', 'next shot, shot before'],
+  ['Tab', 'through what is placed'],
+  ['Arrows', 'move what is selected 5 cm; with Shift 50 cm, with Alt 1 cm'],
+  ['[  ]', 'turn what is selected 5°'],
+  ['+  −  0', 'zoom in, zoom out, fit the plan'],
+  ['Arrows with nothing selected', 'move the plan'],
+  ['Ctrl Z', 'undo the last edit'],
+  ['Enter, Esc', 'keep what is typed, drop it'],
+  ['Space', 'in Rebuild: tick the step and go on'],
+  ['?', 'this list'],
+]
+</script>
+
+<template>
+  <BaseDialog :open="open" title="Keys" @close="emit('close')">
+    <dl class="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1">
+      <template v-for="[key, what] in KEYS" :key="key">
+        <dt class="figure">{{ key }}</dt>
+        <dd class="text-quiet">{{ what }}</dd>
+      </template>
+    </dl>
+    <template #buttons><button class="button button-main" @click="emit('close')">Close</button></template>
+  </BaseDialog>
+</template>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { call, sentence } from '@/api/client'
+import { useBook } from '@/stores/book'
+import BaseDialog from './BaseDialog.vue'
+import ChoiceField from './ChoiceField.vue'
+import TextField from './TextField.vue'
+
+/** A scene from nothing: a bare room with its corners as landmarks, a camera and a mark. */
+const props = defineProps<{ open: boolean; productionId?: number }>()
+const emit = defineEmits<{ close: [] }>()
+const book = useBook()
+const router = useRouter()
+
+const ORDERS = [
+  { key: 'AMBIENCE_FIRST', name: 'ambience first, on a black canvas' },
+  { key: 'WINDOW_FIRST', name: 'window first, from what cannot be changed' },
+  { key: 'KEY_FIRST', name: 'key first' },
+]
+const EMPTY = { number: '', heading: '', location: '', buildOrder: 'AMBIENCE_FIRST', roomWidth: '6', roomDepth: '5', ceiling: '2.8', firstSlate: '' }
+const fields = ref({ ...EMPTY })
+const error = ref('')
+
+watch(
+  () => props.open,
+  () => {
+    fields.value = { ...EMPTY }
+    error.value = ''
+  },
+)
+watch(
+  () => fields.value.number,
+  (number) => (fields.value.firstSlate = number ? `${number}A` : ''),
+)
+
+async function keep() {
+  try {
+    const { shotId } = await call<{ shotId: number }>('POST', `/api/productions/${props.productionId}/scenes`, { body: fields.value })
+    await book.load()
+    emit('close')
+    await router.push({ name: 'plot', params: { id: shotId } })
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+</script>
+
+<template>
+  <BaseDialog :open="open" title="New scene" :error="error" @close="emit('close')">
+    <form id="scene-form" @submit.prevent="keep">
+      <TextField v-model="fields.number" label="Number" :maxlength="12" />
+      <TextField v-model="fields.heading" label="Heading" hint="INT. BOATHOUSE, NIGHT" />
+      <TextField v-model="fields.location" label="Location" />
+      <div class="grid grid-cols-3 gap-2">
+        <TextField v-model="fields.roomWidth" label="Room, wide" hint="m or ft" :maxlength="12" />
+        <TextField v-model="fields.roomDepth" label="deep" :maxlength="12" />
+        <TextField v-model="fields.ceiling" label="ceiling" :maxlength="12" />
+      </div>
+      <ChoiceField v-model="fields.buildOrder" label="The crew builds its light" :options="ORDERS" />
+      <TextField v-model="fields.firstSlate" label="First shot" :maxlength="12" />
+    </form>
+    <template #buttons>
+      <button class="button" @click="emit('close')">Cancel</button>
+      <button class="button button-main" type="submit" form="scene-form">Start scene</button>
+    </template>
+  </BaseDialog>
+</template>

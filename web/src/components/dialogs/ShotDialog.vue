@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { ApiError, sentence } from '@/api/client'
+import type { ScenePage, ShotCard, ShotLine } from '@/api/types'
+import { STAGES } from '@/lib/words'
+import { useBook } from '@/stores/book'
+import BaseDialog from './BaseDialog.vue'
+import ChoiceField from './ChoiceField.vue'
+import TextField from './TextField.vue'
+
+/** A new shot, or the card of one that is there. */
+const props = defineProps<{ open: boolean; scene?: ScenePage; shot?: ShotLine; basedOn?: ShotLine }>()
+const emit = defineEmits<{ close: []; kept: [] }>()
+const book = useBook()
+const router = useRouter()
+
+const slate = ref('')
+const description = ref('')
+const day = ref('')
+const stage = ref<ShotCard['stage']>('PLANNED')
+const basedOnId = ref<number>()
+const error = ref('')
+const deleting = ref(false)
+
+const bases = computed(() => [
+  { key: undefined, name: 'nothing: start afresh' },
+  ...(props.scene?.shots ?? []).filter((s) => s.id !== props.shot?.id).map((s) => ({ key: s.id, name: `${s.slate} ${s.description}` })),
+])
+const title = computed(() => (props.shot ? `Shot ${props.shot.slate}` : `New shot in scene ${props.scene?.heading.number ?? ''}`))
+
+function nextSlate(): string {
+  const last = props.scene?.shots.at(-1)?.slate ?? `${props.scene?.heading.number ?? ''}@`
+  const letter = last.at(-1) ?? '@'
+  return letter >= '@' && letter < 'Z' ? last.slice(0, -1) + String.fromCharCode(letter.charCodeAt(0) + 1) : ''
+}
+
+watch(
+  () => props.open,
+  (open) => {
+    if (!open) return
+    error.value = ''
+    deleting.value = false
+    slate.value = props.shot?.slate ?? nextSlate()
+    description.value = props.shot?.description ?? ''
+    day.value = props.shot?.day ? String(props.shot.day) : props.basedOn?.day ? String(props.basedOn.day) : ''
+    stage.value = props.shot?.stage ?? 'PLANNED'
+    basedOnId.value = props.shot ? props.shot.basedOnId : props.basedOn?.id
+  },
+  { immediate: true },
+)
+
+async function attempt(action: () => Promise<void>) {
+  try {
+    await action()
+    emit('kept')
+    emit('close')
+  } catch (failure) {
+    error.value = sentence(failure)
+    if (failure instanceof ApiError && failure.status === 409) await book.load()
+  }
+}
+
+function keep() {
+  if (day.value.trim() && !/^\d+$/.test(day.value.trim())) {
+    error.value = 'The shooting day is a whole number, or empty while it is not planned.'
+    return
+  }
+  const card: ShotCard = { slate: slate.value, description: description.value, stage: stage.value, basedOnId: basedOnId.value, day: day.value.trim() ? Number(day.value) : undefined }
+  void attempt(async () => {
+    if (props.shot) return book.changeShot(props.shot.id, card, props.shot.version)
+    if (!props.scene) return
+    const id = await book.addShot(props.scene.id, card)
+    await router.push({ name: 'plot', params: { id } })
+  })
+}
+
+function remove() {
+  const { shot, scene } = props
+  if (!shot) return
+  void attempt(async () => {
+    await book.deleteShot(shot)
+    const other = scene?.shots.find((s) => s.id !== shot.id)
+    await router.push(other ? { name: 'plot', params: { id: other.id } } : { name: 'book' })
+  })
+}
+</script>
+
+<template>
+  <BaseDialog :open="open" :title="title" :error="error" @close="emit('close')">
+    <form id="shot-form" @submit.prevent="keep">
+      <TextField v-model="slate" label="Slate" :maxlength="12" />
+      <TextField v-model="description" label="What it shows" />
+      <ChoiceField v-model="basedOnId" label="Based on: every value carries from that shot until you change it here" :options="bases" />
+      <TextField v-model="day" label="Shooting day" hint="a number, or empty" :maxlength="4" />
+      <ChoiceField v-model="stage" label="Stage" :options="STAGES" />
+    </form>
+    <p v-if="deleting" class="mt-3">Delete {{ shot?.slate }} with everything recorded in it? This cannot be undone.</p>
+    <template #buttons>
+      <template v-if="shot">
+        <button v-if="!deleting" class="button mr-auto" @click="deleting = true">Delete shot…</button>
+        <button v-else class="button mr-auto" @click="remove">Yes, delete {{ shot.slate }}</button>
+      </template>
+      <button class="button" @click="emit('close')">Cancel</button>
+      <button class="button button-main" form="shot-form" type="submit">{{ shot ? 'Keep' : 'Make shot' }}</button>
+    </template>
+  </BaseDialog>
+</template>

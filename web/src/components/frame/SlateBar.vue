@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { held, type Attribute, type Placed, type Plot } from '@/api/types'
+import KnotMark from '@/components/marks/KnotMark.vue'
+import StopsText from '@/components/marks/StopsText.vue'
+import { when } from '@/lib/words'
+import { useBook } from '@/stores/book'
+
+/** What is on the slate now: scene, shot, and the camera. A camera figure opens the camera in the inspector. */
+const props = defineProps<{ plot: Plot; camera?: Placed }>()
+const emit = defineEmits<{ camera: []; edit: []; spine: [] }>()
+
+const book = useBook()
+const touch = computed(() => book.shots.get(props.plot.shot.id)?.shot.lastTouch)
+
+const FIGURES: { attribute: Attribute; name: string; unit: string; strip: RegExp }[] = [
+  { attribute: 'STOP', name: 'stop', unit: '', strip: /^/ },
+  { attribute: 'SPEED', name: 'speed', unit: '', strip: /^/ },
+  { attribute: 'SHUTTER', name: 'shutter', unit: 's', strip: / s$/ },
+  { attribute: 'WHITE', name: 'white', unit: 'K', strip: / K(?=,|$)/ },
+  { attribute: 'LENS', name: 'lens', unit: 'mm', strip: / mm$/ },
+]
+const figures = computed(() =>
+  FIGURES.flatMap((figure) => {
+    const now = props.camera && held(props.camera, figure.attribute)
+    if (!now) return []
+    const [, before = '', text = ''] = /^(T|ISO )?(.*)$/.exec(now.say.replace(figure.strip, '')) ?? []
+    return [{ ...figure, before: before.trim(), text, here: now.tiedHere && !!props.plot.shot.basedOn }]
+  }),
+)
+</script>
+
+<template>
+  <header class="slate">
+    <button class="button spine-button" aria-label="Scenes and shots" @click="emit('spine')">
+      <svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg>
+    </button>
+    <h1 class="text-[30px] leading-none font-bold">{{ plot.shot.slate }}</h1>
+    <button class="head" :aria-label="`Shot ${plot.shot.slate}: change its card`" @click="emit('edit')">
+      <span class="block truncate text-[12px]"><b class="font-[650]">Sc. {{ plot.scene.number }}</b> {{ plot.scene.heading }}</span>
+      <span class="block truncate text-[12px] text-quiet">
+        {{ plot.shot.description }}<template v-if="plot.shot.basedOn">, based on {{ plot.shot.basedOn }}</template>
+      </span>
+    </button>
+    <button v-for="f in figures" :key="f.attribute" class="cell" :title="`Camera ${f.name}`" @click="emit('camera')">
+      <span class="flex items-center gap-1">
+        <span class="text-[11px] text-quiet">{{ f.before }}</span>
+        <span class="figure text-[19px] leading-6"><StopsText :text="f.text" /></span>
+        <span class="text-[11px] text-quiet">{{ f.unit }}</span>
+        <KnotMark v-if="f.here" />
+      </span>
+      <span class="block text-[11px] text-quiet">{{ f.name }}</span>
+    </button>
+    <div class="last">
+      <template v-if="touch">{{ touch.author }}<span class="block text-quiet">{{ when(touch.at) }}</span></template>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.slate {
+  display: flex;
+  align-items: center;
+  height: 52px;
+  padding-left: 16px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+}
+.head {
+  margin: 0 16px 0 12px;
+  text-align: left;
+  flex: 0 1 280px;
+  min-width: 120px;
+}
+.head:hover span {
+  color: var(--ink);
+}
+.cell {
+  height: 100%;
+  padding: 4px 14px 0;
+  border-left: 1px solid var(--line);
+  text-align: left;
+}
+.cell:hover {
+  background: var(--raised);
+}
+.last {
+  margin-left: auto;
+  padding: 0 14px;
+  font-size: 12px;
+  text-align: right;
+  border-left: 1px solid var(--line);
+  white-space: nowrap;
+}
+.spine-button {
+  display: none;
+  margin-right: 8px;
+  min-width: 40px;
+}
+@media (width < 1100px) {
+  .last {
+    display: none;
+  }
+}
+@media (width < 800px) {
+  .spine-button {
+    display: inline-flex;
+  }
+  .cell {
+    display: none;
+  }
+}
+</style>

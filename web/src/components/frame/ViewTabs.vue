@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { RouterLink } from 'vue-router'
+
+/** The views of one shot; what a view can do stands at the right. */
+defineProps<{ shotId: number }>()
+</script>
+
+<template>
+  <div class="tabs">
+    <nav aria-label="Views of this shot" class="flex h-full">
+      <RouterLink :to="{ name: 'plot', params: { id: shotId } }" class="tab" active-class="here">Plot</RouterLink>
+      <RouterLink :to="{ name: 'rebuild', params: { id: shotId } }" class="tab" active-class="here">Rebuild</RouterLink>
+      <RouterLink :to="{ name: 'book' }" class="tab">Book</RouterLink>
+    </nav>
+    <div class="ml-auto flex items-center gap-2"><slot /></div>
+  </div>
+</template>
+
+<style scoped>
+.tabs {
+  display: flex;
+  align-items: center;
+  height: 40px;
+  padding: 0 14px 0 6px;
+  border-bottom: 1px solid var(--line);
+}
+.tab {
+  display: flex;
+  align-items: center;
+  margin: 0 10px;
+  color: var(--quiet);
+  border-bottom: 2px solid transparent;
+  border-top: 2px solid transparent;
+}
+.tab:hover {
+  color: var(--ink);
+}
+.tab.here {
+  color: var(--ink);
+  font-weight: 650;
+  border-bottom-color: var(--accent);
+}
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import type { Held } from '@/api/types'
+import CheatFlag from '@/components/marks/CheatFlag.vue'
+import KnotMark from '@/components/marks/KnotMark.vue'
+import { reasonName, when } from '@/lib/words'
+
+/** The thread down a row: a knot where this shot changed the value, a plain line where it carries. */
+defineProps<{ held?: Held; based?: string; locked: boolean; label: string }>()
+defineEmits<{ untie: [] }>()
+</script>
+
+<template>
+  <Menu as="div" class="thread">
+    <MenuButton v-if="held?.tiedHere && based" class="knot" :aria-label="`${label}: changed here, ${reasonName(held.reason)}. Who and why`">
+      <CheatFlag v-if="held.reason === 'CHEAT'" />
+      <KnotMark v-else upright />
+    </MenuButton>
+    <MenuItems v-if="held" class="menu">
+      <div class="px-3 py-2 text-[12px]">
+        <b class="font-[650]">{{ reasonName(held.reason) }}</b>, {{ held.author }}, {{ when(held.at) }}
+        <p v-if="held.note" class="mt-1 text-quiet">{{ held.note }}</p>
+      </div>
+      <MenuItem v-slot="{ active }" :disabled="locked">
+        <button class="menu-item" :class="{ 'bg-raised': active }" @click="$emit('untie')">Untie: carry from {{ based }} again</button>
+      </MenuItem>
+    </MenuItems>
+  </Menu>
+</template>
+
+<style scoped>
+.thread {
+  position: relative;
+  align-self: stretch;
+  width: 20px;
+  flex: none;
+}
+.thread::before {
+  content: '';
+  position: absolute;
+  left: 9.4px;
+  top: 0;
+  bottom: 0;
+  width: 1.2px;
+  background: var(--set);
+}
+.knot {
+  position: relative;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  width: 20px;
+  min-height: 24px;
+}
+.knot::before {
+  content: '';
+  position: absolute;
+  inset: 2px 6px;
+  background: var(--panel);
+}
+.knot :deep(svg) {
+  position: relative;
+}
+.menu {
+  position: absolute;
+  z-index: 20;
+  left: 18px;
+  top: 0;
+  width: 230px;
+  background: var(--raised);
+  border: 1px solid var(--quiet);
+  border-radius: 3px;
+}
+</style>

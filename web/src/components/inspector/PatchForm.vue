@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { sentence } from '@/api/client'
+import { held, value, type Patch, type Placed } from '@/api/types'
+import { usePlot } from '@/stores/plot'
+import CarryThread from './CarryThread.vue'
+
+/** Where a light listens on the control network. The four parts are one value: kept when one leaves them or presses Enter. */
+const props = defineProps<{ placed: Placed }>()
+const plot = usePlot()
+
+type Typed = Record<keyof Patch, string>
+const PARTS: { key: keyof Patch; name: string; wide?: boolean }[] = [
+  { key: 'universe', name: 'universe' },
+  { key: 'address', name: 'address' },
+  { key: 'slots', name: 'slots' },
+  { key: 'mode', name: 'mode', wide: true },
+]
+
+const now = computed(() => held(props.placed, 'PATCH'))
+const recorded = computed<Typed>(() => {
+  const patch = value(props.placed, 'PATCH')
+  return { universe: text(patch?.universe), address: text(patch?.address), slots: text(patch?.slots), mode: text(patch?.mode) }
+})
+const fields = ref<Typed>({ ...recorded.value })
+const error = ref('')
+watch(recorded, (fresh, old) => {
+  if (JSON.stringify(fresh) !== JSON.stringify(old)) fields.value = { ...fresh }
+})
+
+function text(part: string | number | undefined) {
+  return part === undefined ? '' : String(part)
+}
+
+function number(part: string): number | undefined {
+  return part.trim() ? Number(part) : undefined
+}
+
+function leave(event: FocusEvent) {
+  if (!(event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)) void keep()
+}
+
+async function keep() {
+  if (JSON.stringify(fields.value) === JSON.stringify(recorded.value)) return
+  const { universe, address, slots, mode } = fields.value
+  if ([universe, address, slots].some((part) => part.trim() && !/^\d+$/.test(part.trim()))) {
+    error.value = 'Universe, address and slots are whole numbers.'
+    return
+  }
+  try {
+    await plot.edit(props.placed.placement.key, 'PATCH', {
+      value: { universe: number(universe), address: number(address), slots: number(slots), mode: mode.trim() || undefined },
+    })
+    error.value = ''
+  } catch (failure) {
+    error.value = plot.conflict ? '' : sentence(failure)
+    if (plot.conflict) fields.value = { ...recorded.value }
+  }
+}
+</script>
+
+<template>
+  <section class="flex" data-attribute="PATCH">
+    <CarryThread :held="now" :based="plot.based" :locked="plot.locked" label="Control" @untie="plot.drop(placed.placement.key, 'PATCH', null)" />
+    <form class="min-w-0 grow pl-1" @submit.prevent="keep" @focusout="leave">
+      <h3 class="group-title">Control</h3>
+      <div class="grid grid-cols-3 gap-x-2">
+        <label v-for="part in PARTS" :key="part.key" class="block" :class="{ 'col-span-3': part.wide }">
+          <span class="text-[11px] text-quiet">{{ part.name }}</span>
+          <input v-model="fields[part.key]" class="field" :class="{ 'figure text-right': !part.wide, 'text-quiet': !now?.tiedHere && plot.based }" :inputmode="part.wide ? 'text' : 'numeric'" :disabled="plot.locked" :aria-invalid="!!error" autocomplete="off" />
+        </label>
+      </div>
+      <button type="submit" class="hidden">Keep</button>
+      <p v-if="error" role="alert" class="mt-1 text-[12px]">{{ error }}</p>
+      <p v-else-if="!recorded.universe" class="mt-1 text-[11px] text-quiet">No address: set by hand at the head.</p>
+    </form>
+  </section>
+</template>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { value, type Placed } from '@/api/types'
+import HeadMark from '@/components/plot/HeadMark.vue'
+import OtherMark from '@/components/plot/OtherMark.vue'
+import { signed } from '@/lib/words'
+import { usePlot } from '@/stores/plot'
+import { useSettings } from '@/stores/settings'
+import AimRows from './AimRows.vue'
+import ChoiceRow from './ChoiceRow.vue'
+import ModifierList from './ModifierList.vue'
+import PatchForm from './PatchForm.vue'
+import ReasonPicker from './ReasonPicker.vue'
+import ValueRow from './ValueRow.vue'
+
+/** What is selected: everything that is recorded of it in this shot. */
+const props = defineProps<{ placed: Placed }>()
+const plot = usePlot()
+const settings = useSettings()
+
+const light = computed(() => props.placed.light)
+const piece = computed(() => props.placed.placement.piece)
+const camera = computed(() => props.placed.placement.kind === 'CAMERA')
+const state = computed(() => value(props.placed, 'STANDING')?.state ?? 'STRUCK')
+const states = computed(() => [
+  { key: 'ON' as const, name: light.value ? 'on' : 'on set' },
+  ...(light.value ? [{ key: 'OFF' as const, name: 'standing, off' }] : []),
+  { key: 'STRUCK' as const, name: 'struck' },
+])
+const place = computed(() => value(props.placed, 'PLACE'))
+const tapes = computed(() => props.placed.tapes)
+const iconScale = computed(() => 30 / Math.max(0.2, piece.value.widthM))
+
+function setOutside(outside: boolean) {
+  if (place.value) void plot.drop(props.placed.placement.key, 'PLACE', { value: { ...place.value, outside } })
+}
+</script>
+
+<template>
+  <div class="grid gap-2">
+    <header class="flex items-center gap-3 border-b border-line pb-2">
+      <svg width="48" height="40" viewBox="-24 -20 48 40" aria-hidden="true">
+        <HeadMark v-if="light" :placed="placed" :scale="iconScale" :bearing="0" />
+        <OtherMark v-else :placed="placed" :scale="iconScale" :bearing="0" />
+      </svg>
+      <div class="min-w-0">
+        <h2 class="text-[22px] leading-7">{{ placed.placement.name }}</h2>
+        <p class="truncate text-quiet">{{ [piece.unit, piece.what].filter(Boolean).join(', ') }}</p>
+      </div>
+    </header>
+    <p v-if="placed.placement.motivation" class="text-[12px] text-quiet">Motivated by {{ placed.placement.motivation }}.</p>
+    <ReasonPicker />
+    <section>
+      <div class="flex items-baseline justify-between">
+        <h3 class="group-title pl-6">Stands</h3>
+        <span v-if="tapes" class="text-[11px] text-quiet">tapes cross at {{ Math.round(tapes.crossingDeg) }}°, {{ tapes.crossing.toLowerCase() }}</span>
+      </div>
+      <ChoiceRow :placed="placed" attribute="STANDING" label="in this shot" :options="states" :chosen="state" @choose="plot.drop(placed.placement.key, 'STANDING', { value: { state: $event } })" />
+      <template v-if="tapes">
+        <div v-for="tape in [tapes.a, tapes.b]" :key="tape.landmark" class="derived">
+          <span>from {{ tape.landmark }}</span>
+          <span><span class="figure text-[14px]">{{ settings.figure(tape.length).figure }}</span><span class="unit">{{ settings.figure(tape.length).unit }}</span></span>
+        </div>
+      </template>
+      <p v-else-if="place" class="pl-6 text-[12px] text-quiet">No two landmarks are in sight of it: no tapes.</p>
+      <ValueRow :placed="placed" attribute="PLACE" hint="Metres right and up the plan: 3.40, 2.10" />
+      <label v-if="place && plot.plot?.set.walls.length" class="derived cursor-pointer">
+        <span>outside the walls</span>
+        <input type="checkbox" :checked="place.outside" :disabled="plot.locked" @change="setOutside(($event.target as HTMLInputElement).checked)" />
+      </label>
+      <ValueRow :placed="placed" attribute="HEIGHT" hint="Metres, or feet and inches: 1.95 or 6'5&quot;" />
+      <AimRows :placed="placed" />
+    </section>
+    <template v-if="light">
+      <ModifierList :placed="placed" class="rule" />
+      <section class="rule">
+        <h3 class="group-title pl-6">Level and colour</h3>
+        <ValueRow :placed="placed" attribute="LEVEL" hint="Percent: 45" />
+        <ValueRow :placed="placed" attribute="CCT" hint="Kelvin: 5600" />
+        <ValueRow :placed="placed" attribute="TINT" label="tint, Duv" hint="Duv: 0.004 green, −0.004 magenta" />
+        <ValueRow :placed="placed" attribute="BEAM" hint="Full angle at half intensity: 36" />
+        <div class="derived">
+          <span>at the mark</span>
+          <span v-if="light.kelvin" class="flex items-center gap-1.5">
+            <span class="swatch" :style="{ background: light.swatch }" /><span class="figure text-[14px]">{{ Math.round(light.kelvin) }}</span><span class="unit !ml-0">K</span>
+            <span v-if="light.duv" class="figure text-[14px]">{{ signed(light.duv, 3) }}</span>
+          </span>
+          <span v-else>{{ light.problem }}</span>
+        </div>
+      </section>
+      <PatchForm :placed="placed" class="rule" />
+    </template>
+    <section v-if="camera" class="rule">
+      <h3 class="group-title pl-6">Camera</h3>
+      <ValueRow :placed="placed" attribute="LENS" hint="Millimetres: 50" />
+      <ValueRow :placed="placed" attribute="STOP" hint="T-stop: 2.8 or 5.6 1/3" />
+      <ValueRow :placed="placed" attribute="SPEED" hint="ISO: 800" />
+      <ValueRow :placed="placed" attribute="SHUTTER" hint="1/48, or 180° at 24" />
+      <ValueRow :placed="placed" attribute="WHITE" hint="Kelvin, and tint: 4300 or 4300 +0.002" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.rule {
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+}
+.derived {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  min-height: 25px;
+  padding: 0 4px 0 24px;
+  color: var(--quiet);
+}
+.derived .figure {
+  color: var(--ink);
+}
+.swatch {
+  width: 14px;
+  height: 9px;
+  border: 1px solid var(--set);
+  border-radius: 2px;
+}
+@media (pointer: coarse) {
+  .derived {
+    min-height: 36px;
+  }
+}
+</style>

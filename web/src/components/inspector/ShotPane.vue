@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Attribute, Held } from '@/api/types'
+import CheatFlag from '@/components/marks/CheatFlag.vue'
+import KnotMark from '@/components/marks/KnotMark.vue'
+import { ATTRIBUTES, reasonName, stageName, when } from '@/lib/words'
+import { usePlot } from '@/stores/plot'
+
+/** Nothing is selected: the shot itself, what it changed, and all that is placed. */
+const plot = usePlot()
+const query = ref('')
+
+const changes = computed(() =>
+  plot.based
+    ? plot.placements.flatMap((p) =>
+        Object.entries(p.values as Record<string, Held>)
+          .filter(([, h]) => h.tiedHere)
+          .map(([attribute, h]) => ({ key: p.placement.key, name: p.placement.name, what: ATTRIBUTES[attribute as Attribute], attribute, held: h })),
+      )
+    : [],
+)
+const listed = computed(() => {
+  const wanted = query.value.trim().toLowerCase()
+  return plot.placements.filter((p) => [p.placement.name, p.placement.role.replace('_', ' '), p.placement.piece.unit, p.placement.piece.what].some((word) => word?.toLowerCase().includes(wanted)))
+})
+</script>
+
+<template>
+  <div v-if="plot.plot" class="grid gap-3">
+    <header class="border-b border-line pb-2">
+      <h2 class="text-[22px] leading-7">{{ plot.plot.shot.slate }}</h2>
+      <p class="text-quiet">
+        {{ stageName(plot.plot.shot.stage) }}<template v-if="plot.based">, based on {{ plot.based }}</template><template v-else>, based on no other shot</template>
+        <template v-if="plot.plot.shot.neededBy.length">; {{ plot.plot.shot.neededBy.join(', ') }} carry from it</template>
+      </p>
+      <p v-if="plot.locked" class="mt-1">Shot, and locked. Record a change in a new shot based on it.</p>
+    </header>
+    <section v-if="plot.based">
+      <h3 class="group-title">{{ changes.length ? `Changed from ${plot.based}` : `Nothing changed from ${plot.based} yet` }}</h3>
+      <p v-if="!changes.length" class="text-[12px] text-quiet">Everything carries. Choose a head on the plan and move it, or type over one of its values.</p>
+      <ul>
+        <li v-for="c in changes" :key="c.key + c.attribute">
+          <button class="line" @click="plot.selected = c.key">
+            <CheatFlag v-if="c.held.reason === 'CHEAT'" /><KnotMark v-else upright />
+            <span class="min-w-0 grow text-left">
+              <span class="block truncate"><b class="font-[650]">{{ c.name }}</b> {{ c.what }}, {{ c.held.say }}</span>
+              <span class="block truncate text-[11px] text-quiet">{{ reasonName(c.held.reason) }}, {{ c.held.author }} {{ when(c.held.at) }}<template v-if="c.held.note">: {{ c.held.note }}</template></span>
+            </span>
+          </button>
+        </li>
+      </ul>
+    </section>
+    <section>
+      <h3 class="group-title mb-1">Placed in this scene</h3>
+      <input v-model="query" class="field mb-1" placeholder="Find by name, role or kind" aria-label="Find what is placed" />
+      <ul>
+        <li v-for="p in listed" :key="p.placement.key">
+          <button class="line" :class="{ 'text-quiet': !p.onSet }" @click="plot.selected = p.placement.key">
+            <span class="swatch" :style="{ background: p.light?.swatch ?? 'transparent', borderColor: p.light ? 'var(--set)' : 'transparent' }" />
+            <span class="min-w-0 grow truncate text-left"><b class="font-[600]">{{ p.placement.name }}</b> <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span>
+            <span class="figure text-[14px]">{{ p.onSet ? ((p.values as Record<string, Held>).LEVEL?.say ?? '') : 'struck' }}</span>
+          </button>
+        </li>
+      </ul>
+      <p v-if="!listed.length" class="text-quiet">Nothing here is called that.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  width: 100%;
+  min-height: 29px;
+  align-items: center;
+  gap: 8px;
+  padding: 2px 4px;
+}
+.line:hover {
+  background: var(--raised);
+}
+.swatch {
+  width: 14px;
+  height: 9px;
+  border: 1px solid var(--set);
+  border-radius: 2px;
+  flex: none;
+}
+@media (pointer: coarse) {
+  .line {
+    min-height: 44px;
+  }
+}
+</style>

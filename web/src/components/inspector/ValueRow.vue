@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, useId } from 'vue'
+import { sentence } from '@/api/client'
+import { held, type Attribute, type Placed } from '@/api/types'
+import { ATTRIBUTES, typed } from '@/lib/words'
+import { usePlot } from '@/stores/plot'
+import { useSettings } from '@/stores/settings'
+import CarryThread from './CarryThread.vue'
+
+/** One recorded value: read at a glance, typed over in place. A refused value stays as it was typed, with the reason. */
+const props = defineProps<{ placed: Placed; attribute: Attribute; label?: string; hint?: string }>()
+const plot = usePlot()
+const settings = useSettings()
+const id = useId()
+
+const now = computed(() => held(props.placed, props.attribute))
+const name = computed(() => props.label ?? ATTRIBUTES[props.attribute])
+const say = computed(() => (settings.units === 'imperial' ? now.value?.sayImperial : now.value?.say) ?? 'not recorded')
+const parts = computed(() => /^(.*?) (%|K|m|mm)$/.exec(say.value))
+const changed = computed(() => now.value?.tiedHere || !plot.based)
+
+const editing = ref(false)
+const text = ref('')
+const error = ref('')
+const input = ref<HTMLInputElement>()
+
+async function start() {
+  if (plot.locked) return
+  text.value = typed(props.placed, props.attribute)
+  error.value = ''
+  editing.value = true
+  await nextTick()
+  input.value?.select()
+}
+
+async function keep() {
+  if (!editing.value) return
+  if (text.value.trim() === typed(props.placed, props.attribute)) return cancel()
+  try {
+    await plot.edit(props.placed.placement.key, props.attribute, { text: text.value })
+    cancel()
+  } catch (failure) {
+    error.value = plot.conflict ? '' : sentence(failure)
+    if (plot.conflict) cancel()
+  }
+}
+
+function cancel() {
+  editing.value = false
+  error.value = ''
+}
+
+function untie() {
+  void plot.drop(props.placed.placement.key, props.attribute, null)
+}
+</script>
+
+<template>
+  <div class="row" :data-attribute="attribute">
+    <CarryThread :held="now" :based="plot.based" :locked="plot.locked" :label="name" @untie="untie" />
+    <label :for="id" class="name" :class="{ 'text-quiet': !changed }">{{ name }}</label>
+    <template v-if="editing">
+      <input :id="id" ref="input" v-model="text" class="field figure edit" :aria-invalid="!!error" :aria-describedby="error ? `${id}-e` : undefined" autocomplete="off" @keydown.enter="keep" @keydown.esc.stop="cancel" @blur="keep" />
+    </template>
+    <button v-else :id="id" class="value" :class="{ carried: !changed }" :disabled="plot.locked" :title="plot.locked ? 'Locked: this shot has been shot' : (hint ?? 'Type a new value')" @click="start">
+      <span class="figure">{{ parts ? parts[1] : say }}</span><span v-if="parts" class="unit">{{ parts[2] }}</span>
+    </button>
+  </div>
+  <p v-if="error" :id="`${id}-e`" role="alert" class="mb-1 ml-5 text-[12px]">{{ error }}</p>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  min-height: 25px;
+}
+.name {
+  flex: none;
+}
+.value {
+  flex: 1;
+  min-width: 0;
+  min-height: 24px;
+  padding: 0 4px;
+  border-radius: 3px;
+  text-align: right;
+  font-size: 14px;
+  border: 1px solid transparent;
+}
+.value:hover:not(:disabled) {
+  background: var(--raised);
+  border-color: var(--line);
+}
+.value.carried .figure {
+  color: var(--quiet);
+}
+.edit {
+  flex: 1;
+  min-width: 0;
+  min-height: 24px;
+  padding: 0 6px;
+  text-align: right;
+}
+@media (pointer: coarse) {
+  .row,
+  .value {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { held, value, type SetPlan, type Step } from '@/api/types'
+import StopsText from '@/components/marks/StopsText.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { signed, tilt } from '@/lib/words'
+import { useSettings } from '@/stores/settings'
+import RebuildPlan from './RebuildPlan.vue'
+
+/** One step, large enough to read at arm's length: where, how high, which way, through what, how bright. */
+const props = defineProps<{ step: Step; set: SetPlan }>()
+const settings = useSettings()
+
+const placed = computed(() => props.step.placed)
+const piece = computed(() => placed.value.placement.piece)
+const tapes = computed(() => placed.value.tapes)
+const light = computed(() => placed.value.light)
+const height = computed(() => {
+  const now = held(placed.value, 'HEIGHT')
+  const say = (settings.units === 'imperial' ? now?.sayImperial : now?.say) ?? 'not recorded'
+  return /^(.*?) (m)$/.exec(say) ?? [say, say, '']
+})
+const what: Record<string, string> = { HEAD: 'lamp', PRACTICAL: 'lamp', FLAG: 'middle', CAMERA: 'lens', MARK: 'eyes' }
+const title = computed(() => `${placed.value.placement.name}${piece.value.mount === 'STAND' && placed.value.placement.kind !== 'CAMERA' ? ' stand' : ''}`)
+const patch = computed(() => value(placed.value, 'PATCH'))
+const items = computed(() => value(placed.value, 'MODIFIERS')?.items ?? [])
+const off = computed(() => value(placed.value, 'STANDING')?.state === 'OFF')
+const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LENS', 'STOP', 'SPEED', 'SHUTTER', 'WHITE'] as const).flatMap((a) => held(placed.value, a)?.say ?? []) : []))
+</script>
+
+<template>
+  <article>
+    <header class="px-5 pb-3">
+      <h2 class="text-[34px] leading-10 font-bold">{{ title }}</h2>
+      <p class="text-[15px] text-quiet">{{ [piece.unit, piece.what].filter(Boolean).join(', ') }}</p>
+    </header>
+    <div class="plan"><RebuildPlan :key="placed.placement.key" :set="set" :placed="placed" /></div>
+    <div class="grid grid-cols-2">
+      <template v-if="tapes">
+        <div v-for="(tape, i) in [tapes.a, tapes.b]" :key="tape.landmark" class="cell" :data-tape="tape.landmark">
+          <span class="what"><b class="mr-1 text-[16px] font-[650] text-ink">{{ i ? 'B' : 'A' }}</b> from {{ tape.landmark }}</span>
+          <span class="big" :class="{ imperial: settings.units === 'imperial' }">{{ settings.figure(tape.length).figure }}<span class="unit">{{ settings.figure(tape.length).unit }}</span></span>
+        </div>
+      </template>
+      <p v-else class="cell col-span-2">No two landmarks are in sight of it: place it by eye from the plan{{ value(placed, 'PLACE') ? `, ${held(placed, 'PLACE')?.say}` : '' }}.</p>
+      <div class="cell">
+        <span class="what">height to {{ what[placed.placement.kind] }}</span>
+        <span class="big" :class="{ imperial: settings.units === 'imperial' }">{{ height[1] }}<span class="unit">{{ height[2] }}</span></span>
+      </div>
+      <div v-if="placed.aim" class="cell">
+        <span class="what">{{ placed.placement.kind === 'MARK' ? 'faces' : placed.aim.markName ? `aim at ${placed.aim.markName}` : 'aim' }}, {{ tilt(placed.aim.tiltDeg) }}</span>
+        <span class="big">{{ placed.aim.bearing }}</span>
+      </div>
+    </div>
+    <p v-if="tapes" class="px-5 pt-3 text-[15px] font-[650]">
+      Walking A to B, {{ piece.mount === 'STAND' ? 'the stand' : 'it' }} is on your {{ tapes.side.toLowerCase() }}.
+      <span v-if="tapes.crossing !== 'GOOD'" class="font-normal text-quiet">The tapes cross at {{ Math.round(tapes.crossingDeg) }}°: pull them twice.</span>
+    </p>
+    <dl class="facts">
+      <template v-if="light">
+        <dt>through</dt>
+        <dd>
+          <span v-if="!items.length">nothing, bare lamp</span>
+          <ol v-else>
+            <li v-for="(m, i) in items" :key="i">
+              <span class="figure text-quiet">{{ i + 1 }}</span> {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m, {{ m.frameDistanceM }} m from the lens</template>
+              <span class="text-quiet"> −<StopsText :text="light.stack[i]?.stopsText ?? ''" /></span>
+            </li>
+          </ol>
+        </dd>
+        <dt>level</dt>
+        <dd><template v-if="off">off</template><span v-else class="figure strong">{{ held(placed, 'LEVEL')?.say ?? 'not recorded' }}</span></dd>
+        <dt>dialled</dt>
+        <dd>
+          <span class="figure strong">{{ held(placed, 'CCT')?.say ?? 'not recorded' }}</span>, tint <span class="figure strong">{{ signed(value(placed, 'TINT')?.duv ?? 0, 4).replace(/0+$/, '').replace(/^$/, '0') }}</span>
+          <span v-if="light.swatch" class="ml-2 text-quiet"><span class="swatch" :style="{ background: light.swatch }" /> {{ Math.round(light.kelvin ?? 0) }} K at the mark</span>
+        </dd>
+        <dt>beam</dt>
+        <dd class="figure">{{ held(placed, 'BEAM')?.say ?? 'not recorded' }}</dd>
+        <dt>address</dt>
+        <dd>
+          <template v-if="patch?.universe"><span class="figure strong">{{ patch.universe }} / {{ patch.address }}</span><template v-if="patch.mode">, {{ patch.mode }}</template><template v-if="patch.slots">, {{ patch.slots }} slots</template></template>
+          <template v-else>by hand at the head</template>
+        </dd>
+      </template>
+      <template v-if="camera.length"><dt>camera</dt><dd class="figure">{{ camera.join(', ') }}</dd></template>
+      <template v-if="placed.placement.kind === 'FLAG'"><dt>flag</dt><dd>{{ piece.widthM }} m wide</dd></template>
+    </dl>
+    <ul class="px-5 pt-1">
+      <li v-for="c in step.cautions" :key="c" class="flex gap-2 py-0.5"><WedgeMark /><span>{{ c }}</span></li>
+    </ul>
+  </article>
+</template>
+
+<style scoped>
+.plan {
+  height: 230px;
+  border: solid var(--line);
+  border-width: 1px 0;
+  overflow: hidden;
+}
+.cell {
+  padding: 8px 8px 4px 20px;
+  border-bottom: 1px solid var(--line);
+}
+.cell:nth-child(odd) {
+  border-right: 1px solid var(--line);
+}
+.what {
+  display: block;
+  color: var(--quiet);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.big {
+  display: block;
+  font: 500 46px/52px var(--font-mono);
+  letter-spacing: -0.02em;
+  font-variant-numeric: tabular-nums;
+  white-space: nowrap;
+}
+.big.imperial {
+  font-size: 28px;
+}
+.big .unit {
+  font-size: 22px;
+}
+.facts {
+  display: grid;
+  grid-template-columns: 64px 1fr;
+  gap: 4px 8px;
+  padding: 10px 20px;
+  font-size: 15px;
+}
+.facts dt {
+  color: var(--quiet);
+}
+.strong {
+  font-size: 17px;
+}
+.swatch {
+  display: inline-block;
+  width: 14px;
+  height: 9px;
+  border: 1px solid var(--set);
+  border-radius: 2px;
+}
+</style>

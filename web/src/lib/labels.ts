@@ -1,0 +1,71 @@
+import type { Px } from './screen'
+
+export interface LabelWanted {
+  key: string
+  /** Centre of what the label names. */
+  at: Px
+  /** px kept free around that centre */
+  clear: number
+  width: number
+  height: number
+}
+
+export interface LabelPlaced extends Px {
+  anchor: 'start' | 'end'
+}
+
+interface Box {
+  left: number
+  right: number
+  top: number
+  bottom: number
+}
+
+/** Finds a place for each label where it covers as little as it can: right, left, below or above of what it names. */
+export function placeLabels(wanted: LabelWanted[], taken: Box[]): Map<string, LabelPlaced> {
+  const boxes = [...taken, ...wanted.map((w) => around(w.at, w.clear))]
+  const placed = new Map<string, LabelPlaced>()
+  for (const label of wanted) {
+    const own = boxes[taken.length + wanted.indexOf(label)]
+    let best: { cost: number; box: Box; place: LabelPlaced } | undefined
+    for (const [rank, place] of candidates(label).entries()) {
+      const box = boxOf(label, place)
+      const cost = rank * 30 + boxes.reduce((sum, other) => sum + (other === own ? 0 : overlap(box, other)), 0)
+      if (!best || cost < best.cost) best = { cost, box, place }
+    }
+    if (best) {
+      boxes.push(best.box)
+      placed.set(label.key, best.place)
+    }
+  }
+  return placed
+}
+
+function candidates({ at, clear, height }: LabelWanted): LabelPlaced[] {
+  const right = at.x + clear + 4
+  const left = at.x - clear - 4
+  const middle = at.y - height / 2
+  return [
+    { x: right, y: middle, anchor: 'start' },
+    { x: left, y: middle, anchor: 'end' },
+    { x: right - clear, y: at.y + clear + 2, anchor: 'start' },
+    { x: right - clear, y: at.y - clear - height - 2, anchor: 'start' },
+    { x: left + clear, y: at.y + clear + 2, anchor: 'end' },
+    { x: left + clear, y: at.y - clear - height - 2, anchor: 'end' },
+  ]
+}
+
+function boxOf(label: LabelWanted, place: LabelPlaced): Box {
+  const left = place.anchor === 'start' ? place.x : place.x - label.width
+  return { left, right: left + label.width, top: place.y, bottom: place.y + label.height }
+}
+
+export function around(at: Px, clear: number): Box {
+  return { left: at.x - clear, right: at.x + clear, top: at.y - clear, bottom: at.y + clear }
+}
+
+function overlap(a: Box, b: Box): number {
+  const width = Math.min(a.right, b.right) - Math.max(a.left, b.left)
+  const height = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top)
+  return width > 0 && height > 0 ? width * height : 0
+}

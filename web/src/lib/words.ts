@@ -1,0 +1,75 @@
+import { held, value, type Attribute, type Placed, type Reason, type Stage } from '@/api/types'
+
+export const REASONS: { key: Reason; name: string; means: string }[] = [
+  { key: 'MATCH', name: 'match', means: 'so that it looks the same' },
+  { key: 'CHEAT', name: 'cheat', means: 'not as the world would have it, on purpose' },
+  { key: 'FIX', name: 'fix', means: 'something was in the way or wrong' },
+  { key: 'LOOK', name: 'look', means: 'so that it looks different' },
+]
+
+export const STAGES: { key: Stage; name: string }[] = [
+  { key: 'PLANNED', name: 'planned' },
+  { key: 'LIT', name: 'lit' },
+  { key: 'SHOT', name: 'shot' },
+]
+
+export const ATTRIBUTES: Record<Attribute, string> = {
+  STANDING: 'on set',
+  PLACE: 'place',
+  HEIGHT: 'height',
+  AIM: 'aim',
+  LEVEL: 'level',
+  CCT: 'dialled',
+  TINT: 'tint',
+  BEAM: 'beam',
+  MODIFIERS: 'through',
+  PATCH: 'control',
+  LENS: 'lens',
+  STOP: 'stop',
+  SPEED: 'ISO',
+  SHUTTER: 'shutter',
+  WHITE: 'white',
+}
+
+export function reasonName(reason: Reason | undefined): string {
+  return REASONS.find((r) => r.key === reason)?.name ?? ''
+}
+
+export function stageName(stage: Stage): string {
+  return STAGES.find((s) => s.key === stage)?.name ?? stage
+}
+
+/** `gaffer, 16 Nov 18:05` in this device's time. */
+export function when(at: string): string {
+  return new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+}
+
+export function tilt(degrees: number): string {
+  const size = Math.round(Math.abs(degrees))
+  return size === 0 ? 'level' : `${degrees < 0 ? 'down' : 'up'} ${size}°`
+}
+
+export function signed(value: number, decimals: number): string {
+  const text = Math.abs(value).toFixed(decimals)
+  return Number(text) === 0 ? '0' : `${value < 0 ? '−' : '+'}${text}`
+}
+
+/** What stands in a field when one starts to type over a value. */
+export function typed(placed: Placed, attribute: Attribute): string {
+  switch (attribute) {
+    case 'PLACE': {
+      const place = value(placed, 'PLACE')
+      return place ? `${place.xM.toFixed(2)}, ${place.yM.toFixed(2)}${place.outside ? ' outside' : ''}` : ''
+    }
+    case 'AIM': {
+      const aim = placed.aim
+      return aim ? `${Math.round(aim.bearingDeg)} ${aim.tiltDeg < 0 ? 'down' : 'up'} ${Math.abs(Math.round(aim.tiltDeg))}` : ''
+    }
+    case 'WHITE': {
+      const white = value(placed, 'WHITE')
+      return white ? `${white.kelvin}${white.duv ? ` ${white.duv > 0 ? '+' : ''}${white.duv}` : ''}` : ''
+    }
+    default:
+      return (held(placed, attribute)?.say ?? '').replace(/ (%|K|m|mm|s)$|°$/, '').replace('−', '-')
+  }
+}

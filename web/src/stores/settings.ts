@@ -1,0 +1,29 @@
+import { defineStore } from 'pinia'
+import { ref, watch } from 'vue'
+import type { Reach } from '@/api/types'
+
+type Theme = 'dark' | 'daylight'
+type Units = 'metric' | 'imperial'
+
+function kept<T extends string>(key: string, fallback: T) {
+  const value = ref((localStorage.getItem(key) as T | null) ?? fallback)
+  watch(value, (now) => localStorage.setItem(key, now))
+  return value
+}
+
+/** What this device remembers: who is working on it, the theme, the units. */
+export const useSettings = defineStore('settings', () => {
+  const person = kept<string>('oblume.person', 'gaffer')
+  const theme = kept<Theme>('oblume.theme', 'dark')
+  const units = kept<Units>('oblume.units', 'metric')
+  watch(theme, (now) => (document.documentElement.dataset.theme = now), { immediate: true })
+
+  /** A length as figure and unit: `2.14` and `m`, or `7′ 0 1/4″` and nothing. */
+  function figure(length: Reach): { figure: string; unit: string } {
+    return units.value === 'imperial'
+      ? { figure: length.imperial, unit: '' }
+      : { figure: length.m.toFixed(2), unit: 'm' }
+  }
+
+  return { person, theme, units, figure }
+})

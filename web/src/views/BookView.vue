@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import { call, sentence } from '@/api/client'
+import type { ScenePage } from '@/api/types'
+import BaseDialog from '@/components/dialogs/BaseDialog.vue'
+import ImportDialog from '@/components/dialogs/ImportDialog.vue'
+import SceneDialog from '@/components/dialogs/SceneDialog.vue'
+import ShotDialog from '@/components/dialogs/ShotDialog.vue'
+import TextField from '@/components/dialogs/TextField.vue'
+import StageTick from '@/components/marks/StageTick.vue'
+import { stageName, when } from '@/lib/words'
+import { useBook } from '@/stores/book'
+
+defineEmits<{ spine: [] }>()
+const book = useBook()
+const dialog = ref<'scene' | 'shot' | 'import' | 'production'>()
+const scene = ref<ScenePage>()
+const productionId = ref<number>()
+const query = ref('')
+const name = ref('')
+const days = ref('1')
+const error = ref('')
+
+const wanted = computed(() => query.value.trim().toLowerCase())
+const productions = computed(() => book.book?.productions ?? [])
+
+function found(page: ScenePage): ScenePage['shots'] {
+  const own = [page.heading.number, page.heading.heading, page.heading.location].join(' ').toLowerCase().includes(wanted.value)
+  return own ? page.shots : page.shots.filter((s) => `${s.slate} ${s.description} ${stageName(s.stage)}`.toLowerCase().includes(wanted.value))
+}
+
+function newScene(id: number) {
+  productionId.value = id
+  dialog.value = 'scene'
+}
+
+function newShot(page: ScenePage) {
+  scene.value = page
+  dialog.value = 'shot'
+}
+
+async function startProduction() {
+  try {
+    await call('POST', '/api/productions', { body: { name: name.value, days: Number(days.value) } })
+    await book.load()
+    dialog.value = undefined
+    name.value = ''
+    error.value = ''
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+</script>
+
+<template>
+  <div class="book">
+    <header class="flex h-[52px] items-center gap-2 border-b border-line bg-panel px-4">
+      <button class="button spine-button" aria-label="Scenes and shots" @click="$emit('spine')">
+        <svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg>
+      </button>
+      <h1 class="text-[22px]">Book</h1>
+      <input v-model="query" class="field find" placeholder="Find a scene or a shot" aria-label="Find a scene or a shot" />
+      <button class="button ml-auto" @click="dialog = 'import'">Import scene…</button>
+      <button class="button" @click="dialog = 'production'">New production…</button>
+    </header>
+    <div class="pages">
+      <div v-if="book.error" role="alert">{{ book.error }} <button class="button ml-2" @click="book.load">Try again</button></div>
+      <p v-else-if="!book.book" class="text-quiet">Opening the book…</p>
+      <p v-else-if="!productions.length" class="max-w-md text-[15px]">
+        The book is empty. Start a production, then its first scene; or import a scene that another Oblume exported.
+      </p>
+      <section v-for="page in productions" :key="page.production.id" class="mb-8">
+        <div class="mb-2 flex items-baseline gap-3">
+          <h2 class="text-[22px]">{{ page.production.name }}</h2>
+          <span class="text-quiet">{{ page.production.days }} shooting days, {{ page.scenes.length }} {{ page.scenes.length === 1 ? 'scene' : 'scenes' }}</span>
+          <button class="button ml-auto" @click="newScene(page.production.id)">New scene…</button>
+        </div>
+        <p v-if="!page.scenes.length" class="text-quiet">No scene yet. Start one from a bare room, or import one.</p>
+        <article v-for="s in page.scenes" v-show="found(s).length" :key="s.id" class="scene">
+          <div class="scene-head">
+            <span class="node" />
+            <h3 class="number">{{ s.heading.number }}</h3>
+            <div class="min-w-0 grow"><span class="block truncate font-[650]">{{ s.heading.heading }}</span><span class="text-[12px] text-quiet">{{ s.heading.location }}</span></div>
+            <a class="button" :href="`/api/scenes/${s.id}/export`" download :aria-label="`Export scene ${s.heading.number}`">Export</a>
+            <button class="button" @click="newShot(s)">New shot…</button>
+          </div>
+          <ul>
+            <li v-for="shot in found(s)" :key="shot.id">
+              <RouterLink :to="{ name: 'plot', params: { id: shot.id } }" class="shot">
+                <StageTick :stage="shot.stage" />
+                <span class="slate">{{ shot.slate }}</span>
+                <span class="stage">{{ stageName(shot.stage) }}</span>
+                <span class="what">{{ shot.description }}</span>
+                <span class="base">{{ shot.basedOn ? `from ${shot.basedOn}` : 'starts afresh' }}</span>
+                <span class="day">{{ shot.day ? `day ${shot.day}` : 'no day' }}</span>
+                <span class="touch">{{ shot.lastTouch ? `${shot.lastTouch.author}, ${when(shot.lastTouch.at)}` : 'nothing changed here' }}</span>
+              </RouterLink>
+            </li>
+          </ul>
+        </article>
+      </section>
+    </div>
+    <ImportDialog :open="dialog === 'import'" @close="dialog = undefined" />
+    <SceneDialog :open="dialog === 'scene'" :production-id="productionId" @close="dialog = undefined" />
+    <ShotDialog :open="dialog === 'shot'" :scene="scene" :based-on="scene?.shots.at(-1)" @close="dialog = undefined" />
+    <BaseDialog :open="dialog === 'production'" title="New production" :error="error" @close="dialog = undefined">
+      <form id="production-form" @submit.prevent="startProduction">
+        <TextField v-model="name" label="Name" :maxlength="120" />
+        <TextField v-model="days" label="Shooting days" :maxlength="4" />
+      </form>
+      <template #buttons>
+        <button class="button" @click="dialog = undefined">Cancel</button>
+        <button class="button button-main" type="submit" form="production-form">Start production</button>
+      </template>
+    </BaseDialog>
+  </div>
+</template>
+
+<style scoped>
+.book {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+}
+.find {
+  max-width: 260px;
+  margin-left: 16px;
+}
+.spine-button {
+  display: none;
+}
+.pages {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 20px 24px;
+}
+.scene {
+  position: relative;
+  padding-bottom: 18px;
+}
+.scene::before {
+  content: '';
+  position: absolute;
+  left: 4.3px;
+  top: 14px;
+  bottom: -14px;
+  width: 1.4px;
+  background: var(--set);
+}
+.scene:last-child::before {
+  bottom: 26px;
+}
+.scene-head {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding-bottom: 4px;
+}
+.node {
+  position: relative;
+  flex: none;
+  width: 10px;
+  height: 10px;
+  border: 1.4px solid var(--ink);
+  background: var(--ground);
+}
+.number {
+  min-width: 34px;
+  font-size: 22px;
+}
+.shot {
+  display: grid;
+  grid-template-columns: 24px 48px 64px minmax(0, 1fr) 96px 56px 180px;
+  align-items: baseline;
+  gap: 8px;
+  min-height: 30px;
+  padding: 4px 8px 4px 5px;
+  border-bottom: 1px solid var(--line);
+}
+.shot :deep(svg) {
+  background: var(--ground);
+}
+.shot:hover {
+  background: var(--raised);
+}
+.slate {
+  font-size: 15px;
+  font-weight: 700;
+}
+.what {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.stage,
+.base,
+.day,
+.touch {
+  font-size: 12px;
+  color: var(--quiet);
+}
+@media (width < 1000px) {
+  .shot {
+    grid-template-columns: 24px 48px 64px minmax(0, 1fr);
+  }
+  .base,
+  .day,
+  .touch {
+    display: none;
+  }
+}
+@media (width < 800px) {
+  .spine-button {
+    display: inline-flex;
+  }
+  .find,
+  .book header h1 ~ .button {
+    display: none;
+  }
+  .pages {
+    padding: 16px;
+  }
+  .shot {
+    min-height: 48px;
+    align-items: center;
+  }
+  .scene-head .button {
+    padding: 2px 8px;
+  }
+}
+</style>
