@@ -4,8 +4,8 @@ export interface LabelWanted {
   key: string
   /** Centre of what the label names. */
   at: Px
-  /** px kept free around that centre */
-  clear: number
+  /** px kept free to either side of that centre, and above and below */
+  clear: Px
   width: number
   height: number
 }
@@ -42,16 +42,18 @@ export function placeLabels(wanted: LabelWanted[], taken: Box[]): Map<string, La
 }
 
 function candidates({ at, clear, height }: LabelWanted): LabelPlaced[] {
-  const right = at.x + clear + 4
-  const left = at.x - clear - 4
+  const right = at.x + clear.x + 4
+  const left = at.x - clear.x - 4
+  const below = at.y + clear.y + 2
+  const above = at.y - clear.y - height - 2
   const middle = at.y - height / 2
   return [
     { x: right, y: middle, anchor: 'start' },
     { x: left, y: middle, anchor: 'end' },
-    { x: right - clear, y: at.y + clear + 2, anchor: 'start' },
-    { x: right - clear, y: at.y - clear - height - 2, anchor: 'start' },
-    { x: left + clear, y: at.y + clear + 2, anchor: 'end' },
-    { x: left + clear, y: at.y - clear - height - 2, anchor: 'end' },
+    { x: at.x, y: below, anchor: 'start' },
+    { x: at.x, y: above, anchor: 'start' },
+    { x: at.x, y: below, anchor: 'end' },
+    { x: at.x, y: above, anchor: 'end' },
   ]
 }
 
@@ -60,8 +62,8 @@ function boxOf(label: LabelWanted, place: LabelPlaced): Box {
   return { left, right: left + label.width, top: place.y, bottom: place.y + label.height }
 }
 
-export function around(at: Px, clear: number): Box {
-  return { left: at.x - clear, right: at.x + clear, top: at.y - clear, bottom: at.y + clear }
+export function around(at: Px, clear: Px): Box {
+  return { left: at.x - clear.x, right: at.x + clear.x, top: at.y - clear.y, bottom: at.y + clear.y }
 }
 
 function overlap(a: Box, b: Box): number {

@@ -158,7 +158,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template-columns: 320px minmax(0, 640px);
+  grid-template-columns: 320px minmax(0, 1fr);
 }
 .sheet {
   min-height: 0;
@@ -201,7 +201,6 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   display: flex;
   flex-direction: column;
   min-height: 0;
-  border-right: 1px solid var(--line);
 }
 .phone-head {
   display: none;
@@ -233,9 +232,6 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   .body {
     grid-template-columns: minmax(0, 1fr);
   }
-  .one {
-    border: 0;
-  }
   .phone-head {
     display: block;
     padding: 10px 20px 8px;
@@ -243,6 +239,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     font-size: 15px;
   }
   .phone-head .tick {
+    flex: 1;
     width: auto;
   }
 }

@@ -45,7 +45,7 @@ const figures = computed(() =>
     <button v-for="f in figures" :key="f.attribute" class="cell" :title="`Camera ${f.name}`" @click="emit('camera')">
       <span class="flex items-center gap-1">
         <span class="text-[11px] text-quiet">{{ f.before }}</span>
-        <span class="figure text-[19px] leading-6"><StopsText :text="f.text" /></span>
+        <span class="figure text-[19px] leading-6"><StopsText v-if="f.attribute === 'STOP'" :text="f.text" /><template v-else>{{ f.text }}</template></span>
         <span class="text-[11px] text-quiet">{{ f.unit }}</span>
         <KnotMark v-if="f.here" />
       </span>

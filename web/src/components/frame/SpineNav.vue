@@ -72,8 +72,7 @@ window.addEventListener('keydown', onKey)
         <RouterLink v-if="scene.shots[0]" :to="toShot(scene.shots[0])" class="scene-head">
           <span class="node" />
           <span class="min-w-0">
-            <span class="text-[15px] font-[650]">{{ scene.heading.number }}</span>
-            <span class="ml-1 text-[11px] text-quiet">{{ short(scene) }}</span>
+            <span class="block truncate text-[11px] text-quiet"><b class="mr-1 text-[15px] font-[650] text-ink">{{ scene.heading.number }}</b>{{ short(scene) }}</span>
             <span class="block truncate text-[11px] text-quiet lowercase">{{ scene.heading.location }}</span>
           </span>
         </RouterLink>

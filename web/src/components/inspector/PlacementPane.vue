@@ -37,7 +37,7 @@ function setOutside(outside: boolean) {
 </script>
 
 <template>
-  <div class="grid gap-2">
+  <div class="grid grid-cols-[minmax(0,1fr)] gap-2">
     <header class="flex items-center gap-3 border-b border-line pb-2">
       <svg width="48" height="40" viewBox="-24 -20 48 40" aria-hidden="true">
         <HeadMark v-if="light" :placed="placed" :scale="iconScale" :bearing="0" />

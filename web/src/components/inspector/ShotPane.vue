@@ -26,12 +26,12 @@ const listed = computed(() => {
 </script>
 
 <template>
-  <div v-if="plot.plot" class="grid gap-3">
+  <div v-if="plot.plot" class="grid grid-cols-[minmax(0,1fr)] gap-3">
     <header class="border-b border-line pb-2">
       <h2 class="text-[22px] leading-7">{{ plot.plot.shot.slate }}</h2>
       <p class="text-quiet">
         {{ stageName(plot.plot.shot.stage) }}<template v-if="plot.based">, based on {{ plot.based }}</template><template v-else>, based on no other shot</template>
-        <template v-if="plot.plot.shot.neededBy.length">; {{ plot.plot.shot.neededBy.join(', ') }} carry from it</template>
+        <template v-if="plot.plot.shot.neededBy.length">; {{ plot.plot.shot.neededBy.join(', ') }} {{ plot.plot.shot.neededBy.length === 1 ? 'carries' : 'carry' }} from it</template>
       </p>
       <p v-if="plot.locked" class="mt-1">Shot, and locked. Record a change in a new shot based on it.</p>
     </header>

@@ -68,6 +68,7 @@ const drawn = computed(() =>
 )
 const chosen = computed(() => drawn.value.find((d) => d.selected))
 const cameraDrawn = computed(() => drawn.value.find((d) => d.placed.placement.kind === 'CAMERA'))
+const taped = computed(() => (chosen.value?.placed.tapes ? [chosen.value.placed.tapes.a.landmark, chosen.value.placed.tapes.b.landmark] : []))
 const room = computed(() => props.set.walls.map((w) => path(w.map((p) => toPx(view.value, p)))).join(''))
 const closed = computed(() => props.set.walls.some((w) => w.length > 3 && w[0]?.xM === w.at(-1)?.xM && w[0]?.yM === w.at(-1)?.yM))
 const windows = computed(() => props.set.openings.filter((o) => o.kind === 'WINDOW'))
@@ -90,15 +91,23 @@ function figures(placed: Placed): string {
   return `${held(placed, 'LEVEL')?.say.replace(' ', '') ?? ''} ${colour}`
 }
 
+/** px that the drawing of a thing takes to either side, and above and below. */
+function extent(placed: Placed, bearing: number): Px {
+  if (placed.placement.kind === 'MARK' || placed.placement.kind === 'CAMERA') return { x: 19, y: 19 }
+  const across = along(bearing + 90)
+  const half = Math.max(7, (placed.placement.piece.widthM * view.value.scale) / 2)
+  return { x: Math.max(9, Math.abs(across.x) * half + 4), y: Math.max(9, Math.abs(across.y) * half + 4) }
+}
+
 const labels = computed(() => {
   const wanted = drawn.value.map((d) => ({
     key: d.key,
     at: d.at,
-    clear: d.placed.placement.kind === 'MARK' ? 20 : Math.max(10, Math.min(26, (d.placed.placement.piece.widthM * view.value.scale) / 2 + 3)),
+    clear: extent(d.placed, d.bearing),
     width: Math.max(d.placed.placement.name.length * 7.2, figures(d.placed).length * 7.2) + (d.changed ? 12 : 0),
     height: figures(d.placed) ? 30 : 16,
   }))
-  return placeLabels(wanted, props.set.landmarks.map((l) => around(toPx(view.value, l.point), 6)))
+  return placeLabels(wanted, props.set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })))
 })
 const KNOT_PX = 11
 /** Leaves room for the knot between what is named and its name. */
@@ -246,7 +255,7 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
     <defs>
       <clipPath id="room"><path v-if="closed" :d="room" /><rect v-else :width="size.width" :height="size.height" /></clipPath>
     </defs>
-    <SetLayer :set="set" :view="view" :width="size.width" :height="size.height" />
+    <SetLayer :set="set" :view="view" :named="taped" />
     <template v-for="d in drawn" :key="`throw-${d.key}`">
       <ThrowShape v-if="d.shines" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" :through="through(d)" />
     </template>

@@ -4,7 +4,7 @@ import type { SetPlan } from '@/api/types'
 import { bounds, gap, path, toPx, type View } from '@/lib/screen'
 
 /** The set itself: floor, walls, openings, furniture, landmarks, and metres to judge by. */
-const props = defineProps<{ set: SetPlan; view: View; width: number; height: number }>()
+const props = defineProps<{ set: SetPlan; view: View; /** Landmarks that are named already. */ named?: string[] }>()
 
 const WALL_M = 0.12
 const METRE_WORDS_FROM = 26
@@ -76,13 +76,13 @@ const metres = computed(() => {
         <path :d="`M${o.to.x},${o.to.y}L${o.to.x + o.uy * o.width},${o.to.y - o.ux * o.width * -1}`" />
         <path :d="`M${o.from.x},${o.from.y}A${o.width},${o.width} 0 0 0 ${o.to.x + o.uy * o.width},${o.to.y + o.ux * o.width}`" stroke-dasharray="1.5 4" />
       </g>
-      <text :x="o.middle.x" :y="o.middle.y - 12" text-anchor="middle" class="word">{{ o.name }}</text>
+      <text :x="o.middle.x" :y="o.middle.y - 24" text-anchor="middle" class="word">{{ o.name }}</text>
     </g>
     <text v-for="f in furniture" :key="`t${f.name}`" class="word" text-anchor="middle" dominant-baseline="middle" :transform="`translate(${f.middle.x} ${f.middle.y}) rotate(${f.tall ? -90 : 0})`">{{ f.name }}</text>
     <g v-for="l in landmarks" :key="l.name" :transform="`translate(${l.at.x} ${l.at.y})`">
       <rect x="-4.5" y="-4.5" width="9" height="9" fill="var(--ground)" stroke="var(--quiet)" stroke-width="1.2" />
       <path d="M-4.5 4.5L4.5 -4.5" stroke="var(--quiet)" stroke-width="1.2" />
-      <title>{{ l.name }}</title>
+      <text v-if="!named?.includes(l.name)" x="8" y="-7" class="word">{{ l.name }}</text>
     </g>
     <text v-for="m in metres" :key="m.key" :x="m.x" :y="m.y" text-anchor="middle" class="word figure">{{ m.text }}</text>
   </g>

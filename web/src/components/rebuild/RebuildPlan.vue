@@ -14,7 +14,7 @@ const props = defineProps<{ set: SetPlan; placed: Placed }>()
 const element = ref<SVGSVGElement>()
 const place = computed(() => value(props.placed, 'PLACE'))
 const tapes = computed(() => props.placed.tapes)
-const { view, size } = useViewport({
+const { view } = useViewport({
   element,
   margin: 46,
   points: () => [...(place.value ? [place.value] : []), ...(tapes.value ? [tapes.value.a.from, tapes.value.b.from] : props.set.walls.flat())],
@@ -25,7 +25,7 @@ const bearing = computed(() => props.placed.aim?.bearingDeg ?? 0)
 
 <template>
   <svg ref="element" class="plan" role="img" :aria-label="`Where ${placed.placement.name} stands`">
-    <SetLayer :set="set" :view="view" :width="size.width" :height="size.height" />
+    <SetLayer :set="set" :view="view" :named="tapes ? [tapes.a.landmark, tapes.b.landmark] : []" />
     <template v-if="at && tapes">
       <TapeLine :tape="tapes.a" :to="at" :view="view" letter="A" />
       <TapeLine :tape="tapes.b" :to="at" :view="view" letter="B" />

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { held, value, type SetPlan, type Step } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import { signed, tilt } from '@/lib/words'
+import { tilt } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 import RebuildPlan from './RebuildPlan.vue'
 
@@ -69,11 +69,14 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
           </ol>
         </dd>
         <dt>level</dt>
-        <dd><template v-if="off">off</template><span v-else class="figure strong">{{ held(placed, 'LEVEL')?.say ?? 'not recorded' }}</span></dd>
+        <dd>
+          <template v-if="off">off</template>
+          <span v-else class="figure strong">{{ value(placed, 'LEVEL')?.percent ?? '–' }}<span class="unit">%</span></span>
+        </dd>
         <dt>dialled</dt>
         <dd>
-          <span class="figure strong">{{ held(placed, 'CCT')?.say ?? 'not recorded' }}</span>, tint <span class="figure strong">{{ signed(value(placed, 'TINT')?.duv ?? 0, 4).replace(/0+$/, '').replace(/^$/, '0') }}</span>
-          <span v-if="light.swatch" class="ml-2 text-quiet"><span class="swatch" :style="{ background: light.swatch }" /> {{ Math.round(light.kelvin ?? 0) }} K at the mark</span>
+          <span class="figure strong">{{ value(placed, 'CCT')?.kelvin ?? '–' }}<span class="unit">K</span></span>, tint <span class="figure strong">{{ held(placed, 'TINT')?.say ?? '–' }}</span>
+          <span v-if="light.swatch" class="block text-quiet"><span class="swatch" :style="{ background: light.swatch }" /> {{ Math.round(light.kelvin ?? 0) }} K at the mark</span>
         </dd>
         <dt>beam</dt>
         <dd class="figure">{{ held(placed, 'BEAM')?.say ?? 'not recorded' }}</dd>
@@ -94,7 +97,7 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
 
 <style scoped>
 .plan {
-  height: 230px;
+  height: clamp(150px, 28vh, 320px);
   border: solid var(--line);
   border-width: 1px 0;
   overflow: hidden;
@@ -138,6 +141,11 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
 }
 .strong {
   font-size: 17px;
+}
+@media (width < 800px) {
+  .plan {
+    height: 168px;
+  }
 }
 .swatch {
   display: inline-block;

@@ -44,12 +44,12 @@ public record Place(double xM, double yM, boolean outside) implements AttributeV
 
     @Override
     public String say() {
-        return "%.2f m right, %.2f m up the plan%s".formatted(xM, yM, outside ? ", outside" : "").replace('-', '−');
+        return "%.2f m right, %.2f m up%s".formatted(xM, yM, outside ? ", outside" : "").replace('-', '−');
     }
 
     @Override
     public String sayImperial() {
-        return "%s right, %s up the plan%s".formatted(Length.ofMetres(xM).printImperial(), Length.ofMetres(yM).printImperial(),
+        return "%s right, %s up%s".formatted(Length.ofMetres(xM).printImperial(), Length.ofMetres(yM).printImperial(),
                 outside ? ", outside" : "");
     }
 }

@@ -1,0 +1,38 @@
+package org.oblume.server;
+
+import static com.tngtech.archunit.base.DescribedPredicate.not;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import jakarta.persistence.Entity;
+import org.springframework.data.repository.Repository;
+import org.springframework.web.bind.annotation.RestController;
+
+@AnalyzeClasses(packages = "org.oblume.server", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule featuresHaveNoCycles = slices().matching("org.oblume.server.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule entitiesStayInTheirFeature = classes().that().areAnnotatedWith(Entity.class).should()
+            .bePackagePrivate();
+
+    @ArchTest
+    static final ArchRule repositoriesStayInTheirFeature = classes().that().areAssignableTo(Repository.class).should()
+            .bePackagePrivate();
+
+    @ArchTest
+    static final ArchRule controllersAskServices = noClasses().that().areAnnotatedWith(RestController.class).should()
+            .dependOnClassesThat().areAssignableTo(Repository.class);
+
+    @ArchTest
+    static final ArchRule supportKnowsNoFeature = noClasses().that().resideInAPackage("..support..").should()
+            .dependOnClassesThat(resideInAPackage("org.oblume.server..").and(not(resideInAPackage("..support.."))));
+}

@@ -1,0 +1,123 @@
+package org.oblume.server.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.oblume.server.Api;
+import org.oblume.server.Api.Answer;
+import org.oblume.server.ServerTest;
+import org.springframework.beans.factory.annotation.Autowired;
+
+@ServerTest
+class ExchangeOverHttpTest {
+
+    private static int copies;
+    @Autowired
+    private Api api;
+    @Autowired
+    private ObjectMapper json;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"4A", "11A", "17A", "22A"})
+    void aSceneExportedAndImportedIsTheSameScene(String slate) {
+        long shot = api.shot(slate);
+        api.put("/api/shots/%d/rebuild/camera".formatted(shot), "", null);
+        ObjectNode out = export(shot);
+        Answer imported = api.post("/api/scenes/import?number=X" + ++copies, out.toString());
+        assertThat(imported.status()).as(imported.detail()).isEqualTo(201);
+        ObjectNode back = (ObjectNode) api.get("/api/scenes/" + imported.body().get("sceneId").asLong() + "/export").body();
+        assertThat(back.at("/scene/number").asText()).isEqualTo("X" + copies);
+        ((ObjectNode) back.get("scene")).set("number", out.at("/scene/number"));
+        assertThat(back).isEqualTo(out);
+    }
+
+    @Test
+    void anExportKeepsToThePublishedSchema() throws IOException {
+        var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(json.readTree(Path.of("../docs/format/oblume-scene-1.schema.json").toFile()));
+        assertThat(schema.validate(export(api.shot("4A")))).isEmpty();
+    }
+
+    static Stream<Broken> brokenFiles() {
+        return Stream.of(
+                new Broken("of a newer version", f -> f.put("version", 2), "This file is version 2; this Oblume reads version 1."),
+                new Broken("of something else", f -> f.put("format", "recipe"), "This is not an Oblume scene"),
+                new Broken("without its set", f -> f.remove("set"), "set"),
+                new Broken("with a level over full", f -> knot(f, "LEVEL").put("percent", 140), "percent"),
+                new Broken("with a head outside the walls", f -> knot(f, "PLACE").put("xM", 40.0), "outside the walls"),
+                new Broken("with an unknown field", f -> f.put("colour", "mauve"), "colour"),
+                new Broken("with a cycle", f -> ((ObjectNode) f.at("/shots/0")).put("basedOn", "4B"), "base it on itself"),
+                new Broken("based on a shot that is not there", f -> ((ObjectNode) f.at("/shots/1")).put("basedOn", "9Z"), "9Z"),
+                new Broken("with two shots of one slate", f -> ((ObjectNode) f.at("/shots/1")).put("slate", "4A"), "4A"),
+                new Broken("with a knot on nothing", f -> ((ObjectNode) f.at("/shots/0/knots/0")).put("placement", "ghost"), "ghost"),
+                new Broken("with a lamp dialled out of its range", f -> knot(f, "CCT").put("kelvin", 20000), "out of range"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("brokenFiles")
+    void aFileThatIsNotSoundIsRefusedWhole(Broken broken) {
+        ObjectNode file = export(api.shot("4A"));
+        ((ObjectNode) file.get("scene")).put("number", "99");
+        ((ObjectNode) file.get("production")).put("name", "Nowhere");
+        broken.damage().accept(file);
+        Answer answer = api.post("/api/scenes/import", file.toString());
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.detail()).contains(broken.says());
+        assertThat(api.get("/api/book").body().toString()).doesNotContain("Nowhere");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "[]", "null", "{\"format\":\"oblume-scene\",\"version\":1,\"prod", "not json at all"})
+    void aFileThatWasCutOffIsRefused(String text) {
+        Answer answer = api.post("/api/scenes/import", text);
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.detail()).isNotBlank();
+    }
+
+    @Test
+    void aSceneNumberThatIsTakenIsRefused() {
+        Answer answer = api.post("/api/scenes/import", export(api.shot("4A")).toString());
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.detail()).contains("has a scene 4 already");
+    }
+
+    @Test
+    void aFileOver10MegabytesIsRefusedInWords() {
+        Answer answer = api.post("/api/scenes/import", "{\"format\":\"" + "x".repeat(11 * 1024 * 1024) + "\"}");
+        assertThat(answer.status()).isEqualTo(413);
+        assertThat(answer.detail()).contains("larger than 10 MB").contains("Nothing was imported");
+    }
+
+    record Broken(String what, java.util.function.Consumer<ObjectNode> damage, String says) {
+
+        @Override
+        public String toString() {
+            return what;
+        }
+    }
+
+    private ObjectNode export(long shotId) {
+        return (ObjectNode) api.get("/api/scenes/" + api.sceneOf(shotId) + "/export").body();
+    }
+
+    /** The value of the key's first knot of an attribute. */
+    private static ObjectNode knot(ObjectNode file, String attribute) {
+        for (JsonNode knot : file.at("/shots/0/knots")) {
+            if (knot.get("attribute").asText().equals(attribute) && knot.get("placement").asText().equals("key")) {
+                return (ObjectNode) knot.get("value");
+            }
+        }
+        throw new IllegalStateException(attribute);
+    }
+}
