@@ -34,6 +34,9 @@ export const usePlot = defineStore('plot', () => {
   const saving = ref(0)
   const undos = ref<Step[]>([])
   const tried = ref<Placed>()
+  /** The shot asked for last: an answer for one before it comes too late. */
+  let asked = 0
+  let line: Promise<unknown> = Promise.resolve()
 
   const based = computed(() => plot.value?.shot.basedOn)
   const locked = computed(() => plot.value?.shot.stage === 'SHOT')
@@ -51,17 +54,18 @@ export const usePlot = defineStore('plot', () => {
   }
 
   async function load(shotId: number) {
-    const other = plot.value?.shot.id !== shotId
-    if (other) {
-      plot.value = undefined
+    if (plot.value?.shot.id !== shotId) {
       undos.value = []
       note.value = ''
       problem.value = undefined
     }
     tried.value = undefined
     try {
-      plot.value = await call<Plot>('GET', `/api/shots/${shotId}/plot`)
+      asked = shotId
+      const opened = await call<Plot>('GET', `/api/shots/${shotId}/plot`)
+      if (asked === shotId) plot.value = opened
     } catch (failure) {
+      if (plot.value?.shot.id !== shotId) plot.value = undefined
       problem.value = { sentence: sentence(failure) }
     }
   }
@@ -84,16 +88,24 @@ export const usePlot = defineStore('plot', () => {
     }
   }
 
+  /** One change after the other: each is made on what the one before it left. */
+  function inTurn<T>(job: () => Promise<T>): Promise<T> {
+    const run = line.then(job)
+    line = run.catch(() => undefined)
+    return run
+  }
+
   /** Records a change. Rejects with the sentence to show; nothing is kept then. */
-  async function edit(key: string, attribute: Attribute, wanted: Wanted) {
-    const placed = find(key)
-    const before = held(placed, attribute)
-    const why = based.value ? reason.value : undefined
-    const revision = revisionOf(placed, attribute)
-    await send(key, attribute, wanted, why, note.value, revision)
-    if (revisionOf(find(key), attribute) !== revision)
-      undos.value = [...undos.value, { placement: key, attribute, before, label: placed.placement.name }].slice(-MOST_UNDOS)
-    note.value = ''
+  function edit(key: string, attribute: Attribute, wanted: Wanted) {
+    return inTurn(async () => {
+      const placed = find(key)
+      const before = held(placed, attribute)
+      const revision = revisionOf(placed, attribute)
+      await send(key, attribute, wanted, based.value ? reason.value : undefined, note.value, revision)
+      if (revisionOf(find(key), attribute) !== revision)
+        undos.value = [...undos.value, { placement: key, attribute, before, label: placed.placement.name }].slice(-MOST_UNDOS)
+      note.value = ''
+    })
   }
 
   /** Records a change made by hand on the plan: what goes wrong is told beside the plan. */
@@ -106,16 +118,18 @@ export const usePlot = defineStore('plot', () => {
     }
   }
 
-  async function undo() {
-    const step = undos.value.at(-1)
-    if (!step || !plot.value) return
-    undos.value = undos.value.slice(0, -1)
-    const back = step.before?.tiedHere ? step.before : undefined
-    try {
-      await send(step.placement, step.attribute, back ? { value: back.value } : null, back?.reason, back?.note, revisionOf(find(step.placement), step.attribute))
-    } catch (failure) {
-      if (!conflict.value) problem.value = { sentence: sentence(failure) }
-    }
+  function undo() {
+    return inTurn(async () => {
+      const step = undos.value.at(-1)
+      if (!step || !plot.value) return
+      undos.value = undos.value.slice(0, -1)
+      const back = step.before?.tiedHere ? step.before : undefined
+      try {
+        await send(step.placement, step.attribute, back ? { value: back.value } : null, back?.reason, back?.note, revisionOf(find(step.placement), step.attribute))
+      } catch (failure) {
+        if (!conflict.value) problem.value = { sentence: sentence(failure) }
+      }
+    })
   }
 
   async function takeTheirs() {

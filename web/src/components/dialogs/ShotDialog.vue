@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { ApiError, sentence } from '@/api/client'
 import type { ScenePage, ShotCard, ShotLine } from '@/api/types'
 import { STAGES } from '@/lib/words'
@@ -50,11 +50,13 @@ watch(
   { immediate: true },
 )
 
-async function attempt(action: () => Promise<void>) {
+/** Closes before it goes on: the view behind may change with the shot. */
+async function attempt(action: () => Promise<RouteLocationRaw | void>) {
   try {
-    await action()
+    const next = await action()
     emit('kept')
     emit('close')
+    if (next) await router.push(next)
   } catch (failure) {
     error.value = sentence(failure)
     if (failure instanceof ApiError && failure.status === 409) await book.load()
@@ -71,7 +73,7 @@ function keep() {
     if (props.shot) return book.changeShot(props.shot.id, card, props.shot.version)
     if (!props.scene) return
     const id = await book.addShot(props.scene.id, card)
-    await router.push({ name: 'plot', params: { id } })
+    return { name: 'plot', params: { id } }
   })
 }
 
@@ -81,7 +83,7 @@ function remove() {
   void attempt(async () => {
     await book.deleteShot(shot)
     const other = scene?.shots.find((s) => s.id !== shot.id)
-    await router.push(other ? { name: 'plot', params: { id: other.id } } : { name: 'book' })
+    return other ? { name: 'plot', params: { id: other.id } } : { name: 'book' }
   })
 }
 </script>

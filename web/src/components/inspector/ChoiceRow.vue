@@ -13,7 +13,7 @@ const now = computed(() => held(props.placed, props.attribute))
 </script>
 
 <template>
-  <Listbox :model-value="chosen" :disabled="plot.locked" as="div" class="relative flex min-h-[25px] items-center gap-1" @update:model-value="(key: T) => key !== chosen && emit('choose', key)">
+  <Listbox :data-attribute="attribute" :model-value="chosen" :disabled="plot.locked" as="div" class="relative flex min-h-[25px] items-center gap-1" @update:model-value="(key: T) => key !== chosen && emit('choose', key)">
     <CarryThread :held="now" :based="plot.based" :locked="plot.locked" :label="label" @untie="plot.drop(placed.placement.key, attribute, null)" />
     <ListboxLabel :class="{ 'text-quiet': !now?.tiedHere && plot.based }">{{ label }}</ListboxLabel>
     <ListboxButton class="button ml-auto !min-h-6 !px-2">{{ options.find((o) => o.key === chosen)?.name }}<svg width="8" height="5" aria-hidden="true"><path d="M0 0L4 5L8 0" fill="currentColor" /></svg></ListboxButton>

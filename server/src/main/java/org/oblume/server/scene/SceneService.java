@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 @Service
@@ -24,6 +25,15 @@ public class SceneService {
     public Scene get(long id) {
         return scenes.findById(id).map(SceneEntity::toScene)
                 .orElseThrow(() -> new NoSuchElementException("There is no such scene any more."));
+    }
+
+    /**
+     * Lets one change of a scene's record pass at a time, until the transaction ends. The rules look at the whole scene (a
+     * cycle, a locked shot further on), so two changes may not be judged side by side.
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void oneChangeAtATime(long sceneId) {
+        scenes.findLocked(sceneId).orElseThrow(() -> new NoSuchElementException("There is no such scene any more."));
     }
 
     @Transactional(readOnly = true)

@@ -13,6 +13,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Tie;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.server.scene.SceneService;
 import org.oblume.server.support.JsonText;
 import org.oblume.server.support.StaleEdit;
 import org.springframework.stereotype.Service;
@@ -25,15 +26,17 @@ public class KnotService {
 
     private final SceneRecords records;
     private final ShotService shots;
+    private final SceneService scenes;
     private final KnotRepository knots;
     private final KnotEventRepository events;
     private final JsonText json;
     private final Clock clock;
 
-    KnotService(SceneRecords records, ShotService shots, KnotRepository knots, KnotEventRepository events, JsonText json,
-            Clock clock) {
+    KnotService(SceneRecords records, ShotService shots, SceneService scenes, KnotRepository knots,
+            KnotEventRepository events, JsonText json, Clock clock) {
         this.records = records;
         this.shots = shots;
+        this.scenes = scenes;
         this.knots = knots;
         this.events = events;
         this.json = json;
@@ -49,6 +52,7 @@ public class KnotService {
      */
     long change(long shotId, KnotChange change) {
         Shot shot = shots.get(shotId);
+        scenes.oneChangeAtATime(shot.sceneId());
         SceneRecord record = records.of(shot.sceneId());
         long placementId = record.placementId(change.placement());
         Optional<KnotEntity> row =

@@ -87,6 +87,7 @@ public class PlotService {
     @Transactional
     public String place(long shotId, NewPlacement wanted, String author) {
         Shot shot = shots.get(shotId);
+        scenes.oneChangeAtATime(shot.sceneId());
         SceneRecord record = records.of(shot.sceneId());
         String slate = shot.card().slate();
         record.recording().book().requireReason(slate, wanted.reason());

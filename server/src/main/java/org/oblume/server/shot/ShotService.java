@@ -8,6 +8,7 @@ import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.scene.SceneService;
 import org.oblume.server.support.StaleEdit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,10 +19,12 @@ public class ShotService {
 
     private final ShotRepository shots;
     private final KnotEventRepository events;
+    private final SceneService scenes;
     private final SceneRecords records;
 
-    ShotService(ShotRepository shots, KnotEventRepository events, SceneRecords records) {
+    ShotService(ShotRepository shots, KnotEventRepository events, SceneService scenes, SceneRecords records) {
         this.shots = shots;
+        this.scenes = scenes;
         this.events = events;
         this.records = records;
     }
@@ -46,6 +49,7 @@ public class ShotService {
 
     /** Adds a shot, last in its scene. */
     public Shot create(long sceneId, ShotCard card) {
+        scenes.oneChangeAtATime(sceneId);
         SceneRecord record = records.of(sceneId);
         refuseTaken(record, 0, card.slate());
         requireInScene(record, card);
@@ -80,6 +84,7 @@ public class ShotService {
      * @throws StaleEdit with the card as it stands, when someone changed it since that version
      */
     public Shot update(long id, ShotCard card, long version) {
+        scenes.oneChangeAtATime(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
         ShotEntity entity = entity(id);
         Shot shot = entity.toShot();
         refuseStale(shot, version);
@@ -95,6 +100,7 @@ public class ShotService {
 
     /** Deletes a shot that no other is based on, with what was recorded in it. */
     public void delete(long id, long version) {
+        scenes.oneChangeAtATime(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
         Shot shot = get(id);
         refuseStale(shot, version);
         records.of(shot.sceneId()).recording().book().refuseDeleting(shot.card().slate());
@@ -102,7 +108,11 @@ public class ShotService {
     }
 
     private ShotEntity entity(long id) {
-        return shots.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such shot any more."));
+        return shots.findById(id).orElseThrow(ShotService::gone);
+    }
+
+    private static NoSuchElementException gone() {
+        return new NoSuchElementException("There is no such shot any more.");
     }
 
     private static void refuseStale(Shot shot, long version) {

@@ -99,11 +99,23 @@ class CarryOverHttpTest {
 
     @Test
     void ofManyAtOnceOneIsKeptAndTheOthersAreTold() {
-        List<CompletableFuture<Integer>> racing = IntStream.range(1, 9).mapToObj(i -> CompletableFuture.supplyAsync(
-                () -> api.tie(close, "edge", "LEVEL", "{\"text\":\"%d\",\"reason\":\"MATCH\"}".formatted(i), 0).status()))
-                .toList();
-        List<Integer> statuses = racing.stream().map(CompletableFuture::join).sorted().toList();
-        assertThat(statuses).containsExactly(200, 409, 409, 409, 409, 409, 409, 409);
+        List<CompletableFuture<Answer>> racing = IntStream.range(1, 9).mapToObj(i -> CompletableFuture.supplyAsync(
+                () -> api.tie(close, "edge", "LEVEL", "{\"text\":\"%d\",\"reason\":\"MATCH\"}".formatted(i), 0))).toList();
+        List<Answer> answers = racing.stream().map(CompletableFuture::join).toList();
+        assertThat(answers).filteredOn(a -> a.status() == 200).hasSize(1);
+        assertThat(answers).filteredOn(a -> a.status() == 409).hasSize(7)
+                .allSatisfy(a -> assertThat(a.body().at("/conflict/say").asText()).isEqualTo(api.say(close, "edge", "LEVEL")));
+    }
+
+    @Test
+    void twoShotsAreNeverBasedOnEachOtherAtOnce() {
+        long other = api.shotFrom("4Z" + made, wide);
+        String card = "{\"slate\":\"%s%d\",\"description\":\"\",\"stage\":\"PLANNED\",\"basedOnId\":%d}";
+        CompletableFuture<Answer> one = CompletableFuture
+                .supplyAsync(() -> api.put("/api/shots/" + close, card.formatted("4X", made, other), 0L));
+        CompletableFuture<Answer> two = CompletableFuture
+                .supplyAsync(() -> api.put("/api/shots/" + other, card.formatted("4Z", made, close), 0L));
+        assertThat(List.of(one.join().status(), two.join().status())).containsExactlyInAnyOrder(200, 400);
     }
 
     @Test

@@ -1,0 +1,203 @@
+package org.oblume.e2e;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.logging.Level;
+import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.NoSuchElementException;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** A person at a headless Chromium: finds things as they are named on the screen, and waits until they are there. */
+final class Browser implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(15);
+    private final ChromeDriver driver;
+    private final String address;
+
+    Browser(String address) {
+        this.address = address;
+        try {
+            ChromeOptions options = new ChromeOptions();
+            options.setBinary("/usr/bin/chromium");
+            options.addArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+                    "--disable-background-networking", "--disable-component-update", "--disable-sync", "--hide-scrollbars",
+                    "--force-device-scale-factor=1", "--user-data-dir=" + Files.createTempDirectory("oblume-chromium"));
+            LoggingPreferences logs = new LoggingPreferences();
+            logs.enable(LogType.BROWSER, Level.SEVERE);
+            options.setCapability(ChromeOptions.LOGGING_PREFS, logs);
+            driver = new ChromeDriver(new ChromeDriverService.Builder()
+                    .usingDriverExecutable(new File("/usr/bin/chromedriver")).build(), options);
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+        laptop();
+    }
+
+    void laptop() {
+        size(1280, 800, false);
+    }
+
+    void phone() {
+        size(390, 844, true);
+    }
+
+    private void size(int width, int height, boolean mobile) {
+        driver.executeCdpCommand("Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
+    }
+
+    Browser open(String path) {
+        driver.get(address + path);
+        return this;
+    }
+
+    String path() {
+        return driver.getCurrentUrl().replace(address, "");
+    }
+
+    /** Waits for the first element of a CSS selector that can be seen. */
+    WebElement see(String css) {
+        return until("see " + css, d -> d.findElements(By.cssSelector(css)).stream().filter(WebElement::isDisplayed)
+                .findFirst().orElse(null));
+    }
+
+    /** Waits until the page shows a text. */
+    void seeText(String text) {
+        until("see “" + text + "”", d -> text().contains(text) ? text : null);
+    }
+
+    void gone(String css) {
+        until("no longer see " + css,
+                d -> d.findElements(By.cssSelector(css)).stream().noneMatch(WebElement::isDisplayed) ? css : null);
+    }
+
+    String text() {
+        return driver.findElement(By.tagName("body")).getText();
+    }
+
+    String text(String css) {
+        return see(css).getText();
+    }
+
+    List<String> texts(String css) {
+        return driver.findElements(By.cssSelector(css)).stream().map(WebElement::getText).toList();
+    }
+
+    /** Presses the button, link or menu item of that name. */
+    void press(String name) {
+        String quoted = "\"" + name + "\"";
+        By named = By.xpath("//*[self::button or self::a or @role='button' or @role='option' or @role='menuitem' or @role='radio']"
+                + "[normalize-space()=" + quoted + " or @aria-label=" + quoted + "]");
+        until("press " + name, d -> {
+            WebElement button = d.findElements(named).stream().filter(WebElement::isDisplayed).filter(WebElement::isEnabled)
+                    .reduce((first, last) -> last).orElse(null);
+            if (button != null) {
+                button.click();
+            }
+            return button;
+        });
+    }
+
+    void pressCss(String css) {
+        see(css).click();
+    }
+
+    /** Types into the field with that label, over what stands there. */
+    void fill(String label, String text) {
+        WebElement field = until("fill " + label, d -> d.findElements(By.xpath(
+                "//label[.//span[normalize-space()=\"" + label + "\"] or normalize-space()=\"" + label + "\"]//input | //input[@aria-label=\""
+                        + label + "\"]")).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+    }
+
+    /** Types over a recorded value in the inspector and keeps it with Enter. */
+    void type(String attribute, String text) {
+        pressCss("[data-attribute=" + attribute + "] button.value");
+        WebElement field = see("[data-attribute=" + attribute + "] input.edit");
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
+    }
+
+    /** Waits until a recorded value reads so. */
+    void reads(String attribute, String text) {
+        until(attribute + " reads " + text, d -> d.findElements(By.cssSelector("[data-attribute=" + attribute + "]")).stream()
+                .anyMatch(e -> packed(e.getText()).contains(packed(text))) ? text : null);
+    }
+
+    /** A figure and its unit stand apart by a margin, not by a space. */
+    private static String packed(String text) {
+        return text.replaceAll("\\s+", "");
+    }
+
+    void press(Keys key) {
+        new Actions(driver).sendKeys(key).perform();
+    }
+
+    void pressWithControl(String key) {
+        new Actions(driver).keyDown(Keys.CONTROL).sendKeys(key).keyUp(Keys.CONTROL).perform();
+    }
+
+    void drag(WebElement what, int dx, int dy) {
+        new Actions(driver).moveToElement(what).clickAndHold().moveByOffset(dx / 2, dy / 2)
+                .moveByOffset(dx - dx / 2, dy - dy / 2).release().perform();
+    }
+
+    void upload(String css, Path file) {
+        driver.findElement(By.cssSelector(css)).sendKeys(file.toAbsolutePath().toString());
+    }
+
+    /** Runs script in the page and waits for the promise it returns. */
+    Object fetch(String script) {
+        return ((JavascriptExecutor) driver).executeAsyncScript(
+                "const done = arguments[arguments.length - 1]; (async () => {" + script + "})().then(done, e => done('failed: ' + e))");
+    }
+
+    Object script(String script) {
+        return driver.executeScript(script);
+    }
+
+    void picture(Path file) {
+        try {
+            Files.createDirectories(file.getParent());
+            Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+    }
+
+    /** What the page's console complained of, other than refused requests, which are answered on the screen. */
+    List<String> complaints() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream().map(LogEntry::getMessage)
+                .filter(m -> !m.contains("Failed to load resource")).toList();
+    }
+
+    <T> T until(String what, Function<ChromeDriver, T> condition) {
+        return new WebDriverWait(driver, PATIENCE).withMessage(() -> "could not " + what + " on " + path() + ":\n" + text())
+                .ignoring(StaleElementReferenceException.class).ignoring(NoSuchElementException.class)
+                .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
+                .until(d -> condition.apply(driver));
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

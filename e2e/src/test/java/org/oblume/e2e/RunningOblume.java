@@ -1,0 +1,92 @@
+package org.oblume.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The packaged application as a process of its own, on a free port. */
+final class RunningOblume implements AutoCloseable {
+
+    private static final Pattern READY = Pattern.compile("Oblume is ready: (http://localhost:\\d+)/");
+    private static final Duration LONGEST_START = Duration.ofSeconds(120);
+
+    private final Process process;
+    private final String address;
+
+    private RunningOblume(Process process, String address) {
+        this.process = process;
+        this.address = address;
+    }
+
+    static RunningOblume withDemo(Path data) {
+        return start(data, "--spring.profiles.active=demo");
+    }
+
+    static RunningOblume empty(Path data) {
+        return start(data);
+    }
+
+    private static RunningOblume start(Path data, String... more) {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1",
+                "-jar", System.getProperty("oblume.jar"), "--server.port=0", "--oblume.data=" + data.toAbsolutePath()));
+        command.addAll(List.of(more));
+        try {
+            Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+            CompletableFuture<String> ready = new CompletableFuture<>();
+            Thread reader = new Thread(() -> readLog(process, ready), "oblume log");
+            reader.setDaemon(true);
+            reader.start();
+            return new RunningOblume(process, ready.get(LONGEST_START.toSeconds(), TimeUnit.SECONDS));
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        } catch (Exception notReady) {
+            throw new IllegalStateException("Oblume did not start", notReady);
+        }
+    }
+
+    private static void readLog(Process process, CompletableFuture<String> ready) {
+        StringBuilder log = new StringBuilder();
+        process.inputReader().lines().forEach(line -> {
+            log.append(line).append('\n');
+            Matcher found = READY.matcher(line);
+            if (found.find()) {
+                ready.complete(found.group(1));
+            }
+        });
+        ready.completeExceptionally(new IllegalStateException(log.toString()));
+    }
+
+    String address() {
+        return address;
+    }
+
+    /** Stops it as Ctrl C does, and waits until it has gone. */
+    @Override
+    public void close() {
+        process.destroy();
+        try {
+            if (!process.waitFor(LONGEST_START.toSeconds(), TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    static Path newData() {
+        try {
+            return Files.createTempDirectory("oblume-data");
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+    }
+}
