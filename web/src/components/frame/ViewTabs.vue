@@ -24,6 +24,16 @@ defineProps<{ shotId: number }>()
   padding: 0 14px 0 6px;
   border-bottom: 1px solid var(--line);
 }
+@media (width < 800px) {
+  .tabs {
+    flex-wrap: wrap;
+    height: auto;
+    padding-bottom: 6px;
+  }
+  .tabs nav {
+    height: 44px;
+  }
+}
 .tab {
   display: flex;
   align-items: center;

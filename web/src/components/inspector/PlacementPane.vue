@@ -28,6 +28,8 @@ const states = computed(() => [
   { key: 'STRUCK' as const, name: 'struck' },
 ])
 const place = computed(() => value(props.placed, 'PLACE'))
+/** Behind a saturated gel a colour temperature says nothing. */
+const gel = computed(() => value(props.placed, 'MODIFIERS')?.items.find((m) => m.gel))
 const tapes = computed(() => props.placed.tapes)
 const iconScale = computed(() => 30 / Math.max(0.2, piece.value.widthM))
 
@@ -63,7 +65,7 @@ function setOutside(outside: boolean) {
         </div>
       </template>
       <p v-else-if="place" class="pl-6 text-[12px] text-quiet">No two landmarks are in sight of it: no tapes.</p>
-      <ValueRow :placed="placed" attribute="PLACE" hint="Metres right and up the plan: 3.40, 2.10" />
+      <ValueRow :placed="placed" attribute="PLACE" without=", outside" hint="Metres right and up the plan: 3.40, 2.10" />
       <label v-if="place && plot.plot?.set.walls.length" class="derived cursor-pointer">
         <span>outside the walls</span>
         <input type="checkbox" :checked="place.outside" :disabled="plot.locked" @change="setOutside(($event.target as HTMLInputElement).checked)" />
@@ -81,7 +83,8 @@ function setOutside(outside: boolean) {
         <ValueRow :placed="placed" attribute="BEAM" hint="Full angle at half intensity: 36" />
         <div class="derived">
           <span>at the mark</span>
-          <span v-if="light.kelvin" class="flex items-center gap-1.5">
+          <span v-if="gel" class="flex items-center gap-1.5"><span class="swatch" :style="{ background: light.swatch }" />{{ gel.name }}</span>
+          <span v-else-if="light.kelvin" class="flex items-center gap-1.5">
             <span class="swatch" :style="{ background: light.swatch }" /><span class="figure text-[14px]">{{ Math.round(light.kelvin) }}</span><span class="unit !ml-0">K</span>
             <span v-if="light.duv" class="figure text-[14px]">{{ signed(light.duv, 3) }}</span>
           </span>

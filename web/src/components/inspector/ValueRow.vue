@@ -8,7 +8,7 @@ import { useSettings } from '@/stores/settings'
 import CarryThread from './CarryThread.vue'
 
 /** One recorded value: read at a glance, typed over in place. A refused value stays as it was typed, with the reason. */
-const props = defineProps<{ placed: Placed; attribute: Attribute; label?: string; hint?: string }>()
+const props = defineProps<{ placed: Placed; attribute: Attribute; label?: string; hint?: string; /** Said elsewhere, and left out here. */ without?: string }>()
 const plot = usePlot()
 const settings = useSettings()
 const id = useId()
@@ -16,7 +16,8 @@ const id = useId()
 const now = computed(() => held(props.placed, props.attribute))
 const name = computed(() => props.label ?? ATTRIBUTES[props.attribute])
 const say = computed(() => (settings.units === 'imperial' ? now.value?.sayImperial : now.value?.say) ?? 'not recorded')
-const parts = computed(() => /^(.*?) (%|K|m|mm)$/.exec(say.value))
+const shown = computed(() => say.value.replace(props.without ?? '', ''))
+const parts = computed(() => /^(.*?) (%|K|m|mm)$/.exec(shown.value))
 const changed = computed(() => now.value?.tiedHere || !plot.based)
 
 const editing = ref(false)
@@ -63,7 +64,7 @@ function untie() {
       <input :id="id" ref="input" v-model="text" class="field figure edit" :aria-invalid="!!error" :aria-describedby="error ? `${id}-e` : undefined" autocomplete="off" @keydown.enter="keep" @keydown.esc.stop="cancel" @blur="keep" />
     </template>
     <button v-else :id="id" class="value" :class="{ carried: !changed }" :disabled="plot.locked" :title="plot.locked ? 'Locked: this shot has been shot' : (hint ?? 'Type a new value')" @click="start">
-      <span class="figure">{{ parts ? parts[1] : say }}</span><span v-if="parts" class="unit">{{ parts[2] }}</span>
+      <span class="figure">{{ parts ? parts[1] : shown }}</span><span v-if="parts" class="unit">{{ parts[2] }}</span>
     </button>
   </div>
   <p v-if="error" :id="`${id}-e`" role="alert" class="mb-1 ml-5 text-[12px]">{{ error }}</p>

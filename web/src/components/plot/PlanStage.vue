@@ -38,6 +38,7 @@ const NUDGE_TURN_DEG = 5
 const NUDGES_END_MS = 600
 const SLOP_PX = 3
 const HANDLE_PX = 46
+const FIGURES_FROM = 45
 
 const element = ref<SVGSVGElement>()
 const viewport = useViewport({
@@ -82,7 +83,12 @@ function through(d: { at: Px; bearing: number; outside: boolean }): [Px, Px] | u
   return ends.sort((a, b) => off(a) - off(b))[0]
 }
 
+/** Figures beside a name, where there is room for them. */
 function figures(placed: Placed): string {
+  return view.value.scale >= FIGURES_FROM ? recorded(placed) : ''
+}
+
+function recorded(placed: Placed): string {
   const light = placed.light
   if (!light) return placed.placement.kind === 'CAMERA' ? [held(placed, 'LENS')?.say, held(placed, 'HEIGHT')?.say].filter(Boolean).join(', ') : ''
   if (value(placed, 'STANDING')?.state === 'OFF') return 'off'
@@ -230,7 +236,7 @@ function keyOnPlan(event: KeyboardEvent) {
 
 function spoken(d: (typeof drawn.value)[number]): string {
   const p = value(d.placed, 'PLACE')!
-  const words = [d.placed.placement.name, d.placed.placement.piece.what, figures(d.placed)]
+  const words = [d.placed.placement.name, d.placed.placement.piece.what, recorded(d.placed)]
   words.push(`${signed(p.xM, 2)} m right, ${signed(p.yM, 2)} m up the plan`)
   return words.filter(Boolean).join(', ')
 }
@@ -280,7 +286,7 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
       @keydown="keyOn($event, d.key)"
       @blur="settle"
     >
-      <circle r="22" fill="transparent" />
+      <circle r="22" fill="transparent" class="reach" />
       <HeadMark v-if="d.light" :placed="d.placed" :scale="view.scale" :bearing="d.bearing" :selected="d.selected" />
       <OtherMark v-else :placed="d.placed" :scale="view.scale" :bearing="d.bearing" :selected="d.selected" />
     </g>
@@ -329,8 +335,12 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
 .placed.locked {
   cursor: not-allowed;
 }
-.placed:focus-visible {
-  outline: 2px solid var(--accent);
+.placed:focus {
+  outline: none;
+}
+.placed:focus-visible > .reach {
+  stroke: var(--accent);
+  stroke-width: 2px;
 }
 .handle {
   cursor: crosshair;

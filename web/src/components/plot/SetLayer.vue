@@ -8,7 +8,11 @@ const props = defineProps<{ set: SetPlan; view: View; /** Landmarks that are nam
 
 const WALL_M = 0.12
 const METRE_WORDS_FROM = 26
+const WORDS_FROM = 45
+const WORD_PX = 16
 
+/** Whether there is room for words among the lines. */
+const roomy = computed(() => props.view.scale >= WORDS_FROM)
 const walls = computed(() => props.set.walls.map((w) => w.map((p) => toPx(props.view, p))))
 const rooms = computed(() =>
   props.set.walls.flatMap((w, i) => {
@@ -17,6 +21,10 @@ const rooms = computed(() =>
     return first && last && w.length > 3 && first.xM === last.xM && first.yM === last.yM ? [walls.value[i] ?? []] : []
   }),
 )
+const centre = computed(() => {
+  const b = bounds(props.set.walls.flat())
+  return toPx(props.view, { xM: (b.left + b.right) / 2, yM: (b.bottom + b.top) / 2 })
+})
 const openings = computed(() =>
   props.set.openings.map((o) => {
     const from = toPx(props.view, o.from)
@@ -24,7 +32,10 @@ const openings = computed(() =>
     const width = gap(from, to)
     const ux = (to.x - from.x) / (width || 1)
     const uy = (to.y - from.y) / (width || 1)
-    return { ...o, from, to, width, middle: { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }, ux, uy }
+    const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }
+    // the word stands on the room's side of the wall
+    const inward = (centre.value.x - middle.x) * -uy + (centre.value.y - middle.y) * ux > 0 ? WORD_PX : -WORD_PX
+    return { ...o, from, to, width, ux, uy, word: { x: middle.x - uy * inward, y: middle.y + ux * inward + 4 } }
   }),
 )
 const furniture = computed(() =>
@@ -76,13 +87,13 @@ const metres = computed(() => {
         <path :d="`M${o.to.x},${o.to.y}L${o.to.x + o.uy * o.width},${o.to.y - o.ux * o.width * -1}`" />
         <path :d="`M${o.from.x},${o.from.y}A${o.width},${o.width} 0 0 0 ${o.to.x + o.uy * o.width},${o.to.y + o.ux * o.width}`" stroke-dasharray="1.5 4" />
       </g>
-      <text :x="o.middle.x" :y="o.middle.y - 24" text-anchor="middle" class="word">{{ o.name }}</text>
+      <text :x="o.word.x" :y="o.word.y" text-anchor="middle" class="word">{{ o.name }}</text>
     </g>
-    <text v-for="f in furniture" :key="`t${f.name}`" class="word" text-anchor="middle" dominant-baseline="middle" :transform="`translate(${f.middle.x} ${f.middle.y}) rotate(${f.tall ? -90 : 0})`">{{ f.name }}</text>
+    <text v-for="f in roomy ? furniture : []" :key="`t${f.name}`" class="word" text-anchor="middle" dominant-baseline="middle" :transform="`translate(${f.middle.x} ${f.middle.y}) rotate(${f.tall ? -90 : 0})`">{{ f.name }}</text>
     <g v-for="l in landmarks" :key="l.name" :transform="`translate(${l.at.x} ${l.at.y})`">
       <rect x="-4.5" y="-4.5" width="9" height="9" fill="var(--ground)" stroke="var(--quiet)" stroke-width="1.2" />
       <path d="M-4.5 4.5L4.5 -4.5" stroke="var(--quiet)" stroke-width="1.2" />
-      <text v-if="!named?.includes(l.name)" x="8" y="-7" class="word">{{ l.name }}</text>
+      <text v-if="roomy && !named?.includes(l.name)" x="8" y="-7" class="word">{{ l.name }}</text>
     </g>
     <text v-for="m in metres" :key="m.key" :x="m.x" :y="m.y" text-anchor="middle" class="word figure">{{ m.text }}</text>
   </g>

@@ -24,6 +24,7 @@ const what: Record<string, string> = { HEAD: 'lamp', PRACTICAL: 'lamp', FLAG: 'm
 const title = computed(() => `${placed.value.placement.name}${piece.value.mount === 'STAND' && placed.value.placement.kind !== 'CAMERA' ? ' stand' : ''}`)
 const patch = computed(() => value(placed.value, 'PATCH'))
 const items = computed(() => value(placed.value, 'MODIFIERS')?.items ?? [])
+const gel = computed(() => items.value.find((m) => m.gel))
 const off = computed(() => value(placed.value, 'STANDING')?.state === 'OFF')
 const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LENS', 'STOP', 'SPEED', 'SHUTTER', 'WHITE'] as const).flatMap((a) => held(placed.value, a)?.say ?? []) : []))
 </script>
@@ -76,15 +77,15 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
         <dt>dialled</dt>
         <dd>
           <span class="figure strong">{{ value(placed, 'CCT')?.kelvin ?? '–' }}<span class="unit">K</span></span>, tint <span class="figure strong">{{ held(placed, 'TINT')?.say ?? '–' }}</span>
-          <span v-if="light.swatch" class="block text-quiet"><span class="swatch" :style="{ background: light.swatch }" /> {{ Math.round(light.kelvin ?? 0) }} K at the mark</span>
+          <span v-if="light.swatch" class="block text-quiet"><span class="swatch" :style="{ background: light.swatch }" /> {{ gel ? `${gel.name}, seen by the camera` : `${Math.round(light.kelvin ?? 0)} K at the mark` }}</span>
         </dd>
-        <dt>beam</dt>
-        <dd class="figure">{{ held(placed, 'BEAM')?.say ?? 'not recorded' }}</dd>
         <dt>address</dt>
         <dd>
           <template v-if="patch?.universe"><span class="figure strong">{{ patch.universe }} / {{ patch.address }}</span><template v-if="patch.mode">, {{ patch.mode }}</template><template v-if="patch.slots">, {{ patch.slots }} slots</template></template>
           <template v-else>by hand at the head</template>
         </dd>
+        <dt>beam</dt>
+        <dd class="figure">{{ held(placed, 'BEAM')?.say ?? 'not recorded' }}</dd>
       </template>
       <template v-if="camera.length"><dt>camera</dt><dd class="figure">{{ camera.join(', ') }}</dd></template>
       <template v-if="placed.placement.kind === 'FLAG'"><dt>flag</dt><dd>{{ piece.widthM }} m wide</dd></template>

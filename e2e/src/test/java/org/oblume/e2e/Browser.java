@@ -174,6 +174,17 @@ final class Browser implements AutoCloseable {
         return driver.executeScript(script);
     }
 
+    /** Milliseconds from asking for a page until so many elements have been drawn, by the browser's own clock. */
+    double timeUntilDrawn(String path, String css, int count) {
+        driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", """
+                (function look() {
+                  if (document.querySelectorAll('%s').length >= %d) requestAnimationFrame(() => window.drawnAt ??= performance.now());
+                  else requestAnimationFrame(look);
+                })()""".formatted(css, count)));
+        open(path);
+        return ((Number) until("see it drawn", d -> d.executeScript("return window.drawnAt"))).doubleValue();
+    }
+
     void picture(Path file) {
         try {
             Files.createDirectories(file.getParent());

@@ -35,9 +35,11 @@ final class RunningOblume implements AutoCloseable {
     }
 
     private static RunningOblume start(Path data, String... more) {
+        Path app = Path.of(System.getProperty("oblume.app"));
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1",
-                "-jar", System.getProperty("oblume.jar"), "--server.port=0", "--oblume.data=" + data.toAbsolutePath()));
+                "-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xshare:auto", "-Xlog:cds=off",
+                "-jar", app.resolve("oblume.jar").toString(), "--server.port=0", "--oblume.data=" + data.toAbsolutePath()));
         command.addAll(List.of(more));
         try {
             Process process = new ProcessBuilder(command).redirectErrorStream(true).start();

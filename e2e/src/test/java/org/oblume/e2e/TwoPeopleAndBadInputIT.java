@@ -98,7 +98,7 @@ class TwoPeopleAndBadInputIT {
         crew.drag(crew.see("[data-key=edge]"), 0, -300);
         crew.seeText("outside the walls. Keep it inside");
         crew.press("It stands outside");
-        crew.reads("PLACE", "up, outside");
+        crew.see("[aria-label='What is selected'] input[type=checkbox]:checked");
         crew.press("Undo");
         crew.reads("PLACE", "2.30 m right, 2.40 m up");
     }
