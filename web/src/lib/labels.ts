@@ -1,4 +1,4 @@
-import type { Px } from './screen'
+import { gap, type Px } from './screen'
 
 export interface LabelWanted {
   key: string
@@ -19,6 +19,21 @@ interface Box {
   right: number
   top: number
   bottom: number
+}
+
+const SHORT_TAPE_PX = 120
+const BESIDE_PX = -44
+/** px that a tape's plate takes to either side of its middle, and above and below. */
+export const PLATE_PX: Px = { x: 36, y: 12 }
+
+/** Middle of the plate with a tape's length: it lies on the tape, or beside one that is too short to carry it. */
+export function tapePlate(from: Px, to: Px): Px {
+  const length = gap(from, to)
+  const off = length < SHORT_TAPE_PX ? BESIDE_PX / (length || 1) : 0
+  return {
+    x: from.x * 0.45 + to.x * 0.55 - (to.y - from.y) * off,
+    y: from.y * 0.45 + to.y * 0.55 + (to.x - from.x) * off,
+  }
 }
 
 /** Finds a place for each label where it covers as little as it can: right, left, below or above of what it names. */

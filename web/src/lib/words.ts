@@ -54,11 +54,12 @@ export function signed(value: number, decimals: number): string {
   return Number(text) === 0 ? '0' : `${value < 0 ? '−' : '+'}${text}`
 }
 
-/** What stands in a field when one starts to type over a value. */
-export function typed(placed: Placed, attribute: Attribute): string {
+/** What stands in a field when one starts to type over a value; the server reads it back in either units. */
+export function typed(placed: Placed, attribute: Attribute, imperial: boolean): string {
   switch (attribute) {
     case 'PLACE': {
       const place = value(placed, 'PLACE')
+      if (place && imperial) return (held(placed, 'PLACE')?.sayImperial ?? '').replace(' right', '').replace(' up', '')
       return place ? `${place.xM.toFixed(2)}, ${place.yM.toFixed(2)}${place.outside ? ' outside' : ''}` : ''
     }
     case 'AIM': {
@@ -70,6 +71,6 @@ export function typed(placed: Placed, attribute: Attribute): string {
       return white ? `${white.kelvin}${white.duv ? ` ${white.duv > 0 ? '+' : ''}${white.duv}` : ''}` : ''
     }
     default:
-      return (held(placed, attribute)?.say ?? '').replace(/ (%|K|m|mm|s)$|°$/, '').replace('−', '-')
+      return ((imperial ? held(placed, attribute)?.sayImperial : held(placed, attribute)?.say) ?? '').replace(/ (%|K|m|mm|s)$|°$/, '').replace('−', '-')
   }
 }

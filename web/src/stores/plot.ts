@@ -53,7 +53,21 @@ export const usePlot = defineStore('plot', () => {
     return placed
   }
 
-  async function load(shotId: number) {
+  /** One change after the other: each is made on what the one before it left. */
+  function inTurn<T>(job: () => Promise<T>): Promise<T> {
+    const run = line.then(job)
+    line = run.catch(() => undefined)
+    return run
+  }
+
+  /** Opens a shot, after the edits that are still on their way: they belong to the shot that was open. */
+  function load(shotId: number) {
+    asked = shotId
+    return inTurn(() => open(shotId))
+  }
+
+  async function open(shotId: number) {
+    if (asked !== shotId) return
     if (plot.value?.shot.id !== shotId) {
       undos.value = []
       note.value = ''
@@ -61,7 +75,6 @@ export const usePlot = defineStore('plot', () => {
     }
     tried.value = undefined
     try {
-      asked = shotId
       const opened = await call<Plot>('GET', `/api/shots/${shotId}/plot`)
       if (asked === shotId) plot.value = opened
     } catch (failure) {
@@ -86,13 +99,6 @@ export const usePlot = defineStore('plot', () => {
     } finally {
       saving.value--
     }
-  }
-
-  /** One change after the other: each is made on what the one before it left. */
-  function inTurn<T>(job: () => Promise<T>): Promise<T> {
-    const run = line.then(job)
-    line = run.catch(() => undefined)
-    return run
   }
 
   /** Records a change. Rejects with the sentence to show; nothing is kept then. */

@@ -15,7 +15,8 @@ const id = useId()
 
 const now = computed(() => held(props.placed, props.attribute))
 const name = computed(() => props.label ?? ATTRIBUTES[props.attribute])
-const say = computed(() => (settings.units === 'imperial' ? now.value?.sayImperial : now.value?.say) ?? 'not recorded')
+const imperial = computed(() => settings.units === 'imperial')
+const say = computed(() => (imperial.value ? now.value?.sayImperial : now.value?.say) ?? 'not recorded')
 const shown = computed(() => say.value.replace(props.without ?? '', ''))
 const parts = computed(() => /^(.*?) (%|K|m|mm)$/.exec(shown.value))
 const changed = computed(() => now.value?.tiedHere || !plot.based)
@@ -27,7 +28,7 @@ const input = ref<HTMLInputElement>()
 
 async function start() {
   if (plot.locked) return
-  text.value = typed(props.placed, props.attribute)
+  text.value = typed(props.placed, props.attribute, imperial.value)
   error.value = ''
   editing.value = true
   await nextTick()
@@ -36,7 +37,7 @@ async function start() {
 
 async function keep() {
   if (!editing.value) return
-  if (text.value.trim() === typed(props.placed, props.attribute)) return cancel()
+  if (text.value.trim() === typed(props.placed, props.attribute, imperial.value)) return cancel()
   try {
     await plot.edit(props.placed.placement.key, props.attribute, { text: text.value })
     cancel()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
-import { around, placeLabels } from '@/lib/labels'
+import { around, placeLabels, PLATE_PX, tapePlate } from '@/lib/labels'
 import { along, bearingBetween, gap, move, path, toCentimetre, toPlan, toPx, type Px } from '@/lib/screen'
 import { useViewport } from '@/lib/useViewport'
 import { signed } from '@/lib/words'
@@ -69,7 +69,8 @@ const drawn = computed(() =>
 )
 const chosen = computed(() => drawn.value.find((d) => d.selected))
 const cameraDrawn = computed(() => drawn.value.find((d) => d.placed.placement.kind === 'CAMERA'))
-const taped = computed(() => (chosen.value?.placed.tapes ? [chosen.value.placed.tapes.a.landmark, chosen.value.placed.tapes.b.landmark] : []))
+const tapes = computed(() => (chosen.value?.placed.tapes ? [chosen.value.placed.tapes.a, chosen.value.placed.tapes.b] : []))
+const taped = computed(() => tapes.value.map((t) => t.landmark))
 const room = computed(() => props.set.walls.map((w) => path(w.map((p) => toPx(view.value, p)))).join(''))
 const closed = computed(() => props.set.walls.some((w) => w.length > 3 && w[0]?.xM === w.at(-1)?.xM && w[0]?.yM === w.at(-1)?.yM))
 const windows = computed(() => props.set.openings.filter((o) => o.kind === 'WINDOW'))
@@ -113,7 +114,10 @@ const labels = computed(() => {
     width: Math.max(d.placed.placement.name.length * 7.2, figures(d.placed).length * 7.2) + (d.changed ? 12 : 0),
     height: figures(d.placed) ? 30 : 16,
   }))
-  return placeLabels(wanted, props.set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })))
+  return placeLabels(wanted, [
+    ...props.set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })),
+    ...tapes.value.map((t) => around(tapePlate(toPx(view.value, t.from), chosen.value!.at), PLATE_PX)),
+  ])
 })
 const KNOT_PX = 11
 /** Leaves room for the knot between what is named and its name. */
@@ -267,9 +271,8 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
     </template>
     <CameraView v-if="cameraDrawn?.placed.viewDeg" :at="cameraDrawn.at" :bearing="cameraDrawn.bearing" :view-deg="cameraDrawn.placed.viewDeg" :scale="view.scale" />
     <FrameMark v-for="d in drawn" :key="`frame-${d.key}`" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" />
-    <template v-if="chosen?.placed.tapes">
-      <TapeLine :tape="chosen.placed.tapes.a" :to="chosen.at" :view="view" />
-      <TapeLine :tape="chosen.placed.tapes.b" :to="chosen.at" :view="view" />
+    <template v-if="chosen">
+      <TapeLine v-for="tape in tapes" :key="tape.landmark" :tape="tape" :to="chosen.at" :view="view" />
     </template>
     <g
       v-for="d in drawn"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Tape } from '@/api/types'
+import { tapePlate } from '@/lib/labels'
 import { gap, toPx, type Px, type View } from '@/lib/screen'
 import { useSettings } from '@/stores/settings'
 
@@ -9,8 +10,6 @@ const props = defineProps<{ tape: Tape; to: Px; view: View; letter?: string }>()
 const settings = useSettings()
 
 const HALF_METRE = 0.5
-const SHORT_PX = 120
-const BESIDE_PX = -44
 const from = computed(() => toPx(props.view, props.tape.from))
 const length = computed(() => gap(from.value, props.to))
 const angle = computed(() => (Math.atan2(props.to.y - from.value.y, props.to.x - from.value.x) * 180) / Math.PI)
@@ -21,14 +20,7 @@ const ticks = computed(() => {
     d += `M${n * HALF_METRE * props.view.scale},0v${n % 2 ? 3.5 : 7}`
   return d
 })
-/** The plate lies on the tape, or beside one that is too short to carry it. */
-const plate = computed(() => {
-  const off = length.value < SHORT_PX ? BESIDE_PX / (length.value || 1) : 0
-  return {
-    x: from.value.x * 0.45 + props.to.x * 0.55 - (props.to.y - from.value.y) * off,
-    y: from.value.y * 0.45 + props.to.y * 0.55 + (props.to.x - from.value.x) * off,
-  }
-})
+const plate = computed(() => tapePlate(from.value, props.to))
 const text = computed(() => settings.figure(props.tape.length))
 const plateWidth = computed(() => (text.value.figure.length + text.value.unit.length) * 8 + 14)
 </script>

@@ -38,11 +38,11 @@ final class RunningOblume implements AutoCloseable {
         Path app = Path.of(System.getProperty("oblume.app"));
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1",
-                "-XX:SharedArchiveFile=" + app.resolve("classes.jsa"), "-Xshare:auto", "-Xlog:cds=off",
-                "-jar", app.resolve("oblume.jar").toString(), "--server.port=0", "--oblume.data=" + data.toAbsolutePath()));
+                "-XX:SharedArchiveFile=classes.jsa", "-Xshare:auto", "-Xlog:cds=off", "-Xlog:cds+dynamic=off",
+                "-jar", "oblume.jar", "--server.port=0", "--oblume.data=" + data.toAbsolutePath()));
         command.addAll(List.of(more));
         try {
-            Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+            Process process = new ProcessBuilder(command).directory(app.toFile()).redirectErrorStream(true).start();
             CompletableFuture<String> ready = new CompletableFuture<>();
             Thread reader = new Thread(() -> readLog(process, ready), "oblume log");
             reader.setDaemon(true);

@@ -1,7 +1,7 @@
 package org.oblume.core.geometry;
 
-import java.util.Locale;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Length;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -37,10 +37,10 @@ public record TapeFix(PlanPoint point, double crossingAngleDeg, Crossing crossin
         double gap = Math.max(apart, inside);
         if (gap > -Checks.LIMIT_SLACK * Math.max(base, Math.max(distanceAM, distanceBM))) {
             throw new Refusal("distanceAM", apart > inside
-                    ? "The tapes do not cross: they miss by %.2f m. Measure again, one is too short."
-                            .formatted(Math.max(0, gap))
-                    : "The tapes do not cross: one ends %.2f m inside the other. Measure again, one is too long."
-                            .formatted(Math.max(0, gap)));
+                    ? "The tapes do not cross: they miss by %s. Measure again, one is too short."
+                            .formatted(Length.ofMetres(Math.max(0, gap)).printMetric())
+                    : "The tapes do not cross: one ends %s inside the other. Measure again, one is too long."
+                            .formatted(Length.ofMetres(Math.max(0, gap)).printMetric()));
         }
         double along = (distanceAM * distanceAM - distanceBM * distanceBM + base * base) / (2 * base);
         double off = Math.sqrt(Math.max(0, distanceAM * distanceAM - along * along)) * (side == Side.LEFT ? 1 : -1);
@@ -53,7 +53,7 @@ public record TapeFix(PlanPoint point, double crossingAngleDeg, Crossing crossin
 
     private static void requireAbove0(String field, double value) {
         if (!(value > 0) || !Double.isFinite(value)) {
-            throw new Refusal(field, String.format(Locale.ROOT, "A tape has to be longer than 0 m."));
+            throw new Refusal(field, "A tape has to be longer than 0 m.");
         }
     }
 }

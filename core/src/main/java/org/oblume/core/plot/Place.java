@@ -44,7 +44,8 @@ public record Place(double xM, double yM, boolean outside) implements AttributeV
 
     @Override
     public String say() {
-        return "%.2f m right, %.2f m up%s".formatted(xM, yM, outside ? ", outside" : "").replace('-', '−');
+        return "%s right, %s up%s".formatted(Length.ofMetres(xM).printMetric(), Length.ofMetres(yM).printMetric(),
+                outside ? ", outside" : "");
     }
 
     @Override

@@ -61,11 +61,11 @@ public record Pointing(@Nullable String mark, @Nullable Double heightM, @Nullabl
     @Override
     public String say() {
         if (mark != null && heightM != null) {
-            return "at %s, %.2f m up".formatted(mark, heightM);
+            return "at %s, %s up".formatted(mark, Length.ofMetres(heightM).printMetric());
         }
         double tilt = tiltDeg == null ? 0 : tiltDeg;
-        return "%s, %s %.0f°".formatted(Bearing.ofDegrees(bearingDeg == null ? 0 : bearingDeg).print(),
-                tilt < 0 ? "down" : "up", Math.abs(tilt));
+        return "%s, %s %d°".formatted(Bearing.ofDegrees(bearingDeg == null ? 0 : bearingDeg).print(),
+                tilt < 0 ? "down" : "up", Math.round(Math.abs(tilt)));
     }
 
     @Override

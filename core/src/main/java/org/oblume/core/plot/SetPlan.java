@@ -8,6 +8,7 @@ import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.Walls;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Length;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -92,8 +93,9 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Lis
     public void check(Placement placement, Place place) {
         Walls all = tapeWalls();
         if (!place.outside() && !all.encloses(place.point())) {
-            throw new Refusal("place", ("%s would stand %.2f m outside the walls. Keep it inside, or mark it as outside "
-                    + "when it lights through a window.").formatted(placement.name(), all.distanceM(place.point())));
+            throw new Refusal("place", ("%s would stand %s outside the walls. Keep it inside, or mark it as outside "
+                    + "when it lights through a window.").formatted(placement.name(),
+                    Length.ofMetres(all.distanceM(place.point())).printMetric()));
         }
     }
 }

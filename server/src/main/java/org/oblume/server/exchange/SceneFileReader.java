@@ -37,7 +37,7 @@ class SceneFileReader {
     SceneFile read(byte[] bytes) {
         JsonNode file = tree(bytes);
         if (!SceneFile.FORMAT.equals(file.path("format").asText())) {
-            throw new Refusal("This is not an Oblume scene: choose a file that was saved with “Export scene”.");
+            throw new Refusal("This is not an Oblume scene: choose a file that was saved with “Export” in the book.");
         }
         if (file.path("version").asInt() > SceneFile.VERSION) {
             throw new Refusal(("This file is version %s; this Oblume reads version %d. Update Oblume here, or ask for the "
@@ -66,7 +66,7 @@ class SceneFileReader {
         try {
             JsonNode tree = mapper.readTree(bytes);
             if (tree == null || !tree.isObject()) {
-                throw new Refusal("The file is empty: choose a file that was saved with “Export scene”.");
+                throw new Refusal("The file is empty: choose a file that was saved with “Export” in the book.");
             }
             return tree;
         } catch (JsonProcessingException broken) {
