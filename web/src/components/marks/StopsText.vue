@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-/** A figure with thirds: `−2 1/3` shows its fraction in small digits, which the figures' font lacks as one sign. */
+/** A figure with thirds: `−2 1/3` or `T5.6 ⅓` shows its fraction in small digits, which the figures' font lacks as one sign. */
 const props = defineProps<{ text: string }>()
-const parts = computed(() => /^(.*?) ?(\d+)\/(\d+)(.*)$/.exec(props.text))
+const parts = computed(() => /^(.*?) ?(\d+)\/(\d+)(.*)$/.exec(props.text.replace('⅓', '1/3').replace('⅔', '2/3')))
 </script>
 
 <template>

@@ -12,9 +12,9 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
 
     @ArchTest
-    static final ArchRule coreKnowsOnlyTheJdk = classes().should().onlyDependOnClassesThat()
+    static final ArchRule coreKnowsOnlyTheJdkAndTheSunsPosition = classes().should().onlyDependOnClassesThat()
             .resideInAnyPackage("org.oblume.core..", "java.lang..", "java.util..", "java.time", "java.math",
-                    "org.jspecify.annotations");
+                    "org.jspecify.annotations", "org.shredzone.commons.suncalc..");
 
     @ArchTest
     static final ArchRule packagesOfCoreHaveNoCycles = slices().matching("org.oblume.core.(*)..").should()

@@ -32,6 +32,10 @@ public final class CameraWhite {
         }
     }
 
+    public static CameraWhite of(WhitePoint white) {
+        return of(white.kelvin(), white.duv());
+    }
+
     /** @throws Refusal when the white's Bradford response is not positive in all three channels */
     public static CameraWhite of(Kelvin kelvin, Duv duv) {
         return new CameraWhite(PlanckianLocus.at(kelvin, duv).xyz());
@@ -39,7 +43,10 @@ public final class CameraWhite {
 
     /** How a light looks to this camera: brightest channel full, what lies outside sRGB clipped. */
     public Swatch swatch(LightColour light) {
-        Xyz xyz = light.xyz();
+        return swatch(light.xyz());
+    }
+
+    Swatch swatch(Xyz xyz) {
         double[] cone = BRADFORD.times(xyz.x(), xyz.y(), xyz.z());
         double[] seen = BRADFORD_BACK.times(cone[0] * gains[0], cone[1] * gains[1], cone[2] * gains[2]);
         return Swatch.ofLinear(Srgb.FROM_XYZ.times(seen[0], seen[1], seen[2]));

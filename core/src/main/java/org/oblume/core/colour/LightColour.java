@@ -7,26 +7,29 @@ import org.oblume.core.units.Kelvin;
 /**
  * The colour of a light as it leaves its last filter.
  *
- * @param kelvin correlated colour temperature with all correction filters counted
- * @param duv tint with all tint filters counted
+ * @param white with all correction and tint filters counted
  * @param gels saturated gels on top of that, in order
  */
-public record LightColour(Kelvin kelvin, Duv duv, List<GelColour> gels) {
+public record LightColour(WhitePoint white, List<GelColour> gels) {
 
     public LightColour {
         gels = List.copyOf(gels);
     }
 
     public static LightColour of(Kelvin kelvin, Duv duv) {
-        return new LightColour(kelvin, duv, List.of());
+        return of(WhitePoint.of(kelvin, duv));
+    }
+
+    public static LightColour of(WhitePoint white) {
+        return new LightColour(white, List.of());
     }
 
     Xyz xyz() {
-        Xyz white = PlanckianLocus.at(kelvin, duv).xyz();
+        Xyz bare = white.chromaticity().xyz();
         if (gels.isEmpty()) {
-            return white;
+            return bare;
         }
-        double[] rgb = Srgb.FROM_XYZ.times(white.x(), white.y(), white.z());
+        double[] rgb = Srgb.FROM_XYZ.times(bare.x(), bare.y(), bare.z());
         for (GelColour gel : gels) {
             rgb[0] *= gel.red();
             rgb[1] *= gel.green();

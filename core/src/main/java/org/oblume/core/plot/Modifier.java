@@ -2,6 +2,7 @@ package org.oblume.core.plot;
 
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.GelColour;
+import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -41,6 +42,10 @@ public record Modifier(String name, double stops, double miredShift, double duvS
             Checks.within("The distance to the frame of %s".formatted(name), frameDistanceM, NEAREST_M, FARTHEST_M,
                     " m");
         }
+    }
+
+    public FilterEffect effect() {
+        return FilterEffect.of(miredShift, stops, duvShift);
     }
 
     /** The item with its frame, as it is called out. */

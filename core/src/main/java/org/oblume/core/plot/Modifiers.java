@@ -5,11 +5,11 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.colour.LightColour;
+import org.oblume.core.colour.WhitePoint;
+import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
-import org.oblume.core.units.MiredShift;
-import org.oblume.core.units.Stops;
 
 /**
  * What a light goes through, in order from the lens out. Stops, mireds and Duv of a stack add (Duv: model).
@@ -26,12 +26,9 @@ public record Modifiers(List<Modifier> items) implements AttributeValue {
         Checks.within("The number of modifiers", items.size(), 0, MOST, "");
     }
 
-    public Stops stops() {
-        return Stops.of(items.stream().mapToDouble(Modifier::stops).sum());
-    }
-
-    public MiredShift miredShift() {
-        return MiredShift.of(items.stream().mapToDouble(Modifier::miredShift).sum());
+    /** What all of them together do to white light. */
+    public FilterEffect effect() {
+        return FilterEffect.sum(items.stream().map(Modifier::effect).toList());
     }
 
     /** Whether the light leaves the stack from a larger, softer surface. */
@@ -45,9 +42,8 @@ public record Modifiers(List<Modifier> items) implements AttributeValue {
      * @throws org.oblume.core.units.Refusal when it would be outside 1000–25000 K or ±0.05 Duv
      */
     public LightColour colour(Kelvin dialled, Duv tint) {
-        double duv = tint.value() + items.stream().mapToDouble(Modifier::duvShift).sum();
         List<GelColour> gels = items.stream().map(Modifier::gel).filter(Objects::nonNull).toList();
-        return new LightColour(dialled.shifted(miredShift()), Duv.of(duv), gels);
+        return new LightColour(effect().behind(WhitePoint.of(dialled, tint)), gels);
     }
 
     @Override

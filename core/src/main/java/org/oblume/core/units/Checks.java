@@ -1,5 +1,7 @@
 package org.oblume.core.units;
 
+import org.jspecify.annotations.Nullable;
+
 /** Range checks that answer with a sentence. A value at a limit is inside, with 1e-9 relative slack. */
 public final class Checks {
 
@@ -11,9 +13,13 @@ public final class Checks {
 
     /** @return the value, when it is finite and between the limits; otherwise a {@link Refusal} that says the range */
     public static double within(String what, double value, double low, double high, String unit) {
-        double slack = LIMIT_SLACK * Math.max(1, Math.max(Math.abs(low), Math.abs(high)));
-        if (!(value >= low - slack && value <= high + slack)) {
-            throw new Refusal("%s %s%s is out of range: give %s to %s%s.".formatted(
+        return within(null, what, value, low, high, unit);
+    }
+
+    /** The same, naming the input at fault. */
+    public static double within(@Nullable String field, String what, double value, double low, double high, String unit) {
+        if (!(value >= low - LIMIT_SLACK * Math.abs(low) && value <= high + LIMIT_SLACK * Math.abs(high))) {
+            throw new Refusal(field, "%s %s%s is out of range: give %s to %s%s.".formatted(
                     what, Numbers.plain(value), unit, Numbers.plain(low), Numbers.plain(high), unit));
         }
         return Math.min(high, Math.max(low, value));
@@ -21,10 +27,36 @@ public final class Checks {
 
     /** @return the value, when it is a finite number */
     public static double finite(String what, double value) {
+        return finite(null, what, value);
+    }
+
+    /** The same, naming the input at fault. */
+    public static double finite(@Nullable String field, String what, double value) {
         if (!Double.isFinite(value)) {
-            throw new Refusal("%s has to be a number.".formatted(what));
+            throw new Refusal(field, "%s has to be a number.".formatted(what));
         }
         return value;
+    }
+
+    /** @return the value, when it is finite and above 0 */
+    public static double above0(@Nullable String field, String what, double value, String unit) {
+        if (!(value > 0) || !Double.isFinite(value)) {
+            throw new Refusal(field, "%s %s%s has to be above 0.".formatted(what, Numbers.plain(value), unit));
+        }
+        return value;
+    }
+
+    /** @return the value, when it is finite and 0 or more */
+    public static double notBelow0(@Nullable String field, String what, double value, String unit) {
+        if (!(value >= 0) || !Double.isFinite(value)) {
+            throw new Refusal(field, "%s %s%s has to be 0 or more.".formatted(what, Numbers.plain(value), unit));
+        }
+        return value;
+    }
+
+    /** @return the value, when it is above 0 to 1 */
+    public static double fraction(@Nullable String field, String what, double value) {
+        return within(field, what, above0(field, what, value, ""), 0, 1, "");
     }
 
     /** @return the trimmed text, when there is some and it is not longer than the limit */

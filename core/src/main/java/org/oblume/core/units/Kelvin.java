@@ -12,7 +12,8 @@ public record Kelvin(double value) {
 
     public static final double LOWEST = 1000;
     public static final double HIGHEST = 25000;
-    private static final double MIRED_PRODUCT = 1e6;
+    /** Kelvin times mired. */
+    public static final double MIRED_PRODUCT = 1e6;
 
     public Kelvin {
         value = Checks.within("Colour temperature", value, LOWEST, HIGHEST, " K");
@@ -46,14 +47,17 @@ public record Kelvin(double value) {
      */
     public Kelvin shifted(MiredShift shift) {
         double mired = mired() + shift.value();
-        double low = MIRED_PRODUCT / HIGHEST;
-        double high = MIRED_PRODUCT / LOWEST;
-        double slack = Checks.LIMIT_SLACK * high;
-        if (mired < low - slack || mired > high + slack) {
+        if (!isMiredInRange(mired)) {
             throw new Refusal("%s K with %s mired would be outside 1000 to 25000 K: take out a filter."
                     .formatted(Numbers.fixed(value, 0), shift.print()));
         }
-        return new Kelvin(MIRED_PRODUCT / Math.min(high, Math.max(low, mired)));
+        return new Kelvin(MIRED_PRODUCT / mired);
+    }
+
+    /** Whether a mired value stands for 1000 to 25000 K. */
+    public static boolean isMiredInRange(double mired) {
+        return mired >= MIRED_PRODUCT / HIGHEST * (1 - Checks.LIMIT_SLACK)
+                && mired <= MIRED_PRODUCT / LOWEST * (1 + Checks.LIMIT_SLACK);
     }
 
     public String print() {

@@ -23,6 +23,11 @@ public final class Refusal extends IllegalArgumentException {
         this.field = field;
     }
 
+    /** The same refusal, of an input that the caller knows by that name. */
+    public Refusal at(String name) {
+        return new Refusal(name, String.valueOf(getMessage()));
+    }
+
     /** Name of the input at fault, or null when the whole request is. */
     public @Nullable String field() {
         return field;

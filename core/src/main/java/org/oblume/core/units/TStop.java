@@ -15,6 +15,7 @@ public record TStop(double number) {
         "32", "45", "64", "90", "128"};
     private static final int FIRST = -2;
     private static final int THIRDS = 3;
+    private static final String[] FRACTIONS = {"", " ⅓", " ⅔"};
 
     public TStop {
         if (!(number > 0) || !Double.isFinite(number)) {
@@ -51,7 +52,7 @@ public record TStop(double number) {
         return new TStop(exact(typed.getAsDouble()) * Math.pow(2, thirds / 2));
     }
 
-    /** The nearest third by name: {@code T5.6 1/3}. Beyond T0.5 to T128 the plain number. */
+    /** The nearest third by name: {@code T5.6 ⅓}. Beyond T0.5 to T128 the plain number. */
     public String label() {
         long thirds = Math.round(2 * Math.log(number) / Math.log(2) * THIRDS);
         int n = (int) Math.floorDiv(thirds, THIRDS) - FIRST;
@@ -59,7 +60,7 @@ public record TStop(double number) {
         if (n < 0 || n >= NAMES.length) {
             return "T" + Numbers.plain(number);
         }
-        return "T" + NAMES[n] + (rest == 0 ? "" : " " + rest + "/" + THIRDS);
+        return "T" + NAMES[n] + FRACTIONS[(int) rest];
     }
 
     private static double exact(double typed) {

@@ -80,9 +80,9 @@ class RecordedValuesTest {
                 new Modifier("Quarter CTO", 0.3, 64, 0, false, null, null, null),
                 new Modifier("Muslin, bleached", 2.3, 12, 0.001, true, 1.2, 0.7, null)));
         LightColour out = stack.colour(Kelvin.of(5600), Duv.NEUTRAL);
-        assertThat(stack.stops().value()).isCloseTo(2.6, within(1e-12));
-        assertThat(out.kelvin().value()).isCloseTo(1e6 / (1e6 / 5600 + 76), within(1e-9));
-        assertThat(out.duv().value()).isEqualTo(0.001);
+        assertThat(stack.effect().stops().value()).isCloseTo(2.6, within(1e-12));
+        assertThat(out.white().kelvin().value()).isCloseTo(1e6 / (1e6 / 5600 + 76), within(1e-9));
+        assertThat(out.white().duv().value()).isEqualTo(0.001);
         assertThat(stack.soften()).isTrue();
         assertThat(stack.say()).isEqualTo("Quarter CTO; Muslin, bleached on 1.2 m frame, 0.7 m before the lens");
     }

@@ -73,7 +73,7 @@ class TypedValuesTest {
         }
 
         @ParameterizedTest
-        @CsvSource({"5.656854249492381, T5.6", "6.3496, T5.6 1/3", "7.127, T5.6 2/3", "2.8, T2.8", "0.5, T0.5", "128, T128"})
+        @CsvSource({"5.656854249492381, T5.6", "6.3496, T5.6 ⅓", "7.127, T5.6 ⅔", "2.8, T2.8", "0.5, T0.5", "128, T128"})
         void arePrintedToTheNearestThird(double number, String label) {
             assertThat(TStop.of(number).label()).isEqualTo(label);
         }

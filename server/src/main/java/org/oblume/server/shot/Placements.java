@@ -11,6 +11,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Tie;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.LightColour;
+import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.plot.Attribute;
@@ -27,9 +28,7 @@ import org.oblume.core.plot.White;
 import org.oblume.core.rebuild.RebuildSheet;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
-import org.oblume.core.units.MiredShift;
 import org.oblume.core.units.Refusal;
-import org.oblume.core.units.Stops;
 
 /** Maps what {@code core} resolves of a shot to what crosses the wire. */
 final class Placements {
@@ -81,6 +80,7 @@ final class Placements {
 
     private PlacedView.Light light(String key) {
         Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
+        FilterEffect whole = stack.effect();
         @Nullable LightColour colour = null;
         @Nullable String problem = null;
         try {
@@ -91,13 +91,14 @@ final class Placements {
             problem = refusal.getMessage();
         }
         return new PlacedView.Light(colour == null ? null : white.swatch(colour).hex(),
-                colour == null ? null : colour.kelvin().value(), colour == null ? null : colour.duv().value(),
-                stack.stops().inThirds(), stack.miredShift().print(), stack.items().stream().map(Placements::effect).toList(),
+                colour == null ? null : colour.white().kelvin().value(),
+                colour == null ? null : colour.white().duv().value(),
+                whole.stops().inThirds(), whole.mired().print(), stack.items().stream().map(Placements::effect).toList(),
                 stack.soften(), problem);
     }
 
     private static PlacedView.Effect effect(Modifier item) {
-        return new PlacedView.Effect(Stops.of(item.stops()).inThirds(), MiredShift.of(item.miredShift()).print());
+        return new PlacedView.Effect(item.effect().stops().inThirds(), item.effect().mired().print());
     }
 
     private PlacedView.Aimed aimed(String key, Aim aim) {

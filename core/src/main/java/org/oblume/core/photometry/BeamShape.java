@@ -1,0 +1,58 @@
+package org.oblume.core.photometry;
+
+import org.oblume.core.units.Checks;
+
+/**
+ * A beam with a bright middle (model): {@code I(θ) = I₀ · 2^(−(θ/(β/2))²)}. A measured file replaces it.
+ *
+ * @param peakCandela on the axis, candela, above 0
+ * @param beamDeg full angle at half intensity, degrees, above 0 to 180
+ */
+public record BeamShape(double peakCandela, double beamDeg) implements Spread {
+
+    private static final double WIDEST_DEG = 180;
+    /** {@code √log₂10}: half beams from the axis to a tenth of the peak. */
+    private static final double TENTH_AT_HALF_BEAMS = 1.823;
+    private static final int STEPS = 64;
+
+    public BeamShape {
+        Checks.above0("peakCandela", "The peak intensity", peakCandela, " cd");
+        Checks.above0("beamDeg", "The beam", beamDeg, "°");
+        beamDeg = Checks.within("beamDeg", "The beam", beamDeg, 0, WIDEST_DEG, "°");
+    }
+
+    /**
+     * Between spot and flood: ln I₀ and β go linearly.
+     *
+     * @param part of the way from spot to flood, 0 to 1
+     */
+    public static BeamShape zoomed(BeamShape spot, BeamShape flood, double part) {
+        double p = Checks.within("zoom", "The zoom", part, 0, 1, "");
+        double peak = Math.exp((1 - p) * Math.log(spot.peakCandela) + p * Math.log(flood.peakCandela));
+        return new BeamShape(peak, (1 - p) * spot.beamDeg + p * flood.beamDeg);
+    }
+
+    @Override
+    public double candela(double offAxisRad) {
+        double halves = Math.toDegrees(offAxisRad) / (beamDeg / 2);
+        return peakCandela * Math.pow(2, -halves * halves);
+    }
+
+    /** Flux within a cone around the axis, lumen: {@code ∫ I(θ)·2π·sin θ dθ}, by Simpson's rule. */
+    public double lumenWithin(double halfAngleRad) {
+        double step = halfAngleRad / STEPS;
+        double sum = 0;
+        for (int i = 0; i <= STEPS; i++) {
+            double weight = i == 0 || i == STEPS ? 1 : i % 2 == 1 ? 4 : 2;
+            double angle = i * step;
+            sum += weight * candela(angle) * Math.sin(angle);
+        }
+        return 2 * Math.PI * sum * step / 3;
+    }
+
+    /** Radius of the patch that is lit to a tenth of its middle, {@code d·tan(1.823·β/2)}, metres; no end from 90° on. */
+    public double litRadiusM(double distanceM) {
+        double half = Math.toRadians(TENTH_AT_HALF_BEAMS * beamDeg / 2);
+        return half >= Math.PI / 2 ? Double.MAX_VALUE : distanceM * Math.tan(half);
+    }
+}

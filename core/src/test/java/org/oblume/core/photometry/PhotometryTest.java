@@ -1,0 +1,179 @@
+package org.oblume.core.photometry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.oblume.core.Cases;
+import org.oblume.core.colour.LightColour;
+import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.units.Bearing;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Illuminance;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Percent;
+import org.oblume.core.units.Stops;
+
+class PhotometryTest {
+
+    private static final SpacePoint FACE = new SpacePoint(0, 0, 1.5);
+    private static final Bearing NORTH = Bearing.ofDegrees(0);
+
+    @TestFactory
+    Stream<DynamicTest> theLevelThatHoldsAMove() {
+        return Cases.answered("move", c -> {
+            HeldMove move = HeldMove.of(c.number("fromDistanceM"), c.number("toDistanceM"), c.number("emitterRadiusM", 0),
+                    Percent.of(c.number("levelPercent")), LevelCurve.valueOf(c.text("curve")));
+            c.assertAnswer("stopsChange", move.change().value());
+            c.assertAnswer("levelPercent", move.level().value());
+            c.assertAnswer("reachable", move.reachable());
+            c.assertAnswer("shortfallStops", move.shortfall().value());
+            c.assertAnswer("angularSizeFromDeg", move.angularSizeFromDeg());
+            c.assertAnswer("angularSizeToDeg", move.angularSizeToDeg());
+        });
+    }
+
+    @TestFactory
+    Stream<DynamicTest> theEdgeOfAShadow() {
+        return Cases.answered("shadow", c -> {
+            Shadow shadow = new Shadow(c.number("sourceRadiusM"), c.number("sourceToEdgeM"), c.number("edgeToSurfaceM"));
+            c.assertAnswer("angularSizeDeg", shadow.angularSizeDeg());
+            c.assertAnswer("penumbraM", shadow.penumbraM());
+            if (c.request().has("openingWidthM")) {
+                c.assertAnswer("fanDeg", shadow.fanDeg(c.number("openingWidthM")));
+            }
+        });
+    }
+
+    @Test
+    void closerKeyIsDimmedToHoldExposure() {
+        HeldMove in = HeldMove.of(2.90, 1.70, 0.15, Percent.of(70), LevelCurve.LINEAR);
+        assertThat(in.change().value()).isCloseTo(1.53, within(0.01));
+        assertThat(in.level().value()).isCloseTo(24, within(0.5));
+        assertThat(in.angularSizeFromDeg()).isCloseTo(5.9, within(0.05));
+        assertThat(in.angularSizeToDeg()).isCloseTo(10.1, within(0.05));
+    }
+
+    @ParameterizedTest
+    @EnumSource(LevelCurve.class)
+    void movingAwayAndBackRestoresTheLevel(LevelCurve curve) {
+        Random random = new Random(curve.ordinal());
+        for (int i = 0; i < 50; i++) {
+            double near = 1 + random.nextDouble() * 3;
+            double far = near + random.nextDouble();
+            Percent level = Percent.of(1 + random.nextDouble() * 30);
+            HeldMove away = HeldMove.of(near, far, 0.2, level, curve);
+            HeldMove back = HeldMove.of(far, near, 0.2, away.level(), curve);
+            assertThat(back.level().value()).isCloseTo(level.value(), within(1e-6));
+            assertThat(back.change().value()).isCloseTo(-away.change().value(), within(1e-12));
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(LevelCurve.class)
+    void aLevelAndItsOutputLeadToEachOtherAndRiseTogether(LevelCurve curve) {
+        for (double level = 0; level <= 1; level += 0.01) {
+            assertThat(curve.level(curve.output(level))).isCloseTo(level, within(1e-7));
+            assertThat(curve.output(level + 0.01)).isGreaterThan(curve.output(level));
+        }
+    }
+
+    @Test
+    void aBeamIsHalfAsBrightAtHalfItsAngle() {
+        BeamShape beam = new BeamShape(20000, 36);
+        assertThat(beam.candela(0)).isEqualTo(20000);
+        assertThat(beam.candela(Math.toRadians(18))).isCloseTo(10000, within(1e-6));
+        BeamShape middle = BeamShape.zoomed(new BeamShape(40000, 10), new BeamShape(2500, 50), 0.5);
+        assertThat(middle.peakCandela()).isCloseTo(10000, within(1e-6));
+        assertThat(middle.beamDeg()).isEqualTo(30);
+    }
+
+    @Test
+    void aFrameThatCatchesTheWholeBeamKeepsItsFlux() {
+        BeamShape beam = new BeamShape(10000, 20);
+        double flux = beam.lumenWithin(Math.PI / 2);
+        LambertianDisc frame = LambertianDisc.diffused(beam, 100, 1, Stops.of(1));
+        assertThat(frame.normalCandela() * Math.PI).isCloseTo(flux / 2, within(flux * 0.001));
+        assertThat(frame.radiusM()).isCloseTo(Math.tan(Math.toRadians(18.23)), within(1e-9));
+        LambertianDisc board = LambertianDisc.bounced(beam, 1, 3, Math.toRadians(45), 0.8);
+        assertThat(board.normalCandela() * Math.PI).isLessThan(0.8 * flux);
+    }
+
+    @Test
+    void theCheekTowardsTheLightIsTheLitOne() {
+        MarkLight light = MarkLight.of(List.of(aimedAtFace(2, 2, 0.1)), FACE, NORTH);
+        assertThat(light.lit()).isSameAs(light.right());
+        assertThat(light.right().lux()).isCloseTo(1000 / (8 + 0.25 + 0.01), within(4.0));
+        assertThat(light.left().lux()).isLessThan(light.right().lux() / 10);
+        assertThat(light.right().reading().kelvin()).isCloseTo(5600, within(1.0));
+    }
+
+    @Test
+    void aLargerSourceReachesFartherRoundTheFace() {
+        MarkLight hard = MarkLight.of(List.of(aimedAtFace(3, 0, 0.01)), FACE, NORTH);
+        MarkLight soft = MarkLight.of(List.of(aimedAtFace(3, 0, 4)), FACE, NORTH);
+        assertThat(soft.shadow().lux() / soft.lit().lux()).isGreaterThan(hard.shadow().lux() / hard.lit().lux());
+    }
+
+    static IntStream seeds() {
+        return IntStream.range(0, 30);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void oneLightMoreNeverMakesACheekDarker(int seed) {
+        Random random = new Random(seed);
+        LightSource one = aimedAtFace(random.nextDouble() * 6 - 3, random.nextDouble() * 6 - 3, 0.2);
+        LightSource other = aimedAtFace(random.nextDouble() * 6 - 3, random.nextDouble() * 6 - 3, 0.4);
+        MarkLight alone = MarkLight.of(List.of(one), FACE, NORTH);
+        MarkLight both = MarkLight.of(List.of(other, one), FACE, NORTH);
+        assertThat(both.left().lux()).isGreaterThanOrEqualTo(alone.left().lux());
+        assertThat(both.right().lux()).isGreaterThanOrEqualTo(alone.right().lux());
+        assertThat(both.left().luxOfEach().get(1)).isEqualTo(alone.left().luxOfEach().get(0));
+    }
+
+    @Test
+    void aMirrorShowsTheSourceAtTheWholeWay() {
+        LightSource lamp = aimedAt(new SpacePoint(2, 0, 1.5), new SpacePoint(2, 4, 1.5), 0);
+        LightSource image = lamp.mirrored(new SpacePoint(0, 4, 1.5), Bearing.ofDegrees(180), LightSource.MIRROR_REFLECTANCE);
+        assertThat(image.at().yM()).isCloseTo(8, within(1e-9));
+        assertThat(image.bearing().degrees()).isCloseTo(180, within(1e-9));
+        assertThat(image.lux(new SpacePoint(2, 0, 1.5), NORTH)).isCloseTo(0.9 * 1000 / 64, within(1e-6));
+    }
+
+    @Test
+    void aReadingFarFromThePredictionIsDoubted() {
+        Calibration low = Calibration.of(Illuminance.ofLux(400), Illuminance.ofLux(100));
+        assertThat(low.stops().value()).isCloseTo(-2, within(1e-12));
+        assertThat(low.isDoubtful(Calibration.DOUBTFUL_FROM)).isTrue();
+        assertThat(Calibration.NONE.isDoubtful(Calibration.DOUBTFUL_FROM)).isFalse();
+    }
+
+    @Test
+    void theStreaksPenumbraIsNarrowerFromTheMirror() {
+        double radius = Math.tan(Math.toRadians(1)) * 1;
+        assertThat(new Shadow(radius, 6.5, 3.2).penumbraM()).isGreaterThan(new Shadow(radius, 12, 3.2).penumbraM());
+        assertThat(new Shadow(radius, 6.5, 3.2).fanDeg(0.8)).isCloseTo(7.0, within(0.05));
+        assertThat(new Shadow(radius, 12, 3.2).fanDeg(0.8)).isCloseTo(3.8, within(0.05)).isLessThan(Shadow.PARALLEL_BELOW_DEG);
+    }
+
+    private static LightSource aimedAtFace(double x, double y, double radiusM) {
+        return aimedAt(new SpacePoint(x, y, 2), FACE, radiusM);
+    }
+
+    private static LightSource aimedAt(SpacePoint from, SpacePoint to, double radiusM) {
+        Aim aim = Aim.between(from, to);
+        return new LightSource(from, aim.bearing(), aim.tiltDeg(), new BeamShape(1000, 40), radiusM, 1,
+                LightColour.of(Kelvin.of(5600), Duv.NEUTRAL), Calibration.NONE);
+    }
+}
