@@ -16,6 +16,11 @@ public record Duv(double value) {
         value = Checks.within("Tint (Duv)", value, -LIMIT, LIMIT, "");
     }
 
+    /** To the fourth decimal, without trailing zeros: {@code 0.002}. */
+    public static String print(double duv) {
+        return Numbers.plain(Math.round(duv * 1e4) / 1e4);
+    }
+
     public static Duv of(double value) {
         return new Duv(value);
     }

@@ -24,6 +24,12 @@ public record Illuminance(double lux) {
         return new Illuminance(footcandles * LUX_PER_FOOTCANDLE);
     }
 
+    /** The same, but a bare number is in foot-candles. */
+    public static Illuminance parseInFootcandles(String text) {
+        OptionalDouble bare = Numbers.read(text);
+        return bare.isPresent() ? ofFootcandles(bare.getAsDouble()) : parse(text);
+    }
+
     /** Reads {@code 970}, {@code 970 lux}, {@code 90 fc}; a bare number is in lux. */
     public static Illuminance parse(String text) {
         String bare = Numbers.tidy(text).toLowerCase(Locale.ROOT);

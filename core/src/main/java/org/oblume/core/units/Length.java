@@ -30,6 +30,12 @@ public record Length(double metres) implements Comparable<Length> {
         return new Length(feet * METRES_PER_FOOT);
     }
 
+    /** The same, but a bare number is in feet: for a crew that works in them. */
+    public static Length parseInFeet(String text) {
+        OptionalDouble bare = Numbers.read(text);
+        return bare.isPresent() ? ofFeet(bare.getAsDouble()) : parse(text);
+    }
+
     /** Reads {@code 1.95}, {@code 1.95 m}, {@code 195 cm}, {@code 950 mm}, {@code 6'5"}, {@code 6 ft 5 1/2 in}. */
     public static Length parse(String text) {
         String tidy = Numbers.tidy(text).toLowerCase(java.util.Locale.ROOT);

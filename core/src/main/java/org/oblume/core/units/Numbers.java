@@ -9,7 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Numbers as they are spoken and chalked: {@code 2}, {@code -0.5}, {@code 1 1/3}, {@code 1⅓}, {@code 5+2/3}. */
-final class Numbers {
+public final class Numbers {
 
     private static final Map<String, String> GLYPHS = Map.of("½", " 1/2", "⅓", " 1/3", "⅔", " 2/3", "¼", " 1/4",
             "¾", " 3/4", "⅙", " 1/6", "⅚", " 5/6", "⅛", " 1/8");
@@ -18,7 +18,22 @@ final class Numbers {
             "(?<sign>[+-])? ?(?:(?<whole>" + DECIMAL + ")(?: ?(?<join>[+-]) ?| |$))?"
                     + "(?:(?<over>\\d{1,3})/(?<under>\\d{1,3}))?");
 
+    private static final Pattern WITH_UNIT = Pattern.compile("(?i)(?<figure>.*?\\d) ?(?:(?<kilo>k)?(?:wh|w|v|a|fps|°|deg|%|ire))?");
+
     private Numbers() {
+    }
+
+    /**
+     * Reads a plain figure such as {@code 54}, {@code 54 %}, {@code 1/2}, {@code 1.2 kW}: a unit behind it is passed over,
+     * a k before the unit counts thousands.
+     */
+    public static double parse(String text) {
+        Matcher m = WITH_UNIT.matcher(tidy(text));
+        OptionalDouble read = m.matches() ? read(m.group("figure")) : OptionalDouble.empty();
+        if (read.isEmpty()) {
+            throw new Refusal("“%s” is not a number: type one such as 54, 0.5 or 1/2.".formatted(text));
+        }
+        return m.group("kilo") == null ? read.getAsDouble() : 1000 * read.getAsDouble();
     }
 
     /** The spoken number, or empty when the text is not one. A whole with a minus fraction subtracts: 8-1/3. */
@@ -52,7 +67,7 @@ final class Numbers {
     }
 
     /** At most six significant digits, no exponent, no trailing zeros. */
-    static String plain(double value) {
+    public static String plain(double value) {
         if (!Double.isFinite(value)) {
             return "?";
         }

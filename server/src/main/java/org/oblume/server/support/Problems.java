@@ -2,7 +2,9 @@ package org.oblume.server.support;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
+import java.util.Arrays;
 import java.util.NoSuchElementException;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -89,6 +91,11 @@ class Problems extends ResponseEntityExceptionHandler {
         }
         if (cause instanceof JsonMappingException mapping) {
             String path = pathOf(mapping);
+            if (mapping instanceof InvalidFormatException wrong && wrong.getTargetType().isEnum() && path != null) {
+                return problem(HttpStatus.BAD_REQUEST, "“%s” is not known for “%s”: give one of %s.".formatted(wrong.getValue(), path,
+                        Arrays.stream(wrong.getTargetType().getEnumConstants()).map(String::valueOf)
+                                .collect(Collectors.joining(", "))), path);
+            }
             return problem(HttpStatus.BAD_REQUEST, path == null ? "The request is not of the shape that is needed here."
                     : "“%s” is missing or not of the kind that is needed.".formatted(path), path);
         }

@@ -1,9 +1,14 @@
 package org.oblume.server.support;
 
+import com.fasterxml.jackson.databind.cfg.CoercionAction;
+import com.fasterxml.jackson.databind.cfg.CoercionInputShape;
+import com.fasterxml.jackson.databind.type.LogicalType;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.boot.autoconfigure.jackson.Jackson2ObjectMapperBuilderCustomizer;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.context.WebServerApplicationContext;
 import org.springframework.context.annotation.Bean;
@@ -19,6 +24,17 @@ class SupportConfiguration {
     @Bean
     Clock clock() {
         return Clock.tick(Clock.systemUTC(), Duration.ofMillis(1));
+    }
+
+    /** A number is not a text, and half a sheet is not a sheet: nothing of a request is bent into another kind. */
+    @Bean
+    Jackson2ObjectMapperBuilderCustomizer nothingIsBent() {
+        return builder -> builder.postConfigurer(mapper -> {
+            for (CoercionInputShape shape : List.of(CoercionInputShape.Integer, CoercionInputShape.Float, CoercionInputShape.Boolean)) {
+                mapper.coercionConfigFor(LogicalType.Textual).setCoercion(shape, CoercionAction.Fail);
+            }
+            mapper.coercionConfigFor(LogicalType.Integer).setCoercion(CoercionInputShape.Float, CoercionAction.Fail);
+        });
     }
 
     @EventListener

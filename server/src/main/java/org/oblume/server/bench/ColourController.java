@@ -1,0 +1,132 @@
+package org.oblume.server.bench;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.colour.CameraWhite;
+import org.oblume.core.colour.DialCorrection;
+import org.oblume.core.colour.LightColour;
+import org.oblume.core.colour.LightMix;
+import org.oblume.core.colour.WhitePoint;
+import org.oblume.core.filter.Correction;
+import org.oblume.core.filter.FilterEffect;
+import org.oblume.core.filter.Prescription;
+import org.oblume.core.filter.Sheets;
+import org.oblume.core.units.TStop;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Colour of light: behind filters, dialled, corrected from a stock, mixed. */
+@RestController
+@RequestMapping("/api/bench")
+class ColourController {
+
+    record FilterPart(@Nullable Double miredShift, @Nullable Double stops, @Nullable Double duvShift) {
+
+        FilterEffect effect() {
+            return FilterEffect.of(Inputs.number("miredShift", miredShift), Inputs.number("stops", stops),
+                    Inputs.number("duvShift", duvShift, 0));
+        }
+    }
+
+    record BehindFilters(@Nullable Double sourceKelvin, @Nullable Double sourceDuv,
+            @Nullable List<@Nullable FilterPart> filters) {
+    }
+
+    /** @param duv of the result. @param stops lost. @param transmission part that is left. @param x CIE 1931 */
+    record Behind(double kelvin, double mired, double duv, double stops, double transmission, double x, double y) {
+    }
+
+    @PostMapping("/colour-temperature")
+    Behind behindFilters(@RequestBody BehindFilters asked) {
+        WhitePoint source = Inputs.white("sourceKelvin", asked.sourceKelvin(), "sourceDuv", asked.sourceDuv());
+        FilterEffect stack = FilterEffect.sum(Inputs.list("filters", asked.filters()).stream().map(FilterPart::effect).toList());
+        WhitePoint behind = stack.behind(source);
+        return new Behind(behind.kelvin().value(), behind.kelvin().mired(), behind.duv().value(), stack.stops().value(),
+                stack.stops().transmission(), behind.x(), behind.y());
+    }
+
+    record Dialled(@Nullable Double dialledKelvin, @Nullable Double dialledDuv, @Nullable Double measuredKelvin,
+            @Nullable Double measuredDuv, @Nullable Double targetKelvin, @Nullable Double targetDuv,
+            @Nullable Double minKelvin, @Nullable Double maxKelvin) {
+    }
+
+    record Dial(double dialKelvin, double dialDuv, boolean reachable, double residualMired) {
+    }
+
+    @PostMapping("/dial")
+    Dial dial(@RequestBody Dialled asked) {
+        DialCorrection dial = DialCorrection.of(
+                Inputs.white("dialledKelvin", asked.dialledKelvin(), "dialledDuv", asked.dialledDuv()),
+                Inputs.white("measuredKelvin", asked.measuredKelvin(), "measuredDuv", asked.measuredDuv()),
+                Inputs.white("targetKelvin", asked.targetKelvin(), "targetDuv", asked.targetDuv()),
+                Inputs.kelvin("minKelvin", asked.minKelvin()), Inputs.kelvin("maxKelvin", asked.maxKelvin()));
+        return new Dial(dial.dialKelvin(), dial.dialDuv(), dial.reachable(), dial.residual().value());
+    }
+
+    record StockPart(@Nullable String name, @Nullable Double miredShift, @Nullable Double stops, @Nullable Double duvShift,
+            @Nullable Double sheets) {
+
+        Sheets toSheets() {
+            return new Sheets(Inputs.required("name", name), FilterEffect.of(Inputs.number("miredShift", miredShift),
+                    Inputs.number("stops", stops), Inputs.number("duvShift", duvShift)), Inputs.whole("sheets", sheets));
+        }
+    }
+
+    record Wanted(@Nullable Double sourceKelvin, @Nullable Double sourceDuv, @Nullable Double sourceTStop,
+            @Nullable Double targetKelvin, @Nullable Double targetDuv, @Nullable Double targetTStop,
+            @Nullable List<@Nullable StockPart> stock, @Nullable Double maxFilters, @Nullable Boolean dimmable,
+            @Nullable Double minLevelOutput) {
+    }
+
+    /** @param reason in words. @param label the stop it reads, in thirds */
+    record Prescribed(List<String> filters, double kelvin, double duv, double tStop, double output, double deltaMired,
+            double deltaDuv, double deltaStops, double cost, String label, String reason) {
+
+        static Prescribed of(Prescription p) {
+            return new Prescribed(p.filters(), p.kelvin(), p.duv(), p.tStop().number(), p.output(), p.deltaMired().value(),
+                    p.deltaDuv(), p.deltaStops().value(), p.cost(), p.tStop().label(), p.reason());
+        }
+    }
+
+    record Prescriptions(List<Prescribed> prescriptions) {
+    }
+
+    @PostMapping("/correction")
+    Prescriptions correction(@RequestBody Wanted asked) {
+        Correction.Dimming lowest = new Correction.Dimming(
+                Inputs.number("minLevelOutput", asked.minLevelOutput(), Correction.Dimming.DEFAULT_LOWEST_OUTPUT));
+        Correction correction = new Correction(
+                Inputs.white("sourceKelvin", asked.sourceKelvin(), "sourceDuv", asked.sourceDuv()),
+                Inputs.value("sourceTStop", asked.sourceTStop(), TStop::of),
+                Inputs.white("targetKelvin", asked.targetKelvin(), "targetDuv", asked.targetDuv()),
+                Inputs.value("targetTStop", asked.targetTStop(), TStop::of),
+                Boolean.TRUE.equals(asked.dimmable()) ? lowest : Correction.Dimming.NONE);
+        int most = asked.maxFilters() == null ? Correction.DEFAULT_FILTERS : Inputs.whole("maxFilters", asked.maxFilters());
+        return new Prescriptions(correction.prescribe(Inputs.list("stock", asked.stock()).stream().map(StockPart::toSheets).toList(), most)
+                .stream().map(Prescribed::of).toList());
+    }
+
+    record LightPart(@Nullable Double lux, @Nullable Double kelvin, @Nullable Double duv) {
+
+        LightMix.Part part() {
+            return new LightMix.Part(Inputs.number("lux", lux), LightColour.of(Inputs.white("kelvin", kelvin, "duv", duv)));
+        }
+    }
+
+    record Lights(@Nullable List<@Nullable LightPart> lights, @Nullable Double whiteBalanceKelvin,
+            @Nullable Double whiteBalanceDuv) {
+    }
+
+    record Mixed(double lux, double kelvin, double duv, String swatch) {
+    }
+
+    @PostMapping("/mix")
+    Mixed mix(@RequestBody Lights asked) {
+        WhitePoint balance =
+                Inputs.white("whiteBalanceKelvin", asked.whiteBalanceKelvin(), "whiteBalanceDuv", asked.whiteBalanceDuv());
+        LightMix mix = LightMix.of(Inputs.list("lights", asked.lights()).stream().map(LightPart::part).toList());
+        return new Mixed(mix.lux(), mix.reading().kelvin(), mix.reading().duv(), mix.seenBy(CameraWhite.of(balance)).hex());
+    }
+}

@@ -1,0 +1,69 @@
+package org.oblume.server.bench;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.power.BatteryRun;
+import org.oblume.core.power.Circuit;
+import org.oblume.core.power.Load;
+import org.oblume.core.power.LoadPlan;
+import org.oblume.core.units.Percent;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Load and batteries. Estimates: a qualified electrician and the local code decide. */
+@RestController
+@RequestMapping("/api/bench")
+class PowerController {
+
+    record LoadPart(@Nullable Double watts, @Nullable Double powerFactor) {
+
+        Load load() {
+            return new Load(Inputs.number("watts", watts), Inputs.number("powerFactor", powerFactor, 1));
+        }
+    }
+
+    record CircuitPart(@Nullable String name, @Nullable Double breakerAmps, @Nullable Double phase,
+            @Nullable List<@Nullable LoadPart> loads) {
+
+        Circuit circuit() {
+            return new Circuit(Inputs.required("name", name), Inputs.number("breakerAmps", breakerAmps),
+                    phase == null ? null : Inputs.whole("phase", phase),
+                    Inputs.list("loads", loads).stream().map(LoadPart::load).toList());
+        }
+    }
+
+    record Circuits(@Nullable Double volts, @Nullable Double continuousFraction,
+            @Nullable List<@Nullable CircuitPart> circuits) {
+    }
+
+    /** @param phaseAmps by phase, "1" to "3" */
+    record Loaded(List<LoadPlan.LoadedCircuit> circuits, Map<String, Double> phaseAmps, double unbalance) {
+    }
+
+    @PostMapping("/power")
+    Loaded power(@RequestBody Circuits asked) {
+        LoadPlan plan = LoadPlan.of(Inputs.number("volts", asked.volts()),
+                Inputs.number("continuousFraction", asked.continuousFraction(), LoadPlan.DEFAULT_CONTINUOUS_FRACTION),
+                Inputs.list("circuits", asked.circuits()).stream().map(CircuitPart::circuit).toList());
+        Map<String, Double> phases = new LinkedHashMap<>();
+        plan.phaseAmps().forEach(amps -> phases.put(String.valueOf(phases.size() + 1), amps));
+        return new Loaded(plan.circuits(), phases, plan.unbalance());
+    }
+
+    record Battery(@Nullable Double wattHours, @Nullable Double usable, @Nullable Double watts, @Nullable Double idleWatts,
+            @Nullable Double levelPercent, @Nullable LevelCurve curve) {
+    }
+
+    @PostMapping("/battery")
+    BatteryRun battery(@RequestBody Battery asked) {
+        return BatteryRun.of(Inputs.number("wattHours", asked.wattHours()),
+                Inputs.number("usable", asked.usable(), BatteryRun.DEFAULT_USABLE), Inputs.number("watts", asked.watts()),
+                Inputs.number("idleWatts", asked.idleWatts(), 0),
+                Inputs.value("levelPercent", asked.levelPercent(), Percent::of), Inputs.required("curve", asked.curve()));
+    }
+}

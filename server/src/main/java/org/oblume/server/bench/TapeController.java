@@ -1,0 +1,95 @@
+package org.oblume.server.bench;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.Crossing;
+import org.oblume.core.geometry.Landmark;
+import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Side;
+import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.geometry.TapeFix;
+import org.oblume.core.geometry.TapePair;
+import org.oblume.core.geometry.Walls;
+import org.oblume.core.units.Refusal;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A stand from two tapes, the tapes of a stand, and the way a head points. */
+@RestController
+@RequestMapping("/api/bench")
+class TapeController {
+
+    /** A point of the plan, metres. */
+    record Flat(@Nullable Double x, @Nullable Double y) {
+
+        static PlanPoint point(String field, @Nullable Flat flat) {
+            Flat given = Inputs.required(field, flat);
+            return PlanPoint.of(Inputs.number("x", given.x), Inputs.number("y", given.y));
+        }
+    }
+
+    record TwoTapes(@Nullable Flat a, @Nullable Flat b, @Nullable Double distanceAM, @Nullable Double distanceBM,
+            @Nullable Side side, @Nullable Double tapeErrorM) {
+    }
+
+    record Fixed(double x, double y, double crossingAngleDeg, Crossing quality, double positionErrorM) {
+    }
+
+    @PostMapping("/tape")
+    Fixed tape(@RequestBody TwoTapes asked) {
+        TapeFix fix = TapeFix.of(Flat.point("a", asked.a()), Flat.point("b", asked.b()),
+                Inputs.number("distanceAM", asked.distanceAM()), Inputs.number("distanceBM", asked.distanceBM()),
+                Inputs.required("side", asked.side()),
+                Inputs.number("tapeErrorM", asked.tapeErrorM(), TapeFix.DEFAULT_TAPE_ERROR_M));
+        return new Fixed(fix.point().xM(), fix.point().yM(), fix.crossingAngleDeg(), fix.crossing(), fix.positionErrorM());
+    }
+
+    record NamedPoint(@Nullable String name, @Nullable Double x, @Nullable Double y) {
+
+        Landmark landmark() {
+            return new Landmark(Inputs.required("name", name), Flat.point("landmarks", new Flat(x, y)));
+        }
+    }
+
+    record Standing(@Nullable Flat point, @Nullable List<@Nullable NamedPoint> landmarks) {
+    }
+
+    record Taped(String a, String b, double distanceAM, double distanceBM, Side side, double crossingAngleDeg,
+            Crossing quality) {
+    }
+
+    @PostMapping("/tape-out")
+    Taped tapeOut(@RequestBody Standing asked) {
+        PlanPoint point = Flat.point("point", asked.point());
+        List<Landmark> landmarks = Inputs.list("landmarks", asked.landmarks()).stream().map(NamedPoint::landmark).toList();
+        if (landmarks.size() < 2) {
+            throw new Refusal("landmarks", "Two tapes need two landmarks: name one more.");
+        }
+        TapePair pair = TapePair.choose(point, landmarks, Walls.NONE);
+        return new Taped(pair.a().name(), pair.b().name(), pair.distanceAM(), pair.distanceBM(), pair.side(),
+                pair.crossingAngleDeg(), pair.crossing());
+    }
+
+    record Spot(@Nullable Double x, @Nullable Double y, @Nullable Double z) {
+
+        static SpacePoint point(String field, @Nullable Spot spot) {
+            Spot given = Inputs.required(field, spot);
+            return new SpacePoint(Inputs.number("x", given.x), Inputs.number("y", given.y), Inputs.number("z", given.z));
+        }
+    }
+
+    record FromTo(@Nullable Spot from, @Nullable Spot to) {
+    }
+
+    record Aimed(double bearingDeg, double tiltDeg, double distanceM) {
+    }
+
+    @PostMapping("/aim")
+    Aimed aim(@RequestBody FromTo asked) {
+        Aim aim = Aim.between(Spot.point("from", asked.from()), Spot.point("to", asked.to()));
+        return new Aimed(aim.bearing().degrees(), aim.tiltDeg(), aim.distanceM());
+    }
+}
