@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { computed, ref } from 'vue'
-import { call, sentence } from '@/api/client'
-import { held, value, type Kit, type Modifier, type Placed } from '@/api/types'
+import { sentence } from '@/api/client'
+import { held, value, type Modifier, type Placed, type Stock } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
+import StockPicker from '@/components/fields/StockPicker.vue'
 import { usePlot } from '@/stores/plot'
 import CarryThread from './CarryThread.vue'
 
@@ -11,20 +11,12 @@ import CarryThread from './CarryThread.vue'
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
 
-const MOST_SHOWN = 8
 const USUAL_FRAME = { frameWidthM: 1.2, frameDistanceM: 0.7 }
 
 const now = computed(() => held(props.placed, 'MODIFIERS'))
 const items = computed(() => value(props.placed, 'MODIFIERS')?.items ?? [])
-const stock = ref<Modifier[]>([])
-const query = ref('')
 const error = ref('')
 const open = ref<number>()
-const found = computed(() => stock.value.filter((m) => m.name.toLowerCase().includes(query.value.trim().toLowerCase())).slice(0, MOST_SHOWN))
-
-async function fill() {
-  if (!stock.value.length) stock.value = await call<Kit>('GET', '/api/kit').then((kit) => kit.stock, () => [])
-}
 
 async function keep(changed: Modifier[]) {
   try {
@@ -35,9 +27,8 @@ async function keep(changed: Modifier[]) {
   }
 }
 
-function add(item: Modifier | null) {
-  query.value = ''
-  if (item) void keep([...items.value, item])
+function add({ name, stops, miredShift, duvShift, softness, gel }: Stock) {
+  void keep([...items.value, { name, stops, miredShift, duvShift, softens: softness > 0, gel }])
 }
 
 function swap(i: number, by: number) {
@@ -104,17 +95,7 @@ function metres(event: Event) {
           <span class="figure w-12 text-right text-[14px]">{{ placed.light?.stackMiredText }}</span>
         </template>
       </div>
-      <Combobox v-if="!plot.locked" :model-value="null" nullable as="div" class="relative mt-1" @update:model-value="add">
-        <ComboboxInput class="field" :value="query" placeholder="Add from the stock: half cto" aria-label="Add a filter or a cloth from the stock" autocomplete="off" @change="query = $event.target.value" @focus="fill" />
-        <ComboboxOptions v-if="query" class="options">
-          <ComboboxOption v-for="m in found" :key="m.name" v-slot="{ active }" :value="m">
-            <div class="flex cursor-pointer gap-2 px-3 py-1.5" :class="{ 'bg-ground': active }">
-              <span class="grow">{{ m.name }}</span><span class="figure text-quiet">−{{ m.stops.toFixed(1) }}</span>
-            </div>
-          </ComboboxOption>
-          <p v-if="!found.length" class="px-3 py-2 text-quiet">Nothing in the stock is called that.</p>
-        </ComboboxOptions>
-      </Combobox>
+      <StockPicker v-if="!plot.locked" class="mt-1" @pick="add" />
       <p v-if="error" role="alert" class="mt-1 text-[12px]">{{ error }}</p>
       <p class="mt-1 text-[11px] text-quiet">Nominal figures of the stock.</p>
     </div>
@@ -126,14 +107,6 @@ function metres(event: Event) {
   display: flex;
   align-items: center;
   min-height: 25px;
-}
-.options {
-  position: absolute;
-  z-index: 20;
-  inset: auto 0 100% 0;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
 }
 @media (pointer: coarse) {
   .item {

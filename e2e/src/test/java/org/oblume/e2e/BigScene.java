@@ -88,7 +88,7 @@ final class BigScene {
             knot(tied, key, "TINT", "duv", 0.0);
             knot(tied, key, "BEAM", "beamDeg", 40.0);
             ObjectNode modifier = value(tied, key, "MODIFIERS").putArray("items").addObject();
-            modifier.put("name", "Quarter CTO").put("stops", 0.3).put("miredShift", 64).put("duvShift", 0).put("softens", false);
+            modifier.put("name", "Quarter CTO").put("stops", 0.3).put("miredShift", 42).put("duvShift", 0).put("softens", false);
             value(tied, key, "PATCH").put("universe", 1 + i / 50).put("address", 1 + i % 50 * 10).put("slots", 8);
         }
     }

@@ -96,8 +96,8 @@ class CloseShotStoryIT {
         crew.type("LEVEL", "24");
         crew.reads("LEVEL", "24 %");
         crew.press("look");
-        crew.type("CCT", "5600");
-        crew.reads("CCT", "5600 K");
+        crew.type("CCT", "5200");
+        crew.reads("CCT", "5200 K");
         crew.type("TINT", "0.002");
         crew.reads("TINT", "+0.002 green");
 
@@ -106,7 +106,7 @@ class CloseShotStoryIT {
         crew.see("[role=option]");
         stock.sendKeys(Keys.ENTER);
         crew.reads("MODIFIERS", "Eighth CTO");
-        crew.reads("MODIFIERS", "+93");
+        crew.reads("MODIFIERS", "+65");
 
         crew.fill("address", "141");
         crew.see("[data-attribute=PATCH] input").sendKeys(Keys.ENTER);
@@ -173,7 +173,7 @@ class CloseShotStoryIT {
         String words = step.replaceAll("\\s+", " ");
         assertThat(words).contains("from window post 2.16m", "from door post 1.71m", "height to lamp 2.10m",
                 "aim at Repairer, down 29°", "221°", "Walking A to B, the stand is on your right.",
-                "1 Quarter CTO", "2 Half grid cloth on frame 1.2 m, 0.8 m from the lens", "3 Eighth CTO", "24%", "5600K",
+                "1 Quarter CTO", "2 Half grid cloth on frame 1.2 m, 0.8 m from the lens", "3 Eighth CTO", "24%", "5200K",
                 "+0.002 green", "1 / 141, 16-bit white", "Bag the high leg");
     }
 

@@ -77,11 +77,11 @@ class RecordedValuesTest {
     @Test
     void theStackAddsUpFromTheLensOut() {
         Modifiers stack = new Modifiers(List.of(
-                new Modifier("Quarter CTO", 0.3, 64, 0, false, null, null, null),
+                new Modifier("Quarter CTO", 0.3, 42, 0, false, null, null, null),
                 new Modifier("Muslin, bleached", 2.3, 12, 0.001, true, 1.2, 0.7, null)));
         LightColour out = stack.colour(Kelvin.of(5600), Duv.NEUTRAL);
         assertThat(stack.effect().stops().value()).isCloseTo(2.6, within(1e-12));
-        assertThat(out.white().kelvin().value()).isCloseTo(1e6 / (1e6 / 5600 + 76), within(1e-9));
+        assertThat(out.white().kelvin().value()).isCloseTo(1e6 / (1e6 / 5600 + 54), within(1e-9));
         assertThat(out.white().duv().value()).isEqualTo(0.001);
         assertThat(stack.soften()).isTrue();
         assertThat(stack.say()).isEqualTo("Quarter CTO; Muslin, bleached on 1.2 m frame, 0.7 m before the lens");

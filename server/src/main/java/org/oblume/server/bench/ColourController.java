@@ -47,22 +47,22 @@ class ColourController {
                 stack.stops().transmission(), behind.x(), behind.y());
     }
 
-    record Dialled(@Nullable Double dialledKelvin, @Nullable Double dialledDuv, @Nullable Double measuredKelvin,
+    record DialAsked(@Nullable Double dialledKelvin, @Nullable Double dialledDuv, @Nullable Double measuredKelvin,
             @Nullable Double measuredDuv, @Nullable Double targetKelvin, @Nullable Double targetDuv,
             @Nullable Double minKelvin, @Nullable Double maxKelvin) {
     }
 
-    record Dial(double dialKelvin, double dialDuv, boolean reachable, double residualMired) {
+    record DialAnswer(double dialKelvin, double dialDuv, boolean reachable, double residualMired) {
     }
 
     @PostMapping("/dial")
-    Dial dial(@RequestBody Dialled asked) {
+    DialAnswer dial(@RequestBody DialAsked asked) {
         DialCorrection dial = DialCorrection.of(
                 Inputs.white("dialledKelvin", asked.dialledKelvin(), "dialledDuv", asked.dialledDuv()),
                 Inputs.white("measuredKelvin", asked.measuredKelvin(), "measuredDuv", asked.measuredDuv()),
                 Inputs.white("targetKelvin", asked.targetKelvin(), "targetDuv", asked.targetDuv()),
                 Inputs.kelvin("minKelvin", asked.minKelvin()), Inputs.kelvin("maxKelvin", asked.maxKelvin()));
-        return new Dial(dial.dialKelvin(), dial.dialDuv(), dial.reachable(), dial.residual().value());
+        return new DialAnswer(dial.dialKelvin(), dial.dialDuv(), dial.reachable(), dial.residual().value());
     }
 
     record StockPart(@Nullable String name, @Nullable Double miredShift, @Nullable Double stops, @Nullable Double duvShift,

@@ -35,16 +35,16 @@ class TapeController {
             @Nullable Side side, @Nullable Double tapeErrorM) {
     }
 
-    record Fixed(double x, double y, double crossingAngleDeg, Crossing quality, double positionErrorM) {
+    record TapeAnswer(double x, double y, double crossingAngleDeg, Crossing quality, double positionErrorM) {
     }
 
     @PostMapping("/tape")
-    Fixed tape(@RequestBody TwoTapes asked) {
+    TapeAnswer tape(@RequestBody TwoTapes asked) {
         TapeFix fix = TapeFix.of(Flat.point("a", asked.a()), Flat.point("b", asked.b()),
                 Inputs.number("distanceAM", asked.distanceAM()), Inputs.number("distanceBM", asked.distanceBM()),
                 Inputs.required("side", asked.side()),
                 Inputs.number("tapeErrorM", asked.tapeErrorM(), TapeFix.DEFAULT_TAPE_ERROR_M));
-        return new Fixed(fix.point().xM(), fix.point().yM(), fix.crossingAngleDeg(), fix.crossing(), fix.positionErrorM());
+        return new TapeAnswer(fix.point().xM(), fix.point().yM(), fix.crossingAngleDeg(), fix.crossing(), fix.positionErrorM());
     }
 
     record NamedPoint(@Nullable String name, @Nullable Double x, @Nullable Double y) {
@@ -54,22 +54,22 @@ class TapeController {
         }
     }
 
-    record Standing(@Nullable Flat point, @Nullable List<@Nullable NamedPoint> landmarks) {
+    record TapeOutAsked(@Nullable Flat point, @Nullable List<@Nullable NamedPoint> landmarks) {
     }
 
-    record Taped(String a, String b, double distanceAM, double distanceBM, Side side, double crossingAngleDeg,
+    record TapeOutAnswer(String a, String b, double distanceAM, double distanceBM, Side side, double crossingAngleDeg,
             Crossing quality) {
     }
 
     @PostMapping("/tape-out")
-    Taped tapeOut(@RequestBody Standing asked) {
+    TapeOutAnswer tapeOut(@RequestBody TapeOutAsked asked) {
         PlanPoint point = Flat.point("point", asked.point());
         List<Landmark> landmarks = Inputs.list("landmarks", asked.landmarks()).stream().map(NamedPoint::landmark).toList();
         if (landmarks.size() < 2) {
             throw new Refusal("landmarks", "Two tapes need two landmarks: name one more.");
         }
         TapePair pair = TapePair.choose(point, landmarks, Walls.NONE);
-        return new Taped(pair.a().name(), pair.b().name(), pair.distanceAM(), pair.distanceBM(), pair.side(),
+        return new TapeOutAnswer(pair.a().name(), pair.b().name(), pair.distanceAM(), pair.distanceBM(), pair.side(),
                 pair.crossingAngleDeg(), pair.crossing());
     }
 
@@ -84,12 +84,12 @@ class TapeController {
     record FromTo(@Nullable Spot from, @Nullable Spot to) {
     }
 
-    record Aimed(double bearingDeg, double tiltDeg, double distanceM) {
+    record AimAnswer(double bearingDeg, double tiltDeg, double distanceM) {
     }
 
     @PostMapping("/aim")
-    Aimed aim(@RequestBody FromTo asked) {
+    AimAnswer aim(@RequestBody FromTo asked) {
         Aim aim = Aim.between(Spot.point("from", asked.from()), Spot.point("to", asked.to()));
-        return new Aimed(aim.bearing().degrees(), aim.tiltDeg(), aim.distanceM());
+        return new AimAnswer(aim.bearing().degrees(), aim.tiltDeg(), aim.distanceM());
     }
 }

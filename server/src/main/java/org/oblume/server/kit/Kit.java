@@ -1,7 +1,10 @@
 package org.oblume.server.kit;
 
 import java.util.List;
-import org.oblume.core.plot.Modifier;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.colour.GelColour;
+import org.oblume.core.filter.StockItem;
+import org.oblume.core.filter.StockKind;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.PlacementKind;
 
@@ -9,9 +12,19 @@ import org.oblume.core.plot.PlacementKind;
  * What can be placed and hung. All figures are nominal.
  *
  * @param fixtures generic kinds of things to place
- * @param stock filters and cloths, without a frame
+ * @param stock filters, cloths and bounces, without a frame
  */
-public record Kit(List<Fixture> fixtures, List<Modifier> stock) {
+public record Kit(List<Fixture> fixtures, List<Stock> stock) {
+
+    /** A stock item as {@link StockItem} has it. */
+    public record Stock(String name, StockKind kind, double stops, double miredShift, double duvShift, double softness,
+            @Nullable Double reflectance, @Nullable String heat, @Nullable GelColour gel) {
+
+        static Stock of(StockItem item) {
+            return new Stock(item.name(), item.kind(), item.effect().stops().value(), item.effect().mired().value(),
+                    item.effect().duv(), item.softness(), item.reflectance(), item.heat(), item.gel());
+        }
+    }
 
     /** @param beamDeg beam of a light as it comes, degrees; 0 for grip */
     public record Fixture(PlacementKind kind, Piece piece, double beamDeg) {

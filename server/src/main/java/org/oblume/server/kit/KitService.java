@@ -5,38 +5,63 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.colour.GelColour;
-import org.oblume.core.plot.Modifier;
+import org.oblume.core.filter.StockItem;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.PlacementKind;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
-/** The kit that ships with the product: two CSV files, read once at the start. */
+/** The kit that ships with the product, and what a crew adds to its stock in {@code stock.csv} in the data folder; read once at the start. */
 @Service
 public class KitService {
 
-    private static final CSVFormat TABLE = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
+    static final CSVFormat TABLE = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
+    private static final String OWN_STOCK = "stock.csv";
     private final Kit kit;
 
-    KitService() {
-        kit = new Kit(rows("/kit/fixtures.csv", KitService::fixture), rows("/kit/stock.csv", KitService::modifier));
+    KitService(@Value("${oblume.data}") Path data) {
+        Map<String, StockItem> stock = new LinkedHashMap<>();
+        StockFile.read(shipped("/kit/stock.csv")).forEach(item -> stock.put(item.name(), item));
+        Path own = data.resolve(OWN_STOCK);
+        if (Files.isReadable(own)) {
+            StockFile.read(text(own)).forEach(item -> stock.put(item.name(), item));
+        }
+        kit = new Kit(rows(shipped("/kit/fixtures.csv"), KitService::fixture), stock.values().stream().map(Kit.Stock::of).toList());
     }
 
     public Kit kit() {
         return kit;
     }
 
-    private static <T> List<T> rows(String file, Function<CSVRecord, T> read) {
-        try (Reader csv = new InputStreamReader(Objects.requireNonNull(KitService.class.getResourceAsStream(file)),
-                StandardCharsets.UTF_8)) {
-            return TABLE.parse(csv).stream().map(read).toList();
+    private static Reader shipped(String file) {
+        return new InputStreamReader(Objects.requireNonNull(KitService.class.getResourceAsStream(file)), StandardCharsets.UTF_8);
+    }
+
+    private static Reader text(Path file) {
+        try {
+            return Files.newBufferedReader(file);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    static <T> List<T> rows(Reader csv, Function<CSVRecord, T> read) {
+        try (csv) {
+            List<T> rows = new ArrayList<>();
+            TABLE.parse(csv).forEach(row -> rows.add(read.apply(row)));
+            return rows;
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
@@ -49,18 +74,11 @@ public class KitService {
                 number(row, "beam_deg"));
     }
 
-    private static Modifier modifier(CSVRecord row) {
-        Double red = optional(row, "red");
-        return new Modifier(row.get("name"), number(row, "stops"), number(row, "mired"), number(row, "duv"),
-                Boolean.parseBoolean(row.get("softens")), null, null,
-                red == null ? null : new GelColour(red, number(row, "green"), number(row, "blue")));
-    }
-
-    private static double number(CSVRecord row, String column) {
+    static double number(CSVRecord row, String column) {
         return Double.parseDouble(row.get(column));
     }
 
-    private static @Nullable Double optional(CSVRecord row, String column) {
+    static @Nullable Double optional(CSVRecord row, String column) {
         return row.get(column).isEmpty() ? null : Double.valueOf(row.get(column));
     }
 }

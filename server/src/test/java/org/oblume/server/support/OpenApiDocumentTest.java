@@ -15,7 +15,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /**
  * The interface's types come from web/openapi.json, which is built before the server and so is kept in the project.
- * {@code mvn -pl core,web,server test -Dtest=OpenApiDocumentTest -Dsurefire.failIfNoSpecifiedTests=false -Doblume.openapi.write=true} writes it anew.
+ * {@code mvn -pl core,web,server test -Dtest=OpenApiDocumentTest -Dexec.skip=true -Dsurefire.failIfNoSpecifiedTests=false -Doblume.openapi.write=true} writes it anew.
  */
 @ServerTest
 class OpenApiDocumentTest {
