@@ -1,6 +1,7 @@
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, type Ref } from 'vue'
+import { computed, shallowRef, type Ref } from 'vue'
 import type { PlanPoint } from '@/api/types'
 import { bounds, toPlan, type Px, type View } from './screen'
+import { useSize } from './useSize'
 
 const CLOSEST = 600
 const FARTHEST = 6
@@ -29,7 +30,7 @@ export function useViewport(options: {
   points: () => PlanPoint[]
   margin?: number
 }): UseViewportReturn {
-  const size = ref({ width: 0, height: 0 })
+  const size = useSize(options.element)
   const own = shallowRef<View>()
   const margin = options.margin ?? 44
 
@@ -74,15 +75,6 @@ export function useViewport(options: {
     else return false
     return true
   }
-
-  let watcher: ResizeObserver | undefined
-  onMounted(() => {
-    watcher = new ResizeObserver(([entry]) => {
-      if (entry) size.value = { width: entry.contentRect.width, height: entry.contentRect.height }
-    })
-    if (options.element.value) watcher.observe(options.element.value)
-  })
-  onBeforeUnmount(() => watcher?.disconnect())
 
   return { size, view, fit: () => (own.value = undefined), zoom, pan, key }
 }

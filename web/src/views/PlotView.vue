@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { value, type PlanPoint } from '@/api/types'
+import { call } from '@/api/client'
+import { value, type Attribute, type AttributeValue, type Placed, type PlanPoint } from '@/api/types'
 import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
 import PlaceDialog from '@/components/dialogs/PlaceDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
@@ -10,7 +11,7 @@ import PlacementPane from '@/components/inspector/PlacementPane.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import PlanStage from '@/components/plot/PlanStage.vue'
-import { usePreview } from '@/lib/usePreview'
+import { useLatest } from '@/lib/useLatest'
 import { useBook } from '@/stores/book'
 import { usePlot } from '@/stores/plot'
 
@@ -31,12 +32,14 @@ const outsideOffered = computed(() => {
   return plot.problem?.attribute === 'PLACE' && wanted && 'value' in wanted && 'xM' in wanted.value ? wanted.value : undefined
 })
 
-const preview = usePreview({
+const preview = useLatest({
+  send: ({ shotId, ...body }: { shotId: number; placement: string; attribute: Attribute; value: AttributeValue }) =>
+    call<Placed>('POST', `/api/shots/${shotId}/preview`, { body }),
   onAnswer: (placed) => {
     refused.value = ''
     if (draft.value?.key === placed.placement.key) plot.tried = placed
   },
-  onRefused: (sentence) => (refused.value = sentence),
+  onRefused: (refusal) => (refused.value = refusal.message),
 })
 
 watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })

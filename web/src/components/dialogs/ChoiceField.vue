@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T extends string | number | undefined">
 import { Listbox, ListboxButton, ListboxLabel, ListboxOption, ListboxOptions } from '@headlessui/vue'
 
-/** One of a few, in a dialog. */
+/** One of a few. */
 defineProps<{ label: string; options: { key: T; name: string }[] }>()
 const model = defineModel<T>({ required: true })
 </script>

@@ -97,6 +97,7 @@ window.addEventListener('keydown', onKey)
       </section>
     </div>
     <div class="foot">
+      <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
       <label class="block">
         <span class="block text-[11px] text-quiet">working here</span>
         <input v-model="settings.person" class="field" maxlength="60" aria-label="Your name, kept with each change" />

@@ -11,6 +11,7 @@ defineProps<{ shotId: number }>()
       <RouterLink :to="{ name: 'plot', params: { id: shotId } }" class="tab" active-class="here">Plot</RouterLink>
       <RouterLink :to="{ name: 'rebuild', params: { id: shotId } }" class="tab" active-class="here">Rebuild</RouterLink>
       <RouterLink :to="{ name: 'book' }" class="tab">Book</RouterLink>
+      <RouterLink :to="{ name: 'bench' }" class="tab">Bench</RouterLink>
     </nav>
     <div class="ml-auto flex items-center gap-2"><slot /></div>
   </div>

@@ -129,4 +129,24 @@ class ColourController {
         LightMix mix = LightMix.of(Inputs.list("lights", asked.lights()).stream().map(LightPart::part).toList());
         return new Mixed(mix.lux(), mix.reading().kelvin(), mix.reading().duv(), mix.seenBy(CameraWhite.of(balance)).hex());
     }
+
+    record WhitePart(@Nullable Double kelvin, @Nullable Double duv) {
+    }
+
+    record Whites(@Nullable List<@Nullable WhitePart> whites, @Nullable Double whiteBalanceKelvin,
+            @Nullable Double whiteBalanceDuv) {
+    }
+
+    /** @param swatches one for each white, "#rrggbb" */
+    record Seen(List<String> swatches) {
+    }
+
+    /** How several whites look to one camera, for drawing. */
+    @PostMapping("/seen")
+    Seen seen(@RequestBody Whites asked) {
+        CameraWhite camera = CameraWhite.of(
+                Inputs.white("whiteBalanceKelvin", asked.whiteBalanceKelvin(), "whiteBalanceDuv", asked.whiteBalanceDuv()));
+        return new Seen(Inputs.list("whites", asked.whites()).stream()
+                .map(w -> camera.swatch(LightColour.of(Inputs.white("kelvin", w.kelvin(), "duv", w.duv()))).hex()).toList());
+    }
 }

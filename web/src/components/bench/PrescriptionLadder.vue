@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Prescribed } from '@/api/types'
+import StopsText from '@/components/marks/StopsText.vue'
+import { axis, ticks } from '@/lib/scales'
+import { signed } from '@/lib/words'
+
+/** One prescription as a ladder: from where the light reads, a rung down for each filter, to the line that is wanted. */
+const props = defineProps<{
+  prescription: Prescribed & { costs: number[] }
+  rank: number
+  /** Stops of the bare light above the target. */
+  startStops: number
+  top: number
+  bottom: number
+  sourceSwatch: string
+  swatch: string
+  target: string
+}>()
+
+const HEIGHT = 330
+const RAIL_LEFT = 30
+const RAIL_RIGHT = 60
+const THIRD = 1 / 3
+const MIRED_PX = 120
+const MOST_MIRED = 30
+const up = computed(() => axis(props.bottom, props.top, HEIGHT - 8, 8))
+/** What stands after each filter. */
+const rungs = computed(() => {
+  let at = props.startStops
+  return props.prescription.filters.map((name, i) => {
+    const from = at
+    at -= props.prescription.costs[i] ?? 0
+    return { name, from, to: at }
+  })
+})
+const dimmed = computed(() => props.prescription.output < 1)
+const colour = computed(() => Math.max(-MOST_MIRED, Math.min(MOST_MIRED, props.prescription.deltaMired)) * (MIRED_PX / 2 / MOST_MIRED))
+const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
+</script>
+
+<template>
+  <article class="ladder" :data-rank="rank">
+    <header class="flex items-baseline gap-2 px-2">
+      <span class="figure text-[20px]">{{ rank }}</span>
+      <span class="figure text-[19px]"><StopsText :text="prescription.label" /></span>
+      <span class="figure ml-auto text-[14px]">{{ Math.round(prescription.kelvin) }}<span class="unit">K</span></span>
+    </header>
+    <svg width="100%" :height="HEIGHT" role="img" :aria-label="`${prescription.filters.join(', ') || 'no filter'}: ${prescription.label}, ${Math.round(prescription.kelvin)} K`">
+      <path :d="`M${RAIL_LEFT},8V${HEIGHT - 8}M${RAIL_RIGHT},8V${HEIGHT - 8}`" stroke="var(--set)" />
+      <g v-for="s in ticks(bottom, top, THIRD)" :key="s" stroke="var(--set)">
+        <path :d="`M${RAIL_LEFT},${up.px(s)}h${Math.abs(s - Math.round(s)) < 0.01 ? 8 : 4}M${RAIL_RIGHT},${up.px(s)}h${Math.abs(s - Math.round(s)) < 0.01 ? -8 : -4}`" />
+        <text v-if="Math.abs(s - Math.round(s)) < 0.01" :x="RAIL_LEFT - 6" :y="up.px(s) + 4" text-anchor="end" class="tick">{{ Math.round(s) > 0 ? '+' : '' }}{{ String(Math.round(s)).replace('-', '−') }}</text>
+      </g>
+      <line x1="4" x2="100%" :y1="up.px(0)" :y2="up.px(0)" stroke="var(--ink)" stroke-width="1.8" />
+      <rect :x="RAIL_LEFT + 1" :y="up.px(startStops) - 3" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="6" :fill="sourceSwatch" stroke="var(--set)" />
+      <g v-for="(r, i) in rungs" :key="i">
+        <path :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(r.from) + 3}V${up.px(r.to)}`" stroke="var(--quiet)" stroke-width="1.2" />
+        <path :d="`M${RAIL_LEFT + 4},${up.px(r.to)}H${RAIL_RIGHT - 4}`" stroke="var(--ink)" stroke-width="2" />
+        <text :x="RAIL_RIGHT + 7" :y="(up.px(r.from) + up.px(r.to)) / 2 + 4" class="word">{{ r.name }}</text>
+      </g>
+      <path v-if="dimmed" :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(rungs.at(-1)?.to ?? startStops)}V${up.px(prescription.deltaStops)}`" stroke="var(--quiet)" stroke-dasharray="3 3" />
+      <rect :x="RAIL_LEFT + 1" :y="up.px(prescription.deltaStops) - 4" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="8" :fill="swatch" stroke="var(--ground)" />
+    </svg>
+    <svg :width="MIRED_PX + 12" height="26" class="mx-auto block" role="img" :aria-label="`${signed(prescription.deltaMired, 0)} mired off`">
+      <path :d="`M6,13H${MIRED_PX + 6}M${6 + MIRED_PX / 2},9v8`" stroke="var(--quiet)" />
+      <path :d="`M${6 + MIRED_PX / 3},6h-4v14h4M${6 + (2 * MIRED_PX) / 3},6h4v14h-4`" stroke="var(--ink)" fill="none" />
+      <rect :x="3 + MIRED_PX / 2 + colour" y="6" width="6" height="14" :fill="inside ? 'var(--ink)' : 'var(--ground)'" stroke="var(--ink)" />
+    </svg>
+    <p class="text-center text-[11px] text-quiet">cool · 10 mired · warm</p>
+    <p class="px-2 pt-1 text-[12px]" data-reason>{{ prescription.reason }}</p>
+  </article>
+</template>
+
+<style scoped>
+.ladder + .ladder {
+  border-left: 1px solid var(--line);
+}
+.ladder {
+  min-width: 0;
+}
+text {
+  font-size: 12px;
+  fill: var(--ink);
+  stroke: var(--ground);
+  stroke-width: 3px;
+  paint-order: stroke;
+}
+.tick {
+  font-size: 11px;
+  fill: var(--quiet);
+}
+</style>

@@ -1,0 +1,28 @@
+/** Scales of the pictures: where a figure stands on its axis, never a result that is told. */
+
+/** Place of a colour temperature on a mired axis. */
+export function miredAt(kelvin: number): number {
+  return 1e6 / kelvin
+}
+
+/** Colour temperature at a place of a mired axis, to the 10 K that a dial has. */
+export function kelvinAt(mired: number): number {
+  return Math.round(1e5 / mired) * 10
+}
+
+/** A linear axis from values to px. */
+export interface Axis {
+  px: (value: number) => number
+  value: (px: number) => number
+}
+
+export function axis(from: number, to: number, fromPx: number, toPx: number): Axis {
+  const scale = (toPx - fromPx) / (to - from || 1)
+  return { px: (value) => fromPx + (value - from) * scale, value: (px) => from + (px - fromPx) / scale }
+}
+
+/** Multiples of a step within a range. */
+export function ticks(from: number, to: number, step: number): number[] {
+  const first = Math.ceil(from / step - 1e-9)
+  return Array.from({ length: Math.max(0, Math.floor(to / step + 1e-9) - first + 1) }, (_, i) => (first + i) * step)
+}
