@@ -10,6 +10,13 @@ export function kelvinAt(mired: number): number {
   return Math.round(1e5 / mired) * 10
 }
 
+const METRES_PER_FOOT = 0.3048
+
+/** What a drag writes into a field of lengths, in the unit that the crew works in. */
+export function written(metres: number, units: 'metric' | 'imperial'): string {
+  return units === 'imperial' ? `${(metres / METRES_PER_FOOT).toFixed(2)} ft` : `${metres.toFixed(2)} m`
+}
+
 /** A linear axis from values to px. */
 export interface Axis {
   px: (value: number) => number

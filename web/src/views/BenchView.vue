@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import ColourBench from '@/components/bench/ColourBench.vue'
 import CorrectionBench from '@/components/bench/CorrectionBench.vue'
 import DistanceBench from '@/components/bench/DistanceBench.vue'
@@ -25,6 +25,11 @@ const HALVES = [
 ]
 const halved = computed(() => HALVES.some((half) => half.key === props.bench))
 const here = computed(() => (halved.value ? BENCHES.at(-1)! : (BENCHES.find((b) => b.key === props.bench) ?? BENCHES[0]!)))
+const tabs = ref<HTMLElement>()
+/** On a phone the tabs are wider than the screen. */
+const showHere = () => tabs.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+watch(() => props.bench, showHere, { flush: 'post' })
+onMounted(showHere)
 const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.view))
 </script>
 
@@ -35,7 +40,7 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
       <h1 class="text-[22px] font-[650]">Bench</h1>
       <span class="text-[12px] text-quiet">calculators; nothing here is recorded</span>
     </header>
-    <nav class="tabs" aria-label="Benches">
+    <nav ref="tabs" class="tabs" aria-label="Benches">
       <RouterLink v-for="b in BENCHES" :key="b.key" :to="{ name: 'bench', params: { bench: b.key } }" class="tab" :class="{ here: b.key === here.key }" :aria-current="b.key === here.key ? 'page' : undefined">{{ b.name }}</RouterLink>
     </nav>
     <component :is="view" :key="bench">

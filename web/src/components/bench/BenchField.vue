@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 
 /** A value of a bench, typed as one says it; what it needs is told below it. */
 defineProps<{ label: string; unit?: string; problem?: string }>()
 const model = defineModel<string>({ required: true })
 const id = useId()
+/** A unit that was typed is not said twice. */
+const bare = computed(() => !/[a-z′'"″°%]$/i.test(model.value.trim()))
 </script>
 
 <template>
@@ -12,7 +14,7 @@ const id = useId()
     <div class="flex min-h-8 items-center gap-2">
       <label :for="id" class="grow">{{ label }}</label>
       <input :id="id" v-model="model" class="field figure !w-[118px] text-right text-[14px]" :aria-invalid="!!problem" :aria-describedby="problem ? `${id}-p` : undefined" autocomplete="off" spellcheck="false" @focus="($event.target as HTMLInputElement).select()" />
-      <span class="w-7 text-[12px] text-quiet">{{ unit }}</span>
+      <span class="w-8 text-[12px] text-quiet">{{ bare ? unit : '' }}</span>
     </div>
     <p v-if="problem" :id="`${id}-p`" role="alert" class="mb-1 text-[12px]">{{ problem }}</p>
   </div>

@@ -41,7 +41,7 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
     targetDuv: { kind: 'DUV', start: '0' },
     maxFilters: { kind: 'NUMBER', start: '3' },
     dimmable: { start: 'no' },
-    stock: { start: 'ND 0.3*1; ND 0.6*1; ND 0.9*1; ND 1.2*1; Single net*2; Double net*2; Eighth CTO*2; Quarter CTO*2; Half CTO*2; Full CTO*2' },
+    stock: { start: 'ND 0.3*1; ND 0.6*1; ND 0.9*1; Single net*2; Double net*2; Eighth CTO*2; Quarter CTO*2; Half CTO*2; Full CTO*2' },
   }),
   draw,
 })

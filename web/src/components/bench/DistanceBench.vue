@@ -5,7 +5,8 @@ import type { Moved, Thrown } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
-import { axis } from '@/lib/scales'
+import { say, type Said } from '@/lib/say'
+import { axis, written } from '@/lib/scales'
 import { useBench, type Values } from '@/lib/useBench'
 import { useDrag } from '@/lib/useDrag'
 import { useSize } from '@/lib/useSize'
@@ -14,6 +15,7 @@ import { useSettings } from '@/stores/settings'
 interface Picture {
   from: number
   to: number
+  said: Record<'from' | 'to' | 'penumbra', Said>
   radius: number
   level: string
   moved: Moved
@@ -24,8 +26,7 @@ interface Picture {
 }
 
 const settings = useSettings()
-const imperial = computed(() => settings.units === 'imperial')
-const unit = computed(() => (imperial.value ? 'ft' : 'm'))
+const unit = computed(() => (settings.units === 'imperial' ? 'ft' : 'm'))
 const CURVES = [
   { key: 'LINEAR', name: 'linear' },
   { key: 'SQUARE', name: 'square' },
@@ -57,7 +58,9 @@ async function draw(v: Values): Promise<Picture> {
       body: { sourceRadiusM: v.streakWidthM! / 2, sourceToEdgeM: v.sourceToEdgeM, edgeToSurfaceM: v.edgeToSurfaceM, openingWidthM: v.openingWidthM },
     }),
   ])
+  const [from, to, penumbra] = await say('LENGTH', [v.fromDistanceM!, v.toDistanceM!, thrown.penumbraM])
   return {
+    said: { from: from!, to: to!, penumbra: penumbra! },
     from: v.fromDistanceM!, to: v.toDistanceM!, radius: v.emitterWidthM! / 2, level: text.levelPercent ?? '', moved,
     sourceToEdge: v.sourceToEdgeM!, edgeToSurface: v.edgeToSurfaceM!, opening: v.openingWidthM!, thrown,
   }
@@ -68,6 +71,7 @@ const size = useSize(element)
 const HEIGHT = 250
 const MIDDLE = 120
 const FACE_PX = 56
+const NEAREST_M = 0.1
 const across = computed(() => {
   const farthest = Math.max(4, 1.15 * Math.max(picture.value?.from ?? 0, picture.value?.to ?? 0))
   return axis(0, farthest, FACE_PX, Math.max(120, size.value.width - 40))
@@ -76,18 +80,12 @@ const scale = computed(() => across.value.px(1) - across.value.px(0))
 const half = computed(() => Math.max(5, (picture.value?.radius ?? 0) * scale.value))
 function heads(p: Picture) {
   return [
-    { key: 'from', name: `before, ${said(p.from)}`, x: across.value.px(p.from), size: p.moved.angularSizeFromDeg, level: `${p.level.replace(/ ?%$/, '')} %` },
-    { key: 'to', name: `now, ${said(p.to)}`, x: across.value.px(p.to), size: p.moved.angularSizeToDeg, level: `${p.moved.levelPercent.toFixed(0)} %` },
+    { key: 'from', name: `before, ${p.said.from[settings.units]}`, x: across.value.px(p.from), size: p.moved.angularSizeFromDeg, level: `${p.level.replace(/ ?%$/, '')} %` },
+    { key: 'to', name: `now, ${p.said.to[settings.units]}`, x: across.value.px(p.to), size: p.moved.angularSizeToDeg, level: `${p.moved.levelPercent.toFixed(0)} %` },
   ]
 }
-function said(metres: number) {
-  if (!imperial.value) return `${metres.toFixed(2)} m`
-  const inches = Math.round((metres / 0.3048) * 12)
-  return `${Math.floor(inches / 12)}′ ${inches % 12}″`
-}
 function put(name: string, metres: number) {
-  const held = Math.max(0.1, metres)
-  text[name] = imperial.value ? `${(held / 0.3048).toFixed(1)} ft` : `${held.toFixed(2)} m`
+  text[name] = written(Math.max(NEAREST_M, metres), settings.units)
 }
 const grabbed = ref('toDistanceM')
 const grab = useDrag(() => element.value, (at) => put(grabbed.value, across.value.value(at.x)))
@@ -112,7 +110,7 @@ const toldMove = computed(() => {
 const toldShadow = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const penumbra = imperial.value ? `${((p.thrown.penumbraM / 0.3048) * 12).toFixed(1)}″` : `${(p.thrown.penumbraM * 1000).toFixed(0)} mm`
+  const penumbra = settings.units === 'imperial' ? p.said.penumbra.imperial : `${(p.thrown.penumbraM * 1000).toFixed(0)} mm`
   return `Shadows through the opening fan by ${p.thrown.fanDeg?.toFixed(1)}°: ${p.thrown.parallel ? 'they read as parallel' : 'one sees that they spread'}. The edge is soft over ${penumbra}.`
 })
 const summary = computed(() => [`From ${text.fromDistanceM} to ${text.toDistanceM}, emitter ${text.emitterWidthM} wide, at ${text.levelPercent} %:`, toldMove.value, `Source ${text.streakWidthM} wide, ${text.sourceToEdgeM} from an opening of ${text.openingWidthM}, surface ${text.edgeToSurfaceM} behind:`, toldShadow.value].join('\n'))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { call } from '@/api/client'
 import type { BothSchools, Exposed, Kind, Ratio } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
@@ -7,7 +7,9 @@ import BenchFrame from '@/components/bench/BenchFrame.vue'
 import StopLadder from '@/components/bench/StopLadder.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import StopsText from '@/components/marks/StopsText.vue'
+import { say, type Said } from '@/lib/say'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
+import { useSize } from '@/lib/useSize'
 import { signed } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 
@@ -19,7 +21,7 @@ interface Picture {
   quick?: Ratio
   readBy: string
   schools: BothSchools
-  light: number
+  needs: Said
 }
 
 const settings = useSettings()
@@ -78,15 +80,16 @@ async function draw(v: Values): Promise<Picture> {
     signal ? ask('NONE') : undefined,
     call<BothSchools>('POST', '/api/bench/lights-ratio', { body: { keyLux, fillLux } }),
   ])
+  const [needs] = await say('LIGHT', [exposed.requiredLux ?? 0])
   return {
-    exposed, stop: `T${(text.tStop ?? '').replace(/^t/i, '')}`, read, quick, schools, light: lux!,
+    exposed, stop: `T${(text.tStop ?? '').replace(/^t/i, '')}`, read, quick, schools, needs: needs!,
     readBy: signal ? `through ${CURVES.find((c) => c.key === text.curve)?.name}` : MODES.find((m) => m.key === mode)!.name,
   }
 }
 
 const over = computed(() => picture.value?.exposed.stopsOver ?? 0)
 const range = computed(() => ({ top: Math.max(2, Math.ceil(over.value)) + 0.4, bottom: Math.min(-2, Math.floor(over.value)) - 0.4 }))
-const ratio = (value: number) => `${value < 1 ? value.toFixed(2) : value.toFixed(1)} : 1`
+const ratio = (value: number) => `${value < 1 ? value.toFixed(2) : value.toFixed(1)}:1`
 const stops = (value: number) => `${value.toFixed(1).replace('-', '−')} stops`
 /** The darker side hangs below the brighter one. */
 function sides(read: Ratio, lit: string, shadow: string) {
@@ -116,9 +119,12 @@ const told = computed(() => {
   const p = picture.value
   if (!p) return ''
   const off = Math.abs(over.value) < 0.05 ? 'right on it' : `${Math.abs(over.value).toFixed(1)} stops ${over.value > 0 ? 'over' : 'under'}`
-  const needs = settings.units === 'imperial' ? `${((p.exposed.requiredLux ?? 0) / 10.76391).toFixed(0)} fc` : `${(p.exposed.requiredLux ?? 0).toFixed(0)} lux`
-  return `${p.stop} needs ${needs}; this light is ${off}. It asks for`
+  return `${p.stop} needs ${p.needs[settings.units]}; this light is ${off}. It asks for`
 })
+const element = ref<HTMLElement>()
+const size = useSize(element)
+/** On a phone two ladders stand beside each other, lower ones. */
+const high = computed(() => (size.value.width < 600 ? 280 : 440))
 const summary = computed(() =>
   [`${told.value} ${picture.value?.exposed.label}.`, ...ladders.value.map((l) => `${l.title}: ${l.gap.ratio}, ${l.gap.stops}`)].join('\n'),
 )
@@ -127,12 +133,12 @@ const summary = computed(() =>
 <template>
   <BenchFrame title="Exposure and ratio" hint="ticks are thirds of a stop" :stale="stale" :problem="problem" :summary="summary">
     <template v-if="picture">
-      <div class="ladders">
+      <div ref="element" class="ladders">
         <StopLadder
           title="This light, in stops from the stop that is set" :bars="[{ key: 'light', at: over, name: 'light', figure: signed(over, 1), as: 'rung' }]"
-          :top="range.top" :bottom="range.bottom" :line="picture.stop" :height="440"
+          :top="range.top" :bottom="range.bottom" :line="picture.stop" :height="high"
         />
-        <StopLadder v-for="l in ladders" :key="l.title" v-bind="l" bare :height="440" />
+        <StopLadder v-for="l in ladders" :key="l.title" v-bind="l" bare :height="high" />
       </div>
       <p class="px-4 pb-3" data-found="exposure">{{ told }} <b class="figure"><StopsText :text="picture.exposed.label" /></b>.</p>
     </template>

@@ -71,6 +71,9 @@ const placed = computed(() => {
 })
 const rows = computed(() => Math.max(1, ...placed.value.map((p) => p.row + 1)))
 
+/** Ends of the fixture's range, as far as the ruler shows them. */
+const reach = computed(() => [...(props.range ?? [])].reverse().map((kelvin) => across.value.px(Math.max(props.from, Math.min(props.to, miredAt(kelvin))))))
+
 const dragging = ref<string>()
 const grab = useDrag(() => element.value, (at) => {
   const mired = Math.max(40, Math.min(1000, across.value.value(at.x)))
@@ -120,8 +123,8 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
       />
     </g>
     <g v-if="range" stroke="var(--quiet)" fill="none">
-      <path :d="`M${across.px(miredAt(range[1]))},${height - 16}v-6H${across.px(miredAt(range[0]))}v6`" stroke-dasharray="4 3" />
-      <text :x="(across.px(miredAt(range[0])) + across.px(miredAt(range[1]))) / 2" :y="height - 8" text-anchor="middle" class="tick">the fixture's range, {{ range[0] }} to {{ range[1] }} K</text>
+      <path :d="`M${reach[0]},${height - 16}v-6H${reach[1]}v6`" stroke-dasharray="4 3" />
+      <text :x="(reach[0]! + reach[1]!) / 2" :y="height - 8" text-anchor="middle" class="tick">the fixture's range, {{ range[0] }} to {{ range[1] }} K</text>
     </g>
   </svg>
 </template>

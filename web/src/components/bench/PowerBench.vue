@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { call } from '@/api/client'
+import { ApiError, call } from '@/api/client'
 import type { BatteryRun, Loaded } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
@@ -47,7 +47,7 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
       wattHours: { kind: 'NUMBER', start: '98' },
       usable: { kind: 'NUMBER', start: '0.9' },
       watts: { kind: 'NUMBER', start: '60' },
-      idleWatts: { kind: 'NUMBER', start: '4' },
+      idleWatts: { kind: 'NUMBER', start: '6' },
       levelPercent: { kind: 'LEVEL', start: '80' },
       curve: { start: 'LINEAR' },
     }
@@ -69,7 +69,9 @@ const rows = computed(() => rowsOf(text.circuits))
 async function loadsOf(i: number): Promise<number[]> {
   const parts = (text[`loads${i}`] ?? '').split('+').map((part) => part.trim()).filter(Boolean).slice(0, MOST_LOADS)
   const { items } = await call<{ items: { value?: number; problem?: string }[] }>('POST', '/api/bench/read', { body: { items: parts.map((part) => ({ kind: 'NUMBER', text: part })) } })
-  return items.map((item) => item.value ?? Number.NaN)
+  const wrong = items.find((item) => item.problem)
+  if (wrong) throw new ApiError(400, wrong.problem!, `loads${i}`)
+  return items.map((item) => item.value!)
 }
 
 async function draw(v: Values): Promise<Picture> {
@@ -140,13 +142,13 @@ const summary = computed(() => {
       <h3 class="group-title mb-1">Supply</h3>
       <BenchField v-model="text.volts!" label="mains" unit="V" :problem="problems.volts" />
       <BenchField v-model="text.powerFactor!" label="power factor" :problem="problems.powerFactor" />
-      <BenchField v-model="text.continuousFraction!" label="of a breaker, for hours" :problem="problems.continuousFraction" />
+      <BenchField v-model="text.continuousFraction!" label="breaker, for hours" :problem="problems.continuousFraction" />
       <fieldset v-for="i in rows" :key="i" class="mt-2 border-t border-line pt-2">
         <legend class="sr-only">Circuit {{ i + 1 }}</legend>
         <div class="flex gap-1"><input v-model="text[`name${i}`]" class="field font-semibold" :aria-label="`Name of circuit ${i + 1}`" maxlength="60" /><input v-model="text[`breaker${i}`]" class="field figure !w-16 text-right" :aria-label="`Breaker of circuit ${i + 1}, amperes`" /><span class="self-center text-[12px] text-quiet">A</span></div>
         <div class="mt-1 flex gap-1"><input v-model="text[`loads${i}`]" class="field figure" :aria-label="`Watts on circuit ${i + 1}, such as 640 + 210`" /><span class="self-center text-[12px] text-quiet">W</span></div>
         <ChoiceField v-model="text[`phase${i}`]!" label="" :options="PHASES" />
-        <p v-if="problems[`breaker${i}`]" role="alert" class="text-[12px]">{{ problems[`breaker${i}`] }}</p>
+        <p v-if="problems[`breaker${i}`] ?? problems[`loads${i}`]" role="alert" class="text-[12px]">{{ problems[`breaker${i}`] ?? problems[`loads${i}`] }}</p>
       </fieldset>
       <div class="mt-1 flex gap-1">
         <button class="button" :disabled="rows.length >= MOST_CIRCUITS" @click="text.circuits = String(rows.length + 1)">One circuit more</button>

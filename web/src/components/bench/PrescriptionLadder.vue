@@ -18,7 +18,7 @@ const props = defineProps<{
   target: string
 }>()
 
-const HEIGHT = 330
+const HEIGHT = 400
 const RAIL_LEFT = 30
 const RAIL_RIGHT = 60
 const THIRD = 1 / 3
@@ -28,10 +28,25 @@ const up = computed(() => axis(props.bottom, props.top, HEIGHT - 8, 8))
 /** What stands after each filter. */
 const rungs = computed(() => {
   let at = props.startStops
-  return props.prescription.filters.map((name, i) => {
+  const steps: { name: string; sheets: number; from: number; to: number }[] = []
+  props.prescription.filters.forEach((name, i) => {
     const from = at
     at -= props.prescription.costs[i] ?? 0
-    return { name, from, to: at }
+    const before = steps.at(-1)
+    if (before?.name === name) Object.assign(before, { sheets: before.sheets + 1, to: at })
+    else steps.push({ name, sheets: 1, from, to: at })
+  })
+  return steps
+})
+/** Words keep clear of the line across, and of the words before them. */
+const words = computed(() => {
+  let last = -Infinity
+  return rungs.value.map((r) => {
+    let y = (up.value.px(r.from) + up.value.px(r.to)) / 2 + 4
+    const line = up.value.px(0)
+    if (y > line - 4 && y < line + 14) y = r.to < 0 && r.from < 0 ? line + 16 : line - 5
+    last = Math.max(y, last + 14)
+    return last
   })
 })
 const dimmed = computed(() => props.prescription.output < 1)
@@ -50,14 +65,15 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
       <path :d="`M${RAIL_LEFT},8V${HEIGHT - 8}M${RAIL_RIGHT},8V${HEIGHT - 8}`" stroke="var(--set)" />
       <g v-for="s in ticks(bottom, top, THIRD)" :key="s" stroke="var(--set)">
         <path :d="`M${RAIL_LEFT},${up.px(s)}h${Math.abs(s - Math.round(s)) < 0.01 ? 8 : 4}M${RAIL_RIGHT},${up.px(s)}h${Math.abs(s - Math.round(s)) < 0.01 ? -8 : -4}`" />
-        <text v-if="Math.abs(s - Math.round(s)) < 0.01" :x="RAIL_LEFT - 6" :y="up.px(s) + 4" text-anchor="end" class="tick">{{ Math.round(s) > 0 ? '+' : '' }}{{ String(Math.round(s)).replace('-', '−') }}</text>
+        <text v-if="Math.abs(s - Math.round(s)) < 0.01 && Math.round(s) !== 0" :x="RAIL_LEFT - 6" :y="up.px(s) + 4" text-anchor="end" class="tick">{{ Math.round(s) > 0 ? '+' : '' }}{{ String(Math.round(s)).replace('-', '−') }}</text>
       </g>
       <line x1="4" x2="100%" :y1="up.px(0)" :y2="up.px(0)" stroke="var(--ink)" stroke-width="1.8" />
+      <text x="4" :y="up.px(0) - 5" class="tick">T{{ target }}</text>
       <rect :x="RAIL_LEFT + 1" :y="up.px(startStops) - 3" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="6" :fill="sourceSwatch" stroke="var(--set)" />
       <g v-for="(r, i) in rungs" :key="i">
         <path :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(r.from) + 3}V${up.px(r.to)}`" stroke="var(--quiet)" stroke-width="1.2" />
         <path :d="`M${RAIL_LEFT + 4},${up.px(r.to)}H${RAIL_RIGHT - 4}`" stroke="var(--ink)" stroke-width="2" />
-        <text :x="RAIL_RIGHT + 7" :y="(up.px(r.from) + up.px(r.to)) / 2 + 4" class="word">{{ r.name }}</text>
+        <text :x="RAIL_RIGHT + 7" :y="words[i]">{{ r.name }}<template v-if="r.sheets > 1"> ×{{ r.sheets }}</template></text>
       </g>
       <path v-if="dimmed" :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(rungs.at(-1)?.to ?? startStops)}V${up.px(prescription.deltaStops)}`" stroke="var(--quiet)" stroke-dasharray="3 3" />
       <rect :x="RAIL_LEFT + 1" :y="up.px(prescription.deltaStops) - 4" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="8" :fill="swatch" stroke="var(--ground)" />

@@ -5,6 +5,8 @@ import type { TapeAnswer, TapeOutAnswer } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
+import { say, type Said } from '@/lib/say'
+import { written } from '@/lib/scales'
 import { gap, toPlan, toPx, type View } from '@/lib/screen'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
 import { useDrag } from '@/lib/useDrag'
@@ -16,15 +18,16 @@ interface Picture {
   b: { x: number; y: number }
   point: { x: number; y: number }
   tapes: [number, number]
+  /** The tapes, the stand right and up, and how far off it may be. */
+  said: Said[]
   angle: number
   quality: string
   side: string
-  error?: number
+  errorM?: number
 }
 
 const settings = useSettings()
-const imperial = computed(() => settings.units === 'imperial')
-const unit = computed(() => (imperial.value ? 'ft' : 'm'))
+const unit = computed(() => (settings.units === 'imperial' ? 'ft' : 'm'))
 const SIDES = [
   { key: 'LEFT', name: 'left of the walk from A to B' },
   { key: 'RIGHT', name: 'right of the walk from A to B' },
@@ -60,12 +63,14 @@ async function draw(v: Values): Promise<Picture> {
   if (text.way === 'OUT') {
     const point = { x: v.px!, y: v.py! }
     const out = await call<TapeOutAnswer>('POST', '/api/bench/tape-out', { body: { point, landmarks: [{ name: 'A', ...a }, { name: 'B', ...b }] } })
-    return { a, b, point, tapes: [out.distanceAM, out.distanceBM], angle: out.crossingAngleDeg, quality: out.quality, side: out.side }
+    const said = await say('LENGTH', [out.distanceAM, out.distanceBM, point.x, point.y])
+    return { a, b, point, tapes: [out.distanceAM, out.distanceBM], said, angle: out.crossingAngleDeg, quality: out.quality, side: out.side }
   }
   const fix = await call<TapeAnswer>('POST', '/api/bench/tape', {
     body: { a, b, distanceAM: v.distanceAM, distanceBM: v.distanceBM, side: text.side, tapeErrorM: v.tapeErrorM },
   })
-  return { a, b, point: { x: fix.x, y: fix.y }, tapes: [v.distanceAM!, v.distanceBM!], angle: fix.crossingAngleDeg, quality: fix.quality, side: text.side!, error: fix.positionErrorM }
+  const said = await say('LENGTH', [v.distanceAM!, v.distanceBM!, fix.x, fix.y, fix.positionErrorM])
+  return { a, b, point: { x: fix.x, y: fix.y }, tapes: [v.distanceAM!, v.distanceBM!], said, angle: fix.crossingAngleDeg, quality: fix.quality, side: text.side!, errorM: fix.positionErrorM }
 }
 
 const element = ref<SVGSVGElement>()
@@ -94,33 +99,29 @@ const drawn = computed(() => {
   const sweep = (arcA.x - point.x) * (arcB.y - point.y) - (arcA.y - point.y) * (arcB.x - point.x) > 0 ? 1 : 0
   return { a, b, point, arc: `M${arcA.x},${arcA.y}A34,34 0 0 ${sweep} ${arcB.x},${arcB.y}`, middle: toward({ x: (arcA.x + arcB.x) / 2, y: (arcA.y + arcB.y) / 2 }, 58) }
 })
-function said(metres: number) {
-  if (!imperial.value) return `${metres.toFixed(2)} m`
-  const quarters = Math.round((metres / 0.3048) * 48)
-  return `${Math.floor(quarters / 48)}′ ${((quarters % 48) / 4).toString()}″`
-}
 /** Dragging the stand asks the other way round: what its tapes are. */
 const grab = useDrag(() => element.value, (at) => {
   const p = toPlan(view.value, at)
-  text.way = 'OUT'
-  const write = (metres: number) => (imperial.value ? `${(metres / 0.3048).toFixed(2)} ft` : `${metres.toFixed(2)} m`)
-  text.px = write(p.xM)
-  text.py = write(p.yM)
+  put(p.xM, p.yM)
 })
+function put(x: number, y: number) {
+  text.way = 'OUT'
+  text.px = written(x, settings.units)
+  text.py = written(y, settings.units)
+}
 function nudge(event: KeyboardEvent) {
   const by = { ArrowLeft: [-0.05, 0], ArrowRight: [0.05, 0], ArrowUp: [0, 0.05], ArrowDown: [0, -0.05] }[event.key]
   if (!by || !picture.value) return
   event.preventDefault()
-  text.px = `${(picture.value.point.x + by[0]!).toFixed(2)} m`
-  text.py = `${(picture.value.point.y + by[1]!).toFixed(2)} m`
-  text.way = 'OUT'
+  put(picture.value.point.x + by[0]!, picture.value.point.y + by[1]!)
 }
 const QUALITY: Record<string, string> = { GOOD: 'good', FAIR: 'fair', POOR: 'poor: choose other landmarks' }
 const told = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const error = p.error === undefined ? '' : ` Within ${imperial.value ? `${((p.error / 0.3048) * 12).toFixed(1)}″` : `${(p.error * 1000).toFixed(0)} mm`} (model).`
-  return `A ${said(p.tapes[0])}, B ${said(p.tapes[1])}, to the ${p.side.toLowerCase()} of the walk from A to B: the stand is ${said(p.point.x)} right, ${said(p.point.y)} up. The tapes cross at ${p.angle.toFixed(0)}°, ${QUALITY[p.quality]}.${error}`
+  const [a, b, x, y, off] = p.said.map((one) => one[settings.units])
+  const error = p.errorM === undefined ? '' : ` Within ${settings.units === 'imperial' ? off : `${(p.errorM * 1000).toFixed(0)} mm`} (model).`
+  return `A ${a}, B ${b}, to the ${p.side.toLowerCase()} of the walk from A to B: the stand is ${x} right, ${y} up. The tapes cross at ${p.angle.toFixed(0)}°, ${QUALITY[p.quality]}.${error}`
 })
 </script>
 
@@ -137,7 +138,7 @@ const told = computed(() => {
           <rect :x="l.x - 4.5" :y="l.y - 4.5" width="9" height="9" fill="var(--ground)" stroke="var(--accent)" stroke-width="1.4" />
           <path :d="`M${l.x - 4.5},${l.y + 4.5}l9,-9`" stroke="var(--accent)" stroke-width="1.4" />
           <text :x="l.x" :y="l.y + 28" text-anchor="middle" class="letter">{{ i ? 'B' : 'A' }}</text>
-          <text :x="(l.x + drawn.point.x) / 2" :y="(l.y + drawn.point.y) / 2" text-anchor="middle" class="figure length">{{ said(picture.tapes[i]!) }}</text>
+          <text :x="(l.x + drawn.point.x) / 2" :y="(l.y + drawn.point.y) / 2" text-anchor="middle" class="figure length">{{ picture.said[i]![settings.units] }}</text>
         </g>
         <path :d="`M${drawn.point.x},${drawn.point.y}v-13m0,13l11.3,6.5m-11.3,-6.5l-11.3,6.5`" stroke="var(--ink)" stroke-width="1.6" />
         <circle :cx="drawn.point.x" :cy="drawn.point.y" r="22" class="handle" tabindex="0" role="button" data-handle="stand" :aria-label="`The stand. ${told}`" @pointerdown="grab" @keydown="nudge" />
@@ -162,7 +163,7 @@ const told = computed(() => {
         <BenchField v-model="text.distanceAM!" label="from A" :unit="unit" :problem="problems.distanceAM" />
         <BenchField v-model="text.distanceBM!" label="from B" :unit="unit" :problem="problems.distanceBM" />
         <ChoiceField v-model="text.side!" label="the stand is" :options="SIDES" />
-        <BenchField v-model="text.tapeErrorM!" label="a tape is good for ±" :unit="unit" :problem="problems.tapeErrorM" />
+        <BenchField v-model="text.tapeErrorM!" label="tape error, ±" :unit="unit" :problem="problems.tapeErrorM" />
       </template>
     </template>
   </BenchFrame>

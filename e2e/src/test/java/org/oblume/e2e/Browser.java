@@ -124,7 +124,7 @@ final class Browser implements AutoCloseable {
     /** Types into the field with that label, over what stands there. */
     void fill(String label, String text) {
         WebElement field = until("fill " + label, d -> d.findElements(By.xpath(
-                "//label[.//span[normalize-space()=\"" + label + "\"] or normalize-space()=\"" + label + "\"]//input | //input[@aria-label=\""
+                "//label[.//span[normalize-space()=\"" + label + "\"] or normalize-space()=\"" + label + "\"]//input | //input[@id=//label[normalize-space()=\"" + label + "\"]/@for] | //input[@aria-label=\""
                         + label + "\"]")).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
         field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
     }

@@ -49,6 +49,12 @@ class ScreenshotsIT {
             take(crew, "plot-daylight");
             crew.press("Dark set");
 
+            for (String bench : new String[] {"colour", "correction", "exposure", "distance", "tape", "power"}) {
+                crew.open("/bench/" + bench);
+                crew.see("[data-found], [data-rank]");
+                take(crew, "bench-" + bench);
+            }
+
             crew.open("/shots/" + ids[1] + "/rebuild");
             crew.seeText("5 of 9 done");
             take(crew, "rebuild");

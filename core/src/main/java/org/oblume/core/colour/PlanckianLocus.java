@@ -15,7 +15,7 @@ final class PlanckianLocus {
     private static final double STEP_K = 1;
     private static final double FIRST_MIRED = Kelvin.MIRED_PRODUCT / Kelvin.HIGHEST;
     /** Fine enough that the nearest point is between the neighbours of the nearest grid point. */
-    private static final double GRID_MIRED = 5;
+    private static final double GRID_MIRED = 10;
     private static final double MIRED_PRECISION = 1e-7;
     private static final Chromaticity[] GRID = grid();
 
@@ -58,26 +58,50 @@ final class PlanckianLocus {
      */
     static ColourReading reading(Chromaticity seen) {
         int nearest = 0;
-        for (int i = 1; i < GRID.length; i++) {
-            if (squaredGap(GRID[i], seen) < squaredGap(GRID[nearest], seen)) {
+        double least = Double.MAX_VALUE;
+        for (int i = 0; i < GRID.length; i++) {
+            double gap = squaredGap(GRID[i], seen);
+            if (gap < least) {
+                least = gap;
                 nearest = i;
             }
         }
         double low = FIRST_MIRED + Math.max(0, nearest - 1) * GRID_MIRED;
         double high = FIRST_MIRED + Math.min(GRID.length - 1, nearest + 1) * GRID_MIRED;
-        while (high - low > MIRED_PRECISION) {
-            double middle = (low + high) / 2;
-            if (pull(middle, seen) > 0) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        double kelvin = Kelvin.MIRED_PRODUCT / ((low + high) / 2);
+        double kelvin = Kelvin.MIRED_PRODUCT / nearest(low, high, seen);
         Chromaticity on = at(kelvin);
         double side = (seen.u() - on.u()) * V.slope(kelvin) - (seen.v() - on.v()) * U.slope(kelvin);
         return new ColourReading(Math.max(Kelvin.LOWEST, Math.min(Kelvin.HIGHEST, kelvin)),
                 Math.copySign(Math.sqrt(squaredGap(on, seen)), side));
+    }
+
+    /** Where the pull is 0 between two places, by regula falsi with the Illinois rule; an end when it does not change sign. */
+    private static double nearest(double low, double high, Chromaticity seen) {
+        double atLow = pull(low, seen);
+        double atHigh = pull(high, seen);
+        if (atLow <= 0) {
+            return low;
+        }
+        if (atHigh >= 0) {
+            return high;
+        }
+        double before = low;
+        double mired = high;
+        while (Math.abs(mired - before) > MIRED_PRECISION) {
+            before = mired;
+            mired = (low * atHigh - high * atLow) / (atHigh - atLow);
+            double at = pull(mired, seen);
+            if (at > 0) {
+                low = mired;
+                atLow = at;
+                atHigh /= 2;
+            } else {
+                high = mired;
+                atHigh = at;
+                atLow /= 2;
+            }
+        }
+        return mired;
     }
 
     /** Positive when the nearest point lies at more mired than this. */

@@ -24,7 +24,7 @@ public record Prescription(List<String> filters, double kelvin, double duv, TSto
         MiredShift deltaMired, double deltaDuv, Stops deltaStops, double cost) {
 
     private static final double COLOUR_IS_RIGHT_MIRED = 0.5;
-    private static final double STOP_IS_RIGHT = 0.05;
+    private static final double STOP_IS_RIGHT = 0.1;
     private static final double TINT_IS_RIGHT = 0.0005;
 
     public Prescription {

@@ -222,7 +222,7 @@ class CarryOverHttpTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"{'slate':'4Q' | This is not JSON", "{'slate':'4Q','stage':'PLANNED','description':'','colour':1} | “colour” is not a field here.",
-        "{'slate':'','stage':'PLANNED','description':''} | “” cannot go on a slate", "{'slate':'4Q','stage':'WRAPPED','description':''} | “stage” is missing or not of the kind"})
+        "{'slate':'','stage':'PLANNED','description':''} | “” cannot go on a slate", "{'slate':'4Q','stage':'WRAPPED','description':''} | “WRAPPED” is not known for “stage”: give one of PLANNED, LIT, SHOT."})
     void aBodyThatCannotBeReadIsAnsweredInWords(String body, String sentence) {
         Answer answer = api.post("/api/scenes/" + api.sceneOf(wide) + "/shots", body.replace('\'', '"'));
         assertThat(answer.status()).isEqualTo(400);

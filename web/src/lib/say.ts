@@ -1,0 +1,16 @@
+import { call } from '@/api/client'
+import type { Understood } from '@/api/types'
+
+export interface Said {
+  metric: string
+  imperial: string
+}
+
+/** Lengths (metres) or light (lux) in both systems, as the server prints them. */
+export async function say(kind: 'LENGTH' | 'LIGHT', values: number[]): Promise<Said[]> {
+  const unit = kind === 'LENGTH' ? 'm' : 'lux'
+  const { items } = await call<{ items: Understood[] }>('POST', '/api/bench/read', {
+    body: { items: values.map((value) => ({ kind, text: `${value.toFixed(6)} ${unit}` })) },
+  })
+  return items.map((item) => ({ metric: item.metric ?? '', imperial: item.imperial ?? '' }))
+}
