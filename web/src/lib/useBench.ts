@@ -71,7 +71,11 @@ export function useBench<P>(options: { fields: (text: Record<string, string>) =>
     onAnswer: (answer) => {
       problems.value = answer.wrong ?? {}
       problem.value = undefined
-      if (answer.drawn) picture.value = answer.drawn
+      if (answer.drawn) {
+        const first = !picture.value
+        picture.value = answer.drawn
+        if (first && imperial.value) inTheirUnits()
+      }
     },
     onRefused: (refusal: ApiError) => {
       const name = refusal.field?.split('.').at(-1) ?? ''
@@ -117,7 +121,8 @@ export function useBench<P>(options: { fields: (text: Record<string, string>) =>
     { immediate: true },
   )
 
-  watch(imperial, () => {
+  /** Says what stands in the fields in the units that the crew works in. */
+  function inTheirUnits() {
     for (const [name, { kind }] of Object.entries(options.fields(text))) {
       const item = read[name]
       const said = imperial.value ? item?.imperial : item?.metric
@@ -127,7 +132,8 @@ export function useBench<P>(options: { fields: (text: Record<string, string>) =>
       text[name] = was && was.became === typed ? was.typed : said
       before.set(name, { typed, became: text[name] })
     }
-  })
+  }
+  watch(imperial, inTheirUnits)
 
   return { text, problems, problem, picture, stale }
 }

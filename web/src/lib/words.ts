@@ -13,6 +13,14 @@ export const STAGES: { key: Stage; name: string }[] = [
   { key: 'SHOT', name: 'shot' },
 ]
 
+/** How a fixture follows its level. */
+export const LEVEL_CURVES = [
+  { key: 'LINEAR', name: 'linear' },
+  { key: 'SQUARE', name: 'square' },
+  { key: 'S_CURVE', name: 's-curve' },
+  { key: 'TUNGSTEN', name: 'tungsten, voltage' },
+]
+
 export const ATTRIBUTES: Record<Attribute, string> = {
   STANDING: 'on set',
   PLACE: 'place',

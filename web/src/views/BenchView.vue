@@ -76,23 +76,6 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
   border-bottom: 1px solid var(--line);
   overflow-x: auto;
 }
-.tab {
-  display: flex;
-  align-items: center;
-  margin: 0 10px;
-  color: var(--quiet);
-  white-space: nowrap;
-  border-bottom: 2px solid transparent;
-  border-top: 2px solid transparent;
-}
-.tab:hover {
-  color: var(--ink);
-}
-.tab.here {
-  color: var(--ink);
-  font-weight: 650;
-  border-bottom-color: var(--accent);
-}
 .half {
   flex: 1;
   padding: 4px 12px;

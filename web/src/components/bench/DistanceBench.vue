@@ -7,6 +7,7 @@ import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import { say, type Said } from '@/lib/say'
 import { axis, written } from '@/lib/scales'
+import { LEVEL_CURVES } from '@/lib/words'
 import { useBench, type Values } from '@/lib/useBench'
 import { useDrag } from '@/lib/useDrag'
 import { useSize } from '@/lib/useSize'
@@ -27,12 +28,6 @@ interface Picture {
 
 const settings = useSettings()
 const unit = computed(() => (settings.units === 'imperial' ? 'ft' : 'm'))
-const CURVES = [
-  { key: 'LINEAR', name: 'linear' },
-  { key: 'SQUARE', name: 'square' },
-  { key: 'S_CURVE', name: 's-curve' },
-  { key: 'TUNGSTEN', name: 'tungsten, voltage' },
-]
 
 const { text, problems, problem, picture, stale } = useBench<Picture>({
   fields: () => ({
@@ -69,7 +64,7 @@ async function draw(v: Values): Promise<Picture> {
 const element = ref<SVGSVGElement>()
 const size = useSize(element)
 const HEIGHT = 250
-const MIDDLE = 120
+const MIDDLE = 110
 const FACE_PX = 56
 const NEAREST_M = 0.1
 const across = computed(() => {
@@ -132,7 +127,7 @@ const FAN_MIDDLE = 100
 
 <template>
   <BenchFrame title="Distance and softness" hint="drag a head along its way" :stale="stale" :problem="problem" :summary="summary">
-    <svg ref="element" class="block w-full shrink-0" :height="HEIGHT" role="group" aria-label="The head and the mark, from the side">
+    <svg ref="element" class="drawing block w-full shrink-0" :height="HEIGHT" role="group" aria-label="The head and the mark, from the side">
       <template v-if="picture">
         <path :d="`M16,${HEIGHT - 34}H${size.width - 16}`" stroke="var(--set)" />
         <g v-for="m in Math.floor(across.value(size.width - 30))" :key="m"><path :d="`M${across.px(m)},${HEIGHT - 34}v5`" stroke="var(--quiet)" /><text v-if="scale > 26 || m % 5 === 0" :x="across.px(m)" :y="HEIGHT - 14" text-anchor="middle" class="tick">{{ m }}<template v-if="m === 1"> m</template></text></g>
@@ -143,8 +138,8 @@ const FAN_MIDDLE = 100
           <path :d="`M${FACE_PX + 20},${MIDDLE}L${h.x},${MIDDLE - half}V${MIDDLE + half}Z`" fill="var(--ink)" :fill-opacity="h.key === 'to' ? 0.14 : 0.05" stroke="var(--quiet)" :stroke-dasharray="h.key === 'from' ? '4 3' : undefined" />
           <path :d="`M${h.x + 6},${MIDDLE + half}V${HEIGHT - 34}`" stroke="var(--set)" />
           <rect :x="h.x" :y="MIDDLE - half" width="12" :height="2 * half" :fill="h.key === 'to' ? 'var(--ink)' : 'var(--ground)'" stroke="var(--ink)" />
-          <text :x="h.x + 6" :y="MIDDLE - half - 26" text-anchor="middle">{{ h.name }}</text>
-          <text :x="h.x + 6" :y="MIDDLE - half - 10" text-anchor="middle" class="figure">{{ h.level }} · {{ h.size.toFixed(1) }}°</text>
+          <text :x="h.x + 6" :y="h.key === 'to' ? MIDDLE - half - 26 : MIDDLE + half + 18" text-anchor="middle">{{ h.name }}</text>
+          <text :x="h.x + 6" :y="h.key === 'to' ? MIDDLE - half - 10 : MIDDLE + half + 34" text-anchor="middle" class="figure">{{ h.level }} · {{ h.size.toFixed(1) }}°</text>
           <rect
             :x="h.x - 16" :y="MIDDLE - half - 8" width="44" :height="2 * half + 16" class="handle" tabindex="0" role="slider" :data-handle="h.key" :aria-label="`Head ${h.name}`"
             aria-valuemin="0.1" aria-valuemax="100" :aria-valuenow="h.key === 'to' ? picture.to : picture.from" :aria-valuetext="h.name"
@@ -156,7 +151,7 @@ const FAN_MIDDLE = 100
     <p class="px-4 pb-3" data-found="move">{{ toldMove }}</p>
     <div class="border-t border-line pt-2">
       <h3 class="px-4 text-[13px]">Through an opening, seen from above</h3>
-      <svg v-if="fan" class="block w-full" :height="2 * FAN_MIDDLE" role="img" aria-label="The fan of shadows">
+      <svg v-if="fan" class="drawing block w-full" :height="2 * FAN_MIDDLE" role="img" aria-label="The fan of shadows">
         <path v-for="r in fan.rays" :key="r" :d="`M${fan.source},${FAN_MIDDLE}L${fan.end},${FAN_MIDDLE + r * fan.spread}`" stroke="var(--quiet)" :stroke-width="Math.abs(r) === 1 ? 1.6 : 0.8" />
         <circle :cx="fan.source" :cy="FAN_MIDDLE" r="6" fill="var(--ink)" />
         <path :d="`M${fan.wall},10V${FAN_MIDDLE - fan.open}M${fan.wall},${FAN_MIDDLE + fan.open}V190`" stroke="var(--wall)" stroke-width="6" />
@@ -173,7 +168,7 @@ const FAN_MIDDLE = 100
       <BenchField v-model="text.toDistanceM!" label="to" :unit="unit" :problem="problems.toDistanceM" />
       <BenchField v-model="text.emitterWidthM!" label="emitter, wide" :unit="unit" :problem="problems.emitterWidthM ?? problems.emitterRadiusM" />
       <BenchField v-model="text.levelPercent!" label="level" unit="%" :problem="problems.levelPercent" />
-      <ChoiceField v-model="text.curve!" label="level curve" :options="CURVES" />
+      <ChoiceField v-model="text.curve!" label="level curve" :options="LEVEL_CURVES" />
       <h3 class="group-title mt-3 mb-1">Through an opening</h3>
       <BenchField v-model="text.streakWidthM!" label="source, wide" :unit="unit" :problem="problems.streakWidthM" />
       <BenchField v-model="text.sourceToEdgeM!" label="source to opening" :unit="unit" :problem="problems.sourceToEdgeM" />
@@ -184,30 +179,7 @@ const FAN_MIDDLE = 100
 </template>
 
 <style scoped>
-text {
-  font-size: 12px;
-  fill: var(--ink);
-  stroke: var(--ground);
-  stroke-width: 3px;
-  paint-order: stroke;
-}
-.tick {
-  font-size: 11px;
+.drawing .was text {
   fill: var(--quiet);
-}
-.was text {
-  fill: var(--quiet);
-}
-.handle {
-  fill: transparent;
-  cursor: ew-resize;
-  touch-action: none;
-}
-.handle:focus {
-  outline: none;
-}
-.handle:focus-visible {
-  stroke: var(--accent);
-  stroke-width: 2px;
 }
 </style>

@@ -92,7 +92,7 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
 </script>
 
 <template>
-  <svg ref="element" class="block w-full shrink-0" :height="height" role="group" aria-label="Mired ruler, cool to warm">
+  <svg ref="element" class="drawing block w-full shrink-0" :height="height" role="group" aria-label="Mired ruler, cool to warm">
     <defs>
       <linearGradient :id="id" x1="0" x2="1">
         <stop v-for="b in band" :key="b.mired" :offset="(b.mired - from) / (to - from)" :stop-color="b.swatch" />
@@ -107,15 +107,15 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
     <g v-for="(a, i) in arrows" :key="a.key" stroke="var(--ink)" fill="none">
       <path :d="`M${across.px(a.from)},${top - 4}V${top - 14 - i * ARROW_PX}H${across.px(a.to)}V${top - 10}`" stroke-width="1.4" />
       <path :d="`M${across.px(a.to) - 4},${top - 11}h8l-4,8z`" fill="var(--ink)" stroke="none" />
-      <text :x="(across.px(a.from) + across.px(a.to)) / 2" :y="top - 19 - i * ARROW_PX" text-anchor="middle" class="word">{{ a.name }}</text>
+      <text :x="(across.px(a.from) + across.px(a.to)) / 2" :y="top - 19 - i * ARROW_PX" text-anchor="middle">{{ a.name }}</text>
     </g>
     <g v-for="p in placed" :key="p.mark.key">
       <path v-if="p.mark.as === 'line'" :d="`M${p.x},${top - 22}V${bottom + 26}`" stroke="var(--ink)" stroke-width="1.8" />
       <path :d="`M${p.x},${p.mark.as === 'line' ? bottom + 26 : Math.max(p.y, bottom)}V${bottom + 28 + p.row * 34}`" stroke="var(--quiet)" fill="none" />
       <circle v-if="p.mark.as === 'dot'" :cx="p.x" :cy="p.y" r="6" fill="var(--ink)" stroke="var(--ground)" stroke-width="3" paint-order="stroke" />
       <circle v-if="p.mark.as === 'ring'" :cx="p.x" :cy="p.y" r="6" fill="var(--ground)" stroke="var(--ink)" stroke-width="2" />
-      <text :x="p.words" :y="bottom + 42 + p.row * 34" text-anchor="middle" class="word">{{ p.mark.name }}</text>
-      <text :x="p.words" :y="bottom + 56 + p.row * 34" text-anchor="middle" class="figure word">{{ Math.round(p.mark.kelvin) }}<tspan class="small" dx="3">K</tspan></text>
+      <text :x="p.words" :y="bottom + 42 + p.row * 34" text-anchor="middle">{{ p.mark.name }}</text>
+      <text :x="p.words" :y="bottom + 56 + p.row * 34" text-anchor="middle" class="figure">{{ Math.round(p.mark.kelvin) }}<tspan class="tick" dx="3">K</tspan></text>
       <circle
         v-if="p.mark.handle" :cx="p.x" :cy="p.y" r="18" class="handle" tabindex="0" role="slider" :data-handle="p.mark.key"
         :aria-label="p.mark.name" aria-valuemin="1000" aria-valuemax="25000" :aria-valuenow="Math.round(p.mark.kelvin)" :aria-valuetext="`${Math.round(p.mark.kelvin)} K`"
@@ -128,33 +128,3 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
     </g>
   </svg>
 </template>
-
-<style scoped>
-text {
-  stroke: var(--ground);
-  stroke-width: 3px;
-  paint-order: stroke;
-  fill: var(--ink);
-  font-size: 12px;
-}
-.tick {
-  font-size: 11px;
-  fill: var(--quiet);
-}
-.small {
-  font-size: 11px;
-  fill: var(--quiet);
-}
-.handle {
-  fill: transparent;
-  cursor: ew-resize;
-  touch-action: none;
-}
-.handle:focus {
-  outline: none;
-}
-.handle:focus-visible {
-  stroke: var(--accent);
-  stroke-width: 2px;
-}
-</style>

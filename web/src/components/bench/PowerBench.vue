@@ -6,6 +6,7 @@ import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { LEVEL_CURVES } from '@/lib/words'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
 
 interface Picture {
@@ -25,12 +26,6 @@ const PHASES = [
   { key: '1', name: 'phase 1' },
   { key: '2', name: 'phase 2' },
   { key: '3', name: 'phase 3' },
-]
-const CURVES = [
-  { key: 'LINEAR', name: 'linear' },
-  { key: 'SQUARE', name: 'square' },
-  { key: 'S_CURVE', name: 's-curve' },
-  { key: 'TUNGSTEN', name: 'tungsten, voltage' },
 ]
 
 function rowsOf(circuits = String(STARTS.length)): number[] {
@@ -160,7 +155,7 @@ const summary = computed(() => {
       <BenchField v-model="text.watts!" label="head at full" unit="W" :problem="problems.watts" />
       <BenchField v-model="text.idleWatts!" label="on, but dark" unit="W" :problem="problems.idleWatts" />
       <BenchField v-model="text.levelPercent!" label="level" unit="%" :problem="problems.levelPercent" />
-      <ChoiceField v-model="text.curve!" label="level curve" :options="CURVES" />
+      <ChoiceField v-model="text.curve!" label="level curve" :options="LEVEL_CURVES" />
     </template>
   </BenchFrame>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Prescribed } from '@/api/types'
+import LadderRails from '@/components/bench/LadderRails.vue'
 import StopsText from '@/components/marks/StopsText.vue'
-import { axis, ticks } from '@/lib/scales'
+import { axis } from '@/lib/scales'
 import { signed } from '@/lib/words'
 
 /** One prescription as a ladder: from where the light reads, a rung down for each filter, to the line that is wanted. */
@@ -21,10 +22,9 @@ const props = defineProps<{
 const HEIGHT = 400
 const RAIL_LEFT = 30
 const RAIL_RIGHT = 60
-const THIRD = 1 / 3
 const MIRED_PX = 120
 const MOST_MIRED = 30
-const up = computed(() => axis(props.bottom, props.top, HEIGHT - 8, 8))
+const up = computed(() => axis(props.bottom, props.top, HEIGHT - 10, 10))
 /** What stands after each filter. */
 const rungs = computed(() => {
   let at = props.startStops
@@ -61,12 +61,8 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
       <span class="figure text-[19px]"><StopsText :text="prescription.label" /></span>
       <span class="figure ml-auto text-[14px]">{{ Math.round(prescription.kelvin) }}<span class="unit">K</span></span>
     </header>
-    <svg width="100%" :height="HEIGHT" role="img" :aria-label="`${prescription.filters.join(', ') || 'no filter'}: ${prescription.label}, ${Math.round(prescription.kelvin)} K`">
-      <path :d="`M${RAIL_LEFT},8V${HEIGHT - 8}M${RAIL_RIGHT},8V${HEIGHT - 8}`" stroke="var(--set)" />
-      <g v-for="s in ticks(bottom, top, THIRD)" :key="s" stroke="var(--set)">
-        <path :d="`M${RAIL_LEFT},${up.px(s)}h${Math.abs(s - Math.round(s)) < 0.01 ? 8 : 4}M${RAIL_RIGHT},${up.px(s)}h${Math.abs(s - Math.round(s)) < 0.01 ? -8 : -4}`" />
-        <text v-if="Math.abs(s - Math.round(s)) < 0.01 && Math.round(s) !== 0" :x="RAIL_LEFT - 6" :y="up.px(s) + 4" text-anchor="end" class="tick">{{ Math.round(s) > 0 ? '+' : '' }}{{ String(Math.round(s)).replace('-', '−') }}</text>
-      </g>
+    <svg class="drawing" width="100%" :height="HEIGHT" role="img" :aria-label="`${prescription.filters.join(', ') || 'no filter'}: ${prescription.label}, ${Math.round(prescription.kelvin)} K`">
+      <LadderRails :left="RAIL_LEFT" :right="RAIL_RIGHT" :height="HEIGHT" :top="top" :bottom="bottom" />
       <line x1="4" x2="100%" :y1="up.px(0)" :y2="up.px(0)" stroke="var(--ink)" stroke-width="1.8" />
       <text x="4" :y="up.px(0) - 5" class="tick">T{{ target }}</text>
       <rect :x="RAIL_LEFT + 1" :y="up.px(startStops) - 3" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="6" :fill="sourceSwatch" stroke="var(--set)" />
@@ -94,16 +90,5 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
 }
 .ladder {
   min-width: 0;
-}
-text {
-  font-size: 12px;
-  fill: var(--ink);
-  stroke: var(--ground);
-  stroke-width: 3px;
-  paint-order: stroke;
-}
-.tick {
-  font-size: 11px;
-  fill: var(--quiet);
 }
 </style>

@@ -127,7 +127,7 @@ const told = computed(() => {
 
 <template>
   <BenchFrame title="Tape" hint="drag the stand, or type what the tapes read" :stale="stale" :problem="problem" :summary="told">
-    <svg ref="element" class="block w-full shrink-0" :height="HEIGHT" role="group" aria-label="Two landmarks and the stand, from above">
+    <svg ref="element" class="drawing block w-full shrink-0" :height="HEIGHT" role="group" aria-label="Two landmarks and the stand, from above">
       <template v-if="drawn && picture">
         <circle v-for="(l, i) in [drawn.a, drawn.b]" :key="`c${i}`" :cx="l.x" :cy="l.y" :r="picture.tapes[i]! * view.scale" fill="none" stroke="var(--line)" />
         <path :d="`M${drawn.a.x},${drawn.a.y}L${drawn.b.x},${drawn.b.y}`" stroke="var(--set)" stroke-dasharray="2 4" />
@@ -170,30 +170,11 @@ const told = computed(() => {
 </template>
 
 <style scoped>
-text {
-  font-size: 12px;
-  fill: var(--ink);
-  stroke: var(--ground);
-  stroke-width: 4px;
-  paint-order: stroke;
-}
-.letter {
+.drawing .letter {
   font-size: 22px;
   font-weight: 650;
 }
-.length {
+.drawing .length {
   font-size: 15px;
-}
-.handle {
-  fill: transparent;
-  cursor: move;
-  touch-action: none;
-}
-.handle:focus {
-  outline: none;
-}
-.handle:focus-visible {
-  stroke: var(--accent);
-  stroke-width: 2px;
 }
 </style>

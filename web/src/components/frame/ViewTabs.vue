@@ -35,20 +35,4 @@ defineProps<{ shotId: number }>()
     height: 44px;
   }
 }
-.tab {
-  display: flex;
-  align-items: center;
-  margin: 0 10px;
-  color: var(--quiet);
-  border-bottom: 2px solid transparent;
-  border-top: 2px solid transparent;
-}
-.tab:hover {
-  color: var(--ink);
-}
-.tab.here {
-  color: var(--ink);
-  font-weight: 650;
-  border-bottom-color: var(--accent);
-}
 </style>

@@ -30,6 +30,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
+    private static final Duration GLANCE = Duration.ofMillis(40);
     private final ChromeDriver driver;
     private final String address;
 
@@ -201,7 +202,7 @@ final class Browser implements AutoCloseable {
     }
 
     <T> T until(String what, Function<ChromeDriver, T> condition) {
-        return new WebDriverWait(driver, PATIENCE).withMessage(() -> "could not " + what + " on " + path() + ":\n" + text())
+        return new WebDriverWait(driver, PATIENCE).pollingEvery(GLANCE).withMessage(() -> "could not " + what + " on " + path() + ":\n" + text())
                 .ignoring(StaleElementReferenceException.class).ignoring(NoSuchElementException.class)
                 .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
                 .until(d -> condition.apply(driver));

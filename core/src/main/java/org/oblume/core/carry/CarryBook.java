@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -32,8 +33,9 @@ public final class CarryBook {
         for (ShotLine shot : shots) {
             requireBase(shot.slate(), shot.basedOn());
         }
+        Set<String> grounded = new HashSet<>();
         for (ShotLine shot : shots) {
-            refuseCycle(shot.slate(), shot.basedOn());
+            requireGround(shot, grounded);
         }
         Set<Object> seen = new LinkedHashSet<>();
         for (Knot knot : knots) {
@@ -163,6 +165,17 @@ public final class CarryBook {
             throw new Refusal("The scene has no shot %s.".formatted(slate));
         }
         return line;
+    }
+
+    /** Follows a shot back to one that is known to rest on a shot without a base; each shot is passed once in all. */
+    private void requireGround(ShotLine shot, Set<String> grounded) {
+        Set<String> way = new HashSet<>();
+        for (String at = shot.slate(); at != null && !grounded.contains(at); at = line(at).basedOn()) {
+            if (!way.add(at)) {
+                refuseCycle(at, line(at).basedOn());
+            }
+        }
+        grounded.addAll(way);
     }
 
     private void requireBase(String slate, @Nullable String basedOn) {

@@ -77,7 +77,7 @@ public final class Numbers {
 
     /** A fixed number of decimals, with U+2212 for minus and never a negative zero. */
     static String fixed(double value, int decimals) {
-        BigDecimal rounded = new BigDecimal(value).setScale(decimals, RoundingMode.HALF_UP);
+        BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
         return (rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString().replace('-', '−');
     }
 }

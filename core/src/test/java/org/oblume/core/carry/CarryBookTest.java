@@ -51,6 +51,13 @@ class CarryBookTest {
     }
 
     @Test
+    void aSceneWhoseShotsAreBasedOnEachOtherIsRefusedWhereverTheRingIs() {
+        List<ShotLine> ring = List.of(shot("4A", null), shot("4E", "4D"), shot("4B", "4D"), shot("4C", "4B"), shot("4D", "4C"));
+        assertThatThrownBy(() -> CarryBook.of(ring, List.of())).isInstanceOf(Refusal.class).hasMessageContaining("base it on itself");
+        assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", "4A")), List.of())).hasMessageContaining("4A from 4A");
+    }
+
+    @Test
     void aValueKnowsTheShotItWasTiedIn() {
         CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Height(1.9))));
         ShotState closeUp = book.resolve("4C");
