@@ -138,8 +138,8 @@ const FAN_MIDDLE = 100
           <path :d="`M${FACE_PX + 20},${MIDDLE}L${h.x},${MIDDLE - half}V${MIDDLE + half}Z`" fill="var(--ink)" :fill-opacity="h.key === 'to' ? 0.14 : 0.05" stroke="var(--quiet)" :stroke-dasharray="h.key === 'from' ? '4 3' : undefined" />
           <path :d="`M${h.x + 6},${MIDDLE + half}V${HEIGHT - 34}`" stroke="var(--set)" />
           <rect :x="h.x" :y="MIDDLE - half" width="12" :height="2 * half" :fill="h.key === 'to' ? 'var(--ink)' : 'var(--ground)'" stroke="var(--ink)" />
-          <text :x="h.x + 6" :y="h.key === 'to' ? MIDDLE - half - 26 : MIDDLE + half + 18" text-anchor="middle">{{ h.name }}</text>
-          <text :x="h.x + 6" :y="h.key === 'to' ? MIDDLE - half - 10 : MIDDLE + half + 34" text-anchor="middle" class="figure">{{ h.level }} · {{ h.size.toFixed(1) }}°</text>
+          <text :x="h.x + 6" :y="h.key === 'to' ? MIDDLE - half - 26 : MIDDLE + half + 18" :dx="h.key === 'to' ? 0 : 54" text-anchor="middle">{{ h.name }}</text>
+          <text :x="h.x + 6" :y="h.key === 'to' ? MIDDLE - half - 10 : MIDDLE + half + 34" :dx="h.key === 'to' ? 0 : 54" text-anchor="middle" class="figure">{{ h.level }} · {{ h.size.toFixed(1) }}°</text>
           <rect
             :x="h.x - 16" :y="MIDDLE - half - 8" width="44" :height="2 * half + 16" class="handle" tabindex="0" role="slider" :data-handle="h.key" :aria-label="`Head ${h.name}`"
             aria-valuemin="0.1" aria-valuemax="100" :aria-valuenow="h.key === 'to' ? picture.to : picture.from" :aria-valuetext="h.name"

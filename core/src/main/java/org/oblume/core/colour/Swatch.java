@@ -1,5 +1,7 @@
 package org.oblume.core.colour;
 
+import java.util.HexFormat;
+
 /**
  * The colour shown for a light, encoded sRGB.
  *
@@ -26,6 +28,6 @@ public record Swatch(int red, int green, int blue) {
 
     /** {@code #rrggbb}. */
     public String hex() {
-        return "#%02x%02x%02x".formatted(red, green, blue);
+        return "#" + HexFormat.of().formatHex(new byte[] {(byte) red, (byte) green, (byte) blue});
     }
 }

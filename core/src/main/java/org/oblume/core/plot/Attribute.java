@@ -2,8 +2,10 @@ package org.oblume.core.plot;
 
 import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.oblume.core.units.Refusal;
 
 /** What is recorded of a placement, each with the type of its values and the way it is typed. */
@@ -29,6 +31,8 @@ public enum Attribute {
     static final Set<Attribute> OF_A_LIGHT = EnumSet.range(STANDING, PATCH);
     static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.range(LENS, WHITE));
 
+    private static final Map<Class<?>, Attribute> BY_TYPE =
+            Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(a -> a.type, a -> a));
     private final String label;
     private final Class<? extends AttributeValue> type;
     private final @org.jspecify.annotations.Nullable Function<String, ? extends AttributeValue> reader;
@@ -42,7 +46,7 @@ public enum Attribute {
 
     /** The attribute that a value belongs to. */
     public static Attribute of(AttributeValue value) {
-        return Arrays.stream(values()).filter(a -> a.type.isInstance(value)).findFirst().orElseThrow();
+        return BY_TYPE.get(value.getClass());
     }
 
     /** In the crew's words: {@code colour temperature}. */

@@ -3,6 +3,9 @@ package org.oblume.server.support;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.ObjectReader;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Refusal;
@@ -13,6 +16,8 @@ import org.springframework.stereotype.Component;
 public class JsonText {
 
     private final ObjectMapper mapper;
+    /** One for each type that is stored: a scene is thousands of small values. */
+    private final Map<Class<?>, ObjectReader> readers = new ConcurrentHashMap<>();
 
     JsonText(ObjectMapper mapper) {
         this.mapper = mapper;
@@ -33,7 +38,7 @@ public class JsonText {
     /** Reads back what {@link #write} wrote. */
     public <T> T read(String json, Class<T> type) {
         try {
-            return mapper.readValue(json, type);
+            return readers.computeIfAbsent(type, mapper::readerFor).readValue(json);
         } catch (JsonProcessingException damaged) {
             throw new IllegalStateException("The record holds a value that cannot be read: " + json, damaged);
         }
