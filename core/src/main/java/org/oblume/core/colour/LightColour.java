@@ -3,6 +3,7 @@ package org.oblume.core.colour;
 import java.util.List;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Stops;
 
 /**
  * The colour of a light as it leaves its last filter.
@@ -22,6 +23,11 @@ public record LightColour(WhitePoint white, List<GelColour> gels) {
 
     public static LightColour of(WhitePoint white) {
         return new LightColour(white, List.of());
+    }
+
+    /** Light that its gels cost on this very white: the loss of Y (model). */
+    public Stops gelLoss() {
+        return Stops.fromRatio(1 / xyz().y());
     }
 
     Xyz xyz() {

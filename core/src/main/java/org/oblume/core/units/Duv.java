@@ -10,6 +10,8 @@ import java.util.OptionalDouble;
 public record Duv(double value) {
 
     public static final double LIMIT = 0.05;
+    private static final double FULL_SHEET_DUV = 0.020;
+    private static final double FULL_SHEET_CC = 30;
     public static final Duv NEUTRAL = new Duv(0);
 
     public Duv {
@@ -25,14 +27,22 @@ public record Duv(double value) {
         return new Duv(value);
     }
 
-    /** Reads {@code +0.004}, {@code -0.01}, {@code 0.004 green}, {@code 0.01 magenta}. */
+    /** From a meter or a fixture that reads in CC of green: CC30 is Duv 0.020 (nominal, model). Negative is magenta. */
+    public static Duv ofCc(double cc) {
+        return new Duv(cc * FULL_SHEET_DUV / FULL_SHEET_CC);
+    }
+
+    /** Reads {@code +0.004}, {@code -0.01}, {@code 0.004 green}, {@code 0.01 magenta}, {@code 15 CC green}, {@code CC30 magenta}. */
     public static Duv parse(String text) {
         String bare = Numbers.tidy(text).replaceFirst("(?i) ?(duv|green)$", "");
         boolean magenta = bare.matches("(?i).*magenta$");
-        OptionalDouble read = Numbers.read(magenta ? bare.replaceFirst("(?i) ?magenta$", "") : bare);
+        String figure = magenta ? bare.replaceFirst("(?i) ?magenta$", "") : bare;
+        boolean cc = figure.matches("(?i)(cc.*|.*cc)");
+        OptionalDouble read = Numbers.read(cc ? figure.replaceFirst("(?i)^cc ?| ?cc$", "") : figure);
         if (read.isEmpty()) {
             throw new Refusal("“%s” is not a tint: type Duv such as 0.004 (green) or −0.004 (magenta).".formatted(text));
         }
-        return new Duv(magenta ? -Math.abs(read.getAsDouble()) : read.getAsDouble());
+        double green = magenta ? -Math.abs(read.getAsDouble()) : read.getAsDouble();
+        return cc ? ofCc(green) : new Duv(green);
     }
 }

@@ -58,6 +58,15 @@ class SwatchTest {
     }
 
     @Test
+    void aGelCostsTheLightItKeepsBack() {
+        WhitePoint d65 = WhitePoint.of(Kelvin.of(6500), Duv.of(0.003));
+        LightColour half = new LightColour(d65, List.of(new GelColour(0.5, 0.5, 0.5)));
+        assertThat(half.gelLoss().value()).isCloseTo(1, within(1e-9));
+        assertThat(new LightColour(d65, List.of(new GelColour(0.1, 0.1, 1))).gelLoss().value()).isGreaterThan(2);
+        assertThat(LightColour.of(d65).gelLoss().value()).isCloseTo(0, within(1e-9));
+    }
+
+    @Test
     void aClearGelChangesNothing() {
         LightColour bare = LightColour.of(Kelvin.of(3200), Duv.of(0.002));
         LightColour clear = new LightColour(bare.white(), List.of(new GelColour(1, 1, 1)));

@@ -141,7 +141,7 @@ class TypedValuesTest {
         }
 
         @ParameterizedTest
-        @CsvSource({"0.004, 0.004", "-0.01, -0.01", "0.01 magenta, -0.01", "+0.002 green, 0.002"})
+        @CsvSource({"0.004, 0.004", "-0.01, -0.01", "0.01 magenta, -0.01", "+0.002 green, 0.002", "CC30, 0.02", "15 cc magenta, -0.01", "CC 3 green, 0.002"})
         void tintIsReadAsDuv(String typed, double duv) {
             assertThat(Duv.parse(typed).value()).isEqualTo(duv);
         }
