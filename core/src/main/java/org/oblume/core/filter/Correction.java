@@ -207,6 +207,10 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
             }
             double output = tooBright > 0 ? Math.max(dimming.lowestOutput(), Math.pow(2, -tooBright)) : 1;
             double offStops = tooBright + Math.log(output) / Math.log(2);
+            double tStop = targetTStop.number() * Math.pow(2, offStops / 2);
+            if (!(tStop > 0)) {
+                return; // so dense that nothing comes through
+            }
             double cost = squared(offMired / MIRED_SCALE) + squared(offStops / STOPS_SCALE) + squared(offDuv / DUV_SCALE)
                     + COST_OF_A_FILTER * picked.size();
             if (cannotBeatWorst(cost)) {
@@ -214,7 +218,7 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
             }
             Stack stack = new Stack(new Prescription(picked.stream().map(i -> stock.get(i).name()).toList(),
                     Kelvin.MIRED_PRODUCT / result, target.duv().value() + offDuv,
-                    TStop.of(targetTStop.number() * Math.pow(2, offStops / 2)), output, MiredShift.of(offMired), offDuv,
+                    TStop.of(tStop), output, MiredShift.of(offMired), offDuv,
                     Stops.of(offStops), cost));
             int place = best.size();
             while (place > 0 && stack.beats(best.get(place - 1))) {

@@ -13,6 +13,9 @@ import org.oblume.core.units.Refusal;
 /** Takes values out of a request; a refusal names the JSON field at fault. */
 final class Inputs {
 
+    /** Beyond this, squares and powers would leave what can be reckoned with. */
+    private static final double LARGEST = 1e15;
+
     private Inputs() {
     }
 
@@ -25,7 +28,11 @@ final class Inputs {
 
     /** A number that has to be there. */
     static double number(String field, @Nullable Double value) {
-        return Checks.finite(field, "“%s”".formatted(field), required(field, value));
+        double number = Checks.finite(field, "“%s”".formatted(field), required(field, value));
+        if (Math.abs(number) > LARGEST) {
+            throw new Refusal(field, "“%s” is larger than anything on a set: look at the figure again.".formatted(field));
+        }
+        return number;
     }
 
     static double number(String field, @Nullable Double value, double otherwise) {

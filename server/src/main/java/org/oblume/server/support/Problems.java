@@ -111,7 +111,7 @@ class Problems extends ResponseEntityExceptionHandler {
             return null;
         }
         return mapping.getPath().stream().map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : r.getFieldName())
-                .collect(Collectors.joining("."));
+                .collect(Collectors.joining(".")).replaceFirst("(\\.\\[\\d+])+$", "");
     }
 
     private static ProblemDetail problem(HttpStatus status, String detail, @Nullable String field) {

@@ -81,6 +81,8 @@ class BenchOverHttpTest {
         "mix | {'lights':[null],'whiteBalanceKelvin':5600} | lights",
         "mix | {'lights':[{'lux':5,'kelvin':1000}],'whiteBalanceKelvin':1000,'whiteBalanceDuv':0.05} | whiteBalanceDuv",
         "mix | {'lights':{'lux':5},'whiteBalanceKelvin':5600} | lights",
+        "mix | {'lights':[5],'whiteBalanceKelvin':5600} | lights",
+        "mix | {'lights':[{'lux':1e300,'kelvin':5600}],'whiteBalanceKelvin':5600} | lux",
         "correction | {'sourceKelvin':5600,'sourceTStop':4,'targetKelvin':5600,'targetTStop':4,'stock':[{'name':'a','miredShift':1,'stops':1,'duvShift':0,'sheets':1.5}]} | sheets",
         "correction | {'sourceKelvin':5600,'sourceTStop':4,'targetKelvin':5600,'targetTStop':4,'stock':[{'name':5,'miredShift':1,'stops':1,'duvShift':0,'sheets':1}]} | stock.[0].name",
         "correction | {'sourceKelvin':5600,'sourceTStop':4,'targetKelvin':5600,'targetTStop':4,'stock':[],'maxFilters':-1} | maxFilters",
