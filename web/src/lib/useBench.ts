@@ -97,7 +97,7 @@ export function useBench<P>(options: { fields: (text: Record<string, string>) =>
   function shared(name: string, kind?: Kind): string {
     const units = kind && UNITS[kind]
     const typed = text[name] ?? ''
-    return units && /^[\d.,/ ]+$/.test(typed) ? `${typed} ${units[imperial.value ? 1 : 0]}` : typed
+    return units && /^[\d.,/ −-]+$/.test(typed) ? `${typed} ${units[imperial.value ? 1 : 0]}` : typed
   }
 
   let keeping: ReturnType<typeof setTimeout> | undefined

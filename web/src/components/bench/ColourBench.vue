@@ -18,6 +18,8 @@ interface Picture {
   white: { kelvin: number; duv: number }
   stack: Stock[]
   behind: Behind
+  /** mired from the camera's white, + is warmer */
+  offWhite: number
   dial: DialAnswer
   asked: Record<'dialled' | 'measured' | 'target', { kelvin: number; duv: number }>
   range: [number, number]
@@ -63,8 +65,9 @@ async function draw(v: Values): Promise<Picture> {
     target: { kelvin: v.targetKelvin!, duv: v.targetDuv! },
   }
   const filters = stack.value.map(({ miredShift, stops, duvShift }) => ({ miredShift, stops, duvShift }))
-  const [behind, dial] = await Promise.all([
+  const [behind, onWhite, dial] = await Promise.all([
     call<Behind>('POST', '/api/bench/colour-temperature', { body: { sourceKelvin: source.kelvin, sourceDuv: source.duv, filters } }),
+    call<Behind>('POST', '/api/bench/colour-temperature', { body: { sourceKelvin: balance.whiteBalanceKelvin, filters: [] } }),
     call<DialAnswer>('POST', '/api/bench/dial', {
       body: {
         dialledKelvin: v.dialledKelvin, dialledDuv: v.dialledDuv, measuredKelvin: v.measuredKelvin, measuredDuv: v.measuredDuv,
@@ -81,7 +84,7 @@ async function draw(v: Values): Promise<Picture> {
   })
   const [before = '', after = '', ...colours] = swatches
   return {
-    source, white: { kelvin: v.whiteBalanceKelvin!, duv: v.whiteBalanceDuv! }, stack: stack.value, behind, dial, asked,
+    source, white: { kelvin: v.whiteBalanceKelvin!, duv: v.whiteBalanceDuv! }, stack: stack.value, behind, offWhite: Math.round(behind.mired - onWhite.mired), dial, asked,
     range: [v.minKelvin!, v.maxKelvin!], from, to, band: along.map((mired, i) => ({ mired, swatch: colours[i]! })), before, after,
   }
 }
@@ -116,18 +119,17 @@ const dialMarks = computed<RulerMark[]>(() => {
 const dialArrows = computed(() => {
   const p = picture.value
   if (!p) return []
-  const shift = miredAt(p.asked.measured.kelvin) - miredAt(p.asked.dialled.kelvin)
+  const shift = p.dial.pathMired
   const dial = miredAt(p.dial.dialKelvin)
   return [
     { key: 'path', name: `its path ${signed(shift, 0)}`, from: miredAt(p.asked.dialled.kelvin), to: miredAt(p.asked.measured.kelvin) },
     { key: 'again', name: 'the same path', from: dial, to: dial + shift },
   ]
 })
-const offWhite = computed(() => Math.round(miredAt(picture.value?.behind.kelvin ?? 1) - miredAt(picture.value?.white.kelvin ?? 1)))
 const found = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const off = offWhite.value === 0 ? 'on the camera’s white' : `${Math.abs(offWhite.value)} mired ${offWhite.value > 0 ? 'warmer' : 'cooler'} than the camera’s white`
+  const off = p.offWhite === 0 ? 'on the camera’s white' : `${Math.abs(p.offWhite)} mired ${p.offWhite > 0 ? 'warmer' : 'cooler'} than the camera’s white`
   return `${Math.round(p.behind.kelvin)} K, Duv ${signed(p.behind.duv, 4)}, ${p.behind.stops.toFixed(1)} stops lost: ${off}.`
 })
 const toDial = computed(() => {

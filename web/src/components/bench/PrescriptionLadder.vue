@@ -72,7 +72,7 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
         <text :x="RAIL_RIGHT + 7" :y="words[i]">{{ r.name }}<template v-if="r.sheets > 1"> ×{{ r.sheets }}</template></text>
       </g>
       <path v-if="dimmed" :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(rungs.at(-1)?.to ?? startStops)}V${up.px(prescription.deltaStops)}`" stroke="var(--quiet)" stroke-dasharray="3 3" />
-      <rect :x="RAIL_LEFT + 1" :y="up.px(prescription.deltaStops) - 4" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="8" :fill="swatch" stroke="var(--ground)" />
+      <rect :x="RAIL_LEFT + 1" :y="up.px(prescription.deltaStops) - 4" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="8" :fill="swatch" stroke="var(--set)" />
     </svg>
     <svg :width="MIRED_PX + 12" height="26" class="mx-auto block" role="img" :aria-label="`${signed(prescription.deltaMired, 0)} mired off`">
       <path :d="`M6,13H${MIRED_PX + 6}M${6 + MIRED_PX / 2},9v8`" stroke="var(--quiet)" />

@@ -14,8 +14,9 @@ import org.oblume.core.units.Refusal;
  * @param dialDuv to dial; not limited, the fixture may not reach it
  * @param reachable whether the range allows it; kelvin alone decides
  * @param residual measured-to-be minus target, + is too warm; 0 when reachable
+ * @param path what lies between what is dialled and what is measured
  */
-public record DialCorrection(double dialKelvin, double dialDuv, boolean reachable, MiredShift residual) {
+public record DialCorrection(double dialKelvin, double dialDuv, boolean reachable, MiredShift residual, MiredShift path) {
 
     /**
      * @param lowest of the fixture
@@ -34,6 +35,6 @@ public record DialCorrection(double dialKelvin, double dialDuv, boolean reachabl
         boolean reachable = needed >= coolest * (1 - Checks.LIMIT_SLACK) && needed <= warmest * (1 + Checks.LIMIT_SLACK);
         double dial = Math.max(coolest, Math.min(warmest, needed));
         return new DialCorrection(Kelvin.MIRED_PRODUCT / dial, duv, reachable,
-                reachable ? MiredShift.NONE : MiredShift.of(dial - needed));
+                reachable ? MiredShift.NONE : MiredShift.of(dial - needed), path);
     }
 }

@@ -52,7 +52,8 @@ class ColourController {
             @Nullable Double minKelvin, @Nullable Double maxKelvin) {
     }
 
-    record DialAnswer(double dialKelvin, double dialDuv, boolean reachable, double residualMired) {
+    /** @param pathMired what lies between what is dialled and what is measured, + is warmer */
+    record DialAnswer(double dialKelvin, double dialDuv, boolean reachable, double residualMired, double pathMired) {
     }
 
     @PostMapping("/dial")
@@ -62,7 +63,8 @@ class ColourController {
                 Inputs.white("measuredKelvin", asked.measuredKelvin(), "measuredDuv", asked.measuredDuv()),
                 Inputs.white("targetKelvin", asked.targetKelvin(), "targetDuv", asked.targetDuv()),
                 Inputs.kelvin("minKelvin", asked.minKelvin()), Inputs.kelvin("maxKelvin", asked.maxKelvin()));
-        return new DialAnswer(dial.dialKelvin(), dial.dialDuv(), dial.reachable(), dial.residual().value());
+        return new DialAnswer(dial.dialKelvin(), dial.dialDuv(), dial.reachable(), dial.residual().value(),
+                dial.path().value());
     }
 
     record StockPart(@Nullable String name, @Nullable Double miredShift, @Nullable Double stops, @Nullable Double duvShift,
