@@ -133,6 +133,23 @@ class BenchIT {
     }
 
     @Test
+    void whatABenchFoundIsTakenAlongAsText() {
+        crew.open("/bench/power");
+        crew.seeText("1.79 h");
+        crew.script("navigator.clipboard.writeText = text => { window.taken = text; return Promise.resolve() }");
+        crew.press("Copy as text");
+        crew.press("Copied");
+        assertThat((String) crew.script("return window.taken")).contains("wall right: 10.5 of 12.8 A",
+                "lasts 1.79 h", "a qualified electrician and the local code decide");
+
+        crew.open("/bench/tape");
+        crew.seeText("1.80 m right");
+        crew.script("navigator.clipboard.writeText = () => Promise.reject(new Error('plain http'))");
+        crew.press("Copy as text");
+        assertThat(crew.see("[role=dialog] textarea").getDomProperty("value")).contains("A 3.00 m, B 4.00 m");
+    }
+
+    @Test
     void everyBenchFitsALaptopAndAPhone() {
         for (String bench : BENCHES) {
             crew.laptop();
