@@ -58,6 +58,21 @@ class CarryBookTest {
     }
 
     @Test
+    void aShotThatWasShotOrIsRestedOnByOneKeepsItsBase() {
+        List<ShotLine> shots = List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"),
+                new ShotLine("4D", "4C", Stage.SHOT), new ShotLine("4E", "4D", Stage.SHOT));
+        CarryBook book = CarryBook.of(shots, List.of());
+        assertThatCode(() -> book.refuseRebasing("4B", "4C")).doesNotThrowAnyException();
+        assertThatCode(() -> book.refuseRebasing("4B", null)).doesNotThrowAnyException();
+        assertThatThrownBy(() -> book.refuseRebasing("4C", "4B"))
+                .hasMessage("4D and 4E have been shot: what 4C is based on stays. Make a new shot instead.");
+        assertThatThrownBy(() -> book.refuseRebasing("4E", "4A")).hasMessageStartingWith("4E has been shot");
+        assertThatThrownBy(() -> book.refuseRebasing("4B", "9Z")).hasMessageContaining("which the scene does not have");
+        assertThatThrownBy(() -> book.refuseRebasing("4A", "4B")).hasMessageContaining("base it on itself");
+        assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", "4Z")), List.of())).hasMessageContaining("4Z, which the scene does not have");
+    }
+
+    @Test
     void aValueKnowsTheShotItWasTiedIn() {
         CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Height(1.9))));
         ShotState closeUp = book.resolve("4C");

@@ -36,4 +36,24 @@ class WallsTest {
         assertThat(walls.distanceM(PlanPoint.of(5, 4))).isCloseTo(2, within(1e-12));
         assertThat(Walls.NONE.distanceM(PlanPoint.of(1, 1))).isZero();
     }
+
+    @Test
+    void aSlantedWallIsAsNearAsItsNearestPoint() {
+        Walls slanted = new Walls(List.of(List.of(PlanPoint.of(1, 1), PlanPoint.of(4, 5))), List.of());
+        assertThat(slanted.distanceM(PlanPoint.of(1 + 1.5 - 0.8, 1 + 2 + 0.6))).isCloseTo(1, within(1e-12));
+        assertThat(slanted.distanceM(PlanPoint.of(1, 0))).isCloseTo(1, within(1e-12));
+        assertThat(slanted.distanceM(PlanPoint.of(4, 7))).isCloseTo(2, within(1e-12));
+    }
+
+    @Test
+    void aSlantedWallStandsBetweenItsTwoSidesAndNowhereElse() {
+        Walls slanted = new Walls(List.of(List.of(PlanPoint.of(1, 1), PlanPoint.of(4, 5))), List.of());
+        assertThat(slanted.between(PlanPoint.of(1, 4), PlanPoint.of(4, 2))).isTrue();
+        assertThat(slanted.between(PlanPoint.of(4, 2), PlanPoint.of(1, 4))).isTrue();
+        assertThat(slanted.between(PlanPoint.of(1, 4), PlanPoint.of(2, 4))).isFalse();
+        assertThat(slanted.between(PlanPoint.of(0, 0), PlanPoint.of(3, -1))).isFalse();
+        assertThat(slanted.between(PlanPoint.of(4, 2), PlanPoint.of(7, 9))).isFalse();
+        assertThat(slanted.between(PlanPoint.of(2.5, 3), PlanPoint.of(4, 2))).as("a tape that starts at the wall").isFalse();
+        assertThat(slanted.between(PlanPoint.of(2, 2), PlanPoint.of(2, 2))).as("no way at all").isFalse();
+    }
 }
