@@ -133,6 +133,33 @@ class BenchIT {
     }
 
     @Test
+    void theUnitsAreSwitchedThereAndBackWithoutLosingWhatWasTyped() {
+        crew.open("/bench/distance?fromDistanceM=3.33+m");
+        crew.seeText("before, 3.33 m");
+        crew.press("Feet, inches");
+        crew.seeText("before, 10′ 11″");
+        assertThat(crew.value("from")).isEqualTo("10′ 11″");
+        crew.fill("to", "5");
+        crew.seeText("now, 5′ 0″");
+        crew.until("see feet in the address", d -> crew.path().contains("toDistanceM=5+ft") ? true : null);
+        crew.press("Metres");
+        crew.seeText("before, 3.33 m");
+        assertThat(crew.value("from")).isEqualTo("3.33 m");
+        crew.seeText("now, 1.52 m");
+    }
+
+    @Test
+    void aLinkMeansTheSameToACrewThatWorksInFeet() {
+        crew.open("/bench/tape?distanceAM=3+m&distanceBM=4+m");
+        crew.press("Feet, inches");
+        crew.seeText("9′ 10″");
+        crew.open("/bench/tape?distanceAM=3+m&distanceBM=4+m");
+        crew.seeText("A 9′ 10″, B 13′ 1 1/2″");
+        crew.seeText("The tapes cross at 90°, good.");
+        crew.press("Metres");
+    }
+
+    @Test
     void whatABenchFoundIsTakenAlongAsText() {
         crew.open("/bench/power");
         crew.seeText("1.79 h");

@@ -124,10 +124,18 @@ final class Browser implements AutoCloseable {
 
     /** Types into the field with that label, over what stands there. */
     void fill(String label, String text) {
-        WebElement field = until("fill " + label, d -> d.findElements(By.xpath(
+        field(label).sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+    }
+
+    /** What stands in the field with that label. */
+    String value(String label) {
+        return field(label).getDomProperty("value");
+    }
+
+    private WebElement field(String label) {
+        return until("find field " + label, d -> d.findElements(By.xpath(
                 "//label[.//span[normalize-space()=\"" + label + "\"] or normalize-space()=\"" + label + "\"]//input | //input[@id=//label[normalize-space()=\"" + label + "\"]/@for] | //input[@aria-label=\""
                         + label + "\"]")).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
-        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
     }
 
     /** Types over a recorded value in the inspector and keeps it with Enter. */

@@ -34,8 +34,8 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
     private static final double STOPS_SCALE = 0.1;
     private static final double DUV_SCALE = 0.001;
     private static final double COST_OF_A_FILTER = 0.25;
-    /** Beyond this many stacks looked at, the question is refused rather than answered late. */
-    private static final int MOST_LOOKED_AT = 20_000_000;
+    /** Steps of the search beyond which a question is refused rather than answered late. */
+    public static final int DEFAULT_MOST_STEPS = 20_000_000;
     private static final Comparator<String> BY_CODE_POINT =
             (a, b) -> Arrays.compare(a.codePoints().toArray(), b.codePoints().toArray());
 
@@ -62,10 +62,15 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
      * @throws Refusal when there are too many stacks to go through
      */
     public List<Prescription> prescribe(List<Sheets> stock, int maxFilters) {
+        return prescribe(stock, maxFilters, DEFAULT_MOST_STEPS);
+    }
+
+    /** The same with a limit of one's own. @param mostSteps of the search, above 0 */
+    public List<Prescription> prescribe(List<Sheets> stock, int maxFilters, int mostSteps) {
         if (maxFilters < 0) {
             throw new Refusal("maxFilters", "The most filters in a stack has to be 0 or more.");
         }
-        Search search = new Search(stock, maxFilters);
+        Search search = new Search(stock, maxFilters, mostSteps);
         search.run();
         return search.best.stream().map(Stack::toPrescription).toList();
     }
@@ -128,9 +133,11 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
         private final Reach duvReach;
         private final List<Stack> best = new ArrayList<>();
         private final List<Integer> picked = new ArrayList<>();
-        private int lookedAt;
+        private final int mostSteps;
+        private int steps;
 
-        Search(List<Sheets> stock, int maxFilters) {
+        Search(List<Sheets> stock, int maxFilters, int mostSteps) {
+            this.mostSteps = mostSteps;
             this.stock = stock.stream().filter(s -> s.sheets() > 0).sorted(Comparator.comparing(Sheets::name, BY_CODE_POINT))
                     .toList();
             long sheets = this.stock.stream().mapToLong(Sheets::sheets).sum();
@@ -157,7 +164,7 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
 
         /** Adds {@code more} items from an index on to the stack, whose result is off by so much now. */
         private void extend(int from, int more, int size, double offMired, double offStops, double offDuv) {
-            if (++lookedAt > MOST_LOOKED_AT) {
+            if (++steps > mostSteps) {
                 throw new Refusal("maxFilters", ("There are too many stacks of up to %d filters in a stock of %d: ask for fewer "
                         + "filters, or give less of the stock.").formatted(largest, stock.size()));
             }

@@ -94,9 +94,9 @@ class PrescriptionTest {
 
     @Test
     void aQuestionThatCannotBeGoneThroughIsRefusedRatherThanAnsweredLate() {
-        List<Sheets> stock = Stream.iterate(0, i -> i + 1).limit(3000)
+        List<Sheets> stock = Stream.iterate(0, i -> i + 1).limit(100)
                 .map(i -> new Sheets("f" + i, FilterEffect.of(i % 7 * 0.1, 1 + i % 11 * 0.01, 0), 3)).toList();
-        assertThatThrownBy(() -> correction(64).prescribe(stock, 9)).isInstanceOfSatisfying(Refusal.class,
+        assertThatThrownBy(() -> correction(64).prescribe(stock, 9, 10_000)).isInstanceOfSatisfying(Refusal.class,
                 r -> assertThat(r.field()).isEqualTo("maxFilters")).hasMessageContaining("ask for fewer filters");
         assertThatThrownBy(() -> correction(2).prescribe(List.of(), -1)).hasMessageContaining("0 or more");
     }

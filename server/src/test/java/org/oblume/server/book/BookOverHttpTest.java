@@ -3,6 +3,7 @@ package org.oblume.server.book;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.util.stream.StreamSupport;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
@@ -59,6 +60,18 @@ class BookOverHttpTest {
             api.tie(last, "key", "LEVEL", "{\"text\":\"%d\",\"reason\":\"MATCH\"}".formatted(10 + i), 0);
         }
         assertThat(statementsFor(last)).isEqualTo(statementsFor(first)).isLessThanOrEqualTo(8);
+    }
+
+    @Test
+    void theKitTellsOfEachStockItemAllThatABenchNeeds() {
+        var stock = api.get("/api/kit").body().get("stock");
+        var quarter = StreamSupport.stream(stock.spliterator(), false).filter(s -> s.get("name").asText().equals("Quarter CTO"))
+                .findFirst().orElseThrow();
+        assertThat(quarter.get("miredShift").asDouble()).isEqualTo(42);
+        assertThat(quarter.get("kind").asText()).isEqualTo("CORRECTION");
+        assertThat(quarter.get("heat").asText()).isNotBlank();
+        assertThat(quarter.has("reflectance")).isFalse();
+        assertThat(stock.findValues("gel")).hasSizeGreaterThanOrEqualTo(12);
     }
 
     @Test
