@@ -6,6 +6,7 @@ import type { Kit, Stock } from '@/api/types'
 /** The stock of filters, cloths and bounces, fetched when it is first asked for. */
 export const useStock = defineStore('stock', () => {
   const items = ref<Stock[]>([])
+  /** Why it is not here, or not all of it. */
   const problem = ref<string>()
   /** What light goes through. */
   const filters = computed(() => items.value.filter((item) => item.reflectance === undefined))
@@ -13,8 +14,9 @@ export const useStock = defineStore('stock', () => {
 
   async function ask() {
     try {
-      items.value = (await call<Kit>('GET', '/api/kit')).stock
-      problem.value = undefined
+      const kit = await call<Kit>('GET', '/api/kit')
+      items.value = kit.stock
+      problem.value = kit.problem
     } catch (failure) {
       problem.value = sentence(failure)
       asking = undefined

@@ -13,6 +13,7 @@ const KEYS: [string, string][] = [
   ['Arrows with nothing selected', 'move the plan'],
   ['Ctrl Z', 'undo the last edit'],
   ['Enter, Esc', 'keep what is typed, drop it'],
+  ['Arrows on a handle', 'on the Bench: move it; with Shift farther'],
   ['Space', 'in Rebuild: tick the step and go on'],
   ['?', 'this list'],
 ]

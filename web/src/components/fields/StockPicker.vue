@@ -28,17 +28,20 @@ function pick(item: Stock | null) {
 </script>
 
 <template>
-  <Combobox :model-value="null" nullable as="div" class="relative" @update:model-value="pick">
-    <ComboboxInput class="field" :value="query" placeholder="Add from the stock: half cto" :aria-label="label" autocomplete="off" @change="query = $event.target.value" @focus="shelf.fill" />
-    <ComboboxOptions v-if="query" class="options" :class="down ? 'down' : 'up'">
-      <ComboboxOption v-for="m in found" :key="m.name" v-slot="{ active }" :value="m">
-        <div class="flex cursor-pointer gap-2 px-3 py-1.5" :class="{ 'bg-ground': active }" :title="m.heat">
-          <span class="grow">{{ m.name }}</span><span class="figure text-quiet">−{{ m.stops.toFixed(1) }}</span>
-        </div>
-      </ComboboxOption>
-      <p v-if="!found.length" class="px-3 py-2 text-quiet">{{ shelf.problem ?? 'Nothing in the stock is called that.' }}</p>
-    </ComboboxOptions>
-  </Combobox>
+  <div>
+    <Combobox :model-value="null" nullable as="div" class="relative" @update:model-value="pick">
+      <ComboboxInput class="field" :value="query" placeholder="Add from the stock: half cto" :aria-label="label" autocomplete="off" @change="query = $event.target.value" @focus="shelf.fill" />
+      <ComboboxOptions v-if="query" class="options" :class="down ? 'down' : 'up'">
+        <ComboboxOption v-for="m in found" :key="m.name" v-slot="{ active }" :value="m">
+          <div class="flex cursor-pointer gap-2 px-3 py-1.5" :class="{ 'bg-ground': active }" :title="m.heat">
+            <span class="grow">{{ m.name }}</span><span class="figure text-quiet">−{{ m.stops.toFixed(1) }}</span>
+          </div>
+        </ComboboxOption>
+        <p v-if="!found.length" class="px-3 py-2 text-quiet">Nothing in the stock is called that.</p>
+      </ComboboxOptions>
+    </Combobox>
+    <p v-if="shelf.problem" role="status" class="mt-1 text-[12px]">{{ shelf.problem }}</p>
+  </div>
 </template>
 
 <style scoped>

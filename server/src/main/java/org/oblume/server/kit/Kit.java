@@ -13,8 +13,9 @@ import org.oblume.core.plot.PlacementKind;
  *
  * @param fixtures generic kinds of things to place
  * @param stock filters, cloths and bounces, without a frame
+ * @param problem what is wrong with the crew's own stock file, which is left out then; or null
  */
-public record Kit(List<Fixture> fixtures, List<Stock> stock) {
+public record Kit(List<Fixture> fixtures, List<Stock> stock, @Nullable String problem) {
 
     /** A stock item as {@link StockItem} has it. */
     public record Stock(String name, StockKind kind, double stops, double miredShift, double duvShift, double softness,

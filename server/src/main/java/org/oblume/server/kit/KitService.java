@@ -20,6 +20,9 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.units.Refusal;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
@@ -28,21 +31,36 @@ import org.springframework.stereotype.Service;
 public class KitService {
 
     static final CSVFormat TABLE = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
+    private static final Logger LOG = LoggerFactory.getLogger(KitService.class);
     private static final String OWN_STOCK = "stock.csv";
     private final Kit kit;
 
     KitService(@Value("${oblume.data}") Path data) {
         Map<String, StockItem> stock = new LinkedHashMap<>();
         StockFile.read(shipped("/kit/stock.csv")).forEach(item -> stock.put(item.name(), item));
-        Path own = data.resolve(OWN_STOCK);
-        if (Files.isReadable(own)) {
-            StockFile.read(text(own)).forEach(item -> stock.put(item.name(), item));
-        }
-        kit = new Kit(rows(shipped("/kit/fixtures.csv"), KitService::fixture), stock.values().stream().map(Kit.Stock::of).toList());
+        String problem = addOwn(data.resolve(OWN_STOCK), stock);
+        kit = new Kit(rows(shipped("/kit/fixtures.csv"), KitService::fixture), stock.values().stream().map(Kit.Stock::of).toList(),
+                problem);
     }
 
     public Kit kit() {
         return kit;
+    }
+
+    /** Adds a crew's own items. @return what is wrong with their file, of which nothing is taken then; null when all is well */
+    private static @Nullable String addOwn(Path file, Map<String, StockItem> stock) {
+        if (!Files.isReadable(file)) {
+            return null;
+        }
+        try {
+            StockFile.read(text(file)).forEach(item -> stock.put(item.name(), item));
+            return null;
+        } catch (Refusal | UncheckedIOException wrong) {
+            String problem = "Your own stock is not used. %s Mend %s and start again.".formatted(
+                    wrong instanceof Refusal ? wrong.getMessage() : "It is not CSV that can be read.", file);
+            LOG.warn(problem);
+            return problem;
+        }
     }
 
     private static Reader shipped(String file) {
@@ -60,7 +78,9 @@ public class KitService {
     static <T> List<T> rows(Reader csv, Function<CSVRecord, T> read) {
         try (csv) {
             List<T> rows = new ArrayList<>();
-            TABLE.parse(csv).forEach(row -> rows.add(read.apply(row)));
+            for (CSVRecord row : TABLE.parse(csv)) {
+                rows.add(read.apply(row));
+            }
             return rows;
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);

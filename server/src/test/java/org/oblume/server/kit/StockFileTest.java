@@ -38,6 +38,18 @@ class StockFileTest {
     }
 
     @Test
+    void aFileThatIsWrongIsLeftOutWholeAndSaysWhatToMend(@TempDir Path data) throws IOException {
+        Files.writeString(data.resolve("stock.csv"), HEAD + "Old silk,DIFFUSION,1.9,9,0,0.8,,,,,\nBad,NET,-1,0,0,0,,,,,\n");
+        Kit kit = new KitService(data).kit();
+        assertThat(kit.problem()).startsWith("Your own stock is not used. stock.csv, line 3:").contains("0 or more", "Mend");
+        assertThat(kit.stock()).extracting(Kit.Stock::name).contains("Quarter CTO").doesNotContain("Old silk");
+        Files.writeString(data.resolve("stock.csv"), HEAD + "\"Old silk,DIFFUSION");
+        assertThat(new KitService(data).kit().problem()).contains("not CSV that can be read");
+        Files.writeString(data.resolve("stock.csv"), "name,stops\nOld silk,1\n");
+        assertThat(new KitService(data).kit().problem()).contains("line 2").contains("kind");
+    }
+
+    @Test
     void aWrongLineIsNamedWithWhatToPutThere() {
         assertThatThrownBy(() -> StockFile.read(new StringReader(HEAD + "Good,NET,1,0,0,0,,,,,\nBad,NET,-1,0,0,0,,,,,\n")))
                 .isInstanceOf(Refusal.class).hasMessageContaining("line 3").hasMessageContaining("0 or more");
