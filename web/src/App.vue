@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { RouterView, useRoute } from 'vue-router'
 import KeysDialog from './components/dialogs/KeysDialog.vue'
 import SpineNav from './components/frame/SpineNav.vue'
@@ -16,10 +16,13 @@ function onKey(event: KeyboardEvent) {
   const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
   if (event.key === '?' && !typing) keysOpen.value = true
 }
+/* on the window: before anything is chosen, the focus is outside the frame */
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <div class="frame" @keydown="onKey">
+  <div class="frame">
     <SpineNav :open="spineOpen" @close="spineOpen = false" @keys="keysOpen = true" />
     <main class="min-h-0 min-w-0">
       <RouterView :key="String(route.name)" @spine="spineOpen = true" />

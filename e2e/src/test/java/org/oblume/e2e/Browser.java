@@ -160,6 +160,11 @@ final class Browser implements AutoCloseable {
         new Actions(driver).sendKeys(key).perform();
     }
 
+    /** Types where the focus is. */
+    void type(String keys) {
+        new Actions(driver).sendKeys(keys).perform();
+    }
+
     void pressWithControl(String key) {
         new Actions(driver).keyDown(Keys.CONTROL).sendKeys(key).keyUp(Keys.CONTROL).perform();
     }

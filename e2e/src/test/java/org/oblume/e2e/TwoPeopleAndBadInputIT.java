@@ -145,6 +145,16 @@ class TwoPeopleAndBadInputIT {
     }
 
     @Test
+    void aQuestionMarkListsTheKeysWhateverIsChosen() {
+        crew.open("/shots/1/plot");
+        crew.see(".placed");
+        crew.type("?");
+        crew.seeText("next shot, shot before");
+        crew.press(Keys.ESCAPE);
+        crew.gone("[role=dialog]");
+    }
+
+    @Test
     void aPageThatIsNotThereLeadsBack() {
         crew.open("/shots/9999/plot");
         crew.seeText("There is no such shot any more.");
