@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { call } from '@/api/client'
-import type { Prescribed, Stock } from '@/api/types'
+import type { Prescribed, Prescriptions, Stock } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import PrescriptionLadder from '@/components/bench/PrescriptionLadder.vue'
@@ -59,7 +59,7 @@ async function draw(v: Values): Promise<Picture> {
   await shelf.fill()
   const stock = atHand.value.map(({ item: { name, miredShift, stops, duvShift }, sheets }) => ({ name, miredShift, stops, duvShift, sheets }))
   const { sourceTStop, sourceKelvin, sourceDuv, targetTStop, targetKelvin, targetDuv, maxFilters } = v
-  const { prescriptions } = await call<{ prescriptions: Prescribed[] }>('POST', '/api/bench/correction', {
+  const { prescriptions, startStops } = await call<Prescriptions>('POST', '/api/bench/correction', {
     body: { sourceTStop, sourceKelvin, sourceDuv, targetTStop, targetKelvin, targetDuv, maxFilters, stock, dimmable: text.dimmable === 'yes' },
   })
   const camera = { whiteBalanceKelvin: targetKelvin, whiteBalanceDuv: targetDuv }
@@ -67,11 +67,10 @@ async function draw(v: Values): Promise<Picture> {
     body: { whites: [{ kelvin: sourceKelvin, duv: sourceDuv }, ...prescriptions.map(({ kelvin, duv }) => ({ kelvin, duv: Math.max(-0.05, Math.min(0.05, duv)) }))], ...camera },
   })
   const cost = (name: string) => stock.find((item) => item.name === name)?.stops ?? 0
-  const first = prescriptions[0]
   return {
     prescriptions: prescriptions.map((p) => ({ ...p, costs: p.filters.map(cost) })),
     swatches,
-    startStops: first ? first.deltaStops + first.filters.reduce((sum, name) => sum + cost(name), 0) - Math.log2(first.output) : 0,
+    startStops,
     target: text.targetTStop ?? '',
   }
 }

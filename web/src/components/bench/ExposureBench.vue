@@ -51,7 +51,7 @@ function shutter(by = 'TIME'): Record<string, Field> {
 
 const { text, problems, problem, picture, stale } = useBench<Picture>({
   fields: (now) => ({
-    lux: { kind: 'LIGHT', start: settings.units === 'imperial' ? '30 fc' : '320 lux' },
+    lux: { kind: 'LIGHT', start: '320 lux' },
     iso: { kind: 'ISO', start: '800' },
     shutterBy: { start: 'TIME' },
     ...shutter(now.shutterBy),
@@ -62,8 +62,8 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
     curve: { start: 'BT709' },
     lit: { kind: SIDE_KINDS[now.mode ?? 'SIGNAL'], start: '54' },
     shadow: { kind: SIDE_KINDS[now.mode ?? 'SIGNAL'], start: '12' },
-    keyLux: { kind: 'LIGHT', start: settings.units === 'imperial' ? '30 fc' : '320 lux' },
-    fillLux: { kind: 'LIGHT', start: settings.units === 'imperial' ? '7.5 fc' : '80 lux' },
+    keyLux: { kind: 'LIGHT', start: '320 lux' },
+    fillLux: { kind: 'LIGHT', start: '80 lux' },
   }),
   draw,
 })

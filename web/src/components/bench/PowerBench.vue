@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { ApiError, call } from '@/api/client'
-import type { BatteryRun, Loaded } from '@/api/types'
+import type { BatteryRun, Loaded, Understood } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
@@ -20,7 +20,6 @@ const STARTS = [
   ['counter', '10', '3', '320'],
 ] as const
 const MOST_CIRCUITS = 12
-const MOST_LOADS = 8
 const PHASES = [
   { key: '', name: 'no phase' },
   { key: '1', name: 'phase 1' },
@@ -60,22 +59,24 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
 
 const rows = computed(() => rowsOf(text.circuits))
 
-/** `640 + 210`: each load typed as one says it, read by the server. */
-async function loadsOf(i: number): Promise<number[]> {
-  const parts = (text[`loads${i}`] ?? '').split('+').map((part) => part.trim()).filter(Boolean).slice(0, MOST_LOADS)
-  const { items } = await call<{ items: { value?: number; problem?: string }[] }>('POST', '/api/bench/read', { body: { items: parts.map((part) => ({ kind: 'NUMBER', text: part })) } })
-  const wrong = items.find((item) => item.problem)
-  if (wrong) throw new ApiError(400, wrong.problem!, `loads${i}`)
-  return items.map((item) => item.value!)
+/** Watts of each circuit's loads: `640 + 210`, each typed as one says it, read by the server in one go. */
+async function loads(): Promise<number[][]> {
+  const parts = rows.value.map((i) => (text[`loads${i}`] ?? '').split('+').map((part) => part.trim()).filter(Boolean))
+  const { items } = await call<{ items: Understood[] }>('POST', '/api/bench/read', { body: { items: parts.flat().map((part) => ({ kind: 'NUMBER', text: part })) } })
+  return parts.map((own, i) => {
+    const read = items.splice(0, own.length)
+    const wrong = read.find((item) => item.problem)
+    if (wrong) throw new ApiError(400, wrong.problem!, `loads${i}`)
+    return read.map((item) => item.value!)
+  })
 }
 
 async function draw(v: Values): Promise<Picture> {
-  const circuits = await Promise.all(
-    rows.value.map(async (i) => ({
-      name: text[`name${i}`], breakerAmps: v[`breaker${i}`], phase: text[`phase${i}`] ? Number(text[`phase${i}`]) : undefined,
-      loads: (await loadsOf(i)).map((watts) => ({ watts, powerFactor: v.powerFactor })),
-    })),
-  )
+  const watts = await loads()
+  const circuits = rows.value.map((i) => ({
+    name: text[`name${i}`], breakerAmps: v[`breaker${i}`], phase: text[`phase${i}`] ? Number(text[`phase${i}`]) : undefined,
+    loads: watts[i]!.map((one) => ({ watts: one, powerFactor: v.powerFactor })),
+  }))
   const [loaded, battery] = await Promise.all([
     call<Loaded>('POST', '/api/bench/power', { body: { volts: v.volts, continuousFraction: v.continuousFraction, circuits } }),
     call<BatteryRun>('POST', '/api/bench/battery', {

@@ -156,6 +156,8 @@ class BenchIT {
         crew.open("/bench/tape?distanceAM=3+m&distanceBM=4+m");
         crew.seeText("A 9′ 10″, B 13′ 1 1/2″");
         crew.seeText("The tapes cross at 90°, good.");
+        crew.open("/bench/exposure");
+        crew.until("see the same light in foot-candles", d -> crew.value("light").equals("29.7 fc") ? true : null);
         crew.press("Metres");
     }
 

@@ -54,6 +54,11 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
         }
     }
 
+    /** How far the light is above the target before anything hangs. */
+    public Stops tooBright() {
+        return Stops.of(2 * Stops.fromRatio(sourceTStop.number() / targetTStop.number()).value());
+    }
+
     /**
      * @param stock at hand; items may share a name
      * @param maxFilters most sheets in a stack, 0 or more
@@ -152,7 +157,7 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
 
         void run() {
             double offMired = MiredShift.between(target.kelvin(), source.kelvin()).value();
-            double offStops = 2 * Stops.fromRatio(sourceTStop.number() / targetTStop.number()).value();
+            double offStops = tooBright().value();
             double offDuv = source.duv().value() - target.duv().value();
             for (int size = 0; size <= largest; size++) {
                 if (cannotBeatWorst(size * COST_OF_A_FILTER)) {

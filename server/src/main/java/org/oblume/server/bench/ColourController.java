@@ -92,7 +92,8 @@ class ColourController {
         }
     }
 
-    record Prescriptions(List<Prescribed> prescriptions) {
+    /** @param startStops of the bare light above the target */
+    record Prescriptions(List<Prescribed> prescriptions, double startStops) {
     }
 
     @PostMapping("/correction")
@@ -107,7 +108,7 @@ class ColourController {
                 Boolean.TRUE.equals(asked.dimmable()) ? lowest : Correction.Dimming.NONE);
         int most = asked.maxFilters() == null ? Correction.DEFAULT_FILTERS : Inputs.whole("maxFilters", asked.maxFilters());
         return new Prescriptions(correction.prescribe(Inputs.list("stock", asked.stock()).stream().map(StockPart::toSheets).toList(), most)
-                .stream().map(Prescribed::of).toList());
+                .stream().map(Prescribed::of).toList(), correction.tooBright().value());
     }
 
     record LightPart(@Nullable Double lux, @Nullable Double kelvin, @Nullable Double duv) {

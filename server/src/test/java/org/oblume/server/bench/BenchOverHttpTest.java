@@ -124,6 +124,7 @@ class BenchOverHttpTest {
         Answer answer = api.post("/api/bench/correction", """
                 {"sourceKelvin":5600,"sourceTStop":8,"targetKelvin":3200,"targetTStop":6.7,"stock":[
                 {"name":"Full CTO","miredShift":134,"stops":0.5,"duvShift":0,"sheets":1}]}""");
+        assertThat(answer.body().get("startStops").asDouble()).isCloseTo(0.5117, within(1e-3));
         assertThat(answer.body().at("/prescriptions/0/reason").asText()).isEqualTo("stop and colour and tint right; 1 filter");
         assertThat(answer.body().at("/prescriptions/1/reason").asText()).isEqualTo("0.5 stop too bright, 134 mired too cool, tint right; no filter");
     }
