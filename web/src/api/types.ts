@@ -59,6 +59,9 @@ export interface Values {
   SPEED: Schemas['Speed']
   SHUTTER: Schemas['Shutter']
   WHITE: Schemas['White']
+  LENS_ND: Schemas['LensNd']
+  DAYLIGHT: Schemas['Daylight']
+  ON_PURPOSE: Schemas['OnPurpose']
 }
 
 /** What is recorded for an attribute of a placement, or undefined when nothing is. */

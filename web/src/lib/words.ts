@@ -37,6 +37,9 @@ export const ATTRIBUTES: Record<Attribute, string> = {
   SPEED: 'ISO',
   SHUTTER: 'shutter',
   WHITE: 'white',
+  LENS_ND: 'ND on the lens',
+  DAYLIGHT: 'daylight',
+  ON_PURPOSE: 'on purpose',
 }
 
 export function reasonName(reason: Reason | undefined): string {

@@ -38,6 +38,7 @@ export const usePlot = defineStore('plot', () => {
   let asked = 0
   let line: Promise<unknown> = Promise.resolve()
 
+  const set = computed(() => plot.value?.drawn.set.plan)
   const based = computed(() => plot.value?.shot.basedOn)
   const locked = computed(() => plot.value?.shot.stage === 'SHOT')
   /** What is placed, with the one that is being tried in its tried place. */
@@ -157,7 +158,7 @@ export const usePlot = defineStore('plot', () => {
 
   return {
     plot, selected, reason, note, problem, conflict, saving, undos, tried,
-    based, locked, placements, camera, chosen,
+    set, based, locked, placements, camera, chosen,
     load, edit, drop, undo, takeTheirs, putMineOnTop,
   }
 })

@@ -33,11 +33,11 @@ const outsideOffered = computed(() => {
 })
 
 const preview = useLatest({
-  send: ({ shotId, ...body }: { shotId: number; placement: string; attribute: Attribute; value: AttributeValue }) =>
-    call<Placed>('POST', `/api/shots/${shotId}/preview`, { body }),
-  onAnswer: (placed) => {
+  send: ({ shotId, ...change }: { shotId: number; placement: string; attribute: Attribute; value: AttributeValue }) =>
+    call<{ placements: Placed[] }>('POST', `/api/shots/${shotId}/light`, { body: { changes: [change], holds: [], out: [] } }),
+  onAnswer: ({ placements: [placed] }) => {
     refused.value = ''
-    if (draft.value?.key === placed.placement.key) plot.tried = placed
+    if (placed && draft.value?.key === placed.placement.key) plot.tried = placed
   },
   onRefused: (refusal) => (refused.value = refusal.message),
 })
@@ -109,7 +109,7 @@ async function kept() {
           <PlanStage
             ref="stage"
             :key="plot.plot.sceneId"
-            :set="plot.plot.set"
+            :set="plot.set!"
             :slate="plot.plot.shot.slate"
             :placements="plot.placements"
             :selected="plot.selected"

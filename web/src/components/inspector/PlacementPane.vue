@@ -66,7 +66,7 @@ function setOutside(outside: boolean) {
       </template>
       <p v-else-if="place" class="pl-6 text-[12px] text-quiet">No two landmarks are in sight of it: no tapes.</p>
       <ValueRow :placed="placed" attribute="PLACE" without=", outside" hint="Metres right and up the plan: 3.40, 2.10" />
-      <label v-if="place && plot.plot?.set.walls.length" class="derived cursor-pointer">
+      <label v-if="place && plot.set?.walls.length" class="derived cursor-pointer">
         <span>outside the walls</span>
         <input type="checkbox" :checked="place.outside" :disabled="plot.locked" @change="setOutside(($event.target as HTMLInputElement).checked)" />
       </label>

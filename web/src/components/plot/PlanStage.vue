@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
 import { around, placeLabels, PLATE_PX, tapePlate } from '@/lib/labels'
 import { along, bearingBetween, gap, move, path, toCentimetre, toPlan, toPx, type Px } from '@/lib/screen'
+import { isClosed, wallPoints } from '@/lib/set'
 import { useViewport } from '@/lib/useViewport'
 import { signed } from '@/lib/words'
 import CameraView from './CameraView.vue'
@@ -43,7 +44,7 @@ const FIGURES_FROM = 45
 const element = ref<SVGSVGElement>()
 const viewport = useViewport({
   element,
-  points: () => [...props.set.walls.flat(), ...props.set.landmarks.map((l) => l.point), ...standing.value.flatMap((p) => value(p, 'PLACE') ?? [])],
+  points: () => [...wallPoints(props.set), ...props.set.landmarks.map((l) => l.point), ...standing.value.flatMap((p) => value(p, 'PLACE') ?? [])],
 })
 const { view, size } = viewport
 
@@ -71,8 +72,8 @@ const chosen = computed(() => drawn.value.find((d) => d.selected))
 const cameraDrawn = computed(() => drawn.value.find((d) => d.placed.placement.kind === 'CAMERA'))
 const tapes = computed(() => (chosen.value?.placed.tapes ? [chosen.value.placed.tapes.a, chosen.value.placed.tapes.b] : []))
 const taped = computed(() => tapes.value.map((t) => t.landmark))
-const room = computed(() => props.set.walls.map((w) => path(w.map((p) => toPx(view.value, p)))).join(''))
-const closed = computed(() => props.set.walls.some((w) => w.length > 3 && w[0]?.xM === w.at(-1)?.xM && w[0]?.yM === w.at(-1)?.yM))
+const room = computed(() => props.set.walls.map((w) => path(w.points.map((p) => toPx(view.value, p)))).join(''))
+const closed = computed(() => props.set.walls.some((w) => isClosed(w.points)))
 const windows = computed(() => props.set.openings.filter((o) => o.kind === 'WINDOW'))
 const north = computed(() => props.set.northDeg)
 

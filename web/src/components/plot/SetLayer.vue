@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { SetPlan } from '@/api/types'
 import { bounds, gap, path, toPx, type View } from '@/lib/screen'
+import { isClosed, wallPoints } from '@/lib/set'
 
 /** The set itself: floor, walls, openings, furniture, landmarks, and metres to judge by. */
 const props = defineProps<{ set: SetPlan; view: View; /** Landmarks that are named already. */ named?: string[] }>()
@@ -13,16 +14,12 @@ const WORD_PX = 16
 
 /** Whether there is room for words among the lines. */
 const roomy = computed(() => props.view.scale >= WORDS_FROM)
-const walls = computed(() => props.set.walls.map((w) => w.map((p) => toPx(props.view, p))))
+const walls = computed(() => props.set.walls.map((w) => w.points.map((p) => toPx(props.view, p))))
 const rooms = computed(() =>
-  props.set.walls.flatMap((w, i) => {
-    const first = w[0]
-    const last = w.at(-1)
-    return first && last && w.length > 3 && first.xM === last.xM && first.yM === last.yM ? [walls.value[i] ?? []] : []
-  }),
+  props.set.walls.flatMap((w, i) => (isClosed(w.points) ? [walls.value[i] ?? []] : [])),
 )
 const centre = computed(() => {
-  const b = bounds(props.set.walls.flat())
+  const b = bounds(wallPoints(props.set))
   return toPx(props.view, { xM: (b.left + b.right) / 2, yM: (b.bottom + b.top) / 2 })
 })
 const openings = computed(() =>
@@ -48,7 +45,7 @@ const furniture = computed(() =>
   }),
 )
 const landmarks = computed(() => props.set.landmarks.map((l) => ({ name: l.name, at: toPx(props.view, l.point) })))
-const extent = computed(() => bounds([...props.set.walls.flat(), ...props.set.landmarks.map((l) => l.point)]))
+const extent = computed(() => bounds([...wallPoints(props.set), ...props.set.landmarks.map((l) => l.point)]))
 const crosses = computed(() => {
   if (props.view.scale < 14) return ''
   let d = ''
@@ -60,7 +57,7 @@ const crosses = computed(() => {
   return d
 })
 const metres = computed(() => {
-  const span = bounds(props.set.walls.flat())
+  const span = bounds(wallPoints(props.set))
   const every = props.view.scale < METRE_WORDS_FROM ? 5 : 1
   const across: { key: string; x: number; y: number; text: string }[] = []
   const base = toPx(props.view, { xM: span.left, yM: span.bottom })

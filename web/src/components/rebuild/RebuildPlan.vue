@@ -7,6 +7,7 @@ import OtherMark from '@/components/plot/OtherMark.vue'
 import SetLayer from '@/components/plot/SetLayer.vue'
 import TapeLine from '@/components/plot/TapeLine.vue'
 import { toPx } from '@/lib/screen'
+import { wallPoints } from '@/lib/set'
 import { useViewport } from '@/lib/useViewport'
 
 /** The part of the plan that one step needs: the stand and its two landmarks, A and B. */
@@ -17,7 +18,7 @@ const tapes = computed(() => props.placed.tapes)
 const { view } = useViewport({
   element,
   margin: 46,
-  points: () => [...(place.value ? [place.value] : []), ...(tapes.value ? [tapes.value.a.from, tapes.value.b.from] : props.set.walls.flat())],
+  points: () => [...(place.value ? [place.value] : []), ...(tapes.value ? [tapes.value.a.from, tapes.value.b.from] : wallPoints(props.set))],
 })
 const at = computed(() => (place.value ? toPx(view.value, place.value) : undefined))
 const bearing = computed(() => props.placed.aim?.bearingDeg ?? 0)

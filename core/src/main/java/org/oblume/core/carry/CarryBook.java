@@ -50,9 +50,31 @@ public final class CarryBook {
         }
     }
 
+    private CarryBook(CarryBook other) {
+        shots.putAll(other.shots);
+        other.knotsBySlate.forEach((slate, knots) -> knotsBySlate.put(slate, new ArrayList<>(knots)));
+    }
+
     /** @throws Refusal for a slate used twice, an unknown shot, a cycle, or two knots on one value */
     public static CarryBook of(Collection<ShotLine> shots, Collection<Knot> knots) {
         return new CarryBook(shots, knots);
+    }
+
+    /** This book with knots tied, each in the place of one that was tied there before. They were checked. */
+    public CarryBook with(Collection<Knot> tied) {
+        CarryBook now = new CarryBook(this);
+        for (Knot knot : tied) {
+            now.untie(knot.slate(), knot.placement(), knot.attribute());
+            now.knotsBySlate.computeIfAbsent(knot.slate(), s -> new ArrayList<>()).add(knot);
+        }
+        return now;
+    }
+
+    /** This book with one value of a shot carried again. */
+    public CarryBook without(String slate, String placement, Attribute attribute) {
+        CarryBook now = new CarryBook(this);
+        now.untie(slate, placement, attribute);
+        return now;
     }
 
     /** What holds in a shot: its own knots, then those of the shot it is based on, and so on back. */
@@ -176,6 +198,10 @@ public final class CarryBook {
             }
         }
         grounded.addAll(way);
+    }
+
+    private void untie(String slate, String placement, Attribute attribute) {
+        knotsBySlate.getOrDefault(slate, new ArrayList<>()).removeIf(k -> k.placement().equals(placement) && k.attribute() == attribute);
     }
 
     private void requireBase(String slate, @Nullable String basedOn) {

@@ -46,6 +46,11 @@ public final class Recording {
         return set;
     }
 
+    /** The same scene with another book of shots and knots. */
+    public Recording with(CarryBook other) {
+        return new Recording(set, placements(), other);
+    }
+
     /** In the scene's own order. */
     public List<Placement> placements() {
         return List.copyOf(placements.values());

@@ -20,4 +20,12 @@ public record SpacePoint(double xM, double yM, double zM) {
     public PlanPoint onPlan() {
         return new PlanPoint(xM, yM);
     }
+
+    /** Straight line, metres. */
+    public double distanceM(SpacePoint other) {
+        double dx = other.xM - xM;
+        double dy = other.yM - yM;
+        double dz = other.zM - zM;
+        return Math.sqrt(dx * dx + dy * dy + dz * dz);
+    }
 }

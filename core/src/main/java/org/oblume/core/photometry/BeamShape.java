@@ -13,7 +13,7 @@ public record BeamShape(double peakCandela, double beamDeg) implements Spread {
     private static final double WIDEST_DEG = 180;
     /** {@code √log₂10}: half beams from the axis to a tenth of the peak. */
     private static final double TENTH_AT_HALF_BEAMS = 1.823;
-    private static final int STEPS = 64;
+    private static final double DARK_AT_HALF_BEAMS = 3.5;
 
     public BeamShape {
         Checks.above0("peakCandela", "The peak intensity", peakCandela, " cd");
@@ -38,19 +38,14 @@ public record BeamShape(double peakCandela, double beamDeg) implements Spread {
         return peakCandela * Math.pow(2, -halves * halves);
     }
 
-    /** Flux within a cone around the axis, lumen: {@code ∫ I(θ)·2π·sin θ dθ}, by Simpson's rule. */
-    public double lumenWithin(double halfAngleRad) {
-        double step = halfAngleRad / STEPS;
-        double sum = 0;
-        for (int i = 0; i <= STEPS; i++) {
-            double weight = i == 0 || i == STEPS ? 1 : i % 2 == 1 ? 4 : 2;
-            double angle = i * step;
-            sum += weight * candela(angle) * Math.sin(angle);
-        }
-        return 2 * Math.PI * sum * step / 3;
+    /** Three half beams and a half: below a five-thousandth of the peak; not past the side. */
+    @Override
+    public double extentRad() {
+        return Math.min(Math.PI / 2, Math.toRadians(DARK_AT_HALF_BEAMS * beamDeg / 2));
     }
 
     /** Radius of the patch that is lit to a tenth of its middle, {@code d·tan(1.823·β/2)}, metres; no end from 90° on. */
+    @Override
     public double litRadiusM(double distanceM) {
         double half = Math.toRadians(TENTH_AT_HALF_BEAMS * beamDeg / 2);
         return half >= Math.PI / 2 ? Double.MAX_VALUE : distanceM * Math.tan(half);

@@ -36,12 +36,21 @@ public record HeldMove(Stops change, Percent level, boolean reachable, Stops sho
             throw new Refusal("levelPercent", "The light is out: there is nothing to hold. Give a level above 0.");
         }
         double farther = onAxis(toDistanceM, emitterRadiusM) / onAxis(fromDistanceM, emitterRadiusM);
-        double output = curve.output(level.value() / FULL) * farther;
-        boolean reachable = output <= 1 + Checks.LIMIT_SLACK;
-        return new HeldMove(Stops.fromRatio(1 / farther),
-                Percent.of(reachable ? FULL * curve.level(Math.min(1, output)) : FULL), reachable,
-                reachable ? Stops.NONE : Stops.fromRatio(output), AngularSize.ofDiscDeg(emitterRadiusM, fromDistanceM),
+        return holding(Stops.fromRatio(1 / farther), level, curve, AngularSize.ofDiscDeg(emitterRadiusM, fromDistanceM),
                 AngularSize.ofDiscDeg(emitterRadiusM, toDistanceM));
+    }
+
+    /**
+     * Any change of what a light gives at the same level, held.
+     *
+     * @param change on the mark at unchanged level
+     * @param level before, above 0
+     */
+    public static HeldMove holding(Stops change, Percent level, LevelCurve curve, double angularSizeFromDeg, double angularSizeToDeg) {
+        double output = curve.output(level.value() / FULL) / change.ratio();
+        boolean reachable = output <= 1 + Checks.LIMIT_SLACK;
+        return new HeldMove(change, Percent.of(reachable ? FULL * curve.level(Math.min(1, output)) : FULL), reachable,
+                reachable ? Stops.NONE : Stops.fromRatio(output), angularSizeFromDeg, angularSizeToDeg);
     }
 
     private static double onAxis(double distanceM, double radiusM) {

@@ -24,7 +24,7 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Sp
      * @param incidenceRad angle at which the light meets the board, radians, 0 to below π/2
      * @param reflectance 0 to 1
      */
-    public static LambertianDisc bounced(BeamShape beam, double areaM2, double distanceM, double incidenceRad,
+    public static LambertianDisc bounced(Spread beam, double areaM2, double distanceM, double incidenceRad,
             double reflectance) {
         Checks.within("reflectance", "The reflectance", reflectance, 0, 1, "");
         double cosine = Math.max(0, Math.cos(incidenceRad));
@@ -37,11 +37,11 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Sp
      * @param areaM2 of the frame, m², above 0
      * @param distanceM from the head to the frame, metres, above 0
      */
-    public static LambertianDisc diffused(BeamShape beam, double areaM2, double distanceM, Stops lost) {
+    public static LambertianDisc diffused(Spread beam, double areaM2, double distanceM, Stops lost) {
         return caught(beam, areaM2, distanceM, 1, lost.transmission());
     }
 
-    private static LambertianDisc caught(BeamShape beam, double areaM2, double distanceM, double foreshortening,
+    private static LambertianDisc caught(Spread beam, double areaM2, double distanceM, double foreshortening,
             double kept) {
         double radius = Math.sqrt(Checks.above0("areaM2", "The area", areaM2, " m²") / Math.PI);
         Checks.above0("distanceM", "The distance", distanceM, " m");
@@ -52,5 +52,23 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Sp
     @Override
     public double candela(double offAxisRad) {
         return normalCandela * Math.max(0, Math.cos(offAxisRad));
+    }
+
+    @Override
+    public double extentRad() {
+        return Math.PI / 2;
+    }
+
+    /** Its light goes to all sides: it lights all of what stands before it. */
+    @Override
+    public double litRadiusM(double distanceM) {
+        return Double.MAX_VALUE;
+    }
+
+    /** Flux within a cone around its normal, {@code π·I_n·sin²θ}, lumen. */
+    @Override
+    public double lumenWithin(double halfAngleRad) {
+        double sine = Math.sin(Math.min(Math.PI / 2, halfAngleRad));
+        return Math.PI * normalCandela * sine * sine;
     }
 }

@@ -24,12 +24,17 @@ public enum Attribute {
     STOP("stop", Stop.class, Stop::parse),
     SPEED("ISO", Speed.class, Speed::parse),
     SHUTTER("shutter", Shutter.class, Shutter::parse),
-    WHITE("camera white", White.class, White::parse);
+    WHITE("camera white", White.class, White::parse),
+    LENS_ND("ND on the lens", LensNd.class, LensNd::parse),
+    DAYLIGHT("daylight", Daylight.class, null),
+    ON_PURPOSE("on purpose", OnPurpose.class, OnPurpose::parse);
 
     /** What a person or a set piece has: it stands somewhere, so high, facing so. */
-    static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, PLACE, HEIGHT, AIM);
-    static final Set<Attribute> OF_A_LIGHT = EnumSet.range(STANDING, PATCH);
-    static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.range(LENS, WHITE));
+    static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, PLACE, HEIGHT, AIM, ON_PURPOSE);
+    static final Set<Attribute> OF_A_LIGHT = union(OF_A_MARK, EnumSet.range(LEVEL, PATCH));
+    static final Set<Attribute> OF_A_CLOTH = union(OF_A_MARK, EnumSet.of(MODIFIERS));
+    static final Set<Attribute> OF_DAYLIGHT = union(OF_A_MARK, EnumSet.of(CCT, TINT, MODIFIERS, DAYLIGHT));
+    static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.range(LENS, LENS_ND));
 
     private static final Map<Class<?>, Attribute> BY_TYPE =
             Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(a -> a.type, a -> a));

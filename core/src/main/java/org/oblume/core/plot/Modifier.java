@@ -1,8 +1,11 @@
 package org.oblume.core.plot;
 
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.filter.FilterEffect;
+import org.oblume.core.filter.StockItem;
+import org.oblume.core.filter.StockKind;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -17,9 +20,12 @@ import org.oblume.core.units.Refusal;
  * @param frameWidthM width in metres when it hangs on a frame of its own before the head, else null
  * @param frameDistanceM metres from the lens to that frame, above 0 to 50; given with the width
  * @param gel what a saturated gel lets through, or null for white correction
+ * @param narrowsToDeg beam that a grid leaves at most, full angle, degrees, 1 to 180; null for what is not a grid
+ * @param covers the part of the beam it stands in, or null for all of it
  */
 public record Modifier(String name, double stops, double miredShift, double duvShift, boolean softens,
-        @Nullable Double frameWidthM, @Nullable Double frameDistanceM, @Nullable GelColour gel) {
+        @Nullable Double frameWidthM, @Nullable Double frameDistanceM, @Nullable GelColour gel,
+        @Nullable Double narrowsToDeg, @Nullable Cover covers) {
 
     private static final int LONGEST_NAME = 60;
     private static final double MOST_STOPS = 20;
@@ -27,6 +33,11 @@ public record Modifier(String name, double stops, double miredShift, double duvS
     private static final double MOST_DUV = 0.05;
     private static final double NEAREST_M = 0.01;
     private static final double FARTHEST_M = 50;
+
+    /** Half of a beam, as one stands behind the head. */
+    public enum Cover {
+        LOWER, UPPER, LEFT, RIGHT
+    }
 
     public Modifier {
         name = Checks.text("A modifier's name", name, LONGEST_NAME);
@@ -37,11 +48,27 @@ public record Modifier(String name, double stops, double miredShift, double duvS
             throw new Refusal("%s on a frame needs both the frame's width and its distance from the lens."
                     .formatted(name));
         }
+        if (narrowsToDeg != null) {
+            new Beam(narrowsToDeg);
+        }
         if (frameWidthM != null && frameDistanceM != null) {
             Checks.within("The frame of %s".formatted(name), frameWidthM, NEAREST_M, FARTHEST_M, " m");
             Checks.within("The distance to the frame of %s".formatted(name), frameDistanceM, NEAREST_M, FARTHEST_M,
                     " m");
         }
+    }
+
+    /** Something over the whole beam that does not narrow it. */
+    public Modifier(String name, double stops, double miredShift, double duvShift, boolean softens,
+            @Nullable Double frameWidthM, @Nullable Double frameDistanceM, @Nullable GelColour gel) {
+        this(name, stops, miredShift, duvShift, softens, frameWidthM, frameDistanceM, gel, null, null);
+    }
+
+    /** A stock item as it hangs before a head, clipped to it. */
+    public static Modifier of(StockItem item) {
+        boolean softens = item.kind() == StockKind.DIFFUSION && item.softness() > 0;
+        return new Modifier(item.name(), item.effect().stops().value(), item.effect().mired().value(), item.effect().duv(), softens, null, null,
+                item.gel(), item.narrowsToDeg(), null);
     }
 
     public FilterEffect effect() {
@@ -50,8 +77,9 @@ public record Modifier(String name, double stops, double miredShift, double duvS
 
     /** The item with its frame, as it is called out. */
     public String say() {
-        return frameWidthM == null ? name
-                : "%s on %s m frame, %s m before the lens".formatted(name, Said.number(frameWidthM),
+        String over = covers == null ? name : "%s in the %s half".formatted(name, covers.name().toLowerCase(Locale.ROOT));
+        return frameWidthM == null ? over
+                : "%s on %s m frame, %s m before the lens".formatted(over, Said.number(frameWidthM),
                         Said.number(frameDistanceM == null ? 0 : frameDistanceM));
     }
 }

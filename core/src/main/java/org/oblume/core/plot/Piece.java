@@ -15,9 +15,13 @@ import org.oblume.core.units.Refusal;
  * @param highestKelvin highest; the same as the lowest for a lamp of fixed colour
  * @param watts from the mains at full, 0 or more; 0 for grip
  * @param mount what holds it up
+ * @param heightM height of the flag, frame or board, metres, 0 to 50; null when it is as high as wide
+ * @param lamp what is known of a light, or null: then its light cannot be predicted
+ * @param surface what a bounce, a flag or a mirror sends back, or null
  */
 public record Piece(String what, @Nullable String unit, double widthM, @Nullable Double lowestKelvin,
-        @Nullable Double highestKelvin, double watts, Mount mount) {
+        @Nullable Double highestKelvin, double watts, Mount mount, @Nullable Double heightM,
+        @Nullable Lamp lamp, @Nullable Surface surface) {
 
     private static final int LONGEST_NAME = 80;
     private static final double WIDEST_M = 50;
@@ -27,6 +31,9 @@ public record Piece(String what, @Nullable String unit, double widthM, @Nullable
         what = Checks.text("The kind of thing", what, LONGEST_NAME);
         unit = unit == null || unit.isBlank() ? null : Checks.text("The unit's name", unit, LONGEST_NAME);
         Checks.within("Width", widthM, 0, WIDEST_M, " m");
+        if (heightM != null) {
+            Checks.within("heightM", "The height of %s".formatted(what), heightM, 0, WIDEST_M, " m");
+        }
         Checks.within("Power", watts, 0, MOST_WATTS, " W");
         if ((lowestKelvin == null) != (highestKelvin == null)) {
             throw new Refusal("%s needs both ends of its colour temperature range, or neither.".formatted(what));
@@ -35,5 +42,16 @@ public record Piece(String what, @Nullable String unit, double widthM, @Nullable
                 && new Kelvin(lowestKelvin).value() > new Kelvin(highestKelvin).value()) {
             throw new Refusal("minKelvin", "%s has its colour temperature range the wrong way round.".formatted(what));
         }
+    }
+
+    /** A thing of which only size, colour and power are known. */
+    public Piece(String what, @Nullable String unit, double widthM, @Nullable Double lowestKelvin,
+            @Nullable Double highestKelvin, double watts, Mount mount) {
+        this(what, unit, widthM, lowestKelvin, highestKelvin, watts, mount, null, null, null);
+    }
+
+    /** Height of a flag, frame or board, metres; as high as wide unless it is said. */
+    public double tallM() {
+        return heightM == null ? widthM : heightM;
     }
 }

@@ -1,5 +1,7 @@
 package org.oblume.core.plot;
 
+import java.util.EnumSet;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
@@ -13,12 +15,15 @@ import org.oblume.core.units.Refusal;
  * @param role what it is there for
  * @param motivation what in the story would make this light, or null
  * @param piece the thing itself
+ * @param group what it is moved and switched with, 1 to 60 characters, or null
+ * @param locked whether it stays where it stands until it is unlocked; null means it does not
  */
 public record Placement(String key, String name, PlacementKind kind, Role role, @Nullable String motivation,
-        Piece piece) {
+        Piece piece, @Nullable String group, @Nullable Boolean locked) {
 
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_MOTIVATION = 200;
+    private static final Set<Attribute> WHERE_IT_STANDS = EnumSet.of(Attribute.PLACE, Attribute.HEIGHT, Attribute.AIM);
 
     public Placement {
         if (!key.matches("[a-z0-9]+(-[a-z0-9]+){0,15}") || key.length() > LONGEST_NAME) {
@@ -27,6 +32,24 @@ public record Placement(String key, String name, PlacementKind kind, Role role, 
         name = Checks.text("The name", name, LONGEST_NAME);
         motivation = motivation == null || motivation.isBlank() ? null
                 : Checks.text("The motivation", motivation, LONGEST_MOTIVATION);
+        group = group == null || group.isBlank() ? null : Checks.text("The group", group, LONGEST_NAME);
+        locked = locked != null && locked ? true : null;
+    }
+
+    /** Something in no group that can be moved. */
+    public Placement(String key, String name, PlacementKind kind, Role role, @Nullable String motivation, Piece piece) {
+        this(key, name, kind, role, motivation, piece, null, null);
+    }
+
+    /**
+     * Checks that a value may be changed by hand.
+     *
+     * @throws Refusal when it says where a locked thing stands
+     */
+    public void refuseMovingWhenLocked(Attribute attribute) {
+        if (locked != null && WHERE_IT_STANDS.contains(attribute)) {
+            throw new Refusal("%s is locked where it stands: unlock it first.".formatted(name));
+        }
     }
 
     /**

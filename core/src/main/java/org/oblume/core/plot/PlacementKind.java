@@ -4,8 +4,18 @@ import java.util.Set;
 
 /** What kind of thing is placed, and with that what is recorded of it. */
 public enum PlacementKind {
-    HEAD(Attribute.OF_A_LIGHT), PRACTICAL(Attribute.OF_A_LIGHT), FLAG(Attribute.OF_A_MARK),
-    CAMERA(Attribute.OF_A_CAMERA), MARK(Attribute.OF_A_MARK);
+    HEAD(Attribute.OF_A_LIGHT), PRACTICAL(Attribute.OF_A_LIGHT),
+    /** A window as the light it lets in. */
+    DAYLIGHT(Attribute.OF_DAYLIGHT),
+    /** Takes light away; black towards the mark it is negative fill. */
+    FLAG(Attribute.OF_A_MARK),
+    /** Takes some of it away. */
+    NET(Attribute.OF_A_CLOTH),
+    /** A cloth or gel on a frame of its own, upright or overhead. */
+    FRAME(Attribute.OF_A_CLOTH), CURTAIN(Attribute.OF_A_CLOTH),
+    /** Throws a pattern: takes part of the light away. */
+    PATTERN(Attribute.OF_A_CLOTH), BOUNCE(Attribute.OF_A_MARK), MIRROR(Attribute.OF_A_MARK), CAMERA(Attribute.OF_A_CAMERA),
+    MARK(Attribute.OF_A_MARK);
 
     private final Set<Attribute> attributes;
 
@@ -19,5 +29,15 @@ public enum PlacementKind {
 
     public boolean isLight() {
         return this == HEAD || this == PRACTICAL;
+    }
+
+    /** Whether light comes from it of itself. */
+    public boolean shines() {
+        return isLight() || this == DAYLIGHT;
+    }
+
+    /** Whether it is a flat piece of grip that light meets. */
+    public boolean isGrip() {
+        return this != CAMERA && this != MARK && !shines();
     }
 }

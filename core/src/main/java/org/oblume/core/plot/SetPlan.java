@@ -16,15 +16,24 @@ import org.oblume.core.units.Refusal;
  *
  * @param ceilingHeightM metres, or null outdoors
  * @param northDeg bearing of north on the plan
- * @param walls polylines of two or more points; a room ends where it began
+ * @param walls with their height and paint
  * @param openings doors and windows in those walls
  * @param furniture what stands on the floor
  * @param landmarks points that can be found again, at most 200, names unique
+ * @param ceiling its paint, or null when it is not known: then {@link Surface#CEILING} is taken
+ * @param floor what the floor sends back, or null: then {@link Surface#FLOOR} is taken
+ * @param restrictions what the place does not allow, at most 50
+ * @param underlay a picture under the plan, or null
+ * @param site where on the earth it stands, or null when the sun does not matter
  */
-public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<List<PlanPoint>> walls,
-        List<Opening> openings, List<Furniture> furniture, List<Landmark> landmarks) {
+public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wall> walls, List<Opening> openings,
+        List<Furniture> furniture, List<Landmark> landmarks, @Nullable Surface ceiling, @Nullable Surface floor,
+        @Nullable List<Restriction> restrictions, @Nullable Underlay underlay, @Nullable Site site) {
 
     private static final double HIGHEST_CEILING_M = 60;
+    private static final int LONGEST_NAME = 60;
+    private static final int MOST_OF_EACH = 200;
+    private static final int MOST_RESTRICTIONS = 50;
 
     /** Light and, where a person can walk through, tape pass an opening. */
     public enum OpeningKind {
@@ -33,12 +42,29 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Lis
 
     /** @param sillM height of the lower edge in metres; 0 for a door. @param headM height of the upper edge */
     public record Opening(String name, OpeningKind kind, PlanPoint from, PlanPoint to, double sillM, double headM) {
+
+        public Opening {
+            name = Checks.text("An opening's name", name, LONGEST_NAME);
+            Checks.within("openings", "The sill of %s".formatted(name), sillM, -HIGHEST_CEILING_M, HIGHEST_CEILING_M, " m");
+            Checks.within("openings", "The head of %s".formatted(name), headM, -HIGHEST_CEILING_M, HIGHEST_CEILING_M, " m");
+            if (headM <= sillM) {
+                throw new Refusal("openings", "%s has its head at or below its sill: give the upper edge as its head.".formatted(name));
+            }
+            if (from.distanceM(to) == 0) {
+                throw new Refusal("openings", "%s has no width: give it two ends.".formatted(name));
+            }
+        }
+
+        public double widthM() {
+            return from.distanceM(to);
+        }
     }
 
     /** @param outline corners in order, three or more. @param heightM metres */
     public record Furniture(String name, List<PlanPoint> outline, double heightM) {
 
         public Furniture {
+            name = Checks.text("A piece of furniture's name", name, LONGEST_NAME);
             outline = List.copyOf(outline);
             if (outline.size() < 3) {
                 throw new Refusal("%s needs three corners or more.".formatted(name));
@@ -51,19 +77,27 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Lis
             Checks.within("Ceiling", ceilingHeightM, 1, HIGHEST_CEILING_M, " m");
         }
         Checks.finite("North", northDeg);
-        walls = walls.stream().map(List::copyOf).toList();
+        walls = List.copyOf(walls);
         openings = List.copyOf(openings);
         furniture = List.copyOf(furniture);
         landmarks = List.copyOf(landmarks);
-        if (walls.stream().anyMatch(w -> w.size() < 2)) {
-            throw new Refusal("A wall needs two points or more.");
+        restrictions = restrictions == null ? List.of() : List.copyOf(restrictions);
+        for (List<?> many : List.of(walls, openings, furniture, landmarks)) {
+            Checks.within("The number of walls, openings, furniture or landmarks", many.size(), 0, MOST_OF_EACH, "");
         }
+        Checks.within("The number of restrictions", restrictions.size(), 0, MOST_RESTRICTIONS, "");
         Set<String> names = new HashSet<>();
         for (Landmark landmark : landmarks) {
             if (!names.add(landmark.name())) {
-                throw new Refusal("Two landmarks are called “%s”: give each its own name.".formatted(landmark.name()));
+                throw new Refusal("landmarks", "Two landmarks are called “%s”: give each its own name.".formatted(landmark.name()));
             }
         }
+    }
+
+    /** A set of which no more is known than how it is drawn. */
+    public SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wall> walls, List<Opening> openings,
+            List<Furniture> furniture, List<Landmark> landmarks) {
+        this(ceilingHeightM, northDeg, walls, openings, furniture, landmarks, null, null, null, null, null);
     }
 
     /** A bare room with a landmark in each corner, from (0, 0). Width along x, depth along y, metres. */
@@ -74,14 +108,14 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Lis
         PlanPoint b = PlanPoint.of(widthM, 0);
         PlanPoint c = PlanPoint.of(widthM, depthM);
         PlanPoint d = PlanPoint.of(0, depthM);
-        return new SetPlan(ceilingHeightM, 0, List.of(List.of(a, b, c, d, a)), List.of(), List.of(),
+        return new SetPlan(ceilingHeightM, 0, List.of(Wall.of(List.of(a, b, c, d, a))), List.of(), List.of(),
                 List.of(new Landmark("near left corner", a), new Landmark("near right corner", b),
                         new Landmark("far right corner", c), new Landmark("far left corner", d)));
     }
 
     /** The walls as tapes meet them: a door is a way through, a window is not. */
     public Walls tapeWalls() {
-        return new Walls(walls, openings.stream().filter(o -> o.kind() == OpeningKind.DOOR)
+        return new Walls(walls.stream().map(Wall::points).toList(), openings.stream().filter(o -> o.kind() == OpeningKind.DOOR)
                 .map(o -> new Walls.Opening(o.from(), o.to())).toList());
     }
 

@@ -12,6 +12,9 @@ public final class StartValues {
     private static final double ON_THE_FLOOR_M = 0.4;
     private static final double OVERHEAD_M = 2.8;
     private static final double DAYLIGHT_K = 5600;
+    /** A grey day at a window, until it is metered. */
+    private static final double OVERCAST_K = 6500;
+    private static final double OVERCAST_LUX = 5000;
     private static final double FULL = 100;
     private static final double FPS = 24;
     private static final double HALF_CIRCLE_DEG = 180;
@@ -26,17 +29,23 @@ public final class StartValues {
      * @param place where it is put
      * @param beamDeg beam of a light, degrees
      * @param mark key of a mark to aim at, or null: it then points up the plan, level
+     * @param stack what it comes with: a cloth on a frame, what a net takes
      */
-    public static List<AttributeValue> of(Placement placement, Place place, double beamDeg, @Nullable String mark) {
+    public static List<AttributeValue> of(Placement placement, Place place, double beamDeg, @Nullable String mark, Modifiers stack) {
         List<AttributeValue> values = new ArrayList<>(List.of(Standing.ON, place, new Height(heightM(placement)),
                 mark == null ? Pointing.along(0, 0) : Pointing.atMark(mark, EYES_M)));
         if (placement.kind().isLight()) {
             values.addAll(List.of(new Level(FULL), new Dial(kelvin(placement.piece())), new Tint(0), new Beam(beamDeg),
-                    Modifiers.NONE, Patch.BY_HAND));
+                    stack, Patch.BY_HAND));
+        } else if (placement.kind().records(Attribute.MODIFIERS)) {
+            values.add(stack);
+        }
+        if (placement.kind() == PlacementKind.DAYLIGHT) {
+            values.addAll(List.of(new Dial(OVERCAST_K), new Tint(0), new Daylight(OVERCAST_LUX, 0, null, null)));
         }
         if (placement.kind() == PlacementKind.CAMERA) {
             values.addAll(List.of(new Lens(NORMAL_LENS_MM), new Stop(WIDE_OPEN_ENOUGH), new Speed(USUAL_ISO),
-                    new Shutter(FPS, HALF_CIRCLE_DEG), new White(DAYLIGHT_K, 0)));
+                    new Shutter(FPS, HALF_CIRCLE_DEG), new White(DAYLIGHT_K, 0), new LensNd(0)));
         }
         return values;
     }

@@ -20,7 +20,7 @@ public enum BuildOrder {
     }
 
     /** Rank of a role in this order, lowest first. */
-    int rank(Role role) {
+    public int rank(Role role) {
         int frame = FRAME.indexOf(role);
         return frame >= 0 ? frame : FRAME.size() + roles.indexOf(role);
     }

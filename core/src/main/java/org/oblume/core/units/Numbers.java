@@ -37,7 +37,7 @@ public final class Numbers {
     }
 
     /** The spoken number, or empty when the text is not one. A whole with a minus fraction subtracts: 8-1/3. */
-    static OptionalDouble read(String text) {
+    public static OptionalDouble read(String text) {
         String tidy = tidy(text);
         Matcher m = MIXED.matcher(tidy);
         if (tidy.isEmpty() || !m.matches() || (m.group("whole") == null && m.group("over") == null)

@@ -16,7 +16,6 @@ import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photometry.BeamShape;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LightSource;
-import org.oblume.core.photometry.MarkLight;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
@@ -117,7 +116,7 @@ public class ComputationBenchmark {
         double sum = 0;
         List<LightSource> sources = heads.sources();
         for (SpacePoint mark : heads.marks) {
-            sum += MarkLight.of(sources, mark, Bearing.ofDegrees(40)).lit().lux();
+            sum += sources.stream().mapToDouble(s -> s.facingLux(mark)).sum();
         }
         return sum;
     }

@@ -133,6 +133,9 @@ class RecordedValuesTest {
             case SPEED -> new Speed(800);
             case SHUTTER -> new Shutter(24, 180);
             case WHITE -> new White(4300, 0);
+            case LENS_ND -> new LensNd(0.6);
+            case DAYLIGHT -> new Daylight(3000, 0, null, null);
+            case ON_PURPOSE -> new OnPurpose(java.util.Set.of(HintKind.IN_FRAME));
         };
         assertThat(Attribute.of(example)).isEqualTo(attribute);
         assertThat(example.say()).isNotBlank();

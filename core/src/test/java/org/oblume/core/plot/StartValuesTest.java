@@ -104,6 +104,6 @@ class StartValuesTest {
             @Nullable String mark) {
         Role role = kind == PlacementKind.CAMERA ? Role.CAMERA : kind == PlacementKind.MARK ? Role.SUBJECT : Role.KEY;
         Placement placed = new Placement("one", "One", kind, role, null, new Piece("Thing", null, 0.1, lowest, highest, 10, mount));
-        return StartValues.of(placed, Place.of(1, 2), 36, mark);
+        return StartValues.of(placed, Place.of(1, 2), 36, mark, Modifiers.NONE);
     }
 }

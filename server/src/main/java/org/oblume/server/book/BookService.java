@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Stage;
+import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
@@ -81,8 +82,8 @@ public class BookService {
         double width = Length.parse(wanted.roomWidth()).metres();
         double depth = Length.parse(wanted.roomDepth()).metres();
         List<Knot> tied = new ArrayList<>(plots.startKnots(shot.card().slate(), mark, Place.of(width / 2, depth * 2 / 3), 0,
-                null, null, author));
-        tied.addAll(plots.startKnots(shot.card().slate(), camera, Place.of(width / 2, depth / 6), 0, mark.key(), null, author));
+                null, Modifiers.NONE, null, author));
+        tied.addAll(plots.startKnots(shot.card().slate(), camera, Place.of(width / 2, depth / 6), 0, mark.key(), Modifiers.NONE, null, author));
         knots.keepAll(records.of(scene.id()), tied);
         return shot.id();
     }

@@ -20,7 +20,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ExchangeController {
 
-    private static final int MEGABYTE = 1024 * 1024;
     private static final int LARGEST_MB = 10;
     private final ExchangeService exchange;
 
@@ -42,15 +41,10 @@ class ExchangeController {
                 .body(file);
     }
 
-    /** Reads the body itself, so that one that is too large is refused before it fills the memory. */
     @PostMapping(path = "/api/scenes/import", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     Imported load(InputStream body, @RequestParam(required = false) @Nullable String number) throws IOException {
-        byte[] bytes = body.readNBytes(LARGEST_MB * MEGABYTE + 1);
-        if (bytes.length > LARGEST_MB * MEGABYTE) {
-            throw new TooLarge("The file is larger than %d MB: a scene is never that large. Nothing was imported."
-                    .formatted(LARGEST_MB));
-        }
+        byte[] bytes = TooLarge.read(body, LARGEST_MB, "The file is larger than %d MB: a scene is never that large. Nothing was imported.");
         Scene scene = exchange.load(bytes, number);
         return new Imported(scene.id(), scene.productionId(), scene.heading().number());
     }

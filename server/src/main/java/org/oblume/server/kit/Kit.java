@@ -5,6 +5,8 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
+import org.oblume.core.plot.Beam;
+import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.PlacementKind;
 
@@ -19,15 +21,25 @@ public record Kit(List<Fixture> fixtures, List<Stock> stock, @Nullable String pr
 
     /** A stock item as {@link StockItem} has it. */
     public record Stock(String name, StockKind kind, double stops, double miredShift, double duvShift, double softness,
-            @Nullable Double reflectance, @Nullable String heat, @Nullable GelColour gel) {
+            @Nullable Double reflectance, @Nullable String heat, @Nullable GelColour gel, @Nullable Double narrowsToDeg) {
 
         static Stock of(StockItem item) {
             return new Stock(item.name(), item.kind(), item.effect().stops().value(), item.effect().mired().value(),
-                    item.effect().duv(), item.softness(), item.reflectance(), item.heat(), item.gel());
+                    item.effect().duv(), item.softness(), item.reflectance(), item.heat(), item.gel(), item.narrowsToDeg());
         }
     }
 
-    /** @param beamDeg beam of a light as it comes, degrees; 0 for grip */
-    public record Fixture(PlacementKind kind, Piece piece, double beamDeg) {
+    /**
+     * @param beamDeg beam of a light as it comes, degrees; 0 for grip
+     * @param stack what it comes with: a cloth on its frame
+     * @param own whether a crew added it
+     */
+    public record Fixture(PlacementKind kind, Piece piece, double beamDeg, Modifiers stack, boolean own) {
+
+        public Fixture {
+            if (kind.isLight()) {
+                new Beam(beamDeg);
+            }
+        }
     }
 }

@@ -11,40 +11,77 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.filter.StockItem;
-import org.oblume.core.plot.Mount;
-import org.oblume.core.plot.Piece;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.JsonText;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
-/** The kit that ships with the product, and what a crew adds to its stock in {@code stock.csv} in the data folder; read once at the start. */
+/**
+ * The kit that ships with the product, and what a crew adds: to its stock in {@code stock.csv} in the data folder, read once at the
+ * start, and kinds of its own.
+ */
 @Service
+@Transactional
 public class KitService {
 
     static final CSVFormat TABLE = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
     private static final Logger LOG = LoggerFactory.getLogger(KitService.class);
     private static final String OWN_STOCK = "stock.csv";
-    private final Kit kit;
+    private final Map<String, StockItem> stock = new LinkedHashMap<>();
+    private final @Nullable String problem;
+    private final List<Kit.Fixture> shipped;
+    private final OwnFixtureRepository own;
+    private final JsonText json;
 
-    KitService(@Value("${oblume.data}") Path data) {
-        Map<String, StockItem> stock = new LinkedHashMap<>();
+    KitService(@Value("${oblume.data}") Path data, OwnFixtureRepository own, JsonText json) {
+        this.own = own;
+        this.json = json;
         StockFile.read(shipped("/kit/stock.csv")).forEach(item -> stock.put(item.name(), item));
-        String problem = addOwn(data.resolve(OWN_STOCK), stock);
-        kit = new Kit(rows(shipped("/kit/fixtures.csv"), KitService::fixture), stock.values().stream().map(Kit.Stock::of).toList(),
-                problem);
+        problem = addOwn(data.resolve(OWN_STOCK), stock);
+        shipped = rows(shipped("/kit/fixtures.csv"), row -> FixtureFile.fixture(row, stock));
     }
 
     public Kit kit() {
-        return kit;
+        return new Kit(fixtures(), stock.values().stream().map(Kit.Stock::of).toList(), problem);
+    }
+
+    /** What can be hung and bounced off. */
+    public List<StockItem> stock() {
+        return List.copyOf(stock.values());
+    }
+
+    /** What can be placed: the crew's own kinds first. */
+    public List<Kit.Fixture> fixtures() {
+        return Stream.concat(own.findAllByOrderByWhat().stream().map(o -> json.read(o.fixture(), Kit.Fixture.class)), shipped.stream()).toList();
+    }
+
+    /** Adds a kind of the crew's own, or takes the place of the one of that name that it added before. */
+    Kit.Fixture add(Kit.Fixture wanted) {
+        String what = wanted.piece().what();
+        if (shipped.stream().anyMatch(f -> f.piece().what().equalsIgnoreCase(what))) {
+            throw new Refusal("what", "%s ships with Oblume: give yours another name.".formatted(what));
+        }
+        Kit.Fixture fixture = new Kit.Fixture(wanted.kind(), wanted.piece(), wanted.beamDeg(), wanted.stack(), true);
+        OwnFixtureEntity entity = own.findByWhat(what).orElseGet(() -> new OwnFixtureEntity(what));
+        entity.describe(json.write(fixture));
+        own.save(entity);
+        return fixture;
+    }
+
+    /** Takes a kind of the crew's own out of the kit; what is placed of it stays as it is. */
+    void remove(String what) {
+        own.delete(own.findByWhat(what).orElseThrow(() -> new NoSuchElementException("The crew has no kind called %s.".formatted(what))));
     }
 
     /** Adds a crew's own items. @return what is wrong with their file, of which nothing is taken then; null when all is well */
@@ -85,13 +122,6 @@ public class KitService {
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
-    }
-
-    private static Kit.Fixture fixture(CSVRecord row) {
-        return new Kit.Fixture(PlacementKind.valueOf(row.get("kind")),
-                new Piece(row.get("what"), null, number(row, "width_m"), optional(row, "lowest_kelvin"),
-                        optional(row, "highest_kelvin"), number(row, "watts"), Mount.valueOf(row.get("mount"))),
-                number(row, "beam_deg"));
     }
 
     static double number(CSVRecord row, String column) {

@@ -33,7 +33,8 @@ final class StockFile {
         return new StockItem(row.get("name"), StockKind.valueOf(row.get("kind")),
                 FilterEffect.of(KitService.number(row, "mired"), KitService.number(row, "stops"), KitService.number(row, "duv")),
                 KitService.number(row, "softness"), KitService.optional(row, "reflectance"), text(row, "heat"),
-                red == null ? null : new GelColour(red, KitService.number(row, "green"), KitService.number(row, "blue")));
+                red == null ? null : new GelColour(red, KitService.number(row, "green"), KitService.number(row, "blue")),
+                row.isMapped("narrows_deg") ? KitService.optional(row, "narrows_deg") : null);
     }
 
     private static @Nullable String text(CSVRecord row, String column) {

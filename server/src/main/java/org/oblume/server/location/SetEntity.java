@@ -36,11 +36,24 @@ class SetEntity {
         return id == null ? 0 : id;
     }
 
+    long productionId() {
+        return productionId;
+    }
+
     String name() {
         return name;
     }
 
     String plan() {
         return plan;
+    }
+
+    long version() {
+        return version;
+    }
+
+    void draw(String changedName, String changedPlan) {
+        this.name = changedName;
+        this.plan = changedPlan;
     }
 }

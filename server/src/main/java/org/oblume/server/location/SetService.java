@@ -1,9 +1,11 @@
 package org.oblume.server.location;
 
+import java.util.List;
 import java.util.NoSuchElementException;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Checks;
 import org.oblume.server.support.JsonText;
+import org.oblume.server.support.StaleEdit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,10 +22,29 @@ public class SetService {
         this.json = json;
     }
 
+    /** @throws NoSuchElementException when there is none */
     @Transactional(readOnly = true)
-    public StageSet get(long id) {
-        SetEntity set = sets.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such set."));
-        return new StageSet(set.name(), json.read(set.plan(), SetPlan.class));
+    public DrawnSet get(long id) {
+        return drawn(entity(id));
+    }
+
+    @Transactional(readOnly = true)
+    public List<DrawnSet> ofProduction(long productionId) {
+        return sets.findByProductionIdOrderByName(productionId).stream().map(this::drawn).toList();
+    }
+
+    /**
+     * Draws a set anew, for every scene that is lit in it.
+     *
+     * @throws StaleEdit with the set as it stands, when somebody drew on it since that version
+     */
+    public DrawnSet draw(long id, StageSet set, long version) {
+        SetEntity entity = entity(id);
+        if (entity.version() != version) {
+            throw new StaleEdit("Someone drew on %s since you opened it. Nothing of yours was kept yet.".formatted(entity.name()), drawn(entity));
+        }
+        entity.draw(Checks.text("The set's name", set.name(), LONGEST_NAME), json.write(set.plan()));
+        return drawn(sets.saveAndFlush(entity));
     }
 
     /** The id of this very set in the production; one that is not there yet is kept. */
@@ -32,5 +53,13 @@ public class SetService {
         String plan = json.write(set.plan());
         return sets.findFirstByProductionIdAndNameAndPlan(productionId, name, plan)
                 .orElseGet(() -> sets.save(new SetEntity(productionId, name, plan))).id();
+    }
+
+    private SetEntity entity(long id) {
+        return sets.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such set."));
+    }
+
+    private DrawnSet drawn(SetEntity set) {
+        return new DrawnSet(set.id(), set.productionId(), set.version(), new StageSet(set.name(), json.read(set.plan(), SetPlan.class)));
     }
 }

@@ -8,12 +8,16 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
+import org.oblume.core.plot.Surface;
+import org.oblume.server.support.JsonText;
 
 @Entity
 @Table(name = "placement")
@@ -43,20 +47,29 @@ class PlacementEntity {
     private double watts;
     @Enumerated(EnumType.STRING)
     private Mount mount = Mount.STAND;
+    @Column(name = "height_m")
+    private @Nullable Double heightM;
+    /** JSON, or null. */
+    private @Nullable String lamp;
+    /** JSON, or null. */
+    private @Nullable String surface;
+    @Column(name = "group_name")
+    private @Nullable String group;
+    private @Nullable Boolean locked;
     @Column(name = "place_in_list")
     private int placeInList;
+    @Version
+    private long version;
 
     protected PlacementEntity() {
     }
 
-    PlacementEntity(long sceneId, int placeInList, Placement placement) {
+    PlacementEntity(long sceneId, int placeInList, Placement placement, JsonText json) {
         this.sceneId = sceneId;
         this.placeInList = placeInList;
         this.key = placement.key();
-        this.name = placement.name();
         this.kind = placement.kind();
-        this.role = placement.role();
-        this.motivation = placement.motivation();
+        describe(placement);
         Piece piece = placement.piece();
         this.what = piece.what();
         this.unit = piece.unit();
@@ -65,10 +78,28 @@ class PlacementEntity {
         this.highestKelvin = piece.highestKelvin();
         this.watts = piece.watts();
         this.mount = piece.mount();
+        this.heightM = piece.heightM();
+        this.lamp = piece.lamp() == null ? null : json.write(piece.lamp());
+        this.surface = piece.surface() == null ? null : json.write(piece.surface());
     }
 
-    PlacedPiece toPlacedPiece() {
-        return new PlacedPiece(id == null ? 0 : id, new Placement(key, name, kind, role, motivation,
-                new Piece(what, unit, widthM, lowestKelvin, highestKelvin, watts, mount)));
+    /** Takes over what may change of a placement: all but the thing itself. */
+    final void describe(Placement placement) {
+        this.name = placement.name();
+        this.role = placement.role();
+        this.motivation = placement.motivation();
+        this.group = placement.group();
+        this.locked = placement.locked();
+    }
+
+    long version() {
+        return version;
+    }
+
+    PlacedPiece toPlacedPiece(JsonText json) {
+        return new PlacedPiece(id == null ? 0 : id, version, new Placement(key, name, kind, role, motivation,
+                new Piece(what, unit, widthM, lowestKelvin, highestKelvin, watts, mount, heightM,
+                        lamp == null ? null : json.read(lamp, Lamp.class),
+                        surface == null ? null : json.read(surface, Surface.class)), group, locked));
     }
 }

@@ -11,6 +11,8 @@ interface SceneRepository extends JpaRepository<SceneEntity, Long> {
 
     List<SceneEntity> findByProductionIdOrderById(long productionId);
 
+    List<SceneEntity> findBySetIdOrderById(long setId);
+
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select s from SceneEntity s where s.id = :id")
     Optional<SceneEntity> findLocked(long id);

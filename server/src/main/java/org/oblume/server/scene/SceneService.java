@@ -5,6 +5,8 @@ import java.util.NoSuchElementException;
 import java.util.stream.IntStream;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.JsonText;
+import org.oblume.server.support.StaleEdit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,10 +17,12 @@ public class SceneService {
 
     private final SceneRepository scenes;
     private final PlacementRepository placements;
+    private final JsonText json;
 
-    SceneService(SceneRepository scenes, PlacementRepository placements) {
+    SceneService(SceneRepository scenes, PlacementRepository placements, JsonText json) {
         this.scenes = scenes;
         this.placements = placements;
+        this.json = json;
     }
 
     @Transactional(readOnly = true)
@@ -44,7 +48,7 @@ public class SceneService {
     /** What is placed in a scene, in its own order. */
     @Transactional(readOnly = true)
     public List<PlacedPiece> placed(long sceneId) {
-        return placements.findBySceneIdOrderByPlaceInList(sceneId).stream().map(PlacementEntity::toPlacedPiece).toList();
+        return placements.findBySceneIdOrderByPlaceInList(sceneId).stream().map(p -> p.toPlacedPiece(json)).toList();
     }
 
     public Scene create(long productionId, long setId, SceneHeading heading, List<Placement> placed) {
@@ -54,13 +58,37 @@ public class SceneService {
         }
         Scene scene = scenes.save(new SceneEntity(productionId, setId, heading)).toScene();
         placements.saveAll(IntStream.range(0, placed.size())
-                .mapToObj(i -> new PlacementEntity(scene.id(), i, placed.get(i))).toList());
+                .mapToObj(i -> new PlacementEntity(scene.id(), i, placed.get(i), json)).toList());
         return scene;
     }
 
     /** Places one thing more, last in the scene's order. */
     public PlacedPiece place(long sceneId, Placement placement) {
         List<PlacedPiece> already = placed(sceneId);
+        refuseTwice(already, placement);
+        return placements.saveAndFlush(new PlacementEntity(sceneId, already.size(), placement, json)).toPlacedPiece(json);
+    }
+
+    /**
+     * Changes what a placement is called, is there for and goes with.
+     *
+     * @throws StaleEdit when somebody changed it since that version
+     */
+    public void describe(long sceneId, String key, PlacementCard card, long version) {
+        PlacementEntity entity = placements.findBySceneIdAndKey(sceneId, key)
+                .orElseThrow(() -> new NoSuchElementException("The scene has no placement “%s”.".formatted(key)));
+        Placement before = entity.toPlacedPiece(json).placement();
+        if (entity.version() != version) {
+            throw new StaleEdit("Someone changed %s since you opened it. Nothing of yours was kept yet.".formatted(before.name()), before);
+        }
+        Placement placement = new Placement(key, card.name(), before.kind(), card.role(), card.motivation(), before.piece(),
+                card.group(), card.locked());
+        refuseTwice(placed(sceneId).stream().filter(p -> !p.placement().key().equals(key)).toList(), placement);
+        entity.describe(placement);
+        placements.saveAndFlush(entity);
+    }
+
+    private static void refuseTwice(List<PlacedPiece> already, Placement placement) {
         for (PlacedPiece other : already) {
             if (other.placement().name().equalsIgnoreCase(placement.name())
                     || other.placement().key().equals(placement.key())) {
@@ -68,6 +96,11 @@ public class SceneService {
                         .formatted(other.placement().name()));
             }
         }
-        return placements.saveAndFlush(new PlacementEntity(sceneId, already.size(), placement)).toPlacedPiece();
+    }
+
+    /** The scenes that are lit in a set. */
+    @Transactional(readOnly = true)
+    public List<Scene> inSet(long setId) {
+        return scenes.findBySetIdOrderById(setId).stream().map(SceneEntity::toScene).toList();
     }
 }

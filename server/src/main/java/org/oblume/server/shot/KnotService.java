@@ -2,11 +2,11 @@ package org.oblume.server.shot;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
@@ -44,41 +44,65 @@ public class KnotService {
     }
 
     /**
-     * Records a change in a shot.
+     * Records changes in a shot, all of them or none.
      *
-     * @return the revision of the value now
-     * @throws StaleEdit with what the other recorded, when the value was changed since that revision
-     * @throws org.oblume.core.units.Refusal when the rules do not allow it; nothing is kept then
+     * @return the revision of each value now, in their order
+     * @throws StaleEdit with what the other recorded, when a value was changed since that revision
+     * @throws org.oblume.core.units.Refusal when the rules do not allow one; nothing is kept then
      */
-    long change(long shotId, KnotChange change) {
+    List<Long> change(long shotId, List<KnotChange> changes) {
         Shot shot = shots.get(shotId);
         scenes.oneChangeAtATime(shot.sceneId());
         SceneRecord record = records.of(shot.sceneId());
-        long placementId = record.placementId(change.placement());
-        Optional<KnotEntity> row =
-                knots.findByShotIdAndPlacementIdAndAttribute(shotId, placementId, change.attribute());
-        long revision = row.map(KnotEntity::revision).orElse(0L);
-        if (revision != change.expectedRevision()) {
-            throw stale(record, row, change);
-        }
         String slate = shot.card().slate();
-        Recording recording = record.recording();
-        recording.book().refuseChangingWhatWasShot(slate, change.placement(), change.attribute());
-        Tie tie = new Tie(change.reason(), change.note(), change.author(), clock.instant(), revision + 1);
-        if (change.value() != null) {
-            if (alreadyHolds(recording.book().resolve(slate), change)) {
-                return revision;
+        Recording before = record.recording();
+        ShotState held = before.book().resolve(slate);
+        Map<Kept, KnotEntity> rows = new HashMap<>();
+        knots.findByShotIdInOrderById(List.of(shotId)).forEach(row -> rows.put(new Kept(row.placementId(), row.attribute()), row));
+        Recording after = before;
+        List<KnotEntity> changed = new ArrayList<>();
+        List<Long> revisions = new ArrayList<>();
+        for (KnotChange change : changes) {
+            long placementId = record.placementId(change.placement());
+            @Nullable KnotEntity row = rows.get(new Kept(placementId, change.attribute()));
+            long revision = row == null ? 0 : row.revision();
+            if (revision != change.expectedRevision()) {
+                throw stale(record, Objects.requireNonNull(row, "A value that was tied has gone."), change);
             }
-            recording.book().requireReason(slate, change.reason());
-            recording.check(change.placement(), change.value());
+            if (change.value() != null && alreadyHolds(held, change)) {
+                revisions.add(revision);
+                continue;
+            }
+            Tie tie = new Tie(change.reason(), change.note(), change.author(), clock.instant(), revision + 1);
+            after = with(after, slate, change, tie);
+            KnotEntity kept = row == null ? new KnotEntity(shotId, placementId, change.attribute()) : row;
+            kept.hold(change.value() == null ? null : json.write(change.value()), tie);
+            rows.put(new Kept(placementId, change.attribute()), kept);
+            changed.add(kept);
+            revisions.add(revision + 1);
         }
-        Recording changed = with(record, slate, change, tie);
-        changed.checkColours(changed.book().resolve(slate), change.placement());
-        KnotEntity kept = row.orElseGet(() -> new KnotEntity(shotId, placementId, change.attribute()));
-        kept.hold(change.value() == null ? null : json.write(change.value()), tie);
-        KnotEntity saved = knots.saveAndFlush(kept);
-        events.save(new KnotEventEntity(saved));
-        return saved.revision();
+        ShotState now = after.book().resolve(slate);
+        for (KnotChange change : changes) {
+            after.checkColours(now, change.placement());
+        }
+        knots.saveAllAndFlush(changed);
+        events.saveAll(changed.stream().map(KnotEventEntity::new).toList());
+        return revisions;
+    }
+
+    private record Kept(long placementId, Attribute attribute) {
+    }
+
+    /** @throws org.oblume.core.units.Refusal when the rules do not allow the change */
+    private static Recording with(Recording before, String slate, KnotChange change, Tie tie) {
+        before.book().refuseChangingWhatWasShot(slate, change.placement(), change.attribute());
+        before.placement(change.placement()).refuseMovingWhenLocked(change.attribute());
+        if (change.value() == null) {
+            return before.with(before.book().without(slate, change.placement(), change.attribute()));
+        }
+        before.book().requireReason(slate, change.reason());
+        before.check(change.placement(), change.value());
+        return before.with(before.book().with(List.of(new Knot(slate, change.placement(), change.value(), tie))));
     }
 
     /** Keeps knots that were checked with their whole record, as they are: from a file, or for a new placement. */
@@ -94,19 +118,6 @@ public class KnotService {
         events.saveAll(rows.stream().map(KnotEventEntity::new).toList());
     }
 
-    /** The record as it would be with a change, for trying it. */
-    static Recording with(SceneRecord record, String slate, KnotChange change, Tie tie) {
-        List<Knot> others = new ArrayList<>(record.knots().stream().filter(k -> !(k.slate().equals(slate)
-                && k.placement().equals(change.placement()) && k.attribute() == change.attribute())).toList());
-        if (change.value() != null) {
-            others.add(new Knot(slate, change.placement(), change.value(), tie));
-        }
-        Recording now = record.recording();
-        List<String> slates = now.book().slates();
-        CarryBook book = CarryBook.of(slates.stream().map(now.book()::line).toList(), others);
-        return Recording.of(now.set(), now.placements(), book);
-    }
-
     private static boolean alreadyHolds(ShotState state, KnotChange change) {
         AttributeValue wanted = Objects.requireNonNull(change.value());
         return state.knot(change.placement(), change.attribute())
@@ -116,10 +127,9 @@ public class KnotService {
                 .isPresent();
     }
 
-    private StaleEdit stale(SceneRecord record, Optional<KnotEntity> row, KnotChange change) {
+    private StaleEdit stale(SceneRecord record, KnotEntity theirs, KnotChange change) {
         String name = record.recording().placement(change.placement()).name();
         String what = "the %s of %s".formatted(change.attribute().label(), name);
-        KnotEntity theirs = row.orElseThrow(() -> new IllegalStateException("A value that was tied has gone: " + what));
         AttributeValue value = valueOf(theirs.value(), change.attribute());
         Tie tie = theirs.tie();
         String say = value == null ? "carried again" : value.say();

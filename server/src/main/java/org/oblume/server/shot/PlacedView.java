@@ -16,11 +16,12 @@ import org.oblume.core.units.Length;
 /**
  * A placement in one shot: what is recorded of it, and what follows from that.
  *
+ * @param version of its card, for If-Match
  * @param onSet whether it stands on set at all
  * @param records the attributes that are recorded of this kind of thing, in order
  * @param revisions of this shot's own values, for If-Match; one that was never tied here is left out and counts as 0
  */
-public record PlacedView(Placement placement, boolean onSet, List<Attribute> records, Map<Attribute, Held> values,
+public record PlacedView(Placement placement, long version, boolean onSet, List<Attribute> records, Map<Attribute, Held> values,
         Map<Attribute, Long> revisions, @Nullable Light light, @Nullable Aimed aim, @Nullable Tapes tapes, @Nullable Double viewDeg) {
 
     /**

@@ -14,6 +14,7 @@ import org.oblume.core.colour.LightColour;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.TapePair;
+import org.oblume.core.light.ShotLight;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Dial;
@@ -21,10 +22,8 @@ import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Pointing;
 import org.oblume.core.plot.Tint;
-import org.oblume.core.plot.White;
 import org.oblume.core.rebuild.RebuildSheet;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
@@ -33,21 +32,22 @@ import org.oblume.core.units.Refusal;
 /** Maps what {@code core} resolves of a shot to what crosses the wire. */
 final class Placements {
 
-    private static final Kelvin WHITE_UNTIL_RECORDED = Kelvin.of(5600);
-
     private final Recording recording;
     private final ShotState state;
     private final Map<String, Map<Attribute, Long>> revisions;
+    private final Map<String, Long> versions;
     private final CameraWhite white;
 
-    /** @param revisions of the shot's own values, by placement key and attribute */
-    Placements(Recording recording, ShotState state, Map<String, Map<Attribute, Long>> revisions) {
+    /**
+     * @param revisions of the shot's own values, by placement key and attribute
+     * @param versions of the placements' cards, by key
+     */
+    Placements(Recording recording, ShotState state, Map<String, Map<Attribute, Long>> revisions, Map<String, Long> versions) {
         this.recording = recording;
         this.state = state;
         this.revisions = revisions;
-        this.white = recording.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA)
-                .flatMap(p -> state.value(p.key(), White.class).stream()).findFirst().map(White::camera)
-                .orElseGet(() -> CameraWhite.of(WHITE_UNTIL_RECORDED, Duv.NEUTRAL));
+        this.versions = versions;
+        this.white = ShotLight.white(recording.placements(), state).camera();
     }
 
     List<PlacedView> views() {
@@ -58,9 +58,9 @@ final class Placements {
         String key = placement.key();
         Map<Attribute, PlacedView.Held> values = new EnumMap<>(Attribute.class);
         state.knots(key).forEach(knot -> values.put(knot.attribute(), held(knot)));
-        return new PlacedView(placement, state.stands(key),
+        return new PlacedView(placement, versions.getOrDefault(key, 0L), state.stands(key),
                 Arrays.stream(Attribute.values()).filter(placement.kind()::records).toList(), values,
-                revisions.getOrDefault(key, Map.of()), placement.kind().isLight() ? light(key) : null, state.aim(key).map(aim -> aimed(key, aim)).orElse(null),
+                revisions.getOrDefault(key, Map.of()), placement.kind().shines() || placement.kind().records(Attribute.MODIFIERS) ? light(placement) : null, state.aim(key).map(aim -> aimed(key, aim)).orElse(null),
                 RebuildSheet.tapes(recording.set(), state, key).map(Placements::tapes).orElse(null),
                 state.value(key, Lens.class).map(lens -> lens.viewDeg(placement.piece().widthM())).orElse(null));
     }
@@ -78,12 +78,16 @@ final class Placements {
                 ? Pointing.atMark(recording.placement(pointing.mark()).name(), pointing.heightM()) : value;
     }
 
-    private PlacedView.Light light(String key) {
+    private PlacedView.Light light(Placement placement) {
+        String key = placement.key();
         Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
         FilterEffect whole = stack.effect();
         @Nullable LightColour colour = null;
         @Nullable String problem = null;
         try {
+            if (!placement.kind().shines()) {
+                throw new Refusal("Light passes it.");
+            }
             double kelvin = state.value(key, Dial.class).map(Dial::kelvin)
                     .orElseThrow(() -> new Refusal("Its colour temperature is not recorded."));
             colour = stack.colour(Kelvin.of(kelvin), Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0)));

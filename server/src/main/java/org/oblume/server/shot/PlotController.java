@@ -2,11 +2,12 @@ package org.oblume.server.shot;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.units.Refusal;
+import org.oblume.server.scene.PlacementCard;
 import org.oblume.server.support.Edit;
 import org.oblume.server.support.JsonText;
 import org.springframework.http.HttpHeaders;
@@ -43,8 +44,13 @@ class PlotController {
             @Nullable Reason reason, @Nullable String note) {
     }
 
-    record PreviewBody(String placement, Attribute attribute,
-            @Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text) {
+    /** @param revision that the change was made on, 0 for a value that was never tied here */
+    record OneKnot(String placement, Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
+            long revision) {
+    }
+
+    /** Several changes at once. A value that is left out carries again. */
+    record ManyKnots(List<OneKnot> changes, @Nullable Reason reason, @Nullable String note) {
     }
 
     record Placed(String key, PlotView plot) {
@@ -60,7 +66,7 @@ class PlotController {
             @PathVariable Attribute attribute, @RequestBody KnotBody body,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
-        return answer(shotId, new KnotChange(placement, attribute, value(attribute, body.value(), body.text()),
+        return answer(shotId, new KnotChange(placement, attribute, json.value(attribute, body.value(), body.text()),
                 body.reason(), body.note(), Edit.author(author), Edit.version(ifMatch)));
     }
 
@@ -73,9 +79,29 @@ class PlotController {
                 Edit.version(ifMatch)));
     }
 
-    @PostMapping("/preview")
-    PlacedView preview(@PathVariable long shotId, @RequestBody PreviewBody body) {
-        return plots.preview(shotId, body.placement(), value(body.attribute(), body.value(), body.text()));
+    /** Records several changes, all of them or none. */
+    @PostMapping("/knots")
+    PlotView tieAll(@PathVariable long shotId, @RequestBody ManyKnots body,
+            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
+        String by = Edit.author(author);
+        knots.change(shotId, body.changes().stream().map(c -> new KnotChange(c.placement(), c.attribute(),
+                c.value() == null ? null : json.value(c.attribute(), c.value()), body.reason(), body.note(), by, c.revision())).toList());
+        return plots.plot(shotId);
+    }
+
+    @PutMapping("/placements/{placement}")
+    PlotView describe(@PathVariable long shotId, @PathVariable String placement, @RequestBody PlacementCard card,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        plots.describe(shotId, placement, card, Edit.version(ifMatch));
+        return plots.plot(shotId);
+    }
+
+    @PostMapping("/placements/{placement}/copies")
+    @ResponseStatus(HttpStatus.CREATED)
+    Placed copy(@PathVariable long shotId, @PathVariable String placement, @RequestBody Copy body,
+            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
+        String key = plots.copy(shotId, placement, body, Edit.author(author));
+        return new Placed(key, plots.plot(shotId));
     }
 
     @PostMapping("/placements")
@@ -87,17 +113,8 @@ class PlotController {
     }
 
     private ResponseEntity<PlotView> answer(long shotId, KnotChange change) {
-        long revision = knots.change(shotId, change);
+        long revision = knots.change(shotId, List.of(change)).get(0);
         return ResponseEntity.ok().eTag(Edit.etag(revision)).body(plots.plot(shotId));
     }
 
-    private AttributeValue value(Attribute attribute, @Nullable JsonNode value, @Nullable String text) {
-        if (value != null && text == null) {
-            return json.value(attribute, value);
-        }
-        if (text != null && value == null) {
-            return attribute.parse(text);
-        }
-        throw new Refusal("value", "Give the %s as a value or as typed text, one of the two.".formatted(attribute.label()));
-    }
 }

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
@@ -18,11 +19,15 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Tie;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Patch;
+import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.StartValues;
 import org.oblume.server.scene.PlacedPiece;
+import org.oblume.server.scene.PlacementCard;
 import org.oblume.server.scene.SceneService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,7 +61,7 @@ public class PlotService {
         CarryBook book = record.recording().book();
         PlotView.ShotHead head = new PlotView.ShotHead(shotId, card.slate(), card.description(), card.day(), card.stage(),
                 card.basedOnId(), record.slate(card.basedOnId()), book.basedOn(card.slate()), shot.version());
-        return new PlotView(record.scene().id(), record.scene().heading(), record.set().name(), record.set().plan(), head,
+        return new PlotView(record.scene().id(), record.scene().heading(), record.drawn(), head,
                 placements(shot, record).views());
     }
 
@@ -65,22 +70,10 @@ public class PlotService {
         return placements(shot, record).views();
     }
 
-    /**
-     * How one placement would be with a change that is not kept.
-     *
-     * @throws org.oblume.core.units.Refusal when the change could not be kept either
-     */
-    PlacedView preview(long shotId, String placement, AttributeValue value) {
-        Shot shot = shots.get(shotId);
-        SceneRecord record = records.restingUnder(shot);
-        record.recording().check(placement, value);
-        String slate = shot.card().slate();
-        Tie tie = new Tie(null, null, "tried", clock.instant(), 0);
-        Recording tried = KnotService.with(record, slate,
-                new KnotChange(placement, Attribute.of(value), value, null, null, tie.author(), 0), tie);
-        ShotState state = tried.book().resolve(slate);
-        tried.checkColours(state, placement);
-        return new Placements(tried, state, revisions(shot, record)).view(tried.placement(placement));
+    /** What some placements would look like with changes that are not kept. */
+    public List<PlacedView> tried(Shot shot, SceneRecord record, Recording tried, ShotState state, Set<String> keys) {
+        Placements would = new Placements(tried, state, revisions(shot, record), versions(record));
+        return tried.placements().stream().filter(p -> keys.contains(p.key())).map(would::view).toList();
     }
 
     /** Places one thing more in the scene, standing from this shot on, with values to start from. */
@@ -98,24 +91,60 @@ public class PlotService {
         PlacedPiece placed = scenes.place(shot.sceneId(), placement);
         SceneRecord now = records.of(shot.sceneId());
         tying.keepAll(now, startKnots(slate, placed.placement(), wanted.place(), wanted.beamDeg(),
-                firstMark(now, slate), wanted.reason(), author));
+                placement.kind() == PlacementKind.MARK ? null : firstMark(now, slate),
+                wanted.stack() == null ? Modifiers.NONE : wanted.stack(), wanted.reason(), author));
         return placed.placement().key();
     }
 
+    /** Places another of what is placed already, with all that holds of it in this shot, somewhere else. */
+    @Transactional
+    public String copy(long shotId, String key, Copy wanted, String author) {
+        Shot shot = shots.get(shotId);
+        scenes.oneChangeAtATime(shot.sceneId());
+        SceneRecord record = records.of(shot.sceneId());
+        String slate = shot.card().slate();
+        Placement of = record.recording().placement(key);
+        record.recording().book().requireReason(slate, wanted.reason());
+        record.recording().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
+        Piece piece = of.piece();
+        Piece another = new Piece(piece.what(), null, piece.widthM(), piece.lowestKelvin(), piece.highestKelvin(), piece.watts(), piece.mount(),
+                piece.heightM(), piece.lamp(), piece.surface());
+        Placement placement = new Placement(keyFor(wanted.name()), wanted.name(), of.kind(), of.role(), of.motivation(), another, of.group(), null);
+        record.set().plan().check(placement, wanted.place());
+        Tie tie = new Tie(wanted.reason(), null, author, clock.instant(), 1);
+        List<Knot> tied = new ArrayList<>();
+        for (Knot knot : record.recording().book().resolve(slate).knots(key)) {
+            AttributeValue value = knot.value() instanceof Place ? wanted.place() : knot.value() instanceof Patch ? Patch.BY_HAND : knot.value();
+            tied.add(new Knot(slate, placement.key(), value, tie));
+        }
+        scenes.place(shot.sceneId(), placement);
+        tying.keepAll(records.of(shot.sceneId()), tied);
+        return placement.key();
+    }
+
     /** Knots that put a placement on set with the values it starts from. */
-    public List<Knot> startKnots(String slate, Placement placement, Place place, double beamDeg, @Nullable String mark,
+    public List<Knot> startKnots(String slate, Placement placement, Place place, double beamDeg, @Nullable String mark, Modifiers stack,
             @Nullable Reason reason, String author) {
         Tie tie = new Tie(reason, null, author, clock.instant(), 1);
         List<Knot> tied = new ArrayList<>();
-        for (AttributeValue value : StartValues.of(placement, place, beamDeg, mark)) {
+        for (AttributeValue value : StartValues.of(placement, place, beamDeg, mark, stack)) {
             tied.add(new Knot(slate, placement.key(), value, tie));
         }
         return tied;
     }
 
+    @Transactional
+    public void describe(long shotId, String key, PlacementCard card, long version) {
+        scenes.describe(shots.get(shotId).sceneId(), key, card, version);
+    }
+
     private Placements placements(Shot shot, SceneRecord record) {
         return new Placements(record.recording(), record.recording().book().resolve(shot.card().slate()),
-                revisions(shot, record));
+                revisions(shot, record), versions(record));
+    }
+
+    private static Map<String, Long> versions(SceneRecord record) {
+        return record.placed().stream().collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::version));
     }
 
     private Map<String, Map<Attribute, Long>> revisions(Shot shot, SceneRecord record) {

@@ -5,6 +5,7 @@ import java.util.NoSuchElementException;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Recording;
+import org.oblume.server.location.DrawnSet;
 import org.oblume.server.location.StageSet;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.Scene;
@@ -14,8 +15,12 @@ import org.oblume.server.scene.Scene;
  *
  * @param knots those that were read: of the whole scene, or of one shot and those it is based on
  */
-public record SceneRecord(Scene scene, StageSet set, List<PlacedPiece> placed, List<Shot> shots, List<Knot> knots,
+public record SceneRecord(Scene scene, DrawnSet drawn, List<PlacedPiece> placed, List<Shot> shots, List<Knot> knots,
         Recording recording) {
+
+    public StageSet set() {
+        return drawn.set();
+    }
 
     public Shot shot(String slate) {
         return shots.stream().filter(s -> s.card().slate().equals(slate)).findFirst().orElseThrow();

@@ -10,8 +10,8 @@ import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotLine;
+import org.oblume.server.location.DrawnSet;
 import org.oblume.server.location.SetService;
-import org.oblume.server.location.StageSet;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.scene.SceneService;
@@ -61,7 +61,7 @@ public class SceneRecords {
 
     private SceneRecord read(long sceneId, List<Shot> all, List<Shot> withKnots) {
         Scene scene = scenes.get(sceneId);
-        StageSet set = sets.get(scene.setId());
+        DrawnSet set = sets.get(scene.setId());
         List<PlacedPiece> placed = scenes.placed(sceneId);
         Map<Long, String> slates = new HashMap<>();
         all.forEach(s -> slates.put(s.id(), s.card().slate()));
@@ -76,7 +76,7 @@ public class SceneRecords {
         }
         List<ShotLine> lines = all.stream().map(s -> new ShotLine(s.card().slate(), slates.get(s.card().basedOnId()),
                 s.card().stage())).toList();
-        Recording recording = Recording.of(set.plan(), placed.stream().map(PlacedPiece::placement).toList(),
+        Recording recording = Recording.of(set.set().plan(), placed.stream().map(PlacedPiece::placement).toList(),
                 CarryBook.of(lines, tied));
         return new SceneRecord(scene, set, placed, all, tied, recording);
     }

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.ObjectReader;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Refusal;
@@ -42,6 +43,21 @@ public class JsonText {
         } catch (JsonProcessingException damaged) {
             throw new IllegalStateException("The record holds a value that cannot be read: " + json, damaged);
         }
+    }
+
+    /**
+     * A value of an attribute from a request: as data, or as a person typed it, one of the two.
+     *
+     * @throws Refusal when it is neither or both, or is refused itself
+     */
+    public AttributeValue value(Attribute attribute, @Nullable JsonNode value, @Nullable String text) {
+        if (value != null && text == null) {
+            return value(attribute, value);
+        }
+        if (text != null && value == null) {
+            return attribute.parse(text);
+        }
+        throw new Refusal("value", "Give the %s as a value or as typed text, one of the two.".formatted(attribute.label()));
     }
 
     /**

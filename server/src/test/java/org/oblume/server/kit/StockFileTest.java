@@ -1,6 +1,7 @@
 package org.oblume.server.kit;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
@@ -11,6 +12,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.oblume.core.filter.StockKind;
+import org.oblume.server.support.JsonText;
 import org.oblume.core.units.Refusal;
 
 class StockFileTest {
@@ -19,7 +21,7 @@ class StockFileTest {
 
     @Test
     void theShippedStockHasAllThatACrewReachesFor(@TempDir Path empty) {
-        List<Kit.Stock> stock = new KitService(empty).kit().stock();
+        List<Kit.Stock> stock = kit(empty).stock();
         assertThat(stock).extracting(Kit.Stock::name).doesNotHaveDuplicates().contains("Full CTO", "Eighth CTB", "Quarter CTS",
                 "Half plus green", "Full minus green", "ND 1.2", "Double net", "Light frost", "Full silk", "Full grid cloth",
                 "Muslin, bleached", "Muslin, unbleached", "White bounce", "Silver bounce", "Gold bounce", "Black cloth");
@@ -31,7 +33,7 @@ class StockFileTest {
     @Test
     void aCrewsOwnFigureTakesThePlaceOfTheShippedOne(@TempDir Path data) throws IOException {
         Files.writeString(data.resolve("stock.csv"), HEAD + "Quarter CTO,CORRECTION,0.33,45,0,0,,,,,\nOld silk,DIFFUSION,1.9,9,0,0.8,,,,,\n");
-        List<Kit.Stock> stock = new KitService(data).kit().stock();
+        List<Kit.Stock> stock = kit(data).stock();
         assertThat(stock).filteredOn(s -> s.name().equals("Quarter CTO")).singleElement()
                 .satisfies(s -> assertThat(s.miredShift()).isEqualTo(45));
         assertThat(stock).extracting(Kit.Stock::name).contains("Old silk");
@@ -40,13 +42,13 @@ class StockFileTest {
     @Test
     void aFileThatIsWrongIsLeftOutWholeAndSaysWhatToMend(@TempDir Path data) throws IOException {
         Files.writeString(data.resolve("stock.csv"), HEAD + "Old silk,DIFFUSION,1.9,9,0,0.8,,,,,\nBad,NET,-1,0,0,0,,,,,\n");
-        Kit kit = new KitService(data).kit();
+        Kit kit = kit(data);
         assertThat(kit.problem()).startsWith("Your own stock is not used. stock.csv, line 3:").contains("0 or more", "Mend");
         assertThat(kit.stock()).extracting(Kit.Stock::name).contains("Quarter CTO").doesNotContain("Old silk");
         Files.writeString(data.resolve("stock.csv"), HEAD + "\"Old silk,DIFFUSION");
-        assertThat(new KitService(data).kit().problem()).contains("not CSV that can be read");
+        assertThat(kit(data).problem()).contains("not CSV that can be read");
         Files.writeString(data.resolve("stock.csv"), "name,stops\nOld silk,1\n");
-        assertThat(new KitService(data).kit().problem()).contains("line 2").contains("kind");
+        assertThat(kit(data).problem()).contains("line 2").contains("kind");
     }
 
     @Test
@@ -57,5 +59,9 @@ class StockFileTest {
                 .hasMessageContaining("line 2").hasMessageContaining("DIFFUSION");
         assertThatThrownBy(() -> StockFile.read(new StringReader(HEAD + "Bad,BOUNCE,0,0,0,1,,,,,\n")))
                 .hasMessageContaining("needs a reflectance");
+    }
+
+    private static Kit kit(Path data) {
+        return new KitService(data, mock(OwnFixtureRepository.class), mock(JsonText.class)).kit();
     }
 }

@@ -1,0 +1,50 @@
+package org.oblume.core.light;
+
+import java.util.List;
+import java.util.Optional;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.geometry.Direction;
+import org.oblume.core.geometry.Panel;
+import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Surface;
+
+/** A flat piece of grip where it stands, with what hangs in it. */
+record Grip(String key, PlacementKind kind, Panel panel, Modifiers stack, Surface surface) {
+
+    private static final Surface BLACK = Surface.grey(0.03);
+
+    static List<Grip> standing(List<Placement> placements, ShotState state) {
+        return placements.stream().filter(p -> p.kind().isGrip() && state.stands(p.key()))
+                .flatMap(p -> of(p, state).stream()).toList();
+    }
+
+    private static Optional<Grip> of(Placement placement, ShotState state) {
+        String key = placement.key();
+        return state.position(key).flatMap(middle -> state.aim(key).map(aim -> new Grip(key, placement.kind(),
+                Panel.facing(middle, Direction.of(aim.bearing(), aim.tiltDeg()), placement.piece().widthM(), placement.piece().tallM()),
+                state.value(key, Modifiers.class).orElse(Modifiers.NONE),
+                placement.piece().surface() == null ? BLACK : placement.piece().surface())));
+    }
+
+    /** Whether nothing of a light comes straight through it: what comes on then comes from it. */
+    boolean stops() {
+        return switch (kind) {
+            case FRAME -> stack.soften();
+            case NET, PATTERN -> false;
+            case CURTAIN -> stack.items().isEmpty() || stack.soften();
+            default -> true;
+        };
+    }
+
+    /** Whether it sends on what reaches its back, as a surface of its own. */
+    boolean diffuses() {
+        return (kind == PlacementKind.FRAME || kind == PlacementKind.CURTAIN) && stack.soften();
+    }
+
+    List<Modifier> through() {
+        return stack.items();
+    }
+}

@@ -1,0 +1,74 @@
+package org.oblume.core.light;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.photometry.Shadow;
+import org.oblume.core.units.Bearing;
+
+/**
+ * The light at one mark (model): a face is two small level surfaces, its cheeks, turned 45° to either side of the way it looks.
+ *
+ * @param key of the mark
+ * @param face where it is
+ * @param facing the way it looks
+ * @param left the subject's own left cheek
+ * @param right cheek
+ * @param background on the wall that the camera sees behind the mark, or null when there is none
+ * @param sources what each source does here, in the order of {@link ShotLight#sources()}
+ */
+public record MarkLight(String key, SpacePoint face, Bearing facing, Falling left, Falling right, @Nullable Falling background,
+        List<FromSource> sources) {
+
+    /**
+     * One source as the mark sees it, by the way that brings most of its light.
+     *
+     * @param facingLux on a meter that is turned to it, lux
+     * @param roomLux of it that comes off walls, ceiling and floor to the brighter cheek, lux
+     * @param from where it comes from
+     * @param elevationDeg and how high, degrees above level
+     * @param distanceM along the way that the light takes, metres; 0 when none comes but off the room
+     * @param angularSizeDeg as the mark sees it, degrees: the measure of its softness
+     * @param penumbraM width of the soft edge that the face throws on the wall behind it, metres; null without a wall behind
+     * @param through the opening that it comes through, or null
+     * @param straight whether it comes straight from the source, and not off a board, by a mirror or through a frame
+     */
+    public record FromSource(double facingLux, double roomLux, Bearing from, double elevationDeg, double distanceM,
+            double angularSizeDeg, @Nullable Double penumbraM,
+            @Nullable Through through, boolean straight) {
+
+        /** Whether it has no one direction: most of it comes off the room. */
+        public boolean allAround(double cheekLux) {
+            return distanceM == 0 || roomLux > cheekLux / 2;
+        }
+    }
+
+    /**
+     * An opening that light comes through.
+     *
+     * @param opening its name
+     * @param awayM from the source, along the way that the light takes, metres
+     * @param fanDeg of the shadows of its two sides, degrees
+     * @param edgePenumbraM width that the edge of a bar in the opening has at the mark, metres
+     */
+    public record Through(String opening, double awayM, double fanDeg, double edgePenumbraM) {
+
+        /** Whether the shadows read as parallel (model). */
+        public boolean parallel() {
+            return fanDeg < Shadow.PARALLEL_BELOW_DEG;
+        }
+    }
+
+    /** The brighter cheek. */
+    public Falling lit() {
+        return leftIsLit() ? left : right;
+    }
+
+    public Falling shadow() {
+        return leftIsLit() ? right : left;
+    }
+
+    public boolean leftIsLit() {
+        return left.lux() >= right.lux();
+    }
+}

@@ -1,0 +1,87 @@
+package org.oblume.core.light;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.oblume.core.carry.Change;
+import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Tie;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Pointing;
+import org.oblume.core.units.Refusal;
+
+/**
+ * Changes that are tried in a shot and not kept.
+ *
+ * @param recording the scene as it would be
+ * @param state the shot as it would be
+ * @param changes all of them, with the levels that hold
+ * @param held what the held lights do
+ * @param light the light as it would be
+ */
+public record Trial(Recording recording, ShotState state, List<Change> changes, List<Held> held, ShotLight light) {
+
+    private static final Tie TRIED = new Tie(null, null, "tried", Instant.EPOCH, 0);
+
+    /**
+     * @param changes in order: a later one about the same value replaces an earlier
+     * @param holds keys of lights whose level follows so that the mark keeps its stop
+     * @param out keys of lights that are taken as off in the answer
+     * @throws Refusal when a change could not be kept, or a light cannot be held
+     */
+    public static Trial of(Recording now, String slate, List<Change> changes, Collection<String> holds, Set<String> out) {
+        changes.forEach(change -> now.check(change.placement(), change.value()));
+        List<Change> wanted = last(changes);
+        Recording tried = with(now, slate, wanted);
+        List<Held> held = new ArrayList<>();
+        if (!holds.isEmpty()) {
+            ShotState stateBefore = now.book().resolve(slate);
+            ShotLight before = ShotLight.of(now.set(), now.placements(), stateBefore, Set.of(), Map.of());
+            ShotLight after = light(tried, slate, Set.of());
+            for (String key : holds) {
+                Held one = Held.of(before, after, now.placement(key), mark(now, tried.book().resolve(slate), key));
+                held.add(one);
+                wanted.add(new Change(key, new Level(Math.round(one.move().level().value() * 10) / 10.0)));
+            }
+            wanted = last(wanted);
+            tried = with(now, slate, wanted);
+        }
+        ShotState state = tried.book().resolve(slate);
+        for (Change change : wanted) {
+            tried.checkColours(state, change.placement());
+        }
+        return new Trial(tried, state, List.copyOf(wanted), held, light(tried, slate, out));
+    }
+
+    /** The mark that a light is there for: the one it is aimed at, else the first on set. */
+    public static String mark(Recording recording, ShotState state, String key) {
+        return state.value(key, Pointing.class).map(Pointing::mark).filter(state::stands)
+                .or(() -> recording.placements().stream().filter(p -> p.kind() == PlacementKind.MARK).map(Placement::key)
+                        .filter(state::stands).findFirst())
+                .orElseThrow(() -> new Refusal("There is no mark on set: place one first."));
+    }
+
+    private static List<Change> last(List<Change> changes) {
+        List<Change> kept = new ArrayList<>();
+        for (Change change : changes) {
+            kept.removeIf(change::replaces);
+            kept.add(change);
+        }
+        return kept;
+    }
+
+    private static Recording with(Recording now, String slate, List<Change> changes) {
+        return now.with(now.book().with(changes.stream().map(c -> new Knot(slate, c.placement(), c.value(), TRIED)).toList()));
+    }
+
+    private static ShotLight light(Recording recording, String slate, Set<String> out) {
+        return ShotLight.of(recording.set(), recording.placements(), recording.book().resolve(slate), out, Map.of());
+    }
+}

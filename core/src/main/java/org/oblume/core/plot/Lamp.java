@@ -1,0 +1,89 @@
+package org.oblume.core.plot;
+
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Duv;
+
+/**
+ * What is known of a light beyond its size: what it gives, how it dims, how it wants to be kept.
+ *
+ * @param optics what it gives at full
+ * @param round whether its emitter is a disc as wide as the piece, or a rectangle
+ * @param emitterHeightM height of a rectangle, metres, above 0 to 50; not used when it is round
+ * @param curve how its output follows its level
+ * @param lowestPercent lowest level that it holds steadily, 0 to 100
+ * @param tintReach how far it can be dialled to green and to magenta, Duv, 0 to 0.05
+ * @param upkeep what it weighs, draws and minds
+ */
+public record Lamp(Optics optics, boolean round, double emitterHeightM, LevelCurve curve, double lowestPercent,
+        double tintReach, Upkeep upkeep) {
+
+    private static final double LARGEST_M = 50;
+
+    public Lamp {
+        Checks.above0("emitterHeightM", "The emitter's height", emitterHeightM, " m");
+        Checks.within("emitterHeightM", "The emitter's height", emitterHeightM, 0, LARGEST_M, " m");
+        Checks.within("lowestPercent", "The lowest level", lowestPercent, 0, 100, " %");
+        Checks.within("tintReach", "The tint's reach", tintReach, 0, Duv.LIMIT, " Duv");
+    }
+
+    /** Radius of a disc of the emitter's area, metres: {@code r = √(area/π)}. @param widthM of the emitter */
+    public double radiusM(double widthM) {
+        return round ? widthM / 2 : Math.sqrt(widthM * emitterHeightM / Math.PI);
+    }
+
+    /**
+     * What a light weighs, draws and minds.
+     *
+     * @param idleWatts drawn when it is on and dark, 0 or more
+     * @param batteryWh of the battery it can run on, watt-hours, or null when it needs the mains
+     * @param weightKg 0 or more
+     * @param noise as one hears it: {@code silent}, {@code fan}, {@code hum}
+     * @param burn which way it may point
+     * @param safeDistanceM to cloth and anything that burns, metres, 0 or more
+     * @param modes its control modes and their slots: {@code 8-bit white: 4; 16-bit white: 8}
+     * @param menu settings that spoil a match when they reset: {@code curve, smoothing, fan}
+     */
+    public record Upkeep(double idleWatts, @Nullable Double batteryWh, double weightKg, String noise, Burn burn,
+            double safeDistanceM, String modes, String menu) {
+
+        private static final int LONGEST_TEXT = 300;
+        private static final double MOST = 1e6;
+
+        public Upkeep {
+            Checks.within("idleWatts", "The idle power", idleWatts, 0, MOST, " W");
+            Checks.within("weightKg", "The weight", weightKg, 0, MOST, " kg");
+            Checks.within("safeDistanceM", "The safe distance", safeDistanceM, 0, 100, " m");
+            if (batteryWh != null) {
+                Checks.above0("batteryWh", "The battery", batteryWh, " Wh");
+            }
+            for (String text : new String[] {noise, modes, menu}) {
+                Checks.within("The length of a fixture's notes", text.length(), 0, LONGEST_TEXT, "");
+            }
+        }
+    }
+
+    /** Which way a lamp may point while it burns. */
+    public enum Burn {
+        ANY(90, 90), NOT_ABOVE_45(90, 45), NEAR_LEVEL(30, 30);
+
+        private final double downDeg;
+        private final double upDeg;
+
+        Burn(double downDeg, double upDeg) {
+            this.downDeg = downDeg;
+            this.upDeg = upDeg;
+        }
+
+        /** @param tiltDeg down is negative */
+        public boolean allows(double tiltDeg) {
+            return tiltDeg >= -downDeg - 1e-9 && tiltDeg <= upDeg + 1e-9;
+        }
+
+        /** {@code down 90° to up 45°}. */
+        public String say() {
+            return "down %.0f° to up %.0f°".formatted(downDeg, upDeg);
+        }
+    }
+}

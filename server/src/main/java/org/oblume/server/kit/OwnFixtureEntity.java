@@ -1,0 +1,35 @@
+package org.oblume.server.kit;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import org.jspecify.annotations.Nullable;
+
+@Entity
+@Table(name = "own_fixture")
+class OwnFixtureEntity {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private @Nullable Long id;
+    private String what = "";
+    /** JSON. */
+    private String fixture = "";
+
+    protected OwnFixtureEntity() {
+    }
+
+    OwnFixtureEntity(String what) {
+        this.what = what;
+    }
+
+    String fixture() {
+        return fixture;
+    }
+
+    void describe(String changed) {
+        this.fixture = changed;
+    }
+}

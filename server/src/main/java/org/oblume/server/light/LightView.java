@@ -1,0 +1,82 @@
+package org.oblume.server.light;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.plot.HintKind;
+import org.oblume.core.plot.Role;
+
+/**
+ * The light of a shot at its marks: predicted, by a model. Stops are from the camera's exposure, + is brighter; a light that gives
+ * nothing has none.
+ *
+ * @param camera null until its stop, ISO and shutter are recorded
+ * @param sources the lights that are on, in the scene's build order
+ * @param hints what is worth a look, what is to be acted on first
+ */
+record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> marks, List<Worth> hints) {
+
+    /** @param needsLux light that the camera's stop needs. @param stop {@code T2.8}. @param swatch of the camera's own white */
+    record Metered(double needsLux, String stop, double whiteKelvin, double whiteDuv) {
+    }
+
+    /**
+     * A light that is on.
+     *
+     * @param swatch how the camera sees it
+     * @param headroomStops to full; null for daylight and for one of no known figures
+     * @param unknown why its light cannot be predicted, or null
+     * @param path from what is dialled through each modifier; empty when its colour is not known
+     */
+    record Shining(String key, String name, Role role, @Nullable String group, @Nullable String swatch, @Nullable Double headroomStops,
+            @Nullable String unknown, List<Passed> path) {
+    }
+
+    /** @param kelvin behind it. @param duv behind it. @param miredShift by it, 0 for what is dialled */
+    record Passed(String name, double kelvin, double duv, double miredShift) {
+    }
+
+    /**
+     * The light at a mark.
+     *
+     * @param stop what a meter at the lit cheek would say at the camera's ISO and shutter; null in the dark
+     * @param from what each source does here, in the sources' order; those that cannot be predicted are left out
+     */
+    record AtMark(String key, String name, double xM, double yM, double faceM, double facingDeg, boolean leftIsLit, Side lit, Side shadow,
+            @Nullable Side background, @Nullable String stop, @Nullable TwoToOne litToShadow, @Nullable TwoToOne keyToFill,
+            List<FromOne> from) {
+    }
+
+    /** What falls on one surface. @param kelvin null in the dark */
+    record Side(double lux, @Nullable Double overStops, @Nullable Double kelvin, @Nullable Double duv, @Nullable String swatch) {
+    }
+
+    record TwoToOne(double ratio, double stops) {
+    }
+
+    /**
+     * What one source does at a mark.
+     *
+     * @param facing on a meter turned to it
+     * @param fromDeg bearing that it comes from
+     * @param upDeg and how high, degrees above level
+     * @param sizeDeg as the mark sees it
+     * @param penumbraM that the face throws on the wall behind it
+     * @param straight whether it comes straight, and not off a board, by a mirror or through a frame
+     * @param allAround whether most of it comes off the room
+     */
+    record FromOne(String key, OnSide lit, OnSide shadow, @Nullable OnSide background, OnSide facing, double fromDeg, double upDeg,
+            double distanceM, double sizeDeg, @Nullable Double penumbraM, @Nullable ThroughOpening through, boolean straight, boolean allAround) {
+    }
+
+    record OnSide(double lux, @Nullable Double overStops) {
+    }
+
+    /** @param fanDeg of the shadows. @param edgePenumbraM of a bar in the opening, at the mark. @param parallel whether it reads so (model) */
+    record ThroughOpening(String opening, double awayM, double fanDeg, double edgePenumbraM, boolean parallel) {
+    }
+
+    /** A hint. @param name of what it is about. @param label of its kind */
+    record Worth(HintKind kind, String label, String placement, String name, boolean act, String title, String reason, @Nullable Double xM,
+            @Nullable Double yM, boolean onPurpose) {
+    }
+}

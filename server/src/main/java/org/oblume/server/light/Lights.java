@@ -1,0 +1,161 @@
+package org.oblume.server.light;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.colour.CameraWhite;
+import org.oblume.core.colour.LightColour;
+import org.oblume.core.exposure.ContrastRatio;
+import org.oblume.core.light.Falling;
+import org.oblume.core.light.Hint;
+import org.oblume.core.light.Hints;
+import org.oblume.core.light.MarkLight;
+import org.oblume.core.light.Ratio;
+import org.oblume.core.light.ShotLight;
+import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Lamp;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.Tint;
+import org.oblume.core.plot.White;
+import org.oblume.core.rebuild.BuildOrder;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Illuminance;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Refusal;
+import org.oblume.core.units.Stops;
+
+/** Maps the light that {@code core} computes to what crosses the wire. */
+final class Lights {
+
+    private static final double FULL = 100;
+    private static final double PER_LUX = 1e4;
+    private final SetPlan set;
+    private final List<Placement> placements;
+    private final ShotState state;
+    private final ShotLight light;
+    private final White recordedWhite;
+    private final CameraWhite white;
+    private final List<Placement> inOrder;
+
+    Lights(SetPlan set, List<Placement> placements, ShotState state, ShotLight light, BuildOrder order) {
+        this.set = set;
+        this.placements = placements;
+        this.state = state;
+        this.light = light;
+        this.recordedWhite = ShotLight.white(placements, state);
+        this.white = recordedWhite.camera();
+        this.inOrder = placements.stream().filter(p -> light.sources().contains(p) || light.unknown().containsKey(p.key()))
+                .sorted(Comparator.comparingInt(p -> order.rank(p.role()))).toList();
+    }
+
+    LightView view() {
+        return new LightView(light.metering().map(this::metered).orElse(null), inOrder.stream().map(this::shining).toList(),
+                light.marks().stream().map(this::atMark).toList(), Hints.of(set, placements, light).stream().map(this::worth).toList());
+    }
+
+    private LightView.Metered metered(ShotLight.Metering metering) {
+        return new LightView.Metered(metering.exposure().required(metering.stop()).lux(), metering.stop().label(), recordedWhite.kelvin(), recordedWhite.duv());
+    }
+
+    private LightView.Shining shining(Placement placement) {
+        List<LightView.Passed> path = path(placement);
+        return new LightView.Shining(placement.key(), placement.name(), placement.role(), placement.group(),
+                colour(placement), headroom(placement), light.unknown().get(placement.key()), path);
+    }
+
+    private @Nullable String colour(Placement placement) {
+        try {
+            Modifiers stack = state.value(placement.key(), Modifiers.class).orElse(Modifiers.NONE);
+            return state.value(placement.key(), Dial.class).map(dial -> white.swatch(stack.colour(Kelvin.of(dial.kelvin()), tint(placement))).hex())
+                    .orElse(null);
+        } catch (Refusal notAColour) {
+            return null;
+        }
+    }
+
+    private Duv tint(Placement placement) {
+        return Duv.of(state.value(placement.key(), Tint.class).map(Tint::duv).orElse(0.0));
+    }
+
+    private List<LightView.Passed> path(Placement placement) {
+        List<LightView.Passed> path = new ArrayList<>();
+        List<Modifier> through = new ArrayList<>();
+        try {
+            Kelvin dialled = Kelvin.of(state.value(placement.key(), Dial.class).orElseThrow(() -> new Refusal("not dialled")).kelvin());
+            path.add(new LightView.Passed("dialled", dialled.value(), tint(placement).value(), 0));
+            for (Modifier item : state.value(placement.key(), Modifiers.class).orElse(Modifiers.NONE).items()) {
+                through.add(item);
+                LightColour behind = new Modifiers(List.copyOf(through)).colour(dialled, tint(placement));
+                path.add(new LightView.Passed(item.name(), behind.white().kelvin().value(), behind.white().duv().value(), item.miredShift()));
+            }
+            return path;
+        } catch (Refusal notAColour) {
+            return List.of();
+        }
+    }
+
+    private @Nullable Double headroom(Placement placement) {
+        Lamp lamp = placement.piece().lamp();
+        double level = state.value(placement.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
+        double output = lamp == null ? 0 : lamp.curve().output(level);
+        return output > 0 ? Double.valueOf(Stops.fromRatio(1 / output).value()) : null;
+    }
+
+    private LightView.AtMark atMark(MarkLight mark) {
+        Placement placement = placements.stream().filter(p -> p.key().equals(mark.key())).findFirst().orElseThrow();
+        Ratio ratio = light.ratio(mark);
+        String stop = light.metering().filter(m -> mark.lit().lux() > 0)
+                .map(m -> m.exposure().stop(Illuminance.ofLux(mark.lit().lux())).label()).orElse(null);
+        List<LightView.FromOne> from = new ArrayList<>();
+        for (Placement source : inOrder) {
+            int i = light.sources().indexOf(source);
+            if (i >= 0) {
+                from.add(fromOne(mark, i, source));
+            }
+        }
+        return new LightView.AtMark(mark.key(), placement.name(), mark.face().xM(), mark.face().yM(), mark.face().zM(), mark.facing().degrees(),
+                mark.leftIsLit(), side(mark.lit()), side(mark.shadow()), mark.background() == null ? null : side(mark.background()), stop,
+                twoToOne(ratio.litToShadow()), twoToOne(ratio.keyToFill()), from);
+    }
+
+    private LightView.FromOne fromOne(MarkLight mark, int i, Placement source) {
+        MarkLight.FromSource one = mark.sources().get(i);
+        double lit = mark.lit().luxOfEach().get(i);
+        double shadow = mark.shadow().luxOfEach().get(i);
+        Falling background = mark.background();
+        MarkLight.Through through = one.through();
+        return new LightView.FromOne(source.key(), onSide(lit), onSide(shadow), background == null ? null : onSide(background.luxOfEach().get(i)),
+                onSide(one.facingLux()), one.from().degrees(), one.elevationDeg(), one.distanceM(), one.angularSizeDeg(), one.penumbraM(),
+                through == null ? null : new LightView.ThroughOpening(through.opening(), through.awayM(), through.fanDeg(), through.edgePenumbraM(),
+                        through.parallel()),
+                one.straight(), one.allAround(Math.max(lit, shadow)));
+    }
+
+    private LightView.Side side(Falling falling) {
+        LightView.OnSide on = onSide(falling.lux());
+        return falling.mix() == null ? new LightView.Side(0, null, null, null, null)
+                : new LightView.Side(on.lux(), on.overStops(), falling.mix().reading().kelvin(), falling.mix().reading().duv(),
+                        falling.mix().seenBy(white).hex());
+    }
+
+    private LightView.OnSide onSide(double lux) {
+        double told = Math.round(lux * PER_LUX) / PER_LUX;
+        return new LightView.OnSide(told, light.metering().map(m -> m.over(told)).map(Stops::value).orElse(null));
+    }
+
+    private static LightView.@Nullable TwoToOne twoToOne(@Nullable ContrastRatio ratio) {
+        return ratio == null ? null : new LightView.TwoToOne(ratio.ratio(), ratio.stops().value());
+    }
+
+    private LightView.Worth worth(Hint hint) {
+        String name = placements.stream().filter(p -> p.key().equals(hint.placement())).findFirst().orElseThrow().name();
+        return new LightView.Worth(hint.kind(), hint.kind().label(), hint.placement(), name, hint.act(), hint.title(), hint.reason(),
+                hint.at() == null ? null : hint.at().xM(), hint.at() == null ? null : hint.at().yM(), hint.onPurpose());
+    }
+}

@@ -1,0 +1,57 @@
+package org.oblume.server.shot;
+
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.plot.Underlay;
+import org.oblume.core.units.Length;
+import org.oblume.server.location.DrawnSet;
+import org.oblume.server.location.SetService;
+import org.oblume.server.location.StageSet;
+import org.oblume.server.support.Edit;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Sets: as they are drawn, and drawn anew. */
+@RestController
+class SetController {
+
+    private final SetService sets;
+    private final SetDrawing drawing;
+
+    SetController(SetService sets, SetDrawing drawing) {
+        this.sets = sets;
+        this.drawing = drawing;
+    }
+
+    /** @param distance between both points, as typed, metres or feet and inches */
+    record Scaling(Underlay underlay, PlanPoint first, PlanPoint second, String distance) {
+    }
+
+    @GetMapping("/api/sets/{setId}")
+    ResponseEntity<DrawnSet> get(@PathVariable long setId) {
+        return answer(sets.get(setId));
+    }
+
+    @PutMapping("/api/sets/{setId}")
+    ResponseEntity<DrawnSet> draw(@PathVariable long setId, @RequestBody StageSet set,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return answer(drawing.draw(setId, set, Edit.version(ifMatch)));
+    }
+
+    /** A picture to scale by two points on it and the distance between them; nothing is kept by this. */
+    @PostMapping("/api/sets/underlay")
+    Underlay scaled(@RequestBody Scaling asked) {
+        return asked.underlay().scaled(asked.first(), asked.second(), Length.parse(asked.distance()).metres());
+    }
+
+    private static ResponseEntity<DrawnSet> answer(DrawnSet set) {
+        return ResponseEntity.ok().eTag(Edit.etag(set.version())).body(set);
+    }
+}
