@@ -2,13 +2,17 @@ import { createRouter, createWebHistory } from 'vue-router'
 import BenchView from './views/BenchView.vue'
 import BookView from './views/BookView.vue'
 import PlotView from './views/PlotView.vue'
+import LightView from './views/LightView.vue'
 import RebuildView from './views/RebuildView.vue'
+import SetView from './views/SetView.vue'
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'book', component: BookView },
     { path: '/shots/:id(\\d+)/plot', name: 'plot', component: PlotView, props: (r) => ({ shotId: Number(r.params.id) }) },
+    { path: '/shots/:id(\\d+)/light', name: 'light', component: LightView, props: (r) => ({ shotId: Number(r.params.id) }) },
+    { path: '/shots/:id(\\d+)/set', name: 'set', component: SetView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/shots/:id(\\d+)/rebuild', name: 'rebuild', component: RebuildView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/bench/:bench?', name: 'bench', component: BenchView, props: (r) => ({ bench: String(r.params.bench || 'colour') }) },
     { path: '/:rest(.*)*', redirect: { name: 'book' } },

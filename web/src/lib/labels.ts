@@ -8,13 +8,16 @@ export interface LabelWanted {
   clear: Px
   width: number
   height: number
+  /** It is shown even where it covers something. */
+  needed?: boolean
 }
 
 export interface LabelPlaced extends Px {
   anchor: 'start' | 'end'
 }
 
-interface Box {
+/** px */
+export interface Box {
   left: number
   right: number
   top: number
@@ -36,19 +39,26 @@ export function tapePlate(from: Px, to: Px): Px {
   }
 }
 
-/** Finds a place for each label where it covers as little as it can: right, left, below or above of what it names. */
+/** What a label may cover before it is left out, px². */
+const MOST_COVERED = 160
+
+/**
+ * Finds a place for each label where it covers as little as it can: right, left, below or above of what it names. Those that are needed
+ * come first; one of the others that finds no room is left out.
+ */
 export function placeLabels(wanted: LabelWanted[], taken: Box[]): Map<string, LabelPlaced> {
   const boxes = [...taken, ...wanted.map((w) => around(w.at, w.clear))]
   const placed = new Map<string, LabelPlaced>()
-  for (const label of wanted) {
+  for (const label of [...wanted].sort((a, b) => Number(b.needed ?? false) - Number(a.needed ?? false))) {
     const own = boxes[taken.length + wanted.indexOf(label)]
-    let best: { cost: number; box: Box; place: LabelPlaced } | undefined
+    let best: { cost: number; covered: number; box: Box; place: LabelPlaced } | undefined
     for (const [rank, place] of candidates(label).entries()) {
       const box = boxOf(label, place)
-      const cost = rank * 30 + boxes.reduce((sum, other) => sum + (other === own ? 0 : overlap(box, other)), 0)
-      if (!best || cost < best.cost) best = { cost, box, place }
+      const covered = boxes.reduce((sum, other) => sum + (other === own ? 0 : overlap(box, other)), 0)
+      const cost = rank * 30 + covered
+      if (!best || cost < best.cost) best = { cost, covered, box, place }
     }
-    if (best) {
+    if (best && (label.needed || best.covered < MOST_COVERED)) {
       boxes.push(best.box)
       placed.set(label.key, best.place)
     }
@@ -81,7 +91,8 @@ export function around(at: Px, clear: Px): Box {
   return { left: at.x - clear.x, right: at.x + clear.x, top: at.y - clear.y, bottom: at.y + clear.y }
 }
 
-function overlap(a: Box, b: Box): number {
+/** px² that two boxes have in common. */
+export function overlap(a: Box, b: Box): number {
   const width = Math.min(a.right, b.right) - Math.max(a.left, b.left)
   const height = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top)
   return width > 0 && height > 0 ? width * height : 0

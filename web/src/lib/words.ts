@@ -1,10 +1,22 @@
-import { held, value, type Attribute, type Placed, type Reason, type Stage } from '@/api/types'
+import { held, value, type Attribute, type Placed, type Reason, type Role, type Stage } from '@/api/types'
 
 export const REASONS: { key: Reason; name: string; means: string }[] = [
   { key: 'MATCH', name: 'match', means: 'so that it looks the same' },
   { key: 'CHEAT', name: 'cheat', means: 'not as the world would have it, on purpose' },
   { key: 'FIX', name: 'fix', means: 'something was in the way or wrong' },
   { key: 'LOOK', name: 'look', means: 'so that it looks different' },
+]
+
+export const ROLES: { key: Role; name: string }[] = [
+  { key: 'KEY', name: 'key' },
+  { key: 'FILL', name: 'fill' },
+  { key: 'NEGATIVE_FILL', name: 'negative fill' },
+  { key: 'EDGE', name: 'edge' },
+  { key: 'BACKGROUND', name: 'background' },
+  { key: 'PRACTICAL', name: 'practical' },
+  { key: 'AMBIENCE', name: 'ambience' },
+  { key: 'SUBJECT', name: 'subject' },
+  { key: 'CAMERA', name: 'camera' },
 ]
 
 export const STAGES: { key: Stage; name: string }[] = [

@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { ApiError, call, sentence } from '@/api/client'
 import { held, revisionOf } from '@/api/types'
-import type { Attribute, AttributeValue, Held, Placed, Plot, Reason, Theirs } from '@/api/types'
+import type { Attribute, AttributeValue, Held, Placed, PlacementCard, Plot, Reason, Theirs, Told } from '@/api/types'
+import { useLight } from './light'
 
 /** A change on its way: a value, what someone typed, or null to let it carry again. */
 export type Wanted = { value: AttributeValue } | { text: string } | null
@@ -14,10 +15,15 @@ interface Conflict {
   note?: string
 }
 
-interface Step {
+interface Was {
   placement: string
   attribute: Attribute
   before: Held | undefined
+}
+
+/** What one edit changed, to take it back. */
+interface Step {
+  values: Was[]
   label: string
 }
 
@@ -33,7 +39,10 @@ export const usePlot = defineStore('plot', () => {
   const conflict = ref<Conflict>()
   const saving = ref(0)
   const undos = ref<Step[]>([])
-  const tried = ref<Placed>()
+  /** Those that are tried, as they would be. */
+  const tried = ref<Placed[]>([])
+  /** Chosen besides the selected one. */
+  const also = ref<string[]>([])
   /** The shot asked for last: an answer for one before it comes too late. */
   let asked = 0
   let line: Promise<unknown> = Promise.resolve()
@@ -43,9 +52,11 @@ export const usePlot = defineStore('plot', () => {
   const locked = computed(() => plot.value?.shot.stage === 'SHOT')
   /** What is placed, with the one that is being tried in its tried place. */
   const placements = computed(() =>
-    (plot.value?.placements ?? []).map((p) => (tried.value?.placement.key === p.placement.key ? tried.value : p)),
+    (plot.value?.placements ?? []).map((p) => tried.value.find((t) => t.placement.key === p.placement.key) ?? p),
   )
   const camera = computed(() => placements.value.find((p) => p.placement.kind === 'CAMERA'))
+  /** All that is chosen, the selected one first. */
+  const chosenKeys = computed(() => (selected.value ? [selected.value, ...also.value] : []))
   const chosen = computed(() => placements.value.find((p) => p.placement.key === selected.value))
 
   function find(key: string): Placed {
@@ -73,8 +84,9 @@ export const usePlot = defineStore('plot', () => {
       undos.value = []
       note.value = ''
       problem.value = undefined
+      also.value = []
     }
-    tried.value = undefined
+    tried.value = []
     try {
       const opened = await call<Plot>('GET', `/api/shots/${shotId}/plot`)
       if (asked === shotId) plot.value = opened
@@ -91,7 +103,7 @@ export const usePlot = defineStore('plot', () => {
       plot.value = wanted
         ? await call<Plot>('PUT', path, { body: { ...wanted, reason: why, note: said || undefined }, version: revision })
         : await call<Plot>('DELETE', path, { version: revision })
-      tried.value = undefined
+      tried.value = []
       problem.value = undefined
     } catch (failure) {
       if (failure instanceof ApiError && failure.conflict)
@@ -102,16 +114,68 @@ export const usePlot = defineStore('plot', () => {
     }
   }
 
-  /** Records a change. Rejects with the sentence to show; nothing is kept then. */
+  /** Records a change, or puts it into the trial in hand. Rejects with the sentence to show; nothing is kept then. */
   function edit(key: string, attribute: Attribute, wanted: Wanted) {
+    const light = useLight()
+    if (light.trying) return light.wishOne(key, attribute, wanted)
     return inTurn(async () => {
       const placed = find(key)
       const before = held(placed, attribute)
       const revision = revisionOf(placed, attribute)
       await send(key, attribute, wanted, based.value ? reason.value : undefined, note.value, revision)
       if (revisionOf(find(key), attribute) !== revision)
-        undos.value = [...undos.value, { placement: key, attribute, before, label: placed.placement.name }].slice(-MOST_UNDOS)
+        undoable([{ placement: key, attribute, before }], placed.placement.name)
       note.value = ''
+    })
+  }
+
+  function undoable(values: Was[], label: string) {
+    undos.value = [...undos.value, { values, label }].slice(-MOST_UNDOS)
+  }
+
+  async function sendAll(changes: { placement: string; attribute: Attribute; value?: AttributeValue; revision: number }[], why: Reason | undefined, said: string | undefined) {
+    saving.value++
+    try {
+      plot.value = await call<Plot>('POST', `/api/shots/${plot.value!.shot.id}/knots`, { body: { changes, reason: why, note: said || undefined } })
+      tried.value = []
+      problem.value = undefined
+    } finally {
+      saving.value--
+    }
+  }
+
+  /** Records several changes, all or none. Rejects with the sentence to show. */
+  function keepAll(changes: Pick<Told, 'placement' | 'attribute' | 'value'>[]) {
+    return inTurn(async () => {
+      const values = changes.map((c) => ({ placement: c.placement, attribute: c.attribute, before: held(find(c.placement), c.attribute) }))
+      const names = [...new Set(changes.map((c) => find(c.placement).placement.name))]
+      await sendAll(
+        changes.map(({ placement, attribute, value }) => ({ placement, attribute, value, revision: revisionOf(find(placement), attribute) })),
+        based.value ? reason.value : undefined,
+        note.value,
+      )
+      undoable(values, names.join(', '))
+      note.value = ''
+    })
+  }
+
+  /** Records changes made by hand on the plan, or puts them into the trial: what goes wrong is told beside the plan. */
+  async function dropAll(changes: Pick<Told, 'placement' | 'attribute' | 'value'>[]) {
+    const light = useLight()
+    try {
+      if (light.trying) await light.wish(changes.map(({ placement, attribute, value }) => ({ placement, attribute, value })))
+      else await keepAll(changes)
+    } catch (failure) {
+      problem.value = { sentence: sentence(failure) }
+    }
+  }
+
+  /** Changes what a placement is called, is there for and goes with. */
+  function describe(key: string, card: Partial<PlacementCard>) {
+    return inTurn(async () => {
+      const { placement, version } = find(key)
+      const { name, role, motivation, group, locked } = { ...placement, ...card }
+      plot.value = await call<Plot>('PUT', `/api/shots/${plot.value!.shot.id}/placements/${key}`, { body: { name, role, motivation, group, locked }, version })
     })
   }
 
@@ -120,7 +184,7 @@ export const usePlot = defineStore('plot', () => {
     try {
       await edit(key, attribute, wanted)
     } catch (failure) {
-      tried.value = undefined
+      tried.value = []
       if (!conflict.value) problem.value = { sentence: sentence(failure), placement: key, attribute, wanted }
     }
   }
@@ -130,18 +194,23 @@ export const usePlot = defineStore('plot', () => {
       const step = undos.value.at(-1)
       if (!step || !plot.value) return
       undos.value = undos.value.slice(0, -1)
-      const back = step.before?.tiedHere ? step.before : undefined
+      const back = step.values.map((was) => ({ ...was, before: was.before?.tiedHere ? was.before : undefined }))
+      const reasons = new Set(back.map(({ before }) => JSON.stringify([before?.reason, before?.note])))
       try {
-        await send(step.placement, step.attribute, back ? { value: back.value } : null, back?.reason, back?.note, revisionOf(find(step.placement), step.attribute))
+        for (const each of reasons) {
+          const of = back.filter(({ before }) => JSON.stringify([before?.reason, before?.note]) === each)
+          const changes = of.map(({ placement, attribute, before }) => ({ placement, attribute, value: before?.value, revision: revisionOf(find(placement), attribute) }))
+          await sendAll(changes, of[0]?.before?.reason, of[0]?.before?.note)
+        }
       } catch (failure) {
-        if (!conflict.value) problem.value = { sentence: sentence(failure) }
+        problem.value = { sentence: sentence(failure) }
       }
     })
   }
 
   async function takeTheirs() {
     conflict.value = undefined
-    tried.value = undefined
+    tried.value = []
     if (plot.value) await load(plot.value.shot.id)
   }
 
@@ -157,8 +226,8 @@ export const usePlot = defineStore('plot', () => {
   }
 
   return {
-    plot, selected, reason, note, problem, conflict, saving, undos, tried,
-    set, based, locked, placements, camera, chosen,
-    load, edit, drop, undo, takeTheirs, putMineOnTop,
+    plot, selected, reason, note, problem, conflict, saving, undos, tried, also,
+    set, based, locked, placements, camera, chosen, chosenKeys,
+    load, edit, drop, keepAll, dropAll, describe, undo, takeTheirs, putMineOnTop,
   }
 })

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { call } from '@/api/client'
-import { value, type Attribute, type AttributeValue, type Placed, type PlanPoint } from '@/api/types'
+import { useRouter } from 'vue-router'
+import { value, type PlanPoint, type Wish, type Worth } from '@/api/types'
+import CompareDialog from '@/components/dialogs/CompareDialog.vue'
 import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
 import PlaceDialog from '@/components/dialogs/PlaceDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
@@ -10,9 +11,14 @@ import ViewTabs from '@/components/frame/ViewTabs.vue'
 import PlacementPane from '@/components/inspector/PlacementPane.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import FrameView from '@/components/plot/FrameView.vue'
+import HeightStrip from '@/components/plot/HeightStrip.vue'
+import MarkLadder from '@/components/plot/MarkLadder.vue'
 import PlanStage from '@/components/plot/PlanStage.vue'
-import { useLatest } from '@/lib/useLatest'
+import SayBar from '@/components/plot/SayBar.vue'
+import TryBar from '@/components/plot/TryBar.vue'
 import { useBook } from '@/stores/book'
+import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
 
 const props = defineProps<{ shotId: number }>()
@@ -20,52 +26,67 @@ defineEmits<{ spine: [] }>()
 
 const plot = usePlot()
 const book = useBook()
+const light = useLight()
+const router = useRouter()
 const stage = ref<InstanceType<typeof PlanStage>>()
-const draft = ref<{ key: string; at?: PlanPoint; bearing?: number }>()
-const dialog = ref<'shot' | 'new' | 'place'>()
+const say = ref<InstanceType<typeof SayBar>>()
+const draft = ref<Record<string, { at?: PlanPoint; bearing?: number }>>({})
+const raising = ref<Record<string, number>>({})
+const dialog = ref<'shot' | 'new' | 'place' | 'compare'>()
+const sheet = ref<'light'>()
 const middle = ref<PlanPoint>({ xM: 0, yM: 0 })
-const refused = ref('')
 
 const line = computed(() => book.shots.get(props.shotId))
 const outsideOffered = computed(() => {
   const wanted = plot.problem?.wanted
   return plot.problem?.attribute === 'PLACE' && wanted && 'value' in wanted && 'xM' in wanted.value ? wanted.value : undefined
 })
-
-const preview = useLatest({
-  send: ({ shotId, ...change }: { shotId: number; placement: string; attribute: Attribute; value: AttributeValue }) =>
-    call<{ placements: Placed[] }>('POST', `/api/shots/${shotId}/light`, { body: { changes: [change], holds: [], out: [] } }),
-  onAnswer: ({ placements: [placed] }) => {
-    refused.value = ''
-    if (placed && draft.value?.key === placed.placement.key) plot.tried = placed
-  },
-  onRefused: (refusal) => (refused.value = refusal.message),
-})
+/** Where the record has what is tried elsewhere. */
+const ghosts = computed(() =>
+  plot.tried.flatMap((t) => {
+    const was = plot.plot?.placements.find((p) => p.placement.key === t.placement.key)
+    const at = was?.onSet && value(was, 'PLACE')
+    return at ? [{ key: t.placement.key, at, bearing: was.aim?.bearingDeg ?? 0 }] : []
+  }),
+)
 
 watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
+watch(() => plot.selected, (key) => {
+  if (key && light.light?.marks.some((m) => m.key === key)) light.chosenMark = key
+})
 
-function drag(key: string, at: PlanPoint) {
-  const placed = plot.placements.find((p) => p.placement.key === key)
-  draft.value = { key, at }
-  preview.ask({ shotId: props.shotId, placement: key, attribute: 'PLACE', value: { ...at, outside: (placed && value(placed, 'PLACE')?.outside) ?? false } })
-}
+/** The changes under the finger, as they would be recorded. */
+const changes = computed<Wish[]>(() => [
+  ...Object.entries(draft.value).flatMap(([key, { at, bearing }]): Wish[] => {
+    const placed = plot.plot?.placements.find((p) => p.placement.key === key)
+    if (!placed) return []
+    if (at) return [{ placement: key, attribute: 'PLACE', value: { ...at, outside: value(placed, 'PLACE')?.outside ?? false } }]
+    return bearing === undefined ? [] : [{ placement: key, attribute: 'AIM', value: { bearingDeg: bearing, tiltDeg: Math.round(placed.aim?.tiltDeg ?? 0) } }]
+  }),
+  ...Object.entries(raising.value).map(([key, heightM]): Wish => ({ placement: key, attribute: 'HEIGHT', value: { heightM } })),
+])
+watch(changes, (now) => (light.passing = { changes: now, holds: [] }))
 
-function turn(key: string, bearing: number) {
-  const placed = plot.placements.find((p) => p.placement.key === key)
-  draft.value = { key, bearing }
-  preview.ask({ shotId: props.shotId, placement: key, attribute: 'AIM', value: { bearingDeg: bearing, tiltDeg: Math.round(placed?.aim?.tiltDeg ?? 0) } })
+function drag(moved: Record<string, PlanPoint>) {
+  draft.value = Object.fromEntries(Object.entries(moved).map(([key, at]) => [key, { at }]))
 }
 
 async function drop() {
-  const moved = draft.value
-  if (!moved) return
-  preview.stop()
-  refused.value = ''
-  const placed = plot.plot?.placements.find((p) => p.placement.key === moved.key)
-  if (placed && moved.at) await plot.drop(moved.key, 'PLACE', { value: { ...moved.at, outside: value(placed, 'PLACE')?.outside ?? false } })
-  else if (placed && moved.bearing !== undefined)
-    await plot.drop(moved.key, 'AIM', { value: { bearingDeg: moved.bearing, tiltDeg: Math.round(placed.aim?.tiltDeg ?? 0) } })
-  draft.value = undefined
+  const moved = changes.value
+  if (!moved.length) return
+  const [only] = moved
+  if (moved.length === 1 && only) await plot.drop(only.placement, only.attribute, { value: only.value! })
+  else await plot.dropAll(moved.map((c) => ({ ...c, value: c.value! })))
+  draft.value = {}
+  raising.value = {}
+}
+
+function select(key: string | undefined, more = false) {
+  if (more && key && plot.selected && key !== plot.selected) plot.also = plot.also.includes(key) ? plot.also.filter((k) => k !== key) : [...plot.also, key]
+  else {
+    plot.also = []
+    plot.selected = key
+  }
 }
 
 function standOutside() {
@@ -80,15 +101,26 @@ function openPlace() {
   dialog.value = 'place'
 }
 
+function showHint(hint: Worth) {
+  select(hint.placement)
+}
+
 function onKey(event: KeyboardEvent) {
-  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea')
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !typing) {
+  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
+  if (typing) return
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
     event.preventDefault()
     void plot.undo()
+  } else if (event.key === '/') {
+    event.preventDefault()
+    say.value?.focus()
   }
 }
 onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', onKey)
+  light.passing = { changes: [], holds: [] }
+})
 
 async function kept() {
   await plot.load(props.shotId)
@@ -97,43 +129,57 @@ async function kept() {
 
 <template>
   <div class="view">
-    <template v-if="plot.plot">
-      <SlateBar :plot="plot.plot" :camera="plot.camera" @camera="plot.selected = plot.camera?.placement.key" @edit="dialog = 'shot'" @spine="$emit('spine')" />
+    <template v-if="plot.plot && plot.set">
+      <SlateBar :plot="plot.plot" :camera="plot.camera" @camera="select(plot.camera?.placement.key)" @edit="dialog = 'shot'" @spine="$emit('spine')" />
       <ViewTabs :shot-id="shotId">
         <button class="button" :disabled="!plot.undos.length" :title="plot.undos.length ? `Undo the last edit of ${plot.undos.at(-1)!.label}` : 'Nothing to undo'" @click="plot.undo">Undo</button>
+        <button v-if="!light.trials.length" class="button" @click="light.begin">Try without saving</button>
+        <button class="button" @click="router.push({ name: 'set', params: { id: shotId } })">Draw the set</button>
         <button class="button" :disabled="plot.locked" @click="openPlace">Place…</button>
         <button class="button" @click="dialog = 'new'">New shot from {{ plot.plot.shot.slate }}</button>
       </ViewTabs>
-      <div class="body" :class="{ chosen: plot.chosen }">
+      <TryBar v-if="light.trials.length" @compare="dialog = 'compare'" />
+      <div class="body" :class="{ chosen: plot.chosen, sheet }">
         <div class="stage">
           <PlanStage
             ref="stage"
             :key="plot.plot.sceneId"
-            :set="plot.set!"
+            :set="plot.set"
             :slate="plot.plot.shot.slate"
             :placements="plot.placements"
             :selected="plot.selected"
-            :locked="plot.locked"
+            :also="plot.also"
+            :locked="plot.locked && !light.trying"
             :draft="draft"
-            @select="plot.selected = $event"
+            :light="light.light"
+            :ghosts="ghosts"
+            @select="select"
             @drag="drag"
-            @turn="turn"
+            @turn="(key, bearing) => (draft = { [key]: { bearing } })"
             @drop="drop"
+            @hint="showHint"
           />
           <div class="zoom">
             <button class="button" aria-label="Zoom in" @click="stage?.zoom(1.25)">+</button>
             <button class="button" aria-label="Zoom out" @click="stage?.zoom(0.8)">−</button>
             <button class="button" @click="stage?.fit()">Fit</button>
+            <button class="button only-narrow" :aria-pressed="sheet === 'light'" @click="sheet = sheet ? undefined : 'light'">Light</button>
           </div>
-          <div v-if="plot.problem || refused" class="problem" role="alert">
+          <div v-if="plot.problem || light.refused" class="problem" role="alert">
             <WedgeMark act />
-            <span class="grow">{{ plot.problem?.sentence ?? refused }}</span>
+            <span class="grow">{{ plot.problem?.sentence ?? light.refused }}</span>
             <button v-if="outsideOffered" class="button" @click="standOutside">It stands outside</button>
             <button v-if="plot.problem" class="button" @click="plot.problem = undefined">Leave it</button>
           </div>
         </div>
+        <MarkLadder class="beside" />
+        <div class="strip">
+          <HeightStrip :set="plot.set" :placements="plot.placements" :selected="plot.selected" :locked="plot.locked && !light.trying" :camera="plot.camera" :draft="raising" @select="select" @raise="(key, heightM) => (raising = { [key]: heightM })" @drop="drop" />
+          <FrameView :set="plot.set" :placements="plot.placements" :camera="plot.camera" :hints="light.light?.hints ?? []" :selected="plot.selected" @select="select" />
+        </div>
+        <SayBar ref="say" class="saying" />
         <aside class="inspector" aria-label="What is selected">
-          <div class="mb-2 flex justify-end" v-if="plot.chosen"><button class="text-[12px] text-quiet hover:text-ink" @click="plot.selected = undefined">Back to {{ plot.plot.shot.slate }}</button></div>
+          <div class="mb-2 flex justify-end" v-if="plot.chosen"><button class="text-[12px] text-quiet hover:text-ink" @click="select(undefined)">Back to {{ plot.plot.shot.slate }}</button></div>
           <PlacementPane v-if="plot.chosen" :key="plot.chosen.placement.key" :placed="plot.chosen" />
           <ShotPane v-else />
         </aside>
@@ -141,6 +187,7 @@ async function kept() {
       <ShotDialog :open="dialog === 'shot'" :scene="line?.scene" :shot="line?.shot" @close="dialog = undefined" @kept="kept" />
       <ShotDialog :open="dialog === 'new'" :scene="line?.scene" :based-on="line?.shot" @close="dialog = undefined" />
       <PlaceDialog :open="dialog === 'place'" :at="middle" @close="dialog = undefined" />
+      <CompareDialog :open="dialog === 'compare'" @close="dialog = undefined" />
       <ConflictDialog />
     </template>
     <div v-else class="m-auto max-w-sm p-6 text-center">
@@ -164,13 +211,32 @@ async function kept() {
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 302px;
+  grid-template: 'stage ladder inspector' minmax(0, 1fr) 'strip strip inspector' 126px 'say say say' auto / minmax(0, 1fr) 134px 302px;
 }
 .stage {
+  grid-area: stage;
   position: relative;
   min-height: 0;
 }
+.beside {
+  grid-area: ladder;
+  min-height: 0;
+}
+.strip {
+  grid-area: strip;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 8px;
+  align-items: center;
+  padding-right: 10px;
+  border-top: 1px solid var(--line);
+  overflow: hidden;
+}
+.saying {
+  grid-area: say;
+}
 .inspector {
+  grid-area: inspector;
   min-height: 0;
   overflow-y: auto;
   padding: 12px 12px 24px 10px;
@@ -188,6 +254,9 @@ async function kept() {
   background: var(--ground);
   min-width: 32px;
 }
+.only-narrow {
+  display: none;
+}
 .problem {
   position: absolute;
   inset: 12px 12px auto;
@@ -199,13 +268,33 @@ async function kept() {
   border: 1px solid var(--ink);
   border-radius: 3px;
 }
+@media (width < 1100px) {
+  .body {
+    grid-template: 'stage inspector' minmax(0, 1fr) 'strip inspector' 126px 'say say' auto / minmax(0, 1fr) 302px;
+  }
+  .beside {
+    display: none;
+  }
+  .sheet .beside {
+    display: block;
+    grid-area: stage;
+    justify-self: end;
+    width: 150px;
+    background: var(--panel);
+  }
+  .only-narrow {
+    display: inline-flex;
+  }
+}
 @media (width < 800px) {
   .body {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: minmax(0, 1fr) 40%;
+    grid-template: 'stage' minmax(0, 1fr) 'say' auto 'inspector' 34% / minmax(0, 1fr);
   }
   .body.chosen {
-    grid-template-rows: minmax(0, 1fr) 55%;
+    grid-template-rows: minmax(0, 1fr) auto 44%;
+  }
+  .strip {
+    display: none;
   }
   .inspector {
     border-left: 0;

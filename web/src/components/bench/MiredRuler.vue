@@ -9,8 +9,8 @@ export interface RulerMark {
   name: string
   kelvin: number
   duv: number
-  /** What stands there: dialled, measured, or a line through the ruler. */
-  as: 'dot' | 'ring' | 'line'
+  /** What stands there: dialled, measured, a line through the ruler, or another source, named where there is room. */
+  as: 'dot' | 'ring' | 'line' | 'slab'
   /** It can be dragged. */
   handle?: boolean
 }
@@ -45,6 +45,8 @@ const BAND_PX = 12
 const TINT_PX_PER_UNIT = 6
 const FARTHEST_PX = 40
 const UNIT_DUV = 0.001
+/** Other sources are named on so many rows; the rest tell their name when pointed at. */
+const MOST_ROWS = 3
 const element = ref<SVGSVGElement>()
 const size = useSize(element)
 const across = computed(() => axis(props.from, props.to, 24, Math.max(60, size.value.width - 24)))
@@ -55,21 +57,23 @@ const step = computed(() => (across.value.px(10) - across.value.px(0) > 9 ? 10 :
 
 /** Marks from the warm end to the cool, each on the first row where its words meet no other. */
 const placed = computed(() => {
-  const ends: number[] = []
+  const rowsTaken: [number, number][][] = []
   return [...props.marks]
-    .sort((a, b) => miredAt(a.kelvin) - miredAt(b.kelvin))
+    .sort((a, b) => Number(a.as === 'slab') - Number(b.as === 'slab') || miredAt(a.kelvin) - miredAt(b.kelvin))
     .map((mark) => {
       const x = across.value.px(miredAt(mark.kelvin))
       const half = Math.max(mark.name.length, 9) * 3.6
       const words = Math.max(half + 4, Math.min(x, size.value.width - half - 4))
-      let row = ends.findIndex((end) => end < words - half)
-      if (row < 0) row = ends.length
-      ends[row] = words + half + 8
+      const free = (taken: [number, number][]) => taken.every(([from, to]) => to < words - half || from > words + half)
+      let row = rowsTaken.findIndex(free)
+      if (row < 0) row = rowsTaken.length
+      const named = mark.as !== 'slab' || row < MOST_ROWS
+      if (named) (rowsTaken[row] ??= []).push([words - half - 8, words + half + 8])
       const tint = Math.max(-FARTHEST_PX, Math.min(FARTHEST_PX, (mark.duv / UNIT_DUV) * TINT_PX_PER_UNIT))
-      return { mark, x, words, row, y: top.value + BAND_PX / 2 - tint }
+      return { mark, x, words, row, named, y: top.value + BAND_PX / 2 - tint }
     })
 })
-const rows = computed(() => Math.max(1, ...placed.value.map((p) => p.row + 1)))
+const rows = computed(() => Math.max(1, ...placed.value.filter((p) => p.named).map((p) => p.row + 1)))
 
 /** Ends of the fixture's range, as far as the ruler shows them. */
 const reach = computed(() => [...(props.range ?? [])].reverse().map((kelvin) => across.value.px(Math.max(props.from, Math.min(props.to, miredAt(kelvin))))))
@@ -103,19 +107,20 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
       <path :d="`M${across.px(m)},${bottom}v${m % 50 ? 4 : 9}`" />
       <text v-if="m % 50 === 0" :x="across.px(m)" :y="bottom + 21" text-anchor="middle" class="tick">{{ m }}</text>
     </g>
-    <text x="24" :y="bottom + 21" class="tick">mired</text>
+    <text v-if="across.px(ticks(from, to, 50)[0] ?? to) > 72" x="24" :y="bottom + 21" class="tick">mired</text>
     <g v-for="(a, i) in arrows" :key="a.key" stroke="var(--ink)" fill="none">
       <path :d="`M${across.px(a.from)},${top - 4}V${top - 14 - i * ARROW_PX}H${across.px(a.to)}V${top - 10}`" stroke-width="1.4" />
       <path :d="`M${across.px(a.to) - 4},${top - 11}h8l-4,8z`" fill="var(--ink)" stroke="none" />
       <text :x="(across.px(a.from) + across.px(a.to)) / 2" :y="top - 19 - i * ARROW_PX" text-anchor="middle">{{ a.name }}</text>
     </g>
-    <g v-for="p in placed" :key="p.mark.key">
+    <g v-for="p in [...placed].reverse()" :key="p.mark.key">
       <path v-if="p.mark.as === 'line'" :d="`M${p.x},${top - 22}V${bottom + 26}`" stroke="var(--ink)" stroke-width="1.8" />
-      <path :d="`M${p.x},${p.mark.as === 'line' ? bottom + 26 : Math.max(p.y, bottom)}V${bottom + 28 + p.row * 34}`" stroke="var(--quiet)" fill="none" />
+      <rect v-if="p.mark.as === 'slab'" :x="p.x - 4" :y="p.y - 10" width="8" height="20" rx="1" fill="var(--ground)" stroke="var(--ink)" stroke-width="1.4"><title>{{ p.mark.name }}, {{ Math.round(p.mark.kelvin) }} K</title></rect>
+      <path v-if="p.named" :d="`M${p.x},${p.mark.as === 'line' ? bottom + 26 : Math.max(p.y, bottom)}V${bottom + 28 + p.row * 34}`" stroke="var(--quiet)" fill="none" />
       <circle v-if="p.mark.as === 'dot'" :cx="p.x" :cy="p.y" r="6" fill="var(--ink)" stroke="var(--ground)" stroke-width="3" paint-order="stroke" />
       <circle v-if="p.mark.as === 'ring'" :cx="p.x" :cy="p.y" r="6" fill="var(--ground)" stroke="var(--ink)" stroke-width="2" />
-      <text :x="p.words" :y="bottom + 42 + p.row * 34" text-anchor="middle">{{ p.mark.name }}</text>
-      <text :x="p.words" :y="bottom + 56 + p.row * 34" text-anchor="middle" class="figure">{{ Math.round(p.mark.kelvin) }}<tspan class="tick" dx="3">K</tspan></text>
+      <text v-if="p.named" :x="p.words" :y="bottom + 42 + p.row * 34" text-anchor="middle">{{ p.mark.name }}</text>
+      <text v-if="p.named" :x="p.words" :y="bottom + 56 + p.row * 34" text-anchor="middle" class="figure">{{ Math.round(p.mark.kelvin) }}<tspan class="tick" dx="3">K</tspan></text>
       <circle
         v-if="p.mark.handle" :cx="p.x" :cy="p.y" r="18" class="handle" tabindex="0" role="slider" :data-handle="p.mark.key"
         :aria-label="p.mark.name" aria-valuemin="1000" aria-valuemax="25000" :aria-valuenow="Math.round(p.mark.kelvin)" :aria-valuetext="`${Math.round(p.mark.kelvin)} K`"

@@ -2,7 +2,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 
 /** A dialog with its title, what went wrong, and its buttons. */
-defineProps<{ open: boolean; title: string; error?: string }>()
+defineProps<{ open: boolean; title: string; error?: string; wide?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 </script>
 
@@ -11,7 +11,7 @@ const emit = defineEmits<{ close: [] }>()
     <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
     <div class="fixed inset-0 overflow-y-auto p-4">
       <div class="flex min-h-full items-center justify-center">
-        <DialogPanel class="panel">
+        <DialogPanel class="panel" :class="{ wide }">
           <DialogTitle class="mb-3 text-[17px] font-[650]">{{ title }}</DialogTitle>
           <slot />
           <p v-if="error" role="alert" class="mt-3 border-l-2 border-ink pl-2">{{ error }}</p>
@@ -29,5 +29,8 @@ const emit = defineEmits<{ close: [] }>()
   background: var(--panel);
   border: 1px solid var(--quiet);
   border-radius: 3px;
+}
+.wide {
+  width: min(940px, 100%);
 }
 </style>

@@ -21,12 +21,19 @@ const ORDERS = [
 const EMPTY = { number: '', heading: '', location: '', buildOrder: 'AMBIENCE_FIRST', roomWidth: '6', roomDepth: '5', ceiling: '2.8', firstSlate: '' }
 const fields = ref({ ...EMPTY })
 const error = ref('')
+/** Sets that are there; the first is none of them. */
+const sets = ref<{ key: number; name: string }[]>([])
+const setId = ref(0)
 
 watch(
   () => props.open,
-  () => {
+  async (open) => {
     fields.value = { ...EMPTY }
+    setId.value = 0
     error.value = ''
+    if (!open || !props.productionId) return
+    const there = await call<{ id: number; name: string }[]>('GET', `/api/productions/${props.productionId}/sets`).catch(() => [])
+    sets.value = [{ key: 0, name: 'a new room, to be drawn on' }, ...there.map((s) => ({ key: s.id, name: s.name }))]
   },
 )
 watch(
@@ -36,7 +43,7 @@ watch(
 
 async function keep() {
   try {
-    const { shotId } = await call<{ shotId: number }>('POST', `/api/productions/${props.productionId}/scenes`, { body: fields.value })
+    const { shotId } = await call<{ shotId: number }>('POST', `/api/productions/${props.productionId}/scenes`, { body: { ...fields.value, setId: setId.value || undefined } })
     await book.load()
     emit('close')
     await router.push({ name: 'plot', params: { id: shotId } })
@@ -52,7 +59,8 @@ async function keep() {
       <TextField v-model="fields.number" label="Number" :maxlength="12" />
       <TextField v-model="fields.heading" label="Heading" hint="INT. BOATHOUSE, NIGHT" />
       <TextField v-model="fields.location" label="Location" />
-      <div class="grid grid-cols-3 gap-2">
+      <ChoiceField v-if="sets.length > 1" v-model="setId" label="Set" :options="sets" />
+      <div v-if="!setId" class="grid grid-cols-3 gap-2">
         <TextField v-model="fields.roomWidth" label="Room, wide" hint="m or ft" :maxlength="12" />
         <TextField v-model="fields.roomDepth" label="deep" :maxlength="12" />
         <TextField v-model="fields.ceiling" label="ceiling" :maxlength="12" />

@@ -9,6 +9,7 @@ defineProps<{ shotId: number }>()
   <div class="tabs">
     <nav aria-label="Views of this shot" class="flex h-full">
       <RouterLink :to="{ name: 'plot', params: { id: shotId } }" class="tab" active-class="here">Plot</RouterLink>
+      <RouterLink :to="{ name: 'light', params: { id: shotId } }" class="tab" active-class="here">Light</RouterLink>
       <RouterLink :to="{ name: 'rebuild', params: { id: shotId } }" class="tab" active-class="here">Rebuild</RouterLink>
       <RouterLink :to="{ name: 'book' }" class="tab">Book</RouterLink>
       <RouterLink :to="{ name: 'bench' }" class="tab">Bench</RouterLink>

@@ -11,7 +11,7 @@ import CarryThread from './CarryThread.vue'
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
 
-const USUAL_FRAME = { frameWidthM: 1.2, frameDistanceM: 0.7 }
+const USUAL_FRAME = { frameWidthM: 1.2, frameDistanceM: 0.8 }
 
 const now = computed(() => held(props.placed, 'MODIFIERS'))
 const items = computed(() => value(props.placed, 'MODIFIERS')?.items ?? [])
@@ -27,8 +27,8 @@ async function keep(changed: Modifier[]) {
   }
 }
 
-function add({ name, stops, miredShift, duvShift, softness, gel }: Stock) {
-  void keep([...items.value, { name, stops, miredShift, duvShift, softens: softness > 0, gel }])
+function add({ name, kind, stops, miredShift, duvShift, gel, narrowsToDeg }: Stock) {
+  void keep([...items.value, { name, stops, miredShift, duvShift, softens: kind === 'DIFFUSION', gel, narrowsToDeg }])
 }
 
 function swap(i: number, by: number) {
@@ -69,7 +69,7 @@ function metres(event: Event) {
         <li v-for="(m, i) in items" :key="`${i}${m.name}`">
           <div class="item" :class="{ 'text-quiet': !now?.tiedHere && plot.based }">
             <button class="min-w-0 grow truncate text-left" :disabled="plot.locked" :aria-expanded="open === i" @click="open = open === i ? undefined : i">
-              {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m</template>
+              {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m</template><template v-if="m.covers">, {{ m.covers.toLowerCase() }} half</template>
             </button>
             <span class="figure w-12 text-right text-[14px]">−<StopsText :text="placed.light?.stack[i]?.stopsText ?? ''" /></span>
             <span class="figure w-12 text-right text-[14px]">{{ placed.light?.stack[i]?.miredText }}</span>
@@ -80,6 +80,12 @@ function metres(event: Event) {
               <label class="flex items-center gap-2"><span class="grow">frame, wide</span><input class="field figure !w-20 text-right" :value="m.frameWidthM" inputmode="decimal" @change="change(i, { frameWidthM: metres($event) })" /> m</label>
               <label class="flex items-center gap-2"><span class="grow">from the lens</span><input class="field figure !w-20 text-right" :value="m.frameDistanceM" inputmode="decimal" @change="change(i, { frameDistanceM: metres($event) })" /> m</label>
             </template>
+            <label class="flex items-center gap-2"><span class="grow">over</span>
+              <select class="field !w-36" :value="m.covers ?? ''" @change="change(i, { covers: (($event.target as HTMLSelectElement).value || undefined) as Modifier['covers'] })">
+                <option value="">all of the beam</option><option value="LOWER">its lower half</option><option value="UPPER">its upper half</option><option value="LEFT">its left half</option><option value="RIGHT">its right half</option>
+              </select>
+            </label>
+            <p v-if="m.narrowsToDeg" class="text-quiet">Leaves a beam of {{ m.narrowsToDeg }}°.</p>
             <div class="flex gap-1">
               <button class="button !px-2" :disabled="i === 0" @click="swap(i, -1)">Nearer the lens</button>
               <button class="button !px-2" :disabled="i === items.length - 1" @click="swap(i, 1)">Farther</button>
@@ -89,7 +95,7 @@ function metres(event: Event) {
         </li>
       </ol>
       <div class="item border-t border-line text-quiet">
-        <span class="grow">{{ items.length ? 'all of it' : 'nothing: bare lamp' }}</span>
+        <span class="grow">{{ items.length ? 'all of it' : placed.records.includes('LEVEL') ? 'nothing: bare lamp' : 'nothing hangs on it' }}</span>
         <template v-if="items.length">
           <span class="figure w-12 text-right text-[14px]">−<StopsText :text="placed.light?.stackStopsText ?? ''" /></span>
           <span class="figure w-12 text-right text-[14px]">{{ placed.light?.stackMiredText }}</span>

@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { value, type Placed } from '@/api/types'
+import { held, value, type Placed } from '@/api/types'
 import HeadMark from '@/components/plot/HeadMark.vue'
 import OtherMark from '@/components/plot/OtherMark.vue'
 import { signed } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import { useSettings } from '@/stores/settings'
+import { useLight } from '@/stores/light'
 import AimRows from './AimRows.vue'
 import ChoiceRow from './ChoiceRow.vue'
+import DaylightForm from './DaylightForm.vue'
+import HintList from './HintList.vue'
 import ModifierList from './ModifierList.vue'
 import PatchForm from './PatchForm.vue'
 import ReasonPicker from './ReasonPicker.vue'
+import SourceFacts from './SourceFacts.vue'
+import ThingMenu from './ThingMenu.vue'
 import ValueRow from './ValueRow.vue'
 
 /** What is selected: everything that is recorded of it in this shot. */
@@ -18,7 +23,10 @@ const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
 const settings = useSettings()
 
-const light = computed(() => props.placed.light)
+const records = (attribute: Parameters<typeof held>[1]) => props.placed.records.includes(attribute)
+/** Only what shines of itself has a level; grip has what it does to light. */
+const light = computed(() => (records('LEVEL') ? props.placed.light : undefined))
+const hints = computed(() => useLight().light?.hints.filter((h) => h.placement === props.placed.placement.key) ?? [])
 const piece = computed(() => props.placed.placement.piece)
 const camera = computed(() => props.placed.placement.kind === 'CAMERA')
 const state = computed(() => value(props.placed, 'STANDING')?.state ?? 'STRUCK')
@@ -49,8 +57,12 @@ function setOutside(outside: boolean) {
         <h2 class="text-[22px] leading-7">{{ placed.placement.name }}</h2>
         <p class="truncate text-quiet">{{ [piece.unit, piece.what].filter(Boolean).join(', ') }}</p>
       </div>
+      <ThingMenu :placed="placed" />
     </header>
     <p v-if="placed.placement.motivation" class="text-[12px] text-quiet">Motivated by {{ placed.placement.motivation }}.</p>
+    <p v-if="plot.also.length" class="text-[12px] text-quiet">And {{ plot.also.length }} more: moved together, put in order under “Do…”.</p>
+    <p v-if="placed.placement.group" class="text-[12px] text-quiet">Goes with “{{ placed.placement.group }}”.</p>
+    <HintList v-if="hints.length" :hints="hints" />
     <ReasonPicker />
     <section>
       <div class="flex items-baseline justify-between">
@@ -73,8 +85,13 @@ function setOutside(outside: boolean) {
       <ValueRow :placed="placed" attribute="HEIGHT" hint="Metres, or feet and inches: 1.95 or 6'5&quot;" />
       <AimRows :placed="placed" />
     </section>
+    <ModifierList v-if="records('MODIFIERS')" :placed="placed" class="rule" />
+    <DaylightForm v-if="records('DAYLIGHT')" :placed="placed" class="rule" />
+    <section v-if="records('DAYLIGHT')" class="rule">
+      <ValueRow :placed="placed" attribute="CCT" label="colour" hint="Kelvin: 6500" />
+      <ValueRow :placed="placed" attribute="TINT" label="tint, Duv" hint="Duv: 0.004 green, −0.004 magenta" />
+    </section>
     <template v-if="light">
-      <ModifierList :placed="placed" class="rule" />
       <section class="rule">
         <h3 class="group-title pl-6">Level and colour</h3>
         <ValueRow :placed="placed" attribute="LEVEL" hint="Percent: 45" />
@@ -82,7 +99,7 @@ function setOutside(outside: boolean) {
         <ValueRow :placed="placed" attribute="TINT" label="tint, Duv" hint="Duv: 0.004 green, −0.004 magenta" />
         <ValueRow :placed="placed" attribute="BEAM" hint="Full angle at half intensity: 36" />
         <div class="derived">
-          <span>at the mark</span>
+          <span>behind it all</span>
           <span v-if="gel" class="flex items-center gap-1.5"><span class="swatch" :style="{ background: light.swatch }" />{{ gel.name }}</span>
           <span v-else-if="light.kelvin" class="flex items-center gap-1.5">
             <span class="swatch" :style="{ background: light.swatch }" /><span class="figure text-[14px]">{{ Math.round(light.kelvin) }}</span><span class="unit !ml-0">K</span>
@@ -91,8 +108,9 @@ function setOutside(outside: boolean) {
           <span v-else>{{ light.problem }}</span>
         </div>
       </section>
-      <PatchForm :placed="placed" class="rule" />
     </template>
+    <SourceFacts v-if="placed.light" :placed="placed" />
+    <PatchForm v-if="light" :placed="placed" class="rule" />
     <section v-if="camera" class="rule">
       <h3 class="group-title pl-6">Camera</h3>
       <ValueRow :placed="placed" attribute="LENS" hint="Millimetres: 50" />
@@ -100,6 +118,7 @@ function setOutside(outside: boolean) {
       <ValueRow :placed="placed" attribute="SPEED" hint="ISO: 800" />
       <ValueRow :placed="placed" attribute="SHUTTER" hint="1/48, or 180° at 24" />
       <ValueRow :placed="placed" attribute="WHITE" hint="Kelvin, and tint: 4300 or 4300 +0.002" />
+      <ValueRow :placed="placed" attribute="LENS_ND" hint="Density: 0.6, or clear" />
     </section>
   </div>
 </template>

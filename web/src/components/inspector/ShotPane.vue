@@ -4,11 +4,17 @@ import type { Attribute, Held } from '@/api/types'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import { ATTRIBUTES, reasonName, stageName, when } from '@/lib/words'
+import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import HintList from './HintList.vue'
 
 /** Nothing is selected: the shot itself, what it changed, and all that is placed. */
 const plot = usePlot()
+const light = useLight()
 const query = ref('')
+const hints = computed(() => light.light?.hints.filter((h) => !h.onPurpose) ?? [])
+const judged = computed(() => light.light?.hints.filter((h) => h.onPurpose) ?? [])
+const restrictions = computed(() => plot.set?.restrictions ?? [])
 
 const changes = computed(() =>
   plot.based
@@ -50,13 +56,22 @@ const listed = computed(() => {
         </li>
       </ul>
     </section>
+    <section v-if="light.light">
+      <h3 class="group-title">{{ hints.length ? 'Worth a look' : 'Nothing worth a second look' }}</h3>
+      <HintList :hints="hints" named />
+      <details v-if="judged.length" class="mt-1"><summary class="text-[12px] text-quiet">On purpose: {{ judged.length }}</summary><HintList :hints="judged" named /></details>
+    </section>
+    <section v-if="restrictions.length">
+      <h3 class="group-title">The place does not allow</h3>
+      <ul class="text-[12px]"><li v-for="(r, i) in restrictions" :key="i">{{ r.note }}</li></ul>
+    </section>
     <section>
       <h3 class="group-title mb-1">Placed in this scene</h3>
       <input v-model="query" class="field mb-1" placeholder="Find by name, role or kind" aria-label="Find what is placed" />
       <ul>
         <li v-for="p in listed" :key="p.placement.key">
           <button class="line" :class="{ 'text-quiet': !p.onSet }" @click="plot.selected = p.placement.key">
-            <span class="swatch" :style="{ background: p.light?.swatch ?? 'transparent', borderColor: p.light ? 'var(--set)' : 'transparent' }" />
+            <span class="swatch" :style="{ background: p.light?.swatch ?? 'transparent', borderColor: p.light?.swatch ? 'var(--set)' : 'transparent' }" />
             <span class="min-w-0 grow truncate text-left"><b class="font-[600]">{{ p.placement.name }}</b> <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span>
             <span class="figure text-[14px]">{{ p.onSet ? ((p.values as Record<string, Held>).LEVEL?.say ?? '') : 'struck' }}</span>
           </button>

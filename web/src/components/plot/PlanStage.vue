@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
-import { around, placeLabels, PLATE_PX, tapePlate } from '@/lib/labels'
+import { held, value, type Light, type Placed, type PlanPoint, type SetPlan, type Worth } from '@/api/types'
+import RoseMark from '@/components/marks/RoseMark.vue'
+import { around, overlap, placeLabels, PLATE_PX, tapePlate, type Box } from '@/lib/labels'
 import { along, bearingBetween, gap, move, path, toCentimetre, toPlan, toPx, type Px } from '@/lib/screen'
 import { isClosed, wallPoints } from '@/lib/set'
 import { useViewport } from '@/lib/useViewport'
@@ -20,13 +21,19 @@ const props = defineProps<{
   slate: string
   placements: Placed[]
   selected?: string
+  /** Chosen besides the selected one. */
+  also: string[]
   locked: boolean
-  /** Where the one that is being moved is under the pointer, before it is kept. */
-  draft?: { key: string; at?: PlanPoint; bearing?: number }
+  /** Where those that are being moved are under the pointer, before it is kept. */
+  draft: Record<string, { at?: PlanPoint; bearing?: number }>
+  light?: Light
+  /** Where things stand by the record, while they are tried elsewhere. */
+  ghosts: { key: string; at: PlanPoint; bearing: number }[]
 }>()
 const emit = defineEmits<{
-  select: [key: string | undefined]
-  drag: [key: string, at: PlanPoint]
+  select: [key: string | undefined, more?: boolean]
+  drag: [moved: Record<string, PlanPoint>]
+  hint: [hint: Worth]
   turn: [key: string, bearing: number]
   /** The drag or the nudging has ended. */
   drop: []
@@ -40,6 +47,13 @@ const NUDGES_END_MS = 600
 const SLOP_PX = 3
 const HANDLE_PX = 46
 const FIGURES_FROM = 45
+const CROWD = 12
+const NEAR_M = 1.5
+const MOST_FLAGS = 2
+const FLAG_HIGH = 40
+const FLAG_PLACES = 16
+const ROSE_R0 = 16
+const ROSE_PER_STOP = 6.5
 
 const element = ref<SVGSVGElement>()
 const viewport = useViewport({
@@ -52,16 +66,18 @@ const standing = computed(() => props.placements.filter((p) => p.onSet && value(
 const drawn = computed(() =>
   standing.value.map((placed) => {
     const key = placed.placement.key
-    const draft = props.draft?.key === key ? props.draft : undefined
+    const draft = props.draft[key]
     const place = draft?.at ?? value(placed, 'PLACE')!
     const light = placed.placement.kind === 'HEAD' || placed.placement.kind === 'PRACTICAL'
+    const source = props.light?.sources.find((one) => one.key === key)
     return {
       key,
       placed,
       at: toPx(view.value, place),
       bearing: draft?.bearing ?? placed.aim?.bearingDeg ?? 0,
       light,
-      shines: light && value(placed, 'STANDING')?.state === 'ON' && (value(placed, 'LEVEL')?.percent ?? 0) > 0,
+      shines: light && value(placed, 'STANDING')?.state === 'ON' && (value(placed, 'LEVEL')?.percent ?? 0) > 0 && !source?.out,
+      held: key === props.selected || props.also.includes(key),
       outside: value(placed, 'PLACE')?.outside ?? false,
       selected: key === props.selected,
       changed: Object.values(placed.values).some((h) => h?.tiedHere && h.reason),
@@ -69,6 +85,64 @@ const drawn = computed(() =>
   }),
 )
 const chosen = computed(() => drawn.value.find((d) => d.selected))
+/** With much on the plan, what has nothing to do with the selection steps back. */
+const faded = computed(() => {
+  const one = chosen.value
+  if (!one || drawn.value.length <= CROWD) return new Set<string>()
+  const mark = value(one.placed, 'AIM')?.mark
+  const near = (d: (typeof drawn.value)[number]) =>
+    d.held || d.key === mark || d.placed.placement.kind === 'CAMERA' || value(d.placed, 'AIM')?.mark === one.key ||
+    (!!one.placed.placement.group && d.placed.placement.group === one.placed.placement.group) || gap(d.at, one.at) < NEAR_M * view.value.scale
+  return new Set(drawn.value.filter((d) => !near(d)).map((d) => d.key))
+})
+/** Marks of one group are walked one after the other. */
+const walks = computed(() => {
+  const groups = new Map<string, Px[]>()
+  for (const d of drawn.value) {
+    const group = d.placed.placement.kind === 'MARK' && d.placed.placement.group
+    if (group) groups.set(group, [...(groups.get(group) ?? []), d.at])
+  }
+  return [...groups].filter(([, way]) => way.length > 1).map(([name, way]) => ({ name, d: path(way, false) }))
+})
+const roses = computed(() =>
+  (props.light?.marks ?? []).flatMap((mark) => {
+    const d = drawn.value.find((one) => one.key === mark.key)
+    return d ? [{ mark, at: d.at, faded: faded.value.has(d.key) }] : []
+  }),
+)
+/** What is to be acted on, with a leader to its place; the rest is told in words beside the plan. */
+const flags = computed(() => {
+  const taken = drawn.value.map((d) => around(d.at, extent(d.placed, d.bearing)))
+  return (props.light?.hints ?? [])
+    .filter((h) => h.act && !h.onPurpose)
+    .slice(0, MOST_FLAGS)
+    .flatMap((hint) => {
+      const d = drawn.value.find((one) => one.key === hint.placement)
+      if (!d) return []
+      const width = Math.max(hint.title.length * 6.6 + 34, 150)
+      const at = leastCovered(d.at, width, FLAG_HIGH, taken)
+      taken.push({ left: at.x, right: at.x + width, top: at.y, bottom: at.y + FLAG_HIGH })
+      return [{ hint, at: d.at, x: at.x, y: at.y + 14, width }]
+    })
+})
+/** A place for a box near a point, inside the plan, where it covers as little as can be. */
+function leastCovered(at: Px, width: number, height: number, taken: Box[]): Px {
+  let best = { x: 0, y: 0, cost: Infinity }
+  for (let i = 0; i < FLAG_PLACES; i++) {
+    const way = along((360 / FLAG_PLACES) * i)
+    const x = Math.max(6, Math.min(size.value.width - width - 6, at.x + way.x * (60 + width / 2) - width / 2))
+    const y = Math.max(6, Math.min(size.value.height - height - 6, at.y + way.y * 62 - height / 2))
+    const box = { left: x, right: x + width, top: y, bottom: y + height }
+    const cost = taken.reduce((sum, other) => sum + overlap(box, other), 0) + Math.hypot(x + width / 2 - at.x, y + height / 2 - at.y)
+    if (cost < best.cost) best = { x, y, cost }
+  }
+  return best
+}
+const ghosted = computed(() => props.ghosts.flatMap((g) => {
+  const d = drawn.value.find((one) => one.key === g.key)
+  const at = toPx(view.value, g.at)
+  return d && (gap(at, d.at) > 2 || Math.abs(g.bearing - d.bearing) > 1) ? [{ ...g, at, to: d.at, half: Math.max(7, (d.placed.placement.piece.widthM * view.value.scale) / 2) }] : []
+}))
 const cameraDrawn = computed(() => drawn.value.find((d) => d.placed.placement.kind === 'CAMERA'))
 const tapes = computed(() => (chosen.value?.placed.tapes ? [chosen.value.placed.tapes.a, chosen.value.placed.tapes.b] : []))
 const taped = computed(() => tapes.value.map((t) => t.landmark))
@@ -101,7 +175,8 @@ function recorded(placed: Placed): string {
 
 /** px that the drawing of a thing takes to either side, and above and below. */
 function extent(placed: Placed, bearing: number): Px {
-  if (placed.placement.kind === 'MARK' || placed.placement.kind === 'CAMERA') return { x: 19, y: 19 }
+  if (placed.placement.kind === 'MARK') return { x: 24, y: 24 }
+  if (placed.placement.kind === 'CAMERA') return { x: 19, y: 19 }
   const across = along(bearing + 90)
   const half = Math.max(7, (placed.placement.piece.widthM * view.value.scale) / 2)
   return { x: Math.max(9, Math.abs(across.x) * half + 4), y: Math.max(9, Math.abs(across.y) * half + 4) }
@@ -114,9 +189,11 @@ const labels = computed(() => {
     clear: extent(d.placed, d.bearing),
     width: Math.max(d.placed.placement.name.length * 7.2, figures(d.placed).length * 7.2) + (d.changed ? 12 : 0),
     height: figures(d.placed) ? 30 : 16,
-  }))
+    needed: d.held || d.placed.placement.kind === 'MARK' || d.placed.placement.kind === 'CAMERA',
+  })).filter((d) => !faded.value.has(d.key))
   return placeLabels(wanted, [
     ...props.set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })),
+    ...flags.value.map((f) => ({ left: f.x, right: f.x + f.width, top: f.y - 14, bottom: f.y + 26 })),
     ...tapes.value.map((t) => around(tapePlate(toPx(view.value, t.from), chosen.value!.at), PLATE_PX)),
   ])
 })
@@ -132,7 +209,7 @@ const bar = computed(() => {
 })
 
 /* ---- pointer: one finger or button drags a thing or the plan, two fingers zoom */
-type Grip = { kind: 'pan' } | { kind: 'move'; key: string; off: Px } | { kind: 'turn'; key: string }
+type Grip = { kind: 'pan' } | { kind: 'move'; key: string; from: Px; also: { key: string; from: Px }[] } | { kind: 'turn'; key: string }
 const pointers = new Map<number, Px>()
 let grip: Grip | undefined
 let moved = false
@@ -151,7 +228,16 @@ function down(event: PointerEvent, wanted: Grip) {
   start = at(event)
   moved = false
   grip = pointers.size > 1 ? undefined : wanted
-  if (wanted.kind !== 'pan') emit('select', wanted.key)
+  if (wanted.kind === 'turn') emit('select', wanted.key)
+  if (wanted.kind === 'move' && (event.shiftKey || event.ctrlKey || event.metaKey)) emit('select', wanted.key, true)
+  else if (wanted.kind === 'move' && !props.also.includes(wanted.key)) emit('select', wanted.key)
+}
+
+/** Takes hold of a thing, with all that is moved with it: what else is chosen, and its group. */
+function moving(d: (typeof drawn.value)[number]): Grip {
+  const together = props.also.length && d.held ? (o: (typeof drawn.value)[number]) => o.held : (o: (typeof drawn.value)[number]) => !!d.placed.placement.group && o.placed.placement.group === d.placed.placement.group
+  const also = drawn.value.filter((o) => o.key !== d.key && together(o) && !o.placed.placement.locked)
+  return { kind: 'move', key: d.key, from: d.at, also: also.map((o) => ({ key: o.key, from: o.at })) }
 }
 
 function onMove(event: PointerEvent) {
@@ -164,8 +250,16 @@ function onMove(event: PointerEvent) {
   moved = true
   if (grip?.kind === 'pan') viewport.pan(now.x - before.x, now.y - before.y)
   if (props.locked) return
-  if (grip?.kind === 'move') emit('drag', grip.key, toCentimetre(toPlan(view.value, { x: now.x - grip.off.x, y: now.y - grip.off.y })))
+  if (grip?.kind === 'move' && !isLocked(grip.key)) {
+    const by = { x: now.x - start.x, y: now.y - start.y }
+    const to = (from: Px) => toCentimetre(toPlan(view.value, { x: from.x + by.x, y: from.y + by.y }))
+    emit('drag', Object.fromEntries([grip, ...grip.also].map((g) => [g.key, to(g.from)])))
+  }
   if (grip?.kind === 'turn' && chosen.value) emit('turn', grip.key, Math.round(bearingBetween(chosen.value.at, now)))
+}
+
+function isLocked(key: string) {
+  return !!drawn.value.find((d) => d.key === key)?.placed.placement.locked
 }
 
 function pinch(id: number, before: Px, now: Px) {
@@ -214,14 +308,14 @@ function onKey(event: KeyboardEvent, key = props.selected): boolean {
     return true
   }
   const d = drawn.value.find((one) => one.key === key)
-  if (d && !props.locked) {
+  if (d && !props.locked && !d.placed.placement.locked) {
     const step = event.shiftKey ? FAR_NUDGE_M : event.altKey ? FINE_NUDGE_M : NUDGE_M
     const ways: Record<string, [number, number]> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }
     const way = ways[event.key]
     if (way) {
       const from = toPlan(view.value, d.at)
       emit('select', d.key)
-      emit('drag', d.key, toCentimetre({ xM: from.xM + way[0], yM: from.yM + way[1] }))
+      emit('drag', { [d.key]: toCentimetre({ xM: from.xM + way[0], yM: from.yM + way[1] }) })
       nudged()
       return true
     }
@@ -268,10 +362,18 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
     </defs>
     <SetLayer :set="set" :view="view" :named="taped" />
     <template v-for="d in drawn" :key="`throw-${d.key}`">
-      <ThrowShape v-if="d.shines" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" :through="through(d)" />
+      <ThrowShape v-if="d.shines" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" :through="through(d)" :class="{ faded: faded.has(d.key) }" />
     </template>
     <CameraView v-if="cameraDrawn?.placed.viewDeg" :at="cameraDrawn.at" :bearing="cameraDrawn.bearing" :view-deg="cameraDrawn.placed.viewDeg" :scale="view.scale" />
     <FrameMark v-for="d in drawn" :key="`frame-${d.key}`" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" />
+    <path v-for="w in walks" :key="w.name" :d="w.d" class="walk"><title>{{ w.name }}</title></path>
+    <g v-for="r in roses" :key="`rose-${r.mark.key}`" :transform="`translate(${r.at.x} ${r.at.y})`" class="fixed-mark" :class="{ faded: r.faded }">
+      <RoseMark :mark="r.mark" :sources="light!.sources" :r0="ROSE_R0" :per-stop="ROSE_PER_STOP" :chosen="selected" />
+    </g>
+    <g v-for="g in ghosted" :key="`ghost-${g.key}`" class="ghost">
+      <path :d="path([g.at, g.to], false)" />
+      <rect :x="-g.half" y="-5" :width="2 * g.half" height="10" :transform="`translate(${g.at.x} ${g.at.y}) rotate(${g.bearing})`" />
+    </g>
     <template v-if="chosen">
       <TapeLine v-for="tape in tapes" :key="tape.landmark" :tape="tape" :to="chosen.at" :view="view" />
     </template>
@@ -280,19 +382,20 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
       :key="d.key"
       :transform="`translate(${d.at.x} ${d.at.y})`"
       class="placed"
-      :class="{ locked }"
+      :class="{ locked: locked || d.placed.placement.locked, faded: faded.has(d.key) }"
       role="button"
       tabindex="0"
       :aria-label="spoken(d)"
       :aria-pressed="d.selected"
       :data-key="d.key"
-      @pointerdown="down($event, { kind: 'move', key: d.key, off: { x: at($event).x - d.at.x, y: at($event).y - d.at.y } })"
+      @pointerdown="down($event, moving(d))"
       @keydown="keyOn($event, d.key)"
       @blur="settle"
     >
       <circle r="22" fill="transparent" class="reach" />
-      <HeadMark v-if="d.light" :placed="d.placed" :scale="view.scale" :bearing="d.bearing" :selected="d.selected" />
-      <OtherMark v-else :placed="d.placed" :scale="view.scale" :bearing="d.bearing" :selected="d.selected" />
+      <HeadMark v-if="d.light" :placed="d.placed" :scale="view.scale" :bearing="d.bearing" :selected="d.held" />
+      <OtherMark v-else :placed="d.placed" :scale="view.scale" :bearing="d.bearing" :selected="d.held" />
+      <path v-if="d.placed.placement.locked && d.held" d="M12,-14v-3a3.5,3.5 0 0 1 7,0v3M10.5,-14h10v7h-10z" class="lock"><title>Locked where it stands</title></path>
     </g>
     <g v-for="d in drawn" :key="`label-${d.key}`" class="label" :class="{ chosen: d.selected }">
       <template v-if="labels.get(d.key)">
@@ -303,7 +406,14 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
         </g>
       </template>
     </g>
-    <g v-if="chosen && handle && !locked" class="handle" @pointerdown="down($event, { kind: 'turn', key: chosen.key })">
+    <g v-for="(f, i) in flags" :key="`flag-${i}`" class="flag" @pointerdown.stop @click="emit('hint', f.hint)">
+      <path :d="`M${f.at.x},${f.at.y + 10}L${f.x + (f.x > f.at.x ? 0 : f.width)},${f.y}`" stroke="var(--ink)" fill="none" />
+      <rect :x="f.x" :y="f.y - 14" :width="f.width" height="40" rx="3" fill="var(--ground)" stroke="var(--ink)" />
+      <path :d="`M${f.x + 10},${f.y + 8}h12v-9z`" fill="var(--ink)" stroke="var(--ink)" stroke-linejoin="round" />
+      <text :x="f.x + 30" :y="f.y + 2" class="flag-title">{{ f.hint.title }}</text>
+      <text :x="f.x + 30" :y="f.y + 18" class="flag-words">why, and on purpose</text>
+    </g>
+    <g v-if="chosen && handle && !locked && !chosen.placed.placement.locked" class="handle" @pointerdown="down($event, { kind: 'turn', key: chosen.key })">
       <path :d="path([chosen.at, handle], false)" stroke="var(--accent)" stroke-dasharray="2 3" />
       <circle :cx="handle.x" :cy="handle.y" r="16" fill="transparent" />
       <circle :cx="handle.x" :cy="handle.y" r="5" fill="var(--ground)" stroke="var(--accent)" stroke-width="1.6" data-handle="turn" />
@@ -348,6 +458,40 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
 }
 .handle {
   cursor: crosshair;
+}
+.faded {
+  opacity: 0.28;
+}
+.walk {
+  fill: none;
+  stroke: var(--quiet);
+  stroke-width: 1.4;
+  stroke-dasharray: 1 6;
+  stroke-linecap: round;
+  pointer-events: none;
+}
+.ghost {
+  fill: none;
+  stroke: var(--ink);
+  stroke-dasharray: 4 3;
+  pointer-events: none;
+}
+.lock {
+  fill: var(--ground);
+  stroke: var(--accent);
+  stroke-width: 1.4;
+}
+.flag {
+  cursor: pointer;
+}
+.flag-title {
+  font-size: 12px;
+  font-weight: 650;
+  fill: var(--ink);
+}
+.flag-words {
+  font-size: 11px;
+  fill: var(--quiet);
 }
 .label,
 .fixed-mark {

@@ -44,6 +44,22 @@ const furniture = computed(() =>
     return { name: f.name, d: path(points), middle, tall }
   }),
 )
+const underlay = computed(() => {
+  const u = props.set.underlay
+  if (!u) return undefined
+  const corner = toPx(props.view, u.corner)
+  const width = u.widthPx * u.metresPerPx * props.view.scale
+  const height = u.heightPx * u.metresPerPx * props.view.scale
+  return { href: `/api/pictures/${u.picture}`, x: corner.x, y: corner.y - height, width, height }
+})
+const RESTRICTED = { NO_STANDS: 'no stands', NO_HAZE: 'no haze', LOAD_LIMIT: 'load limit', QUIET: 'quiet', OTHER: 'mind' }
+const restrictions = computed(() =>
+  (props.set.restrictions ?? []).filter((r) => r.outline.length).map((r, i) => {
+    const b = bounds(r.outline)
+    const corner = toPx(props.view, { xM: b.left, yM: b.top })
+    return { key: i, d: path(r.outline.map((p) => toPx(props.view, p))), at: corner, words: `${RESTRICTED[r.kind]}: ${r.note}`, short: RESTRICTED[r.kind] }
+  }),
+)
 const landmarks = computed(() => props.set.landmarks.map((l) => ({ name: l.name, at: toPx(props.view, l.point) })))
 const extent = computed(() => bounds([...wallPoints(props.set), ...props.set.landmarks.map((l) => l.point)]))
 const crosses = computed(() => {
@@ -71,8 +87,15 @@ const metres = computed(() => {
 
 <template>
   <g class="set">
+    <defs><pattern id="restricted" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0,0V7" stroke="var(--quiet)" stroke-width="1" /></pattern></defs>
     <path v-for="(room, i) in rooms" :key="`f${i}`" :d="path(room)" fill="var(--floor)" />
+    <image v-if="underlay" v-bind="underlay" preserveAspectRatio="none" class="underlay" />
     <path :d="crosses" stroke="var(--line)" />
+    <g v-for="r in restrictions" :key="`r${r.key}`">
+      <path :d="r.d" fill="url(#restricted)" fill-opacity=".55" stroke="var(--quiet)" stroke-dasharray="2 3" />
+      <text v-if="roomy" :x="r.at.x + 4" :y="r.at.y + 13" class="word">{{ r.short }}</text>
+      <title>{{ r.words }}</title>
+    </g>
     <path v-for="f in furniture" :key="f.name" :d="f.d" fill="none" stroke="var(--set)" stroke-width="1.2" />
     <path v-for="(w, i) in walls" :key="`w${i}`" :d="path(w, false)" fill="none" stroke="var(--wall)" :stroke-width="Math.max(3, WALL_M * view.scale)" stroke-linejoin="miter" stroke-linecap="square" />
     <g v-for="o in openings" :key="o.name">
@@ -103,5 +126,8 @@ const metres = computed(() => {
 }
 .set {
   pointer-events: none;
+}
+.underlay {
+  opacity: 0.45;
 }
 </style>

@@ -6,7 +6,6 @@ import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.colour.ColourReading;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
@@ -30,9 +29,11 @@ import org.oblume.core.units.Length;
 /** What is worth a look in a shot. Each rule is one method; the figures it judges by are models and stand at the top. */
 public final class Hints {
 
+    /** Less than this is no more than the edge of a frame line, metres. */
+    private static final double LEAST_IN_FRAME_M = 0.01;
     private static final double FULL_FROM_PERCENT = 99.5;
     /** Spill this much of the peak on the lens can flare. */
-    private static final double FLARE_PART = 0.05;
+    private static final double FLARE_PART = 0.15;
     /** A reflection this near to a source shows it in a lens of the glasses, degrees, beside its own half angle. */
     private static final double GLASSES_WITHIN_DEG = 6;
     /** A nose shadow is seen from a source this far from straight ahead. */
@@ -42,7 +43,7 @@ public final class Hints {
     /** From behind, a light reaches round to the nose up to here. */
     private static final double NOSE_TIP_DEG = 115;
     private static final double BESIDE_DEG = 80;
-    /** A source counts for the colour at the mark from this part of its light on. */
+    /** A source counts for the colour at the mark from this part of the light on both cheeks on. */
     private static final double COLOUR_PART = 0.1;
     private static final double MIXED_KELVIN = 200;
     private static final double MIXED_DUV = 0.006;
@@ -116,11 +117,12 @@ public final class Hints {
         }
         double side = placement.piece().widthM() / 2;
         Direction across = frame.right();
+        Direction along = state.aim(placement.key()).map(a -> Direction.of(Bearing.ofDegrees(a.bearing().degrees() + 90), 0)).orElse(across);
         double deepest = 0;
         CameraFrame.@Nullable Seen worst = null;
         for (SpacePoint point : points) {
             for (double shift : new double[] {-side, side}) {
-                SpacePoint edge = across.from(point, shift);
+                SpacePoint edge = along.from(point, shift);
                 CameraFrame.Seen seen = frame.see(edge);
                 if (seen != null && seen.inside() && !light.sight().walled(frame.lens(), edge)) {
                     double inside = (1 - Math.abs(seen.x())) * frame.widthTan() * seen.depthM();
@@ -131,7 +133,7 @@ public final class Hints {
                 }
             }
         }
-        if (worst != null) {
+        if (worst != null && deepest > LEAST_IN_FRAME_M) {
             double in = deepest;
             boolean left = worst.x() < 0;
             Bearing out = Bearing.ofDegrees((left ? across.opposite() : across).bearing().degrees() - set.northDeg());
@@ -142,7 +144,9 @@ public final class Hints {
 
     private void headroom(Placement placement) {
         boolean full = state.value(placement.key(), Level.class).map(l -> l.percent() >= FULL_FROM_PERCENT).orElse(false);
-        if (full && isOn(placement)) {
+        Lamp lamp = placement.piece().lamp();
+        boolean dims = lamp == null || lamp.lowestPercent() < FULL_FROM_PERCENT;
+        if (full && dims && isOn(placement)) {
             add(HintKind.NO_HEADROOM, placement, false, "%s is at full".formatted(placement.name()),
                     "Nothing is left for a cloth, a gel or a longer throw. Move it closer, or take a stronger unit.", null);
         }
@@ -307,14 +311,15 @@ public final class Hints {
     }
 
     private void mixedColour(MarkLight mark, Placement person) {
-        Falling lit = mark.lit();
         double warmest = Double.MAX_VALUE;
         double coolest = 0;
         double greenest = -1;
         double reddest = 1;
         List<String> names = new ArrayList<>();
-        for (int i = 0; i < lit.luxOfEach().size(); i++) {
-            if (lit.luxOfEach().get(i) > COLOUR_PART * lit.lux() && isWhite(light.built().get(i))) {
+        double both = mark.lit().lux() + mark.shadow().lux();
+        for (int i = 0; i < mark.sources().size(); i++) {
+            double its = mark.lit().luxOfEach().get(i) + mark.shadow().luxOfEach().get(i);
+            if (its > COLOUR_PART * both && isWhite(light.built().get(i))) {
                 var white = light.built().get(i).ways().get(0).light().colour().white();
                 warmest = Math.min(warmest, white.kelvin().value());
                 coolest = Math.max(coolest, white.kelvin().value());
@@ -323,8 +328,7 @@ public final class Hints {
                 names.add(light.sources().get(i).name());
             }
         }
-        ColourReading reading = lit.mix() == null ? null : lit.mix().reading();
-        if (names.size() > 1 && reading != null && (coolest - warmest > MIXED_KELVIN || greenest - reddest > MIXED_DUV)) {
+        if (names.size() > 1 && (coolest - warmest > MIXED_KELVIN || greenest - reddest > MIXED_DUV)) {
             add(HintKind.MIXED_COLOUR, person, false, "Mixed colour on %s".formatted(person.name()),
                     "%s differ by %d K and Duv %.3f. Gel or dial one to the other, or leave it and say so."
                             .formatted(String.join(" and ", names), Math.round(coolest - warmest), greenest - reddest), null);

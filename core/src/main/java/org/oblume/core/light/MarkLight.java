@@ -37,9 +37,9 @@ public record MarkLight(String key, SpacePoint face, Bearing facing, Falling lef
             double angularSizeDeg, @Nullable Double penumbraM,
             @Nullable Through through, boolean straight) {
 
-        /** Whether it has no one direction: most of it comes off the room. */
-        public boolean allAround(double cheekLux) {
-            return distanceM == 0 || roomLux > cheekLux / 2;
+        /** Whether it has no one direction: most of what comes of it comes off the room. */
+        public boolean allAround() {
+            return distanceM == 0 || roomLux > facingLux;
         }
     }
 

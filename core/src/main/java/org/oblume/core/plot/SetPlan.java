@@ -34,6 +34,7 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
     private static final int LONGEST_NAME = 60;
     private static final int MOST_OF_EACH = 200;
     private static final int MOST_RESTRICTIONS = 50;
+    private static final int TRIED = 20;
 
     /** Light and, where a person can walk through, tape pass an opening. */
     public enum OpeningKind {
@@ -111,6 +112,40 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
         return new SetPlan(ceilingHeightM, 0, List.of(Wall.of(List.of(a, b, c, d, a))), List.of(), List.of(),
                 List.of(new Landmark("near left corner", a), new Landmark("near right corner", b),
                         new Landmark("far right corner", c), new Landmark("far left corner", d)));
+    }
+
+    /**
+     * A place for something to stand at first: inside the walls, as near as can be to a part of the set's width and depth.
+     *
+     * @param right part of the width from the left, 0 to 1
+     * @param up part of the depth from below, 0 to 1
+     */
+    public Place roomFor(double right, double up) {
+        List<PlanPoint> all = walls.stream().flatMap(w -> w.points().stream()).toList();
+        if (all.isEmpty()) {
+            return Place.of(0, 0);
+        }
+        double left = all.stream().mapToDouble(PlanPoint::xM).min().orElse(0);
+        double bottom = all.stream().mapToDouble(PlanPoint::yM).min().orElse(0);
+        double width = all.stream().mapToDouble(PlanPoint::xM).max().orElse(0) - left;
+        double depth = all.stream().mapToDouble(PlanPoint::yM).max().orElse(0) - bottom;
+        PlanPoint wanted = PlanPoint.of(left + right * width, bottom + up * depth);
+        Walls inside = tapeWalls();
+        Place best = Place.of(wanted.xM(), wanted.yM());
+        if (inside.encloses(wanted)) {
+            return best;
+        }
+        double nearest = Double.MAX_VALUE;
+        for (int i = 1; i < TRIED; i++) {
+            for (int j = 1; j < TRIED; j++) {
+                PlanPoint point = PlanPoint.of(left + width * i / TRIED, bottom + depth * j / TRIED);
+                if (inside.encloses(point) && point.distanceM(wanted) < nearest) {
+                    nearest = point.distanceM(wanted);
+                    best = Place.of(point.xM(), point.yM());
+                }
+            }
+        }
+        return best;
     }
 
     /** The walls as tapes meet them: a door is a way through, a window is not. */

@@ -57,7 +57,7 @@ final class Clause {
 
     /** Takes one thing from the words. @return whether anything was understood */
     boolean read() {
-        return standing() || figure() || more() || moved() || aimed() || dressed() || dialled() || camera();
+        return standing() || figure() || more() || moved() || sent() || aimed() || dressed() || dialled() || camera();
     }
 
     private boolean standing() {
@@ -257,6 +257,26 @@ final class Clause {
         } else {
             return false;
         }
+        return true;
+    }
+
+    /** {@code mirror send sun to streak}: turns a mirror so that it sends a light to a mark, and the light to the mirror. */
+    private boolean sent() {
+        if (about.kind() != PlacementKind.MIRROR || !words.take("send", "sends")) {
+            return false;
+        }
+        Placement light = line.light(words.ahead(1)).orElseThrow(() -> new Refusal("Say which light it sends: send sun to mark 1."));
+        words.take();
+        words.take("to", "at");
+        String named = words.ahead(words.toBreak());
+        Placement mark = line.mark(named).orElseThrow(() -> new Refusal("Say which mark it goes to: send sun to mark 1."));
+        words.skip(words.toBreak());
+        SpacePoint mirror = place();
+        Direction towards = Direction.between(mirror, new Clause(line, light, words).place());
+        Direction onwards = Direction.between(mirror, new Clause(line, mark, words).place());
+        Direction between = new Direction(towards.x() + onwards.x(), towards.y() + onwards.y(), towards.z() + onwards.z());
+        line.put(about, Pointing.along(between.bearing().degrees(), between.tiltDeg()));
+        line.put(light, Pointing.along(towards.opposite().bearing().degrees(), towards.opposite().tiltDeg()));
         return true;
     }
 

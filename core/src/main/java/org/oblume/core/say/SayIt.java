@@ -21,7 +21,6 @@ import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
-import org.oblume.core.plot.Standing;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -180,8 +179,8 @@ public final class SayIt {
         return Optional.ofNullable(names.get(text)).filter(p -> p.kind() == PlacementKind.MARK);
     }
 
-    boolean stands(Placement placement) {
-        return value(placement.key(), Standing.class).map(s -> s.state() != Standing.State.STRUCK).orElse(false);
+    Optional<Placement> light(String text) {
+        return Optional.ofNullable(names.get(text)).filter(p -> p.kind().isLight());
     }
 
     Modifiers stack(Placement placement) {

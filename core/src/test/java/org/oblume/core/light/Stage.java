@@ -151,7 +151,7 @@ public final class Stage {
         return Recording.of(set, placements, CarryBook.of(List.of(SHOT), knots));
     }
 
-    ShotLight light() {
+    public ShotLight light() {
         return light(Set.of());
     }
 

@@ -18,6 +18,7 @@ import org.oblume.core.colour.GelColour;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
+import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.Stage;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AttributeValue;
@@ -40,6 +41,7 @@ import org.oblume.core.plot.Shutter;
 import org.oblume.core.plot.Speed;
 import org.oblume.core.plot.Standing;
 import org.oblume.core.plot.Stop;
+import org.oblume.core.plot.Surface;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.plot.White;
 
@@ -202,5 +204,20 @@ class SayItTest {
         String line = IntStream.range(0, 1 + random.nextInt(9)).mapToObj(i -> words.get(random.nextInt(words.size()))).collect(Collectors.joining(" "));
         Said said = say(line);
         assertThat(said.problems()).allSatisfy(p -> assertThat(p.sentence()).isNotBlank());
+    }
+
+    @Test
+    void mirrorIsTurnedSoThatItSendsALightToAMark() {
+        Stage stage = Stage.outdoors().camera(0, -4).head("key", Role.KEY, 6, 1, 2).tie("key", new Level(100));
+        stage.put(new Placement("board", "Board", PlacementKind.MIRROR, Role.KEY, null,
+                new Piece("Mirror board 1 m", null, 1, null, null, 0, Mount.STAND, 1.0, null, Surface.grey(0.9))), 3, 6, 2.5, Pointing.along(0, 0));
+        assertThat(stage.light().mark("mark").orElseThrow().sources().get(0).straight()).isTrue();
+        Said said = SayIt.read("board send key to repairer", stage.recording(), stage.state(), STOCK);
+        assertThat(said.problems()).isEmpty();
+        said.changes().forEach(c -> stage.tie(c.placement(), c.value()));
+        MarkLight.FromSource sent = stage.light().mark("mark").orElseThrow().sources().get(0);
+        assertThat(sent.straight()).isFalse();
+        assertThat(sent.distanceM()).isCloseTo(Math.sqrt(9 + 25 + 0.25) + Math.sqrt(9 + 36 + 1), within(0.02));
+        assertThat(sent.from().degrees()).isCloseTo(Math.toDegrees(Math.atan2(3, 6)), within(0.5));
     }
 }

@@ -11,12 +11,12 @@ import org.oblume.core.carry.Stage;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
-import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Refusal;
 import org.oblume.server.location.SetService;
 import org.oblume.server.location.StageSet;
 import org.oblume.server.production.Production;
@@ -66,26 +66,33 @@ public class BookService {
         return new BookView(productions.all().stream().map(this::page).toList());
     }
 
-    /** A scene in a bare room with a landmark in each corner, a camera, a mark and its first shot. */
+    /** A scene in a bare room with a landmark in each corner, or in a set that is there, with a camera, a mark and its first shot. */
     long startScene(long productionId, NewScene wanted, String author) {
         Production production = productions.get(productionId);
-        SetPlan room = SetPlan.room(Length.parse(wanted.roomWidth()).metres(), Length.parse(wanted.roomDepth()).metres(),
-                Length.parse(wanted.ceiling()).metres());
         SceneHeading heading = new SceneHeading(wanted.number(), wanted.heading(), wanted.location(), wanted.buildOrder());
+        long setId = wanted.setId() == null
+                ? sets.keep(production.id(), new StageSet(heading.location(), SetPlan.room(metres("roomWidth", wanted.roomWidth()),
+                        metres("roomDepth", wanted.roomDepth()), metres("ceiling", wanted.ceiling()))))
+                : sets.get(wanted.setId()).id();
+        SetPlan plan = sets.get(setId).set().plan();
         Placement mark = new Placement("mark-1", "Mark 1", PlacementKind.MARK, Role.SUBJECT, null,
                 new Piece("Person", null, PERSON_WIDTH_M, null, null, 0, Mount.FLOOR));
         Placement camera = new Placement("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, null,
                 new Piece("Camera", null, SENSOR_WIDTH_M, null, null, 0, Mount.STAND));
-        long setId = sets.keep(production.id(), new StageSet(heading.location(), room));
         Scene scene = scenes.create(production.id(), setId, heading, List.of(mark, camera));
         Shot shot = shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, Stage.PLANNED, null));
-        double width = Length.parse(wanted.roomWidth()).metres();
-        double depth = Length.parse(wanted.roomDepth()).metres();
-        List<Knot> tied = new ArrayList<>(plots.startKnots(shot.card().slate(), mark, Place.of(width / 2, depth * 2 / 3), 0,
+        List<Knot> tied = new ArrayList<>(plots.startKnots(shot.card().slate(), mark, plan.roomFor(0.5, 2.0 / 3), 0,
                 null, Modifiers.NONE, null, author));
-        tied.addAll(plots.startKnots(shot.card().slate(), camera, Place.of(width / 2, depth / 6), 0, mark.key(), Modifiers.NONE, null, author));
+        tied.addAll(plots.startKnots(shot.card().slate(), camera, plan.roomFor(0.5, 1.0 / 6), 0, mark.key(), Modifiers.NONE, null, author));
         knots.keepAll(records.of(scene.id()), tied);
         return shot.id();
+    }
+
+    private static double metres(String field, @Nullable String typed) {
+        if (typed == null) {
+            throw new Refusal(field, "Give the room's width, depth and ceiling, or choose a set that is there.");
+        }
+        return Length.parse(typed).metres();
     }
 
     private BookView.ProductionPage page(Production production) {

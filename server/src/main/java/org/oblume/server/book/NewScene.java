@@ -1,5 +1,6 @@
 package org.oblume.server.book;
 
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.rebuild.BuildOrder;
 
 /**
@@ -8,7 +9,8 @@ import org.oblume.core.rebuild.BuildOrder;
  * @param roomWidth as typed, metres or feet and inches
  * @param roomDepth likewise
  * @param ceiling likewise
+ * @param setId a set that is there already, instead of a new room; the room's measures are not needed then
  */
-record NewScene(String number, String heading, String location, BuildOrder buildOrder, String roomWidth,
-        String roomDepth, String ceiling, String firstSlate) {
+record NewScene(String number, String heading, String location, BuildOrder buildOrder, @Nullable String roomWidth,
+        @Nullable String roomDepth, @Nullable String ceiling, String firstSlate, @Nullable Long setId) {
 }

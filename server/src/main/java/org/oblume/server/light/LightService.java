@@ -64,7 +64,7 @@ class LightService {
         return new TriedView(trial.changes().stream().map(c -> told(record.recording(), before, placed, c)).toList(),
                 trial.held().stream().map(h -> holding(record.recording(), trial, h)).toList(), placed,
                 new Lights(record.set().plan(), record.recording().placements(), trial.state(), trial.light(),
-                        record.scene().heading().buildOrder()).view());
+                        record.scene().heading().buildOrder(), out).view());
     }
 
     /** What was understood of a line; no more than that. */

@@ -25,10 +25,11 @@ record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> m
      * @param swatch how the camera sees it
      * @param headroomStops to full; null for daylight and for one of no known figures
      * @param unknown why its light cannot be predicted, or null
+     * @param out whether it is taken as off
      * @param path from what is dialled through each modifier; empty when its colour is not known
      */
     record Shining(String key, String name, Role role, @Nullable String group, @Nullable String swatch, @Nullable Double headroomStops,
-            @Nullable String unknown, List<Passed> path) {
+            @Nullable String unknown, boolean out, List<Passed> path) {
     }
 
     /** @param kelvin behind it. @param duv behind it. @param miredShift by it, 0 for what is dialled */

@@ -3,6 +3,7 @@ package org.oblume.server.light;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.CameraWhite;
@@ -42,15 +43,18 @@ final class Lights {
     private final White recordedWhite;
     private final CameraWhite white;
     private final List<Placement> inOrder;
+    private final Set<String> out;
 
-    Lights(SetPlan set, List<Placement> placements, ShotState state, ShotLight light, BuildOrder order) {
+    /** @param out keys of lights that are taken as off */
+    Lights(SetPlan set, List<Placement> placements, ShotState state, ShotLight light, BuildOrder order, Set<String> out) {
         this.set = set;
         this.placements = placements;
         this.state = state;
         this.light = light;
         this.recordedWhite = ShotLight.white(placements, state);
         this.white = recordedWhite.camera();
-        this.inOrder = placements.stream().filter(p -> light.sources().contains(p) || light.unknown().containsKey(p.key()))
+        this.out = out;
+        this.inOrder = placements.stream().filter(p -> light.sources().contains(p) || light.unknown().containsKey(p.key()) || out.contains(p.key()))
                 .sorted(Comparator.comparingInt(p -> order.rank(p.role()))).toList();
     }
 
@@ -66,7 +70,7 @@ final class Lights {
     private LightView.Shining shining(Placement placement) {
         List<LightView.Passed> path = path(placement);
         return new LightView.Shining(placement.key(), placement.name(), placement.role(), placement.group(),
-                colour(placement), headroom(placement), light.unknown().get(placement.key()), path);
+                colour(placement), headroom(placement), light.unknown().get(placement.key()), out.contains(placement.key()), path);
     }
 
     private @Nullable String colour(Placement placement) {
@@ -134,7 +138,7 @@ final class Lights {
                 onSide(one.facingLux()), one.from().degrees(), one.elevationDeg(), one.distanceM(), one.angularSizeDeg(), one.penumbraM(),
                 through == null ? null : new LightView.ThroughOpening(through.opening(), through.awayM(), through.fanDeg(), through.edgePenumbraM(),
                         through.parallel()),
-                one.straight(), one.allAround(Math.max(lit, shadow)));
+                one.straight(), one.allAround());
     }
 
     private LightView.Side side(Falling falling) {

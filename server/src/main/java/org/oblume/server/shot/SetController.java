@@ -1,7 +1,9 @@
 package org.oblume.server.shot;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.plot.Paces;
 import org.oblume.core.plot.Underlay;
 import org.oblume.core.units.Length;
 import org.oblume.server.location.DrawnSet;
@@ -34,9 +36,33 @@ class SetController {
     record Scaling(Underlay underlay, PlanPoint first, PlanPoint second, String distance) {
     }
 
+    /** @param scenes numbers of those that are lit in it */
+    record SetPage(DrawnSet drawn, List<String> scenes) {
+    }
+
+    record NamedSet(long id, String name) {
+    }
+
+    record Pacing(PlanPoint start, String text) {
+    }
+
+    record Paced(List<PlanPoint> points) {
+    }
+
     @GetMapping("/api/sets/{setId}")
-    ResponseEntity<DrawnSet> get(@PathVariable long setId) {
-        return answer(sets.get(setId));
+    SetPage get(@PathVariable long setId) {
+        return new SetPage(sets.get(setId), drawing.scenesIn(setId));
+    }
+
+    @GetMapping("/api/productions/{productionId}/sets")
+    List<NamedSet> ofProduction(@PathVariable long productionId) {
+        return sets.ofProduction(productionId).stream().map(s -> new NamedSet(s.id(), s.set().name())).toList();
+    }
+
+    /** Points of a wall as it was paced out; nothing is kept by this. */
+    @PostMapping("/api/sets/paces")
+    Paced paced(@RequestBody Pacing asked) {
+        return new Paced(Paces.from(asked.start(), asked.text()));
     }
 
     @PutMapping("/api/sets/{setId}")

@@ -28,6 +28,11 @@ class SetDrawing {
         this.records = records;
     }
 
+    @Transactional(readOnly = true)
+    List<String> scenesIn(long setId) {
+        return scenes.inSet(setId).stream().map(s -> s.heading().number()).toList();
+    }
+
     /** @throws Refusal when something recorded would stand outside the new walls; nothing is kept then */
     DrawnSet draw(long setId, StageSet set, long version) {
         List<String> problems = new ArrayList<>();

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { sentence } from '@/api/client'
+import { value, type Values, type Worth } from '@/api/types'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { usePlot } from '@/stores/plot'
+
+/** What is worth a look, each with its reason and a way to say that it is meant so. None of it blocks. */
+defineProps<{ hints: Worth[]; named?: boolean }>()
+const plot = usePlot()
+const error = ref('')
+
+async function toggle(hint: Worth) {
+  const placed = plot.placements.find((p) => p.placement.key === hint.placement)
+  if (!placed) return
+  const now = value(placed, 'ON_PURPOSE')?.hints ?? []
+  const hints: Values['ON_PURPOSE']['hints'] = now.includes(hint.kind) ? now.filter((k) => k !== hint.kind) : [...now, hint.kind]
+  try {
+    await plot.edit(hint.placement, 'ON_PURPOSE', { value: { hints } })
+    error.value = ''
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+</script>
+
+<template>
+  <ul>
+    <li v-for="(h, i) in hints" :key="i" class="hint" :class="{ 'text-quiet': h.onPurpose }">
+      <WedgeMark v-if="!h.onPurpose" :act="h.act" />
+      <span v-else class="w-[13px] text-center">·</span>
+      <span class="min-w-0 grow">
+        <button v-if="named" class="block text-left font-[650] hover:underline" @click="plot.selected = h.placement">{{ h.title }}</button>
+        <b v-else class="block font-[650]">{{ h.title }}</b>
+        <span v-if="!h.onPurpose" class="text-[12px]">{{ h.reason }}</span>
+        <span v-else class="text-[12px]">on purpose</span>
+      </span>
+      <button v-if="!plot.locked" class="mean" :title="h.onPurpose ? 'Show it again' : 'It is meant so: be quiet about it from this shot on'" @click="toggle(h)">{{ h.onPurpose ? 'show again' : 'on purpose' }}</button>
+    </li>
+  </ul>
+  <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>
+</template>
+
+<style scoped>
+.hint {
+  display: flex;
+  gap: 6px;
+  align-items: flex-start;
+  padding: 3px 0;
+}
+.mean {
+  flex: none;
+  padding: 1px 6px;
+  font-size: 11px;
+  color: var(--quiet);
+  border: 1px solid var(--line);
+  border-radius: 3px;
+}
+.mean:hover {
+  color: var(--ink);
+  border-color: var(--quiet);
+}
+@media (pointer: coarse) {
+  .mean {
+    min-height: 44px;
+  }
+}
+</style>

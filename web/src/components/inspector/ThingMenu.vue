@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { computed, ref } from 'vue'
+import { call, sentence } from '@/api/client'
+import { value, type Arranged, type Order, type Placed, type PlacementCard, type Plot } from '@/api/types'
+import BaseDialog from '@/components/dialogs/BaseDialog.vue'
+import ChoiceField from '@/components/dialogs/ChoiceField.vue'
+import TextField from '@/components/dialogs/TextField.vue'
+import { ROLES } from '@/lib/words'
+import { usePlot } from '@/stores/plot'
+
+/** What can be done with what is chosen, besides typing its values. */
+const props = defineProps<{ placed: Placed }>()
+const plot = usePlot()
+
+const ORDERS: { key: Order; name: string }[] = [
+  { key: 'WALL', name: 'To the nearest wall' },
+  { key: 'LANDMARK', name: 'To the nearest landmark' },
+  { key: 'MIRROR', name: 'Across the camera’s axis' },
+  { key: 'ROW', name: 'Into a row, first to last' },
+]
+const dialog = ref<'card' | 'copy'>()
+const card = ref<PlacementCard>({ name: '', role: 'KEY' })
+const copyName = ref('')
+const error = ref('')
+const many = computed(() => plot.chosenKeys.length > 1)
+const placement = computed(() => props.placed.placement)
+const APART_M = 0.6
+
+async function order(key: Order) {
+  try {
+    const { changes } = await call<Arranged>('POST', `/api/shots/${plot.plot!.shot.id}/arrange`, { body: { order: key, placements: plot.chosenKeys } })
+    await plot.dropAll(changes)
+  } catch (failure) {
+    plot.problem = { sentence: sentence(failure) }
+  }
+}
+
+async function describeAll(change: Partial<PlacementCard>) {
+  try {
+    for (const key of plot.chosenKeys) await plot.describe(key, change)
+  } catch (failure) {
+    plot.problem = { sentence: sentence(failure) }
+  }
+}
+
+function openCard() {
+  const { name, role, motivation, group } = placement.value
+  card.value = { name, role, motivation: motivation ?? '', group: group ?? '' }
+  error.value = ''
+  dialog.value = 'card'
+}
+
+async function keepCard() {
+  try {
+    await plot.describe(placement.value.key, card.value)
+    dialog.value = undefined
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+
+function openCopy() {
+  copyName.value = `${placement.value.name} 2`
+  error.value = ''
+  dialog.value = 'copy'
+}
+
+async function keepCopy() {
+  const place = value(props.placed, 'PLACE')
+  if (!place || !plot.plot) return
+  try {
+    const answer = await call<{ key: string; plot: Plot }>('POST', `/api/shots/${plot.plot.shot.id}/placements/${placement.value.key}/copies`, {
+      body: { name: copyName.value, place: { ...place, xM: place.xM + APART_M }, reason: plot.based ? plot.reason : undefined },
+    })
+    plot.plot = answer.plot
+    plot.selected = answer.key
+    dialog.value = undefined
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+</script>
+
+<template>
+  <Menu as="div" class="relative ml-auto">
+    <MenuButton class="button">Do…</MenuButton>
+    <MenuItems class="items">
+      <template v-if="!many">
+        <MenuItem v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCard">Name, role, group…</button></MenuItem>
+        <MenuItem v-slot="{ active }" :disabled="plot.locked"><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCopy">Duplicate…</button></MenuItem>
+      </template>
+      <MenuItem v-for="o in ORDERS" :key="o.key" v-slot="{ active }" :disabled="plot.locked || (o.key === 'ROW' && !many)">
+        <button class="menu-item" :class="{ 'bg-ground': active, 'text-quiet': plot.locked || (o.key === 'ROW' && !many) }" @click="order(o.key)">{{ o.name }}</button>
+      </MenuItem>
+      <MenuItem v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ locked: !placement.locked })">{{ placement.locked ? 'Unlock' : 'Lock where it stands' }}</button></MenuItem>
+      <MenuItem v-if="many" v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ group: placement.name })">Group these {{ plot.chosenKeys.length }}</button></MenuItem>
+      <MenuItem v-if="placement.group" v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ group: '' })">Out of “{{ placement.group }}”</button></MenuItem>
+    </MenuItems>
+  </Menu>
+  <BaseDialog :open="dialog === 'card'" :title="placement.name" :error="error" @close="dialog = undefined">
+    <form id="card-form" @submit.prevent="keepCard">
+      <TextField v-model="card.name" label="What the crew calls it here" :maxlength="60" />
+      <ChoiceField v-model="card.role" label="What it is there for" :options="ROLES" />
+      <TextField v-model="card.motivation as string" label="What in the story would make this light" hint="may stay empty" />
+      <TextField v-model="card.group as string" label="Group, moved and switched together" hint="may stay empty" :maxlength="60" />
+    </form>
+    <template #buttons><button class="button" @click="dialog = undefined">Cancel</button><button class="button button-main" type="submit" form="card-form">Keep</button></template>
+  </BaseDialog>
+  <BaseDialog :open="dialog === 'copy'" :title="`Another like ${placement.name}`" :error="error" @close="dialog = undefined">
+    <form id="copy-form" @submit.prevent="keepCopy">
+      <TextField v-model="copyName" label="What the crew calls it here" :maxlength="60" />
+      <p class="text-[12px] text-quiet">It takes all values of this shot, stands {{ APART_M }} m to the right, and has no control address yet.</p>
+    </form>
+    <template #buttons><button class="button" @click="dialog = undefined">Cancel</button><button class="button button-main" type="submit" form="copy-form">Place it</button></template>
+  </BaseDialog>
+</template>
+
+<style scoped>
+.items {
+  position: absolute;
+  right: 0;
+  z-index: 20;
+  min-width: 200px;
+  background: var(--raised);
+  border: 1px solid var(--quiet);
+  border-radius: 3px;
+}
+</style>

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Light } from '@/api/types'
+import { tenths } from '@/lib/stops'
+import { useLight } from '@/stores/light'
+
+/** Each source alone, out, or flicked in and out; and the build-up, one after the other, in the scene's build order. */
+const props = defineProps<{ source: Light }>()
+const emit = defineEmits<{ select: [key: string] }>()
+const light = useLight()
+
+const other = ref<string[]>([])
+const built = computed(() => {
+  const n = props.source.sources.findIndex((s) => s.out)
+  return n >= 0 && props.source.sources.slice(n).every((s) => s.out) ? n : undefined
+})
+const groups = computed(() => {
+  const by = new Map<string, string[]>()
+  for (const s of props.source.sources) if (s.group) by.set(s.group, [...(by.get(s.group) ?? []), s.key])
+  return [...by].map(([name, keys]) => ({ name, keys }))
+})
+
+/** All on, and what was taken out last: flick between them. */
+function flick() {
+  if (light.out.length) {
+    other.value = light.out
+    light.out = []
+  } else light.out = other.value
+}
+
+function build(n: number) {
+  light.out = props.source.sources.slice(Math.max(0, n)).map((s) => s.key)
+}
+</script>
+
+<template>
+  <section class="one">
+    <header class="flex items-center gap-2">
+      <h2 class="text-[15px] whitespace-nowrap">One at a time</h2>
+      <span class="grow" />
+      <button class="button !px-2" :disabled="!light.out.length && !other.length" title="All on, and what was taken out, in turn" @click="flick">A / B</button>
+      <button class="button !px-2" :disabled="!light.out.length" @click="light.out = []">All on</button>
+    </header>
+    <p class="text-right text-[11px] text-quiet"><span class="mr-[122px]">headroom, stops</span></p>
+    <ul>
+      <li v-for="g in groups" :key="`g${g.name}`" class="row">
+        <span class="swatch" /><b class="grow truncate font-[650]">{{ g.name }}</b>
+        <button class="button !px-2" @click="light.alone(g.keys)">Alone</button>
+        <button class="button !px-2" :aria-pressed="g.keys.every((k) => light.out.includes(k))" @click="light.toggleOut(g.keys)">Out</button>
+      </li>
+      <li v-for="s in source.sources" :key="s.key" class="row" :class="{ 'text-quiet': s.out }" :data-source="s.key">
+        <span class="swatch" :style="{ background: s.out ? 'transparent' : s.swatch }" />
+        <button class="min-w-0 grow truncate text-left hover:underline" @click="emit('select', s.key)">{{ s.name }}</button>
+        <span v-if="s.headroomStops !== undefined" class="figure text-[13px]" title="headroom to full, stops">{{ tenths(s.headroomStops) }}</span>
+        <button class="button !px-2" @click="light.alone([s.key])">Alone</button>
+        <button class="button !px-2" :aria-pressed="s.out" @click="light.toggleOut([s.key])">Out</button>
+      </li>
+    </ul>
+    <footer class="flex items-center gap-2">
+      <span class="text-[12px] text-quiet">Build up, {{ built === undefined ? 'all on' : `${built} of ${source.sources.length}` }}</span>
+      <span class="grow" />
+      <button class="button !px-2" @click="build(0)">Dark</button>
+      <button class="button !px-2" aria-label="One less" @click="build((built ?? source.sources.length) - 1)">−</button>
+      <button class="button !px-2" aria-label="The next one" :disabled="built === undefined" @click="build((built ?? 0) + 1)">Next</button>
+    </footer>
+  </section>
+</template>
+
+<style scoped>
+.one {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  min-height: 0;
+}
+ul {
+  flex: 1;
+  min-height: 80px;
+  overflow-y: auto;
+}
+.row {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 31px;
+}
+.swatch {
+  flex: none;
+  width: 22px;
+  height: 11px;
+  border: 1px solid var(--set);
+  border-radius: 2px;
+}
+.row .button[aria-pressed='true'] {
+  border-color: var(--accent);
+}
+</style>

@@ -1,0 +1,212 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import { call, sentence } from '@/api/client'
+import type { Understanding } from '@/api/types'
+import KnotMark from '@/components/marks/KnotMark.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { tenths } from '@/lib/stops'
+import { useLatest } from '@/lib/useLatest'
+import { REASONS } from '@/lib/words'
+import { useLight } from '@/stores/light'
+import { usePlot } from '@/stores/plot'
+
+/** One line takes what a gaffer would call out. It says what it understood; nothing is written until it is kept. */
+const plot = usePlot()
+const light = useLight()
+
+const text = ref('')
+const heard = ref<Understanding>()
+const error = ref('')
+const input = ref<HTMLInputElement>()
+
+const problem = computed(() => heard.value?.problems[0])
+const told = computed(() => {
+  const said = heard.value
+  if (!said || problem.value || !light.answer) return []
+  const keys = [...said.changes.map((c) => `${c.placement}/${c.attribute}`), ...said.holds.map((k) => `${k}/LEVEL`)]
+  return light.answer.changes.filter((c) => keys.includes(`${c.placement}/${c.attribute}`))
+})
+const holds = computed(() => light.answer?.holds.filter((h) => heard.value?.holds.includes(h.placement)) ?? [])
+const ready = computed(() => !!heard.value && !problem.value && told.value.length > 0 && light.settled && !light.refused)
+const pieces = computed(() => {
+  const p = problem.value
+  if (!p) return undefined
+  const from = Math.min(p.from, text.value.length)
+  return { before: text.value.slice(0, from), wrong: text.value.slice(from, p.to), after: text.value.slice(p.to) }
+})
+
+const latest = useLatest({
+  send: (line: string) => call<Understanding>('POST', `/api/shots/${plot.plot!.shot.id}/say`, { body: { text: line } }),
+  onAnswer: (answer) => {
+    heard.value = answer
+    error.value = ''
+    light.passing = answer.problems.length ? { changes: [], holds: [] } : { changes: answer.changes, holds: answer.holds }
+  },
+  onRefused: (refusal) => (error.value = refusal.message),
+})
+
+watch(text, (line) => {
+  if (line.trim()) latest.ask(line)
+  else clear()
+})
+watch(() => plot.plot?.shot.id, clear)
+
+function clear() {
+  latest.stop()
+  text.value = ''
+  heard.value = undefined
+  error.value = ''
+  light.passing = { changes: [], holds: [] }
+}
+
+async function keep() {
+  if (!ready.value) return
+  try {
+    if (light.trying) {
+      tryFirst()
+      return
+    }
+    await plot.keepAll(told.value)
+    clear()
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+
+function tryFirst() {
+  if (!ready.value || !heard.value) return
+  light.put(heard.value.changes, heard.value.holds)
+  clear()
+}
+
+async function suggest(word: string) {
+  const p = problem.value!
+  const from = Math.min(p.from, text.value.length)
+  const gap = from && !text.value.slice(0, from).endsWith(' ') ? ' ' : ''
+  text.value = text.value.slice(0, from) + gap + word + text.value.slice(p.to)
+  await nextTick()
+  input.value?.focus()
+}
+
+function onKey(event: KeyboardEvent) {
+  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) tryFirst()
+  else if (event.key === 'Enter') void keep()
+  else if (event.key === 'Escape' && text.value) clear()
+  else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+
+defineExpose({ focus: () => input.value?.focus() })
+</script>
+
+<template>
+  <section class="say" aria-label="Say it">
+    <div class="line">
+      <label for="say-it" class="text-quiet">Say it</label>
+      <input id="say-it" ref="input" v-model="text" class="entry" :disabled="plot.locked" autocomplete="off" spellcheck="false" :placeholder="plot.locked ? 'Shot, and locked' : 'key 45% 4300, edge down 1 stop'" :aria-invalid="!!problem" aria-describedby="say-echo" @keydown="onKey" />
+      <template v-if="text">
+        <select v-if="plot.based && !light.trying" v-model="plot.reason" class="field reason" aria-label="Why it changes">
+          <option v-for="r in REASONS" :key="r.key" :value="r.key">{{ r.name }}</option>
+        </select>
+        <button class="button" :class="{ 'button-main': ready }" :disabled="!ready" @click="keep">{{ light.trying ? 'Into the try' : 'Keep' }} <kbd>Enter</kbd></button>
+        <button v-if="!light.trying" class="button" :disabled="!ready" @click="tryFirst">Try first <kbd>Ctrl Enter</kbd></button>
+        <button class="button" @click="clear">Not that <kbd>Esc</kbd></button>
+      </template>
+    </div>
+    <div id="say-echo" class="echo" role="status">
+      <template v-if="problem && pieces">
+        <WedgeMark />
+        <span class="wrong">{{ pieces.before }}<mark>{{ pieces.wrong || '…' }}</mark>{{ pieces.after }}</span>
+        <span>{{ problem.sentence }}</span>
+        <button v-for="s in problem.suggestions" :key="s" class="suggestion" @click="suggest(s)">{{ s }}</button>
+      </template>
+      <template v-else-if="error || (text && light.refused)"><WedgeMark act /><span>{{ error || light.refused }}</span></template>
+      <template v-else-if="heard">
+        <span v-for="c in told" :key="c.placement + c.attribute" class="told"><KnotMark /><b>{{ c.name }}</b> {{ c.label }} <template v-if="c.before"><span class="figure">{{ c.before }}</span> to </template><span class="figure">{{ c.after }}</span></span>
+        <span v-for="h in holds" :key="h.placement" class="told">
+          <template v-if="h.reachable">{{ tenths(h.changeStops) }} stops, held at <span class="figure">{{ h.levelPercent.toFixed(0) }} %</span>; {{ h.sizeFromDeg.toFixed(1) }}° to {{ h.sizeToDeg.toFixed(1) }}° as {{ h.mark }} sees it</template>
+          <template v-else><WedgeMark act />{{ h.name }} is short by {{ tenths(h.shortStops).replace('+', '') }} stop. {{ h.offers.join(', or ') }}</template>
+        </span>
+        <span v-if="!told.length && !problem" class="text-quiet">That is how it is already.</span>
+      </template>
+      <span v-else class="text-quiet">Names, then what changes: level, stops up or down, kelvin, gels, distance, height, on, off, hold. Commas between.</span>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.say {
+  min-height: 76px;
+  padding: 8px 14px 6px;
+  border-top: 1px solid var(--line);
+  background: var(--ground);
+}
+.line {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.entry {
+  flex: 1;
+  min-width: 80px;
+  min-height: 32px;
+  padding: 0 6px;
+  background: transparent;
+  font-size: 17px;
+  border: 0;
+  color: var(--ink);
+}
+.entry:focus-visible {
+  outline-offset: -2px;
+  outline-width: 1px;
+}
+.entry::placeholder {
+  color: var(--quiet);
+}
+.reason {
+  width: auto;
+}
+kbd {
+  font: 400 11px var(--font-mono);
+  opacity: 0.75;
+}
+.echo {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 16px;
+  min-height: 24px;
+  max-height: 66px;
+  overflow-y: auto;
+  font-size: 12px;
+}
+.told {
+  display: inline-flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px;
+}
+.wrong mark {
+  background: none;
+  color: var(--ink);
+  text-decoration: underline wavy var(--ink);
+  text-underline-offset: 3px;
+}
+.suggestion {
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+}
+.suggestion:hover {
+  border-color: var(--quiet);
+}
+@media (width < 800px) {
+  .line {
+    flex-wrap: wrap;
+  }
+  kbd {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,165 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { call } from '@/api/client'
+import type { Attribute, AtMark, Light, Tried, Wish } from '@/api/types'
+import { useLatest } from '@/lib/useLatest'
+import { usePlot, type Wanted } from './plot'
+
+/** Changes that hang together and are not kept yet. */
+export interface Trial {
+  name: string
+  changes: Wish[]
+  /** Lights whose level follows so that the mark keeps its stop. */
+  holds: string[]
+}
+
+const NAMES = 'ABCDEFGH'
+const NOTHING: Omit<Trial, 'name'> = { changes: [], holds: [] }
+
+/** The light of the shot that is open: as recorded, with what is tried, with lights taken as off. */
+export const useLight = defineStore('light', () => {
+  const plot = usePlot()
+  const answer = shallowRef<Tried>()
+  const refused = ref('')
+  /** Lights taken as off, for a look. */
+  const out = ref<string[]>([])
+  const trials = ref<Trial[]>([])
+  const active = ref<number>()
+  /** What is under a finger or being said: it goes on top of the trial. */
+  const passing = ref<Omit<Trial, 'name'>>(NOTHING)
+  /** Shows the record instead of the trial, to compare by eye. */
+  const aside = ref(false)
+  const chosenMark = ref<string>()
+
+  const trial = computed(() => (active.value === undefined ? undefined : trials.value[active.value]))
+  const trying = computed(() => trial.value !== undefined)
+  const light = computed<Light | undefined>(() => answer.value?.light)
+  const mark = computed<AtMark | undefined>(
+    () => light.value?.marks.find((m) => m.key === (chosenMark.value ?? plot.selected)) ?? light.value?.marks[0],
+  )
+  const question = computed(() => {
+    const base = aside.value ? NOTHING : (trial.value ?? NOTHING)
+    return { changes: merged(base.changes, passing.value.changes), holds: [...new Set([...base.holds, ...passing.value.holds])], out: out.value }
+  })
+
+  interface Asked {
+    shotId: number
+    body: object
+  }
+  const asked = shallowRef<Asked>()
+  const answered = shallowRef<Asked>()
+  /** Whether the answer is to what is asked now. */
+  const settled = computed(() => answered.value === asked.value)
+
+  const latest = useLatest({
+    send: async (to: Asked) => ({ to, tried: await call<Tried>('POST', `/api/shots/${to.shotId}/light`, { body: to.body }) }),
+    onAnswer: ({ to, tried }) => {
+      if (to.shotId !== plot.plot?.shot.id) return
+      refused.value = ''
+      answered.value = to
+      answer.value = tried
+      plot.tried = tried.placements
+    },
+    onRefused: (refusal) => (refused.value = refusal.message),
+  })
+
+  watch(
+    [() => plot.plot, question],
+    ([now], [before]) => {
+      if (!now) return
+      if (now.shot.id !== before?.shot.id) forget()
+      asked.value = { shotId: now.shot.id, body: question.value }
+      latest.ask(asked.value)
+    },
+    { immediate: true },
+  )
+
+  function forget() {
+    answer.value = undefined
+    out.value = []
+    trials.value = []
+    active.value = undefined
+    passing.value = NOTHING
+    aside.value = false
+    chosenMark.value = undefined
+  }
+
+  /** A later change of the same value takes the place of an earlier one. */
+  function merged(changes: Wish[], more: Wish[]): Wish[] {
+    const replaced = (c: Wish) => more.some((m) => m.placement === c.placement && m.attribute === c.attribute)
+    return [...changes.filter((c) => !replaced(c)), ...more]
+  }
+
+  /** Begins another trial, from nothing or from the one in hand. */
+  function begin() {
+    const from = trial.value ?? NOTHING
+    const name = [...NAMES].find((n) => !trials.value.some((t) => t.name === n))
+    if (!name) return
+    trials.value = [...trials.value, { name, changes: [...from.changes], holds: [...from.holds] }]
+    active.value = trials.value.length - 1
+  }
+
+  function put(changes: Wish[], holds: string[]) {
+    if (active.value === undefined) begin()
+    const at = active.value!
+    trials.value = trials.value.map((t, i) =>
+      i === at ? { ...t, changes: merged(t.changes, changes), holds: [...new Set([...t.holds, ...holds])] } : t,
+    )
+  }
+
+  /** Puts changes into the trial in hand, when the rules allow them. Rejects with the sentence to show. */
+  async function wish(changes: Wish[], holds: string[] = []) {
+    const base = trial.value ?? NOTHING
+    const body = { changes: merged(base.changes, changes), holds: [...new Set([...base.holds, ...holds])], out: [] }
+    await call<Tried>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body })
+    put(changes, holds)
+  }
+
+  function wishOne(placement: string, attribute: Attribute, wanted: Wanted) {
+    if (!wanted) {
+      const at = active.value
+      trials.value = trials.value.map((t, i) =>
+        i === at ? { ...t, changes: t.changes.filter((c) => c.placement !== placement || c.attribute !== attribute) } : t,
+      )
+      return Promise.resolve()
+    }
+    return wish([{ placement, attribute, ...wanted }])
+  }
+
+  function drop(at: number) {
+    trials.value = trials.value.filter((_, i) => i !== at)
+    active.value = undefined
+    aside.value = false
+  }
+
+  /** Records what is tried, all of it or nothing; the other trials stay for another look. */
+  async function keep() {
+    const at = active.value
+    const body = trial.value && { changes: trial.value.changes, holds: trial.value.holds, out: [] }
+    if (at === undefined || !body) return
+    const tried = await call<Tried>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body })
+    await plot.keepAll(tried.changes)
+    drop(at)
+  }
+
+  function toggleOut(keys: string[]) {
+    const all = keys.every((k) => out.value.includes(k))
+    out.value = all ? out.value.filter((k) => !keys.includes(k)) : [...new Set([...out.value, ...keys])]
+  }
+
+  /** Only these, or all again. */
+  function alone(keys: string[]) {
+    const others = (light.value?.sources ?? []).map((s) => s.key).filter((k) => !keys.includes(k))
+    out.value = sameSet(out.value, others) ? [] : others
+  }
+
+  function sameSet(a: string[], b: string[]) {
+    return a.length === b.length && a.every((x) => b.includes(x))
+  }
+
+  return {
+    answer, refused, settled, out, trials, active, passing, aside, chosenMark,
+    trial, trying, light, mark,
+    begin, put, wish, wishOne, drop, keep, toggleOut, alone, merged,
+  }
+})
