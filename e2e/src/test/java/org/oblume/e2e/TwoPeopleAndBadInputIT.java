@@ -100,7 +100,7 @@ class TwoPeopleAndBadInputIT {
         crew.press("It stands outside");
         crew.see("[aria-label='What is selected'] input[type=checkbox]:checked");
         crew.press("Undo");
-        crew.reads("PLACE", "2.30 m right, 2.40 m up");
+        crew.reads("PLACE", "2.30 m right, 1.95 m up");
     }
 
     @Test

@@ -40,6 +40,16 @@ public class Api {
         return send(request(path).POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
+    /** Sends a file as it is. */
+    public Answer upload(String path, byte[] bytes) {
+        return send(request(path).setHeader("Content-Type", "application/octet-stream").POST(HttpRequest.BodyPublishers.ofByteArray(bytes)));
+    }
+
+    /** A header of what is got there. */
+    public String header(String path, String name) throws IOException, InterruptedException {
+        return client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString()).headers().firstValue(name).orElse("");
+    }
+
     public Answer put(String path, String body, Long version) {
         return send(versioned(path, version).PUT(HttpRequest.BodyPublishers.ofString(body)));
     }

@@ -12,7 +12,7 @@ import org.oblume.core.units.Refusal;
  */
 public record LightMix(double lux, ColourReading reading, Xyz sum) {
 
-    /** @param lux from this light alone, 0 or more */
+    /** @param lux from this light alone, behind its gels, 0 or more */
     public record Part(double lux, LightColour colour) {
 
         public Part {
@@ -28,10 +28,13 @@ public record LightMix(double lux, ColourReading reading, Xyz sum) {
         double y = 0;
         double z = 0;
         for (Part part : parts) {
-            Xyz one = part.colour().xyz().scaled(part.lux());
-            x += one.x();
-            y += one.y();
-            z += one.z();
+            Xyz colour = part.colour().xyz();
+            if (colour.y() > 0) {
+                Xyz one = colour.scaled(part.lux() / colour.y());
+                x += one.x();
+                y += one.y();
+                z += one.z();
+            }
         }
         if (!(y > 0)) {
             throw new Refusal("lights", "There is no light here: give one light of more than 0 lux.");

@@ -101,6 +101,11 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
         this(ceilingHeightM, northDeg, walls, openings, furniture, landmarks, null, null, null, null, null);
     }
 
+    /** The same without the picture under it. */
+    public SetPlan withoutUnderlay() {
+        return new SetPlan(ceilingHeightM, northDeg, walls, openings, furniture, landmarks, ceiling, floor, restrictions, null, site);
+    }
+
     /** A bare room with a landmark in each corner, from (0, 0). Width along x, depth along y, metres. */
     public static SetPlan room(double widthM, double depthM, double ceilingHeightM) {
         Checks.within("Room width", widthM, 1, 200, " m");

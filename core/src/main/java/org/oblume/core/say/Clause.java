@@ -57,7 +57,19 @@ final class Clause {
 
     /** Takes one thing from the words. @return whether anything was understood */
     boolean read() {
-        return standing() || figure() || more() || moved() || sent() || aimed() || dressed() || dialled() || camera();
+        return standing() || side() || figure() || more() || moved() || sent() || aimed() || dressed() || dialled() || camera();
+    }
+
+    /** On which side of the walls it stands, on purpose. */
+    private boolean side() {
+        boolean outside = words.take("outside");
+        if (!outside && !words.take("inside")) {
+            return false;
+        }
+        Place place = line.value(about.key(), Place.class)
+                .orElseThrow(() -> new Refusal("%s has no place yet: drag it onto the plan.".formatted(about.name())));
+        line.put(about, new Place(place.xM(), place.yM(), outside));
+        return true;
     }
 
     private boolean standing() {
@@ -80,7 +92,7 @@ final class Clause {
         words.take("at");
         String one = words.ahead(1);
         String two = words.ahead(2);
-        if (about.kind().isLight() && words.take("full")) {
+        if (about.kind().isLight() && !line.hangs(words) && words.take("full")) {
             line.put(about, new Level(FULL));
             return true;
         }

@@ -131,13 +131,26 @@ public final class SayIt {
 
     /** A stock item by its name, the longest that fits; taken from the words. */
     Optional<StockItem> hung(Words words) {
+        Optional<Hung> found = ahead(words);
+        found.ifPresent(f -> words.skip(f.words()));
+        return found.map(Hung::item);
+    }
+
+    /** Whether the next words are the name of a stock item. */
+    boolean hangs(Words words) {
+        return ahead(words).isPresent();
+    }
+
+    private record Hung(StockItem item, int words) {
+    }
+
+    private Optional<Hung> ahead(Words words) {
         for (int count = LONGEST_NAME; count > 0; count--) {
             String text = words.ahead(count);
             if (count <= words.toBreak()) {
                 Optional<StockItem> found = stock.stream().filter(StockItem::isFilter).filter(s -> called(s, text)).findFirst();
                 if (found.isPresent()) {
-                    words.skip(count);
-                    return found;
+                    return Optional.of(new Hung(found.get(), count));
                 }
             }
         }

@@ -106,6 +106,18 @@ class MeteredColourTest {
     }
 
     @Test
+    void gelledLightCountsAsItIsMeteredBehindItsGel() {
+        LightColour kelp = new LightColour(WhitePoint.of(Kelvin.of(5600), Duv.of(0)), List.of(new GelColour(0.2, 0.62, 0.3)));
+        assertThat(LightMix.of(List.of(new LightMix.Part(30, kelp), part(70, 3200, 0))).lux()).isCloseTo(100, within(1e-9));
+    }
+
+    @Test
+    void gelThatLetsNothingThroughLeavesNoColour() {
+        LightColour black = new LightColour(WhitePoint.of(Kelvin.of(5600), Duv.of(0)), List.of(new GelColour(0, 0, 0)));
+        assertThat(LightMix.of(List.of(new LightMix.Part(30, black), part(70, 3200, 0))).lux()).isCloseTo(70, within(1e-9));
+    }
+
+    @Test
     void darknessHasNoColour() {
         assertThatThrownBy(() -> LightMix.of(List.of(part(0, 5600, 0)))).hasMessageContaining("no light");
     }

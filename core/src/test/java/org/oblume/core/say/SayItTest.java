@@ -52,6 +52,7 @@ class SayItTest {
             new StockItem("Half CTO", StockKind.CORRECTION, FilterEffect.of(81, 0.5, 0), 0, null, null, null),
             new StockItem("Quarter plus green", StockKind.TINT, FilterEffect.of(0, 0.14, 0.005), 0, null, null, null),
             new StockItem("Muslin, bleached", StockKind.DIFFUSION, FilterEffect.of(6, 2.3333, 0), 0.9, null, null, null),
+            new StockItem("Full grid cloth", StockKind.DIFFUSION, FilterEffect.of(5, 2.6667, 0), 0.85, null, null, null),
             new StockItem("Kelp", StockKind.COLOUR, FilterEffect.of(0, 0.98, 0), 0, null, null, new GelColour(0.2, 0.62, 0.3)));
 
     private static Stage stage() {
@@ -219,5 +220,18 @@ class SayItTest {
         assertThat(sent.straight()).isFalse();
         assertThat(sent.distanceM()).isCloseTo(Math.sqrt(9 + 25 + 0.25) + Math.sqrt(9 + 36 + 1), within(0.02));
         assertThat(sent.from().degrees()).isCloseTo(Math.toDegrees(Math.atan2(3, 6)), within(0.5));
+    }
+
+    @Test
+    void lightIsPutOutsideOnPurpose() {
+        assertThat(only("key inside")).isEqualTo(new Place(0, 3, false));
+        assertThat(say("key inside, outside from 118 up 24 at 9.7 m").changes()).extracting(Change::value)
+                .contains(new Place(7.82, -4.16, true), new Height(5.45));
+    }
+
+    @Test
+    void fullIsALevelUnlessItBeginsACloth() {
+        assertThat(only("key full")).isEqualTo(new Level(100));
+        assertThat(only("key full grid cloth")).isInstanceOf(Modifiers.class);
     }
 }

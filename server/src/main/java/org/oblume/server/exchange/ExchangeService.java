@@ -13,6 +13,7 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.location.SetService;
+import org.oblume.server.location.StageSet;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.rebuild.RebuildService;
@@ -69,7 +70,8 @@ public class ExchangeService {
                     rebuild.ticks(shot.id(), record));
         }).toList();
         return new SceneFile(SceneFile.FORMAT, SceneFile.VERSION,
-                new SceneFile.InProduction(production.name(), production.days()), record.scene().heading(), record.set(),
+                new SceneFile.InProduction(production.name(), production.days()), record.scene().heading(),
+                new StageSet(record.set().name(), record.set().plan().withoutUnderlay()),
                 record.recording().placements(), parts);
     }
 
