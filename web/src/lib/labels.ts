@@ -39,8 +39,9 @@ export function tapePlate(from: Px, to: Px): Px {
   }
 }
 
-/** What a label may cover before it is left out, px². */
+/** What a label may cover of drawings, and of other labels, before it is left out, px². */
 const MOST_COVERED = 160
+const MOST_OF_LABELS = 12
 
 /**
  * Finds a place for each label where it covers as little as it can: right, left, below or above of what it names. Those that are needed
@@ -48,18 +49,20 @@ const MOST_COVERED = 160
  */
 export function placeLabels(wanted: LabelWanted[], taken: Box[]): Map<string, LabelPlaced> {
   const boxes = [...taken, ...wanted.map((w) => around(w.at, w.clear))]
+  const labels: Box[] = []
   const placed = new Map<string, LabelPlaced>()
   for (const label of [...wanted].sort((a, b) => Number(b.needed ?? false) - Number(a.needed ?? false))) {
     const own = boxes[taken.length + wanted.indexOf(label)]
-    let best: { cost: number; covered: number; box: Box; place: LabelPlaced } | undefined
+    let best: { cost: number; covered: number; ofLabels: number; box: Box; place: LabelPlaced } | undefined
     for (const [rank, place] of candidates(label).entries()) {
       const box = boxOf(label, place)
       const covered = boxes.reduce((sum, other) => sum + (other === own ? 0 : overlap(box, other)), 0)
-      const cost = rank * 30 + covered
-      if (!best || cost < best.cost) best = { cost, covered, box, place }
+      const ofLabels = labels.reduce((sum, other) => sum + overlap(box, other), 0)
+      const cost = rank * 30 + covered + 2 * ofLabels
+      if (!best || cost < best.cost) best = { cost, covered, ofLabels, box, place }
     }
-    if (best && (label.needed || best.covered < MOST_COVERED)) {
-      boxes.push(best.box)
+    if (best && (label.needed || (best.covered < MOST_COVERED && best.ofLabels < MOST_OF_LABELS))) {
+      labels.push(best.box)
       placed.set(label.key, best.place)
     }
   }

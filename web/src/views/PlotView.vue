@@ -51,8 +51,10 @@ const ghosts = computed(() =>
 )
 
 watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
+/* the ladder is of the mark that is chosen, or that the chosen light is aimed at */
 watch(() => plot.selected, (key) => {
-  if (key && light.light?.marks.some((m) => m.key === key)) light.chosenMark = key
+  const mark = key && plot.chosen && (plot.chosen.placement.kind === 'MARK' ? key : value(plot.chosen, 'AIM')?.mark)
+  if (mark && light.light?.marks.some((m) => m.key === mark)) light.chosenMark = mark
 })
 
 /** The changes under the finger, as they would be recorded. */

@@ -11,6 +11,7 @@ import HintList from './HintList.vue'
 /** Nothing is selected: the shot itself, what it changed, and all that is placed. */
 const plot = usePlot()
 const light = useLight()
+const MOST_HINTS = 6
 const query = ref('')
 const hints = computed(() => light.light?.hints.filter((h) => !h.onPurpose) ?? [])
 const judged = computed(() => light.light?.hints.filter((h) => h.onPurpose) ?? [])
@@ -58,7 +59,8 @@ const listed = computed(() => {
     </section>
     <section v-if="light.light">
       <h3 class="group-title">{{ hints.length ? 'Worth a look' : 'Nothing worth a second look' }}</h3>
-      <HintList :hints="hints" named />
+      <HintList :hints="hints.slice(0, MOST_HINTS)" named />
+      <details v-if="hints.length > MOST_HINTS" class="mt-1"><summary class="text-[12px]">And {{ hints.length - MOST_HINTS }} more</summary><HintList :hints="hints.slice(MOST_HINTS)" named /></details>
       <details v-if="judged.length" class="mt-1"><summary class="text-[12px] text-quiet">On purpose: {{ judged.length }}</summary><HintList :hints="judged" named /></details>
     </section>
     <section v-if="restrictions.length">

@@ -11,6 +11,7 @@ const WIDE = 192
 const HIGH = 108
 const OUTDOORS_M = 2.5
 const PERSON_HEAD_M = 0.12
+const MOST_NAMED = 4
 
 const lens = computed<Lens | undefined>(() => {
   const at = props.camera && value(props.camera, 'PLACE')
@@ -48,6 +49,8 @@ const edges = computed(() => {
   const boxes = props.set.furniture.flatMap((f): [Point3, Point3][] => [...round(f.outline, 0), ...round(f.outline, f.heightM), ...f.outline.map((p): [Point3, Point3] => [at(p, 0), at(p, f.heightM)])])
   return { walls: wire(walls), openings: wire(openings), boxes: wire(boxes) }
 })
+/** Names lie on each other when much stands in the picture: the list of hints tells them then. */
+const crowd = computed(() => things.value.filter((t) => t.inFrame).length)
 const things = computed(() =>
   props.placements.flatMap((placed) => {
     const place = value(placed, 'PLACE')
@@ -79,7 +82,7 @@ const things = computed(() =>
         <path :d="t.stand" :stroke="t.mark ? 'var(--ink)' : 'var(--quiet)'" :stroke-width="t.inFrame ? 1.6 : 1" />
         <circle v-if="t.mark" :cx="t.x" :cy="t.y" :r="t.r" fill="var(--raised)" stroke="var(--ink)" />
         <rect v-else :x="t.x - t.r" :y="t.y - Math.max(2, t.r * 0.6)" :width="2 * t.r" :height="Math.max(4, t.r * 1.2)" :fill="t.fill ?? 'var(--panel)'" :stroke="t.key === selected ? 'var(--accent)' : 'var(--ink)'" :stroke-width="t.inFrame ? 1.6 : 0.8" />
-        <text v-if="t.inFrame" :x="Math.max(24, Math.min(WIDE - 24, t.x))" :y="Math.max(12, Math.min(HIGH - 4, t.y - t.r - 4))" text-anchor="middle" class="name">{{ t.name }}</text>
+        <text v-if="t.inFrame && crowd <= MOST_NAMED" :x="Math.max(24, Math.min(WIDE - 24, t.x))" :y="Math.max(12, Math.min(HIGH - 4, t.y - t.r - 4))" text-anchor="middle" class="name">{{ t.name }}</text>
         <title>{{ t.name }}</title>
       </g>
     </svg>

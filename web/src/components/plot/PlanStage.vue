@@ -54,6 +54,8 @@ const FLAG_HIGH = 40
 const FLAG_PLACES = 16
 const ROSE_R0 = 16
 const ROSE_PER_STOP = 6.5
+const ROSE_WITHIN = 70
+const MOST_PETALS = 6
 
 const element = ref<SVGSVGElement>()
 const viewport = useViewport({
@@ -114,7 +116,7 @@ const roses = computed(() =>
 const flags = computed(() => {
   const taken = drawn.value.map((d) => around(d.at, extent(d.placed, d.bearing)))
   return (props.light?.hints ?? [])
-    .filter((h) => h.act && !h.onPurpose)
+    .filter((h) => h.act && !h.onPurpose && (!props.selected || h.placement === props.selected))
     .slice(0, MOST_FLAGS)
     .flatMap((hint) => {
       const d = drawn.value.find((one) => one.key === hint.placement)
@@ -368,7 +370,7 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
     <FrameMark v-for="d in drawn" :key="`frame-${d.key}`" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" />
     <path v-for="w in walks" :key="w.name" :d="w.d" class="walk"><title>{{ w.name }}</title></path>
     <g v-for="r in roses" :key="`rose-${r.mark.key}`" :transform="`translate(${r.at.x} ${r.at.y})`" class="fixed-mark" :class="{ faded: r.faded }">
-      <RoseMark :mark="r.mark" :sources="light!.sources" :r0="ROSE_R0" :per-stop="ROSE_PER_STOP" :chosen="selected" />
+      <RoseMark :mark="r.mark" :sources="light!.sources" :r0="ROSE_R0" :per-stop="ROSE_PER_STOP" :chosen="selected" :most="drawn.length > CROWD ? MOST_PETALS : undefined" :within="ROSE_WITHIN" />
     </g>
     <g v-for="g in ghosted" :key="`ghost-${g.key}`" class="ghost">
       <path :d="path([g.at, g.to], false)" />

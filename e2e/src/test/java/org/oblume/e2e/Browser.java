@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Dimension;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
@@ -167,6 +168,19 @@ final class Browser implements AutoCloseable {
 
     void pressWithControl(String key) {
         new Actions(driver).keyDown(Keys.CONTROL).sendKeys(key).keyUp(Keys.CONTROL).perform();
+    }
+
+    void pressWithShift(WebElement what) {
+        new Actions(driver).keyDown(Keys.SHIFT).click(what).keyUp(Keys.SHIFT).perform();
+    }
+
+    /** Clicks a point of an element. @param script answers px from its top left, [x, y] */
+    @SuppressWarnings("unchecked")
+    void clickAt(WebElement what, String script) {
+        List<Number> at = (List<Number>) driver.executeScript(script);
+        Dimension size = what.getSize();
+        new Actions(driver).moveToElement(what, (int) Math.round(at.get(0).doubleValue() - size.getWidth() / 2.0),
+                (int) Math.round(at.get(1).doubleValue() - size.getHeight() / 2.0)).click().perform();
     }
 
     void drag(WebElement what, int dx, int dy) {

@@ -172,7 +172,7 @@ class CloseShotStoryIT {
     private static void theKeysStepTellsAll(String step) {
         String words = step.replaceAll("\\s+", " ");
         assertThat(words).contains("from window post 2.16m", "from door post 1.71m", "height to lamp 2.07m",
-                "aim at Repairer, down 29°", "221°", "Walking A to B, the stand is on your right.",
+                "aim at Repairer, down 28°", "221°", "Walking A to B, the stand is on your right.",
                 "1 Quarter CTO", "2 Muslin, unbleached", "3 Eighth CTO", "24%", "5200K",
                 "+0.002 green", "1 / 141, 16-bit white", "Bag the high leg");
     }
