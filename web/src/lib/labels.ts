@@ -46,8 +46,10 @@ const MOST_OF_LABELS = 12
 /**
  * Finds a place for each label where it covers as little as it can: right, left, below or above of what it names. Those that are needed
  * come first; one of the others that finds no room is left out.
+ *
+ * @param within the plan's own edges
  */
-export function placeLabels(wanted: LabelWanted[], taken: Box[]): Map<string, LabelPlaced> {
+export function placeLabels(wanted: LabelWanted[], taken: Box[], within: Box): Map<string, LabelPlaced> {
   const boxes = [...taken, ...wanted.map((w) => around(w.at, w.clear))]
   const labels: Box[] = []
   const placed = new Map<string, LabelPlaced>()
@@ -58,7 +60,8 @@ export function placeLabels(wanted: LabelWanted[], taken: Box[]): Map<string, La
       const box = boxOf(label, place)
       const covered = boxes.reduce((sum, other) => sum + (other === own ? 0 : overlap(box, other)), 0)
       const ofLabels = labels.reduce((sum, other) => sum + overlap(box, other), 0)
-      const cost = rank * 30 + covered + 2 * ofLabels
+      const beyond = label.width * label.height - overlap(box, within)
+      const cost = rank * 30 + covered + 2 * ofLabels + 3 * beyond
       if (!best || cost < best.cost) best = { cost, covered, ofLabels, box, place }
     }
     if (best && (label.needed || (best.covered < MOST_COVERED && best.ofLabels < MOST_OF_LABELS))) {

@@ -235,8 +235,12 @@ tr {
   .body > section {
     overflow: visible;
   }
+  .body > .ladder {
+    overflow-x: auto;
+  }
   .ladder .drawn {
     min-height: 330px;
+    min-width: 520px;
   }
   .rose .drawn {
     min-height: 300px;

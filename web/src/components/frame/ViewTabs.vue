@@ -14,7 +14,7 @@ defineProps<{ shotId: number }>()
       <RouterLink :to="{ name: 'book' }" class="tab">Book</RouterLink>
       <RouterLink :to="{ name: 'bench' }" class="tab">Bench</RouterLink>
     </nav>
-    <div class="ml-auto flex items-center gap-2"><slot /></div>
+    <div class="ml-auto flex flex-wrap items-center gap-2"><slot /></div>
   </div>
 </template>
 

@@ -131,7 +131,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       <label class="slide"><span>white</span><input type="range" min="2500" max="9000" step="100" :value="now.white" @input="white = number($event)" /><span class="figure">{{ now.white }} K</span></label>
     </template>
     <p v-if="error || light.refused" role="alert" class="text-[12px]">{{ error || light.refused }}</p>
-    <div v-if="pending" class="flex flex-wrap gap-2">
+    <div v-if="pending" class="keeping">
       <button class="button button-main !px-2" :disabled="plot.locked || !light.settled" @click="keep">Keep</button>
       <button class="button !px-2" @click="intoTry">Into a try</button>
       <button class="button !px-2" @click="back">Back</button>
@@ -152,6 +152,14 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
   align-items: center;
   min-height: 24px;
   font-size: 12px;
+}
+.keeping {
+  position: sticky;
+  bottom: -10px;
+  display: flex;
+  gap: 8px;
+  padding: 6px 0 8px;
+  background: var(--ground);
 }
 .slide .figure {
   text-align: right;

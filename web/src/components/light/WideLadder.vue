@@ -72,13 +72,13 @@ const gaps = computed(() => {
           <text :x="g.to - 36" :y="(g.from + g.below) / 2 + 2" text-anchor="middle" class="ratio">{{ g.ratio }}</text>
           <foreignObject :x="g.to - 66" :y="(g.from + g.below) / 2 + 4" width="60" height="20"><div class="figure text-center text-[13px]"><StopsText :text="g.stops" /></div></foreignObject>
         </template>
-        <foreignObject v-else :x="g.to - 34" :y="(g.from + g.below) / 2 - 11" width="32" height="22"><div class="figure text-[12px]"><StopsText :text="g.stops" /></div></foreignObject>
+        <foreignObject v-else :x="g.to - 34" :y="(g.from + g.below) / 2 - 11" width="32" height="22"><div class="figure inline bg-ground text-[12px]"><StopsText :text="g.stops" /></div></foreignObject>
       </g>
       <g v-for="(c, i) in columns" :key="c.side">
         <text :x="c.x" y="-10">{{ c.name }}</text>
         <LadderRails :left="c.x" :right="c.x + APART" :height="high" :top="top" :bottom="bottom" :bare="i > 0" zero />
         <g v-for="r in c.rungs" :key="r.key" class="rung" @click="emit('select', r.key)">
-          <rect :x="c.x + 1" :y="y(r.stops) - 3" :width="APART - 2" height="6" :fill="r.swatch" stroke="var(--ground)" />
+          <rect :x="c.x + 1" :y="y(r.stops) - 3" :width="APART - 2" height="6" :fill="r.swatch" stroke="var(--set)" />
           <text v-if="r.at < high + 6" :x="c.x + APART + 8" :y="r.at" class="word">{{ r.name }} <tspan class="figure">{{ tenths(r.stops) }}</tspan></text>
         </g>
         <template v-if="c.sum !== undefined">

@@ -48,7 +48,7 @@ const rings = computed(() =>
         <path :d="p.d" fill="none" stroke="var(--ground)" stroke-width="2.6" />
         <path :d="p.d" fill="none" stroke="var(--ink)" stroke-width="1.2" stroke-dasharray="4 3" />
       </template>
-      <path v-else :d="p.d" :fill="p.fill" fill-opacity=".9" stroke="var(--ground)" :class="{ chosen: p.key === chosen }"><title>{{ p.name }}</title></path>
+      <path v-else :d="p.d" :fill="p.fill" fill-opacity=".9" stroke="var(--set)" :class="{ chosen: p.key === chosen }"><title>{{ p.name }}</title></path>
     </template>
   </g>
 </template>

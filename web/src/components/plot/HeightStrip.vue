@@ -123,7 +123,7 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
       <circle r="14" fill="transparent" />
       <g v-if="t.kind === 'MARK'"><circle r="6" fill="var(--raised)" stroke="var(--ink)" stroke-width="1.4" /><path :d="`M0,6V${up.px(0) - t.y}`" stroke="var(--ink)" stroke-opacity=".5" /></g>
       <path v-else-if="t.kind === 'CAMERA'" :transform="`rotate(${t.turn})`" d="M0,0L-8,-5V5ZM-8,-5.5H-22V5.5H-8Z" fill="var(--raised)" stroke="var(--ink)" stroke-width="1.2" />
-      <rect v-else :transform="`rotate(${t.turn})`" x="-4.5" y="-7" width="9" height="14" :fill="t.placed.light?.swatch ?? 'var(--panel)'" stroke="var(--ground)" stroke-width="3" paint-order="stroke" />
+      <rect v-else :transform="`rotate(${t.turn})`" x="-4.5" y="-7" width="9" height="14" :fill="t.placed.light?.swatch ?? 'var(--panel)'" stroke="var(--set)" />
       <rect v-if="t.selected" :transform="`rotate(${t.turn})`" x="-9" y="-12" width="18" height="24" rx="3" fill="none" stroke="var(--accent)" stroke-width="1.6" />
       <title>{{ t.placed.placement.name }}, {{ t.height.toFixed(2) }} m up</title>
     </g>

@@ -57,7 +57,7 @@ const gap = computed(() => {
           <LadderRails :left="RIGHT" :right="RIGHT + RAIL" :height="HIGH" :top="top" :bottom="bottom" bare />
           <path :d="`M${LEFT - 6},${up.px(0)}H120`" stroke="var(--ink)" stroke-width="1.8" />
           <template v-for="s in sides" :key="s.side">
-            <rect v-for="r in s.rungs" :key="r.key" :x="s.x + 1" :y="y(r.stops) - 2.5" :width="RAIL - 2" height="5" :fill="r.swatch" stroke="var(--ground)" stroke-width=".6"><title>{{ r.name }} {{ thirds(r.stops) }}</title></rect>
+            <rect v-for="r in s.rungs" :key="r.key" :x="s.x + 1" :y="y(r.stops) - 2.5" :width="RAIL - 2" height="5" :fill="r.swatch" stroke="var(--set)" stroke-width=".8"><title>{{ r.name }} {{ thirds(r.stops) }}</title></rect>
             <path v-if="s.sum !== undefined" :d="`M${s.x - 4},${y(s.sum)}h${RAIL + 8}m0,-4v8m${-RAIL - 8},-8v8`" stroke="var(--ink)" stroke-width="2.4" fill="none" />
           </template>
           <template v-if="gap">
@@ -105,17 +105,18 @@ const gap = computed(() => {
 }
 .facts {
   display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 2px 8px;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 4px;
   margin: 6px 8px 0 0;
   padding-top: 6px;
   border-top: 1px solid var(--line);
 }
 .facts dt {
+  font-size: 12px;
   color: var(--quiet);
 }
 .facts dd {
-  font: 500 14px var(--font-mono);
+  font: 500 13px var(--font-mono);
   letter-spacing: -0.02em;
   text-align: right;
 }

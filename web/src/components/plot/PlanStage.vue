@@ -197,7 +197,7 @@ const labels = computed(() => {
     ...props.set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })),
     ...flags.value.map((f) => ({ left: f.x, right: f.x + f.width, top: f.y - 14, bottom: f.y + 26 })),
     ...tapes.value.map((t) => around(tapePlate(toPx(view.value, t.from), chosen.value!.at), PLATE_PX)),
-  ])
+  ], { left: 0, top: 0, right: size.value.width, bottom: size.value.height })
 })
 const KNOT_PX = 11
 /** Leaves room for the knot between what is named and its name. */

@@ -60,7 +60,12 @@ const restrictions = computed(() =>
     return { key: i, d: path(r.outline.map((p) => toPx(props.view, p))), at: corner, words: `${RESTRICTED[r.kind]}: ${r.note}`, short: RESTRICTED[r.kind] }
   }),
 )
-const landmarks = computed(() => props.set.landmarks.map((l) => ({ name: l.name, at: toPx(props.view, l.point) })))
+/** Two that are close together share the room: the second is left to the list beside the plan. */
+const landmarks = computed(() => {
+  const all = props.set.landmarks.map((l) => ({ name: l.name, at: toPx(props.view, l.point), worded: true }))
+  all.forEach((l, i) => (l.worded = !all.slice(0, i).some((o) => o.worded && Math.abs(o.at.y - l.at.y) < 14 && Math.abs(o.at.x - l.at.x) < Math.max(o.name.length, l.name.length) * 6.2)))
+  return all
+})
 const extent = computed(() => bounds([...wallPoints(props.set), ...props.set.landmarks.map((l) => l.point)]))
 const crosses = computed(() => {
   if (props.view.scale < 14) return ''
@@ -113,7 +118,7 @@ const metres = computed(() => {
     <g v-for="l in landmarks" :key="l.name" :transform="`translate(${l.at.x} ${l.at.y})`">
       <rect x="-4.5" y="-4.5" width="9" height="9" fill="var(--ground)" stroke="var(--quiet)" stroke-width="1.2" />
       <path d="M-4.5 4.5L4.5 -4.5" stroke="var(--quiet)" stroke-width="1.2" />
-      <text v-if="roomy && !named?.includes(l.name)" x="8" y="-7" class="word">{{ l.name }}</text>
+      <text v-if="roomy && l.worded && !named?.includes(l.name)" x="8" y="-7" class="word">{{ l.name }}</text>
     </g>
     <text v-for="m in metres" :key="m.key" :x="m.x" :y="m.y" text-anchor="middle" class="word figure">{{ m.text }}</text>
   </g>
