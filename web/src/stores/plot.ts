@@ -139,6 +139,10 @@ export const usePlot = defineStore('plot', () => {
       plot.value = await call<Plot>('POST', `/api/shots/${plot.value!.shot.id}/knots`, { body: { changes, reason: why, note: said || undefined } })
       tried.value = []
       problem.value = undefined
+    } catch (failure) {
+      // someone was there first: with theirs in sight, asking again puts these on top
+      if (failure instanceof ApiError && failure.conflict && plot.value) await open(plot.value.shot.id)
+      throw failure
     } finally {
       saving.value--
     }

@@ -46,7 +46,7 @@ watch(
 
 /** How far apart the sources that count are, in the words of the hint about mixed colour. */
 function mixed(c: Column) {
-  return c.tried.light.hints.find((h) => h.kind === 'MIXED_COLOUR' && h.placement === c.mark?.key)?.title ?? 'they agree'
+  return c.tried.light.hints.find((h) => h.kind === 'MIXED_COLOUR' && h.placement === c.mark?.key)?.reason.split('. ')[0] ?? 'they agree'
 }
 function white(c: Column) {
   const camera = c.tried.light.camera
@@ -74,7 +74,7 @@ const rows = computed<{ name: string; of: (c: Column) => string; swatch?: (c: Co
         <tbody>
           <tr v-for="row in rows" :key="row.name">
             <th scope="row">{{ row.name }}</th>
-            <td v-for="c in columns" :key="c.name"><span v-if="row.swatch?.(c)" class="swatch" :style="{ background: row.swatch(c) }" /><StopsText :text="row.of(c)" class="figure" /></td>
+            <td v-for="c in columns" :key="c.name" :class="{ words: row.of === mixed }"><span v-if="row.swatch?.(c)" class="swatch" :style="{ background: row.swatch(c) }" /><StopsText :text="row.of(c)" :class="{ figure: row.of !== mixed }" /></td>
           </tr>
           <tr>
             <th scope="row">changes</th>

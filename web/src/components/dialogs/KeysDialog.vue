@@ -7,6 +7,9 @@ const emit = defineEmits<{ close: [] }>()
 const KEYS: [string, string][] = [
   ['Page down, Page up', 'next shot, shot before'],
   ['Tab', 'through what is placed'],
+  ['Shift and click', 'choose one more; they are moved together'],
+  ['/', 'to the line that takes what you call out'],
+  ['Enter, Ctrl Enter, Esc', 'in that line: keep it, try it first, not that'],
   ['Arrows', 'move what is selected 5 cm; with Shift 50 cm, with Alt 1 cm'],
   ['[  ]', 'turn what is selected 5°'],
   ['+  −  0', 'zoom in, zoom out, fit the plan'],
@@ -14,6 +17,7 @@ const KEYS: [string, string][] = [
   ['Ctrl Z', 'undo the last edit'],
   ['Enter, Esc', 'keep what is typed, drop it'],
   ['Arrows on a handle', 'on the Bench: move it; with Shift farther'],
+  ['Enter, Backspace', 'while a wall is drawn: end it, take the last corner back'],
   ['Space', 'in Rebuild: tick the step and go on'],
   ['?', 'this list'],
 ]

@@ -83,7 +83,7 @@ const gaps = computed(() => {
         </g>
         <template v-if="c.sum !== undefined">
           <path :d="`M${c.x - 8},${y(c.sum)}h${APART + 16}m0,-5v10m${-APART - 16},-10v10`" stroke="var(--ink)" stroke-width="2.4" fill="none" />
-          <foreignObject :x="c.x + APART + 12" :y="y(c.sum) - 23" width="70" height="22"><div class="figure text-[15px] font-semibold"><StopsText :text="thirds(c.sum)" /></div></foreignObject>
+          <foreignObject :x="c.x + APART + 12" :y="c.sum < 0 && y(c.sum) - y(0) < 26 ? y(c.sum) + 2 : y(c.sum) - 23" width="70" height="22"><div class="figure text-[15px] font-semibold"><StopsText :text="thirds(c.sum)" /></div></foreignObject>
         </template>
         <text v-else :x="c.x" :y="high / 2" class="tick">dark</text>
       </g>

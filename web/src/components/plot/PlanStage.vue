@@ -364,7 +364,7 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
     </defs>
     <SetLayer :set="set" :view="view" :named="taped" />
     <template v-for="d in drawn" :key="`throw-${d.key}`">
-      <ThrowShape v-if="d.shines" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" :through="through(d)" :class="{ faded: faded.has(d.key) }" />
+      <ThrowShape v-if="d.shines" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" :through="through(d)" :plain="drawn.length > CROWD" :class="{ faded: faded.has(d.key) }" />
     </template>
     <CameraView v-if="cameraDrawn?.placed.viewDeg" :at="cameraDrawn.at" :bearing="cameraDrawn.bearing" :view-deg="cameraDrawn.placed.viewDeg" :scale="view.scale" />
     <FrameMark v-for="d in drawn" :key="`frame-${d.key}`" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" />

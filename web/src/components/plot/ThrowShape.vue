@@ -15,6 +15,8 @@ const props = defineProps<{
   scale: number
   /** Window ends when it shines in from outside, px. */
   through?: [Px, Px]
+  /** Without feathered edges and without adding up, which cost too much where there are many. */
+  plain?: boolean
 }>()
 
 const STEEP_DEG = 60
@@ -71,7 +73,7 @@ const edges = computed(() => (soft.value || frame.value ? [] : [[first.value[0]!
 </script>
 
 <template>
-  <g class="throw">
+  <g class="throw" :class="{ plain }">
     <defs>
       <linearGradient :id="`throw-${key}`" gradientUnits="userSpaceOnUse" :x1="at.x" :y1="at.y" :x2="end.x" :y2="end.y">
         <stop offset="0" :stop-color="swatch" :stop-opacity="0.5 * strength" />
@@ -103,7 +105,12 @@ const edges = computed(() => (soft.value || frame.value ? [] : [[first.value[0]!
 .throw circle {
   mix-blend-mode: var(--throw-blend);
 }
-.soft {
+.throw.plain path,
+.throw.plain circle {
+  mix-blend-mode: normal;
+  opacity: 0.7;
+}
+.throw:not(.plain) .soft {
   filter: blur(8px);
 }
 </style>

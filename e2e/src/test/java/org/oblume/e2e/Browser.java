@@ -128,6 +128,15 @@ final class Browser implements AutoCloseable {
         field(label).sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
     }
 
+    /** Chooses from the list with that label. */
+    void choose(String label, String option) {
+        WebElement list = see("select[aria-label=\"" + label + "\"]");
+        until("choose " + option, d -> list.findElements(By.tagName("option")).stream().filter(o -> o.getText().equals(option)).findFirst().map(o -> {
+            o.click();
+            return true;
+        }).orElse(null));
+    }
+
     /** What stands in the field with that label. */
     String value(String label) {
         return field(label).getDomProperty("value");

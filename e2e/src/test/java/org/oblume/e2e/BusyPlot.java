@@ -71,8 +71,8 @@ final class BusyPlot {
                 throw new UncheckedIOException(impossible);
             }
             aim(knots, key, i % MARKS);
-            knot(knots, key, "LEVEL").put("percent", 20 + i);
-            knot(knots, key, "CCT").put("kelvin", 3000 + 60 * i);
+            knot(knots, key, "LEVEL").put("percent", 20 + i % 80);
+            knot(knots, key, "CCT").put("kelvin", 3000 + 60 * (i % 50));
             knot(knots, key, "TINT").put("duv", 0);
             knot(knots, key, "BEAM").put("beamDeg", 40);
             knot(knots, key, "MODIFIERS").putArray("items");

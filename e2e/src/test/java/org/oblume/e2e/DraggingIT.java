@@ -21,10 +21,10 @@ class DraggingIT {
     private static final int WARM_UP = 60;
     private static final int ROUNDS = 60;
     private static final String TRIED = """
-            {"changes":[{"placement":"head-12","attribute":"PLACE","value":{"xM":%.2f,"yM":3.1,"outside":false}}],"holds":[],"out":[]}""";
+            {"changes":[{"placement":"head-7","attribute":"PLACE","value":{"xM":%.2f,"yM":3.1,"outside":false}}],"holds":[],"out":[]}""";
     /** Drags a head round in a circle for some seconds, a step each frame, and tells the time between frames. */
     private static final String DRAG = """
-            const head = document.querySelector('[data-key=head-12]'), box = head.getBoundingClientRect();
+            const head = document.querySelector('[data-key=head-7]'), box = head.getBoundingClientRect();
             const [cx, cy] = [box.left + box.width / 2, box.top + box.height / 2];
             const at = (type, x, y) => new PointerEvent(type, { clientX: x, clientY: y, pointerId: 1, button: 0, bubbles: true });
             const svg = head.closest('svg'); svg.setPointerCapture = () => {};
@@ -46,7 +46,7 @@ class DraggingIT {
     @Test
     void draggingIsMeasured() throws Exception {
         for (int heads : new int[] {10, 40, 80}) {
-            try (RunningOblume oblume = RunningOblume.empty(RunningOblume.newData())) {
+            try (RunningOblume oblume = RunningOblume.asShipped(RunningOblume.newData())) {
                 post(oblume, "/api/scenes/import", BusyPlot.file(heads));
                 long shot = json.readTree(client.send(HttpRequest.newBuilder(URI.create(oblume.address() + "/api/book")).build(), BodyHandlers.ofString()).body())
                         .at("/productions/0/scenes/0/shots/0/id").asLong();

@@ -41,7 +41,7 @@ class OpeningABigSceneIT {
     void openingIsMeasuredBesideABareRead() throws Exception {
         Path data = RunningOblume.newData();
         long sceneId;
-        try (RunningOblume oblume = RunningOblume.empty(data)) {
+        try (RunningOblume oblume = RunningOblume.asShipped(data)) {
             sceneId = send(oblume, "/api/scenes/import", BigScene.file()).get("sceneId").asLong();
             JsonNode shots = send(oblume, "/api/book", null).at("/productions/0/scenes/0/shots");
             assertThat(shots).hasSize(BigScene.SHOTS);

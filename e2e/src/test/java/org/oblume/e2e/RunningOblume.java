@@ -18,6 +18,9 @@ final class RunningOblume implements AutoCloseable {
     private static final Pattern READY = Pattern.compile("Oblume is ready: (http://localhost:\\d+)/");
     private static final Duration LONGEST_START = Duration.ofSeconds(120);
 
+    /** A test starts many servers and works each for a short while. */
+    private static final List<String> QUICK_START = List.of("-XX:TieredStopAtLevel=1");
+
     private final Process process;
     private final String address;
 
@@ -27,19 +30,24 @@ final class RunningOblume implements AutoCloseable {
     }
 
     static RunningOblume withDemo(Path data) {
-        return start(data, "--spring.profiles.active=demo");
+        return start(data, QUICK_START, "--spring.profiles.active=demo");
     }
 
     static RunningOblume empty(Path data) {
-        return start(data);
+        return start(data, QUICK_START);
     }
 
-    private static RunningOblume start(Path data, String... more) {
+    /** As `./oblume run` starts it, to be measured. */
+    static RunningOblume asShipped(Path data) {
+        return start(data, List.of());
+    }
+
+    private static RunningOblume start(Path data, List<String> java, String... more) {
         Path app = Path.of(System.getProperty("oblume.app"));
         List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1",
-                "-XX:SharedArchiveFile=classes.jsa", "-Xshare:auto", "-Xlog:cds=off", "-Xlog:cds+dynamic=off",
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:SharedArchiveFile=classes.jsa", "-Xshare:auto", "-Xlog:cds=off", "-Xlog:cds+dynamic=off",
                 "-jar", "oblume.jar", "--server.port=0", "--oblume.data=" + data.toAbsolutePath()));
+        command.addAll(1, java);
         command.addAll(List.of(more));
         try {
             Process process = new ProcessBuilder(command).directory(app.toFile()).redirectErrorStream(true).start();

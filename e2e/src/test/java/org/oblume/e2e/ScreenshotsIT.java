@@ -49,6 +49,23 @@ class ScreenshotsIT {
             take(crew, "plot-daylight");
             crew.press("Dark set");
 
+            crew.see("#say-it").sendKeys("edge down 1 stop, key closer 40 cm hold");
+            crew.until("hear it", d -> crew.text("#say-echo").contains("held at") ? true : null);
+            take(crew, "plot-say");
+            crew.press("Not that Esc");
+
+            crew.open("/shots/" + ids[0] + "/light");
+            crew.choose("Lay another shot’s rose over it", "4A");
+            crew.seeText("Roses, 4A and 4C");
+            take(crew, "light");
+
+            crew.open("/shots/" + ids[0] + "/set");
+            crew.press("shop window");
+            take(crew, "set");
+
+            threeTries(crew);
+            take(crew, "tries");
+
             for (String bench : new String[] {"colour", "correction", "exposure", "distance", "tape", "power"}) {
                 crew.open("/bench/" + bench);
                 crew.see("[data-found], [data-rank]");
@@ -63,6 +80,21 @@ class ScreenshotsIT {
             crew.seeText("of 9");
             take(crew, "rebuild-phone");
         }
+    }
+
+    /** Three ways with the ceiling tubes of 17A, compared. */
+    private static void threeTries(Browser crew) {
+        Object id = crew.fetch("return (await (await fetch('/api/book')).json()).productions[0].scenes.flatMap(s => s.shots).find(s => s.slate == '17A').id");
+        crew.open("/shots/" + id + "/plot");
+        crew.see(".ladder svg");
+        for (String line : new String[] {"key 4371 tint +0.007, fill 4150 tint +0.009 no half plus green", "ceiling tubes half minus green",
+            "camera white 4150 +0.009"}) {
+            crew.see("#say-it").sendKeys(line);
+            crew.press("Try first Ctrl Enter");
+            crew.press("Record");
+        }
+        crew.press("Compare");
+        crew.seeText("Compared on Passenger");
     }
 
     private static void take(Browser crew, String name) {

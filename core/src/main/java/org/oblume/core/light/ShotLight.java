@@ -1,6 +1,7 @@
 package org.oblume.core.light;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,11 +43,14 @@ import org.oblume.core.units.TStop;
 public final class ShotLight {
 
     private static final double CHEEK_DEG = 45;
+    /** A patch of wall that brings less than this to a face is left out, lux (model). */
+    private static final double LEAST_LUX = 1e-4;
     private static final White WHITE_UNTIL_RECORDED = new White(5600, 0);
     /** How far behind a mark a wall still counts as its background, metres. */
     private static final double BACKGROUND_WITHIN_M = 60;
 
     private final List<Source> sources = new ArrayList<>();
+    private final List<Placement> placed;
     private final List<MarkLight> marks = new ArrayList<>();
     private final Map<String, String> unknown = new LinkedHashMap<>();
     private final ShotState state;
@@ -80,6 +84,7 @@ public final class ShotLight {
                 }
             }
         }
+        this.placed = sources.stream().map(Source::placement).toList();
         Optional<Placement> camera = placements.stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.stands(p.key())).findFirst();
         this.metering = camera.flatMap(c -> metering(c.key(), state)).orElse(null);
         @Nullable SpacePoint lens = camera.flatMap(c -> state.position(c.key())).orElse(null);
@@ -101,7 +106,7 @@ public final class ShotLight {
 
     /** The lights that are on, in the scene's order. */
     public List<Placement> sources() {
-        return sources.stream().map(Source::placement).toList();
+        return placed;
     }
 
     /** The marks on set, in the scene's order. */
@@ -201,14 +206,41 @@ public final class ShotLight {
                 }
             }
             LightColour colour = source.ways().get(0).light().colour();
-            double roomLeft = left.addRoom(patches.get(i), colour, sight);
-            double roomRight = right.addRoom(patches.get(i), colour, sight);
+            double room = offTheRoom(patches.get(i), colour, left, right);
             if (back != null) {
-                back.addRoom(patches.get(i), colour, sight);
+                offTheRoom(patches.get(i), colour, back);
             }
-            from.add(strongest.asSeen(face, Math.max(roomLeft, roomRight), behind == null ? null : face.distanceM(behind.at), sight));
+            from.add(strongest.asSeen(face, room, behind == null ? null : face.distanceM(behind.at), sight));
         }
         return new MarkLight(mark.key(), face, facing, left.falling(), right.falling(), back == null ? null : back.falling(), from);
+    }
+
+    /**
+     * Adds light off the room to surfaces at one point: what stands between is looked up once for all of them.
+     *
+     * @return what the brightest of them gets, lux
+     */
+    private double offTheRoom(Map<Surface, List<RoomBounce.Patch>> bySurface, LightColour light, Lit... surfaces) {
+        double[] all = new double[surfaces.length];
+        for (Map.Entry<Surface, List<RoomBounce.Patch>> entry : bySurface.entrySet()) {
+            double[] lux = new double[surfaces.length];
+            for (RoomBounce.Patch patch : entry.getValue()) {
+                double part = Double.NaN;
+                for (int i = 0; i < surfaces.length; i++) {
+                    double one = patch.lux(surfaces[i].at, surfaces[i].normal);
+                    if (one > LEAST_LUX) {
+                        part = Double.isNaN(part) ? sight.between(patch.at(), surfaces[i].at, null).part() : part;
+                        lux[i] += one * part;
+                    }
+                }
+            }
+            LightColour off = RoomBounce.off(entry.getKey(), light);
+            for (int i = 0; i < surfaces.length; i++) {
+                surfaces[i].put(lux[i], off);
+                all[i] += lux[i];
+            }
+        }
+        return Arrays.stream(all).max().orElse(0);
     }
 
     /** What of a way's light comes to a point, and through what; null when none does. */
@@ -281,22 +313,6 @@ public final class ShotLight {
 
         void add(Source.Way way, Arriving arriving) {
             put(way.light().lux(at, normal) * arriving.part, arriving.colour);
-        }
-
-        double addRoom(Map<Surface, List<RoomBounce.Patch>> bySurface, LightColour light, Sight sight) {
-            double all = 0;
-            for (Map.Entry<Surface, List<RoomBounce.Patch>> entry : bySurface.entrySet()) {
-                double lux = 0;
-                for (RoomBounce.Patch patch : entry.getValue()) {
-                    double one = patch.lux(at, normal);
-                    if (one > 0) {
-                        lux += one * sight.between(patch.at(), at, null).part();
-                    }
-                }
-                put(lux, RoomBounce.off(entry.getKey(), light));
-                all += lux;
-            }
-            return all;
         }
 
         private void put(double lux, LightColour colour) {

@@ -16,6 +16,7 @@ import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Pointing;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Refusal;
@@ -32,11 +33,11 @@ public final class RebuildSheet {
 
     /**
      * @param placements of the scene, in its own order, which holds within a role
-     * @return a step for each placement on set; one that is struck or was never placed needs none
+     * @return a step for each placement on set; one that is struck or was never placed needs none, nor does daylight
      */
     public static List<RebuildStep> steps(SetPlan set, List<Placement> placements, ShotState state, BuildOrder order) {
         return placements.stream()
-                .filter(p -> state.stands(p.key()))
+                .filter(p -> state.stands(p.key()) && p.kind() != PlacementKind.DAYLIGHT)
                 .sorted(Comparator.comparingInt(p -> order.rank(p.role())))
                 .map(p -> new RebuildStep(p, tapes(set, state, p.key()).orElse(null), cautions(p, state),
                         newestChange(p, state)))

@@ -2,7 +2,9 @@ package org.oblume.server.light;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotState;
@@ -43,6 +45,8 @@ final class Lights {
     private final White recordedWhite;
     private final CameraWhite white;
     private final List<Placement> inOrder;
+    /** Place of each source in the light's order, by key. */
+    private final Map<String, Integer> indexes = new HashMap<>();
     private final Set<String> out;
 
     /** @param out keys of lights that are taken as off */
@@ -54,7 +58,11 @@ final class Lights {
         this.recordedWhite = ShotLight.white(placements, state);
         this.white = recordedWhite.camera();
         this.out = out;
-        this.inOrder = placements.stream().filter(p -> light.sources().contains(p) || light.unknown().containsKey(p.key()) || out.contains(p.key()))
+        List<Placement> sources = light.sources();
+        for (int i = 0; i < sources.size(); i++) {
+            indexes.put(sources.get(i).key(), i);
+        }
+        this.inOrder = placements.stream().filter(p -> indexes.containsKey(p.key()) || light.unknown().containsKey(p.key()) || out.contains(p.key()))
                 .sorted(Comparator.comparingInt(p -> order.rank(p.role()))).toList();
     }
 
@@ -118,8 +126,8 @@ final class Lights {
                 .map(m -> m.exposure().stop(Illuminance.ofLux(mark.lit().lux())).label()).orElse(null);
         List<LightView.FromOne> from = new ArrayList<>();
         for (Placement source : inOrder) {
-            int i = light.sources().indexOf(source);
-            if (i >= 0) {
+            Integer i = indexes.get(source.key());
+            if (i != null) {
                 from.add(fromOne(mark, i, source));
             }
         }
