@@ -37,6 +37,11 @@ export const useLight = defineStore('light', () => {
   const mark = computed<AtMark | undefined>(
     () => light.value?.marks.find((m) => m.key === (chosenMark.value ?? plot.selected)) ?? light.value?.marks[0],
   )
+  /** The changes of the answer that come of what is passing, with the levels that hold. */
+  const passed = computed(() => {
+    const keys = [...passing.value.changes.map((c) => `${c.placement}/${c.attribute}`), ...passing.value.holds.map((k) => `${k}/LEVEL`)]
+    return answer.value?.changes.filter((c) => keys.includes(`${c.placement}/${c.attribute}`)) ?? []
+  })
   const question = computed(() => {
     const base = aside.value ? NOTHING : (trial.value ?? NOTHING)
     return { changes: merged(base.changes, passing.value.changes), holds: [...new Set([...base.holds, ...passing.value.holds])], out: out.value }
@@ -159,7 +164,7 @@ export const useLight = defineStore('light', () => {
 
   return {
     answer, refused, settled, out, trials, active, passing, aside, chosenMark,
-    trial, trying, light, mark,
+    trial, trying, light, mark, passed,
     begin, put, wish, wishOne, drop, keep, toggleOut, alone, merged,
   }
 })

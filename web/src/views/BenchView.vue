@@ -52,11 +52,6 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
 </template>
 
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-}
 .head {
   display: flex;
   align-items: baseline;

@@ -162,11 +162,6 @@ function select(key: string) {
 </template>
 
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-}
 .body {
   flex: 1;
   min-height: 0;
@@ -220,12 +215,7 @@ tr {
   border-bottom: 1px solid var(--line);
 }
 .swatch {
-  display: inline-block;
-  width: 14px;
-  height: 9px;
   margin-right: 6px;
-  border: 1px solid var(--set);
-  border-radius: 2px;
 }
 @media (width < 1100px) {
   .body {

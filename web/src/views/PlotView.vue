@@ -204,11 +204,6 @@ async function kept() {
 </template>
 
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-}
 .body {
   flex: 1;
   min-height: 0;

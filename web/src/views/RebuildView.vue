@@ -149,11 +149,6 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </template>
 
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-}
 .body {
   flex: 1;
   min-height: 0;

@@ -359,11 +359,6 @@ const heading = computed(() => (chosen.value ? { walls: 'Wall', openings: 'Openi
 </template>
 
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-}
 .bar {
   display: flex;
   gap: 12px;

@@ -108,11 +108,8 @@ th[scope='row'] {
   max-width: 220px;
 }
 .swatch {
-  display: inline-block;
   width: 22px;
   height: 12px;
   margin-right: 8px;
-  border: 1px solid var(--set);
-  border-radius: 2px;
 }
 </style>

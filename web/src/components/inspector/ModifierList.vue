@@ -4,6 +4,7 @@ import { sentence } from '@/api/client'
 import { held, value, type Modifier, type Placed, type Stock } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import StockPicker from '@/components/fields/StockPicker.vue'
+import { worn } from '@/lib/stock'
 import { usePlot } from '@/stores/plot'
 import CarryThread from './CarryThread.vue'
 
@@ -27,8 +28,8 @@ async function keep(changed: Modifier[]) {
   }
 }
 
-function add({ name, kind, stops, miredShift, duvShift, gel, narrowsToDeg }: Stock) {
-  void keep([...items.value, { name, stops, miredShift, duvShift, softens: kind === 'DIFFUSION', gel, narrowsToDeg }])
+function add(item: Stock) {
+  void keep([...items.value, worn(item)])
 }
 
 function swap(i: number, by: number) {

@@ -139,12 +139,6 @@ function setOutside(outside: boolean) {
 .derived .figure {
   color: var(--ink);
 }
-.swatch {
-  width: 14px;
-  height: 9px;
-  border: 1px solid var(--set);
-  border-radius: 2px;
-}
 @media (pointer: coarse) {
   .derived {
     min-height: 36px;

@@ -96,13 +96,6 @@ const listed = computed(() => {
 .line:hover {
   background: var(--raised);
 }
-.swatch {
-  width: 14px;
-  height: 9px;
-  border: 1px solid var(--set);
-  border-radius: 2px;
-  flex: none;
-}
 @media (pointer: coarse) {
   .line {
     min-height: 44px;

@@ -85,11 +85,8 @@ ul {
   min-height: 31px;
 }
 .swatch {
-  flex: none;
   width: 22px;
   height: 11px;
-  border: 1px solid var(--set);
-  border-radius: 2px;
 }
 .row .button[aria-pressed='true'] {
   border-color: var(--accent);

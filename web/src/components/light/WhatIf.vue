@@ -4,6 +4,7 @@ import { call, sentence } from '@/api/client'
 import { value, type Placed, type Stock, type Understanding, type Wish } from '@/api/types'
 import StockPicker from '@/components/fields/StockPicker.vue'
 import { tenths } from '@/lib/stops'
+import { worn } from '@/lib/stock'
 import { useLatest } from '@/lib/useLatest'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
@@ -61,7 +62,7 @@ function pass() {
   if (one && level.value !== undefined) changes.push({ placement: one, attribute: 'LEVEL', value: { percent: level.value } })
   if (one && added.value.length && recorded.value) {
     const items = value(recorded.value, 'MODIFIERS')?.items ?? []
-    changes.push({ placement: one, attribute: 'MODIFIERS', value: { items: [...items, ...added.value.map(({ name, kind, stops, miredShift, duvShift, gel, narrowsToDeg }) => ({ name, stops, miredShift, duvShift, softens: kind === 'DIFFUSION', gel, narrowsToDeg }))] } })
+    changes.push({ placement: one, attribute: 'MODIFIERS', value: { items: [...items, ...added.value.map(worn)] } })
   }
   if (cam && stop.value !== undefined) changes.push({ placement: cam, attribute: 'STOP', value: { tStop: stop.value } })
   if (cam && iso.value !== undefined) changes.push({ placement: cam, attribute: 'SPEED', value: { iso: iso.value } })
@@ -86,10 +87,9 @@ function intoTry() {
 }
 
 async function keep() {
-  if (!light.answer || !light.settled) return
+  if (!light.settled) return
   try {
-    const keys = new Set([...light.passing.changes.map((c) => `${c.placement}/${c.attribute}`), ...light.passing.holds.map((k) => `${k}/LEVEL`)])
-    await plot.keepAll(light.answer.changes.filter((c) => keys.has(`${c.placement}/${c.attribute}`)))
+    await plot.keepAll(light.passed)
     back()
   } catch (failure) {
     error.value = sentence(failure)

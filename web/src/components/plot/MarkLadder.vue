@@ -120,12 +120,6 @@ const gap = computed(() => {
   letter-spacing: -0.02em;
   text-align: right;
 }
-.swatch {
-  width: 14px;
-  height: 9px;
-  border: 1px solid var(--set);
-  border-radius: 2px;
-}
 .note {
   margin: 6px 8px 0 0;
   font-size: 11px;

@@ -20,12 +20,7 @@ const error = ref('')
 const input = ref<HTMLInputElement>()
 
 const problem = computed(() => heard.value?.problems[0])
-const told = computed(() => {
-  const said = heard.value
-  if (!said || problem.value || !light.answer) return []
-  const keys = [...said.changes.map((c) => `${c.placement}/${c.attribute}`), ...said.holds.map((k) => `${k}/LEVEL`)]
-  return light.answer.changes.filter((c) => keys.includes(`${c.placement}/${c.attribute}`))
-})
+const told = computed(() => (heard.value && !problem.value ? light.passed : []))
 const holds = computed(() => light.answer?.holds.filter((h) => heard.value?.holds.includes(h.placement)) ?? [])
 const ready = computed(() => !!heard.value && !problem.value && told.value.length > 0 && light.settled && !light.refused)
 const pieces = computed(() => {

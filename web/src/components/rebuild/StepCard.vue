@@ -148,11 +148,4 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
     height: 168px;
   }
 }
-.swatch {
-  display: inline-block;
-  width: 14px;
-  height: 9px;
-  border: 1px solid var(--set);
-  border-radius: 2px;
-}
 </style>

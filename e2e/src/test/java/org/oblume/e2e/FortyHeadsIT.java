@@ -5,7 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -25,11 +26,11 @@ class FortyHeadsIT {
               if (w > 4 && h > 4) n++;
             }
             return n""";
-    private RunningOblume oblume;
-    private Browser crew;
+    private static RunningOblume oblume;
+    private static Browser crew;
 
-    @BeforeEach
-    void start(@TempDir Path folder) throws IOException {
+    @BeforeAll
+    static void start(@TempDir Path folder) throws IOException {
         oblume = RunningOblume.empty(RunningOblume.newData());
         crew = new Browser(oblume.address());
         Path file = Files.writeString(folder.resolve("busy.json"), BusyPlot.file(HEADS));
@@ -38,13 +39,18 @@ class FortyHeadsIT {
         crew.see("[role=dialog]");
         crew.upload("input[type=file]", file);
         crew.press("Import");
-        crew.pressCss("main a.shot");
+        crew.see("main a.shot");
+    }
+
+    @BeforeEach
+    void open() {
+        crew.open("/shots/1/plot");
         crew.until("see all of it", d -> crew.texts(".placed").size() == HEADS + BusyPlot.GRIP + BusyPlot.MARKS + 1 ? true : null);
         crew.see(".ladder svg");
     }
 
-    @AfterEach
-    void stop() {
+    @AfterAll
+    static void stop() {
         crew.close();
         oblume.close();
     }

@@ -3,25 +3,25 @@ package org.oblume.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
 /** A scene is planned: changes are said, tried and compared on the mark before anyone lifts a stand. */
 class PlannedLightIT {
 
-    private RunningOblume oblume;
-    private Browser crew;
+    private static RunningOblume oblume;
+    private static Browser crew;
 
-    @BeforeEach
-    void start() {
+    @BeforeAll
+    static void start() {
         oblume = RunningOblume.withDemo(RunningOblume.newData());
         crew = new Browser(oblume.address());
     }
 
-    @AfterEach
-    void stop() {
+    @AfterAll
+    static void stop() {
         crew.close();
         oblume.close();
     }
