@@ -25,5 +25,10 @@ export const useSettings = defineStore('settings', () => {
       : { figure: length.m.toFixed(2), unit: 'm' }
   }
 
-  return { person, theme, units, figure }
+  /** What the server printed, in the units that the crew works in. */
+  function printed(both: { metric: string; imperial: string }): string {
+    return both[units.value]
+  }
+
+  return { person, theme, units, figure, printed }
 })

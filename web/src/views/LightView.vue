@@ -19,6 +19,7 @@ import { signed } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { useSettings } from '@/stores/settings'
 
 /** What the light does on one mark: ladder, rose, colour, each source in and out, and what if. */
 const props = defineProps<{ shotId: number }>()
@@ -26,6 +27,7 @@ defineEmits<{ spine: [] }>()
 const plot = usePlot()
 const book = useBook()
 const light = useLight()
+const settings = useSettings()
 
 const comparing = ref(false)
 const otherShot = ref<number>()
@@ -95,7 +97,7 @@ const table = computed(() => {
     ...(m.keyToFill ? [{ name: 'Key to fill, alone', figure: `${ratio(m.keyToFill.ratio)}  ${tenths(m.keyToFill.stops)}` }] : []),
     ...(m.background ? [{ name: 'Background', figure: tenths(m.background.overStops) }] : []),
     ...(m.stop ? [{ name: 'A meter at the lit cheek', figure: m.stop }] : []),
-    { name: 'Light there, lux', figure: m.lit.lux.toFixed(0) },
+    { name: 'Light there', figure: settings.printed(m.litLight) },
     ...(m.lit.kelvin ? [{ name: 'White, lit', figure: `${Math.round(m.lit.kelvin)} K`, swatch: m.lit.swatch }] : []),
     ...(m.lit.duv === undefined ? [] : [{ name: 'Tint, lit', figure: `${signed(m.lit.duv, 3)}` }]),
     ...(m.shadow.kelvin ? [{ name: 'White, shadow', figure: `${Math.round(m.shadow.kelvin)} K`, swatch: m.shadow.swatch }] : []),

@@ -7,6 +7,7 @@ import { ratio, tenths } from '@/lib/stops'
 import { signed } from '@/lib/words'
 import { useLight, type Trial } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { useSettings } from '@/stores/settings'
 import BaseDialog from './BaseDialog.vue'
 
 /** The record and every try, side by side on one mark. */
@@ -14,6 +15,7 @@ const props = defineProps<{ open: boolean }>()
 defineEmits<{ close: [] }>()
 const plot = usePlot()
 const light = useLight()
+const settings = useSettings()
 
 interface Column {
   name: string
@@ -78,7 +80,7 @@ const rows = computed<{ name: string; of: (c: Column) => string; swatch?: (c: Co
           </tr>
           <tr>
             <th scope="row">changes</th>
-            <td v-for="c in columns" :key="c.name" class="words"><template v-for="(x, i) in c.tried.changes" :key="i">{{ x.name }} {{ x.label }} {{ x.after }}<br /></template></td>
+            <td v-for="c in columns" :key="c.name" class="words"><template v-for="(x, i) in c.tried.changes" :key="i">{{ x.name }} {{ x.label }} {{ settings.printed(x.after) }}<br /></template></td>
           </tr>
         </tbody>
       </table>

@@ -4,10 +4,12 @@ import type { Placed } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import { tenths, thirds } from '@/lib/stops'
 import { useLight } from '@/stores/light'
+import { useSettings } from '@/stores/settings'
 
 /** What one light does at the mark, how far it can go up, and what its kind minds. */
 const props = defineProps<{ placed: Placed }>()
 const light = useLight()
+const settings = useSettings()
 
 const key = computed(() => props.placed.placement.key)
 const source = computed(() => light.light?.sources.find((s) => s.key === key.value))
@@ -30,9 +32,9 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
         <dt>lit cheek</dt><dd><StopsText :text="thirds(one.lit.overStops)" /></dd>
         <dt>shadow cheek</dt><dd><StopsText :text="thirds(one.shadow.overStops)" /></dd>
         <template v-if="one.background"><dt>background</dt><dd><StopsText :text="thirds(one.background.overStops)" /></dd></template>
-        <dt>turned to it</dt><dd>{{ one.facing.lux.toFixed(one.facing.lux < 10 ? 1 : 0) }}<span class="unit">lux</span></dd>
+        <dt>turned to it</dt><dd>{{ settings.printed(one.facingLight) }}</dd>
         <template v-if="one.distanceM">
-          <dt>from</dt><dd>{{ Math.round(one.fromDeg) }}°<span class="unit">{{ Math.round(Math.abs(one.upDeg)) }}° {{ one.upDeg < 0 ? 'below' : 'up' }}, {{ one.distanceM.toFixed(2) }} m</span></dd>
+          <dt>from</dt><dd>{{ Math.round(one.fromDeg) }}°<span class="unit">{{ Math.round(Math.abs(one.upDeg)) }}° {{ one.upDeg < 0 ? 'below' : 'up' }}, {{ settings.printed(one.distance) }}</span></dd>
           <dt>as large as</dt><dd>{{ one.sizeDeg.toFixed(1) }}°</dd>
           <template v-if="one.penumbraM !== undefined"><dt>shadow edge behind</dt><dd>{{ whole(one.penumbraM) }}</dd></template>
         </template>

@@ -8,11 +8,13 @@ import { worn } from '@/lib/stock'
 import { useLatest } from '@/lib/useLatest'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { useSettings } from '@/stores/settings'
 
 /** What if: one source nearer, dimmer, softer; the camera with another stop, ND, ISO or white. Nothing is kept until it is kept. */
 const props = defineProps<{ placed?: Placed }>()
 const plot = usePlot()
 const light = useLight()
+const settings = useSettings()
 
 const distance = ref<number>()
 const level = ref<number>()
@@ -37,6 +39,8 @@ const now = computed(() => ({
   nd: nd.value ?? (camera.value && value(camera.value, 'LENS_ND')?.density) ?? 0,
   white: white.value ?? (camera.value && value(camera.value, 'WHITE')?.kelvin) ?? 5600,
 }))
+/** How far the light is from its mark now, as it is tried. */
+const toMark = computed(() => light.mark?.from.find((f) => f.key === recorded.value?.placement.key && f.straight))
 const holding = computed(() => light.answer?.holds.find((h) => h.placement === recorded.value?.placement.key))
 const pending = computed(() => light.passing.changes.length + light.passing.holds.length > 0)
 
@@ -109,7 +113,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
     <h2 class="text-[15px]">What if</h2>
     <template v-if="recorded && isLight">
       <p class="text-[12px]"><b class="font-[650]">{{ recorded.placement.name }}</b></p>
-      <label v-if="from" class="slide"><span>distance</span><input type="range" min="0.5" :max="Math.max(6, from * 2).toFixed(1)" step="0.05" :value="now.distance" @input="distance = number($event)" /><span class="figure">{{ now.distance.toFixed(2) }} m</span></label>
+      <label v-if="from" class="slide"><span>distance</span><input type="range" min="0.5" :max="Math.max(6, from * 2).toFixed(1)" step="0.05" :value="now.distance" @input="distance = number($event)" /><span class="figure">{{ toMark ? settings.printed(toMark.distance) : `${now.distance.toFixed(2)} m` }}</span></label>
       <label class="slide"><span>level</span><input type="range" min="0" max="100" step="1" :value="now.level" @input="level = number($event)" /><span class="figure">{{ Math.round(holding ? holding.levelPercent : now.level) }} %</span></label>
       <div class="flex items-center gap-2">
         <StockPicker class="grow" label="Add a filter or a cloth, to see what it does" @pick="added = [...added, $event]" />

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
+import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
 import { axis, ticks } from '@/lib/scales'
 import { along } from '@/lib/screen'
 import { useSize } from '@/lib/useSize'
+import { useSettings } from '@/stores/settings'
 
 /** Heights seen from the side, along the camera's axis: drag a thing up or down to raise or lower it. */
 const props = defineProps<{ set: SetPlan; placements: Placed[]; selected?: string; locked: boolean; camera?: Placed; draft: Record<string, number> }>()
@@ -17,6 +18,7 @@ const RIGHT = 24
 const NUDGE_M = 0.05
 const LOWEST_TOP_M = 2.6
 
+const settings = useSettings()
 const element = ref<SVGSVGElement>()
 const size = useSize(element)
 const way = computed(() => along(props.camera?.aim?.bearingDeg ?? 90))
@@ -43,7 +45,8 @@ const things = computed(() =>
     // the aim as seen from the side: how much of it runs along the axis
     const run = aim ? Math.cos((aim.tiltDeg * Math.PI) / 180) * (along(aim.bearingDeg).x * way.value.x + along(aim.bearingDeg).y * way.value.y) : 1
     const turn = aim ? (Math.atan2(-Math.sin((aim.tiltDeg * Math.PI) / 180), run) * 180) / Math.PI : 0
-    return { key, placed, height, x, y: up.value.px(height), turn, kind: placed.placement.kind, selected: key === props.selected }
+    const said = settings.units === 'imperial' ? (held(placed, 'HEIGHT')?.sayImperial ?? '') : height.toFixed(2)
+    return { key, placed, height, said, x, y: up.value.px(height), turn, kind: placed.placement.kind, selected: key === props.selected }
   }),
 )
 const furniture = computed(() =>
@@ -128,7 +131,7 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
       <title>{{ t.placed.placement.name }}, {{ t.height.toFixed(2) }} m up</title>
     </g>
     <g v-for="t in things" :key="`t${t.key}`" class="view">
-      <text v-if="told.has(t.key)" :x="t.x + (t.x > size.width - 90 ? -14 : 14)" :text-anchor="t.x > size.width - 90 ? 'end' : 'start'" :y="t.y + 4" class="figure" :class="{ accent: t.selected }">{{ t.height.toFixed(2) }}</text>
+      <text v-if="told.has(t.key)" :x="t.x + (t.x > size.width - 90 ? -14 : 14)" :text-anchor="t.x > size.width - 90 ? 'end' : 'start'" :y="t.y + 4" class="figure" :class="{ accent: t.selected }">{{ t.said }}</text>
     </g>
   </svg>
 </template>

@@ -9,10 +9,12 @@ import { useLatest } from '@/lib/useLatest'
 import { REASONS } from '@/lib/words'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { useSettings } from '@/stores/settings'
 
 /** One line takes what a gaffer would call out. It says what it understood; nothing is written until it is kept. */
 const plot = usePlot()
 const light = useLight()
+const settings = useSettings()
 
 const text = ref('')
 const heard = ref<Understanding>()
@@ -118,7 +120,7 @@ defineExpose({ focus: () => input.value?.focus() })
       </template>
       <template v-else-if="error || (text && light.refused)"><WedgeMark act /><span>{{ error || light.refused }}</span></template>
       <template v-else-if="heard">
-        <span v-for="c in told" :key="c.placement + c.attribute" class="told"><KnotMark /><b>{{ c.name }}</b> {{ c.label }} <template v-if="c.before"><span class="figure">{{ c.before }}</span> to </template><span class="figure">{{ c.after }}</span></span>
+        <span v-for="c in told" :key="c.placement + c.attribute" class="told"><KnotMark /><b>{{ c.name }}</b> {{ c.label }} <template v-if="c.before"><span class="figure">{{ settings.printed(c.before) }}</span> to </template><span class="figure">{{ settings.printed(c.after) }}</span></span>
         <span v-for="h in holds" :key="h.placement" class="told">
           <template v-if="h.reachable">{{ tenths(h.changeStops) }} stops, held at <span class="figure">{{ h.levelPercent.toFixed(0) }} %</span>; {{ h.sizeFromDeg.toFixed(1) }}° to {{ h.sizeToDeg.toFixed(1) }}° as {{ h.mark }} sees it</template>
           <template v-else><WedgeMark act />{{ h.name }} is short by {{ tenths(h.shortStops).replace('+', '') }} stop. {{ h.offers.join(', or ') }}</template>

@@ -5,10 +5,12 @@ import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { useSettings } from '@/stores/settings'
 
 /** Changes that are tried: the record and each try beside it, to look at, compare, keep or throw away. */
 const plot = usePlot()
 const light = useLight()
+const settings = useSettings()
 defineEmits<{ compare: [] }>()
 
 const keeping = ref(false)
@@ -49,7 +51,7 @@ async function keep() {
       <ReasonPicker v-if="plot.based" />
       <label v-else class="block"><span class="text-[12px] text-quiet">Why this one; it stays with the record</span><input v-model="plot.note" class="field" maxlength="500" /></label>
       <ul class="mt-3">
-        <li v-for="c in light.answer?.changes ?? []" :key="c.placement + c.attribute"><b class="font-[650]">{{ c.name }}</b> {{ c.label }} <template v-if="c.before"><span class="figure">{{ c.before }}</span> to </template><span class="figure">{{ c.after }}</span></li>
+        <li v-for="c in light.answer?.changes ?? []" :key="c.placement + c.attribute"><b class="font-[650]">{{ c.name }}</b> {{ c.label }} <template v-if="c.before"><span class="figure">{{ settings.printed(c.before) }}</span> to </template><span class="figure">{{ settings.printed(c.after) }}</span></li>
       </ul>
       <template #buttons>
         <button class="button" @click="keeping = false">Not yet</button>

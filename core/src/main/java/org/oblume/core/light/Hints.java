@@ -83,13 +83,13 @@ public final class Hints {
             if (placement.kind().isLight() || placement.kind().isGrip()) {
                 inFrame(placement, at);
                 restricted(placement, at);
+                overhead(placement, at);
             }
             if (placement.kind().isLight()) {
                 headroom(placement);
                 burnPosition(placement);
                 nearCloth(placement, at);
                 flare(placement, at);
-                overhead(placement, at);
             }
         });
     }

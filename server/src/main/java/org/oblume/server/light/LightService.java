@@ -132,15 +132,18 @@ class LightService {
 
     private TriedView.Told told(Recording recording, ShotState before, List<PlacedView> placed, Change change) {
         Optional<PlacedView> now = placed.stream().filter(p -> p.placement().key().equals(change.placement())).findFirst();
-        String after = now.map(p -> p.values().get(change.attribute())).map(PlacedView.Held::say).orElseGet(() -> change.value().say());
+        LightView.Printed after = now.map(p -> p.values().get(change.attribute())).map(h -> new LightView.Printed(h.say(), h.sayImperial()))
+                .orElseGet(() -> printed(recording, change.value()));
         return new TriedView.Told(change.placement(), recording.placement(change.placement()).name(), change.attribute(), change.attribute().label(),
-                before.knot(change.placement(), change.attribute()).map(k -> named(recording, k.value())).orElse(null), after, change.value(),
+                before.knot(change.placement(), change.attribute()).map(k -> printed(recording, k.value())).orElse(null), after, change.value(),
                 now.map(p -> p.revisions().getOrDefault(change.attribute(), 0L)).orElse(0L));
     }
 
-    private static String named(Recording recording, AttributeValue value) {
-        return value instanceof Pointing pointing && pointing.mark() != null && pointing.heightM() != null
-                ? Pointing.atMark(recording.placement(pointing.mark()).name(), pointing.heightM()).say() : value.say();
+    /** In words, an aim with its mark called as the crew calls it. */
+    private static LightView.Printed printed(Recording recording, AttributeValue value) {
+        AttributeValue named = value instanceof Pointing pointing && pointing.mark() != null && pointing.heightM() != null
+                ? Pointing.atMark(recording.placement(pointing.mark()).name(), pointing.heightM()) : value;
+        return new LightView.Printed(named.say(), named.sayImperial());
     }
 
     private TriedView.Holding holding(Recording recording, Trial trial, Held held) {

@@ -4,6 +4,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.HintKind;
 import org.oblume.core.plot.Role;
+import org.oblume.core.units.Illuminance;
+import org.oblume.core.units.Length;
 
 /**
  * The light of a shot at its marks: predicted, by a model. Stops are from the camera's exposure, + is brighter; a light that gives
@@ -39,10 +41,11 @@ record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> m
     /**
      * The light at a mark.
      *
+     * @param litLight on the lit cheek, printed
      * @param stop what a meter at the lit cheek would say at the camera's ISO and shutter; null in the dark
      * @param from what each source does here, in the sources' order; those that cannot be predicted are left out
      */
-    record AtMark(String key, String name, double xM, double yM, double faceM, double facingDeg, boolean leftIsLit, Side lit, Side shadow,
+    record AtMark(String key, String name, double xM, double yM, double faceM, double facingDeg, boolean leftIsLit, Printed litLight, Side lit, Side shadow,
             @Nullable Side background, @Nullable String stop, @Nullable TwoToOne litToShadow, @Nullable TwoToOne keyToFill,
             List<FromOne> from) {
     }
@@ -58,6 +61,7 @@ record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> m
      * What one source does at a mark.
      *
      * @param facing on a meter turned to it
+     * @param facingLight the same, printed
      * @param fromDeg bearing that it comes from
      * @param upDeg and how high, degrees above level
      * @param sizeDeg as the mark sees it
@@ -65,11 +69,23 @@ record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> m
      * @param straight whether it comes straight, and not off a board, by a mirror or through a frame
      * @param allAround whether most of it comes off the room
      */
-    record FromOne(String key, OnSide lit, OnSide shadow, @Nullable OnSide background, OnSide facing, double fromDeg, double upDeg,
-            double distanceM, double sizeDeg, @Nullable Double penumbraM, @Nullable ThroughOpening through, boolean straight, boolean allAround) {
+    record FromOne(String key, OnSide lit, OnSide shadow, @Nullable OnSide background, OnSide facing, Printed facingLight, double fromDeg,
+            double upDeg, double distanceM, Printed distance, double sizeDeg, @Nullable Double penumbraM, @Nullable ThroughOpening through, boolean straight, boolean allAround) {
     }
 
     record OnSide(double lux, @Nullable Double overStops) {
+    }
+
+    /** A figure with its unit as it is printed, in both systems. */
+    record Printed(String metric, String imperial) {
+
+        static Printed of(Length length) {
+            return new Printed(length.printMetric(), length.printImperial());
+        }
+
+        static Printed of(Illuminance light) {
+            return new Printed(light.printMetric(), light.printImperial());
+        }
     }
 
     /** @param fanDeg of the shadows. @param edgePenumbraM of a bar in the opening, at the mark. @param parallel whether it reads so (model) */

@@ -30,6 +30,7 @@ import org.oblume.core.rebuild.BuildOrder;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Length;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 
@@ -132,7 +133,7 @@ final class Lights {
             }
         }
         return new LightView.AtMark(mark.key(), placement.name(), mark.face().xM(), mark.face().yM(), mark.face().zM(), mark.facing().degrees(),
-                mark.leftIsLit(), side(mark.lit()), side(mark.shadow()), mark.background() == null ? null : side(mark.background()), stop,
+                mark.leftIsLit(), LightView.Printed.of(Illuminance.ofLux(mark.lit().lux())), side(mark.lit()), side(mark.shadow()), mark.background() == null ? null : side(mark.background()), stop,
                 twoToOne(ratio.litToShadow()), twoToOne(ratio.keyToFill()), from);
     }
 
@@ -143,7 +144,8 @@ final class Lights {
         Falling background = mark.background();
         MarkLight.Through through = one.through();
         return new LightView.FromOne(source.key(), onSide(lit), onSide(shadow), background == null ? null : onSide(background.luxOfEach().get(i)),
-                onSide(one.facingLux()), one.from().degrees(), one.elevationDeg(), one.distanceM(), one.angularSizeDeg(), one.penumbraM(),
+                onSide(one.facingLux()), LightView.Printed.of(Illuminance.ofLux(one.facingLux())), one.from().degrees(), one.elevationDeg(),
+                one.distanceM(), LightView.Printed.of(Length.ofMetres(one.distanceM())), one.angularSizeDeg(), one.penumbraM(),
                 through == null ? null : new LightView.ThroughOpening(through.opening(), through.awayM(), through.fanDeg(), through.edgePenumbraM(),
                         through.parallel()),
                 one.straight(), one.allAround());

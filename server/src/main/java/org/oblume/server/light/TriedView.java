@@ -16,9 +16,15 @@ import org.oblume.server.shot.PlacedView;
  */
 record TriedView(List<Told> changes, List<Holding> holds, List<PlacedView> placements, LightView light) {
 
-    /** A change in words. @param label of the attribute. @param before null when nothing was recorded. @param revision to keep it on */
-    record Told(String placement, String name, Attribute attribute, String label, @Nullable String before, String after, AttributeValue value,
-            long revision) {
+    /**
+     * A change in words.
+     *
+     * @param label of the attribute
+     * @param before null when nothing was recorded
+     * @param revision to keep it on
+     */
+    record Told(String placement, String name, Attribute attribute, String label, LightView.@Nullable Printed before, LightView.Printed after,
+            AttributeValue value, long revision) {
     }
 
     /**
