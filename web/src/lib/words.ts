@@ -97,3 +97,13 @@ export function typed(placed: Placed, attribute: Attribute, imperial: boolean): 
       return ((imperial ? held(placed, attribute)?.sayImperial : held(placed, attribute)?.say) ?? '').replace(/ (%|K|m|mm|s)$|°$/, '').replace('−', '-')
   }
 }
+
+/** What is told of a thing beside its name: level and colour of a light, lens and height of a camera. */
+export function recorded(placed: Placed): string {
+  const light = placed.light
+  if (!light) return placed.placement.kind === 'CAMERA' ? [held(placed, 'LENS')?.say, held(placed, 'HEIGHT')?.say].filter(Boolean).join(', ') : ''
+  if (value(placed, 'STANDING')?.state === 'OFF') return 'off'
+  const gel = value(placed, 'MODIFIERS')?.items.find((m) => m.gel)
+  const colour = gel ? gel.name : light.kelvin ? `${Math.round(light.kelvin)}K` : ''
+  return `${held(placed, 'LEVEL')?.say.replace(' ', '') ?? ''} ${colour}`
+}

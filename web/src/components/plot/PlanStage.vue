@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { held, value, type Light, type Placed, type PlanPoint, type SetPlan, type Worth } from '@/api/types'
+import { value, type Light, type Placed, type PlanPoint, type SetPlan, type Worth } from '@/api/types'
 import RoseMark from '@/components/marks/RoseMark.vue'
-import { around, overlap, placeLabels, PLATE_PX, tapePlate, type Box } from '@/lib/labels'
+import { placeFlag } from '@/lib/flags'
+import { around, placeLabels, PLATE_PX, tapePlate } from '@/lib/labels'
 import { along, bearingBetween, gap, move, path, toCentimetre, toPlan, toPx, type Px } from '@/lib/screen'
 import { isClosed, wallPoints } from '@/lib/set'
+import { usePlanPointer, type Grip } from '@/lib/usePlanPointer'
 import { useViewport } from '@/lib/useViewport'
-import { signed } from '@/lib/words'
+import { recorded, signed } from '@/lib/words'
 import CameraView from './CameraView.vue'
 import FrameMark from './FrameMark.vue'
 import HeadMark from './HeadMark.vue'
@@ -44,14 +46,11 @@ const FAR_NUDGE_M = 0.5
 const FINE_NUDGE_M = 0.01
 const NUDGE_TURN_DEG = 5
 const NUDGES_END_MS = 600
-const SLOP_PX = 3
 const HANDLE_PX = 46
 const FIGURES_FROM = 45
 const CROWD = 12
 const NEAR_M = 1.5
 const MOST_FLAGS = 2
-const FLAG_HIGH = 40
-const FLAG_PLACES = 16
 const ROSE_R0 = 16
 const ROSE_PER_STOP = 6.5
 const ROSE_WITHIN = 70
@@ -121,25 +120,11 @@ const flags = computed(() => {
     .flatMap((hint) => {
       const d = drawn.value.find((one) => one.key === hint.placement)
       if (!d) return []
-      const width = Math.max(hint.title.length * 6.6 + 34, 150)
-      const at = leastCovered(d.at, width, FLAG_HIGH, taken)
-      taken.push({ left: at.x, right: at.x + width, top: at.y, bottom: at.y + FLAG_HIGH })
-      return [{ hint, at: d.at, x: at.x, y: at.y + 14, width }]
+      const flag = placeFlag(d.at, hint.title.length, taken, size.value)
+      taken.push(flag)
+      return [{ hint, ...flag }]
     })
 })
-/** A place for a box near a point, inside the plan, where it covers as little as can be. */
-function leastCovered(at: Px, width: number, height: number, taken: Box[]): Px {
-  let best = { x: 0, y: 0, cost: Infinity }
-  for (let i = 0; i < FLAG_PLACES; i++) {
-    const way = along((360 / FLAG_PLACES) * i)
-    const x = Math.max(6, Math.min(size.value.width - width - 6, at.x + way.x * (60 + width / 2) - width / 2))
-    const y = Math.max(6, Math.min(size.value.height - height - 6, at.y + way.y * 62 - height / 2))
-    const box = { left: x, right: x + width, top: y, bottom: y + height }
-    const cost = taken.reduce((sum, other) => sum + overlap(box, other), 0) + Math.hypot(x + width / 2 - at.x, y + height / 2 - at.y)
-    if (cost < best.cost) best = { x, y, cost }
-  }
-  return best
-}
 const ghosted = computed(() => props.ghosts.flatMap((g) => {
   const d = drawn.value.find((one) => one.key === g.key)
   const at = toPx(view.value, g.at)
@@ -147,16 +132,13 @@ const ghosted = computed(() => props.ghosts.flatMap((g) => {
 }))
 const cameraDrawn = computed(() => drawn.value.find((d) => d.placed.placement.kind === 'CAMERA'))
 const tapes = computed(() => (chosen.value?.placed.tapes ? [chosen.value.placed.tapes.a, chosen.value.placed.tapes.b] : []))
-const taped = computed(() => tapes.value.map((t) => t.landmark))
 const room = computed(() => props.set.walls.map((w) => path(w.points.map((p) => toPx(view.value, p)))).join(''))
 const closed = computed(() => props.set.walls.some((w) => isClosed(w.points)))
-const windows = computed(() => props.set.openings.filter((o) => o.kind === 'WINDOW'))
-const north = computed(() => props.set.northDeg)
 
 /** The opening that a light outside shines through: the one nearest to its aim. */
 function through(d: { at: Px; bearing: number; outside: boolean }): [Px, Px] | undefined {
   if (!d.outside) return undefined
-  const ends = windows.value.map((o): [Px, Px] => [toPx(view.value, o.from), toPx(view.value, o.to)])
+  const ends = props.set.openings.filter((o) => o.kind === 'WINDOW').map((o): [Px, Px] => [toPx(view.value, o.from), toPx(view.value, o.to)])
   const off = ([a, b]: [Px, Px]) => Math.abs(((bearingBetween(d.at, { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }) - d.bearing + 540) % 360) - 180)
   return ends.sort((a, b) => off(a) - off(b))[0]
 }
@@ -164,15 +146,6 @@ function through(d: { at: Px; bearing: number; outside: boolean }): [Px, Px] | u
 /** Figures beside a name, where there is room for them. */
 function figures(placed: Placed): string {
   return view.value.scale >= FIGURES_FROM ? recorded(placed) : ''
-}
-
-function recorded(placed: Placed): string {
-  const light = placed.light
-  if (!light) return placed.placement.kind === 'CAMERA' ? [held(placed, 'LENS')?.say, held(placed, 'HEIGHT')?.say].filter(Boolean).join(', ') : ''
-  if (value(placed, 'STANDING')?.state === 'OFF') return 'off'
-  const gel = value(placed, 'MODIFIERS')?.items.find((m) => m.gel)
-  const colour = gel ? gel.name : light.kelvin ? `${Math.round(light.kelvin)}K` : ''
-  return `${held(placed, 'LEVEL')?.say.replace(' ', '') ?? ''} ${colour}`
 }
 
 /** px that the drawing of a thing takes to either side, and above and below. */
@@ -195,7 +168,7 @@ const labels = computed(() => {
   })).filter((d) => !faded.value.has(d.key))
   return placeLabels(wanted, [
     ...props.set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })),
-    ...flags.value.map((f) => ({ left: f.x, right: f.x + f.width, top: f.y - 14, bottom: f.y + 26 })),
+    ...flags.value,
     ...tapes.value.map((t) => around(tapePlate(toPx(view.value, t.from), chosen.value!.at), PLATE_PX)),
   ], { left: 0, top: 0, right: size.value.width, bottom: size.value.height })
 })
@@ -210,78 +183,28 @@ const bar = computed(() => {
   return { metres, px: metres * view.value.scale }
 })
 
-/* ---- pointer: one finger or button drags a thing or the plan, two fingers zoom */
-type Grip = { kind: 'pan' } | { kind: 'move'; key: string; from: Px; also: { key: string; from: Px }[] } | { kind: 'turn'; key: string }
-const pointers = new Map<number, Px>()
-let grip: Grip | undefined
-let moved = false
-let start: Px = { x: 0, y: 0 }
-
-function at(event: MouseEvent): Px {
-  const box = element.value!.getBoundingClientRect()
-  return { x: event.clientX - box.left, y: event.clientY - box.top }
-}
-
-function down(event: PointerEvent, wanted: Grip) {
-  if (event.button !== 0) return
-  event.stopPropagation()
-  element.value?.setPointerCapture(event.pointerId)
-  pointers.set(event.pointerId, at(event))
-  start = at(event)
-  moved = false
-  grip = pointers.size > 1 ? undefined : wanted
-  if (wanted.kind === 'turn') emit('select', wanted.key)
-  if (wanted.kind === 'move' && (event.shiftKey || event.ctrlKey || event.metaKey)) emit('select', wanted.key, true)
-  else if (wanted.kind === 'move' && !props.also.includes(wanted.key)) emit('select', wanted.key)
-}
-
 /** Takes hold of a thing, with all that is moved with it: what else is chosen, and its group. */
 function moving(d: (typeof drawn.value)[number]): Grip {
-  const together = props.also.length && d.held ? (o: (typeof drawn.value)[number]) => o.held : (o: (typeof drawn.value)[number]) => !!d.placed.placement.group && o.placed.placement.group === d.placed.placement.group
+  const group = d.placed.placement.group
+  const together = (o: typeof d) => (props.also.length && d.held ? o.held : !!group && o.placed.placement.group === group)
   const also = drawn.value.filter((o) => o.key !== d.key && together(o) && !o.placed.placement.locked)
   return { kind: 'move', key: d.key, from: d.at, also: also.map((o) => ({ key: o.key, from: o.at })) }
 }
 
-function onMove(event: PointerEvent) {
-  const before = pointers.get(event.pointerId)
-  if (!before) return
-  const now = at(event)
-  pointers.set(event.pointerId, now)
-  if (pointers.size === 2) return pinch(event.pointerId, before, now)
-  if (!moved && gap(start, now) < SLOP_PX) return
-  moved = true
-  if (grip?.kind === 'pan') viewport.pan(now.x - before.x, now.y - before.y)
-  if (props.locked) return
-  if (grip?.kind === 'move' && !isLocked(grip.key)) {
-    const by = { x: now.x - start.x, y: now.y - start.y }
-    const to = (from: Px) => toCentimetre(toPlan(view.value, { x: from.x + by.x, y: from.y + by.y }))
-    emit('drag', Object.fromEntries([grip, ...grip.also].map((g) => [g.key, to(g.from)])))
-  }
-  if (grip?.kind === 'turn' && chosen.value) emit('turn', grip.key, Math.round(bearingBetween(chosen.value.at, now)))
-}
-
-function isLocked(key: string) {
-  return !!drawn.value.find((d) => d.key === key)?.placed.placement.locked
-}
-
-function pinch(id: number, before: Px, now: Px) {
-  const other = [...pointers].find(([key]) => key !== id)?.[1]
-  if (!other) return
-  const middle = { x: (now.x + other.x) / 2, y: (now.y + other.y) / 2 }
-  viewport.zoom(gap(now, other) / Math.max(1, gap(before, other)), middle)
-  viewport.pan((now.x - before.x) / 2, (now.y - before.y) / 2)
-}
-
-function up(event: PointerEvent) {
-  if (!pointers.delete(event.pointerId)) return
-  if (grip?.kind === 'pan' && !moved) emit('select', undefined)
-  if (grip && grip.kind !== 'pan' && moved && !props.locked) emit('drop')
-  grip = undefined
-}
-
-function wheel(event: WheelEvent) {
-  viewport.zoom(Math.exp(-event.deltaY / 500), at(event))
-}
+const pointer = usePlanPointer({
+  element,
+  viewport,
+  locked: (key) => props.locked || !!drawn.value.find((d) => d.key === key)?.placed.placement.locked,
+  turnedAbout: () => chosen.value?.at,
+  onTake(wanted, more) {
+    if (wanted.kind === 'turn' || (wanted.kind === 'move' && !more && !props.also.includes(wanted.key))) emit('select', wanted.key)
+    else if (wanted.kind === 'move' && more) emit('select', wanted.key, true)
+  },
+  onTap: () => emit('select', undefined),
+  onDrag: (moved) => emit('drag', moved),
+  onTurn: (key, bearing) => emit('turn', key, bearing),
+  onDrop: () => emit('drop'),
+})
 
 /* ---- keys */
 let nudging: ReturnType<typeof setTimeout> | undefined
@@ -331,10 +254,6 @@ function onKey(event: KeyboardEvent, key = props.selected): boolean {
   return viewport.key(event)
 }
 
-function keyOnPlan(event: KeyboardEvent) {
-  if (onKey(event)) event.preventDefault()
-}
-
 function spoken(d: (typeof drawn.value)[number]): string {
   const p = value(d.placed, 'PLACE')!
   const words = [d.placed.placement.name, d.placed.placement.piece.what, recorded(d.placed)]
@@ -352,17 +271,17 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
     role="application"
     tabindex="0"
     :aria-label="`Plan of shot ${slate}. Tab to what is placed, arrows move it, brackets turn it, plus and minus zoom.`"
-    @pointerdown="down($event, { kind: 'pan' })"
-    @pointermove="onMove"
-    @pointerup="up"
-    @pointercancel="up"
-    @wheel.prevent="wheel"
-    @keydown="keyOnPlan"
+    @pointerdown="pointer.down($event, { kind: 'pan' })"
+    @pointermove="pointer.move"
+    @pointerup="pointer.up"
+    @pointercancel="pointer.up"
+    @wheel.prevent="pointer.wheel"
+    @keydown="(event) => onKey(event) && event.preventDefault()"
   >
     <defs>
       <clipPath id="room"><path v-if="closed" :d="room" /><rect v-else :width="size.width" :height="size.height" /></clipPath>
     </defs>
-    <SetLayer :set="set" :view="view" :named="taped" />
+    <SetLayer :set="set" :view="view" :named="tapes.map((t) => t.landmark)" />
     <template v-for="d in drawn" :key="`throw-${d.key}`">
       <ThrowShape v-if="d.shines" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" :through="through(d)" :plain="drawn.length > CROWD" :class="{ faded: faded.has(d.key) }" />
     </template>
@@ -390,7 +309,7 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
       :aria-label="spoken(d)"
       :aria-pressed="d.selected"
       :data-key="d.key"
-      @pointerdown="down($event, moving(d))"
+      @pointerdown="pointer.down($event, moving(d))"
       @keydown="keyOn($event, d.key)"
       @blur="settle"
     >
@@ -409,20 +328,20 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
       </template>
     </g>
     <g v-for="(f, i) in flags" :key="`flag-${i}`" class="flag" @pointerdown.stop @click="emit('hint', f.hint)">
-      <path :d="`M${f.at.x},${f.at.y + 10}L${f.x + (f.x > f.at.x ? 0 : f.width)},${f.y}`" stroke="var(--ink)" fill="none" />
-      <rect :x="f.x" :y="f.y - 14" :width="f.width" height="40" rx="3" fill="var(--ground)" stroke="var(--ink)" />
-      <path :d="`M${f.x + 10},${f.y + 8}h12v-9z`" fill="var(--ink)" stroke="var(--ink)" stroke-linejoin="round" />
-      <text :x="f.x + 30" :y="f.y + 2" class="flag-title">{{ f.hint.title }}</text>
-      <text :x="f.x + 30" :y="f.y + 18" class="flag-words">why, and on purpose</text>
+      <path :d="`M${f.at.x},${f.at.y + 10}L${f.left > f.at.x ? f.left : f.right},${f.top + 14}`" stroke="var(--ink)" fill="none" />
+      <rect :x="f.left" :y="f.top" :width="f.right - f.left" :height="f.bottom - f.top" rx="3" fill="var(--ground)" stroke="var(--ink)" />
+      <path :d="`M${f.left + 10},${f.top + 22}h12v-9z`" fill="var(--ink)" stroke="var(--ink)" stroke-linejoin="round" />
+      <text :x="f.left + 30" :y="f.top + 16" class="flag-title">{{ f.hint.title }}</text>
+      <text :x="f.left + 30" :y="f.top + 32" class="flag-words">why, and on purpose</text>
     </g>
-    <g v-if="chosen && handle && !locked && !chosen.placed.placement.locked" class="handle" @pointerdown="down($event, { kind: 'turn', key: chosen.key })">
+    <g v-if="chosen && handle && !locked && !chosen.placed.placement.locked" class="handle" @pointerdown="pointer.down($event, { kind: 'turn', key: chosen.key })">
       <path :d="path([chosen.at, handle], false)" stroke="var(--accent)" stroke-dasharray="2 3" />
       <circle :cx="handle.x" :cy="handle.y" r="16" fill="transparent" />
       <circle :cx="handle.x" :cy="handle.y" r="5" fill="var(--ground)" stroke="var(--accent)" stroke-width="1.6" data-handle="turn" />
       <title>Turn {{ chosen.placed.placement.name }}</title>
     </g>
     <g :transform="`translate(${size.width - 34} 34)`" class="fixed-mark" aria-hidden="true">
-      <g :transform="`rotate(${north})`"><path d="M0,14V-14M-5,-7L0,-14L5,-7" fill="none" stroke="var(--quiet)" stroke-width="1.2" /></g>
+      <g :transform="`rotate(${set.northDeg})`"><path d="M0,14V-14M-5,-7L0,-14L5,-7" fill="none" stroke="var(--quiet)" stroke-width="1.2" /></g>
       <text x="12" y="4">N</text>
     </g>
     <g :transform="`translate(${size.width - 24 - bar.px} ${size.height - 18})`" class="fixed-mark" aria-hidden="true">

@@ -153,4 +153,39 @@ class HintsTest {
         assertThat(hints(stage)).filteredOn(h -> h.kind() == HintKind.RESTRICTED).singleElement().satisfies(h -> assertThat(h.reason()).contains("taxiway"));
         assertThat(kinds(stage.tie("key", new Place(1, 3, true)))).doesNotContain(HintKind.RESTRICTED);
     }
+
+    @Test
+    void aTubeThatCannotBeDimmedIsNotToldToHaveNoHeadroom() {
+        Lamp usual = Stage.lamp(LevelCurve.LINEAR);
+        Lamp tube = new Lamp(usual.optics(), false, 0.04, LevelCurve.LINEAR, 100, 0, usual.upkeep());
+        Stage stage = stage();
+        stage.put(new Placement("tube", "Tube", PlacementKind.PRACTICAL, Role.AMBIENCE, null,
+                new Piece("Fluorescent tube", null, 1.2, 4150.0, 4150.0, 40, Mount.OVERHEAD, null, tube, null)), 3, 2, 2.9, Pointing.along(0, -90));
+        stage.tie("tube", new Level(100)).tie("tube", new Dial(4150));
+        assertThat(kinds(stage)).doesNotContain(HintKind.NO_HEADROOM);
+    }
+
+    @Test
+    void anOverheadClothIsOverAPersonToo() {
+        Stage stage = stage();
+        stage.put(new Placement("silk", "Silk", PlacementKind.FRAME, Role.AMBIENCE, null,
+                new Piece("Overhead cloth", null, 3.6, null, null, 0, Mount.OVERHEAD, 3.6, null, null)), 1, 1, 3, Pointing.along(0, -90));
+        assertThat(kinds(stage)).contains(HintKind.UNDER_A_UNIT);
+        assertThat(kinds(stage.tie("silk", new Place(6, 1, true)))).doesNotContain(HintKind.UNDER_A_UNIT);
+    }
+
+    @Test
+    void oneColourOnEachCheekIsMixedAsWell() {
+        Stage stage = stage().head("key", Role.KEY, 3, 3, 1.5).head("fill", Role.FILL, -3, 3, 1.5).tie("fill", new Level(40));
+        assertThat(kinds(stage)).doesNotContain(HintKind.MIXED_COLOUR);
+        assertThat(kinds(stage.tie("fill", new Dial(5300)))).contains(HintKind.MIXED_COLOUR);
+    }
+
+    @Test
+    void aFlagOfWhichOnlyTheEdgeCrossesTheFrameLineIsMeasuredAlongItsOwnWidth() {
+        Stage across = stage().grip("flag", PlacementKind.FLAG, 2, 0.6, null, 1.9, 0, 1.5, 0, 0);
+        Stage along = stage().grip("flag", PlacementKind.FLAG, 2, 0.6, null, 1.9, 0, 1.5, 90, 0);
+        assertThat(kinds(across)).contains(HintKind.IN_FRAME);
+        assertThat(kinds(along)).doesNotContain(HintKind.IN_FRAME);
+    }
 }

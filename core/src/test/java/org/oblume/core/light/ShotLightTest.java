@@ -314,4 +314,40 @@ class ShotLightTest {
         assertThat(light.metering().orElseThrow().over(0)).isNull();
         assertThat(Stage.outdoors().light().metering()).isEmpty();
     }
+
+    @Test
+    void bothSchoolsOfRatioAreToldApart() {
+        Stage stage = Stage.outdoors().camera(0, 4).head("key", Role.KEY, 3, 3, 1.5).head("fill", Role.FILL, -3, 3, 1.5).tie("fill", new Level(25));
+        ShotLight light = stage.light();
+        Ratio ratio = light.ratio(light.mark("mark").orElseThrow());
+        assertThat(ratio.keyToFill().ratio()).isCloseTo(4, within(0.01));
+        // the key, soft as it is, reaches a little round to the other cheek
+        assertThat(ratio.litToShadow().ratio()).isBetween(3.3, 3.9);
+    }
+
+    @Test
+    void withoutFillAmbienceIsTheFillAndInTheDarkThereIsNoRatio() {
+        Stage stage = Stage.outdoors().head("key", Role.KEY, 3, 3, 1.5).head("room", Role.AMBIENCE, -3, 3, 1.5).tie("room", new Level(12.5));
+        ShotLight light = stage.light();
+        assertThat(light.ratio(light.mark("mark").orElseThrow()).keyToFill().ratio()).isCloseTo(8, within(0.01));
+        ShotLight dark = Stage.outdoors().light();
+        assertThat(dark.ratio(dark.mark("mark").orElseThrow())).isEqualTo(new Ratio(null, null));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"6.5, 7.0, 89", "12, 3.8, 48"})
+    void shadowsThroughAnOpeningFanByItsDistanceFromTheSource(double awayM, double fanDeg, double penumbraMm) {
+        SetPlan.Opening pane = new SetPlan.Opening("pane", SetPlan.OpeningKind.WINDOW, PlanPoint.of(-0.4, 5), PlanPoint.of(0.4, 5), 0.5, 2.5);
+        Stage stage = Stage.blackRoom(pane);
+        stage.tie("mark", new Place(0, 1.8, false));
+        stage.put(new Placement("sun", "Sun", PlacementKind.HEAD, Role.KEY, null,
+                new Piece("HMI", null, 0.18, 5600.0, 5600.0, 1350, Mount.STAND, null, Stage.lamp(LevelCurve.LINEAR), null)), 0, 5 + awayM, Stage.FACE_M,
+                Pointing.atMark("mark", Stage.FACE_M));
+        stage.tie("sun", new Level(100)).tie("sun", new Dial(5600));
+        MarkLight.Through through = stage.mark().sources().get(0).through();
+        assertThat(through.opening()).isEqualTo("pane");
+        assertThat(through.fanDeg()).isCloseTo(fanDeg, within(0.05));
+        assertThat(through.edgePenumbraM() * 1000).isCloseTo(penumbraMm, within(0.7));
+        assertThat(through.parallel()).isEqualTo(fanDeg < 5);
+    }
 }

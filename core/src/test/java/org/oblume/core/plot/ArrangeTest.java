@@ -56,4 +56,24 @@ class ArrangeTest {
         assertThatThrownBy(() -> Arrange.atLandmark(Place.of(1, 1), bare)).isInstanceOf(Refusal.class).hasMessageContaining("put them on the plan");
         assertThatThrownBy(() -> new Arrange.Line(PlanPoint.of(1, 1), PlanPoint.of(1, 1))).isInstanceOf(Refusal.class);
     }
+
+    @Test
+    void firstPlaceInARoomIsInsideItsWallsHoweverItIsShaped() {
+        SetPlan angle = new SetPlan(null, 0, List.of(Wall.of(Paces.from(PlanPoint.of(0, 0), "6 right, 2 up, 4 left, 4 up, 2 left, close"))), List.of(), List.of(),
+                List.of());
+        for (double right = 0; right <= 1; right += 0.25) {
+            Place place = angle.roomFor(right, 0.9);
+            assertThat(angle.tapeWalls().encloses(place.point())).isTrue();
+        }
+        assertThat(ROOM.roomFor(0.5, 0.5)).isEqualTo(Place.of(3, 2.5));
+    }
+
+    @Test
+    void lockedThingIsNotMovedAndStaysDimmable() {
+        Placement locked = new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null,
+                new Piece("Spot", null, 0.3, null, null, 100, Mount.STAND), "left side", true);
+        assertThatThrownBy(() -> locked.refuseMovingWhenLocked(Attribute.HEIGHT)).isInstanceOf(Refusal.class).hasMessageContaining("unlock it first");
+        locked.refuseMovingWhenLocked(Attribute.LEVEL);
+        new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null, locked.piece(), null, false).refuseMovingWhenLocked(Attribute.PLACE);
+    }
 }

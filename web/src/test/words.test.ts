@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { AtMark, Placed, Shining } from '@/api/types'
 import { ratio, rungs, tenths, thirds } from '@/lib/stops'
-import { signed, tilt, typed } from '@/lib/words'
+import { recorded, signed, tilt, typed } from '@/lib/words'
 
 describe('stops as a crew says them', () => {
   it.each([
@@ -68,5 +68,22 @@ describe('what stands in a field when one types over a value', () => {
   it('says a level tilt as level', () => {
     expect(tilt(0.2)).toBe('level')
     expect(tilt(-12)).toBe('down 12°')
+  })
+})
+
+describe('what stands beside a name on the plan', () => {
+  const light = (more: object) =>
+    ({ placement: { kind: 'HEAD' }, light: { kelvin: 4299.6 }, values: { LEVEL: { value: { percent: 45 }, say: '45 %' }, STANDING: { value: { state: 'ON' } }, ...more } }) as unknown as Placed
+
+  it('is level and colour of a light, its gel when that is saturated, and off when it is off', () => {
+    expect(recorded(light({}))).toBe('45% 4300K')
+    expect(recorded(light({ MODIFIERS: { value: { items: [{ name: 'Kelp', gel: {} }] } } }))).toBe('45% Kelp')
+    expect(recorded(light({ STANDING: { value: { state: 'OFF' } } }))).toBe('off')
+  })
+
+  it('is lens and height of a camera, and nothing of a flag', () => {
+    const camera = { placement: { kind: 'CAMERA' }, values: { LENS: { say: '35 mm' }, HEIGHT: { say: '1.42 m' } } } as unknown as Placed
+    expect(recorded(camera)).toBe('35 mm, 1.42 m')
+    expect(recorded({ placement: { kind: 'FLAG' }, values: {} } as unknown as Placed)).toBe('')
   })
 })
