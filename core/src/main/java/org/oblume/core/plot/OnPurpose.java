@@ -29,15 +29,6 @@ public record OnPurpose(Set<HintKind> hints) implements AttributeValue {
         return new OnPurpose(read);
     }
 
-    /** With one more, or without it when it is there. */
-    public OnPurpose toggled(HintKind kind) {
-        Set<HintKind> now = new LinkedHashSet<>(hints);
-        if (!now.remove(kind)) {
-            now.add(kind);
-        }
-        return new OnPurpose(now);
-    }
-
     @Override
     public String say() {
         return hints.isEmpty() ? "nothing"
