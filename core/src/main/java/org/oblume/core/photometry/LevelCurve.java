@@ -1,5 +1,7 @@
 package org.oblume.core.photometry;
 
+import org.oblume.core.units.Stops;
+
 /** How a fixture's output follows its level, both as parts of full, 0 to 1. */
 public enum LevelCurve {
     LINEAR, SQUARE, S_CURVE, TUNGSTEN;
@@ -16,6 +18,11 @@ public enum LevelCurve {
             case S_CURVE -> level * level * (3 - 2 * level);
             case TUNGSTEN -> Math.pow(level, FILAMENT_OUTPUT);
         };
+    }
+
+    /** How far a lamp is below its full output, stops. @param level above 0 to 1 */
+    public Stops headroom(double level) {
+        return Stops.fromRatio(1 / output(level));
     }
 
     /** The level that gives an output: the inverse of {@link #output}. */

@@ -26,6 +26,12 @@ public final class Arrange {
             }
         }
 
+        /** Through a point, along a bearing. */
+        public static Line through(PlanPoint point, Bearing bearing) {
+            double turn = Math.toRadians(bearing.degrees());
+            return new Line(point, PlanPoint.of(point.xM() + Math.sin(turn), point.yM() + Math.cos(turn)));
+        }
+
         private double along(PlanPoint point) {
             double length = from.distanceM(to);
             return ((point.xM() - from.xM()) * (to.xM() - from.xM()) + (point.yM() - from.yM()) * (to.yM() - from.yM())) / (length * length);

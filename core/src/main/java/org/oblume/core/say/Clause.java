@@ -173,7 +173,7 @@ final class Clause {
         double output = curve.output(level / FULL) * Stops.of(stops).ratio();
         if (output > 1 + 1e-9) {
             throw new Refusal("%s at %s has only %s stops to full: it would be short by %s.".formatted(about.name(), new Level(level).say(),
-                    Stops.fromRatio(1 / curve.output(level / FULL)).inTenths(), Stops.fromRatio(output).inTenths()));
+                    curve.headroom(level / FULL).inTenths(), Stops.fromRatio(output).inTenths()));
         }
         line.put(about, new Level(Math.round(FULL * curve.level(Math.min(1, output)) * 10) / 10.0));
     }

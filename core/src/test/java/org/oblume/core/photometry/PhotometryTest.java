@@ -144,4 +144,13 @@ class PhotometryTest {
         return new LightSource(from, aim.bearing(), aim.tiltDeg(), new BeamShape(1000, 40), radiusM, 1,
                 LightColour.of(Kelvin.of(5600), Duv.NEUTRAL), Calibration.NONE);
     }
+
+    @Test
+    void headroomIsWhatIsLeftToFull() {
+        assertThat(LevelCurve.LINEAR.headroom(0.25).value()).isCloseTo(2, within(1e-12));
+        assertThat(LevelCurve.SQUARE.headroom(0.5).value()).isCloseTo(2, within(1e-12));
+        for (LevelCurve curve : LevelCurve.values()) {
+            assertThat(curve.headroom(1).value()).isCloseTo(0, within(1e-12));
+        }
+    }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
 
 class ArrangeTest {
@@ -17,6 +18,11 @@ class ArrangeTest {
     @Test
     void mirroredLightStandsAsFarOnTheOtherSide() {
         assertThat(Arrange.mirrored(Place.of(1, 2.5), UP_THE_MIDDLE)).isEqualTo(Place.of(5, 2.5));
+    }
+
+    @Test
+    void lineThroughAPointRunsAlongItsBearing() {
+        assertThat(Arrange.mirrored(Place.of(1, 0), Arrange.Line.through(PlanPoint.of(0, 0), Bearing.ofDegrees(45)))).isEqualTo(Place.of(0, 1));
     }
 
     @Test

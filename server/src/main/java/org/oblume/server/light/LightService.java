@@ -8,7 +8,7 @@ import java.util.Set;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Aim;
 import org.oblume.core.light.Held;
 import org.oblume.core.light.Trial;
 import org.oblume.core.plot.Arrange;
@@ -19,6 +19,7 @@ import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Pointing;
 import org.oblume.core.say.Said;
 import org.oblume.core.say.SayIt;
+import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
@@ -125,9 +126,7 @@ class LightService {
     private static Arrange.Line cameraAxis(Recording recording, ShotState state) {
         Placement camera = recording.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.stands(p.key())).findFirst()
                 .orElseThrow(() -> new Refusal("There is no camera on set to mirror about: place one first."));
-        PlanPoint from = place(state, camera).point();
-        double bearing = Math.toRadians(state.aim(camera.key()).map(a -> a.bearing().degrees()).orElse(0.0));
-        return new Arrange.Line(from, PlanPoint.of(from.xM() + Math.sin(bearing), from.yM() + Math.cos(bearing)));
+        return Arrange.Line.through(place(state, camera).point(), state.aim(camera.key()).map(Aim::bearing).orElse(Bearing.ofDegrees(0)));
     }
 
     private TriedView.Told told(Recording recording, ShotState before, List<PlacedView> placed, Change change) {

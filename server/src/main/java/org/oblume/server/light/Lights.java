@@ -116,8 +116,7 @@ final class Lights {
     private @Nullable Double headroom(Placement placement) {
         Lamp lamp = placement.piece().lamp();
         double level = state.value(placement.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
-        double output = lamp == null ? 0 : lamp.curve().output(level);
-        return output > 0 ? Double.valueOf(Stops.fromRatio(1 / output).value()) : null;
+        return lamp == null || !(lamp.curve().output(level) > 0) ? null : Double.valueOf(lamp.curve().headroom(level).value());
     }
 
     private LightView.AtMark atMark(MarkLight mark) {
