@@ -1,6 +1,8 @@
 package org.oblume.core.carry;
 
 import java.util.Collection;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -23,6 +25,13 @@ public final class ShotState {
     ShotState(String slate, Map<String, Map<Attribute, Knot>> held) {
         this.slate = slate;
         this.held = held;
+    }
+
+    /** A state that stands by itself, such as a saved look: the knots are all there is to it. */
+    public static ShotState of(String name, Collection<Knot> knots) {
+        Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>();
+        knots.forEach(k -> held.computeIfAbsent(k.placement(), p -> new EnumMap<>(Attribute.class)).put(k.attribute(), k));
+        return new ShotState(name, held);
     }
 
     public String slate() {

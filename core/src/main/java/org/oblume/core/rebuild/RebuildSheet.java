@@ -57,7 +57,8 @@ public final class RebuildSheet {
         }
     }
 
-    private static List<String> cautions(Placement placement, ShotState state) {
+    /** What to mind while a thing is moved or set, a sentence each. */
+    public static List<String> cautions(Placement placement, ShotState state) {
         List<String> cautions = new ArrayList<>();
         Mount mount = placement.piece().mount();
         if (mount == Mount.STAND) {

@@ -1,0 +1,53 @@
+package org.oblume.core.moves;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.Standing;
+
+/** What is not the same in two recorded states of the light. */
+public final class Differences {
+
+    private Differences() {
+    }
+
+    /**
+     * Everything that differs, thing by thing in the first side's order and then in the order of the attributes. What
+     * stands on one side only is one difference, of {@link Attribute#STANDING}; what stands on neither is left out.
+     */
+    public static List<Difference> between(Side from, Side to) {
+        List<Difference> all = new ArrayList<>();
+        for (Side.Pair pair : from.pairs(to)) {
+            boolean was = from.stands(pair.from());
+            boolean is = to.stands(pair.to());
+            if (was && is) {
+                for (Attribute attribute : Attribute.values()) {
+                    add(all, from, to, pair, attribute);
+                }
+            } else if (was || is) {
+                all.add(new Difference(pair.from(), pair.to(), Attribute.STANDING, was ? from.value(pair.from(), Attribute.STANDING) : Standing.STRUCK,
+                        is ? to.value(pair.to(), Attribute.STANDING) : Standing.STRUCK, Words.of(is ? "comes in" : "goes out")));
+            }
+        }
+        return all;
+    }
+
+    private static void add(List<Difference> all, Side from, Side to, Side.Pair pair, Attribute attribute) {
+        @Nullable AttributeValue before = from.value(pair.from(), attribute);
+        @Nullable AttributeValue after = to.value(pair.to(), attribute);
+        if (!sameFor(from, to, before, after)) {
+            Placement placement = Objects.requireNonNull(pair.to());
+            all.add(new Difference(pair.from(), pair.to(), attribute, before, after,
+                    ChangeWords.of(from, Objects.requireNonNull(pair.from()).key(), to, placement.key(), attribute)));
+        }
+    }
+
+    /** An aim at the same mark is the same in another scene too, whatever the mark's key is there. */
+    private static boolean sameFor(Side from, Side to, @Nullable AttributeValue before, @Nullable AttributeValue after) {
+        return Objects.equals(ChangeWords.named(from, before), ChangeWords.named(to, after));
+    }
+}

@@ -1,0 +1,33 @@
+package org.oblume.core.moves;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One thing to do.
+ *
+ * @param key names it in its list, the same again while it is about the same thing
+ * @param placement key of what it is done to, on the side where it stands, or null for all of it
+ * @param words what to do
+ * @param minutes it takes (estimate)
+ * @param people it takes, 1 or more
+ * @param cautions what to mind, a sentence each
+ * @param after keys of those to be done before
+ * @param startMin when it can begin, minutes from the start of the change
+ */
+public record Move(String key, Department department, Job job, @Nullable String placement, Words words, double minutes, int people,
+        List<String> cautions, List<String> after, double startMin) {
+
+    public Move {
+        cautions = List.copyOf(cautions);
+        after = List.copyOf(after);
+    }
+
+    public double endMin() {
+        return startMin + minutes;
+    }
+
+    Move startingAt(double min) {
+        return new Move(key, department, job, placement, words, minutes, people, cautions, after, min);
+    }
+}

@@ -1,0 +1,79 @@
+package org.oblume.core.moves;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.oblume.core.carry.CarryBook;
+import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.Reason;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotLine;
+import org.oblume.core.carry.Stage;
+import org.oblume.core.carry.Tie;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Height;
+import org.oblume.core.plot.Lens;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Mount;
+import org.oblume.core.plot.Patch;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.Role;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.Standing;
+
+/** A room of 8 × 6 m: a mark, a camera that looks up the plan, a key, an edge that is set by hand, a flag and a net. */
+final class Shop {
+
+    static final Modifier GRID = new Modifier("Half grid", 1, 0, 0, true, 1.2, 0.7, null);
+    static final Modifier MUSLIN = new Modifier("Muslin", 1.5, 12, 0, true, 1.2, 0.7, null);
+    static final Modifier CTO = new Modifier("Quarter CTO", 0.3, 42, 0, false, null, null, null);
+    private final List<Knot> knots = new ArrayList<>();
+
+    Shop() {
+        put("A", "mark", Standing.ON, Place.of(4, 3), new Height(1.6), Pointing.along(180, 0));
+        put("A", "camera", Standing.ON, Place.of(4, 1), new Height(1.5), Pointing.atMark("mark", 1.6), new Lens(24));
+        put("A", "key", Standing.ON, Place.of(6.5, 3), new Height(2.2), Pointing.atMark("mark", 1.6), new Level(64), new Dial(5250),
+                new Modifiers(List.of(GRID)), new Patch(1, 1, 4, null));
+        put("A", "edge", Standing.ON, Place.of(3, 5), new Height(2.4), Pointing.atMark("mark", 1.6), new Level(30), new Dial(3200), Modifiers.NONE,
+                Patch.BY_HAND);
+        put("A", "flag", Standing.ON, Place.of(2.5, 3), new Height(1.6), Pointing.atMark("mark", 1.6));
+        put("A", "net", new Standing(Standing.State.STRUCK));
+    }
+
+    Shop put(String slate, String key, AttributeValue... values) {
+        for (AttributeValue value : values) {
+            knots.removeIf(k -> k.slate().equals(slate) && k.placement().equals(key) && k.value().getClass() == value.getClass());
+            knots.add(new Knot(slate, key, value, new Tie(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1)));
+        }
+        return this;
+    }
+
+    Recording recording() {
+        return Recording.of(SetPlan.room(8, 6, 3), List.of(thing("mark", "Repairer", PlacementKind.MARK, Role.SUBJECT, 0.5, 0),
+                thing("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, 0.0249, 0), thing("key", "Key", PlacementKind.HEAD, Role.KEY, 0.3, 320),
+                thing("edge", "Edge", PlacementKind.HEAD, Role.EDGE, 0.2, 165), thing("flag", "Flag", PlacementKind.FLAG, Role.NEGATIVE_FILL, 1.2, 0),
+                thing("net", "Net", PlacementKind.NET, Role.BACKGROUND, 0.9, 0)),
+                CarryBook.of(List.of(new ShotLine("A", null, Stage.LIT), new ShotLine("B", "A", Stage.PLANNED)), knots));
+    }
+
+    Side side(String slate) {
+        Recording recording = recording();
+        return new Side(recording, recording.book().resolve(slate));
+    }
+
+    MoveList moves() {
+        return MoveList.between(side("A"), side("B"), Tempo.USUAL);
+    }
+
+    private static Placement thing(String key, String name, PlacementKind kind, Role role, double widthM, double watts) {
+        return new Placement(key, name, kind, role, null, new Piece(name, name + " 1", widthM, kind.isLight() ? 2700.0 : null,
+                kind.isLight() ? 6500.0 : null, watts, Mount.STAND));
+    }
+}
