@@ -1,16 +1,35 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { RouterView, useRoute } from 'vue-router'
+import { sentence } from './api/client'
 import KeysDialog from './components/dialogs/KeysDialog.vue'
+import TeamDialog from './components/dialogs/TeamDialog.vue'
+import SignIn from './components/frame/SignIn.vue'
 import SpineNav from './components/frame/SpineNav.vue'
 import { useBook } from './stores/book'
+import { useSession } from './stores/session'
 
 const book = useBook()
+const session = useSession()
 const route = useRoute()
 const spineOpen = ref(false)
 const keysOpen = ref(false)
+const teamOpen = ref(false)
+const error = ref('')
 
-onMounted(book.load)
+/** The bench and an invitation are for everyone. */
+const open = computed(() => route.name === 'join' || (route.name === 'bench' && !session.name))
+
+async function load() {
+  try {
+    await session.load()
+    error.value = ''
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+onMounted(load)
+watch(() => session.name, (name) => name && void book.load())
 
 function onKey(event: KeyboardEvent) {
   const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
@@ -22,13 +41,21 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <div class="frame">
-    <SpineNav :open="spineOpen" @close="spineOpen = false" @keys="keysOpen = true" />
+  <main v-if="open" class="h-full overflow-y-auto"><RouterView /></main>
+  <div v-else-if="session.name" class="frame">
+    <SpineNav :open="spineOpen" @close="spineOpen = false" @keys="keysOpen = true" @team="teamOpen = true" />
     <main class="min-h-0 min-w-0">
       <RouterView :key="String(route.name)" @spine="spineOpen = true" />
     </main>
     <KeysDialog :open="keysOpen" @close="keysOpen = false" />
+    <TeamDialog :open="teamOpen" @close="teamOpen = false" />
+    <div v-if="session.ended" class="ended" role="dialog" aria-modal="true" aria-label="Sign in to go on"><SignIn /></div>
   </div>
+  <main v-else class="flex h-full overflow-y-auto">
+    <p v-if="error" role="alert" class="m-auto">{{ error }} <button class="button ml-2" @click="load">Try again</button></p>
+    <SignIn v-else-if="session.session" />
+    <p v-else class="m-auto text-quiet">Opening…</p>
+  </main>
 </template>
 
 <style scoped>
@@ -36,6 +63,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   display: grid;
   grid-template-columns: 124px minmax(0, 1fr);
   height: 100%;
+}
+.ended {
+  position: fixed;
+  inset: 0;
+  z-index: 50;
+  display: flex;
+  overflow-y: auto;
+  background: var(--ground);
 }
 @media (width < 800px) {
   .frame {

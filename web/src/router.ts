@@ -2,6 +2,7 @@ import { createRouter, createWebHistory } from 'vue-router'
 import BenchView from './views/BenchView.vue'
 import BookView from './views/BookView.vue'
 import PlotView from './views/PlotView.vue'
+import JoinView from './views/JoinView.vue'
 import LightView from './views/LightView.vue'
 import RebuildView from './views/RebuildView.vue'
 import SetView from './views/SetView.vue'
@@ -15,6 +16,7 @@ export const router = createRouter({
     { path: '/shots/:id(\\d+)/set', name: 'set', component: SetView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/shots/:id(\\d+)/rebuild', name: 'rebuild', component: RebuildView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/bench/:bench?', name: 'bench', component: BenchView, props: (r) => ({ bench: String(r.params.bench || 'colour') }) },
+    { path: '/join/:token', name: 'join', component: JoinView, props: true },
     { path: '/:rest(.*)*', redirect: { name: 'book' } },
   ],
 })

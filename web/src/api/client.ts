@@ -21,15 +21,17 @@ export interface CallOptions {
   signal?: AbortSignal
 }
 
-let person = () => 'unnamed'
+let signedInAgain: () => Promise<void> = () => new Promise(() => undefined)
 
-/** Tells the client who is at work; asked again for each edit. */
-export function authoredBy(who: () => string) {
-  person = who
+/** Tells the client what to wait for when a session has ended, before it sends a call again. */
+export function whenSignedOut(wait: () => Promise<void>) {
+  signedInAgain = wait
 }
 
 export async function call<T>(method: string, path: string, options: CallOptions = {}): Promise<T> {
-  const headers: Record<string, string> = { 'Oblume-Author': encodeURIComponent(person()) }
+  const headers: Record<string, string> = {}
+  const pass = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
+  if (pass && method !== 'GET') headers['X-XSRF-TOKEN'] = decodeURIComponent(pass)
   if (options.body !== undefined) headers['Content-Type'] = 'application/json'
   if (options.version !== undefined) headers['If-Match'] = `"${options.version}"`
   let response: Response
@@ -43,6 +45,10 @@ export async function call<T>(method: string, path: string, options: CallOptions
   } catch (failure) {
     if (options.signal?.aborted) throw failure
     throw new ApiError(0, 'The server does not answer. Nothing was saved; check the network and try again.')
+  }
+  if (response.status === 401) {
+    await signedInAgain()
+    return call<T>(method, path, options)
   }
   const text = await response.text()
   const answer = parsed(text)

@@ -59,6 +59,11 @@ export type Step = Schemas['Step']
 export type Role = Schemas['Placement']['role']
 export type Attribute = Placed['records'][number]
 export type Reason = NonNullable<Held['reason']>
+export type Session = Schemas['SessionView']
+export type May = Session['may'][number]
+export type TeamRole = Session['demo'][number]
+export type Team = Schemas['TeamView']
+export type Member = Schemas['Member']
 export type Stage = ShotCard['stage']
 export type AttributeValue = Schemas['AttributeValue']
 

@@ -1,4 +1,4 @@
-import { held, value, type Attribute, type Placed, type Reason, type Role, type Stage } from '@/api/types'
+import { held, value, type Attribute, type Placed, type Reason, type Role, type Stage, type TeamRole } from '@/api/types'
 
 export const REASONS: { key: Reason; name: string; means: string }[] = [
   { key: 'MATCH', name: 'match', means: 'so that it looks the same' },
@@ -17,6 +17,15 @@ export const ROLES: { key: Role; name: string }[] = [
   { key: 'AMBIENCE', name: 'ambience' },
   { key: 'SUBJECT', name: 'subject' },
   { key: 'CAMERA', name: 'camera' },
+]
+
+/** What a person is here for, and may do. */
+export const TEAM_ROLES: { key: TeamRole; name: string; does: string }[] = [
+  { key: 'LEAD', name: 'lead', does: 'everything, and who works here' },
+  { key: 'CREW', name: 'crew', does: 'edits the record' },
+  { key: 'CONTROL', name: 'control', does: 'edits patch and recall, notes, ticks' },
+  { key: 'CONTINUITY', name: 'continuity', does: 'notes, takes, stills, ticks' },
+  { key: 'READER', name: 'reader', does: 'reads' },
 ]
 
 export const STAGES: { key: Stage; name: string }[] = [

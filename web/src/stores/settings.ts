@@ -11,9 +11,8 @@ function kept<T extends string>(key: string, fallback: T) {
   return value
 }
 
-/** What this device remembers: who is working on it, the theme, the units. */
+/** What this device remembers: the theme, the units. */
 export const useSettings = defineStore('settings', () => {
-  const person = kept<string>('oblume.person', 'gaffer')
   const theme = kept<Theme>('oblume.theme', 'dark')
   const units = kept<Units>('oblume.units', 'metric')
   watch(theme, (now) => (document.documentElement.dataset.theme = now), { immediate: true })
@@ -30,5 +29,5 @@ export const useSettings = defineStore('settings', () => {
     return both[units.value]
   }
 
-  return { person, theme, units, figure, printed }
+  return { theme, units, figure, printed }
 })

@@ -6,12 +6,14 @@ import LogoMark from '@/components/marks/LogoMark.vue'
 import StageTick from '@/components/marks/StageTick.vue'
 import { stageName } from '@/lib/words'
 import { useBook } from '@/stores/book'
+import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 
 defineProps<{ open: boolean }>()
-const emit = defineEmits<{ close: []; keys: [] }>()
+const emit = defineEmits<{ close: []; keys: []; team: [] }>()
 
 const book = useBook()
+const session = useSession()
 const settings = useSettings()
 const route = useRoute()
 const router = useRouter()
@@ -98,10 +100,7 @@ window.addEventListener('keydown', onKey)
     </div>
     <div class="foot">
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
-      <label class="block">
-        <span class="block text-[11px] text-quiet">working here</span>
-        <input v-model="settings.person" class="field" maxlength="60" aria-label="Your name, kept with each change" />
-      </label>
+      <button class="foot-button" aria-label="Who works here" @click="emit('team')"><span class="block text-[11px]">working here</span><span class="block truncate text-ink">{{ session.name }}</span></button>
       <button class="foot-button" @click="settings.theme = settings.theme === 'dark' ? 'daylight' : 'dark'">
         {{ settings.theme === 'dark' ? 'Daylight' : 'Dark set' }}
       </button>

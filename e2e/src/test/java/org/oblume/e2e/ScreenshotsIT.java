@@ -11,7 +11,7 @@ class ScreenshotsIT {
     private static final Path FOLDER = Path.of("../docs/screenshots");
     /** Makes 4C from 4A and 4D from 4C, the way the README's guide does, and answers their ids. */
     private static final String CLOSE_SHOT_AND_REVERSE = """
-            const head = { 'Content-Type': 'application/json', 'Oblume-Author': 'gaffer' };
+            const head = { 'Content-Type': 'application/json' };
             const shot = async (slate, description, basedOnId) => (await (await fetch('/api/scenes/1/shots', { method: 'POST', headers: head,
               body: JSON.stringify({ slate, description, day: 1, stage: 'PLANNED', basedOnId }) })).json()).id;
             const tie = (id, key, attribute, body) => fetch(`/api/shots/${id}/placements/${key}/${attribute}`,

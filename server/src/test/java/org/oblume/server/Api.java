@@ -4,25 +4,80 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.StreamSupport;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.TestComponent;
 import org.springframework.core.env.Environment;
 
-/** The server as any client meets it: HTTP and JSON. */
+/** The server as any client meets it: HTTP and JSON. Who asks is the best boy, with the role “crew”, unless it is said otherwise. */
 @TestComponent
 public class Api {
 
-    private final HttpClient client = HttpClient.newHttpClient();
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
     private final Environment environment;
     private final ObjectMapper json;
+    private final AtomicBoolean begun = new AtomicBoolean();
 
+    @Autowired
     Api(Environment environment, ObjectMapper json) {
         this.environment = environment;
         this.json = json;
+    }
+
+    /** Somebody else's device: nobody has signed in there. */
+    public Api stranger() {
+        Api other = new Api(environment, json);
+        other.begun.set(true);
+        other.get("/api/session");
+        return other;
+    }
+
+    /** The demo's person of that role, on a device of their own. */
+    public Api as(String role) {
+        Api other = stranger();
+        other.post("/api/session/demo", "{\"role\":\"%s\"}".formatted(role));
+        return other;
+    }
+
+    /** A new member, who joined by invitation, on a device of their own. */
+    public Api joined(String name, String role) {
+        String path = as("LEAD").post("/api/team/invitations", "{\"role\":\"%s\"}".formatted(role)).body().get("path").asText();
+        Api other = stranger();
+        Answer answer = other.post("/api/invitations" + path.substring("/join".length()), "{\"name\":\"%s\",\"passphrase\":\"salt marsh line\"}".formatted(name));
+        if (answer.status() != 200) {
+            throw new IllegalStateException(answer.toString());
+        }
+        return other;
+    }
+
+    /** The same person, whose browser is made to send what another site wants. */
+    public Api withoutToken() {
+        Api other = new Api(environment, json);
+        other.begun.set(true);
+        cookies.getCookieStore().getCookies().stream().filter(c -> !c.getName().equals("XSRF-TOKEN"))
+                .forEach(c -> other.cookies.getCookieStore().add(address(""), c));
+        return other;
+    }
+
+    /** The header that sets the cookie of a new session. */
+    public String cookie() throws IOException, InterruptedException {
+        return client.send(request("/api/session/demo").POST(HttpRequest.BodyPublishers.ofString("{\"role\":\"READER\"}")).build(),
+                HttpResponse.BodyHandlers.ofString()).headers().allValues("Set-Cookie").stream().filter(c -> c.startsWith("OBLUME=") && !c.startsWith("OBLUME=;"))
+                .reduce((a, b) -> b).orElse("");
+    }
+
+    private void signedIn() {
+        if (begun.compareAndSet(false, true)) {
+            Api joined = joined("best boy", "CREW");
+            joined.cookies.getCookieStore().getCookies().forEach(c -> cookies.getCookieStore().add(address(""), c));
+        }
     }
 
     public record Answer(int status, JsonNode body, String etag) {
@@ -96,21 +151,29 @@ public class Api {
         return "/api/shots/%d/placements/%s/%s".formatted(shotId, placement, attribute);
     }
 
+    private URI address(String path) {
+        return URI.create("http://localhost:" + environment.getProperty("local.server.port") + path);
+    }
+
     private HttpRequest.Builder versioned(String path, Long version) {
         HttpRequest.Builder request = request(path);
         return version == null ? request : request.header("If-Match", "\"" + version + "\"");
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create("http://localhost:" + environment.getProperty("local.server.port") + path))
-                .header("Content-Type", "application/json").header("Oblume-Author", "best%20boy");
+        signedIn();
+        HttpRequest.Builder request = HttpRequest.newBuilder(address(path))
+                .header("Content-Type", "application/json");
+        cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst()
+                .ifPresent(c -> request.header("X-XSRF-TOKEN", c.getValue()));
+        return request;
     }
 
     private Answer send(HttpRequest.Builder request) {
         try {
             HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
             String body = response.body();
-            return new Answer(response.statusCode(), body.isEmpty() ? json.missingNode() : json.readTree(body),
+            return new Answer(response.statusCode(), body.isEmpty() || body.startsWith("<") ? json.missingNode() : json.readTree(body),
                     response.headers().firstValue("ETag").orElse(""));
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);

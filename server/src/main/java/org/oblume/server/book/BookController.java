@@ -1,15 +1,13 @@
 package org.oblume.server.book;
 
-import org.jspecify.annotations.Nullable;
+import java.security.Principal;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
-import org.oblume.server.support.Edit;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -47,7 +45,7 @@ class BookController {
     @PostMapping("/productions/{productionId}/scenes")
     @ResponseStatus(HttpStatus.CREATED)
     StartedScene startScene(@PathVariable long productionId, @RequestBody NewScene body,
-            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
-        return new StartedScene(book.startScene(productionId, body, Edit.author(author)));
+            Principal person) {
+        return new StartedScene(book.startScene(productionId, body, person.getName()));
     }
 }

@@ -1,12 +1,10 @@
 package org.oblume.server.rebuild;
 
-import org.jspecify.annotations.Nullable;
-import org.oblume.server.support.Edit;
+import java.security.Principal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -27,8 +25,8 @@ class RebuildController {
 
     @PutMapping("/{placement}")
     RebuildView tick(@PathVariable long shotId, @PathVariable String placement,
-            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
-        rebuild.tick(shotId, placement, Edit.author(author));
+            Principal person) {
+        rebuild.tick(shotId, placement, person.getName());
         return rebuild.sheet(shotId);
     }
 

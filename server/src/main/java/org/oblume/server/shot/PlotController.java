@@ -2,6 +2,7 @@ package org.oblume.server.shot;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
@@ -10,6 +11,8 @@ import org.oblume.core.plot.AttributeValue;
 import org.oblume.server.scene.PlacementCard;
 import org.oblume.server.support.Edit;
 import org.oblume.server.support.JsonText;
+import org.oblume.server.team.May;
+import org.oblume.server.team.TeamService;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -31,11 +34,13 @@ class PlotController {
 
     private final PlotService plots;
     private final KnotService knots;
+    private final TeamService team;
     private final JsonText json;
 
-    PlotController(PlotService plots, KnotService knots, JsonText json) {
+    PlotController(PlotService plots, KnotService knots, TeamService team, JsonText json) {
         this.plots = plots;
         this.knots = knots;
+        this.team = team;
         this.json = json;
     }
 
@@ -65,25 +70,28 @@ class PlotController {
     ResponseEntity<PlotView> tie(@PathVariable long shotId, @PathVariable String placement,
             @PathVariable Attribute attribute, @RequestBody KnotBody body,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
-            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
+            Principal person) {
         return answer(shotId, new KnotChange(placement, attribute, json.value(attribute, body.value(), body.text()),
-                body.reason(), body.note(), Edit.author(author), Edit.version(ifMatch)));
+                body.reason(), body.note(), person.getName(), Edit.version(ifMatch)));
     }
 
     @DeleteMapping("/placements/{placement}/{attribute}")
     ResponseEntity<PlotView> untie(@PathVariable long shotId, @PathVariable String placement,
             @PathVariable Attribute attribute,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
-            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
-        return answer(shotId, new KnotChange(placement, attribute, null, null, null, Edit.author(author),
+            Principal person) {
+        return answer(shotId, new KnotChange(placement, attribute, null, null, null, person.getName(),
                 Edit.version(ifMatch)));
     }
 
     /** Records several changes, all of them or none. */
     @PostMapping("/knots")
     PlotView tieAll(@PathVariable long shotId, @RequestBody ManyKnots body,
-            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
-        String by = Edit.author(author);
+            Principal person) {
+        String by = person.getName();
+        if (body.changes().stream().anyMatch(c -> c.attribute() != Attribute.PATCH)) {
+            team.require(by, May.EDIT);
+        }
         knots.change(shotId, body.changes().stream().map(c -> new KnotChange(c.placement(), c.attribute(),
                 c.value() == null ? null : json.value(c.attribute(), c.value()), body.reason(), body.note(), by, c.revision())).toList());
         return plots.plot(shotId);
@@ -99,16 +107,16 @@ class PlotController {
     @PostMapping("/placements/{placement}/copies")
     @ResponseStatus(HttpStatus.CREATED)
     Placed copy(@PathVariable long shotId, @PathVariable String placement, @RequestBody Copy body,
-            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
-        String key = plots.copy(shotId, placement, body, Edit.author(author));
+            Principal person) {
+        String key = plots.copy(shotId, placement, body, person.getName());
         return new Placed(key, plots.plot(shotId));
     }
 
     @PostMapping("/placements")
     @ResponseStatus(HttpStatus.CREATED)
     Placed place(@PathVariable long shotId, @RequestBody NewPlacement body,
-            @RequestHeader(name = Edit.AUTHOR, required = false) @Nullable String author) {
-        String key = plots.place(shotId, body, Edit.author(author));
+            Principal person) {
+        String key = plots.place(shotId, body, person.getName());
         return new Placed(key, plots.plot(shotId));
     }
 

@@ -1,17 +1,9 @@
 package org.oblume.server.support;
 
-import java.net.URLDecoder;
-import java.nio.charset.StandardCharsets;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.units.Checks;
-import org.oblume.core.units.Refusal;
 
-/** What comes with every edit: the version it was made on, and who made it. */
+/** The version that an edit was made on. */
 public final class Edit {
-
-    /** Request header with the person's name, percent-encoded UTF-8. */
-    public static final String AUTHOR = "Oblume-Author";
-    private static final int LONGEST_NAME = 60;
 
     private Edit() {
     }
@@ -30,16 +22,5 @@ public final class Edit {
 
     public static String etag(long version) {
         return "\"" + version + "\"";
-    }
-
-    public static String author(@Nullable String header) {
-        if (header == null) {
-            throw new Refusal(AUTHOR, "Say who is making this change.");
-        }
-        try {
-            return Checks.text("Your name", URLDecoder.decode(header, StandardCharsets.UTF_8), LONGEST_NAME);
-        } catch (IllegalArgumentException badEncoding) {
-            throw new Refusal(AUTHOR, "Your name cannot be read: send it percent-encoded, up to 60 characters.");
-        }
     }
 }

@@ -1,0 +1,7 @@
+package org.oblume.server.team;
+
+import java.time.Instant;
+
+/** An invitation that nobody has taken up yet. */
+record Invitation(long id, Role role, String madeBy, Instant expiresAt) {
+}

@@ -1,0 +1,111 @@
+package org.oblume.server.team;
+
+import static org.springframework.http.HttpMethod.DELETE;
+import static org.springframework.http.HttpMethod.GET;
+import static org.springframework.http.HttpMethod.HEAD;
+import static org.springframework.http.HttpMethod.POST;
+import static org.springframework.http.HttpMethod.PUT;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.security.Principal;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.authorization.AuthorizationManager;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
+
+/** What each call needs. What is not named here needs the right to edit. */
+@Configuration(proxyBeanMethods = false)
+class SecurityConfiguration {
+
+    private static final String POLICY = "default-src 'self'; img-src 'self' data: blob:; style-src 'self'; script-src 'self'; connect-src 'self'; "
+            + "worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+    private static final int ROUNDS = 11;
+
+    @Bean
+    SecurityFilterChain calls(HttpSecurity http, TeamService team, ObjectMapper json, SecurityContextRepository contexts) throws Exception {
+        return http.authorizeHttpRequests(calls -> calls
+                        .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR).permitAll()
+                        .requestMatchers("/api/session", "/api/session/demo", "/api/session/first", "/api/invitations/*", "/api/bench/**").permitAll()
+                        .requestMatchers("/api/session/**", "/api/sessions", "/api/live/**").access(may(team, May.READ))
+                        .requestMatchers("/api/team/**").access(may(team, May.LEAD))
+                        .requestMatchers(GET, "/api/**").access(may(team, May.READ))
+                        .requestMatchers(HEAD, "/api/**").access(may(team, May.READ))
+                        .requestMatchers(POST, "/api/shots/*/light", "/api/shots/*/say", "/api/shots/*/arrange", "/api/sets/paces", "/api/sets/underlay",
+                                "/api/kit/beam").access(may(team, May.READ))
+                        .requestMatchers("/api/shots/*/rebuild/*", "/api/moves/ticks", "/api/notes/**", "/api/*/*/notes", "/api/shots/*/placements/*/notes",
+                                "/api/shots/*/takes", "/api/takes/*").access(may(team, May.NOTE))
+                        .requestMatchers(PUT, "/api/shots/*/placements/*/PATCH").access(may(team, May.PATCH))
+                        .requestMatchers(DELETE, "/api/shots/*/placements/*/PATCH").access(may(team, May.PATCH))
+                        .requestMatchers(POST, "/api/shots/*/knots", "/api/shots/*/undo", "/api/shots/*/redo").access(may(team, May.PATCH))
+                        .requestMatchers("/api/**").access(may(team, May.EDIT))
+                        .anyRequest().permitAll())
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .csrf(csrf -> csrf.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
+                        .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()).ignoringRequestMatchers("/api/bench/**"))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)).cacheControl(cache -> cache.disable()))
+                .requestCache(cache -> cache.disable()).anonymous(anonymous -> anonymous.disable())
+                .formLogin(form -> form.disable()).httpBasic(basic -> basic.disable()).logout(logout -> logout.disable())
+                .exceptionHandling(refused -> refused
+                        .authenticationEntryPoint((request, response, cause) -> answer(json, response, HttpStatus.UNAUTHORIZED,
+                                "You are not signed in here any more. Sign in to go on: what you typed is still there."))
+                        .accessDeniedHandler((request, response, cause) -> answer(json, response, HttpStatus.FORBIDDEN, denied(team, request))))
+                .build();
+    }
+
+    @Bean
+    SecurityContextRepository contexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new DelegatingPasswordEncoder("bcrypt", java.util.Map.of("bcrypt", new BCryptPasswordEncoder(ROUNDS)));
+    }
+
+    /** There is one, so that Spring Boot makes up no account of its own; signing in goes through {@link SessionController}. */
+    @Bean
+    UserDetailsService noOtherAccounts() {
+        return name -> {
+            throw new UsernameNotFoundException(name);
+        };
+    }
+
+    private static AuthorizationManager<RequestAuthorizationContext> may(TeamService team, May what) {
+        return (person, call) -> {
+            var someone = person.get();
+            return new AuthorizationDecision(someone != null && team.may(someone.getName(), what));
+        };
+    }
+
+    private static String denied(TeamService team, HttpServletRequest request) {
+        Principal person = request.getUserPrincipal();
+        return team.member(person == null ? "" : person.getName())
+                .map(m -> "%s has the role “%s”, which does not do this. Nothing was kept: ask a lead.".formatted(m.name(), m.role().label()))
+                .orElse("Reload the page and try again: this device's pass for edits has changed.");
+    }
+
+    private static void answer(ObjectMapper json, HttpServletResponse response, HttpStatus status, String sentence) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, sentence));
+    }
+}

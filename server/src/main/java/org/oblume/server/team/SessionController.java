@@ -1,0 +1,187 @@
+package org.oblume.server.team;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.security.Principal;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.env.Environment;
+import org.springframework.core.env.Profiles;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out, and who one is. */
+@RestController
+class SessionController {
+
+    /** Checked in place of an account's that is not there, so that both take as long. */
+    private static final String NOBODYS = "{bcrypt}$2a$11$abcdefghijklmnopqrstuuNfZ1uYB4YyhHqXk4QxxZ5aWf3pRZ7Wq";
+    private final TeamService team;
+    private final SignInAttempts attempts;
+    private final PasswordEncoder encoder;
+    private final SecurityContextRepository contexts;
+    private final Environment environment;
+
+    SessionController(TeamService team, SignInAttempts attempts, PasswordEncoder encoder, SecurityContextRepository contexts, Environment environment) {
+        this.team = team;
+        this.attempts = attempts;
+        this.encoder = encoder;
+        this.contexts = contexts;
+        this.environment = environment;
+    }
+
+    record SignIn(String name, String passphrase) {
+    }
+
+    record DemoSignIn(Role role) {
+    }
+
+    record NewPassphrase(String now, String next) {
+    }
+
+    /**
+     * Who one is, and what one may do.
+     *
+     * @param name null while nobody is signed in
+     * @param first whether there is no account at all yet
+     * @param demo the roles that can be taken with one click, in the demo only
+     */
+    record SessionView(@Nullable String name, @Nullable Role role, List<May> may, boolean first, List<Role> demo) {
+    }
+
+    /** @param role that the invitation is for */
+    record Invited(Role role) {
+    }
+
+    @GetMapping("/api/session")
+    SessionView session(@Nullable Principal person, CsrfToken csrf) {
+        csrf.getToken(); // sends its cookie
+        return view(person == null ? null : team.member(person.getName()).orElse(null));
+    }
+
+    @PostMapping("/api/session")
+    SessionView signIn(@RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
+        Duration wait = attempts.wait(wanted.name());
+        if (!wait.isZero()) {
+            throw new Throttled(wait);
+        }
+        if (!encoder.matches(wanted.passphrase(), team.passphraseHash(wanted.name()).orElse(NOBODYS))) {
+            attempts.failed(wanted.name());
+            throw new NotSignedIn();
+        }
+        attempts.succeeded(wanted.name());
+        return begin(team.member(wanted.name()).orElseThrow(NotSignedIn::new), request, response);
+    }
+
+    /** Takes one of the demo's people, who need no passphrase. */
+    @PostMapping("/api/session/demo")
+    SessionView demo(@RequestBody DemoSignIn wanted, HttpServletRequest request, HttpServletResponse response) {
+        Member member = team.members().stream().filter(m -> demoRoles().contains(m.role()) && m.role() == wanted.role()).findFirst().orElseThrow(NotSignedIn::new);
+        if (team.passphraseHash(member.name()).isPresent()) {
+            throw new NotSignedIn();
+        }
+        return begin(member, request, response);
+    }
+
+    @PostMapping("/api/session/first")
+    SessionView first(@RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
+        return begin(team.first(wanted.name(), wanted.passphrase()), request, response);
+    }
+
+    @GetMapping("/api/invitations/{token}")
+    Invited invitation(@PathVariable String token) {
+        return new Invited(team.invitedAs(token));
+    }
+
+    @PostMapping("/api/invitations/{token}")
+    SessionView join(@PathVariable String token, @RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
+        return begin(team.join(token, wanted.name(), wanted.passphrase()), request, response);
+    }
+
+    @PutMapping("/api/session/passphrase")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void passphrase(@RequestBody NewPassphrase wanted, Principal person) {
+        team.changePassphrase(person.getName(), wanted.now(), wanted.next());
+    }
+
+    @DeleteMapping("/api/session")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+    }
+
+    /** On this device and on every other. */
+    @DeleteMapping("/api/sessions")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOutEverywhere(Principal person, HttpServletRequest request) {
+        team.signOutEverywhere(person.getName());
+        signOut(request);
+    }
+
+    /** A new session, so that one that was planted before is worth nothing. */
+    private SessionView begin(Member member, HttpServletRequest request, HttpServletResponse response) {
+        signOut(request);
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(member.name(), null, List.of()));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+        return view(member);
+    }
+
+    private SessionView view(@Nullable Member member) {
+        return new SessionView(member == null ? null : member.name(), member == null ? null : member.role(),
+                member == null ? List.of() : member.role().allows().stream().sorted().toList(), team.nobodyYet(), demoRoles());
+    }
+
+    private List<Role> demoRoles() {
+        return environment.acceptsProfiles(Profiles.of("demo")) ? Arrays.asList(Role.values()) : List.of();
+    }
+
+    private static final class NotSignedIn extends RuntimeException {
+    }
+
+    private static final class Throttled extends RuntimeException {
+
+        private final transient Duration wait;
+
+        Throttled(Duration wait) {
+            this.wait = wait;
+        }
+    }
+
+    @ExceptionHandler
+    ProblemDetail notSignedIn(NotSignedIn wrong) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, "The name and the passphrase do not go together: type both again.");
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> throttled(Throttled throttled) {
+        long seconds = throttled.wait.toSeconds() + 1;
+        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS).header(HttpHeaders.RETRY_AFTER, String.valueOf(seconds))
+                .body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS,
+                        "That was wrong several times: wait %d seconds, then try again.".formatted(seconds)));
+    }
+}

@@ -1,0 +1,69 @@
+package org.oblume.server.team;
+
+import java.security.Principal;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.Edit;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Who works on it; only a lead comes here. */
+@RestController
+@RequestMapping("/api/team")
+class TeamController {
+
+    private final TeamService team;
+
+    TeamController(TeamService team) {
+        this.team = team;
+    }
+
+    record TeamView(List<Member> members, List<Invitation> invitations) {
+    }
+
+    record RoleBody(Role role) {
+    }
+
+    /** @param path of the link, to be put behind the address of this Oblume; shown this once */
+    record Link(String path) {
+    }
+
+    @GetMapping
+    TeamView team() {
+        return new TeamView(team.members(), team.openInvitations());
+    }
+
+    @PostMapping("/invitations")
+    @ResponseStatus(HttpStatus.CREATED)
+    Link invite(@RequestBody RoleBody wanted, Principal person) {
+        return new Link("/join/" + team.invite(wanted.role(), person.getName()));
+    }
+
+    @DeleteMapping("/invitations/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void withdraw(@PathVariable long id) {
+        team.withdraw(id);
+    }
+
+    @PutMapping("/{id}")
+    Member changeRole(@PathVariable long id, @RequestBody RoleBody wanted,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        return team.changeRole(id, wanted.role(), Edit.version(ifMatch));
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        team.remove(id, Edit.version(ifMatch));
+    }
+}

@@ -1,0 +1,207 @@
+package org.oblume.server.team;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.support.StaleEdit;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Accounts and invitations. A role holds from the moment it is changed, in every session. */
+@Service
+@Transactional
+public class TeamService {
+
+    private static final int LONGEST_NAME = 60;
+    private static final int SHORTEST_PASSPHRASE = 10;
+    /** What bcrypt looks at; anything behind it would not count. */
+    private static final int LONGEST_PASSPHRASE_BYTES = 72;
+    private static final int TOKEN_BYTES = 24;
+    private static final Duration INVITED_FOR = Duration.ofDays(3);
+    private final SecureRandom random = new SecureRandom();
+    private final AccountRepository accounts;
+    private final InvitationRepository invitations;
+    private final PasswordEncoder encoder;
+    private final FindByIndexNameSessionRepository<? extends Session> sessions;
+    private final Clock clock;
+
+    TeamService(AccountRepository accounts, InvitationRepository invitations, PasswordEncoder encoder,
+            FindByIndexNameSessionRepository<? extends Session> sessions, Clock clock) {
+        this.accounts = accounts;
+        this.invitations = invitations;
+        this.encoder = encoder;
+        this.sessions = sessions;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Member> member(String name) {
+        return accounts.findByNameKeyAndRemovedFalse(AccountEntity.key(name)).map(AccountEntity::toMember);
+    }
+
+    @Transactional(readOnly = true)
+    public boolean may(String name, May what) {
+        return member(name).map(m -> m.role().allows(what)).orElse(false);
+    }
+
+    /** @throws AccessDeniedException when the person's role does not allow it now */
+    @Transactional(readOnly = true)
+    public void require(String name, May what) {
+        if (!may(name, what)) {
+            throw new AccessDeniedException(what.name());
+        }
+    }
+
+    @Transactional(readOnly = true)
+    List<Member> members() {
+        return accounts.findByRemovedFalseOrderById().stream().map(AccountEntity::toMember).toList();
+    }
+
+    @Transactional(readOnly = true)
+    List<Invitation> openInvitations() {
+        return invitations.findByTakenByNullAndExpiresAtAfterOrderById(clock.instant()).stream().map(InvitationEntity::toInvitation).toList();
+    }
+
+    @Transactional(readOnly = true)
+    boolean nobodyYet() {
+        return accounts.count() == 0;
+    }
+
+    /** The hash of someone's passphrase; empty when there is no such account, or one that has none. */
+    @Transactional(readOnly = true)
+    Optional<String> passphraseHash(String name) {
+        return accounts.findByNameKeyAndRemovedFalse(AccountEntity.key(name)).map(AccountEntity::passphrase);
+    }
+
+    /** The lead's account, while there is no account at all. */
+    Member first(String name, String passphrase) {
+        if (!nobodyYet()) {
+            throw new Refusal("There is a lead already: ask for an invitation.");
+        }
+        return make(name, passphrase, Role.LEAD);
+    }
+
+    /** An account without a passphrase, for the demo. */
+    public void makeForDemo(String name, Role role) {
+        accounts.save(new AccountEntity(name, null, role));
+    }
+
+    /** @return the token of the link; it is not kept and cannot be shown again */
+    String invite(Role role, String by) {
+        byte[] bytes = new byte[TOKEN_BYTES];
+        random.nextBytes(bytes);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        invitations.save(new InvitationEntity(hash(token), role, by, clock.instant().plus(INVITED_FOR)));
+        return token;
+    }
+
+    void withdraw(long invitationId) {
+        invitations.deleteById(invitationId);
+    }
+
+    @Transactional(readOnly = true)
+    Role invitedAs(String token) {
+        return open(token).role();
+    }
+
+    Member join(String token, String name, String passphrase) {
+        InvitationEntity invitation = open(token);
+        Member member = make(name, passphrase, invitation.role());
+        invitation.takenBy(member.name());
+        invitations.saveAndFlush(invitation);
+        return member;
+    }
+
+    /** @throws StaleEdit when somebody changed it since that version */
+    Member changeRole(long id, Role role, long version) {
+        AccountEntity account = account(id, version);
+        requireAnotherLead(account.toMember(), role);
+        account.setRole(role);
+        return accounts.saveAndFlush(account).toMember();
+    }
+
+    void remove(long id, long version) {
+        AccountEntity account = account(id, version);
+        requireAnotherLead(account.toMember(), null);
+        account.remove();
+        accounts.saveAndFlush(account);
+        signOutEverywhere(account.toMember().name());
+    }
+
+    void changePassphrase(String name, String now, String next) {
+        AccountEntity account = accounts.findByNameKeyAndRemovedFalse(AccountEntity.key(name)).orElseThrow(TeamService::gone);
+        if (account.passphrase() != null && !encoder.matches(now, account.passphrase())) {
+            throw new Refusal("passphrase", "That is not your passphrase now: type the one you signed in with.");
+        }
+        account.setPassphrase(checked(next));
+        accounts.save(account);
+    }
+
+    void signOutEverywhere(String name) {
+        sessions.findByPrincipalName(name).keySet().forEach(sessions::deleteById);
+    }
+
+    private Member make(String name, String passphrase, Role role) {
+        String checked = Checks.text("Your name", name, LONGEST_NAME);
+        if (accounts.existsByNameKey(AccountEntity.key(checked))) {
+            throw new Refusal("name", "%s is taken: add what sets you apart, such as your department.".formatted(checked));
+        }
+        return accounts.saveAndFlush(new AccountEntity(checked, checked(passphrase), role)).toMember();
+    }
+
+    private String checked(String passphrase) {
+        int bytes = passphrase.getBytes(StandardCharsets.UTF_8).length;
+        if (passphrase.length() < SHORTEST_PASSPHRASE || bytes > LONGEST_PASSPHRASE_BYTES) {
+            throw new Refusal("passphrase", "Choose a passphrase of %d characters or more, at most %d bytes: a few words that you remember."
+                    .formatted(SHORTEST_PASSPHRASE, LONGEST_PASSPHRASE_BYTES));
+        }
+        return encoder.encode(passphrase);
+    }
+
+    private InvitationEntity open(String token) {
+        return invitations.findByTokenHash(hash(token)).filter(i -> i.open(clock.instant()))
+                .orElseThrow(() -> new NoSuchElementException("This invitation was used or has run out: ask the lead for another."));
+    }
+
+    private AccountEntity account(long id, long version) {
+        AccountEntity account = accounts.findById(id).orElseThrow(TeamService::gone);
+        if (account.toMember().version() != version) {
+            throw new StaleEdit("Someone changed this account since you opened it. Nothing of yours was kept yet.", account.toMember());
+        }
+        return account;
+    }
+
+    private void requireAnotherLead(Member member, @Nullable Role next) {
+        boolean last = member.role() == Role.LEAD && members().stream().filter(m -> m.role() == Role.LEAD).count() == 1;
+        if (last && next != Role.LEAD) {
+            throw new Refusal("role", "%s is the only lead: make someone else lead first.".formatted(member.name()));
+        }
+    }
+
+    private static NoSuchElementException gone() {
+        return new NoSuchElementException("There is no such account any more.");
+    }
+
+    private static String hash(String token) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+}

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { call, sentence } from '@/api/client'
+import type { Member, Team, TeamRole } from '@/api/types'
+import { TEAM_ROLES, when } from '@/lib/words'
+import { useSession } from '@/stores/session'
+import BaseDialog from './BaseDialog.vue'
+import TextField from './TextField.vue'
+
+/** One's own account; for a lead, everyone's, and inviting more. */
+const props = defineProps<{ open: boolean }>()
+defineEmits<{ close: [] }>()
+const session = useSession()
+
+const team = ref<Team>()
+const error = ref('')
+const role = ref<TeamRole>('CREW')
+const link = ref('')
+const now = ref('')
+const next = ref('')
+const changed = ref(false)
+
+async function attempt(action: () => Promise<unknown>) {
+  try {
+    await action()
+    error.value = ''
+    if (session.may('LEAD')) team.value = await call<Team>('GET', '/api/team')
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+
+watch(
+  () => props.open,
+  (open) => {
+    link.value = ''
+    changed.value = false
+    if (open) void attempt(async () => undefined)
+  },
+)
+
+const invite = () =>
+  attempt(async () => {
+    link.value = location.origin + (await call<{ path: string }>('POST', '/api/team/invitations', { body: { role: role.value } })).path
+  })
+const changeRole = (member: Member, to: TeamRole) => attempt(() => call('PUT', `/api/team/${member.id}`, { body: { role: to }, version: member.version }))
+const remove = (member: Member) => attempt(() => call('DELETE', `/api/team/${member.id}`, { version: member.version }))
+const withdraw = (id: number) => attempt(() => call('DELETE', `/api/team/invitations/${id}`))
+const changePassphrase = () =>
+  attempt(async () => {
+    await call('PUT', '/api/session/passphrase', { body: { now: now.value, next: next.value } })
+    now.value = ''
+    next.value = ''
+    changed.value = true
+  })
+</script>
+
+<template>
+  <BaseDialog :open="open" wide title="Who works here" :error="error" @close="$emit('close')">
+    <p class="mb-3">You are <b>{{ session.name }}</b>, {{ TEAM_ROLES.find((r) => r.key === session.session?.role)?.name }}: {{ TEAM_ROLES.find((r) => r.key === session.session?.role)?.does }}.</p>
+    <template v-if="team">
+      <table class="mb-3 w-full">
+        <tbody>
+          <tr v-for="m in team.members" :key="m.id">
+            <th scope="row" class="py-1 text-left font-[400]">{{ m.name }}</th>
+            <td class="w-36">
+              <select class="field" :aria-label="`Role of ${m.name}`" :value="m.role" @change="changeRole(m, ($event.target as HTMLSelectElement).value as TeamRole)">
+                <option v-for="r in TEAM_ROLES" :key="r.key" :value="r.key">{{ r.name }}</option>
+              </select>
+            </td>
+            <td class="w-24 pl-2"><button v-if="m.name !== session.name" class="button" :aria-label="`Remove ${m.name}`" @click="remove(m)">Remove</button></td>
+          </tr>
+          <tr v-for="i in team.invitations" :key="`i${i.id}`" class="text-quiet">
+            <th scope="row" class="py-1 text-left font-[400]">invited by {{ i.madeBy }}, open until {{ when(i.expiresAt) }}</th>
+            <td>{{ TEAM_ROLES.find((r) => r.key === i.role)?.name }}</td>
+            <td class="pl-2"><button class="button" @click="withdraw(i.id)">Withdraw</button></td>
+          </tr>
+        </tbody>
+      </table>
+      <form class="mb-4 flex flex-wrap items-center gap-2" @submit.prevent="invite">
+        <select v-model="role" class="field !w-36" aria-label="Role of the invited"><option v-for="r in TEAM_ROLES" :key="r.key" :value="r.key">{{ r.name }}</option></select>
+        <button class="button" type="submit">Make an invitation link</button>
+        <label v-if="link" class="w-full text-[12px] text-quiet">Send this link to one person; it works once, for three days, and is not shown again
+          <input class="field figure mt-1" readonly :value="link" aria-label="Invitation link" @focus="($event.target as HTMLInputElement).select()" />
+        </label>
+      </form>
+    </template>
+    <details class="mb-2">
+      <summary class="cursor-pointer py-1">Change your passphrase</summary>
+      <form class="mt-2" @submit.prevent="changePassphrase">
+        <TextField v-model="now" type="password" label="Passphrase now" />
+        <TextField v-model="next" type="password" label="New passphrase" hint="10 characters or more" />
+        <button class="button" type="submit">Change it</button>
+        <span v-if="changed" role="status" class="ml-2">Changed.</span>
+      </form>
+    </details>
+    <template #buttons>
+      <button class="button mr-auto" @click="session.signOut(true)">Sign out everywhere</button>
+      <button class="button" @click="session.signOut(false)">Sign out</button>
+      <button class="button button-main" @click="$emit('close')">Close</button>
+    </template>
+  </BaseDialog>
+</template>

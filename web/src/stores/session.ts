@@ -1,0 +1,61 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { call } from '@/api/client'
+import type { May, Session, TeamRole } from '@/api/types'
+
+/** Who is signed in on this device, and what that person may do. */
+export const useSession = defineStore('session', () => {
+  const session = ref<Session>()
+  /** Whether the session ended while something was open: signing in again goes on from there. */
+  const ended = ref(false)
+  let waiting: (() => void)[] = []
+
+  const name = computed(() => session.value?.name)
+
+  function may(what: May): boolean {
+    return session.value?.may.includes(what) ?? false
+  }
+
+  function take(now: Session) {
+    const before = name.value
+    session.value = now
+    if (!now.name) return
+    if (before && before !== now.name) return location.reload() // what waits was another person's
+    ended.value = false
+    waiting.forEach((go) => go())
+    waiting = []
+  }
+
+  async function load() {
+    take(await call<Session>('GET', '/api/session'))
+  }
+
+  async function signIn(wanted: { name: string; passphrase: string }) {
+    take(await call<Session>('POST', '/api/session', { body: wanted }))
+  }
+
+  async function signInForDemo(role: TeamRole) {
+    take(await call<Session>('POST', '/api/session/demo', { body: { role } }))
+  }
+
+  async function makeFirst(wanted: { name: string; passphrase: string }) {
+    take(await call<Session>('POST', '/api/session/first', { body: wanted }))
+  }
+
+  async function join(token: string, wanted: { name: string; passphrase: string }) {
+    take(await call<Session>('POST', `/api/invitations/${token}`, { body: wanted }))
+  }
+
+  async function signOut(everywhere: boolean) {
+    await call('DELETE', everywhere ? '/api/sessions' : '/api/session')
+    location.assign('/')
+  }
+
+  /** A call was answered with “not signed in”: settles once somebody has signed in again, so that it can be sent again. */
+  function signedInAgain(): Promise<void> {
+    ended.value = true
+    return new Promise((resolve) => waiting.push(resolve))
+  }
+
+  return { session, name, ended, may, load, signIn, signInForDemo, makeFirst, join, signOut, signedInAgain }
+})

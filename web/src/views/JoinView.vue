@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { call, sentence } from '@/api/client'
+import type { TeamRole } from '@/api/types'
+import SignIn from '@/components/frame/SignIn.vue'
+
+/** Where the link of an invitation leads. */
+const props = defineProps<{ token: string }>()
+const router = useRouter()
+const role = ref<TeamRole>()
+const error = ref('')
+
+onMounted(async () => {
+  try {
+    role.value = (await call<{ role: TeamRole }>('GET', `/api/invitations/${props.token}`)).role
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+})
+</script>
+
+<template>
+  <SignIn v-if="role" :token="token" :invited-as="role" @done="router.replace({ name: 'book' })" />
+  <p v-else class="m-auto max-w-sm p-6" :role="error ? 'alert' : undefined">{{ error || 'Looking up the invitation…' }}</p>
+</template>
