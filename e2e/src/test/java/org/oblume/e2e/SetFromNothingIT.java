@@ -94,7 +94,7 @@ class SetFromNothingIT {
         crew.press("Draw the set");
         crew.see(".listed");
         crew.upload("input[type=file]", Files.writeString(folder.resolve("plan.png"), "not a picture"));
-        crew.seeText("not a PNG, JPEG or SVG picture");
+        crew.seeText("not a picture that can be read");
         crew.fill("Walls, paced out", "3 sideways");
         crew.press("Put them");
         crew.seeText("sideways");

@@ -2,15 +2,20 @@ package org.oblume.server;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.StreamSupport;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.TestComponent;
 import org.springframework.core.env.Environment;
@@ -23,6 +28,7 @@ public class Api {
     private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
     private final Environment environment;
     private final ObjectMapper json;
+    private @Nullable String key;
     private final AtomicBoolean begun = new AtomicBoolean();
 
     @Autowired
@@ -71,6 +77,57 @@ public class Api {
         return client.send(request("/api/session/demo").POST(HttpRequest.BodyPublishers.ofString("{\"role\":\"READER\"}")).build(),
                 HttpResponse.BodyHandlers.ofString()).headers().allValues("Set-Cookie").stream().filter(c -> c.startsWith("OBLUME=") && !c.startsWith("OBLUME=;"))
                 .reduce((a, b) -> b).orElse("");
+    }
+
+    /** The same person and device, whose calls bear a key of their own. */
+    public Api once(String key) {
+        signedIn();
+        Api other = new Api(environment, json);
+        other.begun.set(true);
+        other.key = key;
+        cookies.getCookieStore().getCookies().forEach(c -> other.cookies.getCookieStore().add(address(""), c));
+        return other;
+    }
+
+    /** Listens to what others do. */
+    public Stream listen(String device) throws IOException, InterruptedException {
+        return new Stream(client.send(request("/api/live?device=" + device).GET().build(), HttpResponse.BodyHandlers.ofInputStream()).body());
+    }
+
+    /** Server-sent events, as they come. */
+    public static final class Stream implements AutoCloseable {
+
+        private final BufferedReader reader;
+
+        Stream(InputStream body) {
+            reader = new BufferedReader(new InputStreamReader(body, StandardCharsets.UTF_8));
+        }
+
+        /** Waits for the next event of that name and answers its data. */
+        public String next(String name) throws IOException {
+            String event = "";
+            for (String line = reader.readLine(); line != null; line = reader.readLine()) {
+                if (line.startsWith("event:")) {
+                    event = line.substring("event:".length());
+                } else if (line.startsWith("data:") && event.equals(name)) {
+                    return line.substring("data:".length());
+                }
+            }
+            throw new IllegalStateException("The stream ended before " + name);
+        }
+
+        /** Waits for an event of that name that says so. */
+        public void until(String name, String part) throws IOException {
+            String data = next(name);
+            while (!data.contains(part)) {
+                data = next(name);
+            }
+        }
+
+        @Override
+        public void close() throws IOException {
+            reader.close();
+        }
     }
 
     private void signedIn() {
@@ -166,6 +223,9 @@ public class Api {
                 .header("Content-Type", "application/json");
         cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst()
                 .ifPresent(c -> request.header("X-XSRF-TOKEN", c.getValue()));
+        if (key != null) {
+            request.header("Idempotency-Key", key);
+        }
         return request;
     }
 

@@ -77,6 +77,18 @@ public final class CarryBook {
         return now;
     }
 
+    /**
+     * This book with a shot based on another one.
+     *
+     * @throws Refusal on a cycle, or when it or a shot that carries from it has been shot
+     */
+    public CarryBook rebased(String slate, @Nullable String basedOn) {
+        refuseRebasing(slate, basedOn);
+        CarryBook now = new CarryBook(this);
+        now.shots.put(slate, new ShotLine(slate, basedOn, line(slate).stage()));
+        return now;
+    }
+
     /** What holds in a shot: its own knots, then those of the shot it is based on, and so on back. */
     public ShotState resolve(String slate) {
         Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>();
@@ -147,7 +159,7 @@ public final class CarryBook {
                     dependants.size() == 1 ? "it" : "them"));
         }
         if (line(slate).stage() == Stage.SHOT) {
-            throw new Refusal("%s has been shot: its record stays. Set it back to lit if that was a slip."
+            throw new Refusal("%s has been shot: its record stays. Open a revision if that was a slip."
                     .formatted(slate));
         }
     }
@@ -162,7 +174,7 @@ public final class CarryBook {
         List<String> locked = new ArrayList<>();
         collectLocked(slate, placement, attribute, locked);
         if (locked.contains(slate)) {
-            throw new Refusal("%s has been shot and is locked. Record the change in a new shot based on it."
+            throw new Refusal("%s has been shot and is locked. Open a revision of it, or record the change in a new shot based on it."
                     .formatted(slate));
         }
         if (!locked.isEmpty()) {
@@ -170,6 +182,17 @@ public final class CarryBook {
                     .formatted(andList(locked) + (locked.size() == 1 ? " has" : " have"),
                             locked.size() == 1 ? "carries" : "carry", slate, locked.size() == 1 ? "it" : "them"));
         }
+    }
+
+    /** The first shots that were shot on each way down from this one and carry a value from it: a revision may not rewrite them. */
+    public List<String> lockedFollowers(String slate, String placement, Attribute attribute) {
+        List<String> locked = new ArrayList<>();
+        for (String next : basedOn(slate)) {
+            if (!tiesItself(next, placement, attribute)) {
+                locked.addAll(line(next).stage() == Stage.SHOT ? List.of(next) : lockedFollowers(next, placement, attribute));
+            }
+        }
+        return locked;
     }
 
     /** @throws Refusal when a change in a shot that is based on another comes without a reason */
@@ -215,12 +238,14 @@ public final class CarryBook {
             locked.add(slate);
         }
         for (String next : basedOn(slate)) {
-            boolean ownKnot = knotsBySlate.getOrDefault(next, List.of()).stream()
-                    .anyMatch(k -> k.placement().equals(placement) && k.attribute() == attribute);
-            if (!ownKnot) {
+            if (!tiesItself(next, placement, attribute)) {
                 collectLocked(next, placement, attribute, locked);
             }
         }
+    }
+
+    private boolean tiesItself(String slate, String placement, Attribute attribute) {
+        return knotsBySlate.getOrDefault(slate, List.of()).stream().anyMatch(k -> k.placement().equals(placement) && k.attribute() == attribute);
     }
 
     private static String andList(List<String> names) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Recording;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.Attribute;
@@ -39,7 +40,7 @@ public final class ChangeWords {
             return Words.of("no " + attribute.label() + " recorded");
         }
         if (before == null) {
-            return Words.of(named(to, after));
+            return say(to.recording(), after);
         }
         if (after instanceof Place place && before instanceof Place old) {
             return moved(to, is, old, place);
@@ -57,13 +58,21 @@ public final class ChangeWords {
         if (after instanceof Standing) {
             return Words.of(after);
         }
-        return fromTo(Words.of(named(from, before)), Words.of(named(to, after)));
+        return fromTo(say(from.recording(), before), say(to.recording(), after));
     }
 
-    /** A value with the mark that it is aimed at called as the crew calls it; null stays null. */
-    static AttributeValue named(Side side, @Nullable AttributeValue value) {
+    /** A value in words, with the mark that it is aimed at called as the crew calls it. */
+    public static Words say(Recording recording, AttributeValue value) {
+        return Words.of(named(recording, value));
+    }
+
+    static @Nullable AttributeValue named(Side side, @Nullable AttributeValue value) {
+        return value == null ? null : named(side.recording(), value);
+    }
+
+    private static AttributeValue named(Recording recording, AttributeValue value) {
         return value instanceof Pointing pointing && pointing.mark() != null && pointing.heightM() != null
-                ? Pointing.atMark(side.recording().placement(pointing.mark()).name(), pointing.heightM()) : value;
+                ? Pointing.atMark(recording.placement(pointing.mark()).name(), pointing.heightM()) : value;
     }
 
     /** {@code 64 to 45 %}: a unit that both have is said once. */
@@ -117,7 +126,7 @@ public final class ChangeWords {
     private static Words turned(Side from, String was, Side to, String is, AttributeValue after) {
         Optional<Aim> before = from.state().aim(was);
         Optional<Aim> now = to.state().aim(is);
-        Words aimed = Words.of(named(to, after));
+        Words aimed = say(to.recording(), after);
         if (before.isEmpty() || now.isEmpty() || after instanceof Pointing pointing && pointing.mark() != null) {
             return Words.format("aimed %s", aimed);
         }

@@ -1,5 +1,8 @@
 package org.oblume.core.moves;
 
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+
 /** Who moves it. */
 public enum Department {
     ELECTRIC("electric", 2), GRIP("grip", 2), CONTROL("control", 1), CAMERA("camera", 2),
@@ -12,6 +15,11 @@ public enum Department {
     Department(String label, int usualPeople) {
         this.label = label;
         this.usualPeople = usualPeople;
+    }
+
+    /** Whose it is to move. */
+    public static Department of(Placement thing) {
+        return thing.kind() == PlacementKind.CAMERA || thing.kind() == PlacementKind.MARK ? CAMERA : thing.kind().isLight() ? ELECTRIC : GRIP;
     }
 
     public String label() {

@@ -78,7 +78,7 @@ final class Planner {
     private void plan(Placement thing, Map<Attribute, Difference> changed) {
         boolean was = from.stands(changed.values().iterator().next().from());
         boolean is = to.stands(thing);
-        Department department = department(thing);
+        Department department = Department.of(thing);
         if (was && !is) {
             add(thing, department, Job.STRIKE, Words.of("%s out%s".formatted(thing.name(), thing.kind().isLight() ? ": off first, let it cool" : "")), 1, people(thing));
             return;
@@ -149,7 +149,7 @@ final class Planner {
         }
         if (told.contains(Attribute.AIM)) {
             to.state().value(key, Pointing.class).ifPresent(p -> parts.add(
-                    Words.format(thing.kind() == PlacementKind.MARK ? "facing %s" : "aimed %s", Words.of(ChangeWords.named(to, p)))));
+                    Words.format(thing.kind() == PlacementKind.MARK ? "facing %s" : "aimed %s", ChangeWords.say(to.recording(), p))));
         }
         return joined(", ", parts);
     }
@@ -308,11 +308,6 @@ final class Planner {
             done.add(next.key());
         }
         return ordered;
-    }
-
-    private static Department department(Placement thing) {
-        return thing.kind() == PlacementKind.CAMERA || thing.kind() == PlacementKind.MARK ? Department.CAMERA
-                : thing.kind().isLight() ? Department.ELECTRIC : Department.GRIP;
     }
 
     private static int people(Placement thing) {

@@ -42,7 +42,7 @@ public record Side(Recording recording, ShotState state) {
      *
      * @return pairs in this side's order, then what is only on the other side
      */
-    List<Pair> pairs(Side other) {
+    public List<Pair> pairs(Side other) {
         Map<String, Placement> left = new LinkedHashMap<>();
         other.recording.placements().forEach(p -> left.put(p.key(), p));
         boolean sameScene = recording.placements().equals(other.recording.placements());
@@ -66,6 +66,11 @@ public record Side(Recording recording, ShotState state) {
     }
 
     /** @param from on the first side, or null. @param to its counterpart, or null */
-    record Pair(@Nullable Placement from, @Nullable Placement to) {
+    public record Pair(@Nullable Placement from, @Nullable Placement to) {
+
+        /** It, as the second side has it where it does. */
+        public Placement thing() {
+            return to != null ? to : Objects.requireNonNull(from);
+        }
     }
 }

@@ -80,7 +80,7 @@ public class BookService {
         Placement camera = new Placement("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, null,
                 new Piece("Camera", null, SENSOR_WIDTH_M, null, null, 0, Mount.STAND));
         Scene scene = scenes.create(production.id(), setId, heading, List.of(mark, camera));
-        Shot shot = shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, Stage.PLANNED, null));
+        Shot shot = shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, Stage.PLANNED, null), author);
         List<Knot> tied = new ArrayList<>(plots.startKnots(shot.card().slate(), mark, plan.roomFor(0.5, 2.0 / 3), 0,
                 null, Modifiers.NONE, null, author));
         tied.addAll(plots.startKnots(shot.card().slate(), camera, plan.roomFor(0.5, 1.0 / 6), 0, mark.key(), Modifiers.NONE, null, author));

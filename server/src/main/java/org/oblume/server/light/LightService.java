@@ -3,6 +3,7 @@ package org.oblume.server.light;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.oblume.core.carry.Change;
@@ -10,6 +11,7 @@ import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.light.Held;
+import org.oblume.core.light.ShotLight;
 import org.oblume.core.light.Trial;
 import org.oblume.core.plot.Arrange;
 import org.oblume.core.plot.AttributeValue;
@@ -35,7 +37,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Tries changes on a shot and tells what the light does then. Nothing is kept here. */
 @Service
 @Transactional(readOnly = true)
-class LightService {
+public class LightService {
 
     private final ShotService shots;
     private final SceneRecords records;
@@ -66,6 +68,13 @@ class LightService {
                 trial.held().stream().map(h -> holding(record.recording(), trial, h)).toList(), placed,
                 new Lights(record.set().plan(), record.recording().placements(), trial.state(), trial.light(),
                         record.scene().heading().buildOrder(), out).view());
+    }
+
+    /** The light of a state of a scene. */
+    public LightView light(SceneRecord record, ShotState state) {
+        Recording recording = record.recording();
+        return new Lights(recording.set(), recording.placements(), state, ShotLight.of(recording.set(), recording.placements(), state, Set.of(), Map.of()),
+                record.scene().heading().buildOrder(), Set.of()).view();
     }
 
     /** What was understood of a line; no more than that. */

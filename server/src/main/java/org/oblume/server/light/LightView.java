@@ -15,10 +15,10 @@ import org.oblume.core.units.Length;
  * @param sources the lights that are on, in the scene's build order
  * @param hints what is worth a look, what is to be acted on first
  */
-record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> marks, List<Worth> hints) {
+public record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> marks, List<Worth> hints) {
 
     /** @param needsLux light that the camera's stop needs. @param stop {@code T2.8}. @param swatch of the camera's own white */
-    record Metered(double needsLux, String stop, double whiteKelvin, double whiteDuv) {
+    public record Metered(double needsLux, String stop, double whiteKelvin, double whiteDuv) {
     }
 
     /**
@@ -30,12 +30,12 @@ record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> m
      * @param out whether it is taken as off
      * @param path from what is dialled through each modifier; empty when its colour is not known
      */
-    record Shining(String key, String name, Role role, @Nullable String group, @Nullable String swatch, @Nullable Double headroomStops,
+    public record Shining(String key, String name, Role role, @Nullable String group, @Nullable String swatch, @Nullable Double headroomStops,
             @Nullable String unknown, boolean out, List<Passed> path) {
     }
 
     /** @param kelvin behind it. @param duv behind it. @param miredShift by it, 0 for what is dialled */
-    record Passed(String name, double kelvin, double duv, double miredShift) {
+    public record Passed(String name, double kelvin, double duv, double miredShift) {
     }
 
     /**
@@ -45,16 +45,16 @@ record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> m
      * @param stop what a meter at the lit cheek would say at the camera's ISO and shutter; null in the dark
      * @param from what each source does here, in the sources' order; those that cannot be predicted are left out
      */
-    record AtMark(String key, String name, double xM, double yM, double faceM, double facingDeg, boolean leftIsLit, Printed litLight, Side lit, Side shadow,
+    public record AtMark(String key, String name, double xM, double yM, double faceM, double facingDeg, boolean leftIsLit, Printed litLight, Side lit, Side shadow,
             @Nullable Side background, @Nullable String stop, @Nullable TwoToOne litToShadow, @Nullable TwoToOne keyToFill,
             List<FromOne> from) {
     }
 
     /** What falls on one surface. @param kelvin null in the dark */
-    record Side(double lux, @Nullable Double overStops, @Nullable Double kelvin, @Nullable Double duv, @Nullable String swatch) {
+    public record Side(double lux, @Nullable Double overStops, @Nullable Double kelvin, @Nullable Double duv, @Nullable String swatch) {
     }
 
-    record TwoToOne(double ratio, double stops) {
+    public record TwoToOne(double ratio, double stops) {
     }
 
     /**
@@ -69,15 +69,15 @@ record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> m
      * @param straight whether it comes straight, and not off a board, by a mirror or through a frame
      * @param allAround whether most of it comes off the room
      */
-    record FromOne(String key, OnSide lit, OnSide shadow, @Nullable OnSide background, OnSide facing, Printed facingLight, double fromDeg,
+    public record FromOne(String key, OnSide lit, OnSide shadow, @Nullable OnSide background, OnSide facing, Printed facingLight, double fromDeg,
             double upDeg, double distanceM, Printed distance, double sizeDeg, @Nullable Double penumbraM, @Nullable ThroughOpening through, boolean straight, boolean allAround) {
     }
 
-    record OnSide(double lux, @Nullable Double overStops) {
+    public record OnSide(double lux, @Nullable Double overStops) {
     }
 
     /** A figure with its unit as it is printed, in both systems. */
-    record Printed(String metric, String imperial) {
+    public record Printed(String metric, String imperial) {
 
         static Printed of(Length length) {
             return new Printed(length.printMetric(), length.printImperial());
@@ -89,11 +89,11 @@ record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> m
     }
 
     /** @param fanDeg of the shadows. @param edgePenumbraM of a bar in the opening, at the mark. @param parallel whether it reads so (model) */
-    record ThroughOpening(String opening, double awayM, double fanDeg, double edgePenumbraM, boolean parallel) {
+    public record ThroughOpening(String opening, double awayM, double fanDeg, double edgePenumbraM, boolean parallel) {
     }
 
     /** A hint. @param name of what it is about. @param label of its kind */
-    record Worth(HintKind kind, String label, String placement, String name, boolean act, String title, String reason, @Nullable Double xM,
+    public record Worth(HintKind kind, String label, String placement, String name, boolean act, String title, String reason, @Nullable Double xM,
             @Nullable Double yM, boolean onPurpose) {
     }
 }

@@ -2,6 +2,7 @@ package org.oblume.server.location;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.Iterator;
 import java.util.Locale;
 import javax.imageio.ImageIO;
@@ -11,22 +12,41 @@ import javax.xml.XMLConstants;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import org.oblume.core.units.Refusal;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.w3c.dom.Element;
 import org.xml.sax.ErrorHandler;
 import org.xml.sax.SAXException;
 import org.xml.sax.SAXParseException;
 
 /** A picture that was put in: PNG, JPEG or SVG, told by what is in it. */
-record PictureFile(String mediaType, double widthPx, double heightPx, byte[] bytes) {
+public record PictureFile(String mediaType, double widthPx, double heightPx, byte[] bytes) {
 
-    static final int LARGEST_MB = 15;
+    public static final int LARGEST_MB = 15;
     private static final double MOST_MEGAPIXELS = 60;
-    private static final String NOT_ONE = "This is not a PNG, JPEG or SVG picture that can be read: save the plan as one of them.";
+    private static final String NOT_ONE = "This is not a picture that can be read: save it as PNG or JPEG; a plan may be SVG too.";
 
     /** @throws Refusal when it is no picture, or one that is too large to show */
     static PictureFile of(byte[] bytes) {
         return bytes.length > 0 && new String(bytes, 0, Math.min(bytes.length, 1000), java.nio.charset.StandardCharsets.UTF_8).stripLeading().startsWith("<")
                 ? svg(bytes) : raster(bytes);
+    }
+
+    /**
+     * A photograph: PNG or JPEG.
+     *
+     * @throws Refusal when it is neither, or has too many pixels to show
+     */
+    public static PictureFile photo(byte[] bytes) {
+        return raster(bytes);
+    }
+
+    /** As an answer. An SVG is somebody else's file: opened by itself, nothing in it runs. */
+    public ResponseEntity<byte[]> served() {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(mediaType))
+                .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")
+                .header("X-Content-Type-Options", "nosniff").cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate()).body(bytes);
     }
 
     /** Reads only the head: a small file can claim to be a picture that fills the memory. */

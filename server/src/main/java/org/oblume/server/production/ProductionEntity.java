@@ -17,6 +17,8 @@ class ProductionEntity {
     private @Nullable Long id;
     private String name = "";
     private int days;
+    /** The crew's table of times (JSON), or null while it is the usual one. */
+    private @Nullable String tempo;
     @Version
     private long version;
 
@@ -26,6 +28,14 @@ class ProductionEntity {
     ProductionEntity(String name, int days) {
         this.name = name;
         this.days = days;
+    }
+
+    @Nullable String tempo() {
+        return tempo;
+    }
+
+    void setTempo(String table) {
+        tempo = table;
     }
 
     Production toProduction() {

@@ -2,6 +2,7 @@ package org.oblume.server.production;
 
 import java.util.List;
 import java.util.NoSuchElementException;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.springframework.stereotype.Service;
@@ -26,8 +27,7 @@ public class ProductionService {
 
     @Transactional(readOnly = true)
     public Production get(long id) {
-        return productions.findById(id).map(ProductionEntity::toProduction)
-                .orElseThrow(() -> new NoSuchElementException("There is no such production any more."));
+        return entity(id).toProduction();
     }
 
     public Production create(String name, int days) {
@@ -37,6 +37,20 @@ public class ProductionService {
         }
         Checks.within("Shooting days", days, 1, MOST_DAYS, "");
         return productions.save(new ProductionEntity(checked, days)).toProduction();
+    }
+
+    /** The crew's table of times as it was kept, or null. */
+    @Transactional(readOnly = true)
+    public @Nullable String tempo(long id) {
+        return entity(id).tempo();
+    }
+
+    public void keepTempo(long id, String table) {
+        entity(id).setTempo(table);
+    }
+
+    private ProductionEntity entity(long id) {
+        return productions.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such production any more."));
     }
 
     /** The production of that name, which is made when there is none. */

@@ -38,11 +38,19 @@ class KnotEventEntity {
     private String author = "";
     @Column(name = "changed_at")
     private Instant at = Instant.EPOCH;
+    /** The edit that it was part of, or null for what came from a file or with a new thing. */
+    @Column(name = "edit_id")
+    private @Nullable Long editId;
+    /** What held in the shot before, carried or its own; null when nothing did, or with no edit. */
+    @Column(name = "before_value")
+    private @Nullable String beforeValue;
 
     protected KnotEventEntity() {
     }
 
-    KnotEventEntity(KnotEntity knot) {
+    KnotEventEntity(KnotEntity knot, @Nullable Long editId, @Nullable String beforeValue) {
+        this.editId = editId;
+        this.beforeValue = beforeValue;
         Tie tie = knot.tie();
         shotId = knot.shotId();
         placementId = knot.placementId();
@@ -52,6 +60,34 @@ class KnotEventEntity {
         note = tie.note();
         author = tie.author();
         at = tie.at();
+    }
+
+    long id() {
+        return id == null ? 0 : id;
+    }
+
+    long placementId() {
+        return placementId;
+    }
+
+    Attribute attribute() {
+        return attribute;
+    }
+
+    @Nullable String value() {
+        return value;
+    }
+
+    @Nullable String beforeValue() {
+        return beforeValue;
+    }
+
+    @Nullable Reason reason() {
+        return reason;
+    }
+
+    Tie tie() {
+        return new Tie(reason, note, author, at, 1);
     }
 
     long shotId() {

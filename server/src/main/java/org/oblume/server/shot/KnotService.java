@@ -3,17 +3,25 @@ package org.oblume.server.shot;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Stage;
 import org.oblume.core.carry.Tie;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
+import org.oblume.server.shot.EditEntity.Kind;
 import org.oblume.server.support.JsonText;
 import org.oblume.server.support.StaleEdit;
 import org.springframework.stereotype.Service;
@@ -29,16 +37,18 @@ public class KnotService {
     private final SceneService scenes;
     private final KnotRepository knots;
     private final KnotEventRepository events;
+    private final EditRepository edits;
     private final JsonText json;
     private final Clock clock;
 
     KnotService(SceneRecords records, ShotService shots, SceneService scenes, KnotRepository knots,
-            KnotEventRepository events, JsonText json, Clock clock) {
+            KnotEventRepository events, EditRepository edits, JsonText json, Clock clock) {
         this.records = records;
         this.shots = shots;
         this.scenes = scenes;
         this.knots = knots;
         this.events = events;
+        this.edits = edits;
         this.json = json;
         this.clock = clock;
     }
@@ -50,23 +60,28 @@ public class KnotService {
      * @throws StaleEdit with what the other recorded, when a value was changed since that revision
      * @throws org.oblume.core.units.Refusal when the rules do not allow one; nothing is kept then
      */
-    List<Long> change(long shotId, List<KnotChange> changes) {
+    public List<Long> change(long shotId, List<KnotChange> changes) {
+        return change(shotId, changes, Kind.EDIT, null);
+    }
+
+    /** @param ofEdit the edit that this one takes back or does again, or null */
+    List<Long> change(long shotId, List<KnotChange> changes, Kind kind, @Nullable Long ofEdit) {
         Shot shot = shots.get(shotId);
         scenes.oneChangeAtATime(shot.sceneId());
         SceneRecord record = records.of(shot.sceneId());
         String slate = shot.card().slate();
         Recording before = record.recording();
         ShotState held = before.book().resolve(slate);
-        Map<Kept, KnotEntity> rows = new HashMap<>();
-        knots.findByShotIdInOrderById(List.of(shotId)).forEach(row -> rows.put(new Kept(row.placementId(), row.attribute()), row));
+        Map<Kept, KnotEntity> rows = rows(shotId);
         Recording after = before;
         List<KnotEntity> changed = new ArrayList<>();
         List<Long> revisions = new ArrayList<>();
+        Set<String> names = new LinkedHashSet<>();
         for (KnotChange change : changes) {
-            long placementId = record.placementId(change.placement());
-            @Nullable KnotEntity row = rows.get(new Kept(placementId, change.attribute()));
+            Kept key = new Kept(record.placementId(change.placement()), change.attribute());
+            @Nullable KnotEntity row = rows.get(key);
             long revision = row == null ? 0 : row.revision();
-            if (revision != change.expectedRevision()) {
+            if (change.expectedRevision() != KnotChange.WHATEVER && revision != change.expectedRevision()) {
                 throw stale(record, Objects.requireNonNull(row, "A value that was tied has gone."), change);
             }
             if (change.value() != null && alreadyHolds(held, change)) {
@@ -74,28 +89,85 @@ public class KnotService {
                 continue;
             }
             Tie tie = new Tie(change.reason(), change.note(), change.author(), clock.instant(), revision + 1);
-            after = with(after, slate, change, tie);
-            KnotEntity kept = row == null ? new KnotEntity(shotId, placementId, change.attribute()) : row;
+            after = with(after, shot, change, tie);
+            KnotEntity kept = row == null ? new KnotEntity(shotId, key.placementId(), change.attribute()) : row;
             kept.hold(change.value() == null ? null : json.write(change.value()), tie);
-            rows.put(new Kept(placementId, change.attribute()), kept);
+            rows.put(key, kept);
             changed.add(kept);
             revisions.add(revision + 1);
+            names.add(before.placement(change.placement()).name());
+            if (shot.revision() > 1) {
+                changed.addAll(pinned(record, shot, change));
+            }
         }
         ShotState now = after.book().resolve(slate);
         for (KnotChange change : changes) {
             after.checkColours(now, change.placement());
         }
-        knots.saveAllAndFlush(changed);
-        events.saveAll(changed.stream().map(KnotEventEntity::new).toList());
+        if (!changed.isEmpty()) {
+            keep(record, changed, held, new EditEntity(shotId, changes.get(0).author(), clock.instant(), String.join(", ", names), kind, ofEdit));
+        }
         return revisions;
+    }
+
+    private void keep(SceneRecord record, List<KnotEntity> changed, ShotState held, EditEntity edit) {
+        Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        long editId = edits.saveAndFlush(edit).id();
+        knots.saveAllAndFlush(changed);
+        events.saveAll(changed.stream().map(k -> new KnotEventEntity(k, editId,
+                held.knot(keys.get(k.placementId()), k.attribute()).map(b -> json.write(b.value())).orElse(null))).toList());
+    }
+
+    /** The newest change of all; what is read now holds it. */
+    @Transactional(readOnly = true)
+    public long newestEvent() {
+        return events.newest().orElse(0L);
+    }
+
+    /** @throws StaleEdit with what the other recorded, when one of the values was changed after that event */
+    @Transactional(readOnly = true)
+    public void requireUnchangedSince(long shotId, List<KnotChange> changes, long event) {
+        SceneRecord record = records.of(shots.get(shotId).sceneId());
+        Map<Kept, KnotEntity> rows = rows(shotId);
+        for (KnotChange change : changes) {
+            Kept key = new Kept(record.placementId(change.placement()), change.attribute());
+            if (events.existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(shotId, key.placementId(), key.attribute(), event)) {
+                throw stale(record, Objects.requireNonNull(rows.get(key), "A value that was tied has gone."), change);
+            }
+        }
+    }
+
+    private Map<Kept, KnotEntity> rows(long shotId) {
+        return knots.findByShotIdInOrderById(List.of(shotId)).stream()
+                .collect(Collectors.toMap(row -> new Kept(row.placementId(), row.attribute()), row -> row, (a, b) -> b, HashMap::new));
     }
 
     private record Kept(long placementId, Attribute attribute) {
     }
 
+    /** A revision leaves what was shot after it as it was: each keeps the value that it carried, as a knot of its own. */
+    private List<KnotEntity> pinned(SceneRecord record, Shot revised, KnotChange change) {
+        CarryBook book = record.recording().book();
+        List<KnotEntity> pins = new ArrayList<>();
+        for (String slate : book.lockedFollowers(revised.card().slate(), change.placement(), change.attribute())) {
+            book.resolve(slate).knot(change.placement(), change.attribute()).ifPresent(carried -> {
+                long shotId = record.shot(slate).id();
+                Kept key = new Kept(record.placementId(change.placement()), change.attribute());
+                KnotEntity row = rows(shotId).getOrDefault(key, new KnotEntity(shotId, key.placementId(), change.attribute()));
+                row.hold(json.write(carried.value()), new Tie(Reason.FIX, "As it was shot; %s was revised".formatted(revised.card().slate()),
+                        change.author(), clock.instant(), row.revision()));
+                pins.add(row);
+            });
+        }
+        return pins;
+    }
+
     /** @throws org.oblume.core.units.Refusal when the rules do not allow the change */
-    private static Recording with(Recording before, String slate, KnotChange change, Tie tie) {
-        before.book().refuseChangingWhatWasShot(slate, change.placement(), change.attribute());
+    private static Recording with(Recording before, Shot shot, KnotChange change, Tie tie) {
+        String slate = shot.card().slate();
+        if (shot.revision() == 1 || shot.card().stage() == Stage.SHOT) {
+            before.book().refuseChangingWhatWasShot(slate, change.placement(), change.attribute());
+        }
         before.placement(change.placement()).refuseMovingWhenLocked(change.attribute());
         if (change.value() == null) {
             return before.with(before.book().without(slate, change.placement(), change.attribute()));
@@ -115,7 +187,7 @@ public class KnotService {
             rows.add(row);
         }
         knots.saveAllAndFlush(rows);
-        events.saveAll(rows.stream().map(KnotEventEntity::new).toList());
+        events.saveAll(rows.stream().map(row -> new KnotEventEntity(row, null, null)).toList());
     }
 
     private static boolean alreadyHolds(ShotState state, KnotChange change) {

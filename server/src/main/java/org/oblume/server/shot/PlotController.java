@@ -24,6 +24,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -62,8 +63,8 @@ class PlotController {
     }
 
     @GetMapping("/plot")
-    PlotView plot(@PathVariable long shotId) {
-        return plots.plot(shotId);
+    PlotView plot(@PathVariable long shotId, @RequestParam(required = false) @Nullable Long asOf, Principal person) {
+        return asOf == null ? plots.plot(shotId, person.getName()) : plots.asOf(shotId, asOf);
     }
 
     @PutMapping("/placements/{placement}/{attribute}")
@@ -72,7 +73,7 @@ class PlotController {
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
         return answer(shotId, new KnotChange(placement, attribute, json.value(attribute, body.value(), body.text()),
-                body.reason(), body.note(), person.getName(), Edit.version(ifMatch)));
+                body.reason(), body.note(), person.getName(), Edit.version(ifMatch)), person);
     }
 
     @DeleteMapping("/placements/{placement}/{attribute}")
@@ -81,7 +82,7 @@ class PlotController {
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
         return answer(shotId, new KnotChange(placement, attribute, null, null, null, person.getName(),
-                Edit.version(ifMatch)));
+                Edit.version(ifMatch)), person);
     }
 
     /** Records several changes, all of them or none. */
@@ -94,14 +95,14 @@ class PlotController {
         }
         knots.change(shotId, body.changes().stream().map(c -> new KnotChange(c.placement(), c.attribute(),
                 c.value() == null ? null : json.value(c.attribute(), c.value()), body.reason(), body.note(), by, c.revision())).toList());
-        return plots.plot(shotId);
+        return plots.plot(shotId, person.getName());
     }
 
     @PutMapping("/placements/{placement}")
     PlotView describe(@PathVariable long shotId, @PathVariable String placement, @RequestBody PlacementCard card,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch, Principal person) {
         plots.describe(shotId, placement, card, Edit.version(ifMatch));
-        return plots.plot(shotId);
+        return plots.plot(shotId, person.getName());
     }
 
     @PostMapping("/placements/{placement}/copies")
@@ -109,7 +110,7 @@ class PlotController {
     Placed copy(@PathVariable long shotId, @PathVariable String placement, @RequestBody Copy body,
             Principal person) {
         String key = plots.copy(shotId, placement, body, person.getName());
-        return new Placed(key, plots.plot(shotId));
+        return new Placed(key, plots.plot(shotId, person.getName()));
     }
 
     @PostMapping("/placements")
@@ -117,12 +118,12 @@ class PlotController {
     Placed place(@PathVariable long shotId, @RequestBody NewPlacement body,
             Principal person) {
         String key = plots.place(shotId, body, person.getName());
-        return new Placed(key, plots.plot(shotId));
+        return new Placed(key, plots.plot(shotId, person.getName()));
     }
 
-    private ResponseEntity<PlotView> answer(long shotId, KnotChange change) {
+    private ResponseEntity<PlotView> answer(long shotId, KnotChange change, Principal person) {
         long revision = knots.change(shotId, List.of(change)).get(0);
-        return ResponseEntity.ok().eTag(Edit.etag(revision)).body(plots.plot(shotId));
+        return ResponseEntity.ok().eTag(Edit.etag(revision)).body(plots.plot(shotId, person.getName()));
     }
 
 }

@@ -42,10 +42,12 @@ public class PlotService {
     private final SceneService scenes;
     private final KnotService tying;
     private final KnotRepository knots;
+    private final HistoryService history;
     private final Clock clock;
 
-    PlotService(ShotService shots, SceneRecords records, SceneService scenes, KnotService tying, KnotRepository knots,
+    PlotService(ShotService shots, SceneRecords records, SceneService scenes, KnotService tying, KnotRepository knots, HistoryService history,
             Clock clock) {
+        this.history = history;
         this.shots = shots;
         this.records = records;
         this.scenes = scenes;
@@ -54,14 +56,24 @@ public class PlotService {
         this.clock = clock;
     }
 
-    PlotView plot(long shotId) {
+    PlotView plot(long shotId, String author) {
         Shot shot = shots.get(shotId);
-        SceneRecord record = records.restingUnder(shot);
+        return view(shot, records.restingUnder(shot), null, history.mine(shotId, author));
+    }
+
+    /** How the shot was when a revision of it was closed; to read, not to edit. */
+    PlotView asOf(long shotId, long lastEvent) {
+        Shot shot = shots.get(shotId);
+        return view(shot, records.asOf(shot, lastEvent), lastEvent, new PlotView.Mine(null, null));
+    }
+
+    private PlotView view(Shot shot, SceneRecord record, @Nullable Long asOf, PlotView.Mine mine) {
         ShotCard card = shot.card();
         CarryBook book = record.recording().book();
-        PlotView.ShotHead head = new PlotView.ShotHead(shotId, card.slate(), card.description(), card.day(), card.stage(),
-                card.basedOnId(), record.slate(card.basedOnId()), book.basedOn(card.slate()), shot.version());
-        return new PlotView(record.scene().id(), record.scene().heading(), record.drawn(), head,
+        PlotView.ShotHead head = new PlotView.ShotHead(shot.id(), card.slate(), card.description(), card.day(), card.stage(),
+                card.basedOnId(), record.slate(card.basedOnId()), book.basedOn(card.slate()), shot.version(),
+                shot.revision(), shot.lit(), shot.shot(), asOf);
+        return new PlotView(record.scene().id(), record.scene().heading(), record.drawn(), head, mine,
                 placements(shot, record).views());
     }
 

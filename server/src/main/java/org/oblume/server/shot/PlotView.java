@@ -7,10 +7,20 @@ import org.oblume.server.location.DrawnSet;
 import org.oblume.server.scene.SceneHeading;
 
 /** Everything that the plot of one shot shows. */
-record PlotView(long sceneId, SceneHeading scene, DrawnSet drawn, ShotHead shot, List<PlacedView> placements) {
+record PlotView(long sceneId, SceneHeading scene, DrawnSet drawn, ShotHead shot, Mine mine, List<PlacedView> placements) {
 
-    /** @param basedOn slate of the shot it carries from, or null. @param neededBy slates of the shots based on it */
+    /** What the person who asks could undo and redo here: names of what it was about, or null. */
+    record Mine(@Nullable String undo, @Nullable String redo) {
+    }
+
+    /**
+     * @param basedOn slate of the shot it carries from, or null
+     * @param neededBy slates of the shots based on it
+     * @param revision 1 until what was shot is opened again
+     * @param asOf the event up to which an old revision is shown, or null for the record as it is
+     */
     record ShotHead(long id, String slate, String description, @Nullable Integer day, Stage stage,
-            @Nullable Long basedOnId, @Nullable String basedOn, List<String> neededBy, long version) {
+            @Nullable Long basedOnId, @Nullable String basedOn, List<String> neededBy, long version, int revision,
+            @Nullable LastTouch lit, @Nullable LastTouch shot, @Nullable Long asOf) {
     }
 }

@@ -2,6 +2,7 @@ package org.oblume.server.shot;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -28,9 +29,11 @@ public class SceneRecords {
     private final SetService sets;
     private final ShotRepository shots;
     private final KnotRepository knots;
+    private final KnotEventRepository events;
     private final JsonText json;
 
-    SceneRecords(SceneService scenes, SetService sets, ShotRepository shots, KnotRepository knots, JsonText json) {
+    SceneRecords(SceneService scenes, SetService sets, ShotRepository shots, KnotRepository knots, KnotEventRepository events, JsonText json) {
+        this.events = events;
         this.scenes = scenes;
         this.sets = sets;
         this.shots = shots;
@@ -53,6 +56,22 @@ public class SceneRecords {
             chain.add(at);
         }
         return read(shot.sceneId(), all, chain);
+    }
+
+    /** The scene with what one shot rested on up to an event, as a revision was closed with it. */
+    SceneRecord asOf(Shot shot, long lastEvent) {
+        SceneRecord now = restingUnder(shot);
+        List<Long> chain = now.recording().book().chain(shot.card().slate()).stream().map(slate -> now.shot(slate).id()).toList();
+        Map<Object, KnotEventEntity> newest = new LinkedHashMap<>();
+        events.findByShotIdInAndIdLessThanEqualOrderById(chain, lastEvent)
+                .forEach(e -> newest.put(List.of(e.shotId(), e.placementId(), e.attribute()), e));
+        Map<Long, String> keys = now.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        List<Knot> tied = newest.values().stream().filter(e -> e.value() != null)
+                .map(e -> new Knot(Objects.requireNonNull(now.slate(e.shotId())), Objects.requireNonNull(keys.get(e.placementId())),
+                        json.read(Objects.requireNonNull(e.value()), e.attribute().type()), e.tie())).toList();
+        CarryBook book = now.recording().book();
+        return new SceneRecord(now.scene(), now.drawn(), now.placed(), now.shots(), tied,
+                now.recording().with(CarryBook.of(book.slates().stream().map(book::line).toList(), tied)));
     }
 
     private List<Shot> shotsOf(long sceneId) {

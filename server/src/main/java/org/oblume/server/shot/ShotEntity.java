@@ -9,6 +9,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Stage;
 
@@ -31,6 +32,15 @@ class ShotEntity {
     private @Nullable Long basedOnId;
     @Column(name = "place_in_list")
     private int placeInList;
+    private int revision = 1;
+    @Column(name = "lit_by")
+    private @Nullable String litBy;
+    @Column(name = "lit_at")
+    private @Nullable Instant litAt;
+    @Column(name = "shot_by")
+    private @Nullable String shotBy;
+    @Column(name = "shot_at")
+    private @Nullable Instant shotAt;
     @Version
     private long version;
 
@@ -51,8 +61,39 @@ class ShotEntity {
         basedOnId = card.basedOnId();
     }
 
+    /** Keeps who brought it to a stage that it had not reached before; one that is planned again has reached none. */
+    void reached(Stage before, String author, Instant at) {
+        if (stage == Stage.LIT && before == Stage.PLANNED || stage == Stage.SHOT && litBy == null) {
+            litBy = author;
+            litAt = at;
+        }
+        if (stage == Stage.SHOT && before != Stage.SHOT) {
+            shotBy = author;
+            shotAt = at;
+        }
+        if (stage == Stage.PLANNED) {
+            litBy = null;
+            litAt = null;
+        }
+    }
+
+    void openRevision() {
+        revision++;
+        stage = Stage.LIT;
+        shotBy = null;
+        shotAt = null;
+    }
+
+    void moveTo(int place) {
+        placeInList = place;
+    }
+
     Shot toShot() {
-        return new Shot(id == null ? 0 : id, sceneId, version,
-                new ShotCard(slate, description, day, stage, basedOnId));
+        return new Shot(id == null ? 0 : id, sceneId, version, new ShotCard(slate, description, day, stage, basedOnId), revision,
+                touch(litBy, litAt), touch(shotBy, shotAt));
+    }
+
+    private static @Nullable LastTouch touch(@Nullable String author, @Nullable Instant at) {
+        return author == null || at == null ? null : new LastTouch(author, at);
     }
 }

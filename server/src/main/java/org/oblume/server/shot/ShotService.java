@@ -1,5 +1,6 @@
 package org.oblume.server.shot;
 
+import java.time.Clock;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -7,6 +8,10 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Stage;
+import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.support.StaleEdit;
@@ -20,10 +25,15 @@ public class ShotService {
     private final ShotRepository shots;
     private final KnotEventRepository events;
     private final SceneService scenes;
+    private static final int LONGEST_REASON = 500;
     private final SceneRecords records;
+    private final RevisionRepository revisions;
+    private final Clock clock;
 
-    ShotService(ShotRepository shots, KnotEventRepository events, SceneService scenes, SceneRecords records) {
+    ShotService(ShotRepository shots, KnotEventRepository events, SceneService scenes, SceneRecords records, RevisionRepository revisions, Clock clock) {
         this.shots = shots;
+        this.revisions = revisions;
+        this.clock = clock;
         this.scenes = scenes;
         this.events = events;
         this.records = records;
@@ -48,12 +58,42 @@ public class ShotService {
     }
 
     /** Adds a shot, last in its scene. */
-    public Shot create(long sceneId, ShotCard card) {
+    public Shot create(long sceneId, ShotCard card, String author) {
+        return insert(sceneId, card, null, false, author);
+    }
+
+    /**
+     * Adds a shot.
+     *
+     * @param afterId the shot that it comes after, or null for the last place
+     * @param next whether the shot that came next, if it carries from the one before, carries from the new one: nothing changes in it by that
+     */
+    public Shot insert(long sceneId, ShotCard card, @Nullable Long afterId, boolean next, String author) {
         scenes.oneChangeAtATime(sceneId);
         SceneRecord record = records.of(sceneId);
         refuseTaken(record, 0, card.slate());
         requireInScene(record, card);
-        return shots.saveAndFlush(new ShotEntity(sceneId, record.shots().size(), card)).toShot();
+        List<ShotEntity> all = shots.findBySceneIdOrderByPlaceInList(sceneId);
+        int place = all.size();
+        if (afterId != null) {
+            place = 1 + IntStream.range(0, all.size()).filter(i -> all.get(i).toShot().id() == afterId).findFirst()
+                    .orElseThrow(() -> new Refusal("after", "The shot that this one comes after is not in the scene any more: choose another place."));
+            for (int i = place; i < all.size(); i++) {
+                all.get(i).moveTo(i + 1);
+            }
+        }
+        ShotEntity made = new ShotEntity(sceneId, place, card);
+        made.reached(Stage.PLANNED, author, clock.instant());
+        Shot shot = shots.saveAndFlush(made).toShot();
+        if (next && place < all.size()) {
+            Shot follower = all.get(place).toShot();
+            if (Objects.equals(follower.card().basedOnId(), card.basedOnId())) {
+                ShotCard was = follower.card();
+                all.get(place).fill(new ShotCard(was.slate(), was.description(), was.day(), was.stage(), shot.id()));
+            }
+        }
+        shots.flush();
+        return shot;
     }
 
     /**
@@ -83,7 +123,7 @@ public class ShotService {
      *
      * @throws StaleEdit with the card as it stands, when someone changed it since that version
      */
-    public Shot update(long id, ShotCard card, long version) {
+    public Shot update(long id, ShotCard card, long version, String author) {
         scenes.oneChangeAtATime(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
         ShotEntity entity = entity(id);
         Shot shot = entity.toShot();
@@ -94,8 +134,36 @@ public class ShotService {
         if (!Objects.equals(shot.card().basedOnId(), card.basedOnId())) {
             record.recording().book().refuseRebasing(shot.card().slate(), record.slate(card.basedOnId()));
         }
+        Stage before = shot.card().stage();
+        if (before == Stage.SHOT && card.stage() != Stage.SHOT) {
+            throw new Refusal("stage", "%s has been shot: open a revision and say why.".formatted(shot.card().slate()));
+        }
         entity.fill(card);
+        entity.reached(before, author, clock.instant());
         return shots.saveAndFlush(entity).toShot();
+    }
+
+    /**
+     * Opens what was shot for a change. The revision before stays readable.
+     *
+     * @throws Refusal when it has not been shot, or no reason is given
+     */
+    public Shot revise(long id, String reason, String author) {
+        scenes.oneChangeAtATime(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
+        ShotEntity entity = entity(id);
+        Shot shot = entity.toShot();
+        if (shot.card().stage() != Stage.SHOT) {
+            throw new Refusal("%s has not been shot: change it as it is.".formatted(shot.card().slate()));
+        }
+        String why = Checks.text("Why it is revised", reason, LONGEST_REASON);
+        revisions.save(new RevisionEntity(id, shot.revision(), why, author, clock.instant(), events.newest().orElse(0L)));
+        entity.openRevision();
+        return shots.saveAndFlush(entity).toShot();
+    }
+
+    @Transactional(readOnly = true)
+    public List<ClosedRevision> revisions(long id) {
+        return revisions.findByShotIdOrderByNumber(id).stream().map(RevisionEntity::toRevision).toList();
     }
 
     /** Deletes a shot that no other is based on, with what was recorded in it. */

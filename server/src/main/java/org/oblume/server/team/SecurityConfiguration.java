@@ -51,7 +51,7 @@ class SecurityConfiguration {
                         .requestMatchers(HEAD, "/api/**").access(may(team, May.READ))
                         .requestMatchers(POST, "/api/shots/*/light", "/api/shots/*/say", "/api/shots/*/arrange", "/api/sets/paces", "/api/sets/underlay",
                                 "/api/kit/beam").access(may(team, May.READ))
-                        .requestMatchers("/api/shots/*/rebuild/*", "/api/moves/ticks", "/api/notes/**", "/api/*/*/notes", "/api/shots/*/placements/*/notes",
+                        .requestMatchers("/api/shots/*/rebuild/*", "/api/moves/ticks", "/api/notes/**", "/api/*/*/notes", "/api/*/*/photos",
                                 "/api/shots/*/takes", "/api/takes/*").access(may(team, May.NOTE))
                         .requestMatchers(PUT, "/api/shots/*/placements/*/PATCH").access(may(team, May.PATCH))
                         .requestMatchers(DELETE, "/api/shots/*/placements/*/PATCH").access(may(team, May.PATCH))

@@ -59,7 +59,7 @@ class BookOverHttpTest {
             last = api.shotFrom("4Q" + i, last);
             api.tie(last, "key", "LEVEL", "{\"text\":\"%d\",\"reason\":\"MATCH\"}".formatted(10 + i), 0);
         }
-        assertThat(statementsFor(last)).isEqualTo(statementsFor(first)).isLessThanOrEqualTo(8);
+        assertThat(statementsFor(last)).isEqualTo(statementsFor(first)).isLessThanOrEqualTo(11);
     }
 
     @Test

@@ -102,7 +102,7 @@ class SetOverHttpTest {
     void whatIsNoPictureIsRefusedInWords(String bytes) {
         Answer answer = api.upload("/api/sets/" + set + "/pictures", bytes.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.status()).isEqualTo(400);
-        assertThat(answer.detail()).contains("PNG, JPEG or SVG");
+        assertThat(answer.detail()).contains("This is not a picture that can be read");
     }
 
     private ObjectNode drawn() {

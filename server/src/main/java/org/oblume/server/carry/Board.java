@@ -1,0 +1,140 @@
+package org.oblume.server.carry;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.CarryBook;
+import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.Lanes;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.colour.CameraWhite;
+import org.oblume.core.light.ShotLight;
+import org.oblume.core.moves.ChangeWords;
+import org.oblume.core.moves.Department;
+import org.oblume.core.moves.Side;
+import org.oblume.core.moves.Words;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.Tint;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.carry.BoardView.BoardCell;
+import org.oblume.server.carry.BoardView.BoardKnot;
+import org.oblume.server.carry.BoardView.BoardRow;
+import org.oblume.server.carry.BoardView.BoardShot;
+import org.oblume.server.carry.BoardView.BoardThread;
+import org.oblume.server.carry.BoardView.BoardThread.State;
+import org.oblume.server.shot.SceneRecord;
+import org.oblume.server.shot.Shot;
+
+/** Lays out what a scene's shots hold: each resolved once, then row by row only what is another than in the shot before. */
+final class Board {
+
+    private static final BoardThread NOTHING = new BoardThread(-1, State.ABSENT, null);
+    private final SceneRecord record;
+    private final Recording recording;
+    private final List<String> slates;
+    private final List<Side> sides = new ArrayList<>();
+    private final List<CameraWhite> whites = new ArrayList<>();
+    private final Map<String, Integer> indexes = new HashMap<>();
+    /** Thousands of cells share a few colours. */
+    private final Map<List<Object>, String> swatches = new HashMap<>();
+    private final Map<String, Map<String, List<Knot>>> tied = new HashMap<>();
+
+    Board(SceneRecord record) {
+        this.record = record;
+        this.recording = record.recording();
+        CarryBook book = recording.book();
+        this.slates = book.slates();
+        for (String slate : slates) {
+            ShotState state = book.resolve(slate);
+            indexes.put(slate, sides.size());
+            sides.add(new Side(recording, state));
+            whites.add(ShotLight.white(recording.placements(), state).camera());
+        }
+        record.knots().forEach(k -> tied.computeIfAbsent(k.placement(), p -> new HashMap<>()).computeIfAbsent(k.slate(), s -> new ArrayList<>()).add(k));
+    }
+
+    BoardView view(long seen, List<BoardView.LookCard> looks) {
+        Map<String, Integer> lanes = Lanes.of(recording.book());
+        List<BoardShot> shots = slates.stream().map(slate -> shot(record.shot(slate), lanes.get(slate))).toList();
+        return new BoardView(record.scene().id(), record.scene().productionId(), record.scene().heading(), seen,
+                1 + lanes.values().stream().mapToInt(l -> l).max().orElse(0), shots,
+                recording.placements().stream().sorted(Comparator.comparingInt(this::rank)).map(this::row).toList(), looks);
+    }
+
+    private BoardShot shot(Shot shot, int lane) {
+        return new BoardShot(shot.id(), shot.card().slate(), shot.card().description(), shot.card().day(), shot.card().stage(),
+                record.slate(shot.card().basedOnId()), lane, shot.version(), shot.revision(), shot.lit(), shot.shot());
+    }
+
+    /** The frame first, the camera before its marks; then the scene's build order. */
+    private int rank(Placement placement) {
+        return placement.kind() == PlacementKind.CAMERA ? -1 : record.scene().heading().buildOrder().rank(placement.role());
+    }
+
+    private BoardRow row(Placement placement) {
+        List<BoardThread> now = new ArrayList<>();
+        List<BoardThread> changes = new ArrayList<>();
+        List<BoardCell> cells = new ArrayList<>();
+        for (int i = 0; i < slates.size(); i++) {
+            @Nullable String basedOn = recording.book().line(slates.get(i)).basedOn();
+            BoardThread thread = thread(placement, i);
+            BoardThread before = basedOn == null ? NOTHING : now.get(Objects.requireNonNull(indexes.get(basedOn)) < i ? indexes.get(basedOn) : i - 1);
+            now.add(thread);
+            if (thread.state() != before.state() || !Objects.equals(thread.swatch(), before.swatch())) {
+                changes.add(thread);
+            }
+            List<Knot> knots = tied.getOrDefault(placement.key(), Map.of()).getOrDefault(slates.get(i), List.of());
+            if (!knots.isEmpty()) {
+                int shot = i;
+                cells.add(new BoardCell(i, knots.stream().sorted(Comparator.comparing(Knot::attribute)).map(k -> knot(shot, basedOn, k)).toList()));
+            }
+        }
+        String swatch = now.stream().map(BoardThread::swatch).filter(Objects::nonNull).findFirst().orElse(null);
+        return new BoardRow(placement, Department.of(placement), swatch, changes, cells);
+    }
+
+    private BoardThread thread(Placement placement, int shot) {
+        ShotState state = sides.get(shot).state();
+        String key = placement.key();
+        State on = !state.stands(key) ? State.ABSENT
+                : state.value(key, Standing.class).map(Standing::state).orElse(Standing.State.ON) == Standing.State.OFF ? State.OFF : State.ON;
+        return new BoardThread(shot, on, on == State.ABSENT || !placement.kind().shines() ? null : swatch(key, state, whites.get(shot)));
+    }
+
+    private @Nullable String swatch(String key, ShotState state, CameraWhite white) {
+        return state.value(key, Dial.class).map(dial -> {
+            double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
+            Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
+            String found = swatches.computeIfAbsent(List.of(dial, tint, stack, white), c -> {
+                try {
+                    return white.swatch(stack.colour(Kelvin.of(dial.kelvin()), Duv.of(tint))).hex();
+                } catch (Refusal notAColour) {
+                    return "";
+                }
+            });
+            return found.isEmpty() ? null : found;
+        }).orElse(null);
+    }
+
+    private BoardKnot knot(int shot, @Nullable String basedOn, Knot knot) {
+        Attribute attribute = knot.attribute();
+        @Nullable Side before = basedOn == null ? null : sides.get(Objects.requireNonNull(indexes.get(basedOn)));
+        @Nullable Words was = before == null ? null : before.state().knot(knot.placement(), attribute).map(b -> ChangeWords.say(recording, b.value())).orElse(null);
+        Words words = before == null ? ChangeWords.say(recording, knot.value())
+                : ChangeWords.of(before, knot.placement(), sides.get(shot), knot.placement(), attribute);
+        return new BoardKnot(attribute, attribute.label(), BoardView.Said.of(ChangeWords.say(recording, knot.value())), was == null ? null : BoardView.Said.of(was),
+                BoardView.Said.of(words), knot.tie().reason(), knot.tie().note(), knot.tie().author(), knot.tie().at());
+    }
+}

@@ -1,0 +1,172 @@
+package org.oblume.server.carry;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.CarryBook;
+import org.oblume.core.carry.Change;
+import org.oblume.core.carry.Reason;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.light.Trial;
+import org.oblume.core.moves.Differences;
+import org.oblume.core.moves.Side;
+import org.oblume.core.moves.Taking;
+import org.oblume.core.say.Said;
+import org.oblume.core.say.SayIt;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.kit.KitService;
+import org.oblume.server.shot.KnotChange;
+import org.oblume.server.shot.KnotService;
+import org.oblume.server.shot.SceneRecord;
+import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.Shot;
+import org.oblume.server.shot.ShotService;
+import org.oblume.server.support.StaleEdit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The carry board, and edits that reach over several cells of it: all of them are kept, or none. */
+@Service
+@Transactional
+class CarryService {
+
+    private static final int LONGEST_NAME = 60;
+    private static final int MOST_CELLS = 2000;
+    private final SceneRecords records;
+    private final ShotService shots;
+    private final KnotService knots;
+    private final KitService kit;
+    private final LookRepository looks;
+    private final Sides sides;
+    private final Clock clock;
+
+    CarryService(SceneRecords records, ShotService shots, KnotService knots, KitService kit, LookRepository looks, Sides sides, Clock clock) {
+        this.records = records;
+        this.shots = shots;
+        this.knots = knots;
+        this.kit = kit;
+        this.looks = looks;
+        this.sides = sides;
+        this.clock = clock;
+    }
+
+    /**
+     * What one cell becomes, in one of three ways.
+     *
+     * @param text what would be called out of it: {@code 45% 4300}; empty lets everything in it carry again; or null
+     * @param from the shot that it is to be like, or null
+     */
+    record CellEdit(long shotId, String placement, @Nullable String text, @Nullable Long from) {
+    }
+
+    @Transactional(readOnly = true)
+    BoardView board(long sceneId) {
+        return new Board(records.of(sceneId)).view(knots.newestEvent(), looks(sceneId));
+    }
+
+    /** @param seen the newest change that the person had in sight */
+    void edit(long sceneId, List<CellEdit> cells, @Nullable Reason reason, @Nullable String note, long seen, String author) {
+        if (cells.size() > MOST_CELLS) {
+            throw new Refusal("cells", "That is more than %d cells at once: paste fewer.".formatted(MOST_CELLS));
+        }
+        Map<Long, List<CellEdit>> byShot = new LinkedHashMap<>();
+        cells.forEach(c -> byShot.computeIfAbsent(c.shotId(), s -> new ArrayList<>()).add(c));
+        for (Shot shot : records.of(sceneId).shots()) { // in shooting order, so that what one shot gets carries on to the next
+            List<CellEdit> here = byShot.remove(shot.id());
+            if (here != null) {
+                List<KnotChange> changes = new ArrayList<>();
+                SceneRecord record = records.restingUnder(shot);
+                here.forEach(cell -> changes.addAll(changes(record, shot, cell, reason, note, author)));
+                knots.requireUnchangedSince(shot.id(), changes, seen);
+                knots.change(shot.id(), changes);
+            }
+        }
+        if (!byShot.isEmpty()) {
+            throw new NoSuchElementException("One of the shots is not in this scene any more. Nothing was kept.");
+        }
+    }
+
+    private List<KnotChange> changes(SceneRecord record, Shot shot, CellEdit cell, @Nullable Reason reason, @Nullable String note, String author) {
+        Recording recording = record.recording();
+        String slate = shot.card().slate();
+        ShotState state = recording.book().resolve(slate);
+        if (cell.from() != null) {
+            Side like = sides.shot(cell.from()).side();
+            return tied(Taking.changes(new Side(recording, state), like, Taking.Part.WHOLE, List.of(cell.placement())), reason, note, author);
+        }
+        String text = cell.text() == null ? "" : cell.text().strip();
+        if (text.isEmpty()) {
+            return state.knots(cell.placement()).stream().filter(state::tiedHere)
+                    .map(k -> new KnotChange(cell.placement(), k.attribute(), null, null, null, author, KnotChange.WHATEVER)).toList();
+        }
+        String name = recording.placement(cell.placement()).name();
+        Said said = SayIt.read(name + " " + text, recording, state, kit.stock());
+        if (!said.problems().isEmpty()) {
+            throw new Refusal("text", "%s in %s: %s".formatted(name, slate, said.problems().get(0).sentence()));
+        }
+        return tied(Trial.of(recording, slate, said.changes(), said.holds(), Set.of()).changes(), reason, note, author);
+    }
+
+    private static List<KnotChange> tied(List<Change> changes, @Nullable Reason reason, @Nullable String note, String author) {
+        return changes.stream().map(c -> new KnotChange(c.placement(), c.attribute(), c.value(), reason, note, author, KnotChange.WHATEVER)).toList();
+    }
+
+    /** Makes a shot like a look or another shot, as knots. @param only keys of the things to change, or null for all */
+    void take(long shotId, String sideId, @Nullable List<String> only, @Nullable Reason reason, @Nullable String note, long seen, String author) {
+        Sides.NamedSide now = sides.shot(shotId);
+        Sides.NamedSide wanted = sides.side(sideId);
+        List<KnotChange> changes = tied(Taking.changes(now.side(), wanted.side(), wanted.shot() == null ? Taking.Part.LIGHT : Taking.Part.WHOLE, only),
+                reason, note, author);
+        if (changes.isEmpty()) {
+            throw new Refusal("%s is like %s already: nothing to change.".formatted(now.name(), wanted.name()));
+        }
+        knots.requireUnchangedSince(shotId, changes, seen);
+        knots.change(shotId, changes);
+    }
+
+    /** What would be another in a shot, and in those that carry from it, if it were based on another one. */
+    @Transactional(readOnly = true)
+    List<CompareView.Rebased> rebased(long shotId, @Nullable Long onId) {
+        Shot shot = shots.get(shotId);
+        SceneRecord record = records.of(shot.sceneId());
+        CarryBook before = record.recording().book();
+        CarryBook after = before.rebased(shot.card().slate(), record.slate(onId));
+        List<CompareView.Rebased> changed = new ArrayList<>();
+        for (String slate : after.slates()) {
+            if (after.chain(slate).contains(shot.card().slate())) {
+                changed.add(new CompareView.Rebased(slate, CompareView.Changed.of(Differences.between(new Side(record.recording(), before.resolve(slate)),
+                        new Side(record.recording().with(after), after.resolve(slate))))));
+            }
+        }
+        return changed;
+    }
+
+    List<BoardView.LookCard> looks(long sceneId) {
+        return looks.findBySceneIdOrderById(sceneId).stream().map(LookEntity::toCard).toList();
+    }
+
+    BoardView.LookCard saveLook(String name, long shotId, String author) {
+        Sides.NamedSide side = sides.shot(shotId);
+        long sceneId = side.record().scene().id();
+        String checked = Checks.text("The look's name", name, LONGEST_NAME);
+        if (looks.existsBySceneIdAndNameIgnoreCase(sceneId, checked)) {
+            throw new Refusal("name", "The scene has a look called %s already: choose another name.".formatted(checked));
+        }
+        return looks.saveAndFlush(new LookEntity(sceneId, checked, sides.values(side.side()), author, clock.instant())).toCard();
+    }
+
+    void deleteLook(long id, long version) {
+        LookEntity look = looks.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such look any more."));
+        if (look.toCard().version() != version) {
+            throw new StaleEdit("Someone changed this look since you opened it.", look.toCard());
+        }
+        looks.delete(look);
+    }
+}

@@ -1,0 +1,133 @@
+package org.oblume.server.carry;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.Aim;
+import org.oblume.core.moves.Department;
+import org.oblume.core.moves.Differences;
+import org.oblume.core.moves.Job;
+import org.oblume.core.moves.Move;
+import org.oblume.core.moves.MoveList;
+import org.oblume.core.moves.Side;
+import org.oblume.core.moves.Tempo;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.light.LightService;
+import org.oblume.server.production.ProductionService;
+import org.oblume.server.shot.KnotService;
+import org.oblume.server.support.JsonText;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Compares two states of the light and plans the way from one to the other. */
+@Service
+@Transactional
+class CompareService {
+
+    private static final int LONGEST_SAID = 2000;
+    private final Sides sides;
+    private final LightService lights;
+    private final KnotService knots;
+    private final ProductionService productions;
+    private final MoveTickRepository ticks;
+    private final JsonText json;
+    private final Clock clock;
+
+    CompareService(Sides sides, LightService lights, KnotService knots, ProductionService productions, MoveTickRepository ticks, JsonText json, Clock clock) {
+        this.sides = sides;
+        this.lights = lights;
+        this.knots = knots;
+        this.productions = productions;
+        this.ticks = ticks;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    CompareView compare(String fromId, String toId) {
+        Sides.NamedSide from = sides.side(fromId);
+        Sides.NamedSide to = sides.side(toId);
+        return new CompareView(from.head(), to.head(), knots.newestEvent(), CompareView.Changed.of(Differences.between(from.side(), to.side())),
+                from.record().scene().setId() == to.record().scene().setId(), to.record().set().plan(), standing(from.side(), to.side()),
+                lights.light(from.record(), from.side().state()), lights.light(to.record(), to.side().state()));
+    }
+
+    private static List<CompareView.Stood> standing(Side from, Side to) {
+        List<CompareView.Stood> all = new ArrayList<>();
+        for (Side.Pair pair : from.pairs(to)) {
+            CompareView.Spot was = spot(from, pair.from());
+            CompareView.Spot is = spot(to, pair.to());
+            if (was != null || is != null) {
+                Placement thing = pair.thing();
+                all.add(new CompareView.Stood(thing.name(), thing.kind(), thing.piece().widthM(), was, is));
+            }
+        }
+        return all;
+    }
+
+    private static CompareView.@Nullable Spot spot(Side side, @Nullable Placement thing) {
+        if (thing == null || !side.state().stands(thing.key())) {
+            return null;
+        }
+        double bearing = side.state().aim(thing.key()).map(Aim::bearing).map(b -> b.degrees()).orElse(0.0);
+        return side.state().value(thing.key(), Place.class).map(p -> new CompareView.Spot(p.xM(), p.yM(), bearing)).orElse(null);
+    }
+
+    @Transactional(readOnly = true)
+    MovesView moves(String fromId, String toId) {
+        Sides.NamedSide from = sides.side(fromId);
+        Sides.NamedSide to = sides.side(toId);
+        Tempo tempo = tempo(to);
+        MoveList list = MoveList.between(from.side(), to.side(), tempo);
+        Map<String, MoveTickEntity> done = ticks.findByFromSideAndToSide(fromId, toId).stream().collect(Collectors.toMap(MoveTickEntity::moveKey, t -> t));
+        List<MovesView.Spent> spent = list.minutesByDepartment().entrySet().stream().map(e -> new MovesView.Spent(e.getKey(), e.getValue(),
+                list.moves().stream().filter(m -> m.department() == e.getKey()).mapToDouble(Move::minutes).sum())).toList();
+        return new MovesView(from.head(), to.head(), list.minutes(), spent, list.moves().stream().map(m -> step(m, done.get(m.key()))).toList(), view(tempo));
+    }
+
+    private static MovesView.Step step(Move move, @Nullable MoveTickEntity done) {
+        return new MovesView.Step(move.key(), move.department(), move.job(), move.placement(), BoardView.Said.of(move.words()), move.minutes(), move.people(),
+                move.startMin(), move.cautions(), move.after(), done == null ? null : done.toTickedOff(said(move)));
+    }
+
+    private static String said(Move move) {
+        String said = move.words().metric();
+        return said.length() > LONGEST_SAID ? said.substring(0, LONGEST_SAID) : said;
+    }
+
+    /** Ticks a move off; ticking it again says who did it last. */
+    void tick(String fromId, String toId, String key, String author) {
+        Sides.NamedSide to = sides.side(toId);
+        Move move = MoveList.between(sides.side(fromId).side(), to.side(), tempo(to)).moves().stream().filter(m -> m.key().equals(key)).findFirst()
+                .orElseThrow(() -> new Refusal("This move is not on the list any more: the record was changed. Look at the list again."));
+        ticks.save(ticks.findByFromSideAndToSideAndMoveKey(fromId, toId, key).orElseGet(() -> new MoveTickEntity(fromId, toId, key))
+                .by(author, clock.instant(), said(move)));
+    }
+
+    void untick(String fromId, String toId, String key) {
+        ticks.findByFromSideAndToSideAndMoveKey(fromId, toId, key).ifPresent(ticks::delete);
+    }
+
+    /** Keeps the crew's table for a whole production. */
+    MovesView.TempoView keepTempo(long productionId, Tempo tempo) {
+        productions.keepTempo(productionId, json.write(tempo));
+        return view(tempo);
+    }
+
+    private Tempo tempo(Sides.NamedSide side) {
+        return Optional.ofNullable(productions.tempo(side.record().scene().productionId())).map(t -> json.read(t, Tempo.class)).orElse(Tempo.USUAL);
+    }
+
+    private static MovesView.TempoView view(Tempo tempo) {
+        return new MovesView.TempoView(
+                Arrays.stream(Job.values()).map(j -> new MovesView.JobTime(j, j.label(), tempo.minutes().get(j), j.usualMinutes())).toList(),
+                Arrays.stream(Department.values()).map(d -> new MovesView.Crew(d, tempo.people().get(d), d.usualPeople())).toList());
+    }
+}

@@ -1,0 +1,41 @@
+package org.oblume.server.carry;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.moves.Department;
+import org.oblume.core.moves.Difference;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.server.light.LightView;
+
+/**
+ * Two states of the light side by side.
+ *
+ * @param seen the newest change that is in it, for edits that follow from it
+ * @param sameSet whether both stand in one set, so that they can be drawn on each other
+ * @param standing what stands on either side, to be drawn
+ */
+record CompareView(Sides.Sidehead from, Sides.Sidehead to, long seen, List<Changed> differences, boolean sameSet, SetPlan plan, List<Stood> standing,
+        LightView lightFrom, LightView lightTo) {
+
+    record Changed(@Nullable String from, @Nullable String to, String name, Department department, Attribute attribute, String label,
+            BoardView.Said words) {
+
+        static List<Changed> of(List<Difference> differences) {
+            return differences.stream().map(d -> new Changed(d.from() == null ? null : d.from().key(), d.to() == null ? null : d.to().key(),
+                    d.placement().name(), Department.of(d.placement()), d.attribute(), d.attribute().label(), BoardView.Said.of(d.words()))).toList();
+        }
+    }
+
+    /** @param from where it stands on the first side, or null. @param to on the second */
+    record Stood(String name, PlacementKind kind, double widthM, @Nullable Spot from, @Nullable Spot to) {
+    }
+
+    record Spot(double xM, double yM, double bearingDeg) {
+    }
+
+    /** What would be another in one shot. */
+    record Rebased(String slate, List<Changed> differences) {
+    }
+}

@@ -1,0 +1,39 @@
+package org.oblume.server.note;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import org.oblume.server.location.PictureFile;
+
+/** The photograph of a note, apart from it: a list of notes is read without their pictures. */
+@Entity
+@Table(name = "note_photo")
+class NotePhotoEntity {
+
+    @Id
+    @Column(name = "note_id")
+    private long noteId;
+    @Column(name = "media_type")
+    private String mediaType = "";
+    @Column(name = "width_px")
+    private double widthPx;
+    @Column(name = "height_px")
+    private double heightPx;
+    private byte[] bytes = new byte[0];
+
+    protected NotePhotoEntity() {
+    }
+
+    NotePhotoEntity(long noteId, PictureFile file) {
+        this.noteId = noteId;
+        this.mediaType = file.mediaType();
+        this.widthPx = file.widthPx();
+        this.heightPx = file.heightPx();
+        this.bytes = file.bytes();
+    }
+
+    PictureFile toFile() {
+        return new PictureFile(mediaType, widthPx, heightPx, bytes);
+    }
+}

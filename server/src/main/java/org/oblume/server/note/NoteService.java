@@ -1,0 +1,150 @@
+package org.oblume.server.note;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.location.PictureFile;
+import org.oblume.server.location.SetService;
+import org.oblume.server.scene.PlacedPiece;
+import org.oblume.server.scene.SceneService;
+import org.oblume.server.shot.Shot;
+import org.oblume.server.shot.ShotService;
+import org.oblume.server.support.StaleEdit;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+@Service
+@Transactional
+class NoteService {
+
+    private static final int LONGEST_NOTE = 2000;
+    private static final int LONGEST_TAKE_NOTE = 500;
+    private static final int LAST_TAKE = 999;
+    private final TakeRepository takes;
+    private final NoteRepository notes;
+    private final NotePhotoRepository photos;
+    private final ShotService shots;
+    private final SceneService scenes;
+    private final SetService sets;
+    private final Clock clock;
+
+    NoteService(TakeRepository takes, NoteRepository notes, NotePhotoRepository photos, ShotService shots, SceneService scenes, SetService sets, Clock clock) {
+        this.takes = takes;
+        this.notes = notes;
+        this.photos = photos;
+        this.shots = shots;
+        this.scenes = scenes;
+        this.sets = sets;
+        this.clock = clock;
+    }
+
+    /** @param number of the take, from 1; null for the next */
+    record TakeCard(@Nullable Integer number, @Nullable String note, boolean circled) {
+    }
+
+    @Transactional(readOnly = true)
+    List<Take> takes(long shotId) {
+        return takes.findByShotIdOrderByNumber(shotId).stream().map(TakeEntity::toTake).toList();
+    }
+
+    Take addTake(long shotId, TakeCard card, String author) {
+        scenes.oneChangeAtATime(shots.get(shotId).sceneId());
+        List<Take> all = takes(shotId);
+        int number = card.number() != null ? card.number() : 1 + all.stream().mapToInt(Take::number).max().orElse(0);
+        refuseTaken(all, 0, number);
+        return takes.saveAndFlush(new TakeEntity(shotId, author, clock.instant()).fill(number, checked(card), card.circled())).toTake();
+    }
+
+    /** @throws StaleEdit when somebody changed it since that version */
+    Take changeTake(long id, TakeCard card, long version) {
+        TakeEntity take = take(id, version);
+        int number = card.number() == null ? take.toTake().number() : card.number();
+        refuseTaken(takes(take.shotId()), id, number);
+        return takes.saveAndFlush(take.fill(number, checked(card), card.circled())).toTake();
+    }
+
+    void deleteTake(long id, long version) {
+        takes.delete(take(id, version));
+    }
+
+    private TakeEntity take(long id, long version) {
+        TakeEntity take = takes.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such take any more."));
+        if (take.toTake().version() != version) {
+            throw new StaleEdit("Someone changed this take since you opened it. Nothing of yours was kept yet.", take.toTake());
+        }
+        return take;
+    }
+
+    private static @Nullable String checked(TakeCard card) {
+        return card.note() == null || card.note().isBlank() ? null : Checks.text("The note", card.note(), LONGEST_TAKE_NOTE);
+    }
+
+    private static void refuseTaken(List<Take> all, long id, int number) {
+        Checks.within("number", "The number of the take", number, 1, LAST_TAKE, "");
+        if (all.stream().anyMatch(t -> t.id() != id && t.number() == number)) {
+            throw new Refusal("number", "There is a take %d already: give it another number.".formatted(number));
+        }
+    }
+
+    @Transactional(readOnly = true)
+    List<Note> ofShot(long shotId) {
+        Shot shot = shots.get(shotId);
+        Map<Long, String> names = scenes.placed(shot.sceneId()).stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().name()));
+        return notes.findByShotIdOrderByIdDesc(shotId).stream()
+                .map(n -> n.toNote(shot.card().slate(), n.placementId() == null ? null : names.get(n.placementId()))).toList();
+    }
+
+    @Transactional(readOnly = true)
+    List<Note> ofSet(long setId) {
+        return notes.findBySetIdOrderByIdDesc(setId).stream().map(n -> n.toNote(null, null)).toList();
+    }
+
+    /** @param placement key of the thing that it is of, or null for the shot itself */
+    Note addToShot(long shotId, @Nullable String placement, String text, byte @Nullable [] photo, String author) {
+        Shot shot = shots.get(shotId);
+        PlacedPiece of = placement == null ? null : scenes.placed(shot.sceneId()).stream().filter(p -> p.placement().key().equals(placement)).findFirst()
+                .orElseThrow(() -> new NoSuchElementException("The scene has no placement “%s”.".formatted(placement)));
+        return keep(new NoteEntity(shotId, of == null ? null : of.id(), null, text(text, photo), photo != null, author, clock.instant()), photo)
+                .toNote(shot.card().slate(), of == null ? null : of.placement().name());
+    }
+
+    Note addToSet(long setId, String text, byte @Nullable [] photo, String author) {
+        return keep(new NoteEntity(null, null, sets.get(setId).id(), text(text, photo), photo != null, author, clock.instant()), photo).toNote(null, null);
+    }
+
+    private NoteEntity keep(NoteEntity note, byte @Nullable [] photo) {
+        NoteEntity kept = notes.saveAndFlush(note);
+        if (photo != null) {
+            photos.saveAndFlush(new NotePhotoEntity(kept.id(), PictureFile.photo(photo)));
+        }
+        return kept;
+    }
+
+    private static String text(String text, byte @Nullable [] photo) {
+        return photo != null && text.isBlank() ? "" : Checks.text("The note", text, LONGEST_NOTE);
+    }
+
+    /** @throws AccessDeniedException when it is somebody else's */
+    void delete(long id, String author) {
+        NoteEntity note = notes.findById(id).orElseThrow(NoteService::gone);
+        if (!note.author().equals(author)) {
+            throw new AccessDeniedException("not yours");
+        }
+        notes.delete(note);
+    }
+
+    @Transactional(readOnly = true)
+    PictureFile photo(long id) {
+        return photos.findById(id).orElseThrow(NoteService::gone).toFile();
+    }
+
+    private static NoSuchElementException gone() {
+        return new NoSuchElementException("There is no such note any more.");
+    }
+}

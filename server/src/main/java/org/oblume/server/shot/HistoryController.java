@@ -1,0 +1,56 @@
+package org.oblume.server.shot;
+
+import java.security.Principal;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The past of a shot. Every step back answers with the plot as it is then. */
+@RestController
+@RequestMapping("/api/shots/{shotId}")
+class HistoryController {
+
+    private final HistoryService history;
+    private final PlotService plots;
+
+    HistoryController(HistoryService history, PlotService plots) {
+        this.history = history;
+        this.plots = plots;
+    }
+
+    /** @param event to go back to: it is the last that still holds. @param placement only of that thing, or null */
+    record Return(long event, @Nullable String placement) {
+    }
+
+    record Past(List<PastChange> changes) {
+    }
+
+    @GetMapping("/history")
+    Past past(@PathVariable long shotId, @RequestParam(required = false) @Nullable String placement) {
+        return new Past(history.past(shotId, placement));
+    }
+
+    @PostMapping("/undo")
+    PlotView undo(@PathVariable long shotId, Principal person) {
+        history.undo(shotId, person.getName());
+        return plots.plot(shotId, person.getName());
+    }
+
+    @PostMapping("/redo")
+    PlotView redo(@PathVariable long shotId, Principal person) {
+        history.redo(shotId, person.getName());
+        return plots.plot(shotId, person.getName());
+    }
+
+    @PostMapping("/back")
+    PlotView back(@PathVariable long shotId, @RequestBody Return wanted, Principal person) {
+        history.goBack(shotId, wanted.event(), wanted.placement(), person.getName());
+        return plots.plot(shotId, person.getName());
+    }
+}

@@ -1,0 +1,161 @@
+package org.oblume.server.shot;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.moves.ChangeWords;
+import org.oblume.core.moves.Words;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.scene.PlacedPiece;
+import org.oblume.server.shot.EditEntity.Kind;
+import org.oblume.server.support.JsonText;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What was changed in a shot, taking it back, and going back to how it was. Nothing of the past is ever rewritten. */
+@Service
+@Transactional
+public class HistoryService {
+
+    private static final Set<Kind> DOABLE = Set.of(Kind.EDIT, Kind.REDO);
+    private final ShotService shots;
+    private final SceneRecords records;
+    private final KnotService tying;
+    private final KnotEventRepository events;
+    private final EditRepository edits;
+    private final JsonText json;
+
+    HistoryService(ShotService shots, SceneRecords records, KnotService tying, KnotEventRepository events, EditRepository edits, JsonText json) {
+        this.shots = shots;
+        this.records = records;
+        this.tying = tying;
+        this.events = events;
+        this.edits = edits;
+        this.json = json;
+    }
+
+    /** Newest first. @param placement only what was changed of that thing, or null for all of the shot */
+    @Transactional(readOnly = true)
+    List<PastChange> past(long shotId, @Nullable String placement) {
+        SceneRecord record = records.restingUnder(shots.get(shotId));
+        Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+        return events.findByShotIdOrderByIdDesc(shotId).stream()
+                .filter(e -> placement == null || placed.get(e.placementId()).key().equals(placement))
+                .map(e -> past(record, placed.get(e.placementId()), e)).toList();
+    }
+
+    private PastChange past(SceneRecord record, Placement placement, KnotEventEntity event) {
+        return new PastChange(event.id(), placement.key(), placement.name(), event.attribute(), event.attribute().label(),
+                printed(record, event.attribute(), event.beforeValue()), printed(record, event.attribute(), event.value()), event.reason(),
+                event.tie().note(), event.tie().author(), event.tie().at());
+    }
+
+    private PastChange.@Nullable Printed printed(SceneRecord record, Attribute attribute, @Nullable String stored) {
+        if (stored == null) {
+            return null;
+        }
+        Words words = ChangeWords.say(record.recording(), json.read(stored, attribute.type()));
+        return new PastChange.Printed(words.metric(), words.imperial());
+    }
+
+    /** What this person's next undo and redo would be of, in this shot. */
+    @Transactional(readOnly = true)
+    PlotView.Mine mine(long shotId, String author) {
+        return new PlotView.Mine(lastDone(shotId, author).map(EditEntity::label).orElse(null),
+                lastUndone(shotId, author).map(EditEntity::label).orElse(null));
+    }
+
+    /** @throws Refusal when there is nothing to take back, or somebody changed it since */
+    public void undo(long shotId, String author) {
+        EditEntity edit = lastDone(shotId, author).orElseThrow(() -> new Refusal("There is nothing of yours to undo in this shot."));
+        revert(shotId, edit, author, Kind.UNDO);
+    }
+
+    public void redo(long shotId, String author) {
+        EditEntity undone = lastUndone(shotId, author).orElseThrow(() -> new Refusal("There is nothing of yours to do again in this shot."));
+        revert(shotId, undone, author, Kind.REDO);
+    }
+
+    private Optional<EditEntity> lastDone(long shotId, String author) {
+        return last(shotId, author, DOABLE);
+    }
+
+    /** An undo can be done again until the same person edits anew. */
+    private Optional<EditEntity> lastUndone(long shotId, String author) {
+        long edited = last(shotId, author, Set.of(Kind.EDIT)).map(EditEntity::id).orElse(0L);
+        return last(shotId, author, Set.of(Kind.UNDO)).filter(u -> u.id() > edited);
+    }
+
+    private Optional<EditEntity> last(long shotId, String author, Set<Kind> kinds) {
+        return edits.findFirstByShotIdAndAuthorAndKindInAndTakenBackFalseOrderByIdDesc(shotId, author, kinds);
+    }
+
+    private void revert(long shotId, EditEntity edit, String author, Kind kind) {
+        SceneRecord record = records.restingUnder(shots.get(shotId));
+        Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+        List<KnotChange> back = new ArrayList<>();
+        for (KnotEventEntity event : events.findByEditIdOrderById(edit.id())) {
+            if (event.shotId() != shotId) {
+                continue; // a value that was pinned in a shot that is locked stays pinned
+            }
+            Placement placement = placed.get(event.placementId());
+            KnotEventEntity now = events.findFirstByShotIdAndPlacementIdAndAttributeOrderByIdDesc(shotId, event.placementId(), event.attribute()).orElse(event);
+            if (now.id() != event.id()) {
+                throw new Refusal("%s changed the %s of %s since: change it by hand, or go back in the history.".formatted(
+                        now.tie().author(), event.attribute().label(), placement.name()));
+            }
+            back.add(asBefore(event, placement, author, null));
+        }
+        edit.takeBack();
+        edits.save(edit);
+        tying.change(shotId, back, kind, edit.id());
+    }
+
+    /** The value that its own shot held before an event: what was tied before it, or carried. */
+    private KnotChange asBefore(KnotEventEntity event, Placement placement, String author, @Nullable String note) {
+        return asAt(events.findFirstByShotIdAndPlacementIdAndAttributeAndIdLessThanOrderByIdDesc(event.shotId(), event.placementId(),
+                event.attribute(), event.id()).orElse(null), event.attribute(), placement, author, note);
+    }
+
+    private KnotChange asAt(@Nullable KnotEventEntity then, Attribute attribute, Placement placement, String author, @Nullable String note) {
+        AttributeValue value = then == null || then.value() == null ? null : json.read(Objects.requireNonNull(then.value()), attribute.type());
+        return new KnotChange(placement.key(), attribute, value, then == null ? null : then.reason(),
+                note != null ? note : then == null ? null : then.tie().note(), author, KnotChange.WHATEVER);
+    }
+
+    /**
+     * Puts a shot back to how it was after an event, as a new edit.
+     *
+     * @param placement only that thing, or null for all of the shot
+     */
+    public void goBack(long shotId, long event, @Nullable String placement, String author) {
+        SceneRecord record = records.restingUnder(shots.get(shotId));
+        Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+        Map<Object, KnotEventEntity> then = new LinkedHashMap<>();
+        Map<Object, KnotEventEntity> now = new LinkedHashMap<>();
+        for (KnotEventEntity e : events.findByShotIdInAndIdLessThanEqualOrderById(List.of(shotId), Long.MAX_VALUE)) {
+            if (placement == null || placed.get(e.placementId()).key().equals(placement)) {
+                Object value = List.of(e.placementId(), e.attribute());
+                now.put(value, e);
+                if (e.id() <= event) {
+                    then.put(value, e);
+                }
+            }
+        }
+        List<KnotChange> back = now.entrySet().stream().filter(e -> e.getValue() != then.get(e.getKey()))
+                .map(e -> asAt(then.get(e.getKey()), e.getValue().attribute(), placed.get(e.getValue().placementId()), author, null)).toList();
+        if (back.isEmpty()) {
+            throw new Refusal("Nothing was changed since: it is as it was.");
+        }
+        tying.change(shotId, back);
+    }
+}

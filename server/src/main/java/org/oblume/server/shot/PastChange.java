@@ -1,0 +1,21 @@
+package org.oblume.server.shot;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Reason;
+import org.oblume.core.plot.Attribute;
+
+/**
+ * A change of the record that was made once.
+ *
+ * @param event names it, to go back to
+ * @param from in words, or null when nothing was recorded before
+ * @param to in words, or null when the value carries again from there
+ */
+record PastChange(long event, String placement, String name, Attribute attribute, String label, @Nullable Printed from, @Nullable Printed to,
+        @Nullable Reason reason, @Nullable String note, String author, Instant at) {
+
+    /** A value in words. @param imperial with lengths in feet and inches */
+    record Printed(String metric, String imperial) {
+    }
+}
