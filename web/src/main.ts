@@ -14,3 +14,6 @@ useSettings()
 const session = useSession()
 whenSignedOut(() => session.signedInAgain())
 app.use(router).mount('#app')
+
+// Where the browser allows it (https, or this very computer) the page opens without a network too.
+if ('serviceWorker' in navigator && import.meta.env.PROD) void navigator.serviceWorker.register('/sw.js').catch(() => undefined)

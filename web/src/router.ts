@@ -2,8 +2,12 @@ import { createRouter, createWebHistory } from 'vue-router'
 import BenchView from './views/BenchView.vue'
 import BookView from './views/BookView.vue'
 import PlotView from './views/PlotView.vue'
+import CarryView from './views/CarryView.vue'
+import CompareView from './views/CompareView.vue'
 import JoinView from './views/JoinView.vue'
 import LightView from './views/LightView.vue'
+import LogView from './views/LogView.vue'
+import MovesView from './views/MovesView.vue'
 import RebuildView from './views/RebuildView.vue'
 import SetView from './views/SetView.vue'
 
@@ -12,6 +16,10 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'book', component: BookView },
     { path: '/shots/:id(\\d+)/plot', name: 'plot', component: PlotView, props: (r) => ({ shotId: Number(r.params.id) }) },
+    { path: '/shots/:id(\\d+)/carry', name: 'carry', component: CarryView, props: (r) => ({ shotId: Number(r.params.id) }) },
+    { path: '/shots/:id(\\d+)/log', name: 'log', component: LogView, props: (r) => ({ shotId: Number(r.params.id) }) },
+    { path: '/compare/:from/:to', name: 'compare', component: CompareView, props: true },
+    { path: '/moves/:from/:to', name: 'moves', component: MovesView, props: true },
     { path: '/shots/:id(\\d+)/light', name: 'light', component: LightView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/shots/:id(\\d+)/set', name: 'set', component: SetView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/shots/:id(\\d+)/rebuild', name: 'rebuild', component: RebuildView, props: (r) => ({ shotId: Number(r.params.id) }) },

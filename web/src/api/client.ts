@@ -1,3 +1,4 @@
+import { keep, kept } from '@/lib/shelf'
 import type { Theirs } from './types'
 
 /** A refusal with the server's own sentence, or one of ours when there is no answer. */
@@ -12,14 +13,24 @@ export class ApiError extends Error {
     this.field = field
     this.conflict = conflict
   }
+
+  /** Whether the server never heard of it, as far as this device knows. */
+  get unanswered(): boolean {
+    return this.status === 0
+  }
 }
 
 export interface CallOptions {
   body?: unknown
   /** Version the edit was made on, for If-Match. */
   version?: number
+  /** A key of its own for an edit: however often it is sent, it is done once. */
+  once?: string
   signal?: AbortSignal
 }
+
+/** What this page calls itself, so that it knows its own edits among those of others. */
+export const device = crypto.getRandomValues(new Uint32Array(2)).join('-')
 
 let signedInAgain: () => Promise<void> = () => new Promise(() => undefined)
 
@@ -29,30 +40,39 @@ export function whenSignedOut(wait: () => Promise<void>) {
 }
 
 export async function call<T>(method: string, path: string, options: CallOptions = {}): Promise<T> {
+  const reads = method === 'GET'
   const headers: Record<string, string> = {}
   const pass = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
-  if (pass && method !== 'GET') headers['X-XSRF-TOKEN'] = decodeURIComponent(pass)
-  if (options.body !== undefined) headers['Content-Type'] = 'application/json'
+  if (!reads) {
+    headers['Oblume-Device'] = device
+    if (pass) headers['X-XSRF-TOKEN'] = decodeURIComponent(pass)
+  }
+  if (options.body !== undefined) headers['Content-Type'] = options.body instanceof Blob ? 'application/octet-stream' : 'application/json'
   if (options.version !== undefined) headers['If-Match'] = `"${options.version}"`
+  if (options.once) headers['Idempotency-Key'] = options.once
   let response: Response
   try {
     response = await fetch(path, {
       method,
       headers,
       signal: options.signal,
-      body: typeof options.body === 'string' ? options.body : JSON.stringify(options.body),
+      body: typeof options.body === 'string' || options.body instanceof Blob ? options.body : JSON.stringify(options.body),
     })
   } catch (failure) {
     if (options.signal?.aborted) throw failure
+    const before = reads ? await kept<T>(path) : undefined
+    if (before !== undefined) return before
     throw new ApiError(0, 'The server does not answer. Nothing was saved; check the network and try again.')
   }
   if (response.status === 401) {
     await signedInAgain()
     return call<T>(method, path, options)
   }
-  const text = await response.text()
-  const answer = parsed(text)
-  if (response.ok) return answer as T
+  const answer = parsed(await response.text())
+  if (response.ok) {
+    if (reads) void keep(path, answer)
+    return answer as T
+  }
   const problem = (answer ?? {}) as { detail?: string; field?: string; conflict?: Theirs }
   throw new ApiError(
     response.status,

@@ -1,4 +1,4 @@
-import { held, value, type Attribute, type Placed, type Reason, type Role, type Stage, type TeamRole } from '@/api/types'
+import { held, value, type Attribute, type Placed, type Reason, type AttributeValue, type Department, type Role, type Stage, type TeamRole } from '@/api/types'
 
 export const REASONS: { key: Reason; name: string; means: string }[] = [
   { key: 'MATCH', name: 'match', means: 'so that it looks the same' },
@@ -26,6 +26,14 @@ export const TEAM_ROLES: { key: TeamRole; name: string; does: string }[] = [
   { key: 'CONTROL', name: 'control', does: 'edits patch and recall, notes, ticks' },
   { key: 'CONTINUITY', name: 'continuity', does: 'notes, takes, stills, ticks' },
   { key: 'READER', name: 'reader', does: 'reads' },
+]
+
+export const DEPARTMENTS: { key: Department; name: string }[] = [
+  { key: 'ELECTRIC', name: 'electric' },
+  { key: 'GRIP', name: 'grip' },
+  { key: 'CONTROL', name: 'control' },
+  { key: 'CAMERA', name: 'camera' },
+  { key: 'TOGETHER', name: 'together' },
 ]
 
 export const STAGES: { key: Stage; name: string }[] = [
@@ -61,6 +69,14 @@ export const ATTRIBUTES: Record<Attribute, string> = {
   LENS_ND: 'ND on the lens',
   DAYLIGHT: 'daylight',
   ON_PURPOSE: 'on purpose',
+}
+
+/** A value that the server has not put into words yet: `x 3.4, y 2.1`. */
+export function words(value: AttributeValue | undefined): string {
+  return Object.entries(value ?? {})
+    .filter(([, part]) => part !== false && part !== null)
+    .map(([part, figure]) => (Array.isArray(figure) ? figure.map((m: { name: string }) => m.name).join(', ') || 'none' : `${part.replace(/M$|Deg$/, '')} ${figure}`))
+    .join(', ')
 }
 
 export function reasonName(reason: Reason | undefined): string {

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { call, sentence } from '@/api/client'
 import type { Book, ProductionPage, ScenePage, ShotCard, ShotLine } from '@/api/types'
+import { useLine } from './line'
 
 export interface FoundShot {
   production: ProductionPage
@@ -22,6 +23,13 @@ export const useBook = defineStore('book', () => {
     return found
   })
 
+  /** Reads the book again when someone else changed what it lists. */
+  const line = useLine()
+  line.onChanged((changed) => {
+    if (/^\/api\/(shots\/\d+(\/revisions)?$|scenes|productions)/.test(changed.path)) void load()
+  })
+  line.onAgain(() => void load())
+
   async function load() {
     try {
       book.value = await call<Book>('GET', '/api/book')
@@ -31,8 +39,10 @@ export const useBook = defineStore('book', () => {
     }
   }
 
-  async function addShot(sceneId: number, card: ShotCard): Promise<number> {
-    const shot = await call<{ id: number }>('POST', `/api/scenes/${sceneId}/shots`, { body: card })
+  /** @param place after which shot, and whether the next one carries from it; last in its scene when it is left out */
+  async function addShot(sceneId: number, card: ShotCard, place?: { after: number; next: boolean }): Promise<number> {
+    const query = place ? `?after=${place.after}&next=${place.next}` : ''
+    const shot = await call<{ id: number }>('POST', `/api/scenes/${sceneId}/shots${query}`, { body: card })
     await load()
     return shot.id
   }

@@ -1,9 +1,14 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { ApiError, call, sentence } from '@/api/client'
 import { held, revisionOf } from '@/api/types'
-import type { Attribute, AttributeValue, Held, Placed, PlacementCard, Plot, Reason, Theirs, Told } from '@/api/types'
+import type { Attribute, AttributeValue, Placed, PlacementCard, Plot, Reason, Theirs, Told, Wish } from '@/api/types'
+import { ATTRIBUTES, words } from '@/lib/words'
+import { useBook } from './book'
 import { useLight } from './light'
+import { useLine } from './line'
+import { useQueue } from './queue'
+import { useSession } from './session'
 
 /** A change on its way: a value, what someone typed, or null to let it carry again. */
 export type Wanted = { value: AttributeValue } | { text: string } | null
@@ -15,20 +20,6 @@ interface Conflict {
   note?: string
 }
 
-interface Was {
-  placement: string
-  attribute: Attribute
-  before: Held | undefined
-}
-
-/** What one edit changed, to take it back. */
-interface Step {
-  values: Was[]
-  label: string
-}
-
-const MOST_UNDOS = 50
-
 /** The plot of the shot that is open, and every edit of it. */
 export const usePlot = defineStore('plot', () => {
   const plot = ref<Plot>()
@@ -38,21 +29,31 @@ export const usePlot = defineStore('plot', () => {
   const problem = ref<{ sentence: string; placement?: string; wanted?: Wanted; attribute?: Attribute }>()
   const conflict = ref<Conflict>()
   const saving = ref(0)
-  const undos = ref<Step[]>([])
   /** Those that are tried, as they would be. */
   const tried = ref<Placed[]>([])
   /** Chosen besides the selected one. */
   const also = ref<string[]>([])
   /** The shot asked for last: an answer for one before it comes too late. */
   let asked = 0
-  let line: Promise<unknown> = Promise.resolve()
+  let inFlight: Promise<unknown> = Promise.resolve()
 
   const set = computed(() => plot.value?.drawn.set.plan)
   const based = computed(() => plot.value?.shot.basedOn)
-  const locked = computed(() => plot.value?.shot.stage === 'SHOT')
-  /** What is placed, with the one that is being tried in its tried place. */
+  const session = useSession()
+  const queue = useQueue()
+  /** Shot, or an old revision. */
+  const closed = computed(() => plot.value?.shot.stage === 'SHOT' || plot.value?.shot.asOf !== undefined)
+  /** Closed, or not for this person to edit. */
+  const locked = computed(() => closed.value || !session.may('EDIT'))
+  const patchLocked = computed(() => closed.value || !session.may('PATCH'))
+  /** What waits on this device to be sent, of this shot. */
+  const waiting = computed(() => queue.waiting.flatMap((w) => (w.shotId === plot.value?.shot.id && w.wish && !w.theirs ? [w.wish] : [])))
+  /** What is placed, as it is tried, or as it will be when what waits is sent. */
   const placements = computed(() =>
-    (plot.value?.placements ?? []).map((p) => tried.value.find((t) => t.placement.key === p.placement.key) ?? p),
+    (plot.value?.placements ?? []).map((p) => {
+      const wishes = waiting.value.filter((w) => w.placement === p.placement.key)
+      return tried.value.find((t) => t.placement.key === p.placement.key) ?? (wishes.length ? waitingFor(p, wishes) : p)
+    }),
   )
   const camera = computed(() => placements.value.find((p) => p.placement.kind === 'CAMERA'))
   /** All that is chosen, the selected one first. */
@@ -67,28 +68,28 @@ export const usePlot = defineStore('plot', () => {
 
   /** One change after the other: each is made on what the one before it left. */
   function inTurn<T>(job: () => Promise<T>): Promise<T> {
-    const run = line.then(job)
-    line = run.catch(() => undefined)
+    const run = inFlight.then(job)
+    inFlight = run.catch(() => undefined)
     return run
   }
 
   /** Opens a shot, after the edits that are still on their way: they belong to the shot that was open. */
-  function load(shotId: number) {
+  function load(shotId: number, asOf?: number) {
     asked = shotId
-    return inTurn(() => open(shotId))
+    return inTurn(() => open(shotId, asOf))
   }
 
-  async function open(shotId: number) {
+  /** @param asOf the event that closed the revision to look at, or undefined for the record as it is */
+  async function open(shotId: number, asOf?: number) {
     if (asked !== shotId) return
     if (plot.value?.shot.id !== shotId) {
-      undos.value = []
       note.value = ''
       problem.value = undefined
       also.value = []
     }
     tried.value = []
     try {
-      const opened = await call<Plot>('GET', `/api/shots/${shotId}/plot`)
+      const opened = await call<Plot>('GET', `/api/shots/${shotId}/plot${asOf === undefined ? '' : `?asOf=${asOf}`}`)
       if (asked === shotId) plot.value = opened
     } catch (failure) {
       if (plot.value?.shot.id !== shotId) plot.value = undefined
@@ -96,13 +97,31 @@ export const usePlot = defineStore('plot', () => {
     }
   }
 
+  /** A value that waits is shown as it was meant, on the values that were read last. */
+  function waitingFor(placed: Placed, wishes: Wish[]): Placed {
+    const values: Record<string, unknown> = { ...placed.values }
+    for (const wish of wishes) {
+      const before = held(placed, wish.attribute)
+      const say = wish.text ?? words(wish.value)
+      values[wish.attribute] = { ...before, ...(wish.value && { value: wish.value }), say, sayImperial: say, tiedHere: true }
+    }
+    return { ...placed, values: values as Placed['values'] }
+  }
+
   async function send(key: string, attribute: Attribute, wanted: Wanted, why: Reason | undefined, said: string | undefined, revision: number) {
-    const path = `/api/shots/${plot.value!.shot.id}/placements/${key}/${attribute}`
+    const { id, slate } = plot.value!.shot
     saving.value++
     try {
-      plot.value = wanted
-        ? await call<Plot>('PUT', path, { body: { ...wanted, reason: why, note: said || undefined }, version: revision })
-        : await call<Plot>('DELETE', path, { version: revision })
+      const now = await queue.send<Plot>({
+        method: wanted ? 'PUT' : 'DELETE',
+        path: `/api/shots/${id}/placements/${key}/${attribute}`,
+        body: wanted ? { ...wanted, reason: why, note: said || undefined } : undefined,
+        version: revision,
+        label: `${find(key).placement.name} ${ATTRIBUTES[attribute]} in ${slate}`,
+        shotId: id,
+        wish: wanted ? { placement: key, attribute, ...wanted } : undefined,
+      })
+      if (now) plot.value = now
       tried.value = []
       problem.value = undefined
     } catch (failure) {
@@ -114,23 +133,18 @@ export const usePlot = defineStore('plot', () => {
     }
   }
 
-  /** Records a change, or puts it into the trial in hand. Rejects with the sentence to show; nothing is kept then. */
-  function edit(key: string, attribute: Attribute, wanted: Wanted) {
+  /**
+   * Records a change, or puts it into the trial in hand. Rejects with the sentence to show; nothing is kept then.
+   *
+   * @param seen the revision that the person had in sight, where that may be older than what is here now
+   */
+  function edit(key: string, attribute: Attribute, wanted: Wanted, seen?: number) {
     const light = useLight()
     if (light.trying) return light.wishOne(key, attribute, wanted)
     return inTurn(async () => {
-      const placed = find(key)
-      const before = held(placed, attribute)
-      const revision = revisionOf(placed, attribute)
-      await send(key, attribute, wanted, based.value ? reason.value : undefined, note.value, revision)
-      if (revisionOf(find(key), attribute) !== revision)
-        undoable([{ placement: key, attribute, before }], placed.placement.name)
+      await send(key, attribute, wanted, based.value ? reason.value : undefined, note.value, seen ?? revisionOf(find(key), attribute))
       note.value = ''
     })
-  }
-
-  function undoable(values: Was[], label: string) {
-    undos.value = [...undos.value, { values, label }].slice(-MOST_UNDOS)
   }
 
   async function sendAll(changes: { placement: string; attribute: Attribute; value?: AttributeValue; revision: number }[], why: Reason | undefined, said: string | undefined) {
@@ -151,14 +165,11 @@ export const usePlot = defineStore('plot', () => {
   /** Records several changes, all or none. Rejects with the sentence to show. */
   function keepAll(changes: Pick<Told, 'placement' | 'attribute' | 'value'>[]) {
     return inTurn(async () => {
-      const values = changes.map((c) => ({ placement: c.placement, attribute: c.attribute, before: held(find(c.placement), c.attribute) }))
-      const names = [...new Set(changes.map((c) => find(c.placement).placement.name))]
       await sendAll(
         changes.map(({ placement, attribute, value }) => ({ placement, attribute, value, revision: revisionOf(find(placement), attribute) })),
         based.value ? reason.value : undefined,
         note.value,
       )
-      undoable(values, names.join(', '))
       note.value = ''
     })
   }
@@ -193,24 +204,39 @@ export const usePlot = defineStore('plot', () => {
     }
   }
 
-  function undo() {
+  /** Takes this person's last edit of the shot back, or does it again. */
+  function step(way: 'undo' | 'redo') {
     return inTurn(async () => {
-      const step = undos.value.at(-1)
-      if (!step || !plot.value) return
-      undos.value = undos.value.slice(0, -1)
-      const back = step.values.map((was) => ({ ...was, before: was.before?.tiedHere ? was.before : undefined }))
-      const reasons = new Set(back.map(({ before }) => JSON.stringify([before?.reason, before?.note])))
+      if (!plot.value?.mine[way]) return
       try {
-        for (const each of reasons) {
-          const of = back.filter(({ before }) => JSON.stringify([before?.reason, before?.note]) === each)
-          const changes = of.map(({ placement, attribute, before }) => ({ placement, attribute, value: before?.value, revision: revisionOf(find(placement), attribute) }))
-          await sendAll(changes, of[0]?.before?.reason, of[0]?.before?.note)
-        }
+        plot.value = await call<Plot>('POST', `/api/shots/${plot.value.shot.id}/${way}`)
+        problem.value = undefined
       } catch (failure) {
         problem.value = { sentence: sentence(failure) }
       }
     })
   }
+
+  /** Reads the open shot again, because someone else changed the scene: what is typed or tried stays. */
+  function refresh() {
+    return inTurn(async () => {
+      const shotId = plot.value?.shot.id
+      if (shotId === undefined || plot.value?.shot.asOf !== undefined) return
+      const now = await call<Plot>('GET', `/api/shots/${shotId}/plot`).catch(() => undefined)
+      if (now && plot.value?.shot.id === shotId) plot.value = now
+    })
+  }
+
+  const line = useLine()
+  line.onChanged((changed) => {
+    const shot = Number(/^\/api\/shots\/(\d+)/.exec(changed.path)?.[1])
+    const book = useBook()
+    const mine = plot.value && (!shot || !book.shots.has(shot) || book.shots.get(shot)?.scene.id === plot.value.sceneId)
+    if (mine && /^\/api\/(shots|scenes|sets|looks)/.test(changed.path)) void refresh()
+  })
+  line.onAgain(() => void refresh())
+  watch(() => queue.sent, () => void refresh())
+  watch(() => plot.value?.shot.id, (id) => line.lookAt(id))
 
   async function takeTheirs() {
     conflict.value = undefined
@@ -230,8 +256,8 @@ export const usePlot = defineStore('plot', () => {
   }
 
   return {
-    plot, selected, reason, note, problem, conflict, saving, undos, tried, also,
-    set, based, locked, placements, camera, chosen, chosenKeys,
-    load, edit, drop, keepAll, dropAll, describe, undo, takeTheirs, putMineOnTop,
+    plot, selected, reason, note, problem, conflict, saving, tried, also, waiting,
+    set, based, locked, patchLocked, placements, camera, chosen, chosenKeys,
+    load, refresh, edit, drop, keepAll, dropAll, describe, step, takeTheirs, putMineOnTop,
   }
 })

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { call } from '@/api/client'
+import { forgetRead } from '@/lib/shelf'
 import type { May, Session, TeamRole } from '@/api/types'
 
 /** Who is signed in on this device, and what that person may do. */
@@ -48,6 +49,7 @@ export const useSession = defineStore('session', () => {
 
   async function signOut(everywhere: boolean) {
     await call('DELETE', everywhere ? '/api/sessions' : '/api/session')
+    await forgetRead()
     location.assign('/')
   }
 

@@ -127,9 +127,6 @@ async function startProduction() {
   max-width: 260px;
   margin-left: 16px;
 }
-.spine-button {
-  display: none;
-}
 .pages {
   flex: 1;
   min-height: 0;
@@ -212,9 +209,6 @@ async function startProduction() {
   }
 }
 @media (width < 800px) {
-  .spine-button {
-    display: inline-flex;
-  }
   .find,
   .book header h1 ~ .button {
     display: none;

@@ -5,6 +5,7 @@ import type { AtMark, Light, Tried } from '@/api/types'
 import MiredRuler, { type RulerArrow, type RulerMark } from '@/components/bench/MiredRuler.vue'
 import CompareDialog from '@/components/dialogs/CompareDialog.vue'
 import SlateBar from '@/components/frame/SlateBar.vue'
+import UndoButtons from '@/components/frame/UndoButtons.vue'
 import ViewTabs from '@/components/frame/ViewTabs.vue'
 import OneAtATime from '@/components/light/OneAtATime.vue'
 import RosePair from '@/components/light/RosePair.vue'
@@ -118,7 +119,7 @@ function select(key: string) {
           <option v-for="s in others" :key="s.id" :value="s.id">{{ s.slate }}</option>
         </select>
         <button v-if="!light.trials.length" class="button" @click="light.begin">Try without saving</button>
-        <button class="button" :disabled="!plot.undos.length" @click="plot.undo">Undo</button>
+        <UndoButtons />
       </ViewTabs>
       <TryBar v-if="light.trials.length" @compare="comparing = true" />
       <div v-if="light.light && light.mark" class="body">

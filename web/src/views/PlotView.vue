@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { value, type PlanPoint, type Wish, type Worth } from '@/api/types'
 import CompareDialog from '@/components/dialogs/CompareDialog.vue'
 import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
 import PlaceDialog from '@/components/dialogs/PlaceDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
 import SlateBar from '@/components/frame/SlateBar.vue'
+import UndoButtons from '@/components/frame/UndoButtons.vue'
 import ViewTabs from '@/components/frame/ViewTabs.vue'
 import PlacementPane from '@/components/inspector/PlacementPane.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
@@ -28,6 +29,7 @@ const plot = usePlot()
 const book = useBook()
 const light = useLight()
 const router = useRouter()
+const route = useRoute()
 const stage = ref<InstanceType<typeof PlanStage>>()
 const say = ref<InstanceType<typeof SayBar>>()
 const draft = ref<Record<string, { at?: PlanPoint; bearing?: number }>>({})
@@ -50,7 +52,8 @@ const ghosts = computed(() =>
   }),
 )
 
-watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
+const asOf = computed(() => (typeof route.query.event === 'string' ? Number(route.query.event) : undefined))
+watch([() => props.shotId, asOf], ([id, event]) => void plot.load(id, event), { immediate: true })
 /* the ladder is of the mark that is chosen, or that the chosen light is aimed at */
 watch(() => plot.selected, (key) => {
   const mark = key && plot.chosen && (plot.chosen.placement.kind === 'MARK' ? key : value(plot.chosen, 'AIM')?.mark)
@@ -112,7 +115,7 @@ function onKey(event: KeyboardEvent) {
   if (typing) return
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
     event.preventDefault()
-    void plot.undo()
+    void plot.step(event.shiftKey ? 'redo' : 'undo')
   } else if (event.key === '/') {
     event.preventDefault()
     say.value?.focus()
@@ -134,7 +137,7 @@ async function kept() {
     <template v-if="plot.plot && plot.set">
       <SlateBar :plot="plot.plot" :camera="plot.camera" @camera="select(plot.camera?.placement.key)" @edit="dialog = 'shot'" @spine="$emit('spine')" />
       <ViewTabs :shot-id="shotId">
-        <button class="button" :disabled="!plot.undos.length" :title="plot.undos.length ? `Undo the last edit of ${plot.undos.at(-1)!.label}` : 'Nothing to undo'" @click="plot.undo">Undo</button>
+        <UndoButtons />
         <button v-if="!light.trials.length" class="button" @click="light.begin">Try without saving</button>
         <button class="button" @click="router.push({ name: 'set', params: { id: shotId } })">Draw the set</button>
         <button class="button" :disabled="plot.locked" @click="openPlace">Place…</button>

@@ -5,13 +5,18 @@ import { call, sentence } from '@/api/client'
 import type { Rebuild } from '@/api/types'
 import StepCard from '@/components/rebuild/StepCard.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import LineState from '@/components/frame/LineState.vue'
 import ViewTabs from '@/components/frame/ViewTabs.vue'
 import { when } from '@/lib/words'
+import { useLine } from '@/stores/line'
+import { useQueue } from '@/stores/queue'
 
 /** The rebuild sheet: one step at a time, very large; the whole sheet beside it where there is room. */
 const props = defineProps<{ shotId: number }>()
 defineEmits<{ spine: [] }>()
 
+const queue = useQueue()
+const line = useLine()
 const sheet = ref<Rebuild>()
 const at = ref(0)
 const error = ref('')
@@ -19,7 +24,12 @@ const busy = ref(false)
 const body = ref<HTMLElement>()
 
 const step = computed(() => sheet.value?.steps[at.value])
-const done = computed(() => sheet.value?.steps.filter((s) => s.done && !s.done.changedSince).length ?? 0)
+/** Ticks that wait on this device, by the thing's key: done, or not done after all. */
+const waiting = computed(() => {
+  const start = `/api/shots/${props.shotId}/rebuild/`
+  return new Map(queue.waiting.flatMap((w): [string, boolean][] => (w.path.startsWith(start) ? [[w.path.slice(start.length), w.method === 'PUT']] : [])))
+})
+const done = computed(() => sheet.value?.steps.filter(isDone).length ?? 0)
 const next = computed(() => sheet.value?.steps[at.value + 1])
 const ROLE: Record<string, string> = { SUBJECT: 'frame first', CAMERA: 'frame first', NEGATIVE_FILL: 'negative fill' }
 
@@ -28,10 +38,26 @@ function role(s: Rebuild['steps'][number]) {
   return ROLE[own] ?? own.toLowerCase()
 }
 
-async function send(method: string, path = '') {
+function isDone(s: Rebuild['steps'][number]): boolean {
+  return waiting.value.get(s.placed.placement.key) ?? (!!s.done && !s.done.changedSince)
+}
+
+async function read() {
+  const id = props.shotId
+  try {
+    const now = await call<Rebuild>('GET', `/api/shots/${id}/rebuild`)
+    if (id === props.shotId) sheet.value = now
+    error.value = ''
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+
+async function send(method: string, key: string) {
   busy.value = true
   try {
-    sheet.value = await call<Rebuild>(method, `/api/shots/${props.shotId}/rebuild${path}`)
+    const now = await queue.send<Rebuild>({ method, path: `/api/shots/${props.shotId}/rebuild/${key}`, label: `${step.value?.placed.placement.name ?? key} ${method === 'PUT' ? 'done' : 'not done'} in ${sheet.value?.slate ?? ''}` })
+    if (now) sheet.value = now
     error.value = ''
     return true
   } catch (failure) {
@@ -46,23 +72,27 @@ watch(
   () => props.shotId,
   async () => {
     sheet.value = undefined
-    await send('GET')
+    line.lookAt(props.shotId)
+    await read()
     const open = sheet.value as Rebuild | undefined
-    at.value = Math.max(0, open?.steps.findIndex((s) => !s.done || s.done.changedSince) ?? 0)
+    at.value = Math.max(0, open?.steps.findIndex((s) => !isDone(s)) ?? 0)
   },
   { immediate: true },
 )
+watch(() => queue.sent, read)
+onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|sets)/.test(changed.path) && read())))
+onBeforeUnmount(line.onAgain(() => void read()))
 watch(at, () => body.value?.scrollTo({ top: 0 }))
 
 async function tick() {
   const key = step.value?.placed.placement.key
   if (!key || busy.value) return
-  if ((await send('PUT', `/${key}`)) && next.value) at.value++
+  if ((await send('PUT', key)) && next.value) at.value++
 }
 
 async function untick() {
   const key = step.value?.placed.placement.key
-  if (key) await send('DELETE', `/${key}`)
+  if (key) await send('DELETE', key)
 }
 
 function onKey(event: KeyboardEvent) {
@@ -94,7 +124,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <ol>
           <li v-for="(s, i) in sheet.steps" :key="s.placed.placement.key">
             <button class="line" :class="{ here: i === at }" :aria-current="i === at ? 'step' : undefined" @click="at = i">
-              <span class="tick" :class="{ done: s.done && !s.done.changedSince, here: i === at }" />
+              <span class="tick" :class="{ done: isDone(s), here: i === at }" />
               <span class="min-w-0 grow truncate"><b class="font-[650]">{{ s.placed.placement.name }}</b> <span class="text-quiet">{{ s.placed.placement.piece.unit ?? s.placed.placement.piece.what }}</span></span>
               <span class="text-[11px] text-quiet">{{ role(s) }}</span>
             </button>
@@ -107,10 +137,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <button class="button mr-3" aria-label="Scenes and shots" @click="$emit('spine')"><svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg></button>
             <span><b class="font-bold">{{ sheet.slate }}</b> <span class="text-quiet">rebuild</span></span>
             <RouterLink class="ml-4 text-quiet underline" :to="{ name: 'plot', params: { id: shotId } }">plot</RouterLink>
-            <span class="ml-auto">step <b class="font-bold">{{ at + 1 }}</b> of {{ sheet.steps.length }}</span>
+            <LineState class="ml-auto" />
+            <span class="ml-2">step <b class="font-bold">{{ at + 1 }}</b> of {{ sheet.steps.length }}</span>
           </div>
           <div class="mt-2 flex gap-1.5" aria-hidden="true">
-            <span v-for="(s, i) in sheet.steps" :key="i" class="tick grow" :class="{ done: s.done && !s.done.changedSince, here: i === at }" />
+            <span v-for="(s, i) in sheet.steps" :key="i" class="tick grow" :class="{ done: isDone(s), here: i === at }" />
           </div>
         </header>
         <div ref="body" class="scroll">
@@ -119,15 +150,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         </div>
         <footer class="foot">
           <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
-          <p v-if="step.done" class="mb-2 flex gap-2" role="status">
+          <p v-if="waiting.has(step.placed.placement.key)" class="mb-2" role="status">{{ isDone(step) ? 'Done' : 'Not done after all' }}; waits to be sent.</p>
+          <p v-else-if="step.done" class="mb-2 flex gap-2" role="status">
             <template v-if="step.done.changedSince"><WedgeMark act />Changed since {{ step.done.author }} ticked it, {{ when(step.done.at) }}: look again.</template>
             <template v-else>Done: {{ step.done.author }}, {{ when(step.done.at) }}</template>
           </p>
           <div class="flex gap-2.5">
             <button class="button side" :disabled="at === 0" aria-label="Step before" @click="at--">Back</button>
-            <button v-if="!step.done || step.done.changedSince" class="button button-main main" :disabled="busy" @click="tick">Done</button>
+            <button v-if="!isDone(step)" class="button button-main main" :disabled="busy" @click="tick">Done</button>
             <button v-else class="button main" :disabled="busy" @click="untick">Not done after all</button>
-            <button class="button side" :disabled="!next" aria-label="Next step" @click="at++">{{ step.done ? 'Next' : 'Skip' }}</button>
+            <button class="button side" :disabled="!next" aria-label="Next step" @click="at++">{{ isDone(step) ? 'Next' : 'Skip' }}</button>
           </div>
           <p class="mt-2 text-quiet">
             <template v-if="next">next: <b class="font-[650] text-ink">{{ next.placed.placement.name }}</b>, {{ role(next) }}</template>
@@ -140,7 +172,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <div v-else class="m-auto max-w-sm p-6 text-center">
       <template v-if="error">
         <p role="alert" class="mb-3">{{ error }}</p>
-        <button class="button" @click="send('GET')">Try again</button>
+        <button class="button" @click="read">Try again</button>
         <RouterLink class="button ml-2" :to="{ name: 'book' }">To the book</RouterLink>
       </template>
       <p v-else class="text-quiet">Opening the sheet…</p>

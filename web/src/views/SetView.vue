@@ -217,7 +217,7 @@ async function putPicture(event: Event) {
   input.value = ''
   if (!file || !drawn.value) return
   try {
-    const picture = await upload(file)
+    const picture = await call<{ id: number; widthPx: number; heightPx: number }>('POST', `/api/sets/${drawn.value!.id}/pictures`, { body: file })
     change({ underlay: { picture: picture.id, widthPx: picture.widthPx, heightPx: picture.heightPx, metresPerPx: METRES_PER_PX, corner: { xM: 0, yM: 0 } } })
     tool.value = 'scale'
     problem.value = ''
@@ -225,14 +225,6 @@ async function putPicture(event: Event) {
   } catch (failure) {
     problem.value = sentence(failure)
   }
-}
-async function upload(file: File) {
-  const response = await fetch(`/api/sets/${drawn.value!.id}/pictures`, { method: 'POST', body: file, headers: { 'Content-Type': file.type || 'application/octet-stream' } }).catch(() => {
-    throw new ApiError(0, 'The server does not answer. The picture was not put in; try again.')
-  })
-  const answer = (await response.json()) as { id: number; widthPx: number; heightPx: number; detail?: string }
-  if (!response.ok) throw new ApiError(response.status, answer.detail ?? 'The picture was not taken.')
-  return answer
 }
 async function scale() {
   if (!scaling.value || !plan.value.underlay) return

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { reasonName, when } from '@/lib/words'
+import { reasonName, when, words } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import BaseDialog from './BaseDialog.vue'
 
@@ -12,10 +12,7 @@ const mine = computed(() => {
   const wanted = plot.conflict?.wanted
   if (!wanted) return 'carried again'
   if ('text' in wanted) return wanted.text
-  return Object.entries(wanted.value)
-    .filter(([, part]) => part !== false)
-    .map(([part, figure]) => (Array.isArray(figure) ? figure.map((m) => m.name).join(', ') || 'none' : `${part.replace(/M$|Deg$/, '')} ${figure}`))
-    .join(', ')
+  return words(wanted.value)
 })
 </script>
 

@@ -10,7 +10,7 @@ import ChoiceField from './ChoiceField.vue'
 import TextField from './TextField.vue'
 
 /** A new shot, or the card of one that is there. */
-const props = defineProps<{ open: boolean; scene?: ScenePage; shot?: ShotLine; basedOn?: ShotLine }>()
+const props = defineProps<{ open: boolean; scene?: ScenePage; shot?: ShotLine; basedOn?: ShotLine; /** It comes right after the one it is based on, and the next may carry from it. */ insert?: boolean }>()
 const emit = defineEmits<{ close: []; kept: [] }>()
 const book = useBook()
 const router = useRouter()
@@ -22,12 +22,13 @@ const stage = ref<ShotCard['stage']>('PLANNED')
 const basedOnId = ref<number>()
 const error = ref('')
 const deleting = ref(false)
+const next = ref(true)
 
 const bases = computed(() => [
   { key: undefined, name: 'nothing: start afresh' },
   ...(props.scene?.shots ?? []).filter((s) => s.id !== props.shot?.id).map((s) => ({ key: s.id, name: `${s.slate} ${s.description}` })),
 ])
-const title = computed(() => (props.shot ? `Shot ${props.shot.slate}` : `New shot in scene ${props.scene?.heading.number ?? ''}`))
+const title = computed(() => (props.shot ? `Shot ${props.shot.slate}` : props.insert ? `Insert a shot after ${props.basedOn?.slate ?? ''}` : `New shot in scene ${props.scene?.heading.number ?? ''}`))
 
 function nextSlate(): string {
   const last = props.scene?.shots.at(-1)?.slate ?? `${props.scene?.heading.number ?? ''}@`
@@ -72,7 +73,8 @@ function keep() {
   void attempt(async () => {
     if (props.shot) return book.changeShot(props.shot.id, card, props.shot.version)
     if (!props.scene) return
-    const id = await book.addShot(props.scene.id, card)
+    const id = await book.addShot(props.scene.id, card, props.insert && props.basedOn ? { after: props.basedOn.id, next: next.value } : undefined)
+    if (props.insert) return
     return { name: 'plot', params: { id } }
   })
 }
@@ -96,6 +98,7 @@ function remove() {
       <ChoiceField v-model="basedOnId" label="Based on: every value carries from that shot until you change it here" :options="bases" />
       <TextField v-model="day" label="Shooting day" hint="a number, or empty" :maxlength="4" />
       <ChoiceField v-model="stage" label="Stage" :options="STAGES" />
+      <label v-if="insert" class="flex items-center gap-2"><input v-model="next" type="checkbox" /> the shot that comes next carries from this one, if it carries from {{ basedOn?.slate }} now</label>
     </form>
     <p v-if="deleting" class="mt-3">Delete {{ shot?.slate }} with everything recorded in it? This cannot be undone.</p>
     <template #buttons>

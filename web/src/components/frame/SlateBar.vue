@@ -1,17 +1,27 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { held, type Attribute, type Placed, type Plot } from '@/api/types'
+import LineState from './LineState.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import { when } from '@/lib/words'
 import { useBook } from '@/stores/book'
+import { useLine } from '@/stores/line'
 
 /** What is on the slate now: scene, shot, and the camera. A camera figure opens the camera in the inspector. */
 const props = defineProps<{ plot: Plot; camera?: Placed }>()
 const emit = defineEmits<{ camera: []; edit: []; spine: [] }>()
 
 const book = useBook()
-const touch = computed(() => book.shots.get(props.plot.shot.id)?.shot.lastTouch)
+const line = useLine()
+/** The last that there is to tell of it: shot, lit, or only touched. */
+const said = computed(() => {
+  const { shot } = props.plot
+  const touch = book.shots.get(shot.id)?.shot.lastTouch
+  if (shot.stage === 'SHOT' && shot.shot) return { what: shot.revision > 1 ? `revision ${shot.revision}, shot` : 'shot', by: shot.shot }
+  if (shot.stage === 'LIT' && shot.lit) return { what: shot.revision > 1 ? `revision ${shot.revision}, lit` : 'lit', by: shot.lit }
+  return touch ? { what: 'changed', by: touch } : undefined
+})
 
 const FIGURES: { attribute: Attribute; name: string; unit: string; strip: RegExp }[] = [
   { attribute: 'STOP', name: 'stop', unit: '', strip: /^/ },
@@ -51,9 +61,11 @@ const figures = computed(() =>
       </span>
       <span class="block text-[11px] text-quiet">{{ f.name }}</span>
     </button>
+    <div v-if="line.here.length" class="here" :title="`Also looking at ${plot.shot.slate}: ${line.here.join(', ')}`"><span class="text-quiet">also here</span><span class="block truncate">{{ line.here.join(', ') }}</span></div>
     <div class="last">
-      <template v-if="touch">{{ touch.author }}<span class="block text-quiet">{{ when(touch.at) }}</span></template>
+      <template v-if="said"><span class="block">{{ said.what }} {{ when(said.by.at) }}</span><span class="block text-quiet">by {{ said.by.author }}</span></template>
     </div>
+    <LineState class="mr-2" />
   </header>
 </template>
 
@@ -92,10 +104,15 @@ const figures = computed(() =>
   border-left: 1px solid var(--line);
   white-space: nowrap;
 }
-.spine-button {
-  display: none;
-  margin-right: 8px;
-  min-width: 40px;
+.here {
+  min-width: 0;
+  max-width: 130px;
+  padding: 0 12px;
+  font-size: 12px;
+  border-left: 1px solid var(--line);
+}
+.last + * {
+  flex: none;
 }
 @media (width < 1100px) {
   .last {
@@ -103,9 +120,6 @@ const figures = computed(() =>
   }
 }
 @media (width < 800px) {
-  .spine-button {
-    display: inline-flex;
-  }
   .cell {
     display: none;
   }

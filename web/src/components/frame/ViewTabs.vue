@@ -10,7 +10,9 @@ defineProps<{ shotId: number }>()
     <nav aria-label="Views of this shot" class="flex h-full">
       <RouterLink :to="{ name: 'plot', params: { id: shotId } }" class="tab" active-class="here">Plot</RouterLink>
       <RouterLink :to="{ name: 'light', params: { id: shotId } }" class="tab" active-class="here">Light</RouterLink>
+      <RouterLink :to="{ name: 'carry', params: { id: shotId } }" class="tab" active-class="here">Carry</RouterLink>
       <RouterLink :to="{ name: 'rebuild', params: { id: shotId } }" class="tab" active-class="here">Rebuild</RouterLink>
+      <RouterLink :to="{ name: 'log', params: { id: shotId } }" class="tab" active-class="here">Log</RouterLink>
       <RouterLink :to="{ name: 'book' }" class="tab">Book</RouterLink>
       <RouterLink :to="{ name: 'bench' }" class="tab">Bench</RouterLink>
     </nav>

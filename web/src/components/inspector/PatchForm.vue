@@ -61,13 +61,13 @@ async function keep() {
 
 <template>
   <section class="flex" data-attribute="PATCH">
-    <CarryThread :held="now" :based="plot.based" :locked="plot.locked" label="Control" @untie="plot.drop(placed.placement.key, 'PATCH', null)" />
+    <CarryThread :held="now" :based="plot.based" :locked="plot.patchLocked" label="Control" @untie="plot.drop(placed.placement.key, 'PATCH', null)" />
     <form class="min-w-0 grow pl-1" @submit.prevent="keep" @focusout="leave">
       <h3 class="group-title">Control</h3>
       <div class="grid grid-cols-3 gap-x-2">
         <label v-for="part in PARTS" :key="part.key" class="block" :class="{ 'col-span-3': part.wide }">
           <span class="text-[11px] text-quiet">{{ part.name }}</span>
-          <input v-model="fields[part.key]" class="field" :class="{ 'figure text-right': !part.wide, 'text-quiet': !now?.tiedHere && plot.based }" :inputmode="part.wide ? 'text' : 'numeric'" :disabled="plot.locked" :aria-invalid="!!error" autocomplete="off" />
+          <input v-model="fields[part.key]" class="field" :class="{ 'figure text-right': !part.wide, 'text-quiet': !now?.tiedHere && plot.based }" :inputmode="part.wide ? 'text' : 'numeric'" :disabled="plot.patchLocked" :aria-invalid="!!error" autocomplete="off" />
         </label>
       </div>
       <button type="submit" class="hidden">Keep</button>

@@ -8,7 +8,7 @@ const plot = usePlot()
 </script>
 
 <template>
-  <div v-if="plot.based && !plot.locked" class="border-b border-line pb-2">
+  <div v-if="plot.based && !plot.patchLocked" class="border-b border-line pb-2">
     <RadioGroup v-model="plot.reason">
       <RadioGroupLabel class="text-[12px] text-quiet">Changes from {{ plot.based }} are a</RadioGroupLabel>
       <div class="mt-1 grid grid-cols-4">

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
 import type { Attribute, Held } from '@/api/types'
+import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import { ATTRIBUTES, reasonName, stageName, when } from '@/lib/words'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { useSession } from '@/stores/session'
 import HintList from './HintList.vue'
 
 /** Nothing is selected: the shot itself, what it changed, and all that is placed. */
@@ -13,6 +16,8 @@ const plot = usePlot()
 const light = useLight()
 const MOST_HINTS = 6
 const query = ref('')
+const revising = ref(false)
+const session = useSession()
 const hints = computed(() => light.light?.hints.filter((h) => !h.onPurpose) ?? [])
 const judged = computed(() => light.light?.hints.filter((h) => h.onPurpose) ?? [])
 const restrictions = computed(() => plot.set?.restrictions ?? [])
@@ -40,7 +45,16 @@ const listed = computed(() => {
         {{ stageName(plot.plot.shot.stage) }}<template v-if="plot.based">, based on {{ plot.based }}</template><template v-else>, based on no other shot</template>
         <template v-if="plot.plot.shot.neededBy.length">; {{ plot.plot.shot.neededBy.join(', ') }} {{ plot.plot.shot.neededBy.length === 1 ? 'carries' : 'carry' }} from it</template>
       </p>
-      <p v-if="plot.locked" class="mt-1">Shot, and locked. Record a change in a new shot based on it.</p>
+      <div v-if="plot.plot.shot.asOf" class="mt-1">
+        <p>This is an older revision, to read.</p>
+        <RouterLink class="button mt-1" :to="{ name: 'plot', params: { id: plot.plot.shot.id } }">Back to the record now</RouterLink>
+      </div>
+      <div v-else-if="plot.plot.shot.stage === 'SHOT'" class="mt-1">
+        <p>Shot, and locked. Record a change in a new shot based on it, or open a revision and say why.</p>
+        <button v-if="session.may('EDIT')" class="button mt-1" @click="revising = true">Open a revision…</button>
+      </div>
+      <p v-else-if="!session.may('EDIT')" class="mt-1">You see everything here; editing is for the crew.</p>
+      <ReviseDialog :open="revising" :shot-id="plot.plot.shot.id" :slate="plot.plot.shot.slate" @close="revising = false" @revised="plot.load(plot.plot.shot.id)" />
     </header>
     <section v-if="plot.based">
       <h3 class="group-title">{{ changes.length ? `Changed from ${plot.based}` : `Nothing changed from ${plot.based} yet` }}</h3>

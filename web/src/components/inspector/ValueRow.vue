@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useId } from 'vue'
 import { sentence } from '@/api/client'
-import { held, type Attribute, type Placed } from '@/api/types'
+import { held, revisionOf, type Attribute, type Placed } from '@/api/types'
 import { ATTRIBUTES, typed } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import { useSettings } from '@/stores/settings'
@@ -19,9 +19,12 @@ const imperial = computed(() => settings.units === 'imperial')
 const say = computed(() => (imperial.value ? now.value?.sayImperial : now.value?.say) ?? 'not recorded')
 const shown = computed(() => say.value.replace(props.without ?? '', ''))
 const parts = computed(() => /^(.*?) (%|K|m|mm)$/.exec(shown.value))
+const waits = computed(() => plot.waiting.some((w) => w.placement === props.placed.placement.key && w.attribute === props.attribute))
 const changed = computed(() => now.value?.tiedHere || !plot.based)
 
 const editing = ref(false)
+/** What someone else keeps while one types is not written over unseen. */
+let seen = 0
 const text = ref('')
 const error = ref('')
 const input = ref<HTMLInputElement>()
@@ -30,6 +33,7 @@ async function start() {
   if (plot.locked) return
   text.value = typed(props.placed, props.attribute, imperial.value)
   error.value = ''
+  seen = revisionOf(props.placed, props.attribute)
   editing.value = true
   await nextTick()
   input.value?.select()
@@ -39,7 +43,7 @@ async function keep() {
   if (!editing.value) return
   if (text.value.trim() === typed(props.placed, props.attribute, imperial.value)) return cancel()
   try {
-    await plot.edit(props.placed.placement.key, props.attribute, { text: text.value })
+    await plot.edit(props.placed.placement.key, props.attribute, { text: text.value }, seen)
     cancel()
   } catch (failure) {
     error.value = plot.conflict ? '' : sentence(failure)
@@ -64,8 +68,8 @@ function untie() {
     <template v-if="editing">
       <input :id="id" ref="input" v-model="text" class="field figure edit" :aria-invalid="!!error" :aria-describedby="error ? `${id}-e` : undefined" autocomplete="off" @keydown.enter="keep" @keydown.esc.stop="cancel" @blur="keep" />
     </template>
-    <button v-else :id="id" class="value" :class="{ carried: !changed }" :disabled="plot.locked" :title="plot.locked ? 'Locked: this shot has been shot' : (hint ?? 'Type a new value')" @click="start">
-      <span class="figure">{{ parts ? parts[1] : shown }}</span><span v-if="parts" class="unit">{{ parts[2] }}</span>
+    <button v-else :id="id" class="value" :class="{ carried: !changed }" :disabled="plot.locked" :title="plot.locked ? 'Not to be edited here' : (hint ?? 'Type a new value')" @click="start">
+      <span class="figure">{{ parts ? parts[1] : shown }}</span><span v-if="parts" class="unit">{{ parts[2] }}</span><span v-if="waits" class="unit">waits to be sent</span>
     </button>
   </div>
   <p v-if="error" :id="`${id}-e`" role="alert" class="mb-1 ml-5 text-[12px]">{{ error }}</p>

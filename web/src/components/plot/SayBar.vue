@@ -101,7 +101,7 @@ defineExpose({ focus: () => input.value?.focus() })
   <section class="say" aria-label="Say it">
     <div class="line">
       <label for="say-it" class="text-quiet">Say it</label>
-      <input id="say-it" ref="input" v-model="text" class="entry" :disabled="plot.locked" autocomplete="off" spellcheck="false" :placeholder="plot.locked ? 'Shot, and locked' : 'key 45% 4300, edge down 1 stop'" :aria-invalid="!!problem" aria-describedby="say-echo" @keydown="onKey" />
+      <input id="say-it" ref="input" v-model="text" class="entry" :disabled="plot.locked" autocomplete="off" spellcheck="false" :placeholder="plot.locked ? 'Not to be edited here' : 'key 45% 4300, edge down 1 stop'" :aria-invalid="!!problem" aria-describedby="say-echo" @keydown="onKey" />
       <template v-if="text">
         <select v-if="plot.based && !light.trying" v-model="plot.reason" class="field reason" aria-label="Why it changes">
           <option v-for="r in REASONS" :key="r.key" :value="r.key">{{ r.name }}</option>

@@ -70,8 +70,8 @@ final class Browser implements AutoCloseable {
 
     /** Goes to a page. Whoever has not signed in on this device goes in first: as the demo's lead, or by making the first account. */
     Browser open(String path) {
-        driver.get(address + path);
         if (!signedIn) {
+            driver.get(address + "/");
             if (until("see who may come in", d -> text().contains("Go in as") || text().contains("take a role") ? "demo" : text().contains("Make the lead") ? "first" : null).equals("demo")) {
                 goIn("lead");
             } else {
@@ -80,8 +80,8 @@ final class Browser implements AutoCloseable {
                 see("input[type=password]").sendKeys("salt marsh line", Keys.ENTER);
                 see("nav[aria-label='Scenes and shots'], .spine-button");
             }
-            driver.get(address + path);
         }
+        driver.get(address + path);
         return this;
     }
 
@@ -178,6 +178,15 @@ final class Browser implements AutoCloseable {
         field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
     }
 
+    /** Types over a recorded value while something else happens, and then keeps it. */
+    void typesWhile(String attribute, String text, Runnable meanwhile) {
+        pressCss("[data-attribute=" + attribute + "] button.value");
+        WebElement field = see("[data-attribute=" + attribute + "] input.edit");
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+        meanwhile.run();
+        field.sendKeys(Keys.ENTER);
+    }
+
     /** Waits until a recorded value reads so. */
     void reads(String attribute, String text) {
         until(attribute + " reads " + text, d -> d.findElements(By.cssSelector("[data-attribute=" + attribute + "]")).stream()
@@ -218,6 +227,12 @@ final class Browser implements AutoCloseable {
     void drag(WebElement what, int dx, int dy) {
         new Actions(driver).moveToElement(what).clickAndHold().moveByOffset(dx / 2, dy / 2)
                 .moveByOffset(dx - dx / 2, dy - dy / 2).release().perform();
+    }
+
+    /** Whether this device has a network. */
+    void network(boolean there) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand("Network.emulateNetworkConditions", Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
     }
 
     void upload(String css, Path file) {

@@ -18,6 +18,7 @@ class CloseShotStoryIT {
         Path exported = Files.createTempFile("scene", ".oblume.json");
         Object reverse;
         try (RunningOblume oblume = RunningOblume.withDemo(data); Browser crew = new Browser(oblume.address())) {
+            Demo.openTheWideForChanges(crew);
             theBookLeadsToTheWide(crew);
             theHeadIsMovedTurnedAndTypedOver(crew);
             theCloseShotIsMadeFromTheWide(crew);
@@ -80,10 +81,10 @@ class CloseShotStoryIT {
 
     private static void theCloseShotIsMadeFromTheWide(Browser crew) {
         crew.press("New shot from 4A");
-        crew.fill("Slate", "4C");
+        crew.fill("Slate", "4G");
         crew.fill("What it shows", "Close on the repairer at the bench");
         crew.press("Make shot");
-        crew.until("be in 4C", d -> crew.text("header h1").equals("4C") ? true : null);
+        crew.until("be in 4G", d -> crew.text("header h1").equals("4G") ? true : null);
         crew.seeText("based on 4A");
     }
 
@@ -117,19 +118,19 @@ class CloseShotStoryIT {
         crew.pressCss("[data-key=edge]");
         crew.type("HEIGHT", "2.4");
         crew.reads("HEIGHT", "2.40 m");
-        crew.press("Back to 4C");
+        crew.press("Back to 4G");
         crew.seeText("Changed from 4A");
         crew.seeText("In for the close-up");
         crew.seeText("cheat, gaffer");
     }
 
     private static void theReverseCarriesItAndTheWideIsAsItWas(Browser crew) {
-        crew.press("New shot from 4C");
-        crew.fill("Slate", "4D");
+        crew.press("New shot from 4G");
+        crew.fill("Slate", "4H");
         crew.fill("What it shows", "Reverse from the counter");
         crew.press("Make shot");
-        crew.until("be in 4D", d -> crew.text("header h1").equals("4D") ? true : null);
-        crew.seeText("Nothing changed from 4C yet");
+        crew.until("be in 4H", d -> crew.text("header h1").equals("4H") ? true : null);
+        crew.seeText("Nothing changed from 4G yet");
         crew.pressCss("[data-key=key]");
         crew.reads("LEVEL", "24 %");
         crew.reads("PLACE", "5.00 m right, 3.95 m up");
@@ -146,12 +147,12 @@ class CloseShotStoryIT {
     private static void theReverseIsRebuiltOnAPhone(Browser crew) {
         crew.phone();
         crew.press("Scenes and shots");
-        crew.until("open 4D from the spine", d -> {
+        crew.until("open 4H from the spine", d -> {
             d.findElements(org.openqa.selenium.By.cssSelector("nav.spine a.shot")).stream()
-                    .filter(a -> a.getText().startsWith("4D")).findFirst().orElseThrow().click();
+                    .filter(a -> a.getText().startsWith("4H")).findFirst().orElseThrow().click();
             return true;
         });
-        crew.until("be in 4D", d -> crew.text("header h1").equals("4D") ? true : null);
+        crew.until("be in 4H", d -> crew.text("header h1").equals("4H") ? true : null);
         crew.press("Rebuild");
         String[] order = {"Repairer", "Camera", "Ambience", "Bench lamp", "Valve glow", "Key stand", "Negative fill stand",
             "Edge stand", "Street sign stand"};
@@ -181,7 +182,7 @@ class CloseShotStoryIT {
         crew.open("/");
         crew.seeText("Reverse from the counter");
         long done = (Long) crew.fetch("const book = await (await fetch('/api/book')).json();"
-                + "const id = book.productions[0].scenes[0].shots.find(s => s.slate == '4D').id;"
+                + "const id = book.productions[0].scenes[0].shots.find(s => s.slate == '4H').id;"
                 + "return (await (await fetch('/api/shots/' + id + '/rebuild')).json()).steps.filter(s => s.done).length");
         assertThat(done).isEqualTo(9);
         crew.open("/shots/1/plot");
@@ -196,7 +197,7 @@ class CloseShotStoryIT {
         crew.upload("input[type=file]", file);
         crew.press("Import");
         crew.seeText("INT. RADIO REPAIR SHOP, NIGHT");
-        crew.until("open 4D", d -> {
+        crew.until("open 4H", d -> {
             d.findElements(org.openqa.selenium.By.cssSelector("main a.shot")).stream()
                     .filter(a -> a.getText().contains("Reverse from the counter")).findFirst().orElseThrow().click();
             return true;

@@ -18,6 +18,7 @@ class PlannedLightIT {
     static void start() {
         oblume = RunningOblume.withDemo(RunningOblume.newData());
         crew = new Browser(oblume.address());
+        Demo.openTheWideForChanges(crew);
     }
 
     @AfterAll
@@ -29,9 +30,9 @@ class PlannedLightIT {
     @Test
     void aCloserKeyIsHeldAndASecondClothCannotBe() {
         crew.open("/shots/1/plot");
-        shotFrom("4A", "4C");
-        shotFrom("4C", "4D");
-        openSlate("4C");
+        shotFrom("4A", "4G");
+        shotFrom("4G", "4H");
+        openSlate("4G");
 
         say("key 1.7 m hold");
         echoes("Key level 70 % to 24", "+1.5 stops, held at 24 %", "5.9° to 10.1° as Repairer sees it");
@@ -46,9 +47,9 @@ class PlannedLightIT {
         crew.seeText("Changed from 4A");
         crew.pressCss("[data-key=key]");
         crew.reads("LEVEL", "24.");
-        assertThat(crew.fetch(valueOf("4C", "LEVEL") + ".reason")).isEqualTo("MATCH");
+        assertThat(crew.fetch(valueOf("4G", "LEVEL") + ".reason")).isEqualTo("MATCH");
         assertThat(crew.fetch(valueOf("4A", "LEVEL") + ".say")).isEqualTo("70 %");
-        assertThat(crew.fetch(valueOf("4D", "LEVEL") + ".from")).isEqualTo("4C");
+        assertThat(crew.fetch(valueOf("4H", "LEVEL") + ".from")).isEqualTo("4G");
 
         crew.press("Undo");
         crew.reads("LEVEL", "70 %");

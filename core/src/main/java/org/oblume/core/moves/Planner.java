@@ -233,14 +233,23 @@ final class Planner {
 
     /** Two changes of one thing that are the same job are one move. */
     private void add(@Nullable Placement thing, Department department, Job job, Words words, int times, int people) {
-        boolean handled = thing != null && job.compareTo(Job.FRAME) <= 0 && job != Job.STRIKE;
         String key = (thing == null ? "all" : thing.key()) + "/" + job.name().toLowerCase(Locale.ROOT);
         Optional<Move> same = moves.stream().filter(m -> m.key().equals(key)).findFirst();
         same.ifPresent(moves::remove);
         moves.add(new Move(key, department, job, thing == null ? null : thing.key(),
                 same.map(m -> Words.format("%s; %s", m.words(), words)).orElse(words),
                 same.map(Move::minutes).orElse(0.0) + times * tempo.of(job), people,
-                handled ? RebuildSheet.cautions(Objects.requireNonNull(thing), to.state()) : List.of(), List.of(), 0));
+                thing == null ? List.of() : cautions(thing, job), List.of(), 0));
+    }
+
+    /** All there is to mind where a thing is carried or set; of what hangs in or before it only the heat. */
+    private List<String> cautions(Placement thing, Job job) {
+        List<String> all = RebuildSheet.cautions(thing, to.state());
+        return switch (job) {
+            case BRING, RIG, SHIFT, RAISE, CAMERA_MOVE -> all;
+            case DRESS, FRAME -> all.stream().filter(c -> c.toLowerCase(Locale.ROOT).contains("hot ")).toList();
+            default -> List.of();
+        };
     }
 
     /** A move with what it waits for among those of earlier jobs, and what its way crosses. */

@@ -6,6 +6,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
@@ -20,6 +23,7 @@ import org.oblume.core.moves.Side;
 import org.oblume.core.moves.Words;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
@@ -32,8 +36,8 @@ import org.oblume.server.carry.BoardView.BoardCell;
 import org.oblume.server.carry.BoardView.BoardKnot;
 import org.oblume.server.carry.BoardView.BoardRow;
 import org.oblume.server.carry.BoardView.BoardShot;
-import org.oblume.server.carry.BoardView.BoardThread;
 import org.oblume.server.carry.BoardView.BoardThread.State;
+import org.oblume.server.carry.BoardView.BoardThread;
 import org.oblume.server.shot.SceneRecord;
 import org.oblume.server.shot.Shot;
 
@@ -65,7 +69,7 @@ final class Board {
         record.knots().forEach(k -> tied.computeIfAbsent(k.placement(), p -> new HashMap<>()).computeIfAbsent(k.slate(), s -> new ArrayList<>()).add(k));
     }
 
-    BoardView view(long seen, List<BoardView.LookCard> looks) {
+    BoardView view(long seen, List<BoardView.BoardLook> looks) {
         Map<String, Integer> lanes = Lanes.of(recording.book());
         List<BoardShot> shots = slates.stream().map(slate -> shot(record.shot(slate), lanes.get(slate))).toList();
         return new BoardView(record.scene().id(), record.scene().productionId(), record.scene().heading(), seen,
@@ -111,6 +115,17 @@ final class Board {
         State on = !state.stands(key) ? State.ABSENT
                 : state.value(key, Standing.class).map(Standing::state).orElse(Standing.State.ON) == Standing.State.OFF ? State.OFF : State.ON;
         return new BoardThread(shot, on, on == State.ABSENT || !placement.kind().shines() ? null : swatch(key, state, whites.get(shot)));
+    }
+
+    /** What a look has of each light. */
+    BoardView.BoardLook look(BoardView.LookCard card, ShotState state) {
+        CameraWhite white = ShotLight.white(recording.placements(), state).camera();
+        return new BoardView.BoardLook(card, recording.placements().stream().filter(p -> p.kind().shines() && !state.knots(p.key()).isEmpty()).map(p -> {
+            String off = !state.stands(p.key()) ? "out" : state.value(p.key(), Standing.class).filter(s -> s.state() == Standing.State.OFF).map(s -> "off").orElse(null);
+            String say = off != null ? off : Stream.of(state.value(p.key(), Level.class).map(Level::say), state.value(p.key(), Dial.class).map(Dial::say))
+                    .flatMap(Optional::stream).collect(Collectors.joining("  "));
+            return new BoardView.LookCell(p.key(), say, off != null ? null : swatch(p.key(), state, white));
+        }).toList());
     }
 
     private @Nullable String swatch(String key, ShotState state, CameraWhite white) {

@@ -17,7 +17,7 @@ import org.oblume.server.shot.LastTouch;
  * @param seen the newest change that is in it; edits name it, so that nobody writes over what they did not see
  * @param lanes how many threads run side by side at most
  */
-record BoardView(long sceneId, long productionId, SceneHeading scene, long seen, int lanes, List<BoardShot> shots, List<BoardRow> rows, List<LookCard> looks) {
+record BoardView(long sceneId, long productionId, SceneHeading scene, long seen, int lanes, List<BoardShot> shots, List<BoardRow> rows, List<BoardLook> looks) {
 
     /** @param basedOn slate, or null. @param lane of its threads, from 0 */
     record BoardShot(long id, String slate, String description, @Nullable Integer day, Stage stage, @Nullable String basedOn, int lane, long version,
@@ -55,6 +55,14 @@ record BoardView(long sceneId, long productionId, SceneHeading scene, long seen,
         static Said of(org.oblume.core.moves.Words words) {
             return new Said(words.metric(), words.imperial());
         }
+    }
+
+    /** A saved look as a column beside the shots. */
+    record BoardLook(LookCard card, List<LookCell> cells) {
+    }
+
+    /** @param say level and colour, or off, in words. @param swatch as the look's own camera white shows it */
+    record LookCell(String placement, String say, @Nullable String swatch) {
     }
 
     record LookCard(long id, String name, String author, Instant at, long version) {

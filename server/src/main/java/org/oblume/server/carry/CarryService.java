@@ -58,7 +58,7 @@ class CarryService {
     }
 
     /**
-     * What one cell becomes, in one of three ways.
+     * What one cell becomes. With neither text nor shot, what is tied in it stays and is called by another reason.
      *
      * @param text what would be called out of it: {@code 45% 4300}; empty lets everything in it carry again; or null
      * @param from the shot that it is to be like, or null
@@ -68,7 +68,9 @@ class CarryService {
 
     @Transactional(readOnly = true)
     BoardView board(long sceneId) {
-        return new Board(records.of(sceneId)).view(knots.newestEvent(), looks(sceneId));
+        Board board = new Board(records.of(sceneId));
+        return board.view(knots.newestEvent(), looks.findBySceneIdOrderById(sceneId).stream().map(LookEntity::toCard)
+                .map(card -> board.look(card, sides.side("look-" + card.id()).side().state())).toList());
     }
 
     /** @param seen the newest change that the person had in sight */
@@ -101,7 +103,10 @@ class CarryService {
             Side like = sides.shot(cell.from()).side();
             return tied(Taking.changes(new Side(recording, state), like, Taking.Part.WHOLE, List.of(cell.placement())), reason, note, author);
         }
-        String text = cell.text() == null ? "" : cell.text().strip();
+        if (cell.text() == null) {
+            return tied(state.knots(cell.placement()).stream().filter(state::tiedHere).map(k -> new Change(cell.placement(), k.value())).toList(), reason, note, author);
+        }
+        String text = cell.text().strip();
         if (text.isEmpty()) {
             return state.knots(cell.placement()).stream().filter(state::tiedHere)
                     .map(k -> new KnotChange(cell.placement(), k.attribute(), null, null, null, author, KnotChange.WHATEVER)).toList();
@@ -146,10 +151,6 @@ class CarryService {
             }
         }
         return changed;
-    }
-
-    List<BoardView.LookCard> looks(long sceneId) {
-        return looks.findBySceneIdOrderById(sceneId).stream().map(LookEntity::toCard).toList();
     }
 
     BoardView.LookCard saveLook(String name, long shotId, String author) {

@@ -62,8 +62,8 @@ class CompareService {
     private static List<CompareView.Stood> standing(Side from, Side to) {
         List<CompareView.Stood> all = new ArrayList<>();
         for (Side.Pair pair : from.pairs(to)) {
-            CompareView.Spot was = spot(from, pair.from());
-            CompareView.Spot is = spot(to, pair.to());
+            CompareView.StoodAt was = spot(from, pair.from());
+            CompareView.StoodAt is = spot(to, pair.to());
             if (was != null || is != null) {
                 Placement thing = pair.thing();
                 all.add(new CompareView.Stood(thing.name(), thing.kind(), thing.piece().widthM(), was, is));
@@ -72,12 +72,12 @@ class CompareService {
         return all;
     }
 
-    private static CompareView.@Nullable Spot spot(Side side, @Nullable Placement thing) {
+    private static CompareView.@Nullable StoodAt spot(Side side, @Nullable Placement thing) {
         if (thing == null || !side.state().stands(thing.key())) {
             return null;
         }
         double bearing = side.state().aim(thing.key()).map(Aim::bearing).map(b -> b.degrees()).orElse(0.0);
-        return side.state().value(thing.key(), Place.class).map(p -> new CompareView.Spot(p.xM(), p.yM(), bearing)).orElse(null);
+        return side.state().value(thing.key(), Place.class).map(p -> new CompareView.StoodAt(p.xM(), p.yM(), bearing)).orElse(null);
     }
 
     @Transactional(readOnly = true)
@@ -92,8 +92,8 @@ class CompareService {
         return new MovesView(from.head(), to.head(), list.minutes(), spent, list.moves().stream().map(m -> step(m, done.get(m.key()))).toList(), view(tempo));
     }
 
-    private static MovesView.Step step(Move move, @Nullable MoveTickEntity done) {
-        return new MovesView.Step(move.key(), move.department(), move.job(), move.placement(), BoardView.Said.of(move.words()), move.minutes(), move.people(),
+    private static MovesView.MoveStep step(Move move, @Nullable MoveTickEntity done) {
+        return new MovesView.MoveStep(move.key(), move.department(), move.job(), move.placement(), BoardView.Said.of(move.words()), move.minutes(), move.people(),
                 move.startMin(), move.cautions(), move.after(), done == null ? null : done.toTickedOff(said(move)));
     }
 

@@ -29,10 +29,10 @@ record CompareView(Sides.Sidehead from, Sides.Sidehead to, long seen, List<Chang
     }
 
     /** @param from where it stands on the first side, or null. @param to on the second */
-    record Stood(String name, PlacementKind kind, double widthM, @Nullable Spot from, @Nullable Spot to) {
+    record Stood(String name, PlacementKind kind, double widthM, @Nullable StoodAt from, @Nullable StoodAt to) {
     }
 
-    record Spot(double xM, double yM, double bearingDeg) {
+    record StoodAt(double xM, double yM, double bearingDeg) {
     }
 
     /** What would be another in one shot. */

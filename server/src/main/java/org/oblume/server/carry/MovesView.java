@@ -12,13 +12,13 @@ import org.oblume.core.moves.Job;
  * @param minutes on the clock until the last is done (estimate)
  * @param tempo the crew's own table that the times come from
  */
-record MovesView(Sides.Sidehead from, Sides.Sidehead to, double minutes, List<Spent> departments, List<Step> moves, TempoView tempo) {
+record MovesView(Sides.Sidehead from, Sides.Sidehead to, double minutes, List<Spent> departments, List<MoveStep> moves, TempoView tempo) {
 
     /** @param minutes on the clock until it is done. @param work the sum of its moves */
     record Spent(Department department, double minutes, double work) {
     }
 
-    record Step(String key, Department department, Job job, @Nullable String placement, BoardView.Said words, double minutes, int people,
+    record MoveStep(String key, Department department, Job job, @Nullable String placement, BoardView.Said words, double minutes, int people,
             double startMin, List<String> cautions, List<String> after, @Nullable TickedOff done) {
     }
 

@@ -72,6 +72,15 @@ class BoardOverHttpTest {
     }
 
     @Test
+    void whatIsTiedIsCalledACheatAfterwards() {
+        edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%\"}]".formatted(close));
+        api.post("/api/scenes/" + scene + "/carry", "{\"cells\":[{\"shotId\":%d,\"placement\":\"key\"}],\"reason\":\"CHEAT\",\"note\":\"across the bench\",\"seen\":%d}"
+                .formatted(close, board().get("seen").asLong()));
+        assertThat(cell("key", close)).hasSize(1);
+        assertThat(cell("key", close).at("/0/reason").asText() + cell("key", close).at("/0/note").asText()).isEqualTo("CHEATacross the bench");
+    }
+
+    @Test
     void nobodyWritesOverWhatTheyDidNotSee() {
         long seen = board().get("seen").asLong();
         api.as("CREW").tie(close, "key", "LEVEL", "{\"text\":\"33\",\"reason\":\"FIX\"}", 0);

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { call, sentence } from '@/api/client'
+import type { Take } from '@/api/types'
+import { when } from '@/lib/words'
+import { useQueue } from '@/stores/queue'
+import { useSession } from '@/stores/session'
+
+/** The takes of a shot: number, time, a note, circled or not. */
+const props = defineProps<{ shotId: number; takes: Take[] }>()
+const emit = defineEmits<{ kept: []; failed: [sentence: string] }>()
+const session = useSession()
+const queue = useQueue()
+const note = ref('')
+const busy = ref(false)
+const may = computed(() => session.may('NOTE'))
+const next = computed(() => 1 + Math.max(0, ...props.takes.map((t) => t.number)))
+const waiting = computed(() => queue.waiting.filter((w) => w.path === `/api/shots/${props.shotId}/takes`).length)
+
+async function attempt(action: () => Promise<unknown>) {
+  if (busy.value) return
+  busy.value = true
+  try {
+    await action()
+    emit('kept')
+  } catch (failure) {
+    emit('failed', sentence(failure))
+  } finally {
+    busy.value = false
+  }
+}
+const add = () =>
+  attempt(async () => {
+    await queue.send({ method: 'POST', path: `/api/shots/${props.shotId}/takes`, body: { note: note.value || undefined, circled: false }, label: `take ${next.value}` })
+    note.value = ''
+  })
+const change = (take: Take, to: Partial<Take>) => attempt(() => call('PUT', `/api/takes/${take.id}`, { body: { number: take.number, note: take.note, circled: take.circled, ...to }, version: take.version }))
+const remove = (take: Take) => attempt(() => call('DELETE', `/api/takes/${take.id}`, { version: take.version }))
+</script>
+
+<template>
+  <section class="mb-6" aria-label="Takes">
+    <h2 class="mb-1 text-[15px]">Takes</h2>
+    <p v-if="!takes.length" class="text-quiet">No take yet.</p>
+    <ol>
+      <li v-for="t in takes" :key="t.id" class="take">
+        <button class="number" :class="{ circled: t.circled }" :disabled="!may" :aria-pressed="t.circled" :aria-label="`Take ${t.number}, ${t.circled ? 'circled' : 'not circled'}`" :title="t.circled ? 'Not circled after all' : 'Circle it'" @click="change(t, { circled: !t.circled })">{{ t.number }}</button>
+        <span class="min-w-0 grow"><input class="note" :value="t.note" :disabled="!may" maxlength="500" placeholder="note" :aria-label="`Note of take ${t.number}`" @change="change(t, { note: ($event.target as HTMLInputElement).value })" /><span class="block text-[11px] text-quiet">{{ t.author }}, {{ when(t.at) }}</span></span>
+        <button v-if="may" class="x" :aria-label="`Delete take ${t.number}`" @click="remove(t)">×</button>
+      </li>
+    </ol>
+    <p v-if="waiting" class="text-[12px]">{{ waiting }} {{ waiting === 1 ? 'take waits' : 'takes wait' }} to be sent.</p>
+    <form v-if="may" class="mt-2 flex gap-2" @submit.prevent="add">
+      <input v-model="note" class="field" maxlength="500" placeholder="note, if any" aria-label="Note of the next take" />
+      <button class="button" type="submit" :disabled="busy">Take {{ next }}</button>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.take {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+  border-bottom: 1px solid var(--line);
+}
+.number {
+  flex: none;
+  width: 32px;
+  height: 32px;
+  border-radius: 50%;
+  border: 1.6px solid transparent;
+  font: 500 17px var(--font-mono);
+}
+.number:hover:not(:disabled) {
+  border-color: var(--line);
+}
+.number.circled {
+  border-color: var(--ink);
+}
+.note {
+  width: 100%;
+  background: transparent;
+}
+.x {
+  width: 28px;
+  height: 28px;
+  color: var(--quiet);
+}
+</style>

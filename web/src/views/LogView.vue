@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { call, sentence } from '@/api/client'
+import type { ClosedRevision, Note, PastChange, Plot, Take } from '@/api/types'
+import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
+import SlateBar from '@/components/frame/SlateBar.vue'
+import UndoButtons from '@/components/frame/UndoButtons.vue'
+import ViewTabs from '@/components/frame/ViewTabs.vue'
+import NoteList from '@/components/log/NoteList.vue'
+import TakeList from '@/components/log/TakeList.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { reasonName, when } from '@/lib/words'
+import { useLine } from '@/stores/line'
+import { usePlot } from '@/stores/plot'
+import { useQueue } from '@/stores/queue'
+import { useSession } from '@/stores/session'
+import { useSettings } from '@/stores/settings'
+
+/** What was said, shot and changed in a shot: takes, notes, photographs, revisions, and every change with a way back. */
+const props = defineProps<{ shotId: number }>()
+defineEmits<{ spine: [] }>()
+const plot = usePlot()
+const line = useLine()
+const queue = useQueue()
+const session = useSession()
+const settings = useSettings()
+const route = useRoute()
+const router = useRouter()
+
+const takes = ref<Take[]>([])
+const notes = ref<Note[]>([])
+const past = ref<PastChange[]>([])
+const revisions = ref<{ revision: number; closed: ClosedRevision[] }>()
+const error = ref('')
+const dialog = ref<'revise'>()
+const goingBack = ref<PastChange>()
+const of = computed(() => (typeof route.query.of === 'string' ? route.query.of : ''))
+const things = computed(() => plot.plot?.placements.map((p) => ({ key: p.placement.key, name: p.placement.name })) ?? [])
+
+async function load() {
+  const id = props.shotId
+  try {
+    const [t, n, h, r] = await Promise.all([
+      call<{ takes: Take[] }>('GET', `/api/shots/${id}/takes`),
+      call<{ notes: Note[] }>('GET', `/api/shots/${id}/notes`),
+      call<{ changes: PastChange[] }>('GET', `/api/shots/${id}/history${of.value ? `?placement=${of.value}` : ''}`),
+      call<{ revision: number; closed: ClosedRevision[] }>('GET', `/api/shots/${id}/revisions`),
+    ])
+    if (id !== props.shotId) return
+    takes.value = t.takes
+    notes.value = n.notes
+    past.value = h.changes
+    revisions.value = r
+    error.value = ''
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
+watch([() => props.shotId, of, () => queue.sent], load, { immediate: true })
+onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|takes|notes|scenes)/.test(changed.path) && load())))
+
+async function goBack() {
+  const to = goingBack.value
+  goingBack.value = undefined
+  if (!to) return
+  try {
+    plot.plot = await call<Plot>('POST', `/api/shots/${props.shotId}/back`, { body: { event: to.event, placement: of.value || undefined } })
+    await load()
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+
+function look(revision: ClosedRevision) {
+  void router.push({ name: 'plot', params: { id: props.shotId }, query: { event: revision.lastEvent } })
+}
+
+async function revised() {
+  await Promise.all([plot.load(props.shotId), load()])
+}
+</script>
+
+<template>
+  <div class="view">
+    <SlateBar v-if="plot.plot" :plot="plot.plot" :camera="plot.camera" @camera="router.push({ name: 'plot', params: { id: shotId } })" @spine="$emit('spine')" />
+    <ViewTabs :shot-id="shotId">
+      <UndoButtons />
+      <button v-if="plot.plot?.shot.stage === 'SHOT'" class="button" :disabled="!session.may('EDIT')" @click="dialog = 'revise'">Open a revision…</button>
+    </ViewTabs>
+    <div v-if="error" class="flex items-start gap-2 border-b border-ink bg-raised px-4 py-2" role="alert"><WedgeMark act /><span class="grow">{{ error }}</span><button class="button" @click="load">Try again</button></div>
+    <div class="body">
+      <div class="side">
+        <TakeList :shot-id="shotId" :takes="takes" @kept="load" @failed="(s) => (error = s)" />
+        <NoteList :shot-id="shotId" :slate="plot.plot?.shot.slate ?? ''" :notes="notes" :things="things" @kept="load" @failed="(s) => (error = s)" />
+      </div>
+      <div class="main">
+        <section v-if="revisions?.closed.length" class="mb-5">
+          <h2 class="pane-title">Revisions</h2>
+          <ol>
+            <li v-for="r in revisions.closed" :key="r.number" class="entry">
+              <span class="grow"><b class="font-[650]">Revision {{ r.number }}</b>, as it was shot<span class="block text-[12px] text-quiet">opened again by {{ r.author }}, {{ when(r.at) }}: {{ r.reason }}</span></span>
+              <button class="button" @click="look(r)">Look at it</button>
+            </li>
+            <li class="entry"><span><b class="font-[650]">Revision {{ revisions.revision }}</b>, the record now</span></li>
+          </ol>
+        </section>
+        <section aria-label="History">
+          <div class="mb-1 flex items-baseline gap-3">
+            <h2 class="pane-title">Every change in {{ plot.plot?.shot.slate }}</h2>
+            <select class="field !w-44" aria-label="Of which thing" :value="of" @change="router.replace({ query: { of: ($event.target as HTMLSelectElement).value || undefined } })">
+              <option value="">of everything</option>
+              <option v-for="t in things" :key="t.key" :value="t.key">of {{ t.name }}</option>
+            </select>
+          </div>
+          <p v-if="!past.length" class="text-quiet">Nothing was changed here: {{ plot.based ? `everything carries from ${plot.based}` : 'nothing is recorded yet' }}.</p>
+          <ol>
+            <li v-for="(c, i) in past" :key="c.event" class="entry past">
+              <span class="min-w-0 grow">
+                <b class="font-[650]">{{ c.name }}</b> {{ c.label }}
+                <span class="figure">{{ c.from ? `${settings.printed(c.from)} → ` : '' }}{{ c.to ? settings.printed(c.to) : 'carries again' }}</span>
+                <span class="block text-[12px] text-quiet">{{ [reasonName(c.reason), c.author, when(c.at)].filter(Boolean).join(', ') }}<template v-if="c.note">: {{ c.note }}</template></span>
+              </span>
+              <button v-if="i && !plot.locked" class="button back" :aria-label="`Go back to ${c.name} ${c.label}, ${when(c.at)}`" @click="goingBack = c">Go back to here</button>
+            </li>
+          </ol>
+        </section>
+      </div>
+    </div>
+    <ReviseDialog :open="dialog === 'revise'" :shot-id="shotId" :slate="plot.plot?.shot.slate ?? ''" @close="dialog = undefined" @revised="revised" />
+    <div v-if="goingBack" class="confirm" role="alertdialog" aria-label="Go back">
+      <span class="grow">Put {{ of ? things.find((t) => t.key === of)?.name : `all of ${plot.plot?.shot.slate}` }} back to how it was after {{ goingBack.author }}’s change of {{ when(goingBack.at) }}? That is a new edit; nothing that came after is lost.</span>
+      <button class="button" @click="goingBack = undefined">No</button>
+      <button class="button button-main" @click="goBack">Yes, go back</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.body {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 400px minmax(0, 1fr);
+}
+.side,
+.main {
+  min-height: 0;
+  overflow-y: auto;
+  padding: 14px 16px 32px;
+}
+.side {
+  background: var(--panel);
+  border-right: 1px solid var(--line);
+}
+.pane-title {
+  font-size: 15px;
+}
+.entry {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 40px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+}
+.past .back {
+  opacity: 0;
+}
+.past:hover .back,
+.past .back:focus-visible {
+  opacity: 1;
+}
+.confirm {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 10px 16px;
+  background: var(--raised);
+  border-top: 1px solid var(--ink);
+}
+@media (pointer: coarse) {
+  .past .back {
+    opacity: 1;
+  }
+}
+@media (width < 900px) {
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+    overflow-y: auto;
+  }
+  .side,
+  .main {
+    overflow: visible;
+  }
+}
+</style>

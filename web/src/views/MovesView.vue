@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import MoveBars from '@/components/carry/MoveBars.vue'
+import MoveSteps from '@/components/carry/MoveSteps.vue'
+import TempoDialog from '@/components/dialogs/TempoDialog.vue'
+import LineState from '@/components/frame/LineState.vue'
+import { useBook } from '@/stores/book'
+import { useLine } from '@/stores/line'
+import { useMoves } from '@/stores/moves'
+
+/** The move list by itself: for a phone, to tick off; for paper, to print. */
+const props = defineProps<{ from: string; to: string }>()
+defineEmits<{ spine: [] }>()
+const store = useMoves()
+const book = useBook()
+const line = useLine()
+const router = useRouter()
+const tempoOpen = ref(false)
+const moves = computed(() => (store.moves?.from.id === props.from && store.moves.to.id === props.to ? store.moves : undefined))
+const productionId = computed(() => book.shots.get(moves.value?.to.shotId ?? moves.value?.from.shotId ?? 0)?.production.production.id)
+const done = computed(() => moves.value?.moves.filter(store.isDone).length ?? 0)
+
+watch(() => [props.from, props.to] as const, ([from, to]) => void store.load(from, to), { immediate: true })
+watch(() => moves.value?.to.shotId, (id) => id && line.lookAt(id))
+
+function print() {
+  window.print()
+}
+</script>
+
+<template>
+  <div class="view moves">
+    <header class="head">
+      <button class="button spine-button no-print" aria-label="Scenes and shots" @click="$emit('spine')"><svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg></button>
+      <div class="min-w-0 grow">
+        <h1 class="truncate text-[22px]">{{ moves ? `${moves.from.name} to ${moves.to.name}` : 'What to do' }}</h1>
+        <p v-if="moves" class="truncate text-[12px] text-quiet">Sc. {{ moves.to.scene.number }} {{ moves.to.scene.heading }}; {{ moves.to.description }}</p>
+      </div>
+      <LineState class="no-print" />
+      <div v-if="moves" class="text-right"><span class="figure text-[22px]">{{ Number(moves.minutes.toFixed(1)) }}</span><span class="unit">min</span><span class="block text-[12px] text-quiet">{{ done }} of {{ moves.moves.length }} done</span></div>
+    </header>
+    <div v-if="moves" class="body">
+      <MoveBars v-if="moves.moves.length" :moves="moves" class="bars" />
+      <div class="big"><MoveSteps :moves="moves" /></div>
+      <p class="mt-4 text-[12px] text-quiet">Times are estimates from the crew’s own table. Rigging, loads and power: the qualified people and the local code decide.</p>
+      <footer class="no-print mt-4 flex flex-wrap gap-2">
+        <button class="button" @click="print">Print</button>
+        <RouterLink class="button" :to="{ name: 'compare', params: { from, to } }">Compare</RouterLink>
+        <button v-if="productionId" class="button" @click="tempoOpen = true">Times…</button>
+        <button class="button" @click="router.back()">Back</button>
+      </footer>
+      <TempoDialog v-if="productionId" :open="tempoOpen" :tempo="moves.tempo" :production-id="productionId" @close="tempoOpen = false" />
+    </div>
+    <p v-if="store.problem" role="alert" class="p-4">{{ store.problem }} <button class="button ml-2" @click="store.load(from, to)">Try again</button></p>
+    <p v-else-if="!moves" class="m-auto text-quiet">Working out what to do…</p>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 60px;
+  padding: 6px 16px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+}
+.body {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  width: 100%;
+  max-width: 640px;
+  margin: 0 auto;
+  padding: 12px 16px 32px;
+}
+.bars {
+  max-width: 300px;
+}
+</style>
