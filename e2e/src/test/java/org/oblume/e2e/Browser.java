@@ -31,6 +31,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
+    private static final String INSIDE = "nav[aria-label='Scenes and shots'], .spine-button";
     private static final Duration GLANCE = Duration.ofMillis(40);
     private final ChromeDriver driver;
     private final String address;
@@ -68,21 +69,32 @@ final class Browser implements AutoCloseable {
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
     }
 
-    /** Goes to a page. Whoever has not signed in on this device goes in first: as the demo's lead, or by making the first account. */
+    /** Goes to a page. Whoever has not signed in on this device goes in first: as the demo's lead, or as the gaffer, whose account is the first. */
     Browser open(String path) {
         if (!signedIn) {
             driver.get(address + "/");
-            if (until("see who may come in", d -> text().contains("Go in as") || text().contains("take a role") ? "demo" : text().contains("Make the lead") ? "first" : null).equals("demo")) {
+            until("see who may come in", d -> d.findElements(By.id("sign-in-title")).stream().findFirst().map(WebElement::getText).orElse(null));
+            if (text().contains("take a role")) {
                 goIn("lead");
             } else {
                 signedIn = true;
                 fill("Name", "gaffer");
-                see("input[type=password]").sendKeys("salt marsh line", Keys.ENTER);
-                see("nav[aria-label='Scenes and shots'], .spine-button");
+                see("input[type=password]").sendKeys(Person.PASSPHRASE, Keys.ENTER);
+                see(INSIDE);
             }
         }
         driver.get(address + path);
         return this;
+    }
+
+    /** Imports a scene from a file. */
+    void imports(String scene) throws IOException {
+        open("/");
+        press("Import scene…");
+        see("[role=dialog]");
+        upload("input[type=file]", Files.writeString(Files.createTempFile("scene", ".json"), scene));
+        press("Import");
+        see("main a.shot");
     }
 
     /** Takes a role of the demo on the page that asks for it. */
@@ -92,7 +104,7 @@ final class Browser implements AutoCloseable {
             driver.get(address + "/");
         }
         press("Go in as " + role);
-        see("nav[aria-label='Scenes and shots'], .spine-button");
+        see(INSIDE);
     }
 
     String path() {

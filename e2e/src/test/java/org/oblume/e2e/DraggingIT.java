@@ -3,11 +3,6 @@ package org.oblume.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse.BodyHandlers;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -40,20 +35,18 @@ class DraggingIT {
             svg.dispatchEvent(at('pointerup', cx, cy)); window.fetch = real;
             gaps.sort((a, b) => a - b);
             return JSON.stringify({ frames: gaps.length, median: gaps[gaps.length >> 1], p95: gaps[Math.floor(gaps.length * .95)], asked });""";
-    private final HttpClient client = HttpClient.newHttpClient();
-    private final ObjectMapper json = new ObjectMapper();
 
     @Test
     void draggingIsMeasured() throws Exception {
         for (int heads : new int[] {10, 40, 80}) {
             try (RunningOblume oblume = RunningOblume.asShipped(RunningOblume.newData())) {
-                post(oblume, "/api/scenes/import", BusyPlot.file(heads));
-                long shot = json.readTree(client.send(HttpRequest.newBuilder(URI.create(oblume.address() + "/api/book")).build(), BodyHandlers.ofString()).body())
-                        .at("/productions/0/scenes/0/shots/0/id").asLong();
+                Person gaffer = Person.lead(oblume);
+                gaffer.post("/api/scenes/import", BusyPlot.file(heads));
+                long shot = gaffer.get("/api/book").at("/productions/0/scenes/0/shots/0/id").asLong();
                 List<Double> times = new ArrayList<>();
                 for (int i = 0; i < WARM_UP + ROUNDS; i++) {
                     long start = System.nanoTime();
-                    JsonNode answer = post(oblume, "/api/shots/" + shot + "/light", TRIED.formatted(2 + i / 100.0));
+                    JsonNode answer = gaffer.post("/api/shots/" + shot + "/light", TRIED.formatted(2 + i / 100.0));
                     if (i >= WARM_UP) {
                         times.add((System.nanoTime() - start) / 1e6);
                     }
@@ -70,11 +63,5 @@ class DraggingIT {
                 }
             }
         }
-    }
-
-    private JsonNode post(RunningOblume oblume, String path, String body) throws Exception {
-        HttpRequest request = HttpRequest.newBuilder(URI.create(oblume.address() + path)).header("Content-Type", "application/json")
-                .POST(HttpRequest.BodyPublishers.ofString(body)).build();
-        return json.readTree(client.send(request, BodyHandlers.ofString()).body());
     }
 }

@@ -3,13 +3,10 @@ package org.oblume.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 
 /** A plot with forty heads stays readable. */
@@ -30,16 +27,10 @@ class FortyHeadsIT {
     private static Browser crew;
 
     @BeforeAll
-    static void start(@TempDir Path folder) throws IOException {
+    static void start() throws IOException {
         oblume = RunningOblume.empty(RunningOblume.newData());
         crew = new Browser(oblume.address());
-        Path file = Files.writeString(folder.resolve("busy.json"), BusyPlot.file(HEADS));
-        crew.open("/");
-        crew.press("Import scene…");
-        crew.see("[role=dialog]");
-        crew.upload("input[type=file]", file);
-        crew.press("Import");
-        crew.see("main a.shot");
+        crew.imports(BusyPlot.file(HEADS));
     }
 
     @BeforeEach

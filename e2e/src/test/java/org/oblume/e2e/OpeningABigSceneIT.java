@@ -3,12 +3,6 @@ package org.oblume.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -34,20 +28,21 @@ class OpeningABigSceneIT {
         "select * from placement where scene_id = ? order by place_in_list",
         "select * from shot where scene_id = ? order by place_in_list",
         "select * from knot where shot_id in (select id from shot where scene_id = ?) order by id"};
-    private final HttpClient client = HttpClient.newHttpClient();
-    private final ObjectMapper json = new ObjectMapper();
 
     @Test
     void openingIsMeasuredBesideABareRead() throws Exception {
         Path data = RunningOblume.newData();
         long sceneId;
         try (RunningOblume oblume = RunningOblume.asShipped(data)) {
-            sceneId = send(oblume, "/api/scenes/import", BigScene.file()).get("sceneId").asLong();
-            JsonNode shots = send(oblume, "/api/book", null).at("/productions/0/scenes/0/shots");
+            Person gaffer = Person.lead(oblume);
+            sceneId = gaffer.post("/api/scenes/import", BigScene.file()).get("sceneId").asLong();
+            JsonNode shots = gaffer.get("/api/book").at("/productions/0/scenes/0/shots");
             assertThat(shots).hasSize(BigScene.SHOTS);
             String last = "/api/shots/" + shots.get(BigScene.SHOTS - 1).get("id").asLong();
-            assertThat(send(oblume, last + "/plot", null).get("placements")).hasSize(BigScene.PLACEMENTS);
-            say("GET plot of the last shot, over HTTP", times(() -> send(oblume, last + "/plot", null)));
+            assertThat(gaffer.get(last + "/plot").get("placements")).hasSize(BigScene.PLACEMENTS);
+            String board = "/api/scenes/" + sceneId + "/carry";
+            say("GET carry board of 120 × 60, over HTTP", times(() -> gaffer.get(board)));
+            say("GET plot of the last shot, over HTTP", times(() -> gaffer.get(last + "/plot")));
             try (Browser crew = new Browser(oblume.address())) {
                 List<Double> drawn = new ArrayList<>();
                 for (int i = 0; i < 9; i++) {
@@ -98,12 +93,5 @@ class OpeningABigSceneIT {
         Collections.sort(times);
         System.out.printf("MEASURED %s: median %.1f ms, 95th percentile %.1f ms, %d rounds%n", what, times.get(times.size() / 2),
                 times.get((int) (times.size() * 0.95)), times.size());
-    }
-
-    private JsonNode send(RunningOblume oblume, String path, String body) throws IOException, InterruptedException {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(oblume.address() + path))
-                .header("Content-Type", "application/json");
-        HttpRequest ready = body == null ? request.build() : request.POST(HttpRequest.BodyPublishers.ofString(body)).build();
-        return json.readTree(client.send(ready, BodyHandlers.ofString()).body());
     }
 }

@@ -79,6 +79,15 @@ final class RunningOblume implements AutoCloseable {
         return address;
     }
 
+    /** Kills it, as when the laptop's battery gives out. */
+    void kill() {
+        try {
+            process.destroyForcibly().waitFor();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     /** Stops it as Ctrl C does, and waits until it has gone. */
     @Override
     public void close() {

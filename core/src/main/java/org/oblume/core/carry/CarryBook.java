@@ -101,6 +101,38 @@ public final class CarryBook {
         return new ShotState(slate, held);
     }
 
+    /**
+     * What holds in every shot, by slate in the scene's order. Shots share what none of them changed: the work is linear in the
+     * knots and in shots × placements, where resolving each by itself walks every knot again for each shot further on.
+     */
+    public Map<String, ShotState> resolveAll() {
+        Map<String, ShotState> all = new LinkedHashMap<>();
+        Map<String, Map<String, Map<Attribute, Knot>>> heldIn = new HashMap<>();
+        for (String slate : shots.keySet()) {
+            all.put(slate, new ShotState(slate, held(slate, heldIn)));
+        }
+        return all;
+    }
+
+    private Map<String, Map<Attribute, Knot>> held(String slate, Map<String, Map<String, Map<Attribute, Knot>>> known) {
+        List<String> unknown = chain(slate).stream().takeWhile(s -> !known.containsKey(s)).toList();
+        for (int i = unknown.size() - 1; i >= 0; i--) {
+            String at = unknown.get(i);
+            String base = line(at).basedOn();
+            Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>(base == null ? Map.of() : known.get(base));
+            Set<String> own = new HashSet<>();
+            for (Knot knot : knotsBySlate.getOrDefault(at, List.of())) {
+                if (own.add(knot.placement())) {
+                    Map<Attribute, Knot> carried = held.get(knot.placement());
+                    held.put(knot.placement(), carried == null ? new EnumMap<>(Attribute.class) : new EnumMap<>(carried));
+                }
+                held.get(knot.placement()).put(knot.attribute(), knot);
+            }
+            known.put(at, held);
+        }
+        return known.get(slate);
+    }
+
     /** The shot itself, the one it is based on, and so on to the one that is based on nothing. */
     public List<String> chain(String slate) {
         List<String> chain = new ArrayList<>();

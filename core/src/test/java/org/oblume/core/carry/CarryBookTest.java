@@ -113,7 +113,28 @@ class CarryBookTest {
                 at = book.line(at.basedOn());
             }
             assertThat(level(book, shot.slate())).isEqualTo(levels.get(at.slate()));
+            assertThat(book.resolveAll().get(shot.slate()).value("key", Level.class).map(Level::percent)).contains(levels.get(at.slate()));
         }
+    }
+
+    @Test
+    void aRevisionSparesTheFirstShotOnEachWayThatWasShotAndCarries() {
+        CarryBook book = CarryBook.of(List.of(new ShotLine("4A", null, Stage.LIT), new ShotLine("4B", "4A", Stage.SHOT), new ShotLine("4C", "4B", Stage.SHOT),
+                new ShotLine("4D", "4A", Stage.PLANNED), new ShotLine("4E", "4D", Stage.SHOT), new ShotLine("4F", "4A", Stage.SHOT)),
+                List.of(knot("4A", "key", new Level(70)), knot("4F", "key", new Level(20))));
+        assertThat(book.lockedFollowers("4A", "key", Attribute.LEVEL)).containsExactly("4B", "4E");
+        assertThat(book.lockedFollowers("4D", "key", Attribute.LEVEL)).containsExactly("4E");
+        assertThat(book.lockedFollowers("4F", "key", Attribute.LEVEL)).isEmpty();
+    }
+
+    @Test
+    void aRebasedShotCarriesFromItsNewBaseAndKeepsItsOwn() {
+        CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Level(24)), knot("4D", "edge", new Level(5))));
+        CarryBook rebased = book.rebased("4D", "4B");
+        assertThat(level(rebased, "4D")).isEqualTo(70);
+        assertThat(rebased.resolve("4D").value("edge", Level.class).map(Level::percent)).contains(5.0);
+        assertThat(level(book, "4D")).isEqualTo(24);
+        assertThatThrownBy(() -> book.rebased("4A", "4D")).isInstanceOf(Refusal.class);
     }
 
     @Test

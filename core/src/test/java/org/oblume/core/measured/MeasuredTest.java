@@ -18,7 +18,7 @@ class MeasuredTest {
 
     @Test
     void computationIsMeasured() throws RunnerException {
-        Collection<RunResult> results = new Runner(new OptionsBuilder().include(ComputationBenchmark.class.getSimpleName())
+        Collection<RunResult> results = new Runner(new OptionsBuilder().include(".*Benchmark")
                 .verbosity(VerboseMode.SILENT).build()).run();
         assertThat(results).isNotEmpty();
         for (RunResult result : results) {

@@ -60,8 +60,9 @@ final class Board {
         this.recording = record.recording();
         CarryBook book = recording.book();
         this.slates = book.slates();
+        Map<String, ShotState> states = book.resolveAll();
         for (String slate : slates) {
-            ShotState state = book.resolve(slate);
+            ShotState state = states.get(slate);
             indexes.put(slate, sides.size());
             sides.add(new Side(recording, state));
             whites.add(ShotLight.white(recording.placements(), state).camera());

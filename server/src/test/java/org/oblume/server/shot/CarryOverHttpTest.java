@@ -176,13 +176,14 @@ class CarryOverHttpTest {
 
     @Test
     void whatWasShotStaysAsItWasShot() {
-        String card = "{\"slate\":\"4X%d\",\"description\":\"\",\"stage\":\"SHOT\",\"basedOnId\":%d}".formatted(made, wide);
-        assertThat(api.put("/api/shots/" + close, card, 0L).status()).isEqualTo(200);
-        assertThat(api.tie(close, "key", "LEVEL", "{\"text\":\"24\",\"reason\":\"MATCH\"}", 0).detail())
+        long reverse = api.shotFrom("4Y" + made, close);
+        String card = "{\"slate\":\"4Y%d\",\"description\":\"\",\"stage\":\"SHOT\",\"basedOnId\":%d}".formatted(made, close);
+        assertThat(api.put("/api/shots/" + reverse, card, 0L).status()).isEqualTo(200);
+        assertThat(api.tie(reverse, "key", "LEVEL", "{\"text\":\"24\",\"reason\":\"MATCH\"}", 0).detail())
                 .contains("has been shot and is locked");
-        assertThat(api.tie(wide, "edge", "HEIGHT", "{\"text\":\"2.3\"}", 1).detail())
-                .contains("from 4A: changing it here would rewrite");
-        assertThat(api.put("/api/shots/" + close, card.replace("SHOT", "LIT"), 1L).detail()).contains("has been shot: open a revision and say why");
+        assertThat(api.tie(close, "edge", "HEIGHT", "{\"text\":\"2.3\",\"reason\":\"MATCH\"}", 0).detail())
+                .contains("4Y%d has been shot and carries this value from 4X%d: changing it here would rewrite it".formatted(made, made));
+        assertThat(api.put("/api/shots/" + reverse, card.replace("SHOT", "LIT"), 1L).detail()).contains("has been shot: open a revision and say why");
     }
 
     @Test

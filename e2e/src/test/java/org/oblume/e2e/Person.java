@@ -1,0 +1,99 @@
+package org.oblume.e2e;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+
+/** Someone who uses Oblume over HTTP, without a browser, signed in as in one. */
+final class Person {
+
+    static final String PASSPHRASE = "salt marsh line";
+    private final ObjectMapper json = new ObjectMapper();
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private String address;
+
+    private Person(String address) {
+        this.address = address;
+    }
+
+    /** An answer. @param body missing when there is none */
+    record Answer(int status, JsonNode body) {
+    }
+
+    /** Whoever makes the first account of an empty Oblume. */
+    static Person lead(RunningOblume oblume) throws IOException, InterruptedException {
+        Person person = new Person(oblume.address());
+        person.send("GET", "/api/session", null, null);
+        person.expect(200, person.send("POST", "/api/session/first", "{\"name\":\"gaffer\",\"passphrase\":\"%s\"}".formatted(PASSPHRASE), null));
+        return person;
+    }
+
+    /** Someone whom this lead invites. */
+    Person invites(String name, String role) throws IOException, InterruptedException {
+        String link = expect(201, send("POST", "/api/team/invitations", "{\"role\":\"%s\"}".formatted(role), null)).get("path").asText();
+        Person person = new Person(address);
+        person.send("GET", "/api/session", null, null);
+        person.expect(200, person.send("POST", "/api/invitations" + link.substring("/join".length()), "{\"name\":\"%s\",\"passphrase\":\"%s\"}".formatted(name, PASSPHRASE), null));
+        return person;
+    }
+
+    /** Goes on at a server that was started again; the session holds. */
+    void goOnAt(RunningOblume oblume) {
+        address = oblume.address();
+    }
+
+    JsonNode get(String path) throws IOException, InterruptedException {
+        return expect(200, send("GET", path, null, null));
+    }
+
+    JsonNode post(String path, String body) throws IOException, InterruptedException {
+        Answer answer = send("POST", path, body, null);
+        if (answer.status() >= 300) {
+            throw new IllegalStateException(path + " " + answer);
+        }
+        return answer.body();
+    }
+
+    Answer put(String path, String body, long version, String device) throws IOException, InterruptedException {
+        return send(request(path, device).header("If-Match", "\"" + version + "\"").PUT(BodyPublishers.ofString(body)).build());
+    }
+
+    private Answer send(String method, String path, String body, String device) throws IOException, InterruptedException {
+        return send(request(path, device).method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body)).build());
+    }
+
+    private Answer send(HttpRequest request) throws IOException, InterruptedException {
+        HttpResponse<String> answer = client.send(request, BodyHandlers.ofString());
+        return new Answer(answer.statusCode(), answer.body().isEmpty() ? json.missingNode() : json.readTree(answer.body()));
+    }
+
+    /** The stream of what others do. */
+    BufferedReader listen(String device) throws IOException, InterruptedException {
+        return new BufferedReader(new InputStreamReader(client.send(request("/api/live?device=" + device, null).GET().build(), BodyHandlers.ofInputStream()).body(),
+                StandardCharsets.UTF_8));
+    }
+
+    private HttpRequest.Builder request(String path, String device) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json");
+        cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst().ifPresent(c -> request.header("X-XSRF-TOKEN", c.getValue()));
+        return device == null ? request : request.header("Oblume-Device", device);
+    }
+
+    private JsonNode expect(int status, Answer answer) {
+        if (answer.status() != status) {
+            throw new IllegalStateException(answer.toString());
+        }
+        return answer.body();
+    }
+}
