@@ -6,6 +6,7 @@ import KeysDialog from './components/dialogs/KeysDialog.vue'
 import TeamDialog from './components/dialogs/TeamDialog.vue'
 import SignIn from './components/frame/SignIn.vue'
 import SpineNav from './components/frame/SpineNav.vue'
+import { usePrefetch } from './lib/usePrefetch'
 import { useBook } from './stores/book'
 import { useSession } from './stores/session'
 
@@ -29,6 +30,7 @@ async function load() {
   }
 }
 onMounted(load)
+usePrefetch(() => (route.params.id ? Number(route.params.id) : undefined))
 watch(() => session.name, (name) => name && void book.load())
 
 function onKey(event: KeyboardEvent) {

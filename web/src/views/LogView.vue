@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { ClosedRevision, Note, PastChange, Plot, Take } from '@/api/types'
+import type { ClosedRevision, PastChange, Plot, Take } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
 import SlateBar from '@/components/frame/SlateBar.vue'
 import UndoButtons from '@/components/frame/UndoButtons.vue'
@@ -29,7 +29,6 @@ const route = useRoute()
 const router = useRouter()
 
 const takes = ref<Take[]>([])
-const notes = ref<Note[]>([])
 const past = ref<PastChange[]>([])
 const revisions = ref<{ revision: number; closed: ClosedRevision[] }>()
 const error = ref('')
@@ -41,15 +40,13 @@ const things = computed(() => plot.plot?.placements.map((p) => ({ key: p.placeme
 async function load() {
   const id = props.shotId
   try {
-    const [t, n, h, r] = await Promise.all([
+    const [t, h, r] = await Promise.all([
       call<{ takes: Take[] }>('GET', `/api/shots/${id}/takes`),
-      call<{ notes: Note[] }>('GET', `/api/shots/${id}/notes`),
       call<{ changes: PastChange[] }>('GET', `/api/shots/${id}/history${of.value ? `?placement=${of.value}` : ''}`),
       call<{ revision: number; closed: ClosedRevision[] }>('GET', `/api/shots/${id}/revisions`),
     ])
     if (id !== props.shotId) return
     takes.value = t.takes
-    notes.value = n.notes
     past.value = h.changes
     revisions.value = r
     error.value = ''
@@ -59,7 +56,7 @@ async function load() {
 }
 watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
 watch([() => props.shotId, of, () => queue.sent], load, { immediate: true })
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|takes|notes|scenes)/.test(changed.path) && load())))
+onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|takes|scenes)/.test(changed.path) && load())))
 
 async function goBack() {
   const to = goingBack.value
@@ -93,7 +90,7 @@ async function revised() {
     <div class="body">
       <div class="side">
         <TakeList :shot-id="shotId" :takes="takes" @kept="load" @failed="(s) => (error = s)" />
-        <NoteList :shot-id="shotId" :slate="plot.plot?.shot.slate ?? ''" :notes="notes" :things="things" @kept="load" @failed="(s) => (error = s)" />
+        <NoteList :base="`/api/shots/${shotId}`" :name="plot.plot?.shot.slate ?? ''" :things="things" :chosen="of" />
       </div>
       <div class="main">
         <section v-if="revisions?.closed.length" class="mb-5">

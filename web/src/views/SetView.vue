@@ -6,6 +6,7 @@ import { value, type DrawnSet, type PlanPoint, type Restriction, type SetPlan, t
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import PaintFields from '@/components/set/PaintFields.vue'
+import NoteList from '@/components/log/NoteList.vue'
 import SetStage from '@/components/set/SetStage.vue'
 import { useHistory } from '@/lib/useHistory'
 import { usePlot } from '@/stores/plot'
@@ -335,6 +336,7 @@ const heading = computed(() => (chosen.value ? { walls: 'Wall', openings: 'Openi
             <label class="mt-1 block"><span class="text-[12px] text-quiet">PNG, JPEG or SVG of the plan</span><input type="file" class="field" accept="image/png,image/jpeg,image/svg+xml" @change="putPicture" /></label>
             <div v-if="plan.underlay" class="mt-1 flex gap-2"><button class="button" @click="tool = 'scale'">Scale by two points</button><button class="button" @click="change({ underlay: undefined })">Take it out</button></div>
           </div>
+          <NoteList v-if="drawn" class="border-t border-line pt-2" :base="`/api/sets/${drawn.id}`" :name="set.name" />
           <ul class="border-t border-line pt-2">
             <template v-for="name in ['walls', 'openings', 'furniture', 'landmarks', 'restrictions'] as Listed[]" :key="name">
               <li v-for="(item, i) in list(name)" :key="`${name}${i}`"><button class="listed" @click="tool = 'choose'; chosen = { list: name, at: i }">{{ 'name' in item ? item.name : 'note' in item ? item.note : `wall ${i + 1}` }}</button></li>

@@ -2,11 +2,11 @@
 import { computed, nextTick, ref, useId, watch } from 'vue'
 import type { Board, BoardRow, Reason } from '@/api/types'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
-import StageTick from '@/components/marks/StageTick.vue'
 import { bar, cellAt, cellReason, cellWords, COMPACT, KNOT_X, laneY, pasted, ROOMY, states, threads } from '@/lib/board'
 import { useSize } from '@/lib/useSize'
 import { reasonName } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
+import ColumnHead from './ColumnHead.vue'
 import ThingMark from './ThingMark.vue'
 
 /** The board itself. Only what is in sight is drawn, however large the scene. */
@@ -248,18 +248,7 @@ function reasonWord(reason: Reason | undefined) {
     <div class="canvas" :style="{ width: `${width}px`, height: `${headHeight + height}px` }">
       <div class="heads" :style="{ height: `${headHeight}px`, width: `${width}px` }" role="row">
         <div class="corner" :style="{ width: `${sizes.head}px` }"><b class="text-[15px] font-[650]">Carry, scene {{ board.scene.number }}</b><span class="block text-[12px] text-quiet">in shooting order</span></div>
-        <template v-for="column in shownColumns" :key="column">
-          <div v-if="column < board.shots.length" class="column-head" role="columnheader" :class="{ here: board.shots[column]!.id === shotId }" :style="{ left: `${sizes.head + lefts[column]!}px`, width: `${sizes.column}px` }">
-            <button v-if="column && !compact" class="gap-button" :aria-label="`What to do from ${board.shots[column - 1]!.slate} to ${board.shots[column]!.slate}`" title="Open the gap: what to do between the two" @click="emit('gap', column)"><svg width="9" height="14" aria-hidden="true"><path d="M1 1V13M8 1V13" stroke="currentColor" stroke-width="1.4" /></svg></button>
-            <button class="w-full text-left" :aria-label="`Shot ${board.shots[column]!.slate}`" @click="emit('shot', board.shots[column]!.id)">
-              <span class="flex items-center gap-1.5"><b class="slate-name">{{ board.shots[column]!.slate }}</b><StageTick :stage="board.shots[column]!.stage" /><span class="ml-auto truncate text-[11px] text-quiet">{{ board.shots[column]!.basedOn ? `from ${board.shots[column]!.basedOn}` : 'first' }}</span></span>
-              <span class="block truncate text-[12px]" :class="{ 'text-quiet': compact }">{{ board.shots[column]!.description }}</span>
-            </button>
-          </div>
-          <div v-else class="column-head look" role="columnheader" :style="{ left: `${sizes.head + lefts[column]!}px`, width: `${sizes.column}px` }">
-            <b class="slate-name truncate">{{ board.looks[column - board.shots.length]!.card.name }}</b><span class="block text-[11px] text-quiet">saved look</span>
-          </div>
-        </template>
+        <ColumnHead v-for="column in shownColumns" :key="column" :board="board" :column="column" :compact="compact" :here="board.shots[column]?.id === shotId" :style="{ left: `${sizes.head + lefts[column]!}px`, width: `${sizes.column}px` }" @gap="emit('gap', column)" @shot="(id) => emit('shot', id)" />
       </div>
       <div v-for="r in drawn" :key="r.row.placement.key" class="row" role="row" :aria-rowindex="r.index + 2" :style="{ top: `${headHeight + r.top}px`, height: `${r.height}px`, width: `${width}px` }">
         <div class="row-head" role="rowheader" :style="{ width: `${sizes.head}px` }">
@@ -333,47 +322,6 @@ function reasonWord(reason: Reason | undefined) {
 }
 .compact .corner {
   padding: 3px 12px;
-}
-.column-head {
-  position: absolute;
-  top: 0;
-  height: 100%;
-  padding: 7px 14px 0 12px;
-  border-left: 1px solid var(--line);
-}
-.compact .column-head {
-  padding-top: 2px;
-}
-.column-head.here {
-  background: var(--raised);
-  box-shadow: inset 0 2px var(--accent);
-}
-.column-head button:hover .slate-name {
-  text-decoration: underline;
-}
-.slate-name {
-  font-size: 19px;
-  line-height: 24px;
-  font-weight: 700;
-}
-.compact .slate-name {
-  font-size: 15px;
-  line-height: 18px;
-}
-.gap-button {
-  position: absolute;
-  z-index: 1;
-  left: -8px;
-  top: 10px;
-  width: 16px;
-  height: 20px;
-  display: grid;
-  place-items: center;
-  color: var(--quiet);
-  background: var(--ground);
-}
-.gap-button:hover {
-  color: var(--accent);
 }
 .row {
   position: absolute;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
 import { held, value, type Placed } from '@/api/types'
 import HeadMark from '@/components/plot/HeadMark.vue'
 import OtherMark from '@/components/plot/OtherMark.vue'
@@ -120,6 +121,7 @@ function setOutside(outside: boolean) {
       <ValueRow :placed="placed" attribute="WHITE" hint="Kelvin, and tint: 4300 or 4300 +0.002" />
       <ValueRow :placed="placed" attribute="LENS_ND" hint="Density: 0.6, or clear" />
     </section>
+    <RouterLink class="rule text-[12px] underline" :to="{ name: 'log', params: { id: plot.plot!.shot.id }, query: { of: placed.placement.key } }">History, notes and photographs of {{ placed.placement.name }}</RouterLink>
   </div>
 </template>
 

@@ -1,32 +1,53 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
 import type { Note } from '@/api/types'
 import { when } from '@/lib/words'
+import { useLine } from '@/stores/line'
 import { useQueue } from '@/stores/queue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { useSession } from '@/stores/session'
 
-/** Notes and photographs of a shot, or of a thing in it. */
-const props = defineProps<{ shotId: number; slate: string; notes: Note[]; things: { key: string; name: string }[] }>()
-const emit = defineEmits<{ kept: []; failed: [sentence: string] }>()
+/** Notes and photographs of a shot, of a thing in it, or of a set. */
+const props = defineProps<{ /** Address of what they are of: `/api/shots/3`. */ base: string; name: string; things?: { key: string; name: string }[]; /** Key of the thing that is looked at. */ chosen?: string }>()
 const session = useSession()
 const queue = useQueue()
+const line = useLine()
 const LARGEST_MB = 15
+const all = ref<Note[]>([])
+const error = ref('')
 const text = ref('')
 const of = ref('')
 const busy = ref(false)
 const file = ref<HTMLInputElement>()
 const may = computed(() => session.may('NOTE'))
-const waiting = computed(() => queue.waiting.filter((w) => w.path.startsWith(`/api/shots/${props.shotId}/notes`)))
+const waiting = computed(() => queue.waiting.filter((w) => w.path.startsWith(`${props.base}/notes`)))
+const chosenName = computed(() => props.things?.find((t) => t.key === props.chosen)?.name)
+const notes = computed(() => (chosenName.value ? all.value.filter((n) => n.placement === chosenName.value) : all.value))
+
+async function load() {
+  const base = props.base
+  try {
+    const answer = await call<{ notes: Note[] }>('GET', `${base}/notes`)
+    if (base === props.base) all.value = answer.notes
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+watch([() => props.base, () => queue.sent], load, { immediate: true })
+watch(() => props.chosen, (key) => (of.value = key ?? ''), { immediate: true })
+onBeforeUnmount(line.onChanged((changed) => void (/\/(notes|photos)/.test(changed.path) && load())))
+onBeforeUnmount(line.onAgain(() => void load()))
 
 async function attempt(action: () => Promise<unknown>) {
   if (busy.value) return
   busy.value = true
   try {
     await action()
-    emit('kept')
+    error.value = ''
+    await load()
   } catch (failure) {
-    emit('failed', sentence(failure))
+    error.value = sentence(failure)
   } finally {
     busy.value = false
   }
@@ -34,18 +55,18 @@ async function attempt(action: () => Promise<unknown>) {
 const query = () => (of.value ? `?placement=${of.value}` : '')
 const add = () =>
   attempt(async () => {
-    await queue.send({ method: 'POST', path: `/api/shots/${props.shotId}/notes${query()}`, body: { text: text.value }, label: `note in ${props.slate}: ${text.value}` })
+    await queue.send({ method: 'POST', path: `${props.base}/notes${query()}`, body: { text: text.value }, label: `note in ${props.name}: ${text.value}` })
     text.value = ''
   })
 function addPhoto() {
   const photo = file.value?.files?.[0]
   if (!photo) return
   if (photo.size > LARGEST_MB * 1024 * 1024) {
-    emit('failed', `${photo.name} is larger than ${LARGEST_MB} MB: save it smaller. Nothing was kept.`)
+    error.value = `${photo.name} is larger than ${LARGEST_MB} MB: save it smaller. Nothing was kept.`
     return
   }
   void attempt(async () => {
-    await call('POST', `/api/shots/${props.shotId}/photos${query()}${query() ? '&' : '?'}text=${encodeURIComponent(text.value)}`, { body: photo })
+    await call('POST', `${props.base}/photos${query()}${query() ? '&' : '?'}text=${encodeURIComponent(text.value)}`, { body: photo })
     text.value = ''
   }).finally(() => file.value && (file.value.value = ''))
 }
@@ -58,12 +79,13 @@ const remove = (note: Note) => attempt(() => call('DELETE', `/api/notes/${note.i
     <form v-if="may" class="mb-3 grid gap-2" @submit.prevent="add">
       <textarea v-model="text" class="field" rows="2" maxlength="2000" placeholder="What the next crew should know" aria-label="New note" />
       <div class="flex flex-wrap gap-2">
-        <select v-model="of" class="field !w-40" aria-label="The note is of"><option value="">of {{ slate }}</option><option v-for="t in things" :key="t.key" :value="t.key">of {{ t.name }}</option></select>
+        <select v-if="things" v-model="of" class="field !w-40" aria-label="The note is of"><option value="">of {{ name }}</option><option v-for="t in things" :key="t.key" :value="t.key">of {{ t.name }}</option></select>
         <button class="button" type="submit" :disabled="busy || !text.trim()">Add note</button>
         <button class="button" type="button" :disabled="busy" @click="file?.click()">{{ busy ? 'Keeping…' : 'Add photo…' }}</button>
         <input ref="file" type="file" accept="image/png,image/jpeg" class="hidden" aria-label="Photo, PNG or JPEG" @change="addPhoto" />
       </div>
     </form>
+    <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
     <p v-for="w in waiting" :key="w.once" class="text-[12px]">waits to be sent: {{ (w.body as { text: string }).text }}</p>
     <p v-if="!notes.length && !waiting.length" class="text-quiet">No note yet.</p>
     <ul>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Board } from '@/api/types'
+import StageTick from '@/components/marks/StageTick.vue'
+
+/** Head of a column of the carry board: a shot, or a saved look beside the shots. */
+const props = defineProps<{ board: Board; column: number; compact: boolean; here: boolean }>()
+defineEmits<{ gap: []; shot: [id: number] }>()
+const shot = computed(() => props.board.shots[props.column])
+const before = computed(() => props.board.shots[props.column - 1])
+const look = computed(() => props.board.looks[props.column - props.board.shots.length])
+</script>
+
+<template>
+  <div class="column-head" role="columnheader" :class="{ here, compact, look }">
+    <template v-if="shot">
+      <button v-if="before && !compact" class="gap-button" :aria-label="`What to do from ${before.slate} to ${shot.slate}`" title="Open the gap: what to do between the two" @click="$emit('gap')"><svg width="9" height="14" aria-hidden="true"><path d="M1 1V13M8 1V13" stroke="currentColor" stroke-width="1.4" /></svg></button>
+      <button class="w-full text-left" :aria-label="`Shot ${shot.slate}`" @click="$emit('shot', shot.id)">
+        <span class="flex items-center gap-1.5"><b class="slate-name">{{ shot.slate }}</b><StageTick :stage="shot.stage" /><span class="ml-auto truncate text-[11px] text-quiet">{{ shot.basedOn ? `from ${shot.basedOn}` : 'first' }}</span></span>
+        <span class="block truncate text-[12px]" :class="{ 'text-quiet': compact }">{{ shot.description }}</span>
+      </button>
+    </template>
+    <template v-else-if="look"><b class="slate-name block truncate">{{ look.card.name }}</b><span class="block text-[11px] text-quiet">saved look</span></template>
+  </div>
+</template>
+
+<style scoped>
+.column-head {
+  position: absolute;
+  top: 0;
+  height: 100%;
+  padding: 7px 14px 0 12px;
+  border-left: 1px solid var(--line);
+}
+.column-head.compact {
+  padding-top: 2px;
+}
+.column-head.here {
+  background: var(--raised);
+  box-shadow: inset 0 2px var(--accent);
+}
+.column-head button:hover .slate-name {
+  text-decoration: underline;
+}
+.slate-name {
+  font-size: 19px;
+  line-height: 24px;
+  font-weight: 700;
+}
+.compact .slate-name {
+  font-size: 15px;
+  line-height: 18px;
+}
+.gap-button {
+  position: absolute;
+  z-index: 1;
+  left: -8px;
+  top: 10px;
+  width: 16px;
+  height: 20px;
+  display: grid;
+  place-items: center;
+  color: var(--quiet);
+  background: var(--ground);
+}
+.gap-button:hover {
+  color: var(--accent);
+}
+</style>

@@ -1,0 +1,64 @@
+import { watch } from 'vue'
+import { call } from '@/api/client'
+import type { ProductionPage } from '@/api/types'
+import { useBook } from '@/stores/book'
+import { useLine } from '@/stores/line'
+
+const BETWEEN_MS = 150
+const SETTLED_MS = 3000
+/** Of a very large production the shots nearest to the one that is open are read ahead; of the others the carry board, which holds every knot. */
+const MOST_SHOTS = 60
+
+/** Reads the open production ahead, one call after the other while the line stands, so that it can be read without it. */
+export function usePrefetch(openShot: () => number | undefined) {
+  const book = useBook()
+  const line = useLine()
+  let round = 0
+  let settling: ReturnType<typeof setTimeout> | undefined
+
+  async function read(production: ProductionPage) {
+    const mine = ++round
+    const scenes = production.scenes
+    const shots = scenes.flatMap((s) => s.shots.map((shot) => shot.id))
+    const at = Math.max(0, shots.indexOf(openShot() ?? -1))
+    const near = [...shots].sort((a, b) => Math.abs(shots.indexOf(a) - at) - Math.abs(shots.indexOf(b) - at)).slice(0, MOST_SHOTS)
+    await readAll([...scenes.map((s) => `/api/scenes/${s.id}/carry`), ...near.flatMap(pathsOf)], () => mine === round)
+  }
+
+  function pathsOf(shot: number) {
+    return [`/api/shots/${shot}/plot`, `/api/shots/${shot}/rebuild`]
+  }
+
+  async function readAll(paths: string[], wanted: () => boolean) {
+    for (const path of paths) {
+      if (!wanted() || !line.live) return
+      await call('GET', path).catch(() => undefined)
+      await new Promise((done) => setTimeout(done, BETWEEN_MS))
+    }
+  }
+
+  function soon() {
+    clearTimeout(settling)
+    settling = setTimeout(() => {
+      const shot = openShot()
+      const production = (shot !== undefined && book.shots.get(shot)?.production) || book.book?.productions[0]
+      if (production && line.live) void read(production)
+    }, SETTLED_MS)
+  }
+
+  watch(() => [!!book.book, line.live], ([there, live]) => there && live && soon(), { immediate: true })
+  /* of what others change, what was read ahead of that shot is read anew */
+  const dirty = new Set<number>()
+  let after: ReturnType<typeof setTimeout> | undefined
+  line.onChanged((changed) => {
+    const id = Number(/^\/api\/shots\/(\d+)/.exec(changed.path)?.[1])
+    if (!id) return
+    dirty.add(id)
+    clearTimeout(after)
+    after = setTimeout(() => {
+      const shots = [...dirty]
+      dirty.clear()
+      void readAll([...new Set(shots.flatMap((s) => book.shots.get(s)?.scene.id ?? []))].map((s) => `/api/scenes/${s}/carry`).concat(shots.flatMap(pathsOf)), () => true)
+    }, SETTLED_MS)
+  })
+}
