@@ -13,7 +13,7 @@ export interface BoardSizes {
 
 export const ROOMY: BoardSizes = { head: 152, column: 122, row: 63, cameraRow: 46, lane: 17, laneStep: 9 }
 /** For scenes of a hundred things and more: one line a row. */
-export const COMPACT: BoardSizes = { head: 132, column: 96, row: 30, cameraRow: 30, lane: 8, laneStep: 4 }
+export const COMPACT: BoardSizes = { head: 132, column: 96, row: 30, cameraRow: 30, lane: 7, laneStep: 3 }
 
 /** Where a knot sits in its column. */
 export const KNOT_X = 22

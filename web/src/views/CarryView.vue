@@ -182,6 +182,12 @@ async function inserted() {
   flex: 1;
   min-height: 0;
 }
+@media (width < 800px) {
+  .filters select,
+  .filters .ml-auto {
+    display: none;
+  }
+}
 .items {
   position: absolute;
   right: 0;

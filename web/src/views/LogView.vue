@@ -116,7 +116,7 @@ async function revised() {
             <li v-for="(c, i) in past" :key="c.event" class="entry past">
               <span class="min-w-0 grow">
                 <b class="font-[650]">{{ c.name }}</b> {{ c.label }}
-                <span class="figure">{{ c.from ? `${settings.printed(c.from)} → ` : '' }}{{ c.to ? settings.printed(c.to) : 'carries again' }}</span>
+                <span class="figure">{{ c.from ? `${settings.printed(c.from)} to ` : '' }}{{ c.to ? settings.printed(c.to) : 'carries again' }}</span>
                 <span class="block text-[12px] text-quiet">{{ [reasonName(c.reason), c.author, when(c.at)].filter(Boolean).join(', ') }}<template v-if="c.note">: {{ c.note }}</template></span>
               </span>
               <button v-if="i && !plot.locked" class="button back" :aria-label="`Go back to ${c.name} ${c.label}, ${when(c.at)}`" @click="goingBack = c">Go back to here</button>

@@ -122,6 +122,11 @@ function spoken(row: BoardRow, column: number, words: { figures: string; words: 
   return `${row.placement.name} in ${shot.slate}: ${tied ? what || 'changed' : shot.basedOn ? `carries from ${shot.basedOn}` : 'nothing recorded'}`
 }
 
+function subtitle({ placement }: BoardRow) {
+  const { unit, watts, what } = placement.piece
+  return [unit, watts ? `${watts} W` : what].filter((part) => part && part !== placement.name).join(', ')
+}
+
 function inRange(row: number, column: number) {
   const r = range.value
   return row >= r.top && row <= r.bottom && column >= r.left && column <= r.right
@@ -150,6 +155,8 @@ function reveal(cell: { row: number; column: number }) {
   box.scrollTop = Math.min(Math.max(box.scrollTop, y - seenY), y)
 }
 watch(() => [at.value.row, at.value.column], () => reveal(at.value))
+/* once there is room to scroll in */
+watch(() => size.value.width > 0, () => nextTick(() => reveal(at.value)))
 watch(() => props.rows.length, (n) => n && at.value.row >= n && go(n - 1, at.value.column))
 
 async function edit(text?: string) {
@@ -256,10 +263,11 @@ function reasonWord(reason: Reason | undefined) {
           <span v-else class="swatch" :style="{ background: r.row.swatch ?? 'transparent' }" />
           <span class="min-w-0">
             <b class="block truncate font-[650]">{{ r.row.placement.name }}</b>
-            <span v-if="!compact" class="block truncate text-[11px] text-quiet">{{ [r.row.placement.piece.unit, r.row.placement.piece.watts ? `${r.row.placement.piece.watts} W` : r.row.placement.piece.what].filter(Boolean).join(', ') }}</span>
+            <span v-if="!compact" class="block truncate text-[11px] text-quiet">{{ subtitle(r.row) }}</span>
           </span>
         </div>
         <svg class="threads" :style="{ left: `${sizes.head}px` }" :width="width - sizes.head" :height="r.height" aria-hidden="true">
+          <path v-for="(s, i) in r.segments" :key="`u${i}`" :d="s.d" class="under" />
           <path v-for="(s, i) in r.segments" :key="i" :d="s.d" fill="none" :stroke="s.stroke" :stroke-width="s.width" :opacity="s.faint ? 0.4 : 1" />
           <path v-for="(b, i) in r.bars" :key="`b${i}`" :d="bar(b)" :stroke="b.stroke" stroke-width="2" />
         </svg>
@@ -346,6 +354,16 @@ function reasonWord(reason: Reason | undefined) {
   top: 0;
   pointer-events: none;
 }
+/* a pale thread would be lost on the daylight ground */
+.under {
+  display: none;
+  fill: none;
+  stroke: var(--set);
+  stroke-width: 3.6;
+}
+:global([data-theme='daylight']) .under {
+  display: inline;
+}
 .cell {
   position: absolute;
   top: 0;
@@ -394,7 +412,7 @@ function reasonWord(reason: Reason | undefined) {
 }
 .compact .said {
   left: 34px;
-  top: 9px;
+  top: 12px;
   font-size: 12px;
   text-shadow: 0 0 3px var(--ground);
 }

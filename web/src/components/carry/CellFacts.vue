@@ -100,7 +100,15 @@ const summary = computed(() => {
 @media (width < 800px) {
   .facts {
     grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+    padding: 6px 14px;
+  }
+  .why {
+    display: flex;
     gap: 8px;
+  }
+  .knots {
+    max-height: 44px;
   }
   .knots li {
     grid-template-columns: 18px 70px minmax(0, 1fr) 44px;

@@ -9,23 +9,18 @@ import org.junit.jupiter.api.Test;
 class ScreenshotsIT {
 
     private static final Path FOLDER = Path.of("../docs/screenshots");
-    /** Makes 4C from 4A and 4D from 4C, the way the README's guide does, and answers their ids. */
-    private static final String CLOSE_SHOT_AND_REVERSE = """
+    /** A day's work on 4C and 4D: ticks, takes and a note. */
+    private static final String A_DAYS_WORK = """
             const head = { 'Content-Type': 'application/json' };
-            const shot = async (slate, description, basedOnId) => (await (await fetch('/api/scenes/1/shots', { method: 'POST', headers: head,
-              body: JSON.stringify({ slate, description, day: 1, stage: 'PLANNED', basedOnId }) })).json()).id;
-            const tie = (id, key, attribute, body) => fetch(`/api/shots/${id}/placements/${key}/${attribute}`,
-              { method: 'PUT', headers: { ...head, 'If-Match': '0' }, body: JSON.stringify(body) });
-            const close = await shot('4C', 'Close on the repairer at the bench', 1);
-            await tie(close, 'key', 'PLACE', { value: { xM: 5.0, yM: 3.95, outside: false }, reason: 'MATCH', note: 'In for the close-up; the frame comes along.' });
-            await tie(close, 'key', 'LEVEL', { text: '24', reason: 'MATCH' });
-            await tie(close, 'edge', 'PLACE', { value: { xM: 2.5, yM: 3.6, outside: false }, reason: 'CHEAT', note: 'Off the reflection in the shelf glass.' });
-            await tie(close, 'camera', 'PLACE', { value: { xM: 6.4, yM: 1.6, outside: false }, reason: 'LOOK' });
-            await tie(close, 'camera', 'LENS', { text: '50', reason: 'LOOK' });
-            const reverse = await shot('4D', 'Reverse from the counter', close);
+            await fetch('/api/shots/3/knots', { method: 'POST', headers: head, body: JSON.stringify({ reason: 'FIX', note: 'A little less on the shelves.',
+              changes: [{ placement: 'ambience', attribute: 'LEVEL', value: { percent: 5 }, revision: 1 }] }) });
             for (const key of ['mark-1', 'camera', 'ambience', 'bench-lamp', 'valve-glow'])
-              await fetch(`/api/shots/${reverse}/rebuild/${key}`, { method: 'PUT', headers: head });
-            return close + ' ' + reverse""";
+              await fetch(`/api/shots/4/rebuild/${key}`, { method: 'PUT', headers: head });
+            for (const [note, circled] of [['soft on his hands', false], ['lamp flickered', false], ['', true]])
+              await fetch('/api/shots/3/takes', { method: 'POST', headers: head, body: JSON.stringify({ note, circled }) });
+            await fetch('/api/shots/3/notes?placement=key', { method: 'POST', headers: head, body: JSON.stringify({ text: 'The muslin sags by the door post: clip it twice.' }) });
+            for (const key of ['window-net/bring', 'key/shift'])
+              await fetch('/api/moves/ticks', { method: 'PUT', headers: head, body: JSON.stringify({ from: 'shot-2', to: 'shot-3', key }) });""";
 
     @Test
     void everyMainView() {
@@ -33,15 +28,12 @@ class ScreenshotsIT {
                 Browser crew = new Browser(oblume.address())) {
             crew.open("/");
             crew.see("main article");
-            String[] ids = ((String) crew.fetch(CLOSE_SHOT_AND_REVERSE)).split(" ");
+            crew.fetch(A_DAYS_WORK);
             crew.open("/");
-            crew.seeText("Reverse from the counter");
+            crew.seeText("Reverse: the visitor at the counter");
             take(crew, "book");
 
-            crew.open("/shots/" + ids[0] + "/plot");
-            crew.see("[data-key=key]");
-            crew.seeText("Changed from 4A");
-            take(crew, "plot-shot");
+            crew.open("/shots/3/plot");
             crew.pressCss("[data-key=key]");
             crew.seeText("from window post");
             take(crew, "plot");
@@ -54,31 +46,50 @@ class ScreenshotsIT {
             take(crew, "plot-say");
             crew.press("Not that Esc");
 
-            crew.open("/shots/" + ids[0] + "/light");
+            crew.open("/shots/3/light");
             crew.choose("Lay another shot’s rose over it", "4A");
             crew.seeText("Roses, 4A and 4C");
             take(crew, "light");
 
-            crew.open("/shots/" + ids[0] + "/set");
+            crew.open("/shots/3/set");
             crew.press("shop window");
             take(crew, "set");
+
+            crew.open("/shots/3/carry");
+            crew.press("What to do from 4B to 4C");
+            crew.seeText("4B to 4C");
+            take(crew, "carry");
+            crew.open("/compare/shot-2/shot-3");
+            crew.see(".rose.ghost");
+            take(crew, "compare");
+            crew.open("/shots/3/log");
+            crew.seeText("The muslin sags");
+            take(crew, "log");
+            crew.press("Who works here");
+            crew.press("Make an invitation link");
+            crew.see("[aria-label='Invitation link']");
+            take(crew, "team");
+            crew.press("Close");
 
             threeTries(crew);
             take(crew, "tries");
 
-            for (String bench : new String[] {"colour", "correction", "exposure", "distance", "tape", "power"}) {
+            for (String bench : new String[] {"colour", "correction", "exposure", "distance", "power"}) {
                 crew.open("/bench/" + bench);
                 crew.see("[data-found], [data-rank]");
                 take(crew, "bench-" + bench);
             }
 
-            crew.open("/shots/" + ids[1] + "/rebuild");
-            crew.seeText("5 of 9 done");
+            crew.open("/shots/4/rebuild");
+            crew.seeText("5 of 10 done");
             take(crew, "rebuild");
             crew.phone();
-            crew.open("/shots/" + ids[1] + "/rebuild");
-            crew.seeText("of 9");
+            crew.open("/shots/4/rebuild");
+            crew.seeText("of 10");
             take(crew, "rebuild-phone");
+            crew.open("/moves/shot-2/shot-3");
+            crew.seeText("2 of");
+            take(crew, "moves-phone");
         }
     }
 
