@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { BoardRow, Reason } from '@/api/types'
 import CarryGrid from '@/components/carry/CarryGrid.vue'
@@ -32,6 +32,7 @@ const router = useRouter()
 
 const MANY_ROWS = 30
 const GAP_WIDTH = 270
+const FOLLOW_MS = 400
 const at = ref({ row: 0, column: 0 })
 const grid = ref<InstanceType<typeof CarryGrid>>()
 const filter = ref<BoardFilter>({ text: '', department: '', role: '', changed: false, cheats: false })
@@ -68,6 +69,17 @@ watch(board, (now, before) => {
     void nextTick(() => grid.value?.focus())
   }
 })
+
+/* the slate follows the column that is chosen, once one stays there: undo is of that shot */
+let settling: ReturnType<typeof setTimeout> | undefined
+watch(shot, (now) => {
+  clearTimeout(settling)
+  if (!now || now.id === props.shotId) return
+  settling = setTimeout(() => {
+    if (shot.value?.id === now.id && router.currentRoute.value.name === 'carry') void router.replace({ name: 'carry', params: { id: now.id } })
+  }, FOLLOW_MS)
+})
+onBeforeUnmount(() => clearTimeout(settling))
 
 async function keep(cells: CellEdit[], why?: Reason): Promise<boolean> {
   const kept = await store.edit(cells, why)

@@ -123,6 +123,34 @@ class CarryBoardIT {
     }
 
     @Test
+    void aNameIsShownAsItIsWrittenAndNothingInItRuns() {
+        assertThat(crew.fetch("""
+                const name = '<img src=x onerror="window.hit=1">';
+                const plot = await (await fetch('/api/shots/7/plot')).json();
+                const { placement, version } = plot.placements.find(p => p.placement.key === 'edge');
+                return (await fetch('/api/shots/7/placements/edge', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': String(version) },
+                  body: JSON.stringify({ name, role: placement.role }) })).status""")).isEqualTo(200L);
+        for (String view : new String[] {"carry", "plot", "light", "rebuild", "log"}) {
+            crew.open("/shots/7/" + view);
+            crew.seeText(view.equals("log") ? "Takes" : "<img src=x onerror");
+        }
+        assertThat(crew.script("return window.hit")).isNull();
+    }
+
+    @Test
+    void aTakeThatIsSentTwiceIsOneTake() {
+        crew.open("/shots/8/log");
+        crew.see("[aria-label='Takes'] form");
+        crew.script("const form = document.querySelector('[aria-label=Takes] form'); form.requestSubmit(); form.requestSubmit()");
+        crew.seeText("Take 2");
+        assertThat(crew.texts(".take")).hasSize(1);
+        crew.press("Take 1, not circled");
+        crew.see("[aria-label='Take 1, circled']");
+        grip.open("/shots/8/log");
+        grip.see("[aria-label='Take 1, circled']");
+    }
+
+    @Test
     void aShotIsInsertedAndRebasedAfterSeeingWhatWouldChange() {
         crew.open("/shots/11/carry");
         crew.see("[aria-label^='Key in 22A']");

@@ -27,8 +27,10 @@ class CarryController {
 
     private final CarryService carry;
     private final CompareService comparing;
+    private final LookService looks;
 
-    CarryController(CarryService carry, CompareService comparing) {
+    CarryController(CarryService carry, CompareService comparing, LookService looks) {
+        this.looks = looks;
         this.carry = carry;
         this.comparing = comparing;
     }
@@ -102,12 +104,12 @@ class CarryController {
     @PostMapping("/looks")
     @ResponseStatus(HttpStatus.CREATED)
     BoardView.LookCard saveLook(@RequestBody NewLook look, Principal person) {
-        return carry.saveLook(look.name(), look.shotId(), person.getName());
+        return looks.save(look.name(), look.shotId(), person.getName());
     }
 
     @DeleteMapping("/looks/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteLook(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        carry.deleteLook(id, Edit.version(ifMatch));
+        looks.delete(id, Edit.version(ifMatch));
     }
 }

@@ -1,6 +1,5 @@
 package org.oblume.server.carry;
 
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,7 +18,6 @@ import org.oblume.core.moves.Side;
 import org.oblume.core.moves.Taking;
 import org.oblume.core.say.Said;
 import org.oblume.core.say.SayIt;
-import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.shot.KnotChange;
@@ -28,7 +26,6 @@ import org.oblume.server.shot.SceneRecord;
 import org.oblume.server.shot.SceneRecords;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
-import org.oblume.server.support.StaleEdit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,24 +34,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class CarryService {
 
-    private static final int LONGEST_NAME = 60;
     private static final int MOST_CELLS = 2000;
     private final SceneRecords records;
     private final ShotService shots;
     private final KnotService knots;
     private final KitService kit;
-    private final LookRepository looks;
+    private final LookService looks;
     private final Sides sides;
-    private final Clock clock;
 
-    CarryService(SceneRecords records, ShotService shots, KnotService knots, KitService kit, LookRepository looks, Sides sides, Clock clock) {
+    CarryService(SceneRecords records, ShotService shots, KnotService knots, KitService kit, LookService looks, Sides sides) {
         this.records = records;
         this.shots = shots;
         this.knots = knots;
         this.kit = kit;
         this.looks = looks;
         this.sides = sides;
-        this.clock = clock;
     }
 
     /**
@@ -69,7 +63,7 @@ class CarryService {
     @Transactional(readOnly = true)
     BoardView board(long sceneId) {
         Board board = new Board(records.of(sceneId));
-        return board.view(knots.newestEvent(), looks.findBySceneIdOrderById(sceneId).stream().map(LookEntity::toCard)
+        return board.view(knots.newestEvent(), looks.cards(sceneId).stream()
                 .map(card -> board.look(card, sides.side("look-" + card.id()).side().state())).toList());
     }
 
@@ -151,23 +145,5 @@ class CarryService {
             }
         }
         return changed;
-    }
-
-    BoardView.LookCard saveLook(String name, long shotId, String author) {
-        Sides.NamedSide side = sides.shot(shotId);
-        long sceneId = side.record().scene().id();
-        String checked = Checks.text("The look's name", name, LONGEST_NAME);
-        if (looks.existsBySceneIdAndNameIgnoreCase(sceneId, checked)) {
-            throw new Refusal("name", "The scene has a look called %s already: choose another name.".formatted(checked));
-        }
-        return looks.saveAndFlush(new LookEntity(sceneId, checked, sides.values(side.side()), author, clock.instant())).toCard();
-    }
-
-    void deleteLook(long id, long version) {
-        LookEntity look = looks.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such look any more."));
-        if (look.toCard().version() != version) {
-            throw new StaleEdit("Someone changed this look since you opened it.", look.toCard());
-        }
-        looks.delete(look);
     }
 }

@@ -21,7 +21,7 @@ class LookEntity {
     @Column(name = "scene_id")
     private long sceneId;
     private String name = "";
-    /** JSON: a list of {@link Sides.LookValue}. */
+    /** JSON: a list of {@link SavedLook.LookValue}. */
     @Column(name = "held_values")
     private String values = "[]";
     private String author = "";

@@ -8,8 +8,8 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Tie;
 import org.oblume.core.moves.Side;
-import org.oblume.core.plot.Attribute;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.carry.SavedLook.LookValue;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.shot.SceneRecord;
 import org.oblume.server.shot.SceneRecords;
@@ -45,10 +45,6 @@ class Sides {
 
     /** @param id for asking again. @param shotId null for a look */
     record Sidehead(String id, String name, String description, @Nullable Long shotId, long sceneId, SceneHeading scene) {
-    }
-
-    /** One value of a look. */
-    record LookValue(String placement, Attribute attribute, com.fasterxml.jackson.databind.JsonNode value) {
     }
 
     NamedSide side(String id) {

@@ -3,6 +3,7 @@ package org.oblume.server.exchange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
@@ -12,11 +13,15 @@ import org.oblume.core.carry.Tie;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.carry.LookService;
+import org.oblume.server.carry.SavedLook;
 import org.oblume.server.location.SetService;
 import org.oblume.server.location.StageSet;
+import org.oblume.server.note.NoteService;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.rebuild.RebuildService;
+import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.scene.SceneService;
@@ -43,11 +48,16 @@ public class ExchangeService {
     private final SceneRecords records;
     private final KnotService knots;
     private final RebuildService rebuild;
+    private final LookService looks;
+    private final NoteService notes;
     private final SceneFileReader reader;
     private final JsonText json;
 
     ExchangeService(ProductionService productions, SetService sets, SceneService scenes, ShotService shots,
-            SceneRecords records, KnotService knots, RebuildService rebuild, SceneFileReader reader, JsonText json) {
+            SceneRecords records, KnotService knots, RebuildService rebuild, LookService looks, NoteService notes, SceneFileReader reader,
+            JsonText json) {
+        this.looks = looks;
+        this.notes = notes;
         this.productions = productions;
         this.sets = sets;
         this.scenes = scenes;
@@ -63,16 +73,17 @@ public class ExchangeService {
     SceneFile export(long sceneId) {
         SceneRecord record = records.of(sceneId);
         Production production = productions.get(record.scene().productionId());
+        Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         List<SceneFile.ShotPart> parts = record.shots().stream().map(shot -> {
             ShotCard card = shot.card();
             return new SceneFile.ShotPart(card.slate(), card.description(), card.day(), record.slate(card.basedOnId()),
                     card.stage(), record.knots().stream().filter(k -> k.slate().equals(card.slate())).map(this::part).toList(),
-                    rebuild.ticks(shot.id(), record));
+                    rebuild.ticks(shot.id(), record), notes.writtenTakes(shot.id()), notes.writtenNotes(shot.id(), keys));
         }).toList();
         return new SceneFile(SceneFile.FORMAT, SceneFile.VERSION,
                 new SceneFile.InProduction(production.name(), production.days()), record.scene().heading(),
                 new StageSet(record.set().name(), record.set().plan().withoutUnderlay()),
-                record.recording().placements(), parts);
+                record.recording().placements(), parts, looks.saved(sceneId));
     }
 
     /**
@@ -93,8 +104,11 @@ public class ExchangeService {
         Map<String, Shot> made = shots.createAll(scene.id(), file.shots().stream().map(ExchangeService::listed).toList());
         SceneRecord record = records.of(scene.id());
         knots.keepAll(record, tied);
+        looks.keepAll(scene.id(), orNone(file.looks()));
+        Map<String, Long> ids = record.placed().stream().collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::id));
         for (SceneFile.ShotPart part : file.shots()) {
-            rebuild.keepAll(made.get(part.slate()).id(), record, part.rebuilt() == null ? List.of() : part.rebuilt());
+            rebuild.keepAll(made.get(part.slate()).id(), record, orNone(part.rebuilt()));
+            notes.keepAll(made.get(part.slate()).id(), orNone(part.takes()), orNone(part.notes()), ids);
         }
         return scene;
     }
@@ -119,9 +133,16 @@ public class ExchangeService {
                 file.shots().stream().map(s -> listed(s).line()).toList(), tied);
         Recording recording = Recording.of(file.set().plan(), file.placements(), book);
         SceneFileReader.refuse(recording.problems(tied));
-        file.shots().stream().filter(s -> s.rebuilt() != null).flatMap(s -> s.rebuilt().stream())
-                .forEach(t -> recording.placement(t.placement()));
+        file.shots().stream().flatMap(s -> orNone(s.rebuilt()).stream()).forEach(t -> recording.placement(t.placement()));
+        file.shots().stream().flatMap(s -> orNone(s.notes()).stream()).filter(n -> n.placement() != null).forEach(n -> recording.placement(n.placement()));
+        for (SavedLook look : orNone(file.looks())) {
+            look.values().forEach(v -> recording.check(v.placement(), json.value(v.attribute(), v.value())));
+        }
         return tied;
+    }
+
+    private static <T> List<T> orNone(@Nullable List<T> list) {
+        return list == null ? List.of() : list;
     }
 
     private SceneFile.KnotPart part(Knot knot) {

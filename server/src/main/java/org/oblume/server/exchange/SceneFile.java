@@ -10,12 +10,15 @@ import org.oblume.core.carry.Stage;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
 import org.oblume.server.location.StageSet;
+import org.oblume.server.carry.SavedLook;
+import org.oblume.server.note.WrittenNote;
+import org.oblume.server.note.WrittenTake;
 import org.oblume.server.rebuild.Tick;
 import org.oblume.server.scene.SceneHeading;
 
 /** A scene as an open file: docs/format/oblume-scene-1.schema.json. */
 record SceneFile(String format, int version, InProduction production, SceneHeading scene, StageSet set,
-        List<Placement> placements, List<ShotPart> shots) {
+        List<Placement> placements, List<ShotPart> shots, @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<SavedLook> looks) {
 
     static final String FORMAT = "oblume-scene";
     static final int VERSION = 1;
@@ -24,7 +27,9 @@ record SceneFile(String format, int version, InProduction production, SceneHeadi
     }
 
     record ShotPart(String slate, String description, @Nullable Integer day, @Nullable String basedOn, Stage stage,
-            List<KnotPart> knots, @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt) {
+            List<KnotPart> knots, @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenTake> takes,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenNote> notes) {
     }
 
     record KnotPart(String placement, Attribute attribute, JsonNode value, @Nullable Reason reason,

@@ -10,10 +10,12 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.team.May;
+import org.oblume.server.team.TeamService;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** The open streams. What is sent goes out in order, away from the call that caused it; a stream that is gone is dropped. */
+/** The open streams. What is sent goes out in order, away from the call that caused it; a stream that is gone, or whose person is, is dropped. */
 @Component
 class LiveHub {
 
@@ -41,8 +43,11 @@ class LiveHub {
     record Changed(String path, String person, String device) {
     }
 
-    LiveHub() {
-        beating.scheduleWithFixedDelay(() -> send("beat", Map.of()), BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
+    LiveHub(TeamService team) {
+        beating.scheduleWithFixedDelay(() -> {
+            listeners.values().stream().filter(l -> !team.may(l.person(), May.READ)).forEach(l -> l.stream().complete());
+            send("beat", Map.of());
+        }, BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
     }
 
     SseEmitter open(String device, String person, @Nullable Long shotId) {

@@ -46,6 +46,14 @@ class NoteEntity {
         return id == null ? 0 : id;
     }
 
+    String text() {
+        return text;
+    }
+
+    Instant at() {
+        return at;
+    }
+
     String author() {
         return author;
     }

@@ -1,6 +1,7 @@
 package org.oblume.server.note;
 
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
@@ -21,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 @Service
 @Transactional
-class NoteService {
+public class NoteService {
 
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_TAKE_NOTE = 500;
@@ -142,6 +143,26 @@ class NoteService {
     @Transactional(readOnly = true)
     PictureFile photo(long id) {
         return photos.findById(id).orElseThrow(NoteService::gone).toFile();
+    }
+
+    /** The takes of a shot, for a file. */
+    @Transactional(readOnly = true)
+    public List<WrittenTake> writtenTakes(long shotId) {
+        return takes(shotId).stream().map(t -> new WrittenTake(t.number(), t.note(), t.circled(), t.author(), t.at())).toList();
+    }
+
+    /** The notes of a shot that have words, oldest first, for a file. @param keys of the placements by their ids */
+    @Transactional(readOnly = true)
+    public List<WrittenNote> writtenNotes(long shotId, Map<Long, String> keys) {
+        return notes.findByShotIdOrderByIdDesc(shotId).stream().filter(n -> !n.text().isEmpty()).sorted(Comparator.comparing(NoteEntity::id))
+                .map(n -> new WrittenNote(n.text(), n.placementId() == null ? null : keys.get(n.placementId()), n.author(), n.at())).toList();
+    }
+
+    /** Keeps takes and notes from a file. @param ids of the placements by their keys */
+    public void keepAll(long shotId, List<WrittenTake> takenIn, List<WrittenNote> written, Map<String, Long> ids) {
+        takenIn.forEach(t -> takes.save(new TakeEntity(shotId, t.author(), t.at()).fill(t.number(), t.note(), t.circled())));
+        written.forEach(n -> notes.save(new NoteEntity(shotId, n.placement() == null ? null : ids.get(n.placement()), null, n.text(), false, n.author(), n.at())));
+        takes.flush();
     }
 
     private static NoSuchElementException gone() {

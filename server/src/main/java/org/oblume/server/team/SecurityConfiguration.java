@@ -61,7 +61,7 @@ class SecurityConfiguration {
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .csrf(csrf -> csrf.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
                         .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()).ignoringRequestMatchers("/api/bench/**"))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)).cacheControl(cache -> cache.disable()))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)))
                 .requestCache(cache -> cache.disable()).anonymous(anonymous -> anonymous.disable())
                 .formLogin(form -> form.disable()).httpBasic(basic -> basic.disable()).logout(logout -> logout.disable())
                 .exceptionHandling(refused -> refused

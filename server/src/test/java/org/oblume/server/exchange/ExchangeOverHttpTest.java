@@ -33,7 +33,12 @@ class ExchangeOverHttpTest {
     void aSceneExportedAndImportedIsTheSameScene(String slate) {
         long shot = api.shot(slate);
         api.put("/api/shots/%d/rebuild/camera".formatted(shot), "", null);
+        api.post("/api/shots/%d/takes".formatted(shot), "{\"note\":\"lamp flickered\",\"circled\":true}");
+        api.post("/api/shots/%d/notes?placement=key".formatted(shot), "{\"text\":\"of the key\"}");
+        api.post("/api/shots/%d/notes".formatted(shot), "{\"text\":\"of the shot\"}");
+        api.post("/api/looks", "{\"name\":\"As in %s\",\"shotId\":%d}".formatted(slate, shot));
         ObjectNode out = export(shot);
+        assertThat(out.at("/looks/0/values").size()).isGreaterThan(10);
         Answer imported = api.post("/api/scenes/import?number=X" + ++copies, out.toString());
         assertThat(imported.status()).as(imported.detail()).isEqualTo(201);
         ObjectNode back = (ObjectNode) api.get("/api/scenes/" + imported.body().get("sceneId").asLong() + "/export").body();
@@ -54,6 +59,8 @@ class ExchangeOverHttpTest {
                 new Broken("of a newer version", f -> f.put("version", 2), "This file is version 2; this Oblume reads version 1."),
                 new Broken("of something else", f -> f.put("format", "recipe"), "This is not an Oblume scene"),
                 new Broken("without its set", f -> f.remove("set"), "set"),
+                new Broken("with a look of what is not there", f -> f.putArray("looks").addObject().put("name", "Dusk").put("author", "gaffer").put("at", "2026-11-16T18:00:00Z")
+                        .putArray("values").addObject().put("placement", "nobody").put("attribute", "LEVEL").putObject("value").put("percent", 5), "The scene has no placement “nobody”"),
                 new Broken("with a level over full", f -> knot(f, "LEVEL").put("percent", 140), "percent"),
                 new Broken("with a head outside the walls", f -> knot(f, "PLACE").put("xM", 40.0), "outside the walls"),
                 new Broken("with an unknown field", f -> f.put("colour", "mauve"), "colour"),
