@@ -50,7 +50,9 @@ export const useLine = defineStore('line', () => {
     stream.onerror = fail
   }
 
+  /** Something was heard. What still trickles in while the device says that it has no network does not count. */
   function stands(then?: () => void) {
+    if (!navigator.onLine) return
     heard.value = Date.now()
     then?.()
     if (live.value) return
