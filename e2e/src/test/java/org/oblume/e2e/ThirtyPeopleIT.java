@@ -27,8 +27,9 @@ import org.junit.jupiter.api.Test;
 class ThirtyPeopleIT {
 
     private static final int PEOPLE = 30;
-    private static final int SECONDS = 20;
-    private static final int THINK_MS = 1000;
+    private static final int SECONDS = 30;
+    private static final int WARM_UP = 150;
+    private static final int THINK_MS = 4000;
     private static final Pattern DEVICE = Pattern.compile("\"device\":\"(load-[^\"]+)\"");
 
     private final Map<String, Long> sentAt = new ConcurrentHashMap<>();
@@ -47,6 +48,10 @@ class ThirtyPeopleIT {
             long shot = lead.get("/api/book").at("/productions/0/scenes/0/shots/0/id").asLong();
             List<String> heads = StreamSupport.stream(plot(lead, shot).get("placements").spliterator(), false)
                     .filter(p -> p.at("/placement/kind").asText().equals("HEAD")).map(p -> p.at("/placement/key").asText()).toList();
+            for (int i = 0; i < WARM_UP; i++) {
+                plot(lead, shot);
+                lead.put("/api/shots/%d/placements/%s/LEVEL".formatted(shot, heads.get(0)), "{\"text\":\"%d\"}".formatted(1 + i % 90), i + 1, "warm-up");
+            }
             List<Thread> threads = new ArrayList<>();
             CountDownLatch listening = new CountDownLatch(PEOPLE);
             long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS + 15);
