@@ -88,7 +88,19 @@ export function threads(row: BoardRow, shots: BoardShot[], based: number[], left
       if (!comes) bars.push({ x: knot, y, stroke: colour(state) })
     } else if (comes) bars.push({ x: knot, y, stroke: colour(before) })
   })
-  return { segments, bars }
+  return { segments: joined(segments), bars }
+}
+
+/** Segments of one look are one path: a row of sixty shots is drawn by a few. */
+function joined(segments: Segment[]): Segment[] {
+  const by = new Map<string, Segment>()
+  for (const s of segments) {
+    const key = `${s.stroke} ${s.width} ${s.faint}`
+    const same = by.get(key)
+    if (same) same.d += s.d
+    else by.set(key, { ...s })
+  }
+  return [...by.values()]
 }
 
 export function bar(b: { x: number; y: number }): string {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useId, watch } from 'vue'
-import type { Board, BoardRow, Reason } from '@/api/types'
+import type { Board, BoardRow, BoardThread } from '@/api/types'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
-import { bar, cellAt, cellReason, cellWords, COMPACT, KNOT_X, laneY, pasted, ROOMY, states, threads } from '@/lib/board'
+import { bar, cellAt, cellReason, cellWords, COMPACT, KNOT_X, laneY, pasted, ROOMY, states, threads, type Threads } from '@/lib/board'
 import { useSize } from '@/lib/useSize'
 import { reasonName } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
@@ -62,16 +62,36 @@ const tops = computed(() => {
 })
 const width = computed(() => sizes.value.head + columns.value * sizes.value.column + (props.gap?.width ?? 0))
 const height = computed(() => (tops.value.at(-1) ?? 0) + (props.rows.length ? heightOf(props.rows.at(-1)!) : 0))
-const shownRows = computed(() => {
-  const firstBelow = tops.value.findIndex((t) => t > scroll.value.top)
-  const first = Math.max(0, (firstBelow < 0 ? props.rows.length : firstBelow) - 1 - OVER)
-  const past = tops.value.findIndex((t) => t > scroll.value.top + size.value.height)
-  return { first, last: Math.min(props.rows.length, (past < 0 ? props.rows.length : past) + OVER) }
+/* plain numbers, so that scrolling draws anew only when a row or a column comes into sight */
+const firstRow = computed(() => {
+  const below = tops.value.findIndex((t) => t > scroll.value.top)
+  return Math.max(0, (below < 0 ? props.rows.length : below) - 1 - OVER)
 })
-const shownColumns = computed(() => {
-  const from = scroll.value.left - sizes.value.column
-  const to = scroll.value.left + size.value.width
-  return lefts.value.flatMap((x, i) => (x >= from && x <= to ? [i] : []))
+const lastRow = computed(() => {
+  const past = tops.value.findIndex((t) => t > scroll.value.top + size.value.height)
+  return Math.min(props.rows.length, (past < 0 ? props.rows.length : past) + OVER)
+})
+const firstColumn = computed(() => Math.max(0, lefts.value.findIndex((x) => x >= scroll.value.left - sizes.value.column)))
+const lastColumn = computed(() => {
+  const past = lefts.value.findIndex((x) => x > scroll.value.left + size.value.width)
+  return past < 0 ? columns.value : past
+})
+/** Where threads are drawn, px: not the whole length of a long scene. */
+const inSight = computed(() => {
+  const left = lefts.value[firstColumn.value] ?? 0
+  return { left, width: (lefts.value[lastColumn.value - 1] ?? 0) + sizes.value.column - left }
+})
+const shownColumns = computed(() => Array.from({ length: lastColumn.value - firstColumn.value }, (_, i) => firstColumn.value + i))
+/** Threads and states of each row, worked out once for a board and its sizes. */
+const laid = computed(() => {
+  const known = new Map<BoardRow, { drawing: Threads; now: BoardThread[] }>()
+  const [at, based, shots] = [lefts.value, props.based, props.board.shots]
+  const own = new Map([true, false].map((camera) => [camera, sizesFor(camera)]))
+  return (row: BoardRow) => {
+    const found = known.get(row) ?? { drawing: threads(row, shots, based, at, own.get(isCamera(row))!, 'var(--ink)'), now: states(row, based) }
+    known.set(row, found)
+    return found
+  }
 })
 const range = computed(() => {
   const other = end.value ?? at.value
@@ -81,11 +101,10 @@ const range = computed(() => {
   }
 })
 const drawn = computed(() =>
-  props.rows.slice(shownRows.value.first, shownRows.value.last).map((row, k) => {
-    const index = shownRows.value.first + k
-    const own = sizesOf(row)
-    const all = threads(row, props.board.shots, props.based, lefts.value, own, 'var(--ink)')
-    const now = states(row, props.based)
+  props.rows.slice(firstRow.value, lastRow.value).map((row, k) => {
+    const index = firstRow.value + k
+    const own = sizesFor(isCamera(row))
+    const { drawing, now } = laid.value(row)
     const cells = shownColumns.value.filter((c) => c < props.board.shots.length).map((column) => {
       const cell = cellAt(row, column)
       const first = props.based[column]! < 0
@@ -93,7 +112,7 @@ const drawn = computed(() =>
       return { column, cell, first, words, reason: cell && !first ? cellReason(cell) : undefined, y: laneY(own, props.board.shots[column]!.lane), state: now[column]!.state, say: spoken(row, column, words, !!cell) }
     })
     const looks = shownColumns.value.filter((c) => c >= props.board.shots.length).map((column) => ({ column, cell: props.board.looks[column - props.board.shots.length]!.cells.find((l) => l.placement === row.placement.key) }))
-    return { row, index, top: tops.value[index]!, height: heightOf(row), ...all, cells, looks }
+    return { row, index, top: tops.value[index]!, height: heightOf(row), ...drawing, cells, looks }
   }),
 )
 
@@ -112,8 +131,8 @@ function heightOf(row: BoardRow) {
   return isCamera(row) ? sizes.value.cameraRow : sizes.value.row
 }
 /** The camera's row is lower: one line of figures, the thread close above it. */
-function sizesOf(row: BoardRow) {
-  return isCamera(row) && !props.compact ? { ...sizes.value, lane: 13, laneStep: 6 } : sizes.value
+function sizesFor(camera: boolean) {
+  return camera && !props.compact ? { ...sizes.value, lane: 13, laneStep: 6 } : sizes.value
 }
 
 function spoken(row: BoardRow, column: number, words: { figures: string; words: string }, tied: boolean) {
@@ -240,10 +259,6 @@ function onPaste(event: ClipboardEvent) {
 function onScroll() {
   if (scroller.value) scroll.value = { left: scroller.value.scrollLeft, top: scroller.value.scrollTop }
 }
-
-function reasonWord(reason: Reason | undefined) {
-  return reasonName(reason)
-}
 </script>
 
 <template>
@@ -266,7 +281,7 @@ function reasonWord(reason: Reason | undefined) {
             <span v-if="!compact" class="block truncate text-[11px] text-quiet">{{ subtitle(r.row) }}</span>
           </span>
         </div>
-        <svg class="threads" :style="{ left: `${sizes.head}px` }" :width="width - sizes.head" :height="r.height" aria-hidden="true">
+        <svg class="threads" :style="{ left: `${sizes.head + inSight.left}px` }" :width="inSight.width" :height="r.height" :viewBox="`${inSight.left} 0 ${inSight.width} ${r.height}`" aria-hidden="true">
           <path v-for="(s, i) in r.segments" :key="`u${i}`" :d="s.d" class="under" />
           <path v-for="(s, i) in r.segments" :key="i" :d="s.d" fill="none" :stroke="s.stroke" :stroke-width="s.width" :opacity="s.faint ? 0.4 : 1" />
           <path v-for="(b, i) in r.bars" :key="`b${i}`" :d="bar(b)" :stroke="b.stroke" stroke-width="2" />
@@ -280,7 +295,7 @@ function reasonWord(reason: Reason | undefined) {
           <template v-if="c.cell && !c.first">
             <svg class="knot" :style="{ left: `${KNOT_X - 10}px`, top: `${c.y - 5.5}px` }" width="20" height="11" viewBox="-10 -5.5 20 11" aria-hidden="true"><path d="M-8 0C-3 -4.5 3 -4.5 8 0C3 4.5 -3 4.5 -8 0Z" fill="var(--accent)" stroke="var(--ground)" stroke-width="2" paint-order="stroke" /></svg>
             <CheatFlag v-if="c.reason === 'CHEAT'" class="flag" :style="{ left: `${KNOT_X}px`, top: `${c.y - 18}px` }" />
-            <span v-if="!compact && !isCamera(r.row)" class="why" :class="{ cheat: c.reason === 'CHEAT' }" :style="{ top: `${c.y - 16}px` }">{{ reasonWord(c.reason) }}</span>
+            <span v-if="!compact && !isCamera(r.row)" class="why" :class="{ cheat: c.reason === 'CHEAT' }" :style="{ top: `${c.y - 16}px` }">{{ reasonName(c.reason) }}</span>
           </template>
           <span v-if="c.cell" class="said" :class="{ tall: !compact, low: isCamera(r.row) }">
             <span class="figure block truncate">{{ c.words.figures || (compact ? c.words.words : '') }}</span>
