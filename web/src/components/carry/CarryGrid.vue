@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useId, watch } from 'vue'
 import type { Board, BoardRow, BoardThread } from '@/api/types'
-import CheatFlag from '@/components/marks/CheatFlag.vue'
-import { bar, cellAt, cellReason, cellWords, COMPACT, KNOT_X, laneY, pasted, ROOMY, states, threads, type Threads } from '@/lib/board'
+import { cellAt, cellWords, COMPACT, pasted, ROOMY, states, threads, type Threads } from '@/lib/board'
 import { useSize } from '@/lib/useSize'
-import { reasonName } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
+import BoardLine from './BoardLine.vue'
 import ColumnHead from './ColumnHead.vue'
-import ThingMark from './ThingMark.vue'
 
 /** The board itself. Only what is in sight is drawn, however large the scene. */
 const props = defineProps<{
@@ -100,21 +98,9 @@ const range = computed(() => {
     left: Math.min(at.value.column, other.column), right: Math.max(at.value.column, other.column),
   }
 })
-const drawn = computed(() =>
-  props.rows.slice(firstRow.value, lastRow.value).map((row, k) => {
-    const index = firstRow.value + k
-    const own = sizesFor(isCamera(row))
-    const { drawing, now } = laid.value(row)
-    const cells = shownColumns.value.filter((c) => c < props.board.shots.length).map((column) => {
-      const cell = cellAt(row, column)
-      const first = props.based[column]! < 0
-      const words = cellWords(cell, now[column]!.state, first, settings.printed)
-      return { column, cell, first, words, reason: cell && !first ? cellReason(cell) : undefined, y: laneY(own, props.board.shots[column]!.lane), state: now[column]!.state, say: spoken(row, column, words, !!cell) }
-    })
-    const looks = shownColumns.value.filter((c) => c >= props.board.shots.length).map((column) => ({ column, cell: props.board.looks[column - props.board.shots.length]!.cells.find((l) => l.placement === row.placement.key) }))
-    return { row, index, top: tops.value[index]!, height: heightOf(row), ...drawing, cells, looks }
-  }),
-)
+const drawn = computed(() => props.rows.slice(firstRow.value, lastRow.value).map((row, k) => ({ row, index: firstRow.value + k, ...laid.value(row) })))
+/** What all rows share; the same thing as long as nothing of it changes, so that a row that stays in sight is not drawn again. */
+const sheet = computed(() => ({ board: props.board, based: props.based, columns: shownColumns.value, inSight: inSight.value, lefts: lefts.value, head: sizes.value.head, column: sizes.value.column, compact: props.compact, id }))
 
 /** Stays in sight while the rows scroll, and goes under the row heads. */
 const gapStyle = computed(() => {
@@ -135,20 +121,10 @@ function sizesFor(camera: boolean) {
   return camera && !props.compact ? { ...sizes.value, lane: 13, laneStep: 6 } : sizes.value
 }
 
-function spoken(row: BoardRow, column: number, words: { figures: string; words: string }, tied: boolean) {
-  const shot = props.board.shots[column]!
-  const what = [words.figures, words.words].filter(Boolean).join(', ')
-  return `${row.placement.name} in ${shot.slate}: ${tied ? what || 'changed' : shot.basedOn ? `carries from ${shot.basedOn}` : 'nothing recorded'}`
-}
-
-function subtitle({ placement }: BoardRow) {
-  const { unit, watts, what } = placement.piece
-  return [unit, watts ? `${watts} W` : what].filter((part) => part && part !== placement.name).join(', ')
-}
-
-function inRange(row: number, column: number) {
+/** Columns of a row that are chosen, or none. */
+function chosenIn(row: number): string {
   const r = range.value
-  return row >= r.top && row <= r.bottom && column >= r.left && column <= r.right
+  return row >= r.top && row <= r.bottom ? `${r.left}-${r.right}` : ''
 }
 
 function go(row: number, column: number, extend = false) {
@@ -272,41 +248,14 @@ function onScroll() {
         <div class="corner" :style="{ width: `${sizes.head}px` }"><b class="text-[15px] font-[650]">Carry, scene {{ board.scene.number }}</b><span class="block text-[12px] text-quiet">in shooting order</span></div>
         <ColumnHead v-for="column in shownColumns" :key="column" :board="board" :column="column" :compact="compact" :here="board.shots[column]?.id === shotId" :style="{ left: `${sizes.head + lefts[column]!}px`, width: `${sizes.column}px` }" @gap="emit('gap', column)" @shot="(id) => emit('shot', id)" />
       </div>
-      <div v-for="r in drawn" :key="r.row.placement.key" class="row" role="row" :aria-rowindex="r.index + 2" :style="{ top: `${headHeight + r.top}px`, height: `${r.height}px`, width: `${width}px` }">
-        <div class="row-head" role="rowheader" :style="{ width: `${sizes.head}px` }">
-          <ThingMark v-if="!compact" :row="r.row" />
-          <span v-else class="swatch" :style="{ background: r.row.swatch ?? 'transparent' }" />
-          <span class="min-w-0">
-            <b class="block truncate font-[650]">{{ r.row.placement.name }}</b>
-            <span v-if="!compact" class="block truncate text-[11px] text-quiet">{{ subtitle(r.row) }}</span>
-          </span>
-        </div>
-        <svg class="threads" :style="{ left: `${sizes.head + inSight.left}px` }" :width="inSight.width" :height="r.height" :viewBox="`${inSight.left} 0 ${inSight.width} ${r.height}`" aria-hidden="true">
-          <path v-for="(s, i) in r.segments" :key="`u${i}`" :d="s.d" class="under" />
-          <path v-for="(s, i) in r.segments" :key="i" :d="s.d" fill="none" :stroke="s.stroke" :stroke-width="s.width" :opacity="s.faint ? 0.4 : 1" />
-          <path v-for="(b, i) in r.bars" :key="`b${i}`" :d="bar(b)" :stroke="b.stroke" stroke-width="2" />
-        </svg>
-        <div
-          v-for="c in r.cells" :id="`${id}-${r.index}-${c.column}`" :key="c.column" class="cell" role="gridcell" :aria-colindex="c.column + 1" :aria-label="c.say" :aria-selected="inRange(r.index, c.column)"
-          :class="{ chosen: inRange(r.index, c.column), at: at.row === r.index && at.column === c.column, locked: board.shots[c.column]!.stage === 'SHOT' }"
-          :style="{ left: `${sizes.head + lefts[c.column]!}px`, width: `${sizes.column}px` }"
-          @click="go(r.index, c.column, $event.shiftKey)" @dblclick="edit()"
-        >
-          <template v-if="c.cell && !c.first">
-            <svg class="knot" :style="{ left: `${KNOT_X - 10}px`, top: `${c.y - 5.5}px` }" width="20" height="11" viewBox="-10 -5.5 20 11" aria-hidden="true"><path d="M-8 0C-3 -4.5 3 -4.5 8 0C3 4.5 -3 4.5 -8 0Z" fill="var(--accent)" stroke="var(--ground)" stroke-width="2" paint-order="stroke" /></svg>
-            <CheatFlag v-if="c.reason === 'CHEAT'" class="flag" :style="{ left: `${KNOT_X}px`, top: `${c.y - 18}px` }" />
-            <span v-if="!compact && !isCamera(r.row)" class="why" :class="{ cheat: c.reason === 'CHEAT' }" :style="{ top: `${c.y - 16}px` }">{{ reasonName(c.reason) }}</span>
-          </template>
-          <span v-if="c.cell" class="said" :class="{ tall: !compact, low: isCamera(r.row) }">
-            <span class="figure block truncate">{{ c.words.figures || (compact ? c.words.words : '') }}</span>
-            <span v-if="!compact && c.words.words && !(isCamera(r.row) && c.words.figures)" class="block truncate text-[11px]" :class="{ 'text-quiet': c.words.figures }">{{ c.words.words }}</span>
-          </span>
-          <input v-if="editing !== undefined && at.row === r.index && at.column === c.column" ref="input" v-model="editing" class="typing figure" :aria-label="`Type what ${r.row.placement.name} has in ${board.shots[c.column]!.slate}`" autocomplete="off" spellcheck="false" @keydown.enter.stop.prevent="keep" @keydown.esc.stop.prevent="cancel" @keydown.stop @blur="cancel" @click.stop />
-        </div>
-        <div v-for="l in r.looks" :key="`l${l.column}`" class="cell look" :style="{ left: `${sizes.head + lefts[l.column]!}px`, width: `${sizes.column}px` }">
-          <span v-if="l.cell" class="said tall"><span class="figure flex items-center gap-1.5 truncate"><span v-if="l.cell.swatch" class="swatch" :style="{ background: l.cell.swatch }" />{{ l.cell.say }}</span></span>
-        </div>
-      </div>
+      <BoardLine
+        v-for="r in drawn" :key="r.row.placement.key" :sheet="sheet" :row="r.row" :index="r.index" :drawing="r.drawing" :now="r.now" :sizes="sizesFor(isCamera(r.row))"
+        :chosen="chosenIn(r.index)" :at="at.row === r.index ? at.column : -1"
+        :style="{ top: `${headHeight + tops[r.index]!}px`, height: `${heightOf(r.row)}px`, width: `${width}px` }"
+        @choose="(column, extend) => go(r.index, column, extend)" @edit="edit()"
+      >
+        <input v-if="editing !== undefined && at.row === r.index" ref="input" v-model="editing" class="typing figure" :aria-label="`Type what ${r.row.placement.name} has in ${board.shots[at.column]!.slate}`" autocomplete="off" spellcheck="false" @keydown.enter.stop.prevent="keep" @keydown.esc.stop.prevent="cancel" @keydown.stop @blur="cancel" @click.stop />
+      </BoardLine>
       <div v-if="gap" class="gap" :style="gapStyle"><slot name="gap" /></div>
     </div>
   </div>
@@ -321,9 +270,6 @@ function onScroll() {
 }
 .scroller:focus-visible {
   outline: none;
-}
-.scroller:focus-visible .cell.at {
-  outline-width: 2.4px;
 }
 .canvas {
   position: relative;
@@ -345,94 +291,6 @@ function onScroll() {
 }
 .compact .corner {
   padding: 3px 12px;
-}
-.row {
-  position: absolute;
-  border-bottom: 1px solid var(--line);
-  contain: layout style;
-}
-.row-head {
-  position: sticky;
-  left: 0;
-  z-index: 3;
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  height: 100%;
-  padding: 0 8px 0 14px;
-  background: var(--ground);
-  border-right: 1px solid var(--line);
-}
-.threads {
-  position: absolute;
-  z-index: 1;
-  top: 0;
-  pointer-events: none;
-}
-/* a pale thread would be lost on the daylight ground */
-.under {
-  display: none;
-  fill: none;
-  stroke: var(--set);
-  stroke-width: 3.6;
-}
-:global([data-theme='daylight']) .under {
-  display: inline;
-}
-.cell {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  border-left: 1px solid var(--line);
-  cursor: default;
-}
-.cell:hover {
-  background: color-mix(in srgb, var(--raised) 45%, transparent);
-}
-.cell.chosen {
-  background: color-mix(in srgb, var(--raised) 70%, transparent);
-}
-.cell.at {
-  outline: 1.6px solid var(--accent);
-  outline-offset: -1px;
-  border-radius: 3px;
-}
-.cell.look {
-  background: var(--panel);
-}
-.knot,
-.flag {
-  position: absolute;
-  z-index: 2;
-}
-.why {
-  position: absolute;
-  left: 44px;
-  font-size: 11px;
-  line-height: 13px;
-  color: var(--quiet);
-}
-.why.cheat {
-  color: var(--accent);
-}
-.said {
-  position: absolute;
-  z-index: 2;
-  left: 12px;
-  right: 4px;
-  top: 31px;
-}
-.said.low {
-  top: 25px;
-}
-.compact .said {
-  left: 34px;
-  top: 12px;
-  font-size: 12px;
-  text-shadow: 0 0 3px var(--ground);
-}
-.said.tall {
-  line-height: 15px;
 }
 .typing {
   position: absolute;
