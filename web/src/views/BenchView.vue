@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
+import SpineButton from '@/components/frame/SpineButton.vue'
 import ColourBench from '@/components/bench/ColourBench.vue'
 import CorrectionBench from '@/components/bench/CorrectionBench.vue'
 import DistanceBench from '@/components/bench/DistanceBench.vue'
@@ -36,7 +37,7 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
 <template>
   <div class="view">
     <header class="head">
-      <button class="menu button" aria-label="Scenes and shots" @click="$emit('spine')"><svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg></button>
+      <SpineButton @click="$emit('spine')" />
       <h1 class="text-[22px] font-[650]">Bench</h1>
       <span class="text-[12px] text-quiet">calculators; nothing here is recorded</span>
     </header>
@@ -60,9 +61,6 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
   padding: 8px 16px;
   border-bottom: 1px solid var(--line);
 }
-.menu {
-  display: none;
-}
 .tabs {
   display: flex;
   flex: none;
@@ -82,10 +80,6 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
   font-weight: 650;
 }
 @media (width < 800px) {
-  .menu {
-    display: inline-flex;
-    align-self: center;
-  }
   .tabs {
     height: 44px;
   }

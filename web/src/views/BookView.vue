@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { ScenePage } from '@/api/types'
+import SpineButton from '@/components/frame/SpineButton.vue'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ImportDialog from '@/components/dialogs/ImportDialog.vue'
 import SceneDialog from '@/components/dialogs/SceneDialog.vue'
@@ -56,9 +57,7 @@ async function startProduction() {
 <template>
   <div class="book">
     <header class="flex h-[52px] items-center gap-2 border-b border-line bg-panel px-4">
-      <button class="button spine-button" aria-label="Scenes and shots" @click="$emit('spine')">
-        <svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg>
-      </button>
+      <SpineButton @click="$emit('spine')" />
       <h1 class="text-[22px]">Book</h1>
       <input v-model="query" class="field find" placeholder="Find a scene or a shot" aria-label="Find a scene or a shot" />
       <button class="button ml-auto" @click="dialog = 'import'">Import scene…</button>

@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { Changed, Compared } from '@/api/types'
+import SpineButton from '@/components/frame/SpineButton.vue'
 import ComparePlan from '@/components/carry/ComparePlan.vue'
 import SidePicker from '@/components/dialogs/SidePicker.vue'
 import LineState from '@/components/frame/LineState.vue'
@@ -56,7 +57,7 @@ function go(from: string, to: string) {
 <template>
   <div class="view">
     <header class="head">
-      <button class="button spine-button" aria-label="Scenes and shots" @click="$emit('spine')"><svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg></button>
+      <SpineButton @click="$emit('spine')" />
       <h1 class="text-[22px]">Compare</h1>
       <SidePicker :model-value="from" label="From" class="pick" @update:model-value="(id: string) => go(id, to)" />
       <span class="text-quiet">with</span>

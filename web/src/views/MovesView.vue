@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import SpineButton from '@/components/frame/SpineButton.vue'
 import MoveBars from '@/components/carry/MoveBars.vue'
 import MoveSteps from '@/components/carry/MoveSteps.vue'
 import TempoDialog from '@/components/dialogs/TempoDialog.vue'
@@ -32,7 +33,7 @@ function print() {
 <template>
   <div class="view moves">
     <header class="head">
-      <button class="button spine-button no-print" aria-label="Scenes and shots" @click="$emit('spine')"><svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg></button>
+      <SpineButton @click="$emit('spine')" />
       <div class="min-w-0 grow">
         <h1 class="truncate text-[22px]">{{ moves ? `${moves.from.name} to ${moves.to.name}` : 'What to do' }}</h1>
         <p v-if="moves" class="truncate text-[12px] text-quiet">Sc. {{ moves.to.scene.number }} {{ moves.to.scene.heading }}; {{ moves.to.description }}</p>

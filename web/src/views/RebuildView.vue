@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { Rebuild } from '@/api/types'
+import SpineButton from '@/components/frame/SpineButton.vue'
 import StepCard from '@/components/rebuild/StepCard.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import LineState from '@/components/frame/LineState.vue'
@@ -134,7 +135,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <section class="one">
         <header class="phone-head">
           <div class="flex items-center">
-            <button class="button mr-3" aria-label="Scenes and shots" @click="$emit('spine')"><svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg></button>
+            <SpineButton class="mr-3" @click="$emit('spine')" />
             <span><b class="font-bold">{{ sheet.slate }}</b> <span class="text-quiet">rebuild</span></span>
             <RouterLink class="ml-4 text-quiet underline" :to="{ name: 'plot', params: { id: shotId } }">plot</RouterLink>
             <LineState class="ml-auto" />

@@ -81,7 +81,6 @@ const looks = computed(() =>
         <span class="figure block truncate">{{ c.words.figures || (sheet.compact ? c.words.words : '') }}</span>
         <span v-if="!sheet.compact && c.words.words && !(camera && c.words.figures)" class="block truncate text-[11px]" :class="{ 'text-quiet': c.words.figures }">{{ c.words.words }}</span>
       </span>
-      <slot v-if="at === c.column" />
     </div>
     <div v-for="l in looks" :key="`l${l.column}`" class="cell look" :style="{ left: `${sheet.head + sheet.lefts[l.column]!}px`, width: `${sheet.column}px` }">
       <span v-if="l.cell" class="said tall"><span class="figure flex items-center gap-1.5 truncate"><span v-if="l.cell.swatch" class="swatch" :style="{ background: l.cell.swatch }" />{{ l.cell.say }}</span></span>

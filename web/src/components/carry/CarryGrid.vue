@@ -36,7 +36,7 @@ const size = useSize(scroller)
 const scroll = ref({ left: 0, top: 0 })
 const end = ref<{ row: number; column: number }>()
 const editing = ref<string>()
-const input = ref<HTMLInputElement[]>([])
+const input = ref<HTMLInputElement>()
 const copied = ref<string>()
 
 /** Where there is room the columns grow. */
@@ -110,6 +110,13 @@ const gapStyle = computed(() => {
   return { left: `${left}px`, width: `${props.gap.width}px`, top: `${scroll.value.top}px`, height: `${size.value.height}px`, clipPath: under ? `inset(0 0 0 ${under}px)` : 'none' }
 })
 
+/** Over the cell that is typed into: a field of the board, not of a row, so that typing draws no row again. */
+const typingStyle = computed(() => {
+  const row = props.rows[at.value.row]
+  if (!row) return {}
+  return { left: `${sizes.value.head + lefts.value[at.value.column]! + 2}px`, top: `${headHeight.value + tops.value[at.value.row]! + heightOf(row) - 29}px`, width: `${sizes.value.column - 4}px` }
+})
+
 function isCamera(row: BoardRow) {
   return row.placement.kind === 'CAMERA'
 }
@@ -160,8 +167,8 @@ async function edit(text?: string) {
   const cell = row && cellAt(row, at.value.column)
   editing.value = text ?? (cell ? cellWords(cell, 'ON', false, settings.printed).figures : '')
   await nextTick()
-  input.value[0]?.focus()
-  if (text === undefined) input.value[0]?.select()
+  input.value?.focus()
+  if (text === undefined) input.value?.select()
 }
 
 function keep() {
@@ -253,9 +260,8 @@ function onScroll() {
         :chosen="chosenIn(r.index)" :at="at.row === r.index ? at.column : -1"
         :style="{ top: `${headHeight + tops[r.index]!}px`, height: `${heightOf(r.row)}px`, width: `${width}px` }"
         @choose="(column, extend) => go(r.index, column, extend)" @edit="edit()"
-      >
-        <input v-if="editing !== undefined && at.row === r.index" ref="input" v-model="editing" class="typing figure" :aria-label="`Type what ${r.row.placement.name} has in ${board.shots[at.column]!.slate}`" autocomplete="off" spellcheck="false" @keydown.enter.stop.prevent="keep" @keydown.esc.stop.prevent="cancel" @keydown.stop @blur="cancel" @click.stop />
-      </BoardLine>
+      />
+      <input v-if="editing !== undefined" ref="input" v-model="editing" class="typing figure" :style="typingStyle" :aria-label="`Type what ${rows[at.row]?.placement.name} has in ${board.shots[at.column]?.slate}`" autocomplete="off" spellcheck="false" @keydown.enter.stop.prevent="keep" @keydown.esc.stop.prevent="cancel" @keydown.stop @blur="cancel" />
       <div v-if="gap" class="gap" :style="gapStyle"><slot name="gap" /></div>
     </div>
   </div>
@@ -294,7 +300,6 @@ function onScroll() {
 }
 .typing {
   position: absolute;
-  inset: auto 2px 2px;
   z-index: 2;
   min-height: 26px;
   padding: 0 6px;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { held, type Attribute, type Placed, type Plot } from '@/api/types'
+import SpineButton from './SpineButton.vue'
 import LineState from './LineState.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import StopsText from '@/components/marks/StopsText.vue'
@@ -42,9 +43,7 @@ const figures = computed(() =>
 
 <template>
   <header class="slate">
-    <button class="button spine-button" aria-label="Scenes and shots" @click="emit('spine')">
-      <svg width="16" height="12" aria-hidden="true"><path d="M3 0V12M3 2H16M3 6H12M3 10H14" stroke="currentColor" stroke-width="1.4" /></svg>
-    </button>
+    <SpineButton @click="emit('spine')" />
     <h1 class="text-[30px] leading-none font-bold">{{ plot.shot.slate }}</h1>
     <button class="head" :aria-label="`Shot ${plot.shot.slate}: change its card`" @click="emit('edit')">
       <span class="block truncate text-[12px]"><b class="font-[650]">Sc. {{ plot.scene.number }}</b> {{ plot.scene.heading }}</span>
