@@ -16,6 +16,7 @@ import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.scene.PlacedPiece;
+import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.EditEntity.Kind;
 import org.oblume.server.support.JsonText;
 import org.springframework.stereotype.Service;
@@ -28,14 +29,16 @@ public class HistoryService {
 
     private static final Set<Kind> DOABLE = Set.of(Kind.EDIT, Kind.REDO);
     private final ShotService shots;
+    private final SceneService scenes;
     private final SceneRecords records;
     private final KnotService tying;
     private final KnotEventRepository events;
     private final EditRepository edits;
     private final JsonText json;
 
-    HistoryService(ShotService shots, SceneRecords records, KnotService tying, KnotEventRepository events, EditRepository edits, JsonText json) {
+    HistoryService(ShotService shots, SceneService scenes, SceneRecords records, KnotService tying, KnotEventRepository events, EditRepository edits, JsonText json) {
         this.shots = shots;
+        this.scenes = scenes;
         this.records = records;
         this.tying = tying;
         this.events = events;
@@ -76,13 +79,15 @@ public class HistoryService {
 
     /** @throws Refusal when there is nothing to take back, or somebody changed it since */
     public void undo(long shotId, String author) {
+        SceneRecord record = locked(shotId);
         EditEntity edit = lastDone(shotId, author).orElseThrow(() -> new Refusal("There is nothing of yours to undo in this shot."));
-        revert(shotId, edit, author, Kind.UNDO);
+        revert(record, shotId, edit, author, Kind.UNDO);
     }
 
     public void redo(long shotId, String author) {
+        SceneRecord record = locked(shotId);
         EditEntity undone = lastUndone(shotId, author).orElseThrow(() -> new Refusal("There is nothing of yours to do again in this shot."));
-        revert(shotId, undone, author, Kind.REDO);
+        revert(record, shotId, undone, author, Kind.REDO);
     }
 
     private Optional<EditEntity> lastDone(long shotId, String author) {
@@ -99,8 +104,7 @@ public class HistoryService {
         return edits.findFirstByShotIdAndAuthorAndKindInAndTakenBackFalseOrderByIdDesc(shotId, author, kinds);
     }
 
-    private void revert(long shotId, EditEntity edit, String author, Kind kind) {
-        SceneRecord record = records.restingUnder(shots.get(shotId));
+    private void revert(SceneRecord record, long shotId, EditEntity edit, String author, Kind kind) {
         Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
         List<KnotChange> back = new ArrayList<>();
         for (KnotEventEntity event : events.findByEditIdOrderById(edit.id())) {
@@ -113,23 +117,30 @@ public class HistoryService {
                 throw new Refusal("%s changed the %s of %s since: change it by hand, or go back in the history.".formatted(
                         now.tie().author(), event.attribute().label(), placement.name()));
             }
-            back.add(asBefore(event, placement, author, null));
+            back.add(asBefore(event, placement, author));
         }
         edit.takeBack();
         edits.save(edit);
         tying.change(shotId, back, kind, edit.id());
     }
 
-    /** The value that its own shot held before an event: what was tied before it, or carried. */
-    private KnotChange asBefore(KnotEventEntity event, Placement placement, String author, @Nullable String note) {
-        return asAt(events.findFirstByShotIdAndPlacementIdAndAttributeAndIdLessThanOrderByIdDesc(event.shotId(), event.placementId(),
-                event.attribute(), event.id()).orElse(null), event.attribute(), placement, author, note);
+    /** The record as it is, and stays until the transaction ends. */
+    private SceneRecord locked(long shotId) {
+        Shot shot = shots.get(shotId);
+        scenes.oneChangeAtATime(shot.sceneId());
+        return records.restingUnder(shot);
     }
 
-    private KnotChange asAt(@Nullable KnotEventEntity then, Attribute attribute, Placement placement, String author, @Nullable String note) {
+    /** The value that its own shot held before an event: what was tied before it, or carried. */
+    private KnotChange asBefore(KnotEventEntity event, Placement placement, String author) {
+        return asAt(events.findFirstByShotIdAndPlacementIdAndAttributeAndIdLessThanOrderByIdDesc(event.shotId(), event.placementId(),
+                event.attribute(), event.id()).orElse(null), event.attribute(), placement, author);
+    }
+
+    private KnotChange asAt(@Nullable KnotEventEntity then, Attribute attribute, Placement placement, String author) {
         AttributeValue value = then == null || then.value() == null ? null : json.read(Objects.requireNonNull(then.value()), attribute.type());
         return new KnotChange(placement.key(), attribute, value, then == null ? null : then.reason(),
-                note != null ? note : then == null ? null : then.tie().note(), author, KnotChange.WHATEVER);
+                then == null ? null : then.tie().note(), author, KnotChange.WHATEVER);
     }
 
     /**
@@ -138,7 +149,7 @@ public class HistoryService {
      * @param placement only that thing, or null for all of the shot
      */
     public void goBack(long shotId, long event, @Nullable String placement, String author) {
-        SceneRecord record = records.restingUnder(shots.get(shotId));
+        SceneRecord record = locked(shotId);
         Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
         Map<Object, KnotEventEntity> then = new LinkedHashMap<>();
         Map<Object, KnotEventEntity> now = new LinkedHashMap<>();
@@ -152,7 +163,7 @@ public class HistoryService {
             }
         }
         List<KnotChange> back = now.entrySet().stream().filter(e -> e.getValue() != then.get(e.getKey()))
-                .map(e -> asAt(then.get(e.getKey()), e.getValue().attribute(), placed.get(e.getValue().placementId()), author, null)).toList();
+                .map(e -> asAt(then.get(e.getKey()), e.getValue().attribute(), placed.get(e.getValue().placementId()), author)).toList();
         if (back.isEmpty()) {
             throw new Refusal("Nothing was changed since: it is as it was.");
         }

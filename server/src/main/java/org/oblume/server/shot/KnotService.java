@@ -124,10 +124,15 @@ public class KnotService {
         return events.newest().orElse(0L);
     }
 
-    /** @throws StaleEdit with what the other recorded, when one of the values was changed after that event */
-    @Transactional(readOnly = true)
+    /**
+     * Checks changes by what the person had in sight, and lets nobody else change the scene until the transaction ends.
+     *
+     * @throws StaleEdit with what the other recorded, when one of the values was changed after that event
+     */
     public void requireUnchangedSince(long shotId, List<KnotChange> changes, long event) {
-        SceneRecord record = records.of(shots.get(shotId).sceneId());
+        long sceneId = shots.get(shotId).sceneId();
+        scenes.oneChangeAtATime(sceneId);
+        SceneRecord record = records.of(sceneId);
         Map<Kept, KnotEntity> rows = rows(shotId);
         for (KnotChange change : changes) {
             Kept key = new Kept(record.placementId(change.placement()), change.attribute());
