@@ -89,9 +89,6 @@ const looks = computed(() =>
 </template>
 
 <style scoped>
-:global(.scroller:focus-visible) .cell.at {
-  outline-width: 2.4px;
-}
 .row {
   position: absolute;
   border-bottom: 1px solid var(--line);
@@ -117,13 +114,9 @@ const looks = computed(() =>
 }
 /* a pale thread would be lost on the daylight ground */
 .under {
-  display: none;
   fill: none;
-  stroke: var(--set);
+  stroke: var(--thread-edge);
   stroke-width: 3.6;
-}
-:global([data-theme='daylight']) .under {
-  display: inline;
 }
 .cell {
   position: absolute;

@@ -277,6 +277,9 @@ function onScroll() {
 .scroller:focus-visible {
   outline: none;
 }
+.scroller:focus-visible :deep(.cell.at) {
+  outline-width: 2.4px;
+}
 .canvas {
   position: relative;
 }
