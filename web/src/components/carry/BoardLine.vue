@@ -61,7 +61,7 @@ const looks = computed(() =>
     </div>
     <svg class="threads" :style="{ left: `${sheet.head + sheet.inSight.left}px` }" :width="sheet.inSight.width" height="100%" aria-hidden="true">
       <g :transform="`translate(${-sheet.inSight.left} 0)`">
-        <path v-for="(s, i) in drawing.segments" :key="`u${i}`" :d="s.d" class="under" />
+        <path v-for="(s, i) in drawing.segments.filter((line) => !line.faint)" :key="`u${i}`" :d="s.d" class="under" />
         <path v-for="(s, i) in drawing.segments" :key="i" :d="s.d" fill="none" :stroke="s.stroke" :stroke-width="s.width" :opacity="s.faint ? 0.4 : 1" />
         <path v-for="(b, i) in drawing.bars" :key="`b${i}`" :d="bar(b)" :stroke="b.stroke" stroke-width="2" />
       </g>
