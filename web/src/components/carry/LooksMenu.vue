@@ -3,7 +3,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { BoardShot, Compared, LookCard } from '@/api/types'
+import type { BoardShot, LookCard, Preview } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import { when } from '@/lib/words'
@@ -20,18 +20,17 @@ const saving = ref(false)
 const name = ref('')
 const error = ref('')
 const chosen = ref<LookCard>()
-const compared = ref<Compared>()
+const compared = ref<Preview>()
 const looks = computed(() => store.board?.looks.map((l) => l.card) ?? [])
 
-/** What a look takes over: lights, grip and the camera's white; marks and the camera stay. */
-const changes = computed(() => compared.value?.differences.filter((d) => d.from && d.to && (d.department !== 'CAMERA' || d.attribute === 'WHITE')) ?? [])
+const changes = computed(() => compared.value?.differences ?? [])
 
 watch(chosen, async (look) => {
   compared.value = undefined
   error.value = ''
   if (!look) return
   try {
-    compared.value = await call<Compared>('GET', `/api/compare?from=shot-${props.shot.id}&to=look-${look.id}`)
+    compared.value = await call<Preview>('GET', `/api/shots/${props.shot.id}/state?side=look-${look.id}`)
   } catch (failure) {
     error.value = sentence(failure)
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { BoardShot, Changed, Compared, Reason } from '@/api/types'
+import type { BoardShot, Changed, Preview, Reason } from '@/api/types'
 import { REASONS } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 import BaseDialog from './BaseDialog.vue'
@@ -13,7 +13,7 @@ const emit = defineEmits<{ close: []; kept: [] }>()
 const settings = useSettings()
 const side = ref('')
 const reason = ref<Reason>('MATCH')
-const compared = ref<Compared>()
+const compared = ref<Preview>()
 const things = ref<{ key: string; name: string; changes: Changed[]; wanted: boolean }[]>([])
 const error = ref('')
 
@@ -27,8 +27,8 @@ watch(side, async (now) => {
   error.value = ''
   if (!now) return
   try {
-    const answer = await call<Compared>('GET', `/api/compare?from=shot-${props.shot.id}&to=${now}`)
-    const changes = answer.differences.filter((d) => d.from && d.to)
+    const answer = await call<Preview>('GET', `/api/shots/${props.shot.id}/state?side=${now}`)
+    const changes = answer.differences
     things.value = [...new Set(changes.map((d) => d.from!))].map((key) => ({ key, name: changes.find((d) => d.from === key)!.name, changes: changes.filter((d) => d.from === key), wanted: true }))
     compared.value = answer
   } catch (failure) {
@@ -39,7 +39,7 @@ watch(side, async (now) => {
 async function keep() {
   try {
     await call('POST', `/api/shots/${props.shot.id}/state`, {
-      body: { side: side.value, placements: things.value.filter((t) => t.wanted).map((t) => t.key), reason: reason.value, note: `as in ${compared.value!.to.name}`, seen: compared.value!.seen },
+      body: { side: side.value, placements: things.value.filter((t) => t.wanted).map((t) => t.key), reason: reason.value, note: `as in ${compared.value!.name}`, seen: compared.value!.seen },
     })
     emit('kept')
     emit('close')

@@ -7,8 +7,6 @@ import org.oblume.core.units.Length;
 /** A sentence or a part of one, with lengths in metres, and the same in feet and inches. */
 public record Words(String metric, String imperial) {
 
-    public static final Words NONE = new Words("", "");
-
     static Words of(String same) {
         return new Words(same, same);
     }
@@ -28,9 +26,5 @@ public record Words(String metric, String imperial) {
 
     private static Object[] all(Words[] parts, Function<Words, String> of) {
         return java.util.Arrays.stream(parts).map(of).toArray();
-    }
-
-    public boolean isEmpty() {
-        return metric.isEmpty();
     }
 }

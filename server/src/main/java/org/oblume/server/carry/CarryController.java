@@ -63,6 +63,11 @@ class CarryController {
         return carry.board(sceneId);
     }
 
+    @GetMapping("/shots/{shotId}/state")
+    CompareView.Preview preview(@PathVariable long shotId, @RequestParam String side) {
+        return carry.preview(shotId, side);
+    }
+
     @PostMapping("/shots/{shotId}/state")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void take(@PathVariable long shotId, @RequestBody TakeOver wanted, Principal person) {

@@ -1,5 +1,6 @@
 package org.oblume.server.carry;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,9 +10,11 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Change;
+import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Tie;
 import org.oblume.core.light.Trial;
 import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.Side;
@@ -117,12 +120,29 @@ class CarryService {
         return changes.stream().map(c -> new KnotChange(c.placement(), c.attribute(), c.value(), reason, note, author, KnotChange.WHATEVER)).toList();
     }
 
+    /** What making a shot like a look or another shot would change. */
+    @Transactional(readOnly = true)
+    CompareView.Preview preview(long shotId, String sideId) {
+        Sides.NamedSide now = sides.shot(shotId);
+        Sides.NamedSide wanted = sides.side(sideId);
+        Recording recording = now.record().recording();
+        Tie tie = new Tie(null, null, wanted.name(), Instant.EPOCH, 1);
+        List<Knot> would = taking(now, wanted, null).stream().map(c -> new Knot(now.name(), c.placement(), c.value(), tie)).toList();
+        CarryBook after = recording.book().with(would);
+        return new CompareView.Preview(wanted.name(), knots.newestEvent(),
+                CompareView.Changed.of(Differences.between(now.side(), new Side(recording.with(after), after.resolve(now.name())))));
+    }
+
+    /** A look is the light of a scene, not its frame; a shot is taken over whole. */
+    private static List<Change> taking(Sides.NamedSide now, Sides.NamedSide wanted, @Nullable List<String> only) {
+        return Taking.changes(now.side(), wanted.side(), wanted.shot() == null ? Taking.Part.LIGHT : Taking.Part.WHOLE, only);
+    }
+
     /** Makes a shot like a look or another shot, as knots. @param only keys of the things to change, or null for all */
     void take(long shotId, String sideId, @Nullable List<String> only, @Nullable Reason reason, @Nullable String note, long seen, String author) {
         Sides.NamedSide now = sides.shot(shotId);
         Sides.NamedSide wanted = sides.side(sideId);
-        List<KnotChange> changes = tied(Taking.changes(now.side(), wanted.side(), wanted.shot() == null ? Taking.Part.LIGHT : Taking.Part.WHOLE, only),
-                reason, note, author);
+        List<KnotChange> changes = tied(taking(now, wanted, only), reason, note, author);
         if (changes.isEmpty()) {
             throw new Refusal("%s is like %s already: nothing to change.".formatted(now.name(), wanted.name()));
         }

@@ -35,6 +35,10 @@ record CompareView(Sides.Sidehead from, Sides.Sidehead to, long seen, List<Chang
     record StoodAt(double xM, double yM, double bearingDeg) {
     }
 
+    /** What a shot would become. @param seen the newest change that was looked at */
+    record Preview(String name, long seen, List<Changed> differences) {
+    }
+
     /** What would be another in one shot. */
     record Rebased(String slate, List<Changed> differences) {
     }

@@ -159,6 +159,7 @@ class BoardOverHttpTest {
         assertThat(api.post("/api/looks", "{\"name\":\"night %d\",\"shotId\":%d}".formatted(made, close)).detail()).contains("has a look called");
         long other = api.shotFrom("5N" + made, wide);
         api.tie(other, "camera", "LENS", "{\"text\":\"85\",\"reason\":\"LOOK\"}", 0);
+        assertThat(api.get("/api/shots/%d/state?side=look-%d".formatted(other, look)).body().get("differences").findValuesAsText("name")).containsOnly("Key", "Edge");
         assertThat(take(other, "look-" + look).status()).isEqualTo(204);
         assertThat(List.of(api.say(other, "key", "LEVEL"), api.say(other, "edge", "STANDING"), api.say(other, "camera", "LENS"))).containsExactly("12 %", "off", "85 mm");
         assertThat(take(other, "look-" + look).detail()).contains("nothing to change");
