@@ -15,6 +15,7 @@ import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Pointing;
 import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.Words;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Length;
 

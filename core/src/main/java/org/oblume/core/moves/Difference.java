@@ -4,6 +4,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.Words;
 
 /**
  * One value that is not the same on two sides.

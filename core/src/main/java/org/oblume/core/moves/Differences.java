@@ -8,6 +8,7 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.Words;
 
 /** What is not the same in two recorded states of the light. */
 public final class Differences {

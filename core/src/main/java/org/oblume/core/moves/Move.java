@@ -2,6 +2,7 @@ package org.oblume.core.moves;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.plot.Words;
 
 /**
  * One thing to do.

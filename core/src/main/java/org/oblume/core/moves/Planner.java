@@ -32,6 +32,7 @@ import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Pointing;
 import org.oblume.core.plot.Standing;
 import org.oblume.core.plot.Tint;
+import org.oblume.core.plot.Words;
 import org.oblume.core.rebuild.RebuildSheet;
 import org.oblume.core.units.Length;
 

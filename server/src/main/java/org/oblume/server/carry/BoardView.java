@@ -52,7 +52,7 @@ record BoardView(long sceneId, long productionId, SceneHeading scene, long seen,
     /** In words, with lengths in metres and in feet and inches. */
     record Said(String metric, String imperial) {
 
-        static Said of(org.oblume.core.moves.Words words) {
+        static Said of(org.oblume.core.plot.Words words) {
             return new Said(words.metric(), words.imperial());
         }
     }

@@ -1,26 +1,25 @@
-package org.oblume.core.moves;
+package org.oblume.core.plot;
 
 import java.util.function.Function;
-import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Length;
 
 /** A sentence or a part of one, with lengths in metres, and the same in feet and inches. */
 public record Words(String metric, String imperial) {
 
-    static Words of(String same) {
+    public static Words of(String same) {
         return new Words(same, same);
     }
 
-    static Words of(AttributeValue value) {
+    public static Words of(AttributeValue value) {
         return new Words(value.say(), value.sayImperial());
     }
 
-    static Words of(Length length) {
+    public static Words of(Length length) {
         return new Words(length.printMetric(), length.printImperial());
     }
 
     /** A pattern with {@code %s} for each part. */
-    static Words format(String pattern, Words... parts) {
+    public static Words format(String pattern, Words... parts) {
         return new Words(pattern.formatted(all(parts, Words::metric)), pattern.formatted(all(parts, Words::imperial)));
     }
 

@@ -1,0 +1,68 @@
+package org.oblume.core.continuity;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.continuity.Figures.Figure;
+
+/**
+ * A shot judged against the one it is to match.
+ *
+ * @param lines one for each aspect, in their order
+ */
+public record Match(List<Line> lines) {
+
+    /** How a line stands. */
+    public enum Verdict {
+        HOLDS, OUT,
+        /** Off, and somebody said why that is right. */
+        STILLED,
+        /** One of the two figures is not known. */
+        UNKNOWN
+    }
+
+    /**
+     * @param recorded of the shot that it is to match; null when it is not known
+     * @param now of this one
+     * @param difference between them, in the aspect's way; null when one is not known
+     * @param tolerance that holds here
+     * @param stilled why it is quiet, also where it holds; null when nobody said
+     */
+    public record Line(Aspect aspect, @Nullable Figure recorded, @Nullable Figure now, @Nullable Double difference, double tolerance, Verdict verdict,
+            @Nullable Stilled stilled) {
+
+        /** {@code Background is 0.7 over}; null when it holds or is not known. */
+        public @Nullable String say() {
+            return difference == null || verdict == Verdict.HOLDS ? null : aspect.say(difference);
+        }
+    }
+
+    public Match {
+        lines = List.copyOf(lines);
+    }
+
+    /** @param stilled lines that are to be quiet */
+    public static Match of(Figures recorded, Figures now, Tolerances tolerances, Map<Aspect, Stilled> stilled) {
+        List<Line> lines = new ArrayList<>();
+        for (Aspect aspect : Aspect.values()) {
+            Figure was = recorded.of().get(aspect);
+            Figure is = now.of().get(aspect);
+            Stilled quiet = stilled.get(aspect);
+            Double difference = was == null || is == null ? null : Double.valueOf(aspect.difference(was.value(), is.value()));
+            Verdict verdict = difference == null ? Verdict.UNKNOWN
+                    : tolerances.holds(aspect, difference) ? Verdict.HOLDS : quiet != null ? Verdict.STILLED : Verdict.OUT;
+            lines.add(new Line(aspect, was, is, difference, tolerances.of().get(aspect), verdict, quiet));
+        }
+        return new Match(lines);
+    }
+
+    /** Whether nothing is off without a word why. What is not known does not count as off. */
+    public boolean holds() {
+        return lines.stream().noneMatch(l -> l.verdict == Verdict.OUT);
+    }
+
+    public Line line(Aspect aspect) {
+        return lines.get(aspect.ordinal());
+    }
+}

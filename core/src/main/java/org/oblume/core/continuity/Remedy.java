@@ -1,0 +1,180 @@
+package org.oblume.core.continuity;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.light.Falling;
+import org.oblume.core.light.MarkLight;
+import org.oblume.core.light.ShotLight;
+import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Lamp;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.Role;
+import org.oblume.core.plot.Tint;
+import org.oblume.core.plot.Words;
+import org.oblume.core.units.Bearing;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Length;
+import org.oblume.core.units.Stops;
+
+/**
+ * What to do about a line that is off: the one light that brings it back, by level or by distance (model: predicted shares of the lights,
+ * inverse squares for a move).
+ */
+public final class Remedy {
+
+    private static final double FULL = 100;
+    private static final double LEAST_STOPS = 0.05;
+    private static final double NET_STOPS = 0.5;
+    private static final double NEAR_A_NET = 0.15;
+    private static final List<Role> FILLS = List.of(Role.FILL, Role.AMBIENCE);
+    private final ShotLight light;
+    private final ShotState state;
+    private final MarkLight at;
+
+    private Remedy(ShotLight light, ShotState state, MarkLight at) {
+        this.light = light;
+        this.state = state;
+        this.at = at;
+    }
+
+    /**
+     * @param line that is out
+     * @param mark key of the mark that it is judged at
+     * @return empty when nothing is known that one light could do
+     */
+    public static Optional<Words> of(Match.Line line, ShotLight light, ShotState state, String mark, School school) {
+        Double difference = line.difference();
+        Double recorded = line.recorded() == null ? null : line.recorded().value();
+        return difference == null || recorded == null ? Optional.empty()
+                : light.mark(mark).flatMap(at -> new Remedy(light, state, at).of(line.aspect(), difference, recorded, school));
+    }
+
+    private Optional<Words> of(Aspect aspect, double difference, double recorded, School school) {
+        return switch (aspect) {
+            case RATIO -> ratio(difference, school);
+            case EXPOSURE -> key().flatMap(key -> dimmed(key, share(at.lit(), key, difference)));
+            case BACKGROUND -> background(difference);
+            case WHITE -> key().flatMap(key -> dialled(key, difference));
+            case TINT -> key().flatMap(key -> tinted(key, difference));
+            case SOFTNESS -> key().flatMap(key -> resized(key, difference));
+            case KEY_SIDE -> key().map(key -> Words.of("Bring %s back to bearing %s from the mark, or call the move a cheat.".formatted(name(key),
+                    Bearing.ofDegrees(recorded).print())));
+        };
+    }
+
+    private Optional<Placement> key() {
+        return Figures.key(light, at);
+    }
+
+    /** {@code (L + (f − 1) l) / (S + (f − 1) s) = R}, solved for the factor f on the light that fills. */
+    private Optional<Words> ratio(double difference, School school) {
+        Optional<Placement> fill = Figures.strongest(light, at.shadow(), List.of(Role.FILL)).or(() -> Figures.strongest(light, at.shadow(), FILLS))
+                .or(() -> Figures.strongest(light, at.shadow(), List.of(Role.values())));
+        return fill.flatMap(f -> {
+            if (school == School.KEY_TO_FILL) {
+                return dimmed(f, Math.pow(2, difference));
+            }
+            if (of(at.lit(), f) > of(at.shadow(), f) && key().filter(k -> of(at.shadow(), k) > of(at.lit(), k)).isPresent()) {
+                return Optional.of(Words.of("%s outshines the key: bring it down until the lit cheek is the key’s again.".formatted(name(f))));
+            }
+            double wanted = at.lit().lux() / at.shadow().lux() * Math.pow(2, -difference);
+            return dimmed(f, 1 + (at.lit().lux() - wanted * at.shadow().lux()) / (wanted * of(at.shadow(), f) - of(at.lit(), f)));
+        });
+    }
+
+    private Optional<Words> background(double difference) {
+        Falling background = at.background();
+        return background == null ? Optional.empty() : Figures.strongest(light, background, List.of(Role.values())).flatMap(light -> {
+            double wanted = background.lux() / at.lit().lux() * Math.pow(2, -difference);
+            double factor = 1 + (wanted * at.lit().lux() - background.lux()) / (of(background, light) - wanted * of(at.lit(), light));
+            return dimmed(light, factor).map(words -> factor > 0 && factor < 1 ? net(words, -Stops.fromRatio(factor).value()) : words);
+        });
+    }
+
+    private static Words net(Words words, double stops) {
+        String net = Math.abs(stops - NET_STOPS) <= NEAR_A_NET ? "single" : Math.abs(stops - 2 * NET_STOPS) <= 2 * NEAR_A_NET ? "double" : "";
+        return net.isEmpty() ? words : Words.format("%%s Or hang a %s net before it.".formatted(net), words);
+    }
+
+    /** Factor on one light so that all of a surface changes by −difference. */
+    private double share(Falling on, Placement source, double difference) {
+        return 1 + on.lux() * (Math.pow(2, -difference) - 1) / of(on, source);
+    }
+
+    private Optional<Words> dimmed(Placement source, double factor) {
+        if (!Double.isFinite(factor) || factor <= 0) {
+            return Optional.of(Words.of("%s alone cannot do it: even off it is not enough.".formatted(name(source))));
+        }
+        double stops = Stops.fromRatio(factor).value();
+        if (Math.abs(stops) < LEAST_STOPS) {
+            return Optional.empty();
+        }
+        Stops size = Stops.of(Math.abs(stops));
+        String thirds = size.inThirds().equals("0") ? size.inTenths() : size.inThirds();
+        String change = "%s %s %s stop%s".formatted(name(source), stops > 0 ? "up" : "down", thirds, stops > 1 && !thirds.equals("1") ? "s" : "");
+        List<Words> ways = new ArrayList<>();
+        level(source, factor).ifPresent(to -> ways.add(Words.of(to)));
+        MarkLight.FromSource from = at.sources().get(light.sources().indexOf(source));
+        if (from.straight() && from.distanceM() > 0) {
+            ways.add(Words.format("move it from %s to %s", Words.of(Length.ofMetres(from.distanceM())), Words.of(Length.ofMetres(from.distanceM() / Math.sqrt(factor)))));
+        }
+        Words said = Words.of(change);
+        for (int i = 0; i < ways.size(); i++) {
+            said = Words.format(i == 0 ? "%s: %s" : "%s, or %s", said, ways.get(i));
+        }
+        return Optional.of(Words.format("%s.", said));
+    }
+
+    private Optional<String> level(Placement source, double factor) {
+        Lamp lamp = source.piece().lamp();
+        double now = state.value(source.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
+        if (lamp == null || now <= 0) {
+            return Optional.empty();
+        }
+        double output = lamp.curve().output(now) * factor;
+        return Optional.of(output > 1 ? "%s is %s stop short at 100 %%".formatted("it", Stops.fromRatio(output).inTenths())
+                : "%d to %d %%".formatted(Math.round(now * FULL), Math.round(lamp.curve().level(output) * FULL)));
+    }
+
+    private Optional<Words> dialled(Placement key, double difference) {
+        Double lowest = key.piece().lowestKelvin();
+        Double highest = key.piece().highestKelvin();
+        double share = of(at.lit(), key) / at.lit().lux();
+        return state.value(key.key(), Dial.class).map(dial -> {
+            double mired = Kelvin.of(dial.kelvin()).mired() - difference / share;
+            double kelvin = mired <= 0 ? Double.POSITIVE_INFINITY : Kelvin.MIRED_PRODUCT / mired;
+            boolean reached = lowest != null && highest != null && kelvin >= lowest && kelvin <= highest;
+            return Words.of(reached ? "Dial %s to %d K.".formatted(name(key), Math.round(kelvin))
+                    : "%s cannot be dialled that far: gel it by %d mired, or set the camera’s white.".formatted(name(key), Math.round(-difference / share)));
+        });
+    }
+
+    private Optional<Words> tinted(Placement key, double difference) {
+        Lamp lamp = key.piece().lamp();
+        double share = of(at.lit(), key) / at.lit().lux();
+        double wanted = state.value(key.key(), Tint.class).map(Tint::duv).orElse(0.0) - difference / share;
+        boolean reached = lamp != null && Math.abs(wanted) <= lamp.tintReach();
+        return Optional.of(Words.of(reached ? "Dial %s’s tint to %s.".formatted(name(key), Duv.print(wanted))
+                : "Gel %s by Duv %s, or set the camera’s tint.".formatted(name(key), Duv.print(-difference / share))));
+    }
+
+    private Optional<Words> resized(Placement key, double difference) {
+        double now = at.sources().get(light.sources().indexOf(key)).distanceM();
+        Words distances = Words.format("from %s to %s", Words.of(Length.ofMetres(now)), Words.of(Length.ofMetres(now * Math.pow(2, difference))));
+        return Optional.of(Words.format(difference < 0 ? "%s closer, %s, or through a larger frame; then its level." : "%s farther, %s, or through a smaller frame; then its level.",
+                Words.of(name(key)), distances));
+    }
+
+    private double of(Falling on, Placement source) {
+        return on.luxOfEach().get(light.sources().indexOf(source));
+    }
+
+    private static String name(Placement placement) {
+        return placement.name().substring(0, 1).toUpperCase(Locale.ROOT) + placement.name().substring(1);
+    }
+}

@@ -1,0 +1,84 @@
+package org.oblume.core.metering;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.exposure.Exposure;
+import org.oblume.core.plot.Words;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Illuminance;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Refusal;
+
+/**
+ * What was read at one mark of a shot. A reading of all lights is of the lit cheek; one of a light alone is towards that light.
+ *
+ * @param mark key of the mark
+ * @param alone key of the light that was on alone, or null for all of them
+ * @param lux incident, above 0 to 200,000 lux, or null
+ * @param shadowLux on the shadow cheek, all lights, or null
+ * @param backgroundLux on the background, all lights, or null
+ * @param kelvin 1000 to 25000, or null
+ * @param duv −0.05 to 0.05, + is green; given with the kelvin, or null
+ * @param signals on the monitor, all lights
+ */
+public record Reading(String mark, @Nullable String alone, @Nullable Double lux, @Nullable Double shadowLux, @Nullable Double backgroundLux,
+        @Nullable Double kelvin, @Nullable Double duv, Signals signals) {
+
+    /** More than any light meter tells, and more than the sun gives. */
+    private static final double MOST_LUX = 200_000;
+
+    public Reading {
+        check("The reading", lux);
+        check("The reading of the shadow cheek", shadowLux);
+        check("The reading of the background", backgroundLux);
+        if (kelvin != null) {
+            kelvin = new Kelvin(kelvin).value();
+        }
+        if (duv != null) {
+            duv = new Duv(duv).value();
+            if (kelvin == null) {
+                throw new Refusal("line", "A tint without its colour temperature says little: add the kelvin, such as 4300 K.");
+            }
+        }
+        if (alone != null && (shadowLux != null || backgroundLux != null || !signals.none())) {
+            throw new Refusal("line", "One light alone is read towards that light: leave out cheeks, background and monitor, or say all.");
+        }
+        if (lux == null && shadowLux == null && backgroundLux == null && kelvin == null && signals.none()) {
+            throw new Refusal("line", "There is no reading yet: type one such as T2.8 1/3, 450 lux, 4300 K or lit 54, shadow 12.");
+        }
+    }
+
+    private static void check(String what, @Nullable Double lux) {
+        if (lux != null) {
+            Checks.within("line", what, Checks.above0("line", what, lux, " lux"), 0, MOST_LUX, " lux");
+        }
+    }
+
+    /** In the crew's words: stops where the camera's exposure is known, and the light. */
+    public Words say(@Nullable Exposure camera) {
+        List<String> metric = new ArrayList<>();
+        List<String> imperial = new ArrayList<>();
+        say(metric, imperial, "", lux, camera);
+        say(metric, imperial, "shadow ", shadowLux, camera);
+        say(metric, imperial, "background ", backgroundLux, camera);
+        List<String> both = new ArrayList<>();
+        if (kelvin != null) {
+            both.add(Kelvin.of(kelvin).print() + (duv == null ? "" : " " + Duv.print(duv)));
+        }
+        both.addAll(signals.say());
+        metric.addAll(both);
+        imperial.addAll(both);
+        return new Words(String.join(", ", metric), String.join(", ", imperial));
+    }
+
+    private static void say(List<String> metric, List<String> imperial, String where, @Nullable Double lux, @Nullable Exposure camera) {
+        if (lux != null) {
+            Illuminance light = Illuminance.ofLux(lux);
+            String stop = camera == null ? "" : camera.stop(light).label() + ", ";
+            metric.add(where + stop + light.printMetric());
+            imperial.add(where + stop + light.printImperial());
+        }
+    }
+}

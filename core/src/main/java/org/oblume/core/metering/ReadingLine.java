@@ -1,0 +1,175 @@
+package org.oblume.core.metering;
+
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.exposure.Exposure;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Illuminance;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Refusal;
+import org.oblume.core.units.TStop;
+
+/**
+ * Reads what is called out at the meter: {@code key alone T4 1/3, 4300 K +0.002} or {@code T2.8, lit 54, shadow 12, background 20 %}. A
+ * place that is named (lit, shadow, background, window, hottest) holds until the next comma; without one it is the lit cheek.
+ */
+public final class ReadingLine {
+
+    private static final Pattern WORD = Pattern.compile("(?i)\\b(?<where>lit|face|cheek|shadow|dark|background|bg|window|hottest|hot|alone|only|solo|all|lights|side|at|from|the|and)\\b");
+    private static final Pattern VALUE = Pattern.compile("(?i)(?<cc>cc ?\\d+(?:[.,]\\d+)? ?(?:green|magenta)?|\\d+(?:[.,]\\d+)? ?cc(?: ?(?:green|magenta))?)"
+            + "|(?<stop>[tf]/? ?\\d+(?:[.,]\\d+)?(?: ?[+-] ?\\d/\\d| \\d/\\d| (?:minus|plus))?)"
+            + "|(?<light>\\d+(?:[.,]\\d+)? ?(?:lux|lx|fc|foot-?candles?))|(?<kelvin>\\d{4,5} ?k?\\b)"
+            + "|(?<duv>(?:duv ?)?[+-] ?0?[.,]\\d+(?: ?(?:green|magenta))?|(?:duv ?)?0[.,]0\\d*(?: ?(?:green|magenta))?)|(?<percent>-?\\d+(?:[.,]\\d+)? ?(?:%|ire)?)");
+
+    private ReadingLine() {
+    }
+
+    /**
+     * @param placements of the scene; those that stand can be named
+     * @param mark key of the mark that is meant when none is named
+     * @param camera by which a stop is turned into light, or null
+     * @throws Refusal with what is not understood and what to type
+     */
+    public static Reading parse(String line, List<Placement> placements, ShotState state, String mark, @Nullable Exposure camera) {
+        return new Reader(placements, state, mark, camera).read(line);
+    }
+
+    private static final class Reader {
+
+        private final List<Placement> placements;
+        private final ShotState state;
+        private final @Nullable Exposure camera;
+        private final Map<String, Double> light = new LinkedHashMap<>();
+        private final Map<String, Double> signal = new LinkedHashMap<>();
+        private String mark;
+        private @Nullable String alone;
+        private @Nullable Double kelvin;
+        private @Nullable Double duv;
+
+        Reader(List<Placement> placements, ShotState state, String mark, @Nullable Exposure camera) {
+            this.placements = placements.stream().filter(p -> state.stands(p.key())).toList();
+            this.state = state;
+            this.mark = mark;
+            this.camera = camera;
+        }
+
+        Reading read(String line) {
+            String tidy = line.replace('−', '-').replace("⅓", " 1/3").replace("⅔", " 2/3").replace("½", " 1/2").replaceAll("[\\s\\u00a0]+", " ").strip();
+            for (String clause : named(tidy).split("[;]|,(?!\\d)")) {
+                clause(clause.strip(), line);
+            }
+            return new Reading(mark, alone, light.get("lit"), light.get("shadow"), light.get("background"), kelvin, duv,
+                    new Signals(signal.get("lit"), signal.get("shadow"), signal.get("background"), signal.get("window"), signal.get("hottest")));
+        }
+
+        /** Takes out the names of the light and of the mark, longest first. */
+        private String named(String line) {
+            String rest = line;
+            for (Placement placement : placements.stream().sorted(Comparator.comparingInt((Placement p) -> -p.name().length())).toList()) {
+                for (String name : placement.piece().unit() == null ? List.of(placement.name()) : List.of(placement.name(), placement.piece().unit())) {
+                    Pattern called = Pattern.compile("(?i)(?<![\\w-])" + Pattern.quote(name) + "(?![\\w-])");
+                    if (called.matcher(rest).find()) {
+                        rest = called.matcher(rest).replaceFirst(" ");
+                        take(placement);
+                    }
+                }
+            }
+            return rest;
+        }
+
+        private void take(Placement placement) {
+            if (placement.kind() == PlacementKind.MARK) {
+                mark = placement.key();
+            } else if (!placement.kind().shines()) {
+                throw new Refusal("line", "%s gives no light of its own: name a light, or leave it out for all of them.".formatted(placement.name()));
+            } else if (alone != null && !alone.equals(placement.key())) {
+                throw new Refusal("line", "Two lights are named: read one alone, or leave the names out for all of them.");
+            } else {
+                alone = placement.key();
+            }
+        }
+
+        private void clause(String clause, String line) {
+            String where = "lit";
+            boolean signalled = false;
+            String rest = clause;
+            while (!rest.isBlank()) {
+                rest = rest.strip();
+                Matcher word = WORD.matcher(rest);
+                Matcher value = VALUE.matcher(rest);
+                if (word.lookingAt()) {
+                    String said = word.group("where").toLowerCase(Locale.ROOT);
+                    if ("all".equals(said)) {
+                        alone = null;
+                    }
+                    String place = place(said);
+                    where = place == null ? where : place;
+                    signalled |= place != null;
+                    rest = rest.substring(word.end());
+                } else if (value.lookingAt()) {
+                    value(value, where, signalled, line);
+                    rest = rest.substring(value.end());
+                } else {
+                    throw notUnderstood(rest, line);
+                }
+            }
+        }
+
+        private static @Nullable String place(String said) {
+            return switch (said) {
+                case "lit", "face", "cheek" -> "lit";
+                case "shadow", "dark" -> "shadow";
+                case "background", "bg" -> "background";
+                case "window" -> "window";
+                case "hottest", "hot" -> "hottest";
+                default -> null;
+            };
+        }
+
+        private void value(Matcher value, String where, boolean signalled, String line) {
+            if (value.group("stop") != null) {
+                if (camera == null) {
+                    throw new Refusal("line", "A stop says how much light it is only with the camera’s ISO and shutter: record them, or give lux or fc.");
+                }
+                put(light, where, camera.required(TStop.parse(value.group("stop"))).lux(), line);
+            } else if (value.group("light") != null) {
+                put(light, where, Illuminance.parse(value.group("light")).lux(), line);
+            } else if (value.group("kelvin") != null) {
+                kelvin = Kelvin.parse(value.group("kelvin")).value();
+            } else if (value.group("cc") != null) {
+                duv = Duv.parse(value.group("cc")).value();
+            } else if (value.group("duv") != null) {
+                duv = Duv.parse(value.group("duv").replaceFirst("(?i)^duv ?", "").replaceFirst("(?<=[+-]) ", "")).value();
+            } else {
+                String figure = value.group("percent");
+                if (!signalled && !figure.matches("(?i).*(%|ire)$")) {
+                    throw new Refusal("line", "“%s” could be a stop, a light or a signal: type T%s, %s lux, or lit %s for the monitor.".formatted(figure.strip(),
+                            figure.strip(), figure.strip(), figure.strip()));
+                }
+                put(signal, where, Double.parseDouble(figure.replaceFirst("(?i) ?(%|ire)$", "").replace(',', '.')), line);
+            }
+        }
+
+        private static void put(Map<String, Double> into, String where, double figure, String line) {
+            if (into.put(where, figure) != null) {
+                throw new Refusal("line", "“%s” gives two readings for the %s: keep one.".formatted(line.strip(), where.equals("lit") ? "lit cheek" : where));
+            }
+        }
+
+        private Refusal notUnderstood(String rest, String line) {
+            String lights = placements.stream().filter(p -> p.kind().shines() && state.stands(p.key())).map(Placement::name).limit(3)
+                    .reduce((a, b) -> a + ", " + b).orElse("none stand");
+            return new Refusal("line", "“%s” is not understood in “%s”: say the light (%s) or nothing for all, then readings such as T2.8 1/3, 450 lux, 4300 K +0.002, lit 54."
+                    .formatted(rest, line.strip(), lights));
+        }
+    }
+}

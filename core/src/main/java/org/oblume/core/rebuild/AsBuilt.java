@@ -1,0 +1,153 @@
+package org.oblume.core.rebuild;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Tie;
+import org.oblume.core.geometry.PlanFit;
+import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Walls;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Height;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.Words;
+import org.oblume.core.units.Bearing;
+import org.oblume.core.units.Length;
+import org.oblume.core.units.Stops;
+
+/**
+ * A shot as it is rebuilt: on the set where that is done, with what stands in for what is missing and what is not as recorded.
+ *
+ * @param recording the scene with the set and the things of the rebuild
+ * @param state what holds there
+ */
+public record AsBuilt(Recording recording, ShotState state) {
+
+    private static final int HALVINGS = 24;
+
+    /**
+     * @param recorded the scene, of which a shot is rebuilt
+     * @param shot what was recorded of it
+     * @param set where it is rebuilt; the scene's own for the same place
+     * @param fit where the recorded plan lies on that set's
+     * @param instead what is not as recorded
+     */
+    public static AsBuilt of(Recording recorded, ShotState shot, SetPlan set, PlanFit fit, Collection<Instead> instead) {
+        Map<String, Piece> pieces = new LinkedHashMap<>();
+        List<Knot> own = new ArrayList<>();
+        for (Instead one : instead) {
+            if (one.piece() != null) {
+                pieces.put(one.placement(), one.piece());
+            }
+            one.values().forEach(v -> own.add(new Knot(shot.slate(), one.placement(), v, new Tie(null, one.why(), "rebuild", Instant.EPOCH, 0))));
+        }
+        List<Placement> placements = recorded.placements().stream().map(p -> with(p, pieces.get(p.key()))).toList();
+        List<Knot> knots = new ArrayList<>();
+        for (Placement placement : placements) {
+            shot.knots(placement.key()).stream().map(k -> new Knot(k.slate(), k.placement(), fitted(k.value(), fit), k.tie())).forEach(knots::add);
+        }
+        knots.addAll(own);
+        return new AsBuilt(Recording.of(set, placements, recorded.book()), ShotState.of(shot.slate(), knots));
+    }
+
+    private static Placement with(Placement placement, @Nullable Piece piece) {
+        return piece == null ? placement : new Placement(placement.key(), placement.name(), placement.kind(), placement.role(), placement.motivation(), piece,
+                placement.group(), placement.locked());
+    }
+
+    private static AttributeValue fitted(AttributeValue value, PlanFit fit) {
+        if (value instanceof Place place) {
+            PlanPoint here = fit.point(place.point());
+            return new Place(here.xM(), here.yM(), place.outside());
+        }
+        if (value instanceof Pointing pointing && pointing.bearingDeg() != null && pointing.tiltDeg() != null) {
+            return Pointing.along(fit.bearing(Bearing.ofDegrees(pointing.bearingDeg())).degrees(), pointing.tiltDeg());
+        }
+        return value;
+    }
+
+    /**
+     * Something that does not fit the place.
+     *
+     * @param placement key of what does not fit
+     * @param words what is in the way and what could be done
+     */
+    public record Misfit(String placement, Words words) {
+    }
+
+    /** What does not fit: walls, ceiling, throws, the camera's view; in the scene's order. */
+    public List<Misfit> misfits() {
+        List<Misfit> all = new ArrayList<>();
+        for (Placement placement : recording.placements()) {
+            if (state.stands(placement.key()) && placement.kind() != PlacementKind.DAYLIGHT) {
+                state.value(placement.key(), Place.class).flatMap(place -> misfit(placement, place)).map(words -> new Misfit(placement.key(), words)).ifPresent(all::add);
+                tooHigh(placement).map(words -> new Misfit(placement.key(), words)).ifPresent(all::add);
+            }
+        }
+        return all;
+    }
+
+    private Optional<Words> misfit(Placement placement, Place place) {
+        Walls walls = recording.set().tapeWalls();
+        boolean inside = walls.encloses(place.point());
+        Optional<String> mark = state.value(placement.key(), Pointing.class).map(Pointing::mark).filter(state::stands);
+        Optional<PlanPoint> aimed = mark.flatMap(m -> state.value(m, Place.class)).map(Place::point);
+        if (!inside && !place.outside()) {
+            Words out = Words.format(placement.name() + " would stand %s outside the walls.", Words.of(Length.ofMetres(walls.distanceM(place.point()))));
+            return Optional.of(aimed.filter(walls::encloses).map(to -> Words.format("%s %s", out, nearest(placement, place.point(), to, walls))).orElse(out));
+        }
+        if (inside && place.outside() && !recording.set().walls().isEmpty()) {
+            return Optional.of(Words.of("%s is recorded outside and would stand inside the walls here.".formatted(placement.name())));
+        }
+        return aimed.filter(to -> !place.outside() && walls.between(place.point(), to))
+                .map(to -> Words.of(placement.kind() == PlacementKind.CAMERA ? "A wall stands in the camera’s view of %s.".formatted(name(mark))
+                        : "A wall stands between %s and %s.".formatted(placement.name(), name(mark))));
+    }
+
+    private String name(Optional<String> mark) {
+        return mark.map(m -> recording.placement(m).name()).orElse("its mark");
+    }
+
+    /** As far back as it can go on the line to its mark, and what that does to the light. */
+    private Words nearest(Placement placement, PlanPoint from, PlanPoint mark, Walls walls) {
+        double in = 0;
+        double out = 1;
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (in + out) / 2;
+            PlanPoint at = PlanPoint.of(mark.xM() + (from.xM() - mark.xM()) * middle, mark.yM() + (from.yM() - mark.yM()) * middle);
+            boolean free = walls.encloses(at) && walls.distanceM(at) >= placement.piece().widthM() / 2;
+            in = free ? middle : in;
+            out = free ? out : middle;
+        }
+        double throwM = from.distanceM(mark);
+        if (in <= 0) {
+            return Words.of("There is no room for it between the wall and its mark.");
+        }
+        Words room = Words.format("There is room for a throw of %s, recorded %s", Words.of(Length.ofMetres(throwM * in)), Words.of(Length.ofMetres(throwM)));
+        return placement.kind().isLight() ? Words.format("%s: about %s stop over on the mark there.", room,
+                Words.of(Stops.of(-2 * Stops.fromRatio(in).value()).inTenths())) : Words.format("%s.", room);
+    }
+
+    private Optional<Words> tooHigh(Placement placement) {
+        Double ceiling = recording.set().ceilingHeightM();
+        boolean inside = state.value(placement.key(), Place.class).map(p -> recording.set().tapeWalls().encloses(p.point())).orElse(false);
+        double half = placement.kind() == PlacementKind.MARK || placement.kind() == PlacementKind.CAMERA ? 0 : placement.piece().tallM() / 2;
+        return ceiling == null || !inside ? Optional.empty() : state.value(placement.key(), Height.class).filter(h -> h.heightM() + half > ceiling)
+                .map(h -> Words.format(placement.name() + " at %s does not go under this ceiling of %s.", Words.of(Length.ofMetres(h.heightM())),
+                        Words.of(Length.ofMetres(ceiling))));
+    }
+
+}

@@ -1,0 +1,211 @@
+package org.oblume.core.rebuild;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.filter.StockItem;
+import org.oblume.core.filter.StockKind;
+import org.oblume.core.geometry.PlanFit;
+import org.oblume.core.light.MarkLight;
+import org.oblume.core.light.ShotLight;
+import org.oblume.core.light.Trial;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Beam;
+import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Lamp;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.Tint;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Refusal;
+import org.oblume.core.units.Stops;
+
+/**
+ * Finds what reaches the light of a unit or a gel that is missing: each unit of the kit through the stack that is left, its colour brought
+ * back by its own dial and at most two correction or tint filters, its level by the light on the mark. Linear in units; predicted by nominal
+ * figures (model).
+ */
+public final class Substitutes {
+
+    private static final double FULL = 100;
+    private static final int MOST = 5;
+    private static final double TELLS_MIRED = 1;
+    private static final double TELLS_DUV = 0.0005;
+    private static final double TELLS_STOPS = 0.05;
+    private static final double TELLS_SIZE = 0.2;
+
+    private final AsBuilt built;
+    private final Placement light;
+    private final String mark;
+    private final List<Modifier> left;
+    private final List<List<Modifier>> corrections;
+    private final double wantedLux;
+    private final double wantedSizeDeg;
+    private final double wantedMired;
+    private final double wantedDuv;
+
+    private Substitutes(AsBuilt built, String key, Set<String> missing, Collection<StockItem> stock) {
+        this.built = built;
+        ShotState state = built.state();
+        this.light = built.recording().placement(key);
+        if (!light.kind().isLight()) {
+            throw new Refusal("%s is no light that something of the kit could stand in for: put up what is like it, and say so.".formatted(light.name()));
+        }
+        this.mark = Trial.mark(built.recording(), state, key);
+        Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
+        double dialled = state.value(key, Dial.class).orElseThrow(() -> new Refusal("%s: its colour is not recorded.".formatted(light.name()))).kelvin();
+        double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
+        this.wantedMired = Kelvin.of(dialled).mired() + stack.effect().mired().value();
+        this.wantedDuv = tint + stack.effect().duv();
+        this.left = stack.items().stream().filter(m -> !missing.contains(m.name())).toList();
+        this.corrections = corrections(stock.stream().filter(s -> s.kind() == StockKind.CORRECTION || s.kind() == StockKind.TINT)
+                .filter(s -> !missing.contains(s.name())).map(Modifier::of).toList());
+        MarkLight.FromSource seen = seen(light, state.knots(key).stream().map(k -> k.value()).toList()).filter(f -> f.facingLux() > 0)
+                .orElseThrow(() -> new Refusal("%s gives nothing on the mark as recorded: there is nothing to reach.".formatted(light.name())));
+        this.wantedLux = seen.facingLux();
+        this.wantedSizeDeg = seen.angularSizeDeg();
+    }
+
+    /**
+     * @param built the shot as it is rebuilt
+     * @param key of the light
+     * @param missing names of filters that are not there
+     * @param units that can stand in for the unit; only its own piece when just a gel is missing
+     * @param stock filters at hand
+     * @return at most five, the best first; none of two that are of one kind
+     * @throws Refusal when it is no light, or gives nothing on its mark as recorded
+     */
+    public static List<Substitute> of(AsBuilt built, String key, Set<String> missing, Collection<Piece> units, Collection<StockItem> stock) {
+        Substitutes search = new Substitutes(built, key, missing, stock);
+        return units.stream().flatMap(unit -> search.with(unit).stream()).sorted(Comparator.comparingDouble(Substitute::cost)).limit(MOST).toList();
+    }
+
+    private Optional<Substitute> with(Piece unit) {
+        Lamp lamp = unit.lamp();
+        Double lowest = unit.lowestKelvin();
+        Double highest = unit.highestKelvin();
+        if (lamp == null || lowest == null || highest == null) {
+            return Optional.empty();
+        }
+        double reach = lamp.tintReach();
+        List<Modifier> hung = List.of();
+        double best = Double.MAX_VALUE;
+        for (List<Modifier> extra : corrections) {
+            double left = Math.abs(residualMired(extra, lowest, highest)) + Math.abs(residualDuv(extra, reach)) * 1000 + extra.stream().mapToDouble(m -> 1 + m.stops()).sum();
+            if (left < best) {
+                best = left;
+                hung = extra;
+            }
+        }
+        List<Modifier> stack = new ArrayList<>(hung);
+        stack.addAll(left);
+        return settle(unit, lamp, hung, new Modifiers(stack), lowest, highest, reach);
+    }
+
+    private Optional<Substitute> settle(Piece unit, Lamp lamp, List<Modifier> extra, Modifiers stack, double lowest, double highest, double reach) {
+        double mired = wantedMired - effectMired(extra);
+        double dial = Kelvin.MIRED_PRODUCT / Math.max(Kelvin.MIRED_PRODUCT / highest, Math.min(Kelvin.MIRED_PRODUCT / lowest, mired));
+        double tint = Math.max(-reach, Math.min(reach, wantedDuv - effectDuv(extra)));
+        double recordedBeam = built.state().value(light.key(), Beam.class).map(Beam::beamDeg).orElse(lamp.optics().floodBeamDeg());
+        double beam = Math.max(lamp.optics().spotBeamDeg(), Math.min(lamp.optics().floodBeamDeg(), recordedBeam));
+        Placement other = new Placement(light.key(), light.name(), light.kind(), light.role(), light.motivation(), unit, light.group(), light.locked());
+        try {
+            List<AttributeValue> values = List.of(new Level(FULL), new Dial(round(dial, 10)), new Tint(Math.round(tint * 1e4) / 1e4), new Beam(beam), stack);
+            return seen(other, values).filter(full -> full.facingLux() > 0).map(full -> {
+                double output = wantedLux / full.facingLux();
+                double level = output >= 1 ? FULL : Math.max(lamp.lowestPercent(), Math.round(lamp.curve().level(output) * FULL * 10) / 10.0);
+                double stops = Stops.fromRatio(full.facingLux() * lamp.curve().output(level / FULL) / wantedLux).value();
+                double miredOff = residualMired(extra, lowest, highest);
+                double duvOff = residualDuv(extra, reach);
+                double softness = wantedSizeDeg > 0 && full.angularSizeDeg() > 0 ? Stops.fromRatio(full.angularSizeDeg() / wantedSizeDeg).value() : 0;
+                List<AttributeValue> set = new ArrayList<>(values);
+                set.set(0, new Level(level));
+                return new Substitute(unit, set, stops, miredOff, duvOff, softness, givenUp(unit, lamp, stops, miredOff, duvOff, softness, extra));
+            });
+        } catch (Refusal cannotBeSet) {
+            return Optional.empty();
+        }
+    }
+
+    private List<String> givenUp(Piece unit, Lamp lamp, double stops, double mired, double duv, double softness, List<Modifier> extra) {
+        List<String> all = new ArrayList<>();
+        if (Math.abs(stops) >= TELLS_STOPS) {
+            all.add("%s stop %s".formatted(Stops.of(Math.abs(stops)).inTenths(), stops < 0 ? "short" : "over at its lowest level"));
+        }
+        if (Math.abs(mired) >= TELLS_MIRED) {
+            all.add("%d mired %s".formatted(Math.round(Math.abs(mired)), mired > 0 ? "warmer" : "cooler"));
+        }
+        if (Math.abs(duv) >= TELLS_DUV) {
+            all.add("Duv %.4f more %s".formatted(Math.abs(duv), duv > 0 ? "green" : "magenta"));
+        }
+        if (Math.abs(softness) >= TELLS_SIZE) {
+            all.add("%s: %.1f times the size seen".formatted(softness < 0 ? "harder" : "softer", Math.pow(2, softness)));
+        }
+        if (!extra.isEmpty()) {
+            all.add("needs %s".formatted(extra.stream().map(Modifier::name).collect(Collectors.joining(" and "))));
+        }
+        if (unit.watts() > light.piece().watts()) {
+            all.add("draws %d W for %d W".formatted(Math.round(unit.watts()), Math.round(light.piece().watts())));
+        }
+        @Nullable Lamp was = light.piece().lamp();
+        if (was != null && !lamp.upkeep().noise().equals(was.upkeep().noise()) && !lamp.upkeep().noise().equals("silent")) {
+            all.add("heard: %s".formatted(lamp.upkeep().noise()));
+        }
+        return all;
+    }
+
+    /** What the mark sees of it alone, with these values in the place of its own; empty when it does not reach the mark. */
+    private Optional<MarkLight.FromSource> seen(Placement piece, List<AttributeValue> values) {
+        AsBuilt other = AsBuilt.of(built.recording(), built.state(), built.recording().set(), PlanFit.NONE,
+                List.of(new Instead(piece.key(), piece.piece(), values, "tried")));
+        Set<String> others = other.recording().placements().stream().map(Placement::key).filter(k -> !k.equals(piece.key())).collect(Collectors.toSet());
+        ShotLight alone = ShotLight.of(other.recording().set(), other.recording().placements(), other.state(), others, Map.of());
+        return alone.sources().isEmpty() ? Optional.empty() : alone.mark(mark).map(m -> m.sources().get(0));
+    }
+
+    private double residualMired(List<Modifier> extra, double lowest, double highest) {
+        double needed = wantedMired - effectMired(extra);
+        return Math.max(Kelvin.MIRED_PRODUCT / highest, Math.min(Kelvin.MIRED_PRODUCT / lowest, needed)) - needed;
+    }
+
+    private double residualDuv(List<Modifier> extra, double reach) {
+        double needed = wantedDuv - effectDuv(extra);
+        return Math.max(-reach, Math.min(reach, needed)) - needed;
+    }
+
+    private double effectMired(List<Modifier> extra) {
+        return left.stream().mapToDouble(Modifier::miredShift).sum() + extra.stream().mapToDouble(Modifier::miredShift).sum();
+    }
+
+    private double effectDuv(List<Modifier> extra) {
+        return left.stream().mapToDouble(Modifier::duvShift).sum() + extra.stream().mapToDouble(Modifier::duvShift).sum();
+    }
+
+    /** No filter, each of them, and each two. */
+    private static List<List<Modifier>> corrections(List<Modifier> filters) {
+        List<List<Modifier>> all = new ArrayList<>();
+        all.add(List.of());
+        for (int i = 0; i < filters.size(); i++) {
+            all.add(List.of(filters.get(i)));
+            for (int j = i; j < filters.size(); j++) {
+                all.add(List.of(filters.get(i), filters.get(j)));
+            }
+        }
+        return all;
+    }
+
+    private static double round(double value, double to) {
+        return Math.round(value / to) * to;
+    }
+}

@@ -1,0 +1,72 @@
+package org.oblume.core.rebuild;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.oblume.core.geometry.PlanFit;
+import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.light.Stage;
+import org.oblume.core.plot.Height;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Role;
+import org.oblume.core.plot.SetPlan;
+
+class AsBuiltTest {
+
+    private final Stage stage = Stage.blackRoom().head("key", Role.KEY, 2, 2, 1.8).tie("key", new Place(2, 2, false)).tie("mark", new Place(0, 0, false));
+
+    @Test
+    void aTurnOfThePlaceLeavesTheLightOnTheMarkAsItWas() {
+        AsBuilt turned = built(SetPlan.room(20, 20, 8), new PlanFit(false, 130, 10, 10, List.of()));
+        assertThat(turned.misfits()).isEmpty();
+        assertThat(lux(turned)).isCloseTo(lux(built(stage.set(), PlanFit.NONE)), within(lux(turned) * 0.2));
+        Place key = turned.state().value("key", Place.class).orElseThrow();
+        Place mark = turned.state().value("mark", Place.class).orElseThrow();
+        assertThat(key.point().distanceM(mark.point())).isCloseTo(Math.sqrt(8), within(1e-9));
+    }
+
+    @Test
+    void aSmallerRoomSaysWhatDoesNotFitAndHowFarBackItCanGo() {
+        AsBuilt narrow = built(SetPlan.room(3, 3, 8), new PlanFit(false, 0, 1.5, 1.5, List.of()));
+        assertThat(narrow.misfits()).singleElement().satisfies(m -> {
+            assertThat(m.placement()).isEqualTo("key");
+            assertThat(m.words().metric()).contains("0.71 m outside the walls").contains("throw of 1.91 m, recorded 2.83 m").contains("1.1 stop over");
+        });
+    }
+
+    @Test
+    void aLowCeilingIsTold() {
+        AsBuilt low = built(SetPlan.room(20, 20, 1.9), new PlanFit(false, 0, 10, 10, List.of()));
+        assertThat(low.misfits()).singleElement().satisfies(m -> assertThat(m.words().metric()).contains("does not go under this ceiling of 1.90 m"));
+    }
+
+    @Test
+    void whatIsNotAsRecordedTakesThePlaceOfTheRecord() {
+        Instead dimmed = new Instead("key", null, List.of(new Level(50), new Height(2.2)), "the stand is short");
+        AsBuilt built = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(dimmed));
+        assertThat(built.state().value("key", Level.class)).contains(new Level(50));
+        assertThat(built.state().value("key", Height.class)).contains(new Height(2.2));
+        assertThat(stage.state().value("key", Level.class)).contains(new Level(100));
+    }
+
+    @Test
+    void aMarkBehindAWallIsTold() {
+        SetPlan room = SetPlan.room(20, 20, 8);
+        SetPlan divided = new SetPlan(8.0, 0, List.of(room.walls().get(0), org.oblume.core.plot.Wall.of(List.of(PlanPoint.of(11, 0), PlanPoint.of(11, 20)))),
+                List.of(), List.of(), List.of());
+        assertThat(built(divided, new PlanFit(false, 0, 10, 10, List.of())).misfits()).singleElement()
+                .satisfies(m -> assertThat(m.words().metric()).isEqualTo("A wall stands between key and Repairer."));
+    }
+
+    private AsBuilt built(SetPlan set, PlanFit fit) {
+        return AsBuilt.of(stage.recording(), stage.state(), set, fit, List.of());
+    }
+
+    private static double lux(AsBuilt built) {
+        return org.oblume.core.light.ShotLight.of(built.recording().set(), built.recording().placements(), built.state(), java.util.Set.of(), java.util.Map.of())
+                .facingLux("key", "mark");
+    }
+}

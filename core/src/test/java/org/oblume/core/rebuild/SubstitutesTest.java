@@ -1,0 +1,99 @@
+package org.oblume.core.rebuild;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.oblume.core.filter.FilterEffect;
+import org.oblume.core.filter.StockItem;
+import org.oblume.core.filter.StockKind;
+import org.oblume.core.geometry.PlanFit;
+import org.oblume.core.light.Stage;
+import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Lamp;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Mount;
+import org.oblume.core.plot.Optics;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Role;
+import org.oblume.core.units.Refusal;
+
+class SubstitutesTest {
+
+    private static final List<StockItem> STOCK = List.of(gel("Quarter CTO", 42, 0.3), gel("Half CTO", 81, 0.5), gel("Eighth CTO", 20, 0.15));
+    private final Stage stage = Stage.outdoors().head("key", Role.KEY, 0, 3, 1.5, Modifier.of(STOCK.get(1))).tie("key", new Level(40));
+
+    @Test
+    void aStrongerUnitWithoutADialReachesTheMarkWithOtherGels() {
+        Substitute found = find(Set.of("Half CTO"), unit("Daylight LED spot", 5600, 5600, 40_000)).get(0);
+        assertThat(found.reaches()).isTrue();
+        assertThat(found.stops()).isCloseTo(0, within(0.05));
+        assertThat(found.mired()).isCloseTo(3, within(0.1));
+        assertThat(stack(found)).doesNotContain("Half CTO").containsExactlyInAnyOrder("Quarter CTO", "Quarter CTO");
+    }
+
+    @Test
+    void aUnitThatCanBeDialledNeedsNoGel() {
+        Substitute found = find(Set.of("Half CTO"), unit("Bicolour LED spot", 2700, 6500, 10_000)).get(0);
+        assertThat(stack(found)).isEmpty();
+        assertThat(found.values()).filteredOn(Dial.class::isInstance).singleElement().satisfies(d -> assertThat(((Dial) d).kelvin()).isCloseTo(3850, within(15.0)));
+        assertThat(found.reaches()).isTrue();
+    }
+
+    @Test
+    void aWeakUnitSaysByHowMuchItIsShort() {
+        Substitute found = find(Set.of(), unit("Small LED spot", 2700, 6500, 2_000)).get(0);
+        assertThat(found.stops()).isCloseTo(-1, within(0.01));
+        assertThat(found.reaches()).isFalse();
+        assertThat(found.givenUp()).contains("1.0 stop short");
+    }
+
+    @Test
+    void theOneThatReachesComesBeforeTheOneThatDoesNot() {
+        List<Substitute> found = find(Set.of(), unit("Weak", 2700, 6500, 1_000), unit("Right", 2700, 6500, 12_000), unit("Warm only", 3200, 3200, 12_000));
+        assertThat(found).first().satisfies(s -> assertThat(s.piece().what()).isEqualTo("Right"));
+        assertThat(found).hasSize(3);
+    }
+
+    @Test
+    void aSmallerEmitterIsToldAsHarder() {
+        Piece small = new Piece("Small lens", null, 0.1, 2700.0, 6500.0, 100, Mount.STAND, null, Stage.lamp(LevelCurve.LINEAR), null);
+        Substitute found = find(Set.of(), small).get(0);
+        assertThat(found.softness()).isCloseTo(-Math.log(3) / Math.log(2), within(0.01));
+        assertThat(found.givenUp()).anyMatch(g -> g.startsWith("harder"));
+    }
+
+    @Test
+    void aMarkIsNoLightAndAHeadThatGivesNothingHasNothingToReach() {
+        assertThatThrownBy(() -> Substitutes.of(built(stage), "mark", Set.of(), List.of(), STOCK)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Substitutes.of(built(stage.tie("key", new Level(0))), "key", Set.of(), List.of(), STOCK)).hasMessageContaining("nothing");
+    }
+
+    private List<Substitute> find(Set<String> missing, Piece... units) {
+        return Substitutes.of(built(stage), "key", missing, List.of(units), STOCK);
+    }
+
+    private static AsBuilt built(Stage stage) {
+        return AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of());
+    }
+
+    private static List<String> stack(Substitute found) {
+        return found.values().stream().filter(Modifiers.class::isInstance).flatMap(m -> ((Modifiers) m).items().stream()).map(Modifier::name).toList();
+    }
+
+    static Piece unit(String what, double lowest, double highest, double candela) {
+        Lamp like = Stage.lamp(LevelCurve.LINEAR);
+        return new Piece(what, null, 0.3, lowest, highest, 300, Mount.STAND, null, new Lamp(new Optics(candela, 40, candela, 40, null), true, 0.3,
+                LevelCurve.LINEAR, 1, 0.02, like.upkeep()), null);
+    }
+
+    private static StockItem gel(String name, double mired, double stops) {
+        return new StockItem(name, StockKind.CORRECTION, FilterEffect.of(mired, stops, 0), 0, null, null, null);
+    }
+}
