@@ -11,6 +11,7 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Tie;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
@@ -34,17 +35,19 @@ public record Trial(Recording recording, ShotState state, List<Change> changes, 
      * @param changes in order: a later one about the same value replaces an earlier
      * @param holds keys of lights whose level follows so that the mark keeps its stop
      * @param out keys of lights that are taken as off in the answer
+     * @param calibrations of placements against the meter, by key
      * @throws Refusal when a change could not be kept, or a light cannot be held
      */
-    public static Trial of(Recording now, String slate, List<Change> changes, Collection<String> holds, Set<String> out) {
+    public static Trial of(Recording now, String slate, List<Change> changes, Collection<String> holds, Set<String> out,
+            Map<String, Calibration> calibrations) {
         changes.forEach(change -> now.check(change.placement(), change.value()));
         List<Change> wanted = last(changes);
         Recording tried = with(now, slate, wanted);
         List<Held> held = new ArrayList<>();
         if (!holds.isEmpty()) {
             ShotState stateBefore = now.book().resolve(slate);
-            ShotLight before = ShotLight.of(now.set(), now.placements(), stateBefore, Set.of(), Map.of());
-            ShotLight after = light(tried, slate, Set.of());
+            ShotLight before = ShotLight.of(now.set(), now.placements(), stateBefore, Set.of(), calibrations);
+            ShotLight after = light(tried, slate, Set.of(), calibrations);
             for (String key : holds) {
                 Held one = Held.of(before, after, now.placement(key), mark(now, tried.book().resolve(slate), key));
                 held.add(one);
@@ -57,7 +60,7 @@ public record Trial(Recording recording, ShotState state, List<Change> changes, 
         for (Change change : wanted) {
             tried.checkColours(state, change.placement());
         }
-        return new Trial(tried, state, List.copyOf(wanted), held, light(tried, slate, out));
+        return new Trial(tried, state, List.copyOf(wanted), held, light(tried, slate, out, calibrations));
     }
 
     /** The mark that a light is there for: the one it is aimed at, else the first on set. */
@@ -81,7 +84,7 @@ public record Trial(Recording recording, ShotState state, List<Change> changes, 
         return now.with(now.book().with(changes.stream().map(c -> new Knot(slate, c.placement(), c.value(), TRIED)).toList()));
     }
 
-    private static ShotLight light(Recording recording, String slate, Set<String> out) {
-        return ShotLight.of(recording.set(), recording.placements(), recording.book().resolve(slate), out, Map.of());
+    private static ShotLight light(Recording recording, String slate, Set<String> out, Map<String, Calibration> calibrations) {
+        return ShotLight.of(recording.set(), recording.placements(), recording.book().resolve(slate), out, calibrations);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.Change;
@@ -47,12 +48,12 @@ class TrialTest {
 
     @Test
     void aSourceTakenOutIsOutInTheAnswerOnly() {
-        Trial trial = Trial.of(recording, "1A", List.of(), List.of(), Set.of("key"));
+        Trial trial = Trial.of(recording, "1A", List.of(), List.of(), Set.of("key"), Map.of());
         assertThat(trial.light().sources()).isEmpty();
         assertThat(trial.state().value("key", Level.class)).isPresent();
     }
 
     private Trial trial(List<Change> changes, List<String> holds) {
-        return Trial.of(recording, "1A", changes, holds, Set.of());
+        return Trial.of(recording, "1A", changes, holds, Set.of(), Map.of());
     }
 }

@@ -113,7 +113,7 @@ class CarryService {
         if (!said.problems().isEmpty()) {
             throw new Refusal("text", "%s in %s: %s".formatted(name, slate, said.problems().get(0).sentence()));
         }
-        return tied(Trial.of(recording, slate, said.changes(), said.holds(), Set.of()).changes(), reason, note, author);
+        return tied(Trial.of(recording, slate, said.changes(), said.holds(), Set.of(), Map.of()).changes(), reason, note, author);
     }
 
     private static List<KnotChange> tied(List<Change> changes, @Nullable Reason reason, @Nullable String note, String author) {

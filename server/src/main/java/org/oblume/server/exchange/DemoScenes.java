@@ -35,6 +35,9 @@ class DemoScenes implements ApplicationRunner {
         for (Resource file : files.getResources("classpath:demo/*.json")) {
             exchange.load(file.getContentAsByteArray(), null);
         }
+        for (Resource file : files.getResources("classpath:demo/sets/*.json")) {
+            exchange.loadSet(file.getContentAsByteArray());
+        }
         LOG.info("The demo production is in.");
     }
 }

@@ -1,5 +1,6 @@
 package org.oblume.server.exchange;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -111,6 +112,15 @@ public class ExchangeService {
             notes.keepAll(made.get(part.slate()).id(), orNone(part.takes()), orNone(part.notes()), ids);
         }
         return scene;
+    }
+
+    /** A set without a scene, of a production that is made when it is not there. */
+    void loadSet(byte[] bytes) {
+        SetFile file = json.read(new String(bytes, StandardCharsets.UTF_8), SetFile.class);
+        sets.keep(productions.named(file.production().name(), file.production().days()).id(), file.set());
+    }
+
+    private record SetFile(SceneFile.InProduction production, StageSet set) {
     }
 
     /** Everything that the rules say against the file, at once. */

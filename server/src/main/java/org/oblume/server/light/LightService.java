@@ -25,6 +25,7 @@ import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
+import org.oblume.server.meter.MeterService;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
 import org.oblume.server.shot.SceneRecord;
@@ -43,8 +44,10 @@ public class LightService {
     private final SceneRecords records;
     private final PlotService plots;
     private final KitService kit;
+    private final MeterService meter;
 
-    LightService(ShotService shots, SceneRecords records, PlotService plots, KitService kit) {
+    LightService(ShotService shots, SceneRecords records, PlotService plots, KitService kit, MeterService meter) {
+        this.meter = meter;
         this.shots = shots;
         this.records = records;
         this.plots = plots;
@@ -60,7 +63,7 @@ public class LightService {
         Shot shot = shots.get(shotId);
         SceneRecord record = records.restingUnder(shot);
         String slate = shot.card().slate();
-        Trial trial = Trial.of(record.recording(), slate, changes, holds, out);
+        Trial trial = Trial.of(record.recording(), slate, changes, holds, out, meter.calibrations(record));
         ShotState before = record.recording().book().resolve(slate);
         Set<String> keys = new LinkedHashSet<>(trial.changes().stream().map(Change::placement).toList());
         List<PlacedView> placed = plots.tried(shot, record, trial.recording(), trial.state(), keys);
@@ -73,7 +76,7 @@ public class LightService {
     /** The light of a state of a scene. */
     public LightView light(SceneRecord record, ShotState state) {
         Recording recording = record.recording();
-        return new Lights(recording.set(), recording.placements(), state, ShotLight.of(recording.set(), recording.placements(), state, Set.of(), Map.of()),
+        return new Lights(recording.set(), recording.placements(), state, ShotLight.of(recording.set(), recording.placements(), state, Set.of(), meter.calibrations(record)),
                 record.scene().heading().buildOrder(), Set.of()).view();
     }
 

@@ -1,38 +1,170 @@
 package org.oblume.server.rebuild;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.security.Principal;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Change;
+import org.oblume.core.geometry.TapeCheck;
+import org.oblume.core.moves.ChangeWords;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Words;
+import org.oblume.core.rebuild.Substitute;
+import org.oblume.core.units.Length;
+import org.oblume.server.support.Edit;
+import org.oblume.server.support.JsonText;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+/** Rebuilding: the sheet of a shot, its runs and their steps. */
 @RestController
-@RequestMapping("/api/shots/{shotId}/rebuild")
+@RequestMapping("/api")
 class RebuildController {
 
     private final RebuildService rebuild;
+    private final RebuildSheets sheets;
+    private final JsonText json;
 
-    RebuildController(RebuildService rebuild) {
+    RebuildController(RebuildService rebuild, RebuildSheets sheets, JsonText json) {
         this.rebuild = rebuild;
+        this.sheets = sheets;
+        this.json = json;
     }
 
-    @GetMapping
+    /** A value that is true now, as data or as typed; one of the two. */
+    record NowTrue(Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text) {
+    }
+
+    record StepBody(boolean done, @Nullable String kind, @Nullable String unit, List<NowTrue> values, @Nullable String why) {
+    }
+
+    /** @param length as typed. */
+    record PulledTape(String landmark, String length) {
+    }
+
+    record PulledTapes(List<PulledTape> tapes) {
+    }
+
+    /** @param xM where the tapes put it. @param wrong landmark of the tape that is likely misread, or null */
+    record TapesSay(double xM, double yM, double offM, @Nullable Double missM, @Nullable String wrong, String sentence) {
+    }
+
+    record FitPreview(RunHead.FittedPlan fit, List<RebuildView.MisfitSaid> misfits) {
+    }
+
+    /** @param settings what to dial and hang, in words */
+    record Standin(String kind, List<Setting> settings, double stops, double mired, double duv, double softness, boolean reaches, List<String> givenUp) {
+    }
+
+    record Setting(Attribute attribute, String label, AttributeValue value, Words words) {
+    }
+
+    record Standins(List<Standin> substitutes) {
+    }
+
+    @GetMapping("/shots/{shotId}/rebuild")
     RebuildView sheet(@PathVariable long shotId) {
-        return rebuild.sheet(shotId);
+        return sheets.ofShot(shotId);
     }
 
-    @PutMapping("/{placement}")
-    RebuildView tick(@PathVariable long shotId, @PathVariable String placement,
-            Principal person) {
-        rebuild.tick(shotId, placement, person.getName());
-        return rebuild.sheet(shotId);
+    @PutMapping("/shots/{shotId}/rebuild/{placement}")
+    RebuildView tickOfShot(@PathVariable long shotId, @PathVariable String placement, Principal person) {
+        long run = rebuild.openRun(shotId, person.getName());
+        rebuild.tick(run, placement, person.getName());
+        return sheets.ofRun(run);
     }
 
-    @DeleteMapping("/{placement}")
-    RebuildView untick(@PathVariable long shotId, @PathVariable String placement) {
-        rebuild.untick(shotId, placement);
-        return rebuild.sheet(shotId);
+    @DeleteMapping("/shots/{shotId}/rebuild/{placement}")
+    RebuildView untickOfShot(@PathVariable long shotId, @PathVariable String placement, Principal person) {
+        long run = rebuild.openRun(shotId, person.getName());
+        rebuild.untick(run, placement);
+        return sheets.ofRun(run);
+    }
+
+    @PostMapping("/shots/{shotId}/runs")
+    @ResponseStatus(HttpStatus.CREATED)
+    RebuildView begin(@PathVariable long shotId, @RequestBody RebuildService.NewRun wanted, Principal person) {
+        return sheets.ofRun(rebuild.begin(shotId, wanted, person.getName()));
+    }
+
+    /** How the plot would lie on another set; nothing is kept. */
+    @PostMapping("/shots/{shotId}/runs/fit")
+    FitPreview fit(@PathVariable long shotId, @RequestBody RebuildService.NewRun wanted) {
+        BuiltRun run = rebuild.fitted(shotId, wanted);
+        return new FitPreview(Objects.requireNonNull(run.head().fit()), RebuildSheets.misfits(run.built()));
+    }
+
+    @GetMapping("/runs/{id}")
+    RebuildView run(@PathVariable long id) {
+        return sheets.ofRun(id);
+    }
+
+    @PutMapping("/runs/{id}/steps/{placement}")
+    RebuildView tick(@PathVariable long id, @PathVariable String placement, Principal person) {
+        rebuild.tick(id, placement, person.getName());
+        return sheets.ofRun(id);
+    }
+
+    @DeleteMapping("/runs/{id}/steps/{placement}")
+    RebuildView untick(@PathVariable long id, @PathVariable String placement) {
+        rebuild.untick(id, placement);
+        return sheets.ofRun(id);
+    }
+
+    /** What is not as recorded. Nothing in it: it is as recorded after all. */
+    @PutMapping("/runs/{id}/steps/{placement}/otherwise")
+    RebuildView otherwise(@PathVariable long id, @PathVariable String placement, @RequestBody StepBody body,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch, Principal person) {
+        List<Change> values = body.values().stream().map(v -> new Change(placement, json.value(v.attribute(), v.value(), v.text()))).toList();
+        rebuild.otherwise(id, placement, new RebuildService.Otherwise(body.done(), body.kind(), body.unit(), values, body.why()), Edit.version(ifMatch), person.getName());
+        return sheets.ofRun(id);
+    }
+
+    @GetMapping("/runs/{id}/steps/{placement}/substitutes")
+    Standins substitutes(@PathVariable long id, @PathVariable String placement, @RequestParam boolean unit, @RequestParam(defaultValue = "") List<String> missing) {
+        return new Standins(rebuild.substitutes(id, placement, unit, Set.copyOf(missing)).stream().map(s -> standin(id, s)).toList());
+    }
+
+    private Standin standin(long run, Substitute found) {
+        return new Standin(found.piece().what(), found.values().stream().map(v -> new Setting(Attribute.of(v), Attribute.of(v).label(), v,
+                ChangeWords.say(rebuild.built(run).built().recording(), v))).toList(), found.stops(), found.mired(), found.duv(), found.softness(), found.reaches(), found.givenUp());
+    }
+
+    @PostMapping("/runs/{id}/steps/{placement}/tapes")
+    TapesSay tapes(@PathVariable long id, @PathVariable String placement, @RequestBody PulledTapes pulled) {
+        Map<String, Double> lengths = new LinkedHashMap<>();
+        pulled.tapes().forEach(t -> lengths.put(t.landmark(), Length.parse(t.length()).metres()));
+        TapeCheck check = rebuild.tapes(id, placement, lengths);
+        return new TapesSay(check.found().xM(), check.found().yM(), check.offM(), check.missM(), check.wrong(), check.sentence());
+    }
+
+    /** Goes on with the record as it is now. */
+    @PostMapping("/runs/{id}/continue")
+    RebuildView goOn(@PathVariable long id) {
+        rebuild.goOn(id);
+        return sheets.ofRun(id);
+    }
+
+    @PostMapping("/runs/{id}/restart")
+    RebuildView restart(@PathVariable long id) {
+        rebuild.restart(id);
+        return sheets.ofRun(id);
     }
 }

@@ -1,101 +1,351 @@
 package org.oblume.server.rebuild;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Change;
+import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.geometry.Landmark;
+import org.oblume.core.geometry.PlanFit;
+import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.TapeCheck;
+import org.oblume.core.moves.Difference;
+import org.oblume.core.moves.Differences;
+import org.oblume.core.moves.Side;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.core.rebuild.AsBuilt;
+import org.oblume.core.rebuild.Instead;
 import org.oblume.core.rebuild.RebuildSheet;
-import org.oblume.core.rebuild.RebuildStep;
+import org.oblume.core.rebuild.Substitute;
+import org.oblume.core.rebuild.Substitutes;
+import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.kit.Kit;
+import org.oblume.server.kit.KitService;
+import org.oblume.server.location.DrawnSet;
+import org.oblume.server.location.SetService;
 import org.oblume.server.scene.PlacedPiece;
-import org.oblume.server.shot.PlacedView;
-import org.oblume.server.shot.PlotService;
+import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.SceneRecord;
 import org.oblume.server.shot.SceneRecords;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.support.JsonText;
+import org.oblume.server.support.StaleEdit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
+/** Rebuilds of shots: what is to be put back where, what was, and what stands otherwise. */
 @Service
 @Transactional
 public class RebuildService {
 
+    private static final int LONGEST_NAME = 120;
     private final ShotService shots;
     private final SceneRecords records;
-    private final PlotService plots;
-    private final TickRepository ticks;
+    private final KnotService knots;
+    private final SetService sets;
+    private final KitService kit;
+    private final RunRepository runs;
+    private final RunStepRepository steps;
+    private final JsonText json;
     private final Clock clock;
 
-    RebuildService(ShotService shots, SceneRecords records, PlotService plots, TickRepository ticks, Clock clock) {
+    RebuildService(ShotService shots, SceneRecords records, KnotService knots, SetService sets, KitService kit, RunRepository runs, RunStepRepository steps,
+            JsonText json, Clock clock) {
         this.shots = shots;
         this.records = records;
-        this.plots = plots;
-        this.ticks = ticks;
+        this.knots = knots;
+        this.sets = sets;
+        this.kit = kit;
+        this.runs = runs;
+        this.steps = steps;
+        this.json = json;
         this.clock = clock;
     }
 
-    @Transactional(readOnly = true)
-    RebuildView sheet(long shotId) {
-        Shot shot = shots.get(shotId);
-        SceneRecord record = records.restingUnder(shot);
-        Map<String, PlacedView> placed = plots.placed(shot, record).stream()
-                .collect(Collectors.toMap(p -> p.placement().key(), p -> p));
-        Map<String, Tick> done = ticks(shotId, record).stream().collect(Collectors.toMap(Tick::placement, t -> t));
-        List<RebuildView.Step> steps = steps(record, shot).stream().map(step -> {
-            String key = step.placement().key();
-            return new RebuildView.Step(placed.get(key), step.cautions(), done(done.get(key), step.newestChange()));
-        }).toList();
-        return new RebuildView(shotId, shot.card().slate(), shot.card().description(),
-                record.slate(shot.card().basedOnId()), record.scene().heading(), record.set().name(), record.set().plan(),
-                steps);
+    /** A landmark of the recorded set and the same on the new one, by name. */
+    record LandmarkPair(String recorded, String here) {
     }
 
-    /** Ticks a step off; ticking it again says who did it last. */
-    void tick(long shotId, String placement, String author) {
+    /**
+     * A rebuild that is to begin.
+     *
+     * @param fromShotId a shot of the scene that stands already, or null to start from nothing
+     * @param setId another set, or null for the scene's own
+     * @param pairs landmarks that both sets have, for another set
+     */
+    record NewRun(@Nullable String name, @Nullable Long fromShotId, @Nullable Long setId, List<LandmarkPair> pairs, boolean mirrored) {
+    }
+
+    /** What stands otherwise. @param kind of the kit that stands in for it, or null. @param unit its own name. @param values that are true now */
+    record Otherwise(boolean done, @Nullable String kind, @Nullable String unit, List<Change> values, @Nullable String why) {
+    }
+
+    /** How a plan was fitted, as it is kept. */
+    record KeptFit(List<LandmarkPair> pairs, PlanFit fit) {
+    }
+
+    /** A value that is kept of a step. */
+    record KeptValue(Attribute attribute, JsonNode value) {
+    }
+
+    long begin(long shotId, NewRun wanted, String author) {
         Shot shot = shots.get(shotId);
         SceneRecord record = records.restingUnder(shot);
-        if (steps(record, shot).stream().noneMatch(s -> s.placement().key().equals(placement))) {
-            throw new Refusal("%s is not on set in %s: there is nothing to tick."
-                    .formatted(record.recording().placement(placement).name(), shot.card().slate()));
+        String name = wanted.name() == null || wanted.name().isBlank() ? "Rebuild of %s".formatted(shot.card().slate())
+                : Checks.text("The rebuild's name", wanted.name(), LONGEST_NAME);
+        if (wanted.fromShotId() != null && (wanted.setId() != null || record.slate(wanted.fromShotId()) == null || wanted.fromShotId() == shotId)) {
+            throw new Refusal("fromShotId", wanted.setId() != null ? "In another place nothing of the scene stands yet: start from nothing."
+                    : "Choose another shot of the scene that stands already, or start from nothing.");
         }
-        keep(shotId, record.placementId(placement), author, clock.instant());
+        String fit = wanted.setId() == null ? null : json.write(fit(record, sets.get(wanted.setId()), wanted));
+        RunEntity run = runs.save(new RunEntity(shotId, name, wanted.setId(), fit, wanted.fromShotId(), author, clock.instant(), knots.newestEvent()));
+        return run.id();
     }
 
-    void untick(long shotId, String placement) {
-        SceneRecord record = records.restingUnder(shots.get(shotId));
-        ticks.findByShotIdAndPlacementId(shotId, record.placementId(placement)).ifPresent(ticks::delete);
+    private static KeptFit fit(SceneRecord record, DrawnSet there, NewRun wanted) {
+        List<PlanFit.Pair> pairs = wanted.pairs().stream().map(p -> new PlanFit.Pair(p.recorded(), landmark(record.set().plan(), p.recorded(), record.set().name()),
+                landmark(there.set().plan(), p.here(), there.set().name()))).toList();
+        return new KeptFit(wanted.pairs(), PlanFit.of(pairs, wanted.mirrored()));
     }
 
+    private static PlanPoint landmark(SetPlan plan, String name, String set) {
+        return plan.landmarks().stream().filter(l -> l.name().equals(name)).findFirst().map(Landmark::point)
+                .orElseThrow(() -> new Refusal("pairs", "%s has no landmark “%s”: draw it there, or choose another.".formatted(set, name)));
+    }
+
+    /** How the recorded plan would lie on another set, and what would not fit; nothing is kept. */
+    @Transactional(readOnly = true)
+    BuiltRun fitted(long shotId, NewRun wanted) {
+        Shot shot = shots.get(shotId);
+        SceneRecord record = records.restingUnder(shot);
+        DrawnSet there = sets.get(Objects.requireNonNull(wanted.setId()));
+        KeptFit kept = fit(record, there, wanted);
+        RunHead head = new RunHead(0, "", wanted.setId(), null, null, "", Instant.EPOCH, told(kept), null);
+        return new BuiltRun(head, shot, record, AsBuilt.of(record.recording(), state(record, shot), there.set().plan(), kept.fit(), List.of()), List.of(), 0);
+    }
+
+    @Transactional(readOnly = true)
+    public BuiltRun built(long runId) {
+        RunEntity run = run(runId);
+        Shot shot = shots.get(run.shotId());
+        SceneRecord record = records.restingUnder(shot);
+        List<RunStepEntity> kept = steps.findByRunIdOrderById(runId);
+        List<Instead> instead = instead(record, kept);
+        return new BuiltRun(head(run, record), shot, record, built(run, shot, record, instead), instead, (int) kept.stream().filter(RunStepEntity::done).count());
+    }
+
+    private AsBuilt built(RunEntity run, Shot shot, SceneRecord record, List<Instead> instead) {
+        SetPlan set = run.setId() == null ? record.set().plan() : sets.get(run.setId()).set().plan();
+        return AsBuilt.of(record.recording(), state(record, shot), set, keptFit(run).map(KeptFit::fit).orElse(PlanFit.NONE), instead);
+    }
+
+    private Optional<KeptFit> keptFit(RunEntity run) {
+        return Optional.ofNullable(run.fit()).map(f -> json.read(f, KeptFit.class));
+    }
+
+    private static ShotState state(SceneRecord record, Shot shot) {
+        return record.recording().book().resolve(shot.card().slate());
+    }
+
+    private RunHead head(RunEntity run, SceneRecord record) {
+        return new RunHead(run.id(), run.name(), run.setId(), run.fromShotId(), record.slate(run.fromShotId()), run.author(), run.startedAt(),
+                keptFit(run).map(RebuildService::told).orElse(null), run.signature());
+    }
+
+    private static RunHead.FittedPlan told(KeptFit kept) {
+        List<RunHead.FittedPair> pairs = new ArrayList<>();
+        for (int i = 0; i < kept.pairs().size(); i++) {
+            pairs.add(new RunHead.FittedPair(kept.pairs().get(i).recorded(), kept.pairs().get(i).here(), kept.fit().missM().get(i)));
+        }
+        return new RunHead.FittedPlan(kept.fit().mirrored(), kept.fit().turnDeg(), pairs);
+    }
+
+    /** Runs of a shot, the newest first. */
+    @Transactional(readOnly = true)
+    public List<RunHead> ofShot(long shotId, SceneRecord record) {
+        return runs.findByShotIdOrderByIdDesc(shotId).stream().map(r -> head(r, record)).toList();
+    }
+
+    /** Ids of the runs of several shots, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Long> ofShots(List<Long> shotIds) {
+        return runs.findByShotIdInOrderById(shotIds).stream().map(RunEntity::id).toList();
+    }
+
+    private List<Instead> instead(SceneRecord record, List<RunStepEntity> kept) {
+        Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        return kept.stream().filter(s -> s.why() != null).map(s -> new Instead(Objects.requireNonNull(keys.get(s.placementId())),
+                s.piece() == null ? null : json.read(s.piece(), Piece.class),
+                s.values() == null ? List.of() : Arrays.stream(json.read(s.values(), KeptValue[].class)).map(v -> json.value(v.attribute(), v.value())).toList(),
+                Objects.requireNonNull(s.why()))).toList();
+    }
+
+    /** What is kept of the steps, by the placement's id. */
+    Map<Long, RunStepEntity> kept(long runId) {
+        return steps.findByRunIdOrderById(runId).stream().collect(Collectors.toMap(RunStepEntity::placementId, s -> s));
+    }
+
+    /** What changed in the record since a run began or was gone on with. */
+    @Transactional(readOnly = true)
+    List<Difference> revised(BuiltRun run) {
+        RunEntity entity = run(run.head().id());
+        Recording then = records.asOf(run.shot(), entity.lastEvent()).recording();
+        String slate = run.shot().card().slate();
+        return Differences.between(new Side(then, then.book().resolve(slate)), new Side(run.record().recording(), state(run.record(), run.shot())));
+    }
+
+    /** The run that a tick without a run belongs to: the newest in the shot's own place that is not signed; one begins when there is none. */
+    long openRun(long shotId, String author) {
+        return newest(shotId).orElseGet(() -> begin(shotId, new NewRun(null, null, null, List.of(), false), author));
+    }
+
+    @Transactional(readOnly = true)
+    Optional<Long> newest(long shotId) {
+        return runs.findFirstByShotIdAndSetIdIsNullOrderByIdDesc(shotId).filter(r -> !r.isSigned()).map(RunEntity::id);
+    }
+
+    /** Ticks a step off as recorded; ticking it again says who did it last. What was said to be otherwise stays said. */
+    void tick(long runId, String placement, String author) {
+        BuiltRun run = open(runId);
+        requireOnSet(run, placement);
+        steps.save(step(runId, run.record().placementId(placement)).ticked(true).by(author, clock.instant()));
+    }
+
+    void untick(long runId, String placement) {
+        BuiltRun run = open(runId);
+        steps.findByRunIdAndPlacementId(runId, run.record().placementId(placement)).ifPresent(s -> steps.save(s.ticked(false)));
+    }
+
+    /**
+     * Keeps what is not as recorded about a thing, or that it is as recorded after all.
+     *
+     * @throws StaleEdit when somebody else said something about this step since that version
+     */
+    void otherwise(long runId, String placement, Otherwise wanted, long version, String author) {
+        BuiltRun run = open(runId);
+        requireOnSet(run, placement);
+        RunStepEntity step = step(runId, run.record().placementId(placement));
+        if (step.version() != version) {
+            throw new StaleEdit("%s said something about %s since you opened it. Nothing of yours was kept yet: look again."
+                    .formatted(step.author(), run.record().recording().placement(placement).name()), version);
+        }
+        if (wanted.kind() == null && wanted.values().isEmpty()) {
+            steps.save(step.instead(null, null, null).ticked(wanted.done()).by(author, clock.instant()));
+            return;
+        }
+        Piece piece = wanted.kind() == null ? null : named(piece(wanted.kind()), wanted.unit());
+        Instead instead = new Instead(placement, piece, wanted.values().stream().map(Change::value).toList(), wanted.why() == null ? "" : wanted.why());
+        AsBuilt would = AsBuilt.of(run.built().recording(), run.built().state(), run.built().recording().set(), PlanFit.NONE, List.of(instead));
+        instead.values().forEach(v -> would.recording().check(placement, v));
+        would.recording().checkColours(would.state(), placement);
+        steps.save(step.instead(piece == null ? null : json.write(piece),
+                json.write(instead.values().stream().map(v -> new KeptValue(Attribute.of(v), json.tree(v))).toList()), instead.why()).ticked(wanted.done())
+                .by(author, clock.instant()));
+    }
+
+    private static Piece named(Piece piece, @Nullable String unit) {
+        return new Piece(piece.what(), unit, piece.widthM(), piece.lowestKelvin(), piece.highestKelvin(), piece.watts(), piece.mount(), piece.heightM(), piece.lamp(),
+                piece.surface());
+    }
+
+    private Piece piece(String kind) {
+        return kit.fixtures().stream().map(Kit.Fixture::piece).filter(p -> p.what().equals(kind)).findFirst()
+                .orElseThrow(() -> new Refusal("kind", "The kit has no “%s”: choose one of it, or add the kind to the kit.".formatted(kind)));
+    }
+
+    private RunStepEntity step(long runId, long placementId) {
+        return steps.findByRunIdAndPlacementId(runId, placementId).orElseGet(() -> new RunStepEntity(runId, placementId));
+    }
+
+    private static void requireOnSet(BuiltRun run, String placement) {
+        if (!run.built().state().stands(placement)) {
+            throw new Refusal("%s is not on set in %s: there is nothing to tick.".formatted(run.record().recording().placement(placement).name(), run.shot().card().slate()));
+        }
+    }
+
+    private BuiltRun open(long runId) {
+        BuiltRun run = built(runId);
+        if (run.head().signed() != null) {
+            throw new Refusal("This rebuild is signed by %s and stays as it is: start another one.".formatted(run.head().signed().author()));
+        }
+        return run;
+    }
+
+    /** What could stand in for a unit, or for filters, that are missing. @param unitGone whether the unit itself is */
+    @Transactional(readOnly = true)
+    List<Substitute> substitutes(long runId, String placement, boolean unitGone, Set<String> missing) {
+        BuiltRun run = built(runId);
+        AsBuilt asRecorded = built(run(runId), run.shot(), run.record(), run.instead().stream().filter(i -> !i.placement().equals(placement)).toList());
+        Placement light = asRecorded.recording().placement(placement);
+        List<Piece> units = unitGone ? kit.fixtures().stream().filter(f -> f.kind().isLight()).map(Kit.Fixture::piece)
+                .filter(p -> !p.what().equals(light.piece().what())).toList() : List.of(light.piece());
+        return Substitutes.of(asRecorded, placement, missing, units, kit.stock());
+    }
+
+    /** @param pulled lengths by landmark, metres, in the order in which they were pulled */
+    @Transactional(readOnly = true)
+    TapeCheck tapes(long runId, String placement, Map<String, Double> pulled) {
+        BuiltRun run = built(runId);
+        SetPlan set = run.built().recording().set();
+        Place place = run.built().state().value(placement, Place.class)
+                .orElseThrow(() -> new Refusal("%s has no recorded place to check.".formatted(run.record().recording().placement(placement).name())));
+        List<TapeCheck.Pulled> tapes = pulled.entrySet().stream()
+                .map(t -> new TapeCheck.Pulled(new Landmark(t.getKey(), landmark(set, t.getKey(), "The set")), t.getValue())).toList();
+        return TapeCheck.of(tapes, place.point(), set.landmarks(), set.tapeWalls());
+    }
+
+    void goOn(long runId) {
+        open(runId);
+        run(runId).goOn(knots.newestEvent());
+    }
+
+    /** Begins again: nothing is ticked, nothing is otherwise. */
+    void restart(long runId) {
+        open(runId);
+        steps.deleteByRunId(runId);
+        run(runId).goOn(knots.newestEvent());
+    }
+
+    /** Signs the verdict, which closes the run. */
+    public void sign(long runId, String author, String verdict) {
+        open(runId);
+        run(runId).sign(author, clock.instant(), verdict);
+    }
+
+    /** What was ticked off in the newest open run of a shot. */
     @Transactional(readOnly = true)
     public List<Tick> ticks(long shotId, SceneRecord record) {
-        Map<Long, String> keys = record.placed().stream()
-                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
-        return ticks.findByShotIdOrderById(shotId).stream()
-                .map(t -> new Tick(keys.get(t.placementId()), t.author(), t.at())).toList();
+        Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        return newest(shotId).stream().flatMap(run -> steps.findByRunIdOrderById(run).stream()).filter(RunStepEntity::done)
+                .map(t -> new Tick(Objects.requireNonNull(keys.get(t.placementId())), t.author(), t.at())).toList();
     }
 
     /** Keeps ticks as they are, from a file. */
     public void keepAll(long shotId, SceneRecord record, List<Tick> done) {
-        done.forEach(t -> keep(shotId, record.placementId(t.placement()), t.author(), t.at()));
+        if (!done.isEmpty()) {
+            long run = openRun(shotId, done.get(0).author());
+            done.forEach(t -> steps.save(step(run, record.placementId(t.placement())).ticked(true).by(t.author(), t.at())));
+        }
     }
 
-    private void keep(long shotId, long placementId, String author, Instant at) {
-        TickEntity tick = ticks.findByShotIdAndPlacementId(shotId, placementId)
-                .orElseGet(() -> new TickEntity(shotId, placementId));
-        ticks.save(tick.by(author, at));
-    }
-
-    private static List<RebuildStep> steps(SceneRecord record, Shot shot) {
-        ShotState state = record.recording().book().resolve(shot.card().slate());
-        return RebuildSheet.steps(record.recording().set(), record.recording().placements(), state,
-                record.scene().heading().buildOrder());
-    }
-
-    private static RebuildView.@Nullable Done done(@Nullable Tick tick, Instant newestChange) {
-        return tick == null ? null : new RebuildView.Done(tick.author(), tick.at(), newestChange.isAfter(tick.at()));
+    private RunEntity run(long runId) {
+        return runs.findById(runId).orElseThrow(() -> new NoSuchElementException("There is no such rebuild any more."));
     }
 }

@@ -3,23 +3,53 @@ package org.oblume.server.rebuild;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.Words;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.shot.PlacedView;
 
-/** The rebuild sheet of a shot. */
-record RebuildView(long shotId, String slate, String description, @Nullable String basedOn, SceneHeading scene,
-        String setName, SetPlan set, List<Step> steps) {
+/**
+ * The rebuild sheet of a shot.
+ *
+ * @param run the rebuild that it belongs to; null while none has begun
+ * @param runs of the shot, the newest first
+ * @param stands names of what stands already and stays as it is
+ * @param out names of what stands and does not belong to the shot
+ * @param misfits what does not fit the place
+ * @param revised what was changed in the record since the rebuild began, in words
+ * @param seen the newest change of the record
+ */
+public record RebuildView(long shotId, String slate, String description, @Nullable String basedOn, long sceneId, SceneHeading scene, String setName, SetPlan set,
+        @Nullable RunHead run, List<RunHead> runs, List<Step> steps, List<String> stands, List<String> out, List<MisfitSaid> misfits, List<Revised> revised, long seen) {
 
     /**
-     * @param placed what to put back and how, as on the plot
+     * @param placed what to put back and how, as it is to be in this rebuild
+     * @param third a third landmark for a check of the tapes, with the length that it should have; null when there is none
      * @param cautions sentences
      * @param done who ticked it, or null
+     * @param instead what is not as recorded, or null
+     * @param version for If-Match; 0 while nothing is kept of it
      */
-    record Step(PlacedView placed, List<String> cautions, @Nullable Done done) {
+    public record Step(PlacedView placed, PlacedView.@Nullable Tape third, List<String> cautions, @Nullable Done done, @Nullable InsteadOf instead, long version) {
     }
 
     /** @param changedSince whether something this step rests on was changed after it was ticked */
-    record Done(String author, Instant at, boolean changedSince) {
+    public record Done(String author, Instant at, boolean changedSince) {
+    }
+
+    /** @param piece what stands in for it, or null. @param values what is true now, in words. @param recorded the same values as recorded */
+    public record InsteadOf(@Nullable String piece, List<OtherValue> values, String why, String author, Instant at) {
+    }
+
+    public record OtherValue(Attribute attribute, String label, AttributeValue value, Words now, @Nullable Words recorded) {
+    }
+
+    public record MisfitSaid(String placement, Words words) {
+    }
+
+    /** @param name of the thing. @param label of what changed */
+    public record Revised(String name, String label, Words words) {
     }
 }

@@ -65,7 +65,7 @@ public record PlacedView(Placement placement, long version, boolean onSet, List<
         public record Reach(double m, String metric, String imperial) {
         }
 
-        static Tape of(String landmark, PlanPoint from, double distanceM) {
+        public static Tape of(String landmark, PlanPoint from, double distanceM) {
             Length length = Length.ofMetres(distanceM);
             return new Tape(landmark, from, new Reach(distanceM, length.printMetric(), length.printImperial()));
         }

@@ -59,7 +59,7 @@ public class SceneRecords {
     }
 
     /** The scene with what one shot rested on up to an event, as a revision was closed with it. */
-    SceneRecord asOf(Shot shot, long lastEvent) {
+    public SceneRecord asOf(Shot shot, long lastEvent) {
         SceneRecord now = restingUnder(shot);
         List<Long> chain = now.recording().book().chain(shot.card().slate()).stream().map(slate -> now.shot(slate).id()).toList();
         Map<Object, KnotEventEntity> newest = new LinkedHashMap<>();

@@ -1,0 +1,291 @@
+package org.oblume.server.meter;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.colour.LightColour;
+import org.oblume.core.colour.WhitePoint;
+import org.oblume.core.exposure.Exposure;
+import org.oblume.core.light.MarkLight;
+import org.oblume.core.light.ShotLight;
+import org.oblume.core.metering.Agreement;
+import org.oblume.core.metering.DialCurve;
+import org.oblume.core.metering.Doubt;
+import org.oblume.core.metering.Reading;
+import org.oblume.core.metering.ReadingLine;
+import org.oblume.core.metering.Signals;
+import org.oblume.core.metering.SoloCheck;
+import org.oblume.core.metering.Suspect;
+import org.oblume.core.photometry.Calibration;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Words;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Illuminance;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Refusal;
+import org.oblume.core.units.Stops;
+import org.oblume.server.kit.KitService;
+import org.oblume.server.rebuild.BuiltRun;
+import org.oblume.server.rebuild.RebuildService;
+import org.oblume.server.shot.SceneRecord;
+import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.Shot;
+import org.oblume.server.shot.ShotService;
+import org.oblume.server.support.JsonText;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Readings: typed, set beside what was predicted, kept. */
+@Service
+@Transactional
+public class MeterService {
+
+    private final ShotService shots;
+    private final SceneRecords records;
+    private final RebuildService rebuild;
+    private final KitService kit;
+    private final ReadingRepository readings;
+    private final UnitCurves units;
+    private final JsonText json;
+    private final Clock clock;
+
+    MeterService(ShotService shots, SceneRecords records, RebuildService rebuild, KitService kit, ReadingRepository readings, UnitCurves units, JsonText json, Clock clock) {
+        this.shots = shots;
+        this.records = records;
+        this.rebuild = rebuild;
+        this.kit = kit;
+        this.readings = readings;
+        this.units = units;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** What is metered: a shot as recorded, or as it stands in a rebuild; with its light as predicted. */
+    private record Subject(Shot shot, @Nullable Long run, SceneRecord record, Recording recording, ShotState state, ShotLight light) {
+
+        @Nullable Exposure camera() {
+            return light.metering().map(ShotLight.Metering::exposure).orElse(null);
+        }
+
+        List<Placement> marks() {
+            return recording.placements().stream().filter(p -> p.kind() == PlacementKind.MARK && state.stands(p.key())).toList();
+        }
+    }
+
+    /** How the light of a scene was found against its predictions: the newest reading of each light alone, of any shot, not of a rebuild. */
+    @Transactional(readOnly = true)
+    public Map<String, Calibration> calibrations(SceneRecord record) {
+        Map<String, Calibration> all = new LinkedHashMap<>();
+        for (ReadingEntity row : readings.findByShotIdInAndRunIdIsNullAndAloneIdIsNotNullOrderById(record.shots().stream().map(Shot::id).toList())) {
+            Reading reading = reading(row);
+            if (reading.alone() != null && reading.lux() != null && row.predictedLux() != null) {
+                all.put(reading.alone(), Calibration.of(Illuminance.ofLux(row.predictedLux()), Illuminance.ofLux(reading.lux())));
+            }
+        }
+        return all;
+    }
+
+    /** Readings of a shot, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Reading> ofShot(long shotId) {
+        return readings.findByShotIdAndRunIdIsNullOrderById(shotId).stream().map(this::reading).toList();
+    }
+
+    /** Readings of a rebuild, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Reading> ofRun(long runId) {
+        return readings.findByRunIdOrderById(runId).stream().map(this::reading).toList();
+    }
+
+    private Reading reading(ReadingEntity row) {
+        return json.read(row.figures(), Reading.class);
+    }
+
+    private Subject subject(long shotId, @Nullable Long run) {
+        if (run == null) {
+            Shot shot = shots.get(shotId);
+            SceneRecord record = records.restingUnder(shot);
+            ShotState state = record.recording().book().resolve(shot.card().slate());
+            return new Subject(shot, null, record, record.recording(), state, ShotLight.of(record.set().plan(), record.recording().placements(), state, Set.of(), Map.of()));
+        }
+        BuiltRun built = rebuild.built(run);
+        if (built.shot().id() != shotId) {
+            throw new NoSuchElementException("There is no such rebuild of this shot.");
+        }
+        Recording recording = built.built().recording();
+        return new Subject(built.shot(), run, built.record(), recording, built.built().state(), ShotLight.of(recording.set(), recording.placements(), built.built().state(), Set.of(),
+                calibrations(built.record())));
+    }
+
+    @Transactional(readOnly = true)
+    public MeterView view(long shotId, @Nullable Long run) {
+        Subject subject = subject(shotId, run);
+        List<ReadingEntity> rows = run == null ? readings.findByShotIdAndRunIdIsNullOrderById(shotId) : readings.findByRunIdOrderById(run);
+        Map<String, Calibration> calibrations = calibrations(subject.record);
+        Set<String> read = new HashSet<>();
+        rows.forEach(r -> Optional.ofNullable(reading(r).alone()).ifPresent(read::add));
+        List<MeterView.ToRead> lights = subject.light.sources().stream().map(l -> toRead(subject, l, calibrations.get(l.key()), read.contains(l.key()))).toList();
+        return new MeterView(shotId, subject.shot.card().slate(), subject.shot.card().description(), run,
+                subject.marks().stream().map(m -> new MeterView.ReadMark(m.key(), m.name())).toList(), lights,
+                rows.stream().sorted(Comparator.comparing(ReadingEntity::id).reversed()).map(r -> read(subject, r)).toList(), units.all(subject.record.scene().productionId()));
+    }
+
+    private static MeterView.ToRead toRead(Subject subject, Placement light, @Nullable Calibration k, boolean read) {
+        double lux = subject.marks().isEmpty() ? 0 : subject.light.facingLux(light.key(), subject.marks().get(0).key());
+        Optional<LightColour> colour = SoloCheck.colour(light, subject.state).filter(c -> c.gels().isEmpty());
+        return new MeterView.ToRead(light.key(), light.name(), light.role(), lux > 0 ? words(subject, lux) : null, colour.map(c -> c.white().kelvin().value()).orElse(null),
+                colour.map(c -> c.white().duv().value()).orElse(null), k == null ? null : Double.valueOf(k.stops().value()), read);
+    }
+
+    private static Words words(Subject subject, double lux) {
+        return new Reading("mark", null, lux, null, null, null, null, Signals.NONE).say(subject.camera());
+    }
+
+    private MeterView.Read read(Subject subject, ReadingEntity row) {
+        Reading reading = reading(row);
+        return new MeterView.Read(row.id(), name(subject, reading.mark()), reading.alone() == null ? null : name(subject, reading.alone()), reading, reading.say(subject.camera()),
+                beside(subject, reading), solo(subject, reading), row.author(), row.at());
+    }
+
+    private static String name(Subject subject, String key) {
+        return subject.recording.placement(key).name();
+    }
+
+    private MeterView.@Nullable Solo solo(Subject subject, Reading reading) {
+        if (reading.alone() == null) {
+            return null;
+        }
+        Placement light = subject.recording.placement(reading.alone());
+        SoloCheck check = SoloCheck.of(reading, light, subject.state, subject.light, kit.stock(), Suspect.Spread.USUAL);
+        return new MeterView.Solo(check.predictedLux() > 0 ? words(subject, check.predictedLux()) : null,
+                check.calibration() == null ? null : Double.valueOf(check.calibration().stops().value()), check.mired(), check.duv(), check.isDoubtful(),
+                check.likely().stream().map(Suspect::words).limit(3).toList());
+    }
+
+    private static List<MeterView.Beside> beside(Subject subject, Reading reading) {
+        List<MeterView.Beside> all = new ArrayList<>();
+        if (reading.alone() == null) {
+            subject.light.mark(reading.mark()).ifPresent(at -> {
+                beside(all, subject, "lit cheek", reading.lux(), at.lit().lux());
+                beside(all, subject, "shadow cheek", reading.shadowLux(), at.shadow().lux());
+                beside(all, subject, "background", reading.backgroundLux(), at.background() == null ? 0 : at.background().lux());
+            });
+        }
+        return all;
+    }
+
+    private static void beside(List<MeterView.Beside> all, Subject subject, String what, @Nullable Double read, double predicted) {
+        if (read != null && predicted > 0) {
+            all.add(new MeterView.Beside(what, words(subject, predicted), Stops.fromRatio(read / predicted).value()));
+        }
+    }
+
+    /** What a line says; nothing is kept. @param mark key of the mark that is meant when the line names none, or null for the first */
+    @Transactional(readOnly = true)
+    MeterView.Understood understood(long shotId, @Nullable Long run, String line, @Nullable String mark) {
+        Subject subject = subject(shotId, run);
+        Reading reading = parse(subject, line, mark);
+        return new MeterView.Understood(name(subject, reading.mark()), reading.alone() == null ? null : name(subject, reading.alone()), reading.say(subject.camera()),
+                beside(subject, reading), solo(subject, reading), doubt(subject, reading).orElse(null));
+    }
+
+    private static Reading parse(Subject subject, String line, @Nullable String mark) {
+        List<Placement> marks = subject.marks();
+        if (marks.isEmpty()) {
+            throw new Refusal("line", "There is no mark on set to read at: place one on the plot first.");
+        }
+        if (mark != null && marks.stream().noneMatch(m -> m.key().equals(mark))) {
+            throw new Refusal("mark", "That mark is not on set in %s any more: read at %s, or put it back on the plot.".formatted(subject.shot.card().slate(), marks.get(0).name()));
+        }
+        return ReadingLine.parse(line, subject.recording.placements(), subject.state, mark == null ? marks.get(0).key() : mark, subject.camera());
+    }
+
+    private Optional<String> doubt(Subject subject, Reading reading) {
+        double predicted = reading.alone() != null ? subject.light.facingLux(reading.alone(), reading.mark())
+                : subject.light.mark(reading.mark()).map(MarkLight::lit).map(f -> f.lux()).orElse(0.0);
+        List<Reading> before = subject.run == null ? ofShot(subject.shot.id()) : ofRun(subject.run);
+        Double all = before.stream().filter(r -> r.alone() == null && r.mark().equals(reading.mark()) && r.lux() != null).map(Reading::lux).reduce((a, b) -> b).orElse(null);
+        return Doubt.of(reading, predicted, all);
+    }
+
+    /**
+     * Keeps a reading.
+     *
+     * @param sure whether it is kept though it cannot well be so
+     * @throws Refusal on {@code sure} when that was not said and it cannot well be so
+     */
+    void add(long shotId, @Nullable Long run, String line, @Nullable String mark, boolean sure, String author) {
+        Subject subject = subject(shotId, run);
+        Reading reading = parse(subject, line, mark);
+        Optional<String> doubt = doubt(subject, reading);
+        if (doubt.isPresent() && !sure) {
+            throw new Refusal("sure", doubt.get());
+        }
+        double predicted = reading.alone() == null ? 0 : subject.light.facingLux(reading.alone(), reading.mark());
+        ReadingEntity row = readings.save(new ReadingEntity(shotId, run, subject.record.placementId(reading.mark()),
+                reading.alone() == null ? null : subject.record.placementId(reading.alone()), json.write(reading), predicted > 0 ? predicted : null, author, clock.instant()));
+        if (reading.alone() != null) {
+            units.keep(subject.record.scene().productionId(), row.id(), subject.recording.placement(reading.alone()), subject.state, reading, author, row.at());
+        }
+    }
+
+    /** Takes a reading out, with what it said of its unit. @return the shot it was of */
+    ReadingOf delete(long id) {
+        ReadingEntity row = readings.findById(id).orElseThrow(() -> new NoSuchElementException("That reading is gone already."));
+        readings.delete(row);
+        readings.flush();
+        return new ReadingOf(row.shotId(), row.runId());
+    }
+
+    /** What a reading is of. */
+    record ReadingOf(long shotId, @Nullable Long run) {
+    }
+
+    /** Ways to bring lights to the white of one of them. @param others keys of the lights that are to agree */
+    @Transactional(readOnly = true)
+    MeterView.Agreeing agree(long shotId, String referenceKey, List<String> others) {
+        Subject subject = subject(shotId, null);
+        long production = subject.record.scene().productionId();
+        List<String> nominal = new ArrayList<>();
+        Placement reference = subject.recording.placement(referenceKey);
+        WhitePoint white = ofShot(shotId).stream().filter(r -> referenceKey.equals(r.alone()) && r.kelvin() != null)
+                .map(r -> WhitePoint.of(Kelvin.of(r.kelvin()), Duv.of(r.duv() == null ? 0 : r.duv()))).reduce((a, b) -> b)
+                .orElseGet(() -> {
+                    nominal.add(reference.name());
+                    return colour(reference, subject.state);
+                });
+        Map<String, DialCurve> curves = new LinkedHashMap<>();
+        for (String key : others) {
+            Placement light = subject.recording.placement(key);
+            if (!key.equals(referenceKey)) {
+                curves.put(key, units.curve(production, light, subject.state).orElseGet(() -> {
+                    nominal.add(light.name());
+                    return new DialCurve(List.of(new DialCurve.Point(UnitCurves.dialled(light, subject.state).orElseThrow(() -> notDialled(light)), colour(light, subject.state))));
+                }));
+            }
+        }
+        List<MeterView.AgreeWay> ways = Agreement.ways(subject.recording, subject.state, reference, white, curves, kit.stock()).stream()
+                .map(w -> new MeterView.AgreeWay(w.way(), w.way().label(), w.words(), w.changes().stream()
+                        .map(c -> new MeterView.ChangeToTry(c.placement(), c.attribute(), c.value())).toList(), w.residualMired(), w.residualDuv())).toList();
+        return new MeterView.Agreeing(reference.name(), white.kelvin().value(), white.duv().value(), ways, nominal);
+    }
+
+    private static WhitePoint colour(Placement light, ShotState state) {
+        return SoloCheck.colour(light, state).map(LightColour::white).orElseThrow(() -> notDialled(light));
+    }
+
+    private static Refusal notDialled(Placement light) {
+        return new Refusal("%s has no white that could agree with another: read it alone with a colour meter first.".formatted(light.name()));
+    }
+}
