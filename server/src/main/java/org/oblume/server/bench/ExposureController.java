@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/bench")
 class ExposureController {
 
-    record Metered(@Nullable Double lux, @Nullable Double footcandles, @Nullable Double iso,
+    record MeteredStop(@Nullable Double lux, @Nullable Double footcandles, @Nullable Double iso,
             @Nullable Double shutterSeconds, @Nullable Double fps, @Nullable Double shutterAngleDeg,
             @Nullable Double lensNdStops, @Nullable Double calibrationConstant, @Nullable Double tStop) {
 
@@ -46,7 +46,7 @@ class ExposureController {
     }
 
     @PostMapping("/exposure")
-    Exposed exposure(@RequestBody Metered asked) {
+    Exposed exposure(@RequestBody MeteredStop asked) {
         Illuminance light = asked.light();
         Exposure camera = new Exposure(Inputs.number("iso", asked.iso()), asked.seconds(),
                 Inputs.number("lensNdStops", asked.lensNdStops(), 0),

@@ -40,7 +40,7 @@ class LiveHub {
     }
 
     /** A call that changed something. @param device that made it */
-    record Changed(String path, String person, String device) {
+    record ChangedPath(String path, String person, String device) {
     }
 
     LiveHub(TeamService team) {
@@ -75,7 +75,7 @@ class LiveHub {
     }
 
     void changed(String path, String person, String device) {
-        send("changed", new Changed(path, person, device));
+        send("changed", new ChangedPath(path, person, device));
     }
 
     private void sayWhoIsHere() {

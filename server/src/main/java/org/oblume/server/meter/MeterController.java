@@ -38,7 +38,7 @@ class MeterController {
     }
 
     @PostMapping("/shots/{shotId}/readings/read")
-    MeterView.Understood read(@PathVariable long shotId, @RequestBody ReadingBody body) {
+    MeterView.UnderstoodReading read(@PathVariable long shotId, @RequestBody ReadingBody body) {
         return meter.understood(shotId, body.run(), body.line(), body.mark());
     }
 

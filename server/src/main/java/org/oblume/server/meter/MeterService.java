@@ -193,10 +193,10 @@ public class MeterService {
 
     /** What a line says; nothing is kept. @param mark key of the mark that is meant when the line names none, or null for the first */
     @Transactional(readOnly = true)
-    MeterView.Understood understood(long shotId, @Nullable Long run, String line, @Nullable String mark) {
+    MeterView.UnderstoodReading understood(long shotId, @Nullable Long run, String line, @Nullable String mark) {
         Subject subject = subject(shotId, run);
         Reading reading = parse(subject, line, mark);
-        return new MeterView.Understood(name(subject, reading.mark()), reading.alone() == null ? null : name(subject, reading.alone()), reading.say(subject.camera()),
+        return new MeterView.UnderstoodReading(name(subject, reading.mark()), reading.alone() == null ? null : name(subject, reading.alone()), reading.say(subject.camera()),
                 beside(subject, reading), solo(subject, reading), doubt(subject, reading).orElse(null));
     }
 

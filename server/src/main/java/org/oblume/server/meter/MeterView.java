@@ -59,14 +59,14 @@ public record MeterView(long shotId, String slate, String description, @Nullable
     }
 
     /** What was understood of a line, before it is kept. @param doubt a question back, or null */
-    public record Understood(String mark, @Nullable String light, Words words, List<Beside> beside, @Nullable Solo solo, @Nullable String doubt) {
+    public record UnderstoodReading(String mark, @Nullable String light, Words words, List<Beside> beside, @Nullable Solo solo, @Nullable String doubt) {
     }
 
     /** @param path what the light goes through. @param points by what was dialled */
-    public record UnitPath(String unit, String path, List<Measured> points) {
+    public record UnitPath(String unit, String path, List<MeasuredDial> points) {
     }
 
-    public record Measured(double dialledKelvin, double dialledDuv, double measuredKelvin, double measuredDuv) {
+    public record MeasuredDial(double dialledKelvin, double dialledDuv, double measuredKelvin, double measuredDuv) {
     }
 
     /** @param nominal names of lights of which nothing was measured: their stock figures were taken */

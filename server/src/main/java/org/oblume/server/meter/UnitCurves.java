@@ -50,7 +50,7 @@ class UnitCurves {
         Map<List<String>, List<DialPointEntity>> byPath = new LinkedHashMap<>();
         points.findByProductionIdOrderById(productionId).forEach(p -> byPath.computeIfAbsent(List.of(p.unit(), p.path()), k -> new ArrayList<>()).add(p));
         return byPath.entrySet().stream().map(e -> new MeterView.UnitPath(e.getKey().get(0), e.getKey().get(1),
-                newest(e.getValue()).stream().map(p -> new MeterView.Measured(p.dialled().kelvin().value(), p.dialled().duv().value(),
+                newest(e.getValue()).stream().map(p -> new MeterView.MeasuredDial(p.dialled().kelvin().value(), p.dialled().duv().value(),
                         p.measured().kelvin().value(), p.measured().duv().value())).toList())).toList();
     }
 

@@ -67,15 +67,15 @@ public class RebuildSheets {
     public RebuildView ofRun(long runId) {
         BuiltRun run = rebuild.built(runId);
         String setName = run.head().setId() == null ? run.record().set().name() : sets.get(run.head().setId()).set().name();
-        List<RebuildView.Revised> revised = rebuild.revised(run).stream().map(RebuildSheets::revised).toList();
+        List<RebuildView.RevisedSince> revised = rebuild.revised(run).stream().map(RebuildSheets::revised).toList();
         return view(run.shot(), run.record(), run.built(), run.head(), setName, revised, run.instead(), rebuild.kept(runId));
     }
 
-    private static RebuildView.Revised revised(Difference difference) {
-        return new RebuildView.Revised(difference.placement().name(), difference.attribute().label(), difference.words());
+    private static RebuildView.RevisedSince revised(Difference difference) {
+        return new RebuildView.RevisedSince(difference.placement().name(), difference.attribute().label(), difference.words());
     }
 
-    private RebuildView view(Shot shot, SceneRecord record, AsBuilt built, @Nullable RunHead run, String setName, List<RebuildView.Revised> revised, List<Instead> instead,
+    private RebuildView view(Shot shot, SceneRecord record, AsBuilt built, @Nullable RunHead run, String setName, List<RebuildView.RevisedSince> revised, List<Instead> instead,
             Map<Long, RunStepEntity> kept) {
         SetPlan set = built.recording().set();
         List<RebuildStep> all = RebuildSheet.steps(set, built.recording().placements(), built.state(), record.scene().heading().buildOrder());

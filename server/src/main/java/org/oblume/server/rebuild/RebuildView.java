@@ -22,7 +22,7 @@ import org.oblume.server.shot.PlacedView;
  * @param seen the newest change of the record
  */
 public record RebuildView(long shotId, String slate, String description, @Nullable String basedOn, long sceneId, SceneHeading scene, String setName, SetPlan set,
-        @Nullable RunHead run, List<RunHead> runs, List<Step> steps, List<String> stands, List<String> out, List<MisfitSaid> misfits, List<Revised> revised, long seen) {
+        @Nullable RunHead run, List<RunHead> runs, List<Step> steps, List<String> stands, List<String> out, List<MisfitSaid> misfits, List<RevisedSince> revised, long seen) {
 
     /**
      * @param placed what to put back and how, as it is to be in this rebuild
@@ -50,6 +50,6 @@ public record RebuildView(long shotId, String slate, String description, @Nullab
     }
 
     /** @param name of the thing. @param label of what changed */
-    public record Revised(String name, String label, Words words) {
+    public record RevisedSince(String name, String label, Words words) {
     }
 }

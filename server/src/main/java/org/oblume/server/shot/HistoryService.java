@@ -62,12 +62,8 @@ public class HistoryService {
                 event.tie().note(), event.tie().author(), event.tie().at());
     }
 
-    private PastChange.@Nullable Printed printed(SceneRecord record, Attribute attribute, @Nullable String stored) {
-        if (stored == null) {
-            return null;
-        }
-        Words words = ChangeWords.say(record.recording(), json.read(stored, attribute.type()));
-        return new PastChange.Printed(words.metric(), words.imperial());
+    private @Nullable Words printed(SceneRecord record, Attribute attribute, @Nullable String stored) {
+        return stored == null ? null : ChangeWords.say(record.recording(), json.read(stored, attribute.type()));
     }
 
     /** What this person's next undo and redo would be of, in this shot. */

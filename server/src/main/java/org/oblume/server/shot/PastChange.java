@@ -4,6 +4,7 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Words;
 
 /**
  * A change of the record that was made once.
@@ -12,10 +13,6 @@ import org.oblume.core.plot.Attribute;
  * @param from in words, or null when nothing was recorded before
  * @param to in words, or null when the value carries again from there
  */
-record PastChange(long event, String placement, String name, Attribute attribute, String label, @Nullable Printed from, @Nullable Printed to,
+record PastChange(long event, String placement, String name, Attribute attribute, String label, @Nullable Words from, @Nullable Words to,
         @Nullable Reason reason, @Nullable String note, String author, Instant at) {
-
-    /** A value in words. @param imperial with lengths in feet and inches */
-    record Printed(String metric, String imperial) {
-    }
 }
