@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.TestComponent;
 import org.springframework.core.env.Environment;
+import org.springframework.http.HttpStatus;
 
 /** The server as any client meets it: HTTP and JSON. Who asks is the best boy, with the role “crew”, unless it is said otherwise. */
 @TestComponent
@@ -155,6 +156,15 @@ public class Api {
     /** Sends a file as it is. */
     public Answer upload(String path, byte[] bytes) {
         return send(request(path).setHeader("Content-Type", "application/octet-stream").POST(HttpRequest.BodyPublishers.ofByteArray(bytes)));
+    }
+
+    /** A file that is got there. */
+    public byte[] file(String path) throws IOException, InterruptedException {
+        HttpResponse<byte[]> answer = client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+        if (answer.statusCode() != HttpStatus.OK.value()) {
+            throw new IllegalStateException("%d: %s".formatted(answer.statusCode(), new String(answer.body(), StandardCharsets.UTF_8)));
+        }
+        return answer.body();
     }
 
     /** A header of what is got there. */

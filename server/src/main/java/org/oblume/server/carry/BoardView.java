@@ -17,7 +17,7 @@ import org.oblume.server.shot.LastTouch;
  * @param seen the newest change that is in it; edits name it, so that nobody writes over what they did not see
  * @param lanes how many threads run side by side at most
  */
-record BoardView(long sceneId, long productionId, SceneHeading scene, long seen, int lanes, List<BoardShot> shots, List<BoardRow> rows, List<BoardLook> looks) {
+public record BoardView(long sceneId, long productionId, SceneHeading scene, long seen, int lanes, List<BoardShot> shots, List<BoardRow> rows, List<BoardLook> looks) {
 
     /** @param basedOn slate, or null. @param lane of its threads, from 0 */
     record BoardShot(long id, String slate, String description, @Nullable Integer day, Stage stage, @Nullable String basedOn, int lane, long version,
@@ -50,7 +50,7 @@ record BoardView(long sceneId, long productionId, SceneHeading scene, long seen,
     }
 
     /** In words, with lengths in metres and in feet and inches. */
-    record Said(String metric, String imperial) {
+    public record Said(String metric, String imperial) {
 
         static Said of(org.oblume.core.plot.Words words) {
             return new Said(words.metric(), words.imperial());

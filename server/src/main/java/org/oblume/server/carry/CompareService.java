@@ -29,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Compares two states of the light and plans the way from one to the other. */
 @Service
 @Transactional
-class CompareService {
+public class CompareService {
 
     private static final int LONGEST_SAID = 2000;
     private final Sides sides;
@@ -81,7 +81,7 @@ class CompareService {
     }
 
     @Transactional(readOnly = true)
-    MovesView moves(String fromId, String toId) {
+    public MovesView moves(String fromId, String toId) {
         Sides.NamedSide from = sides.side(fromId);
         Sides.NamedSide to = sides.side(toId);
         Tempo tempo = tempo(to);

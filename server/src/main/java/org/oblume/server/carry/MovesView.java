@@ -12,26 +12,26 @@ import org.oblume.core.moves.Job;
  * @param minutes on the clock until the last is done (estimate)
  * @param tempo the crew's own table that the times come from
  */
-record MovesView(Sides.Sidehead from, Sides.Sidehead to, double minutes, List<Spent> departments, List<MoveStep> moves, TempoView tempo) {
+public record MovesView(Sides.Sidehead from, Sides.Sidehead to, double minutes, List<Spent> departments, List<MoveStep> moves, TempoView tempo) {
 
     /** @param minutes on the clock until it is done. @param work the sum of its moves */
-    record Spent(Department department, double minutes, double work) {
+    public record Spent(Department department, double minutes, double work) {
     }
 
-    record MoveStep(String key, Department department, Job job, @Nullable String placement, BoardView.Said words, double minutes, int people,
+    public record MoveStep(String key, Department department, Job job, @Nullable String placement, BoardView.Said words, double minutes, int people,
             double startMin, List<String> cautions, List<String> after, @Nullable TickedOff done) {
     }
 
     /** @param changedSince whether the move reads differently now than when it was ticked off */
-    record TickedOff(String author, Instant at, boolean changedSince) {
+    public record TickedOff(String author, Instant at, boolean changedSince) {
     }
 
-    record TempoView(List<JobTime> jobs, List<Crew> crews) {
+    public record TempoView(List<JobTime> jobs, List<Crew> crews) {
     }
 
-    record JobTime(Job job, String label, double minutes, double usual) {
+    public record JobTime(Job job, String label, double minutes, double usual) {
     }
 
-    record Crew(Department department, int people, int usual) {
+    public record Crew(Department department, int people, int usual) {
     }
 }

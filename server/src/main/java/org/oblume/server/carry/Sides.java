@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
 
 /** The two kinds of state that can be compared: a shot, named {@code shot-12}, and a look, named {@code look-3}. */
 @Component
-class Sides {
+public class Sides {
 
     private final ShotService shots;
     private final SceneRecords records;
@@ -44,7 +44,7 @@ class Sides {
     }
 
     /** @param id for asking again. @param shotId null for a look */
-    record Sidehead(String id, String name, String description, @Nullable Long shotId, long sceneId, SceneHeading scene) {
+    public record Sidehead(String id, String name, String description, @Nullable Long shotId, long sceneId, SceneHeading scene) {
     }
 
     NamedSide side(String id) {

@@ -3,7 +3,7 @@ package org.oblume.server.match;
 import org.oblume.core.continuity.Tolerances;
 
 /** The two ways in which good crews go in closer. */
-enum Closeness {
+public enum Closeness {
     HOLD(Tolerances.HOLD), SWEETEN(Tolerances.SWEETEN);
 
     private final Tolerances usual;

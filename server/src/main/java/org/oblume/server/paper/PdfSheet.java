@@ -1,0 +1,284 @@
+package org.oblume.server.paper;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.EncodeHintType;
+import com.google.zxing.WriterException;
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.QRCodeWriter;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.jspecify.annotations.Nullable;
+import org.oblume.server.paper.Pen.At;
+import org.oblume.server.paper.Pen.Face;
+import org.oblume.server.paper.Pen.Stroke;
+
+/** Lays a sheet out on A4 pages: black on white, legible when it is copied. */
+final class PdfSheet {
+
+    private static final double MARGIN = 40;
+    private static final double QR = 62;
+    private static final double HEAD = 70;
+    private static final double FOOT = 30;
+    private static final double SIZE = 9;
+    private static final double LEADING = 12;
+    private static final double CELL = 4;
+    private static final double SCALE_BAR = 26;
+    private final Sheet sheet;
+    private final PDDocument document = new PDDocument();
+    private final Type type = new Type(document);
+    private final List<PDPageContentStream> streams = new ArrayList<>();
+    private final List<Pen> pens = new ArrayList<>();
+    private final PDRectangle paper;
+    private double down;
+
+    private PdfSheet(Sheet sheet) {
+        this.sheet = sheet;
+        PDRectangle a4 = PDRectangle.A4;
+        this.paper = sheet.landscape() ? new PDRectangle(a4.getHeight(), a4.getWidth()) : a4;
+    }
+
+    /** @param printed when and by whom, for the foot */
+    static byte[] of(Sheet sheet, String printed) {
+        PdfSheet pdf = new PdfSheet(sheet);
+        try (PDDocument document = pdf.document) {
+            document.getDocumentInformation().setTitle(sheet.title());
+            pdf.turn();
+            sheet.parts().forEach(pdf::part);
+            pdf.foot(printed);
+            for (PDPageContentStream stream : pdf.streams) {
+                stream.close();
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+    }
+
+    private double width() {
+        return paper.getWidth() - 2 * MARGIN;
+    }
+
+    private double left() {
+        return paper.getHeight() - MARGIN - FOOT - down;
+    }
+
+    private Pen pen() {
+        return pens.get(pens.size() - 1);
+    }
+
+    /** A new page. Its head stands on the first one only, with the way back to the shot. */
+    private void turn() {
+        try {
+            PDPage page = new PDPage(paper);
+            document.addPage(page);
+            PDPageContentStream stream = new PDPageContentStream(document, page);
+            streams.add(stream);
+            pens.add(new PdfPen(stream, paper.getHeight(), type));
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+        down = MARGIN;
+        if (streams.size() == 1) {
+            pen().text(new At(MARGIN, MARGIN + 16), sheet.title(), Face.BOLD, 20);
+            double y = MARGIN + 32;
+            for (String line : wrapped(sheet.subtitle(), width() - QR - 12, Face.TEXT, 10)) {
+                pen().text(new At(MARGIN, y), line, Face.TEXT, 10);
+                y += 13;
+            }
+            code(new At(paper.getWidth() - MARGIN - QR, MARGIN - 6));
+            down = MARGIN + HEAD;
+        } else {
+            pen().text(new At(MARGIN, MARGIN + 4), sheet.title(), Face.BOLD, 10);
+            down = MARGIN + 16;
+        }
+    }
+
+    private void code(At corner) {
+        try {
+            BitMatrix bits = new QRCodeWriter().encode(sheet.link(), BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, 0));
+            double dot = QR / bits.getWidth();
+            for (int y = 0; y < bits.getHeight(); y++) {
+                for (int x = 0; x < bits.getWidth(); x++) {
+                    if (bits.get(x, y)) {
+                        pen().shape(square(corner.plus(x * dot, y * dot), dot), true, null, 0.0);
+                    }
+                }
+            }
+        } catch (WriterException tooLong) {
+            throw new IllegalArgumentException("The address is too long for a QR code: " + sheet.link(), tooLong);
+        }
+    }
+
+    private static List<At> square(At at, double side) {
+        return List.of(at, at.plus(side, 0), at.plus(side, side), at.plus(0, side));
+    }
+
+    private void part(Sheet.Part part) {
+        if (part instanceof Sheet.Say say) {
+            say(say);
+        } else if (part instanceof Sheet.Table table) {
+            table(table);
+        } else if (part instanceof Sheet.Steps steps) {
+            steps.steps().forEach(this::step);
+        } else if (part instanceof Sheet.Plan plan) {
+            plan(plan);
+        } else if (part instanceof Sheet.Signature signature) {
+            sign(signature);
+        }
+    }
+
+    private void room(double height) {
+        if (left() < height && down > MARGIN + HEAD) {
+            turn();
+        }
+    }
+
+    private void say(Sheet.Say say) {
+        Face face = say.strong() ? Face.BOLD : Face.TEXT;
+        double size = say.strong() ? 11 : SIZE;
+        for (String line : wrapped(say.text(), width(), face, size)) {
+            room(LEADING);
+            down += LEADING;
+            pen().text(new At(MARGIN, down), line, face, size);
+        }
+        down += 4;
+    }
+
+    private void table(Sheet.Table table) {
+        if (!table.name().isEmpty()) {
+            room(4 * LEADING);
+            down += LEADING + 4;
+            pen().text(new At(MARGIN, down), table.name(), Face.BOLD, 11);
+            down += 4;
+        }
+        double shares = table.columns().stream().mapToDouble(Sheet.Column::share).sum();
+        List<Double> widths = table.columns().stream().map(c -> c.share() / shares * width()).toList();
+        row(table.columns().stream().map(Sheet.Column::title).toList(), table, widths, Face.BOLD);
+        for (List<String> cells : table.rows()) {
+            double height = LEADING * lines(cells, widths, table) + CELL;
+            if (left() < height) {
+                turn();
+                row(table.columns().stream().map(Sheet.Column::title).toList(), table, widths, Face.BOLD);
+            }
+            row(cells, table, widths, null);
+        }
+        down += 6;
+    }
+
+    private int lines(List<String> cells, List<Double> widths, Sheet.Table table) {
+        int most = 1;
+        for (int i = 0; i < cells.size(); i++) {
+            most = Math.max(most, wrapped(cells.get(i), widths.get(i) - 2 * CELL, face(table, i), SIZE).size());
+        }
+        return most;
+    }
+
+    private static Face face(Sheet.Table table, int column) {
+        return table.columns().get(column).figures() ? Face.FIGURES : Face.TEXT;
+    }
+
+    private void row(List<String> cells, Sheet.Table table, List<Double> widths, @Nullable Face all) {
+        double x = MARGIN;
+        double lowest = down;
+        for (int i = 0; i < cells.size(); i++) {
+            Face face = all == null ? face(table, i) : all;
+            double y = down;
+            for (String line : wrapped(cells.get(i), widths.get(i) - 2 * CELL, face, SIZE)) {
+                y += LEADING;
+                pen().text(new At(x, y), line, face, SIZE);
+            }
+            lowest = Math.max(lowest, y);
+            x += widths.get(i);
+        }
+        down = lowest + CELL;
+        pen().line(new At(MARGIN, down), new At(MARGIN + width(), down), all == null ? Stroke.HAIR : Stroke.THIN);
+    }
+
+    private void step(Sheet.Step step) {
+        List<String> lines = step.lines().stream().flatMap(l -> wrapped(l, width() - 30, Face.TEXT, SIZE).stream()).toList();
+        room(LEADING * (lines.size() + 1) + 12);
+        down += 16;
+        pen().shape(square(new At(MARGIN, down - 10), 12), true, Stroke.SOLID, 1.0);
+        if (step.done()) {
+            pen().line(new At(MARGIN + 2, down - 4), new At(MARGIN + 5, down), Stroke.SOLID);
+            pen().line(new At(MARGIN + 5, down), new At(MARGIN + 11, down - 8), Stroke.SOLID);
+        }
+        String title = "%d  %s".formatted(step.number(), step.title());
+        pen().text(new At(MARGIN + 22, down), title, Face.BOLD, 12);
+        pen().text(new At(MARGIN + 30 + pen().width(title, Face.BOLD, 12), down), step.what(), Face.TEXT, SIZE);
+        for (String line : lines) {
+            down += LEADING;
+            pen().text(new At(MARGIN + 22, down), line, Face.TEXT, SIZE + 0.5);
+        }
+        down += 6;
+        pen().line(new At(MARGIN, down), new At(MARGIN + width(), down), Stroke.HAIR);
+    }
+
+    private void plan(Sheet.Plan plan) {
+        double height = paper.getHeight() - 2 * MARGIN - FOOT - HEAD - SCALE_BAR;
+        int scale = plan.scale() > 0 ? plan.scale() : plan.drawing().scaleFor(width(), height);
+        room(Math.min(height, plan.drawing().heightPt(scale) + SCALE_BAR));
+        plan.drawing().draw(pen(), new At(MARGIN, down), scale);
+        down += plan.drawing().heightPt(scale) + 6;
+        PlanDrawing.scaleBar(pen(), new At(MARGIN, down), scale);
+        down += SCALE_BAR;
+    }
+
+    private void sign(Sheet.Signature signature) {
+        room(50);
+        down += 36;
+        pen().line(new At(MARGIN, down), new At(MARGIN + 240, down), Stroke.THIN);
+        down += LEADING;
+        pen().text(new At(MARGIN, down), signature.said(), Face.TEXT, SIZE);
+    }
+
+    private void foot(String printed) {
+        for (int i = 0; i < pens.size(); i++) {
+            double y = paper.getHeight() - MARGIN + 8;
+            String page = "%d of %d".formatted(i + 1, pens.size());
+            pens.get(i).text(new At(MARGIN, y), printed + ". Figures are predicted by a model unless they are said to be metered.", Face.TEXT, 7);
+            pens.get(i).text(new At(paper.getWidth() - MARGIN - pens.get(i).width(page, Face.FIGURES, 8), y), page, Face.FIGURES, 8);
+        }
+    }
+
+    /** A text in lines that are no wider than this; a word that is, is broken. */
+    private List<String> wrapped(String text, double width, Face face, double size) {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : text.strip().split("\\s+")) {
+            String rest = word;
+            while (type.width(rest, face, size) > width && rest.length() > 1) {
+                int fits = rest.length() - 1;
+                while (fits > 1 && type.width(rest.substring(0, fits), face, size) > width) {
+                    fits--;
+                }
+                push(lines, line);
+                lines.add(rest.substring(0, fits));
+                rest = rest.substring(fits);
+            }
+            if (!line.isEmpty() && type.width(line + " " + rest, face, size) > width) {
+                push(lines, line);
+            }
+            line.append(line.isEmpty() ? "" : " ").append(rest);
+        }
+        push(lines, line);
+        return lines;
+    }
+
+    private static void push(List<String> lines, StringBuilder line) {
+        if (!line.isEmpty()) {
+            lines.add(line.toString());
+            line.setLength(0);
+        }
+    }
+}

@@ -1,0 +1,44 @@
+package org.oblume.server.paper;
+
+import java.util.List;
+
+/**
+ * What goes on paper, before it is laid out.
+ *
+ * @param link address of the page that it is of; printed as a QR code too
+ * @param parts from top to bottom
+ */
+record Sheet(String title, String subtitle, String link, boolean landscape, List<Part> parts) {
+
+    /** A part of a sheet. */
+    sealed interface Part permits Say, Table, Steps, Plan, Signature {
+    }
+
+    /** A paragraph. */
+    record Say(String text, boolean strong) implements Part {
+    }
+
+    /** @param name over it, or empty. @param rows each as long as the columns */
+    record Table(String name, List<Column> columns, List<List<String>> rows) implements Part {
+    }
+
+    /** @param share of the width. @param figures whether it is set in figures */
+    record Column(String title, double share, boolean figures) {
+    }
+
+    /** Things to do, each with a box to tick. */
+    record Steps(List<Step> steps) implements Part {
+    }
+
+    /** @param lines what is to be done, a line each */
+    record Step(int number, String title, String what, List<String> lines, boolean done) {
+    }
+
+    /** @param scale 25 means 1 : 25; 0 for the largest that fits */
+    record Plan(PlanDrawing drawing, int scale) implements Part {
+    }
+
+    /** Room for a signature, or who signed. */
+    record Signature(String said) implements Part {
+    }
+}
