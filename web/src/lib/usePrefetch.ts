@@ -26,7 +26,7 @@ export function usePrefetch(openShot: () => number | undefined) {
   }
 
   function pathsOf(shot: number) {
-    return [`/api/shots/${shot}/plot`, `/api/shots/${shot}/rebuild`]
+    return [`/api/shots/${shot}/plot`, `/api/shots/${shot}/rebuild`, `/api/shots/${shot}/readings`]
   }
 
   async function readAll(paths: string[], wanted: () => boolean) {

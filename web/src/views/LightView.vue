@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { AtMark, Light, Tried } from '@/api/types'
+import type { AtMark, Light, Meter, Tried } from '@/api/types'
 import MiredRuler, { type RulerArrow, type RulerMark } from '@/components/bench/MiredRuler.vue'
 import CompareDialog from '@/components/dialogs/CompareDialog.vue'
 import SlateBar from '@/components/frame/SlateBar.vue'
@@ -16,7 +16,7 @@ import TryBar from '@/components/plot/TryBar.vue'
 import { bandOf } from '@/lib/band'
 import { miredAt } from '@/lib/scales'
 import { ratio, tenths } from '@/lib/stops'
-import { signed } from '@/lib/words'
+import { signed, when } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
@@ -34,11 +34,17 @@ const comparing = ref(false)
 const otherShot = ref<number>()
 const other = ref<{ slate: string; light: Light }>()
 const problem = ref('')
+const meter = ref<Meter>()
 const band = ref<{ mired: number; swatch: string }[]>([])
 
 watch(() => props.shotId, (id) => {
   void plot.load(id)
   otherShot.value = undefined
+}, { immediate: true })
+/** What was metered, read anew with each new light of the record. */
+watch([() => props.shotId, () => plot.plot], async ([id]) => {
+  const now = await call<Meter>('GET', `/api/shots/${id}/readings`).catch(() => undefined)
+  if (id === props.shotId) meter.value = now
 }, { immediate: true })
 onBeforeUnmount(() => (light.passing = { changes: [], holds: [] }))
 
@@ -88,6 +94,19 @@ watch(
   { immediate: true },
 )
 
+/** The newest reading of all lights at this mark; where each side lies on the ladder. */
+const read = computed(() => meter.value?.readings.find((r) => !r.light && r.reading.mark === light.mark?.key))
+const SIDE: Record<string, 'lit' | 'shadow' | 'background'> = { 'lit cheek': 'lit', 'shadow cheek': 'shadow', background: 'background' }
+const metered = computed(() => {
+  const ladder: Partial<Record<'lit' | 'shadow' | 'background', number>> = {}
+  for (const b of read.value?.beside ?? []) {
+    const side = SIDE[b.what]
+    if (side) ladder[side] = b.overStops
+  }
+  return ladder
+})
+const calibrated = computed(() => (meter.value?.lights ?? []).filter((l) => l.kStops !== undefined))
+
 const table = computed(() => {
   const m = light.mark
   if (!m) return []
@@ -130,9 +149,9 @@ function select(key: string) {
               <select v-if="light.light.marks.length > 1" class="field !w-auto" aria-label="Mark" :value="light.mark.key" @change="light.chosenMark = ($event.target as HTMLSelectElement).value"><option v-for="m in light.light.marks" :key="m.key" :value="m.key">{{ m.name }}</option></select>
               <template v-else>{{ light.mark.name }}</template>
             </h2>
-            <span class="ml-auto text-[12px] text-quiet">rung: one source alone. bar: all together. predicted</span>
+            <span class="ml-auto text-[12px] text-quiet">rung: one source alone. bar: all together, predicted. ring: metered</span>
           </header>
-          <WideLadder class="drawn" :mark="light.mark" :light="light.light" @select="select" />
+          <WideLadder class="drawn" :mark="light.mark" :light="light.light" :metered="metered" @select="select" />
           <p class="text-[12px] text-quiet">{{ camera ? 'Ratio is lit side to shadow side, all sources on.' : 'Give the camera its stop, ISO and shutter to see stops.' }}</p>
         </section>
         <section class="rose">
@@ -148,6 +167,11 @@ function select(key: string) {
               <tr v-for="row in table" :key="row.name"><th scope="row">{{ row.name }}</th><td class="figure"><span v-if="row.swatch" class="swatch" :style="{ background: row.swatch }" /><StopsText :text="row.figure" /></td></tr>
             </tbody>
           </table>
+          <div v-if="read || calibrated.length" class="mt-2 text-[12px]">
+            <h3 class="text-[13px]">Metered</h3>
+            <p v-if="read"><StopsText :text="settings.printed(read.words)" /> <span class="text-quiet">{{ read.author }}, {{ when(read.at) }}</span><template v-for="b in read.beside" :key="b.what">; {{ b.what }} <span class="figure">{{ signed(b.stops, 1) }}</span></template></p>
+            <p v-for="l in calibrated" :key="l.key">{{ l.name }} <span class="figure">{{ signed(l.kStops!, 1) }}</span> against its figures; predictions follow the meter.</p>
+          </div>
           <p class="mt-2 text-[11px] text-quiet">By nominal figures and one bounce (model). A meter decides.</p>
         </section>
         <section class="colour">

@@ -5,6 +5,7 @@ import SpineButton from '@/components/frame/SpineButton.vue'
 import MoveBars from '@/components/carry/MoveBars.vue'
 import MoveSteps from '@/components/carry/MoveSteps.vue'
 import TempoDialog from '@/components/dialogs/TempoDialog.vue'
+import PaperLinks from '@/components/frame/PaperLinks.vue'
 import LineState from '@/components/frame/LineState.vue'
 import { useBook } from '@/stores/book'
 import { useLine } from '@/stores/line'
@@ -46,6 +47,7 @@ function print() {
       <div class="big"><MoveSteps :moves="moves" /></div>
       <p class="mt-4 text-[12px] text-quiet">Times are estimates from the crew’s own table. Rigging, loads and power: the qualified people and the local code decide.</p>
       <footer class="no-print mt-4 flex flex-wrap gap-2">
+        <PaperLinks :papers="[{ name: 'Move list', path: `/api/moves/paper?from=${from}&to=${to}` }]" />
         <button class="button" @click="print">Print</button>
         <RouterLink class="button" :to="{ name: 'compare', params: { from, to } }">Compare</RouterLink>
         <button v-if="productionId" class="button" @click="tempoOpen = true">Times…</button>

@@ -8,6 +8,7 @@ import PlaceDialog from '@/components/dialogs/PlaceDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
 import SlateBar from '@/components/frame/SlateBar.vue'
 import UndoButtons from '@/components/frame/UndoButtons.vue'
+import PaperLinks from '@/components/frame/PaperLinks.vue'
 import ViewTabs from '@/components/frame/ViewTabs.vue'
 import PlacementPane from '@/components/inspector/PlacementPane.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
@@ -137,6 +138,7 @@ async function kept() {
     <template v-if="plot.plot && plot.set">
       <SlateBar :plot="plot.plot" :camera="plot.camera" @camera="select(plot.camera?.placement.key)" @edit="dialog = 'shot'" @spine="$emit('spine')" />
       <ViewTabs :shot-id="shotId">
+        <PaperLinks :papers="[{ name: 'Plot to scale', path: `/api/shots/${shotId}/paper/plot`, kinds: ['pdf', 'svg'] }, { name: 'Shot sheet', path: `/api/shots/${shotId}/paper/sheet` }]" />
         <UndoButtons />
         <button v-if="!light.trials.length" class="button" @click="light.begin">Try without saving</button>
         <button class="button" @click="router.push({ name: 'set', params: { id: shotId } })">Draw the set</button>

@@ -1,23 +1,31 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { Rebuild } from '@/api/types'
+import PaperLinks from '@/components/frame/PaperLinks.vue'
 import SpineButton from '@/components/frame/SpineButton.vue'
+import OtherwiseDialog from '@/components/rebuild/OtherwiseDialog.vue'
+import RunDialog from '@/components/rebuild/RunDialog.vue'
 import StepCard from '@/components/rebuild/StepCard.vue'
+import TapeDialog from '@/components/rebuild/TapeDialog.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import LineState from '@/components/frame/LineState.vue'
 import ViewTabs from '@/components/frame/ViewTabs.vue'
 import { when } from '@/lib/words'
 import { useLine } from '@/stores/line'
 import { useQueue } from '@/stores/queue'
+import { useSettings } from '@/stores/settings'
 
 /** The rebuild sheet: one step at a time, very large; the whole sheet beside it where there is room. */
-const props = defineProps<{ shotId: number }>()
+const props = defineProps<{ shotId: number; runId?: number }>()
 defineEmits<{ spine: [] }>()
 
 const queue = useQueue()
 const line = useLine()
+const settings = useSettings()
+const router = useRouter()
+const dialog = ref<'run' | 'otherwise' | 'tapes'>()
 const sheet = ref<Rebuild>()
 const at = ref(0)
 const error = ref('')
@@ -25,10 +33,11 @@ const busy = ref(false)
 const body = ref<HTMLElement>()
 
 const step = computed(() => sheet.value?.steps[at.value])
+/** Where ticks go: to a rebuild that was chosen, or to the shot's open one, which begins with the first tick. */
+const start = computed(() => (props.runId ? `/api/runs/${props.runId}/steps/` : `/api/shots/${props.shotId}/rebuild/`))
 /** Ticks that wait on this device, by the thing's key: done, or not done after all. */
 const waiting = computed(() => {
-  const start = `/api/shots/${props.shotId}/rebuild/`
-  return new Map(queue.waiting.flatMap((w): [string, boolean][] => (w.path.startsWith(start) ? [[w.path.slice(start.length), w.method === 'PUT']] : [])))
+  return new Map(queue.waiting.flatMap((w): [string, boolean][] => (w.path.startsWith(start.value) ? [[w.path.slice(start.value.length), w.method === 'PUT']] : [])))
 })
 const done = computed(() => sheet.value?.steps.filter(isDone).length ?? 0)
 const next = computed(() => sheet.value?.steps[at.value + 1])
@@ -44,10 +53,10 @@ function isDone(s: Rebuild['steps'][number]): boolean {
 }
 
 async function read() {
-  const id = props.shotId
+  const asked = props.runId ? `/api/runs/${props.runId}` : `/api/shots/${props.shotId}/rebuild`
   try {
-    const now = await call<Rebuild>('GET', `/api/shots/${id}/rebuild`)
-    if (id === props.shotId) sheet.value = now
+    const now = await call<Rebuild>('GET', asked)
+    if (asked === (props.runId ? `/api/runs/${props.runId}` : `/api/shots/${props.shotId}/rebuild`)) sheet.value = now
     error.value = ''
   } catch (failure) {
     error.value = sentence(failure)
@@ -57,7 +66,7 @@ async function read() {
 async function send(method: string, key: string) {
   busy.value = true
   try {
-    const now = await queue.send<Rebuild>({ method, path: `/api/shots/${props.shotId}/rebuild/${key}`, label: `${step.value?.placed.placement.name ?? key} ${method === 'PUT' ? 'done' : 'not done'} in ${sheet.value?.slate ?? ''}` })
+    const now = await queue.send<Rebuild>({ method, path: `${start.value}${key}`, label: `${step.value?.placed.placement.name ?? key} ${method === 'PUT' ? 'done' : 'not done'} in ${sheet.value?.slate ?? ''}` })
     if (now) sheet.value = now
     error.value = ''
     return true
@@ -70,7 +79,7 @@ async function send(method: string, key: string) {
 }
 
 watch(
-  () => props.shotId,
+  () => [props.shotId, props.runId],
   async () => {
     sheet.value = undefined
     line.lookAt(props.shotId)
@@ -81,7 +90,7 @@ watch(
   { immediate: true },
 )
 watch(() => queue.sent, read)
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|sets)/.test(changed.path) && read())))
+onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|sets|runs)/.test(changed.path) && read())))
 onBeforeUnmount(line.onAgain(() => void read()))
 watch(at, () => body.value?.scrollTo({ top: 0 }))
 
@@ -91,12 +100,44 @@ async function tick() {
   if ((await send('PUT', key)) && next.value) at.value++
 }
 
+/** The rebuild that something is said of; one begins when there is none yet. */
+async function begin(): Promise<number | undefined> {
+  if (sheet.value?.run) return sheet.value.run.id
+  sheet.value = await call<Rebuild>('POST', `/api/shots/${props.shotId}/runs`, { body: { pairs: [], mirrored: false } })
+  return sheet.value.run?.id
+}
+
+function kept(now: Rebuild) {
+  sheet.value = now
+  dialog.value = undefined
+}
+
+async function begun(now: Rebuild) {
+  dialog.value = undefined
+  at.value = 0
+  await router.push({ name: 'rebuild', params: { id: props.shotId }, query: { run: now.run?.id } })
+}
+
+function choose(id: string) {
+  void router.push({ name: 'rebuild', params: { id: props.shotId }, query: id ? { run: id } : {} })
+}
+
+async function decide(how: 'continue' | 'restart') {
+  try {
+    sheet.value = await call<Rebuild>('POST', `/api/runs/${sheet.value?.run?.id}/${how}`)
+    error.value = ''
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+
 async function untick() {
   const key = step.value?.placed.placement.key
   if (key) await send('DELETE', key)
 }
 
 function onKey(event: KeyboardEvent) {
+  if (dialog.value) return
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, button, a')) return
   if (event.key === ' ') void tick()
   else if (event.key === 'ArrowRight' && next.value) at.value++
@@ -110,7 +151,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 <template>
   <div class="view">
-    <ViewTabs :shot-id="shotId" class="tabs-wide" />
+    <ViewTabs :shot-id="shotId" class="tabs-wide">
+      <PaperLinks v-if="sheet" :papers="[{ name: 'Rebuild sheet', path: `/api/shots/${shotId}/paper/rebuild${sheet.run ? `?run=${sheet.run.id}` : ''}` }, { name: 'Shot sheet', path: `/api/shots/${shotId}/paper/sheet` }]" />
+      <button class="button" :disabled="!sheet" @click="dialog = 'run'">Rebuild anew…</button>
+    </ViewTabs>
     <div v-if="sheet && !sheet.steps.length" class="m-auto max-w-sm p-6 text-center">
       <p class="text-[15px]">Nothing stands in {{ sheet.slate }} yet. Place something on its plot, then come back for the steps.</p>
       <RouterLink class="button mt-3" :to="{ name: 'plot', params: { id: shotId } }">To the plot</RouterLink>
@@ -120,7 +164,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <header class="border-b border-line px-4 py-3">
           <h1 class="text-[22px]">Rebuild {{ sheet.slate }}</h1>
           <p class="text-quiet">{{ sheet.description }}<template v-if="sheet.basedOn">, based on {{ sheet.basedOn }}</template></p>
-          <p class="mt-1">{{ done }} of {{ sheet.steps.length }} done</p>
+          <select v-if="sheet.runs.length" class="field mt-1" aria-label="Rebuild" :value="sheet.run?.id ?? ''" @change="choose(($event.target as HTMLSelectElement).value)"><option v-if="!sheet.run" value="">none begun</option><option v-for="r in sheet.runs" :key="r.id" :value="r.id">{{ r.name }}{{ r.signed ? ', signed' : '' }}</option></select>
+          <p class="mt-1">{{ done }} of {{ sheet.steps.length }} done<template v-if="sheet.run?.setId">, in {{ sheet.setName }}</template></p>
+          <p v-if="sheet.stands.length" class="text-quiet">Stands already: {{ sheet.stands.join(', ') }}. <RouterLink v-if="sheet.run?.fromShotId" class="underline" :to="{ name: 'moves', params: { from: `shot-${sheet.run.fromShotId}`, to: `shot-${shotId}` } }">The moves from {{ sheet.run.from }}</RouterLink></p>
+          <p v-if="sheet.out.length"><WedgeMark act /> Take out: {{ sheet.out.join(', ') }}.</p>
+          <RouterLink v-if="sheet.run" class="button mt-2" :to="{ name: 'verdict', params: { run: sheet.run.id } }">{{ sheet.run.signed ? 'Signed verdict' : 'Meter and verdict' }}</RouterLink>
         </header>
         <ol>
           <li v-for="(s, i) in sheet.steps" :key="s.placed.placement.key">
@@ -136,7 +184,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <header class="phone-head">
           <div class="flex items-center">
             <SpineButton class="mr-3" @click="$emit('spine')" />
-            <span><b class="font-bold">{{ sheet.slate }}</b> <span class="text-quiet">rebuild</span></span>
+            <span class="min-w-0 truncate"><b class="font-bold">{{ sheet.slate }}</b> <span class="text-quiet">{{ sheet.run?.name ?? 'rebuild' }}</span></span>
             <RouterLink class="ml-4 text-quiet underline" :to="{ name: 'plot', params: { id: shotId } }">plot</RouterLink>
             <LineState class="ml-auto" />
             <span class="ml-2">step <b class="font-bold">{{ at + 1 }}</b> of {{ sheet.steps.length }}</span>
@@ -146,8 +194,15 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           </div>
         </header>
         <div ref="body" class="scroll">
+          <div v-if="sheet.revised.length" role="alert" class="notice">
+            <p><WedgeMark act /> The record of {{ sheet.slate }} was changed since this rebuild began:</p>
+            <ul class="list-disc pl-8"><li v-for="r in sheet.revised" :key="r.name + r.label"><b class="font-[650]">{{ r.name }}</b> {{ r.label }}: {{ settings.printed(r.words) }}</li></ul>
+            <p class="mt-1"><button class="button" @click="decide('continue')">Go on with it as it is now</button> <button class="button" @click="decide('restart')">Begin again</button></p>
+          </div>
+          <ul v-if="sheet.misfits.some((m) => m.placement === step?.placed.placement.key)" class="notice"><li v-for="m in sheet.misfits.filter((m) => m.placement === step?.placed.placement.key)" :key="m.words.metric"><WedgeMark act /> {{ settings.printed(m.words) }}</li></ul>
           <p class="px-5 pt-3 text-[12px] text-quiet">{{ role(step) }}<template v-if="step.placed.placement.motivation">: {{ step.placed.placement.motivation }}</template></p>
           <StepCard :step="step" :set="sheet.set" />
+          <p v-if="step.placed.tapes" class="px-5 pb-3"><button class="button" @click="dialog = 'tapes'">Check the tapes…</button></p>
         </div>
         <footer class="foot">
           <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
@@ -158,17 +213,21 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           </p>
           <div class="flex gap-2.5">
             <button class="button side" :disabled="at === 0" aria-label="Step before" @click="at--">Back</button>
-            <button v-if="!isDone(step)" class="button button-main main" :disabled="busy" @click="tick">Done</button>
+            <button v-if="!isDone(step)" class="button button-main main" :disabled="busy || !!sheet.run?.signed" @click="tick">Done</button>
             <button v-else class="button main" :disabled="busy" @click="untick">Not done after all</button>
+            <button class="button side wide" :disabled="!!sheet.run?.signed" @click="dialog = 'otherwise'">{{ step.instead ? 'Otherwise…' : 'Not as recorded' }}</button>
             <button class="button side" :disabled="!next" aria-label="Next step" @click="at++">{{ isDone(step) ? 'Next' : 'Skip' }}</button>
           </div>
           <p class="mt-2 text-quiet">
             <template v-if="next">next: <b class="font-[650] text-ink">{{ next.placed.placement.name }}</b>, {{ role(next) }}</template>
-            <template v-else-if="done === sheet.steps.length">All {{ done }} steps are done. Now the meter.</template>
+            <template v-else-if="done === sheet.steps.length">All {{ done }} steps are done. Now <RouterLink v-if="sheet.run" class="underline" :to="{ name: 'verdict', params: { run: sheet.run.id } }">the meter</RouterLink><template v-else>the meter</template>.</template>
             <template v-else>The last step; {{ sheet.steps.length - done }} still to do.</template>
           </p>
         </footer>
       </section>
+      <OtherwiseDialog :open="dialog === 'otherwise'" :step="step" :run-id="sheet.run?.id" :begin="begin" @close="dialog = undefined" @kept="kept" />
+      <TapeDialog :open="dialog === 'tapes'" :step="step" :run-id="sheet.run?.id" :begin="begin" @close="dialog = undefined" />
+      <RunDialog v-if="dialog === 'run'" open :sheet="sheet" @close="dialog = undefined" @begun="begun" />
     </div>
     <div v-else class="m-auto max-w-sm p-6 text-center">
       <template v-if="error">
@@ -246,6 +305,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   flex: 1;
   min-height: 68px;
   font-size: 20px;
+}
+.notice {
+  padding: 8px 20px;
+  border-bottom: 1px solid var(--line);
+}
+.side.wide {
+  white-space: normal;
+  max-width: 110px;
 }
 .side {
   min-height: 68px;

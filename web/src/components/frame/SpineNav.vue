@@ -21,7 +21,7 @@ const router = useRouter()
 const current = computed(() => book.shots.get(Number(route.params.id)))
 const production = computed(() => current.value?.production ?? book.book?.productions[0])
 /** Going from shot to shot one stays in the view that is open. */
-const OF_A_SHOT = ['plot', 'light', 'carry', 'rebuild', 'log']
+const OF_A_SHOT = ['plot', 'light', 'carry', 'meter', 'match', 'rebuild', 'log']
 const view = computed(() => (OF_A_SHOT.includes(String(route.name)) ? String(route.name) : 'plot'))
 
 /** The scene that is open lists its shots; the others show them as ticks. */

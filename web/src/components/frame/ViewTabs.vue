@@ -11,6 +11,8 @@ defineProps<{ shotId: number }>()
       <RouterLink :to="{ name: 'plot', params: { id: shotId } }" class="tab" active-class="here">Plot</RouterLink>
       <RouterLink :to="{ name: 'light', params: { id: shotId } }" class="tab" active-class="here">Light</RouterLink>
       <RouterLink :to="{ name: 'carry', params: { id: shotId } }" class="tab" active-class="here">Carry</RouterLink>
+      <RouterLink :to="{ name: 'meter', params: { id: shotId } }" class="tab" active-class="here">Meter</RouterLink>
+      <RouterLink :to="{ name: 'match', params: { id: shotId } }" class="tab" active-class="here">Match</RouterLink>
       <RouterLink :to="{ name: 'rebuild', params: { id: shotId } }" class="tab" active-class="here">Rebuild</RouterLink>
       <RouterLink :to="{ name: 'log', params: { id: shotId } }" class="tab" active-class="here">Log</RouterLink>
       <RouterLink :to="{ name: 'book' }" class="tab">Book</RouterLink>

@@ -8,7 +8,7 @@ import { ratio, rungs, tenths, thirds } from '@/lib/stops'
 import { useSize } from '@/lib/useSize'
 
 /** The stop ladder: lit cheek, shadow cheek, background. A rung is one source alone, a bar all together, the gap the ratio. */
-const props = defineProps<{ mark: AtMark; light: Light }>()
+const props = defineProps<{ mark: AtMark; light: Light; /** What a meter read on each side, stops from the camera's exposure. */ metered?: Partial<Record<'lit' | 'shadow' | 'background', number>> }>()
 const emit = defineEmits<{ select: [key: string] }>()
 
 const APART = 56
@@ -46,7 +46,7 @@ const columns = computed(() =>
       last = at
       return { ...r, at }
     })
-    return [{ side, name, x, sum: on.overStops, rungs: named }]
+    return [{ side, name, x, sum: on.overStops, read: props.metered?.[side], rungs: named }]
   }),
 )
 const gaps = computed(() => {
@@ -86,6 +86,7 @@ const gaps = computed(() => {
           <foreignObject :x="c.x + APART + 12" :y="c.sum < 0 && y(c.sum) - y(0) < 26 ? y(c.sum) + 2 : y(c.sum) - 23" width="70" height="22"><div class="figure text-[15px] font-semibold"><StopsText :text="thirds(c.sum)" /></div></foreignObject>
         </template>
         <text v-else :x="c.x" :y="high / 2" class="tick">dark</text>
+        <circle v-if="c.read !== undefined" :cx="c.x + APART / 2" :cy="y(c.read)" r="4.6" fill="var(--ground)" stroke="var(--ink)" stroke-width="1.6"><title>metered {{ tenths(c.read) }}</title></circle>
       </g>
     </g>
   </svg>

@@ -57,6 +57,10 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
       Walking A to B, {{ piece.mount === 'STAND' ? 'the stand' : 'it' }} is on your {{ tapes.side.toLowerCase() }}.
       <span v-if="tapes.crossing !== 'GOOD'" class="font-normal text-quiet">The tapes cross at {{ Math.round(tapes.crossingDeg) }}°: pull them twice.</span>
     </p>
+    <p v-if="step.instead" class="instead"><WedgeMark act /> <b class="font-[650]">Not as recorded:</b>
+      {{ [step.instead.piece, ...step.instead.values.map((v) => `${v.label} ${settings.printed(v.now)}${v.recorded ? ` (recorded ${settings.printed(v.recorded)})` : ''}`)].filter(Boolean).join('; ') }}.
+      <span class="text-quiet">{{ step.instead.why }} ({{ step.instead.author }})</span>
+    </p>
     <dl class="facts">
       <template v-if="light">
         <dt>through</dt>
@@ -84,6 +88,8 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
           <template v-if="patch?.universe"><span class="figure strong">{{ patch.universe }} / {{ patch.address }}</span><template v-if="patch.mode">, {{ patch.mode }}</template><template v-if="patch.slots">, {{ patch.slots }} slots</template></template>
           <template v-else>by hand at the head</template>
         </dd>
+        <template v-if="piece.watts"><dt>power</dt><dd><span class="figure">{{ Math.round(piece.watts) }}<span class="unit">W</span></span>{{ piece.lamp?.upkeep.batteryWh ? `, or a battery of ${Math.round(piece.lamp.upkeep.batteryWh)} Wh` : '' }}</dd></template>
+        <template v-if="piece.lamp?.upkeep.menu"><dt>menu</dt><dd>check {{ piece.lamp.upkeep.menu }}</dd></template>
         <dt>beam</dt>
         <dd class="figure">{{ held(placed, 'BEAM')?.say ?? 'not recorded' }}</dd>
       </template>
@@ -129,6 +135,10 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
 }
 .big .unit {
   font-size: 22px;
+}
+.instead {
+  padding: 8px 20px;
+  border-bottom: 1px solid var(--line);
 }
 .facts {
   display: grid;

@@ -187,7 +187,8 @@ public class MeterService {
 
     private static void beside(List<MeterView.Beside> all, Subject subject, String what, @Nullable Double read, double predicted) {
         if (read != null && predicted > 0) {
-            all.add(new MeterView.Beside(what, words(subject, predicted), Stops.fromRatio(read / predicted).value()));
+            all.add(new MeterView.Beside(what, words(subject, predicted), Stops.fromRatio(read / predicted).value(),
+                    subject.light.metering().map(m -> m.over(read)).map(Stops::value).orElse(null)));
         }
     }
 

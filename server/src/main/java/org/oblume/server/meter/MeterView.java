@@ -43,8 +43,8 @@ public record MeterView(long shotId, String slate, String description, @Nullable
     public record Read(long id, String mark, @Nullable String light, Reading reading, Words words, List<Beside> beside, @Nullable Solo solo, String author, Instant at) {
     }
 
-    /** @param stops read less predicted */
-    public record Beside(String what, Words predicted, double stops) {
+    /** @param stops read less predicted. @param overStops read above the camera's stop; null until its exposure is recorded */
+    public record Beside(String what, Words predicted, double stops, @Nullable Double overStops) {
     }
 
     /**

@@ -204,7 +204,7 @@ class Papers {
                 reader.link("/shots/%d/rebuild".formatted(shotId)), false, parts), table);
     }
 
-    private static Sheet.Step step(int number, RebuildView.Step step, For reader) {
+    private static Sheet.ToDo step(int number, RebuildView.Step step, For reader) {
         PlacedView placed = step.placed();
         List<String> lines = new ArrayList<>();
         PlacedView.Tapes tapes = placed.tapes();
@@ -233,7 +233,7 @@ class Papers {
         }
         lines.addAll(step.cautions());
         String watts = placed.placement().piece().watts() > 0 ? ", %d W".formatted(Math.round(placed.placement().piece().watts())) : "";
-        return new Sheet.Step(number, placed.placement().name(), what(placed) + watts, lines, step.done() != null && !step.done().changedSince());
+        return new Sheet.ToDo(number, placed.placement().name(), what(placed) + watts, lines, step.done() != null && !step.done().changedSince());
     }
 
     private static String settings(PlacedView placed, For reader) {
@@ -333,7 +333,7 @@ class Papers {
                                 + String.join("; or ", h.likely()))).toList());
         List<Sheet.Part> parts = new ArrayList<>(List.of(new Sheet.Say(verdict.match().title(), true), new Sheet.Say("%d of %d steps done.".formatted(verdict.done(), verdict.steps()), false), lines, heads));
         verdict.otherwise().forEach(o -> parts.add(new Sheet.Say("Not as recorded: %s, %s. %s".formatted(o.name(), o.now().stream().map(reader::say).collect(Collectors.joining(", ")), o.why()), false)));
-        parts.add(new Sheet.Signature(verdict.run().signed() == null ? "Signed by the lead" : "Signed by %s, %s: %s".formatted(verdict.run().signed().author(),
+        parts.add(new Sheet.Signing(verdict.run().signed() == null ? "Signed by the lead" : "Signed by %s, %s: %s".formatted(verdict.run().signed().author(),
                 PaperController.when(verdict.run().signed().at()), verdict.run().signed().said())));
         return new Paper("%s-verdict".formatted(verdict.match().slate()), new Sheet("%s, verdict: %s".formatted(verdict.match().slate(), verdict.run().name()),
                 "%s. m: metered, p: predicted.".formatted(subtitle(verdict.scene().number(), verdict.scene().heading(), verdict.match().description())),

@@ -132,7 +132,7 @@ final class PdfSheet {
             steps.steps().forEach(this::step);
         } else if (part instanceof Sheet.Plan plan) {
             plan(plan);
-        } else if (part instanceof Sheet.Signature signature) {
+        } else if (part instanceof Sheet.Signing signature) {
             sign(signature);
         }
     }
@@ -204,7 +204,7 @@ final class PdfSheet {
         pen().line(new At(MARGIN, down), new At(MARGIN + width(), down), all == null ? Stroke.HAIR : Stroke.THIN);
     }
 
-    private void step(Sheet.Step step) {
+    private void step(Sheet.ToDo step) {
         List<String> lines = step.lines().stream().flatMap(l -> wrapped(l, width() - 30, Face.TEXT, SIZE).stream()).toList();
         room(LEADING * (lines.size() + 1) + 12);
         down += 16;
@@ -234,7 +234,7 @@ final class PdfSheet {
         down += SCALE_BAR;
     }
 
-    private void sign(Sheet.Signature signature) {
+    private void sign(Sheet.Signing signature) {
         room(50);
         down += 36;
         pen().line(new At(MARGIN, down), new At(MARGIN + 240, down), Stroke.THIN);

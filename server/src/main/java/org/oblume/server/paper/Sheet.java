@@ -11,7 +11,7 @@ import java.util.List;
 record Sheet(String title, String subtitle, String link, boolean landscape, List<Part> parts) {
 
     /** A part of a sheet. */
-    sealed interface Part permits Say, Table, Steps, Plan, Signature {
+    sealed interface Part permits Say, Table, Steps, Plan, Signing {
     }
 
     /** A paragraph. */
@@ -27,11 +27,11 @@ record Sheet(String title, String subtitle, String link, boolean landscape, List
     }
 
     /** Things to do, each with a box to tick. */
-    record Steps(List<Step> steps) implements Part {
+    record Steps(List<ToDo> steps) implements Part {
     }
 
     /** @param lines what is to be done, a line each */
-    record Step(int number, String title, String what, List<String> lines, boolean done) {
+    record ToDo(int number, String title, String what, List<String> lines, boolean done) {
     }
 
     /** @param scale 25 means 1 : 25; 0 for the largest that fits */
@@ -39,6 +39,6 @@ record Sheet(String title, String subtitle, String link, boolean landscape, List
     }
 
     /** Room for a signature, or who signed. */
-    record Signature(String said) implements Part {
+    record Signing(String said) implements Part {
     }
 }

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { call, sentence } from '@/api/client'
+import type { Agreeing, AgreeWay, Meter } from '@/api/types'
+import { signed } from '@/lib/words'
+import { useLight } from '@/stores/light'
+import { usePlot } from '@/stores/plot'
+
+/** Lights that should agree: the ways to bring them to one white, each to be tried on the mark. */
+const props = defineProps<{ meter: Meter }>()
+const plot = usePlot()
+const light = useLight()
+const router = useRouter()
+const reference = ref('')
+const others = ref<string[]>([])
+const answer = ref<Agreeing>()
+const problem = ref('')
+const candidates = computed(() => props.meter.lights.filter((l) => l.kelvin !== undefined))
+watch(candidates, (now) => {
+  if (!now.some((l) => l.key === reference.value)) reference.value = now.find((l) => l.readHere)?.key ?? now[0]?.key ?? ''
+}, { immediate: true })
+watch([reference, others, () => props.meter.readings.length], async () => {
+  answer.value = undefined
+  problem.value = ''
+  if (!reference.value) return
+  try {
+    answer.value = await call<Agreeing>('POST', `/api/shots/${props.meter.shotId}/agree`, { body: { reference: reference.value, others: others.value.filter((k) => k !== reference.value) } })
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}, { immediate: true })
+
+/** Puts every way beside the record as a try of its own, and goes to look at them on the mark. */
+async function tryAll(ways: AgreeWay[]) {
+  problem.value = ''
+  try {
+    if (plot.plot?.shot.id !== props.meter.shotId) await plot.load(props.meter.shotId)
+    for (const way of ways) {
+      light.active = undefined
+      light.begin()
+      await light.wish(way.changes.map((c) => ({ placement: c.placement, attribute: c.attribute, value: c.value })))
+    }
+    await router.push({ name: 'light', params: { id: props.meter.shotId } })
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
+function left(way: AgreeWay) {
+  const parts = [Math.abs(way.residualMired) >= 0.5 ? `${signed(way.residualMired, 0)} mired` : '', Math.abs(way.residualDuv) >= 0.0005 ? `Duv ${signed(way.residualDuv, 4)}` : ''].filter(Boolean)
+  return parts.length ? `left: ${parts.join(', ')}` : 'nothing left'
+}
+</script>
+
+<template>
+  <section class="together" aria-label="Bring to one white">
+    <h2 class="text-[15px]">Bring to one white</h2>
+    <p v-if="!candidates.length" class="text-quiet">No light is on whose white is recorded.</p>
+    <template v-else>
+      <div class="mt-1 flex flex-wrap items-center gap-2">
+        <label class="text-quiet" for="white-of">white of</label>
+        <select id="white-of" v-model="reference" class="field !w-auto"><option v-for="l in candidates" :key="l.key" :value="l.key">{{ l.name }}</option></select>
+        <span v-if="answer" class="figure">{{ Math.round(answer.kelvin) }}<span class="unit">K</span> {{ answer.duv ? signed(answer.duv, 4) : '' }}</span>
+      </div>
+      <fieldset class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
+        <legend class="float-left mr-3 text-quiet">to agree</legend>
+        <label v-for="l in candidates.filter((c) => c.key !== reference)" :key="l.key" class="flex min-h-[28px] items-center gap-1"><input v-model="others" type="checkbox" :value="l.key" /> {{ l.name }}</label>
+      </fieldset>
+      <p v-if="problem" role="alert" class="mt-1">{{ problem }}</p>
+      <ul v-if="answer" class="mt-1">
+        <li v-for="way in answer.ways" :key="way.way" class="way">
+          <b class="font-[650]">{{ way.label }}</b>
+          <span v-for="w in way.words" :key="w" class="block">{{ w }}</span>
+          <span class="text-quiet">{{ left(way) }}</span>
+        </li>
+      </ul>
+      <p v-if="answer?.nominal.length" class="text-[12px] text-quiet">Not measured yet, taken at stock figures: {{ answer.nominal.join(', ') }}.</p>
+      <button v-if="answer?.ways.length" class="button mt-2" @click="tryAll(answer.ways)">Try {{ answer.ways.length === 1 ? 'it' : 'each of them' }} on the mark</button>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.way {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,227 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { RouterLink } from 'vue-router'
+import { call, sentence } from '@/api/client'
+import type { Aspect, Judged, Matching } from '@/api/types'
+import BaseDialog from '@/components/dialogs/BaseDialog.vue'
+import ChoiceField from '@/components/dialogs/ChoiceField.vue'
+import PaperLinks from '@/components/frame/PaperLinks.vue'
+import SlateBar from '@/components/frame/SlateBar.vue'
+import ViewTabs from '@/components/frame/ViewTabs.vue'
+import CheatFlag from '@/components/marks/CheatFlag.vue'
+import StageTick from '@/components/marks/StageTick.vue'
+import StopsText from '@/components/marks/StopsText.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import JudgedPane from '@/components/match/JudgedPane.vue'
+import KeySide from '@/components/match/KeySide.vue'
+import ToleranceMark from '@/components/match/ToleranceMark.vue'
+import { difference, told } from '@/lib/match'
+import { useBook } from '@/stores/book'
+import { useLine } from '@/stores/line'
+import { usePlot } from '@/stores/plot'
+import { useSession } from '@/stores/session'
+import { useSettings } from '@/stores/settings'
+
+/** Whether every shot of the scene, and every rebuilt one, is in the same light as the one it is to match. */
+const props = defineProps<{ shotId: number }>()
+defineEmits<{ spine: [] }>()
+const plot = usePlot()
+const book = useBook()
+const line = useLine()
+const session = useSession()
+const settings = useSettings()
+const report = ref<Matching>()
+const problem = ref('')
+const chosen = ref<string>()
+const asking = ref(false)
+const by = ref({ referenceShotId: 0, school: 'LIT_TO_SHADOW' as Matching['school'], curve: 'BT709' as Matching['curve'] })
+const sceneId = computed(() => book.shots.get(props.shotId)?.scene.id)
+const COLUMNS: { aspect: Aspect; name: string }[] = [
+  { aspect: 'RATIO', name: 'Ratio' },
+  { aspect: 'WHITE', name: 'White seen' },
+  { aspect: 'BACKGROUND', name: 'Background' },
+]
+const SCHOOLS = [
+  { key: 'LIT_TO_SHADOW' as const, name: 'lit side to shadow side' },
+  { key: 'KEY_TO_FILL' as const, name: 'key alone to fill alone' },
+]
+const CURVES = [
+  { key: 'BT709' as const, name: 'BT.709' },
+  { key: 'BT1886' as const, name: 'BT.1886' },
+  { key: 'HLG' as const, name: 'HLG' },
+  { key: 'ACESCCT' as const, name: 'ACEScct' },
+  { key: 'NONE' as const, name: 'divided as they are' },
+]
+
+async function load() {
+  const scene = sceneId.value
+  if (!scene) return
+  try {
+    const now = await call<Matching>('GET', `/api/scenes/${scene}/match`)
+    if (scene === sceneId.value) report.value = now
+    problem.value = ''
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
+watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
+watch(sceneId, () => {
+  report.value = undefined
+  void load()
+}, { immediate: true })
+onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+onBeforeUnmount(line.onAgain(() => void load()))
+
+const editable = computed(() => session.may('EDIT'))
+const rows = computed(() => (report.value ? [...report.value.shots, ...report.value.runs] : []))
+const key = (j: Judged) => (j.run ? `run-${j.run.id}` : `shot-${j.shotId}`)
+const opened = computed(() => rows.value.find((j) => key(j) === chosen.value) ?? rows.value.find((j) => !j.run && j.shotId === props.shotId))
+const quiet = computed(() => rows.value.flatMap((j) => j.lines.filter((l) => l.stilled && l.verdict === 'STILLED').map((l) => ({ judged: j, line: l, why: l.stilled! }))))
+const of = (j: Judged, aspect: Aspect) => j.lines.find((l) => l.aspect === aspect)!
+const isReference = (j: Judged) => !j.run && j.shotId === report.value?.referenceId
+const todo = (j: Judged) => j.lines.filter((l) => l.verdict === 'OUT')
+
+function ask() {
+  if (!report.value) return
+  by.value = { referenceShotId: report.value.referenceId, school: report.value.school, curve: report.value.curve }
+  asking.value = true
+}
+async function judgeBy() {
+  try {
+    report.value = await call<Matching>('PUT', `/api/scenes/${sceneId.value}/match`, { body: by.value, version: report.value?.version })
+    asking.value = false
+    problem.value = ''
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
+</script>
+
+<template>
+  <div class="view">
+    <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
+    <ViewTabs :shot-id="shotId">
+      <PaperLinks v-if="report" :papers="[{ name: 'Match report', path: `/api/scenes/${report.sceneId}/paper/match` }]" />
+      <button v-if="editable && report" class="button" @click="ask">Judge by…</button>
+    </ViewTabs>
+    <div v-if="report" class="body">
+      <header class="head">
+        <h1 class="text-[22px]">Match, scene {{ report.scene.number }} against {{ report.reference }}</h1>
+        <p class="text-[15px]">{{ report.summary }}</p>
+        <p class="text-[12px] text-quiet">Ratio is {{ report.schoolLabel }}; the monitor is read {{ report.curve === 'NONE' ? 'as it is, divided' : `through ${CURVES.find((c) => c.key === report!.curve)?.name}` }}. What is not metered is predicted, by a model.</p>
+      </header>
+      <p v-if="problem && !asking" role="alert" class="px-5"><WedgeMark act /> {{ problem }}</p>
+      <table class="report">
+        <thead><tr><th>Shot</th><th>Lit, shadow, background</th><th v-for="c in COLUMNS.slice(0, 1)" :key="c.aspect">{{ c.name }}</th><th>Key side</th><th v-for="c in COLUMNS.slice(1)" :key="c.aspect">{{ c.name }}</th><th>What to do</th></tr></thead>
+        <tbody>
+          <tr v-for="j in rows" :key="key(j)" :class="{ reference: isReference(j), opened: opened === j }" :data-shot="j.slate" :data-run="j.run?.id">
+            <th scope="row">
+              <button class="block text-left" :aria-pressed="opened === j" @click="chosen = key(j)"><span class="slate">{{ j.slate }}</span> <StageTick v-if="!j.run" :stage="j.stage" class="inline" /></button>
+              <span class="block font-normal text-quiet">{{ isReference(j) ? 'reference' : j.run ? j.run.name : `${j.metered ? 'metered' : 'predicted'}, ${j.closeness.toLowerCase()}` }}</span>
+            </th>
+            <td><span class="faces" aria-hidden="true"><span v-for="(s, i) in j.swatches" :key="i" :style="{ background: s ?? 'var(--ground)' }" /></span></td>
+            <template v-for="c in COLUMNS" :key="c.aspect">
+              <td>
+                <span v-if="of(j, c.aspect).now" class="flex items-baseline gap-3">
+                  <span class="figure text-[15px]">{{ told(c.aspect, of(j, c.aspect).now!.value).figure }}<span class="unit">{{ told(c.aspect, of(j, c.aspect).now!.value).unit }}</span></span>
+                  <span v-if="!isReference(j) && of(j, c.aspect).difference !== undefined" class="figure ml-auto text-quiet">{{ difference(c.aspect, of(j, c.aspect).difference!) }}</span>
+                </span>
+                <span v-else class="text-quiet">not known</span>
+                <ToleranceMark v-if="!isReference(j)" :line="of(j, c.aspect)" />
+              </td>
+              <td v-if="c.aspect === 'RATIO'" class="side"><KeySide :judged="j" /><span v-if="of(j, 'KEY_SIDE').verdict === 'STILLED' && of(j, 'KEY_SIDE').stilled?.cause === 'CHEAT'" class="text-accent"><CheatFlag /> cheat</span></td>
+            </template>
+            <td class="todo">
+              <p class="flex gap-2"><span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><span v-else class="dot" /></span><b class="font-[650]">{{ j.title }}</b></p>
+              <p v-for="l in todo(j)" :key="l.aspect" class="pl-5"><StopsText v-if="l.remedy" :text="settings.printed(l.remedy)" /></p>
+              <RouterLink v-if="j.run" class="pl-5 underline" :to="{ name: 'verdict', params: { run: j.run.id } }">{{ j.run.signed ? `signed by ${j.run.signed.author}` : 'to its verdict' }}</RouterLink>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <ul v-if="quiet.length" class="quiet" aria-label="Explained">
+        <li v-for="q in quiet" :key="key(q.judged) + q.line.aspect"><CheatFlag v-if="q.why.cause === 'CHEAT'" /><span v-else class="dot mt-1.5" /> <span><b class="font-[650]">{{ q.judged.slate }}, {{ q.line.label }}.</b> {{ q.why.reason }} <span class="text-quiet">{{ q.why.cause === 'CHEAT' ? 'Called a cheat' : 'Right by eye' }} by {{ q.why.author }}. The check keeps quiet about it.</span></span></li>
+      </ul>
+      <JudgedPane v-if="opened" :judged="opened" :reference="report.reference" :editable="editable" @changed="report = $event" />
+    </div>
+    <p v-else class="m-auto text-quiet" role="status">{{ problem || 'Comparing the shots…' }}</p>
+    <BaseDialog :open="asking" title="What the scene is judged by" :error="problem" @close="asking = false">
+      <ChoiceField v-model="by.referenceShotId" label="Reference shot" :options="(report?.shots ?? []).map((s) => ({ key: s.shotId, name: `${s.slate} ${s.description}` }))" />
+      <ChoiceField v-model="by.school" label="Ratio that the scene carries" :options="SCHOOLS" />
+      <ChoiceField v-model="by.curve" label="Signals on the monitor are read through" :options="CURVES" />
+      <template #buttons><button class="button" @click="asking = false">Cancel</button><button class="button button-main" @click="judgeBy">Judge by these</button></template>
+    </BaseDialog>
+  </div>
+</template>
+
+<style scoped>
+.body {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+}
+.head {
+  padding: 12px 20px 8px;
+}
+.report {
+  width: 100%;
+  min-width: 900px;
+}
+.report th,
+.report td {
+  padding: 7px 12px 7px 0;
+  text-align: left;
+  vertical-align: middle;
+  border-bottom: 1px solid var(--line);
+}
+.report th:first-child {
+  padding-left: 20px;
+}
+thead th {
+  font-weight: 400;
+  color: var(--quiet);
+}
+.slate {
+  font-size: 22px;
+  font-weight: 700;
+}
+.reference {
+  background: var(--panel);
+}
+tr.opened th:first-child {
+  box-shadow: inset 3px 0 0 var(--accent);
+}
+.faces {
+  display: flex;
+  width: 126px;
+  height: 50px;
+  border: 1px solid var(--set);
+}
+.faces span {
+  flex: 1;
+}
+.side {
+  white-space: nowrap;
+}
+.todo {
+  min-width: 220px;
+}
+.dot {
+  display: inline-block;
+  flex: none;
+  width: 6px;
+  height: 6px;
+  margin: 5px 3px 0;
+  border-radius: 3px;
+  background: var(--ink);
+}
+.quiet {
+  padding: 10px 20px;
+  border-bottom: 1px solid var(--line);
+}
+.quiet li {
+  display: flex;
+  gap: 8px;
+  padding: 2px 0;
+}
+</style>

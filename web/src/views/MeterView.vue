@@ -1,0 +1,208 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { RouterLink } from 'vue-router'
+import { call, sentence } from '@/api/client'
+import type { Meter, Read } from '@/api/types'
+import PaperLinks from '@/components/frame/PaperLinks.vue'
+import SlateBar from '@/components/frame/SlateBar.vue'
+import SpineButton from '@/components/frame/SpineButton.vue'
+import ViewTabs from '@/components/frame/ViewTabs.vue'
+import StopsText from '@/components/marks/StopsText.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import BringTogether from '@/components/meter/BringTogether.vue'
+import ReadingEntry from '@/components/meter/ReadingEntry.vue'
+import { signed, when } from '@/lib/words'
+import { useLine } from '@/stores/line'
+import { usePlot } from '@/stores/plot'
+import { useQueue } from '@/stores/queue'
+import { useSettings } from '@/stores/settings'
+
+/** What the meter and the monitor say, beside what was predicted. */
+const props = defineProps<{ shotId: number; runId?: number }>()
+defineEmits<{ spine: [] }>()
+const plot = usePlot()
+const line = useLine()
+const queue = useQueue()
+const settings = useSettings()
+const meter = ref<Meter>()
+const problem = ref('')
+const said = ref('')
+const mark = ref<string>()
+const entry = ref<InstanceType<typeof ReadingEntry>>()
+const waiting = computed(() => queue.waiting.filter((w) => w.path === `/api/shots/${props.shotId}/readings` && (w.body as { run?: number }).run === props.runId))
+
+async function load() {
+  const id = props.shotId
+  try {
+    const now = await call<Meter>('GET', `/api/shots/${id}/readings${props.runId ? `?run=${props.runId}` : ''}`)
+    if (id !== props.shotId) return
+    show(now)
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
+function show(now: Meter | undefined) {
+  if (!now) return
+  meter.value = now
+  problem.value = ''
+  if (!now.marks.some((m) => m.key === mark.value)) mark.value = now.marks[0]?.key
+}
+watch(() => [props.shotId, props.runId], () => {
+  meter.value = undefined
+  void plot.load(props.shotId)
+  void load()
+}, { immediate: true })
+watch(() => queue.sent, load)
+onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+onBeforeUnmount(line.onAgain(() => void load()))
+
+function read(name: string) {
+  said.value = `${name} alone `
+  entry.value?.focus()
+}
+async function drop(reading: Read) {
+  try {
+    show(await call<Meter>('DELETE', `/api/readings/${reading.id}`))
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
+</script>
+
+<template>
+  <div class="view">
+    <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
+    <SpineButton v-else @click="$emit('spine')" />
+    <ViewTabs :shot-id="shotId"><PaperLinks :papers="[{ name: 'Reading log', path: `/api/shots/${shotId}/paper/readings${runId ? `?run=${runId}` : ''}` }]" /></ViewTabs>
+    <div v-if="meter" class="body">
+      <div class="main">
+        <p v-if="runId" class="px-4 pt-3">Readings of a rebuild of {{ meter.slate }}, beside what was recorded. <RouterLink class="underline" :to="{ name: 'verdict', params: { run: runId } }">To its verdict</RouterLink></p>
+        <ReadingEntry ref="entry" v-model:line="said" v-model:mark="mark" :meter="meter" @kept="show" />
+        <p v-if="problem" role="alert" class="px-4 pt-2"><WedgeMark act /> {{ problem }}</p>
+        <table class="log">
+          <thead><tr><th>Light</th><th>Read</th><th>Against the prediction</th><th>Who, when</th><th><span class="sr-only">Take out</span></th></tr></thead>
+          <tbody>
+            <tr v-for="w in waiting" :key="w.once"><td colspan="4">{{ w.label }}; waits to be sent{{ w.problem ? `: ${w.problem}` : '' }}</td><td /></tr>
+            <tr v-for="r in meter.readings" :key="r.id">
+              <th scope="row">{{ r.light ? `${r.light} alone` : 'all lights' }}<span v-if="meter.marks.length > 1" class="block text-quiet">{{ r.mark }}</span></th>
+              <td class="figure"><StopsText :text="settings.printed(r.words)" /></td>
+              <td>
+                <template v-if="r.solo">
+                  <span v-if="r.solo.kStops !== undefined" class="figure">{{ signed(r.solo.kStops, 1) }}<span class="unit">stop</span></span>
+                  <span v-if="r.solo.mired !== undefined" class="figure ml-2">{{ signed(r.solo.mired, 0) }}<span class="unit">mired</span></span>
+                  <span v-if="r.solo.duv !== undefined" class="figure ml-2">{{ signed(r.solo.duv, 4) }}</span>
+                  <span v-if="r.solo.doubtful" class="block"><WedgeMark act /> Something is not as recorded.</span>
+                  <span v-if="r.solo.likely.length" class="block text-quiet">likely: {{ r.solo.likely.join('; or ') }}</span>
+                </template>
+                <span v-for="b in r.beside" :key="b.what" class="mr-3 whitespace-nowrap">{{ b.what }} <span class="figure">{{ signed(b.stops, 1) }}</span></span>
+              </td>
+              <td class="text-quiet">{{ r.author }}, {{ when(r.at) }}</td>
+              <td><button class="button" :aria-label="`Take out the reading of ${r.light ?? 'all lights'}`" @click="drop(r)">Take out</button></td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="!meter.readings.length && !waiting.length" class="p-4 text-quiet">Nothing is metered yet. Read all lights at the mark, then each light alone: what is read alone corrects its later predictions.</p>
+      </div>
+      <aside class="side">
+        <section aria-label="To read">
+          <h2 class="text-[15px]">Predicted at {{ meter.marks[0]?.name ?? 'no mark' }}</h2>
+          <p class="text-[12px] text-quiet">each towards the light; choose one to read it alone</p>
+          <ul class="mt-1">
+            <li v-for="l in meter.lights" :key="l.key">
+              <button class="toread" @click="read(l.name)">
+                <span class="grow"><b class="font-[650]">{{ l.name }}</b><span v-if="l.readHere" class="text-quiet"> read</span></span>
+                <span class="figure"><StopsText :text="l.predicted ? settings.printed(l.predicted) : 'not known'" /></span>
+                <span v-if="l.kelvin" class="figure text-quiet">{{ Math.round(l.kelvin) }} K</span>
+                <span v-if="l.kStops !== undefined" class="figure" :title="`Metered ${signed(l.kStops, 1)} stop against its figures`">{{ signed(l.kStops, 1) }}</span>
+              </button>
+            </li>
+          </ul>
+        </section>
+        <BringTogether v-if="!runId" :meter="meter" />
+        <section aria-label="Units measured">
+          <h2 class="text-[15px]">Dialled and measured</h2>
+          <p v-if="!meter.units.length" class="text-quiet">Read a light alone with its colour: what it was dialled to and what it measured are kept for its unit and its path.</p>
+          <div v-for="u in meter.units" :key="u.unit + u.path" class="mt-1">
+            <b class="font-[650]">{{ u.unit }}</b> <span class="text-quiet">{{ u.path === 'none' ? 'bare' : u.path }}</span>
+            <span v-for="p in u.points" :key="p.dialledKelvin" class="figure block">{{ Math.round(p.dialledKelvin) }} K measures {{ Math.round(p.measuredKelvin) }} K {{ p.measuredDuv ? signed(p.measuredDuv, 4) : '' }}</span>
+          </div>
+        </section>
+      </aside>
+    </div>
+    <p v-else class="m-auto text-quiet" role="status">{{ problem || 'Opening the readings…' }}</p>
+  </div>
+</template>
+
+<style scoped>
+.body {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 372px;
+}
+.main {
+  min-height: 0;
+  overflow-y: auto;
+}
+.side {
+  min-height: 0;
+  overflow-y: auto;
+  background: var(--panel);
+  border-left: 1px solid var(--line);
+}
+.side > section {
+  padding: 10px 16px;
+  border-bottom: 1px solid var(--line);
+}
+.toread {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  width: 100%;
+  min-height: 28px;
+  padding: 3px 0;
+  text-align: left;
+  border-bottom: 1px solid var(--line);
+}
+.toread:hover {
+  background: var(--raised);
+}
+.log {
+  width: 100%;
+}
+.log th,
+.log td {
+  padding: 6px 8px;
+  text-align: left;
+  vertical-align: top;
+  border-bottom: 1px solid var(--line);
+}
+.log th:first-child {
+  padding-left: 16px;
+}
+thead th {
+  font-weight: 400;
+  color: var(--quiet);
+}
+tbody th {
+  font-weight: 650;
+}
+@media (width < 1000px) {
+  .body {
+    display: block;
+    overflow-y: auto;
+  }
+  .main,
+  .side {
+    overflow: visible;
+  }
+  .main {
+    overflow-x: auto;
+  }
+}
+@media (pointer: coarse) {
+  .toread {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { onBeforeUnmount, ref, watch } from 'vue'
+import { RouterLink } from 'vue-router'
+import { call, sentence } from '@/api/client'
+import type { Verdict } from '@/api/types'
+import LineState from '@/components/frame/LineState.vue'
+import PaperLinks from '@/components/frame/PaperLinks.vue'
+import SpineButton from '@/components/frame/SpineButton.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import JudgedPane from '@/components/match/JudgedPane.vue'
+import { signed, when } from '@/lib/words'
+import { useLine } from '@/stores/line'
+import { useSession } from '@/stores/session'
+import { useSettings } from '@/stores/settings'
+
+/** Whether a rebuilt shot is the same light: what is still to be read, each light alone, the whole, and who signs for it. */
+const props = defineProps<{ runId: number }>()
+defineEmits<{ spine: [] }>()
+const line = useLine()
+const session = useSession()
+const settings = useSettings()
+const verdict = ref<Verdict>()
+const problem = ref('')
+
+async function load() {
+  try {
+    verdict.value = await call<Verdict>('GET', `/api/runs/${props.runId}/verdict`)
+    line.lookAt(verdict.value.match.shotId)
+    problem.value = ''
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
+watch(() => props.runId, load, { immediate: true })
+onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+onBeforeUnmount(line.onAgain(() => void load()))
+
+async function sign() {
+  try {
+    verdict.value = await call<Verdict>('POST', `/api/runs/${props.runId}/sign`)
+    problem.value = ''
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
+</script>
+
+<template>
+  <div class="view">
+    <div v-if="verdict" class="body">
+      <header class="head">
+        <SpineButton @click="$emit('spine')" />
+        <div class="min-w-0 grow">
+          <h1 class="text-[22px]">{{ verdict.match.slate }}, {{ verdict.run.name }}: is it the same light?</h1>
+          <p class="text-quiet">Sc. {{ verdict.scene.number }} {{ verdict.scene.heading }}; {{ verdict.match.description }}</p>
+        </div>
+        <LineState />
+        <PaperLinks :papers="[{ name: 'Verdict', path: `/api/runs/${runId}/paper/verdict` }, { name: 'Reading log', path: `/api/shots/${verdict.match.shotId}/paper/readings?run=${runId}` }]" />
+        <RouterLink class="button" :to="{ name: 'rebuild', params: { id: verdict.match.shotId }, query: { run: runId } }">To the steps</RouterLink>
+        <RouterLink class="button" :to="{ name: 'match', params: { id: verdict.match.shotId } }">To the scene’s report</RouterLink>
+      </header>
+      <p class="px-5 text-[17px]"><WedgeMark v-if="!verdict.match.holds" act /> <b class="font-[650]">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.</p>
+      <section v-if="verdict.toTake.length && !verdict.run.signed" class="px-5 py-2" aria-label="Still to read">
+        <h2 class="text-[15px]">Still to read</h2>
+        <ul class="list-disc pl-5"><li v-for="t in verdict.toTake" :key="t">{{ t }}</li></ul>
+        <RouterLink class="button mt-2" :to="{ name: 'meter', params: { id: verdict.match.shotId }, query: { run: runId } }">To the meter</RouterLink>
+      </section>
+      <section class="px-5 py-2" aria-label="Each light alone">
+        <h2 class="text-[15px]">Each light alone, against the record</h2>
+        <table class="heads">
+          <thead><tr><th>Light</th><th>stops</th><th>mired</th><th>Duv</th><th>verdict</th></tr></thead>
+          <tbody>
+            <tr v-for="h in verdict.heads" :key="h.key" :data-head="h.key" :data-verdict="h.verdict">
+              <th scope="row">{{ h.name }}</th>
+              <td class="figure">{{ h.kStops === undefined ? '' : signed(h.kStops, 1) }}</td>
+              <td class="figure">{{ h.mired === undefined ? '' : signed(h.mired, 0) }}</td>
+              <td class="figure">{{ h.duv === undefined ? '' : signed(h.duv, 4) }}</td>
+              <td>
+                <template v-if="h.verdict === 'OUT'"><WedgeMark act /> <b class="font-[650]">Not as recorded.</b> {{ h.likely.length ? `Likely: ${h.likely.join('; or ')}.` : 'No single cause of the stock explains it.' }}</template>
+                <span v-else :class="{ 'text-quiet': h.verdict === 'UNKNOWN' }">{{ h.verdict === 'HOLDS' ? 'holds' : 'not read' }}</span>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section v-if="verdict.otherwise.length" class="px-5 py-2" aria-label="Not as recorded">
+        <h2 class="text-[15px]">Not as recorded, and known</h2>
+        <p v-for="o in verdict.otherwise" :key="o.name"><b class="font-[650]">{{ o.name }}</b>: {{ o.now.map((w) => settings.printed(w)).join(', ') }}. <span class="text-quiet">{{ o.why }}</span></p>
+      </section>
+      <JudgedPane :judged="verdict.match" :reference="verdict.match.slate" :editable="session.may('EDIT') && !verdict.run.signed" @changed="load" />
+      <footer class="sign">
+        <p v-if="problem" role="alert"><WedgeMark act /> {{ problem }}</p>
+        <p v-if="verdict.run.signed"><b class="font-[650]">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b> {{ verdict.run.signed.said }}</p>
+        <template v-else-if="session.may('LEAD')">
+          <button class="button button-main" @click="sign">Sign this verdict</button>
+          <span class="text-quiet">Signed, the rebuild is closed and stays as it is.</span>
+        </template>
+        <p v-else class="text-quiet">A lead signs the verdict.</p>
+      </footer>
+    </div>
+    <p v-else class="m-auto text-quiet" role="status">{{ problem || 'Comparing…' }}</p>
+  </div>
+</template>
+
+<style scoped>
+.body {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  padding: 12px 20px;
+}
+.heads th,
+.heads td {
+  padding: 4px 24px 4px 0;
+  text-align: left;
+  border-bottom: 1px solid var(--line);
+}
+.heads thead th {
+  font-weight: 400;
+  color: var(--quiet);
+}
+.sign {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  padding: 12px 20px;
+  border-top: 1px solid var(--line);
+}
+</style>
