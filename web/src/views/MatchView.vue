@@ -75,7 +75,7 @@ onBeforeUnmount(line.onAgain(() => void load()))
 const editable = computed(() => session.may('EDIT'))
 const rows = computed(() => (report.value ? [...report.value.shots, ...report.value.runs] : []))
 const key = (j: Judged) => (j.run ? `run-${j.run.id}` : `shot-${j.shotId}`)
-const opened = computed(() => rows.value.find((j) => key(j) === chosen.value) ?? rows.value.find((j) => !j.run && j.shotId === props.shotId))
+const opened = computed(() => rows.value.find((j) => key(j) === chosen.value))
 const quiet = computed(() => rows.value.flatMap((j) => j.lines.filter((l) => l.stilled && l.verdict === 'STILLED').map((l) => ({ judged: j, line: l, why: l.stilled! }))))
 const of = (j: Judged, aspect: Aspect) => j.lines.find((l) => l.aspect === aspect)!
 const isReference = (j: Judged) => !j.run && j.shotId === report.value?.referenceId
@@ -114,9 +114,10 @@ async function judgeBy() {
       <table class="report">
         <thead><tr><th>Shot</th><th>Lit, shadow, background</th><th v-for="c in COLUMNS.slice(0, 1)" :key="c.aspect">{{ c.name }}</th><th>Key side</th><th v-for="c in COLUMNS.slice(1)" :key="c.aspect">{{ c.name }}</th><th>What to do</th></tr></thead>
         <tbody>
-          <tr v-for="j in rows" :key="key(j)" :class="{ reference: isReference(j), opened: opened === j }" :data-shot="j.slate" :data-run="j.run?.id">
+          <template v-for="j in rows" :key="key(j)">
+          <tr :class="{ reference: isReference(j), opened: !j.run && j.shotId === shotId }" :data-shot="j.slate" :data-run="j.run?.id">
             <th scope="row">
-              <button class="block text-left" :aria-pressed="opened === j" @click="chosen = key(j)"><span class="slate">{{ j.slate }}</span> <StageTick v-if="!j.run" :stage="j.stage" class="inline" /></button>
+              <button class="block text-left" :aria-expanded="opened === j" :aria-label="`All figures of ${j.slate}`" @click="chosen = opened === j ? undefined : key(j)"><span class="slate">{{ j.slate }}</span> <StageTick v-if="!j.run" :stage="j.stage" class="inline" /></button>
               <span class="block font-normal text-quiet">{{ isReference(j) ? 'reference' : j.run ? j.run.name : `${j.metered ? 'metered' : 'predicted'}, ${j.closeness.toLowerCase()}` }}</span>
             </th>
             <td><span class="faces" aria-hidden="true"><span v-for="(s, i) in j.swatches" :key="i" :style="{ background: s ?? 'var(--ground)' }" /></span></td>
@@ -137,12 +138,13 @@ async function judgeBy() {
               <RouterLink v-if="j.run" class="pl-5 underline" :to="{ name: 'verdict', params: { run: j.run.id } }">{{ j.run.signed ? `signed by ${j.run.signed.author}` : 'to its verdict' }}</RouterLink>
             </td>
           </tr>
+          <tr v-if="opened === j"><td colspan="7" class="all"><JudgedPane :judged="j" :reference="report.reference" :editable="editable" @changed="report = $event" /></td></tr>
+          </template>
         </tbody>
       </table>
       <ul v-if="quiet.length" class="quiet" aria-label="Explained">
         <li v-for="q in quiet" :key="key(q.judged) + q.line.aspect"><CheatFlag v-if="q.why.cause === 'CHEAT'" /><span v-else class="dot mt-1.5" /> <span><b class="font-[650]">{{ q.judged.slate }}, {{ q.line.label }}.</b> {{ q.why.reason }} <span class="text-quiet">{{ q.why.cause === 'CHEAT' ? 'Called a cheat' : 'Right by eye' }} by {{ q.why.author }}. The check keeps quiet about it.</span></span></li>
       </ul>
-      <JudgedPane v-if="opened" :judged="opened" :reference="report.reference" :editable="editable" @changed="report = $event" />
     </div>
     <p v-else class="m-auto text-quiet" role="status">{{ problem || 'Comparing the shots…' }}</p>
     <BaseDialog :open="asking" title="What the scene is judged by" :error="problem" @close="asking = false">
@@ -199,6 +201,10 @@ tr.opened th:first-child {
 }
 .faces span {
   flex: 1;
+}
+.report .all {
+  padding: 0;
+  background: var(--panel);
 }
 .side {
   white-space: nowrap;

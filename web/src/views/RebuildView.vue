@@ -212,17 +212,19 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <template v-else>Done: {{ step.done.author }}, {{ when(step.done.at) }}</template>
           </p>
           <div class="flex gap-2.5">
-            <button class="button side" :disabled="at === 0" aria-label="Step before" @click="at--">Back</button>
             <button v-if="!isDone(step)" class="button button-main main" :disabled="busy || !!sheet.run?.signed" @click="tick">Done</button>
-            <button v-else class="button main" :disabled="busy" @click="untick">Not done after all</button>
-            <button class="button side wide" :disabled="!!sheet.run?.signed" @click="dialog = 'otherwise'">{{ step.instead ? 'Otherwise…' : 'Not as recorded' }}</button>
-            <button class="button side" :disabled="!next" aria-label="Next step" @click="at++">{{ isDone(step) ? 'Next' : 'Skip' }}</button>
+            <button v-else class="button main" :disabled="busy || !!sheet.run?.signed" @click="untick">Not done after all</button>
+            <button class="button main second" :disabled="!!sheet.run?.signed" @click="dialog = 'otherwise'">{{ step.instead ? 'Otherwise…' : 'Not as recorded' }}</button>
           </div>
-          <p class="mt-2 text-quiet">
-            <template v-if="next">next: <b class="font-[650] text-ink">{{ next.placed.placement.name }}</b>, {{ role(next) }}</template>
-            <template v-else-if="done === sheet.steps.length">All {{ done }} steps are done. Now <RouterLink v-if="sheet.run" class="underline" :to="{ name: 'verdict', params: { run: sheet.run.id } }">the meter</RouterLink><template v-else>the meter</template>.</template>
-            <template v-else>The last step; {{ sheet.steps.length - done }} still to do.</template>
-          </p>
+          <div class="mt-2 flex items-center gap-3">
+            <button class="button" :disabled="at === 0" aria-label="Step before" @click="at--">Back</button>
+            <p class="min-w-0 grow text-quiet">
+              <template v-if="next">next: <b class="font-[650] text-ink">{{ next.placed.placement.name }}</b>, {{ role(next) }}</template>
+              <template v-else-if="done === sheet.steps.length">All {{ done }} steps are done. Now <RouterLink v-if="sheet.run" class="underline" :to="{ name: 'verdict', params: { run: sheet.run.id } }">the meter</RouterLink><template v-else>the meter</template>.</template>
+              <template v-else>The last step; {{ sheet.steps.length - done }} still to do.</template>
+            </p>
+            <button class="button" :disabled="!next" aria-label="Next step" @click="at++">{{ isDone(step) ? 'Next' : 'Skip' }}</button>
+          </div>
         </footer>
       </section>
       <OtherwiseDialog :open="dialog === 'otherwise'" :step="step" :run-id="sheet.run?.id" :begin="begin" @close="dialog = undefined" @kept="kept" />
@@ -310,14 +312,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   padding: 8px 20px;
   border-bottom: 1px solid var(--line);
 }
-.side.wide {
-  white-space: normal;
-  max-width: 110px;
-}
-.side {
-  min-height: 68px;
-  min-width: 76px;
-  font-size: 15px;
+.main.second {
+  font-size: 17px;
 }
 @media (width < 800px) {
   .tabs-wide,

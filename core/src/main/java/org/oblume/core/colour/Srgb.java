@@ -16,4 +16,9 @@ final class Srgb {
     static double encode(double linear) {
         return linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
     }
+
+    /** Back: encoded 0–1 to linear 0–1. */
+    static double decode(double encoded) {
+        return encoded <= 0.04045 ? encoded / 12.92 : Math.pow((encoded + 0.055) / 1.055, 2.4);
+    }
 }

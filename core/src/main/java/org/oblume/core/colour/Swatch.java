@@ -12,6 +12,7 @@ import java.util.HexFormat;
 public record Swatch(int red, int green, int blue) {
 
     private static final int FULL = 255;
+    private static final double GREY_CARD = 0.18;
 
     /** Negative parts clipped to 0, scaled so that the largest is 1, then the sRGB curve. No light at all is black. */
     static Swatch ofLinear(double[] rgb) {
@@ -24,6 +25,20 @@ public record Swatch(int red, int green, int blue) {
             out[i] = (int) Math.round(FULL * Srgb.encode(Math.max(0, rgb[i]) / largest));
         }
         return new Swatch(out[0], out[1], out[2]);
+    }
+
+    /**
+     * This light on a grey card, as a camera shows it that is exposed for the card: 18 % at its stop (model; no film curve).
+     *
+     * @param overStops above the camera's stop
+     */
+    public Swatch onGreyCard(double overStops) {
+        double scale = GREY_CARD * Math.pow(2, overStops);
+        return new Swatch(shown(red, scale), shown(green, scale), shown(blue, scale));
+    }
+
+    private static int shown(int encoded, double scale) {
+        return (int) Math.round(FULL * Srgb.encode(Math.min(1, Srgb.decode(encoded / (double) FULL) * scale)));
     }
 
     /** {@code #rrggbb}. */

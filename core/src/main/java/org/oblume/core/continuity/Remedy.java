@@ -28,6 +28,8 @@ import org.oblume.core.units.Stops;
 public final class Remedy {
 
     private static final double FULL = 100;
+    /** Output beyond full that nobody sees: it counts as full. */
+    private static final double JUST_FULL = 0.03;
     private static final double LEAST_STOPS = 0.05;
     private static final double NET_STOPS = 0.5;
     private static final double NEAR_A_NET = 0.15;
@@ -116,7 +118,7 @@ public final class Remedy {
         }
         Stops size = Stops.of(Math.abs(stops));
         String thirds = size.inThirds().equals("0") ? size.inTenths() : size.inThirds();
-        String change = "%s %s %s stop%s".formatted(name(source), stops > 0 ? "up" : "down", thirds, stops > 1 && !thirds.equals("1") ? "s" : "");
+        String change = "%s %s %s stop%s".formatted(name(source), stops > 0 ? "up" : "down", thirds, size.value() > 1 && !thirds.equals("1") ? "s" : "");
         List<Words> ways = new ArrayList<>();
         level(source, factor).ifPresent(to -> ways.add(Words.of(to)));
         MarkLight.FromSource from = at.sources().get(light.sources().indexOf(source));
@@ -137,8 +139,8 @@ public final class Remedy {
             return Optional.empty();
         }
         double output = lamp.curve().output(now) * factor;
-        return Optional.of(output > 1 ? "%s is %s stop short at 100 %%".formatted("it", Stops.fromRatio(output).inTenths())
-                : "%d to %d %%".formatted(Math.round(now * FULL), Math.round(lamp.curve().level(output) * FULL)));
+        return Optional.of(output > 1 + JUST_FULL ? "%s is %s stop short at 100 %%".formatted("it", Stops.fromRatio(output).inTenths())
+                : "%d to %d %%".formatted(Math.round(now * FULL), Math.round(lamp.curve().level(Math.min(1, output)) * FULL)));
     }
 
     private Optional<Words> dialled(Placement key, double difference) {

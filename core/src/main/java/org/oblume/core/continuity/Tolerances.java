@@ -13,6 +13,7 @@ import org.oblume.core.units.Refusal;
 public record Tolerances(Map<Aspect, Double> of) {
 
     private static final double THIRD = 1.0 / 3;
+    private static final double SOFTER_COUNTS = 4;
     /** For a closer shot that is to hold the wide. */
     public static final Tolerances HOLD = new Tolerances(Map.of(Aspect.RATIO, THIRD, Aspect.KEY_SIDE, 45.0, Aspect.EXPOSURE, THIRD, Aspect.WHITE, 12.0,
             Aspect.TINT, 0.003, Aspect.BACKGROUND, THIRD, Aspect.SOFTNESS, 0.6));
@@ -38,8 +39,12 @@ public record Tolerances(Map<Aspect, Double> of) {
         return new Tolerances(all);
     }
 
-    /** Whether a difference is inside, limits included. */
+    /**
+     * Whether a difference is inside, limits included. A closer shot is softer as a rule, which nobody minds: that side of the softness is
+     * four times as wide (model).
+     */
     public boolean holds(Aspect aspect, double difference) {
-        return Math.abs(difference) <= of.get(aspect) * (1 + Checks.LIMIT_SLACK);
+        double counted = aspect == Aspect.SOFTNESS && difference > 0 ? difference / SOFTER_COUNTS : Math.abs(difference);
+        return counted <= of.get(aspect) * (1 + Checks.LIMIT_SLACK);
     }
 }

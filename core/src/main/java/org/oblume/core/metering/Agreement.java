@@ -30,7 +30,7 @@ import org.oblume.core.units.Kelvin;
  * @param way where it is done
  * @param words what is done, light by light
  * @param changes to try
- * @param residualMired the largest that is left between a light and the white they are brought to, mired; + is too warm
+ * @param residualMired the largest that is left between the others and the reference, mired; + is too warm
  * @param residualDuv the largest that is left in tint
  */
 public record Agreement(Way way, List<String> words, List<Change> changes, double residualMired, double residualDuv) {
@@ -65,9 +65,28 @@ public record Agreement(Way way, List<String> words, List<Change> changes, doubl
         if (!others.isEmpty()) {
             ways.add(dialled(recording, white, others));
         }
-        filtered(state, reference, white, stock).ifPresent(ways::add);
-        camera(recording, state, reference, white).ifPresent(ways::add);
+        Left left = Left.of(recording, state, white, others);
+        filtered(state, reference, white, stock, left).ifPresent(ways::add);
+        camera(recording, state, reference, white, left).ifPresent(ways::add);
         return ways;
+    }
+
+    /** How far the others are from the reference while they stay as they are dialled. */
+    private record Left(double mired, double duv) {
+
+        static Left of(Recording recording, ShotState state, WhitePoint white, Map<String, DialCurve> others) {
+            double mired = 0;
+            double duv = 0;
+            for (Map.Entry<String, DialCurve> other : others.entrySet()) {
+                double tint = state.value(other.getKey(), Tint.class).map(Tint::duv).orElse(0.0);
+                Optional<WhitePoint> dialled = state.value(recording.placement(other.getKey()).key(), Dial.class).map(d -> WhitePoint.of(Kelvin.of(d.kelvin()), Duv.of(tint)));
+                if (dialled.isPresent()) {
+                    mired = larger(mired, other.getValue().measuredMired(dialled.get().kelvin()) - white.kelvin().mired());
+                    duv = larger(duv, other.getValue().measuredDuv(dialled.get()) - white.duv().value());
+                }
+            }
+            return new Left(mired, duv);
+        }
     }
 
     private static Agreement dialled(Recording recording, WhitePoint white, Map<String, DialCurve> others) {
@@ -98,21 +117,21 @@ public record Agreement(Way way, List<String> words, List<Change> changes, doubl
     }
 
     /** The one tint filter that leaves the reference nearest to the locus, when there is one that helps. */
-    private static Optional<Agreement> filtered(ShotState state, Placement reference, WhitePoint white, List<StockItem> stock) {
+    private static Optional<Agreement> filtered(ShotState state, Placement reference, WhitePoint white, List<StockItem> stock, Left others) {
         return stock.stream().filter(s -> s.kind() == StockKind.TINT).min(Comparator.comparingDouble(s -> Math.abs(white.duv().value() + s.effect().duv())))
                 .filter(s -> Math.abs(white.duv().value() + s.effect().duv()) < Math.abs(white.duv().value())).map(filter -> {
                     List<Modifier> stack = new ArrayList<>(List.of(Modifier.of(filter)));
                     state.value(reference.key(), Modifiers.class).ifPresent(m -> stack.addAll(m.items()));
                     double left = white.duv().value() + filter.effect().duv();
                     return new Agreement(Way.FILTER, List.of("%s: hang %s, tint from %s to %s".formatted(reference.name(), filter.name(), Duv.print(white.duv().value()), Duv.print(left))),
-                            List.of(new Change(reference.key(), new Modifiers(stack))), 0, left);
+                            List.of(new Change(reference.key(), new Modifiers(stack))), others.mired, others.duv == 0 ? left : others.duv - filter.effect().duv());
                 });
     }
 
-    private static Optional<Agreement> camera(Recording recording, ShotState state, Placement reference, WhitePoint white) {
+    private static Optional<Agreement> camera(Recording recording, ShotState state, Placement reference, WhitePoint white, Left others) {
         return recording.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.stands(p.key())).findFirst()
                 .map(camera -> new Agreement(Way.CAMERA, List.of("%s: white %s, tint %s, as %s measures; the other lights are seen as they then differ".formatted(camera.name(),
                         white.kelvin().print(), Duv.print(white.duv().value()), reference.name())),
-                        List.of(new Change(camera.key(), new White(Math.round(white.kelvin().value()), white.duv().value()))), 0, 0));
+                        List.of(new Change(camera.key(), new White(Math.round(white.kelvin().value()), white.duv().value()))), others.mired, others.duv));
     }
 }

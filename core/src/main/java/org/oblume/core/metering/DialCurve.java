@@ -61,6 +61,16 @@ public record DialCurve(List<Point> points) {
         return new DialCorrection(correction.dialKelvin(), target.duv().value() - shift.shiftDuv, correction.reachable(), correction.residual(), correction.path());
     }
 
+    /** What it measures when it is dialled to a colour temperature, by what was read, mired. */
+    double measuredMired(Kelvin dialled) {
+        return dialled.mired() + at(dialled.mired()).shiftMired;
+    }
+
+    /** And its tint. */
+    double measuredDuv(WhitePoint dialled) {
+        return dialled.duv().value() + at(dialled.kelvin().mired()).shiftDuv;
+    }
+
     private record Shift(double shiftMired, double shiftDuv) {
     }
 

@@ -28,6 +28,8 @@ public record Reading(String mark, @Nullable String alone, @Nullable Double lux,
 
     /** More than any light meter tells, and more than the sun gives. */
     private static final double MOST_LUX = 200_000;
+    /** Below T0.5 stops have no names, and no lens has them. */
+    private static final double LEAST_NAMED = 0.48;
 
     public Reading {
         check("The reading", lux);
@@ -76,7 +78,7 @@ public record Reading(String mark, @Nullable String alone, @Nullable Double lux,
     private static void say(List<String> metric, List<String> imperial, String where, @Nullable Double lux, @Nullable Exposure camera) {
         if (lux != null) {
             Illuminance light = Illuminance.ofLux(lux);
-            String stop = camera == null ? "" : camera.stop(light).label() + ", ";
+            String stop = camera == null || camera.stop(light).number() < LEAST_NAMED ? "" : camera.stop(light).label() + ", ";
             metric.add(where + stop + light.printMetric());
             imperial.add(where + stop + light.printImperial());
         }

@@ -17,6 +17,14 @@ import org.oblume.core.units.Refusal;
 
 class SwatchTest {
 
+    @Test
+    void aGreyCardAtTheCamerasStopIsShownAtEighteenPercent() {
+        Swatch white = new Swatch(255, 255, 255);
+        assertThat(white.onGreyCard(0)).isEqualTo(new Swatch(118, 118, 118));
+        assertThat(white.onGreyCard(5)).isEqualTo(white);
+        assertThat(white.onGreyCard(-3).red()).isLessThan(60);
+    }
+
     static Stream<Cases> singleLights() {
         return Cases.of("mix").filter(c -> c.problemField() == null && c.request().get("lights").size() == 1);
     }

@@ -18,6 +18,8 @@ import org.oblume.server.carry.LookService;
 import org.oblume.server.carry.SavedLook;
 import org.oblume.server.location.SetService;
 import org.oblume.server.location.StageSet;
+import org.oblume.server.meter.MeterService;
+import org.oblume.server.meter.WrittenReading;
 import org.oblume.server.note.NoteService;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
@@ -51,14 +53,16 @@ public class ExchangeService {
     private final RebuildService rebuild;
     private final LookService looks;
     private final NoteService notes;
+    private final MeterService meter;
     private final SceneFileReader reader;
     private final JsonText json;
 
     ExchangeService(ProductionService productions, SetService sets, SceneService scenes, ShotService shots,
-            SceneRecords records, KnotService knots, RebuildService rebuild, LookService looks, NoteService notes, SceneFileReader reader,
+            SceneRecords records, KnotService knots, RebuildService rebuild, LookService looks, NoteService notes, MeterService meter, SceneFileReader reader,
             JsonText json) {
         this.looks = looks;
         this.notes = notes;
+        this.meter = meter;
         this.productions = productions;
         this.sets = sets;
         this.scenes = scenes;
@@ -79,7 +83,7 @@ public class ExchangeService {
             ShotCard card = shot.card();
             return new SceneFile.ShotPart(card.slate(), card.description(), card.day(), record.slate(card.basedOnId()),
                     card.stage(), record.knots().stream().filter(k -> k.slate().equals(card.slate())).map(this::part).toList(),
-                    rebuild.ticks(shot.id(), record), notes.writtenTakes(shot.id()), notes.writtenNotes(shot.id(), keys));
+                    rebuild.ticks(shot.id(), record), notes.writtenTakes(shot.id()), notes.writtenNotes(shot.id(), keys), meter.written(shot.id()));
         }).toList();
         return new SceneFile(SceneFile.FORMAT, SceneFile.VERSION,
                 new SceneFile.InProduction(production.name(), production.days()), record.scene().heading(),
@@ -110,6 +114,7 @@ public class ExchangeService {
         for (SceneFile.ShotPart part : file.shots()) {
             rebuild.keepAll(made.get(part.slate()).id(), record, orNone(part.rebuilt()));
             notes.keepAll(made.get(part.slate()).id(), orNone(part.takes()), orNone(part.notes()), ids);
+            meter.keepAll(made.get(part.slate()).id(), orNone(part.readings()));
         }
         return scene;
     }
@@ -145,6 +150,12 @@ public class ExchangeService {
         SceneFileReader.refuse(recording.problems(tied));
         file.shots().stream().flatMap(s -> orNone(s.rebuilt()).stream()).forEach(t -> recording.placement(t.placement()));
         file.shots().stream().flatMap(s -> orNone(s.notes()).stream()).filter(n -> n.placement() != null).forEach(n -> recording.placement(n.placement()));
+        file.shots().stream().flatMap(s -> orNone(s.readings()).stream()).map(WrittenReading::figures).forEach(r -> {
+            recording.placement(r.mark());
+            if (r.alone() != null) {
+                recording.placement(r.alone());
+            }
+        });
         for (SavedLook look : orNone(file.looks())) {
             look.values().forEach(v -> recording.check(v.placement(), json.value(v.attribute(), v.value())));
         }

@@ -11,6 +11,7 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
 import org.oblume.server.location.StageSet;
 import org.oblume.server.carry.SavedLook;
+import org.oblume.server.meter.WrittenReading;
 import org.oblume.server.note.WrittenNote;
 import org.oblume.server.note.WrittenTake;
 import org.oblume.server.rebuild.Tick;
@@ -29,7 +30,8 @@ record SceneFile(String format, int version, InProduction production, SceneHeadi
     record ShotPart(String slate, String description, @Nullable Integer day, @Nullable String basedOn, Stage stage,
             List<KnotPart> knots, @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenTake> takes,
-            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenNote> notes) {
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenNote> notes,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenReading> readings) {
     }
 
     record KnotPart(String placement, Attribute attribute, JsonNode value, @Nullable Reason reason,

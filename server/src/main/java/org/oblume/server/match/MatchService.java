@@ -39,6 +39,7 @@ import org.oblume.core.plot.Pointing;
 import org.oblume.core.plot.Words;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
+import org.oblume.core.units.Stops;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.meter.MeterService;
 import org.oblume.server.rebuild.BuiltRun;
@@ -176,7 +177,11 @@ public class MatchService {
     private static List<@Nullable String> swatches(Judging now, MarkLight at) {
         var camera = ShotLight.white(now.recording.placements(), now.state).camera();
         return Stream.of(Optional.of(at.lit()), Optional.of(at.shadow()), Optional.ofNullable(at.background()))
-                .map(f -> f.map(Falling::mix).map(m -> m.seenBy(camera).hex()).orElse(null)).collect(Collectors.toCollection(ArrayList::new));
+                .map(f -> f.map(Falling::mix).map(m -> m.seenBy(camera).onGreyCard(over(now, m.lux())).hex()).orElse(null)).collect(Collectors.toCollection(ArrayList::new));
+    }
+
+    private static double over(Judging now, double lux) {
+        return now.light.metering().map(m -> m.over(lux)).map(Stops::value).orElse(0.0);
     }
 
     private static String title(Match match, boolean isReference, Closeness close, Figures figures) {

@@ -35,7 +35,7 @@ public record MatchView(long sceneId, SceneHeading scene, long version, School s
      * @param own tolerances that were set for this shot alone
      * @param version of its tolerances, for If-Match
      * @param metered whether any of its figures was read
-     * @param swatches lit cheek, shadow cheek, background as the camera sees them; null in the dark
+     * @param swatches lit cheek, shadow cheek, background: a grey card there as the camera shows it, by prediction; null in the dark
      * @param keyFromDeg bearing of the key; null when it has none
      * @param facingDeg the way the subject looks
      * @param cameraFromDeg bearing of the camera from the mark

@@ -1,6 +1,7 @@
 package org.oblume.server.meter;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -233,11 +234,29 @@ public class MeterService {
         if (doubt.isPresent() && !sure) {
             throw new Refusal("sure", doubt.get());
         }
+        keep(subject, reading, author, clock.instant());
+    }
+
+    /** Readings of a shot as they are written in a file, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<WrittenReading> written(long shotId) {
+        return readings.findByShotIdAndRunIdIsNullOrderById(shotId).stream().map(r -> new WrittenReading(reading(r), r.author(), r.at())).toList();
+    }
+
+    /** Keeps readings as they are, from a file; what they calibrate follows from the shot as it is. */
+    public void keepAll(long shotId, List<WrittenReading> all) {
+        if (!all.isEmpty()) {
+            Subject subject = subject(shotId, null);
+            all.forEach(w -> keep(subject, w.figures(), w.author(), w.at()));
+        }
+    }
+
+    private void keep(Subject subject, Reading reading, String author, Instant at) {
         double predicted = reading.alone() == null ? 0 : subject.light.facingLux(reading.alone(), reading.mark());
-        ReadingEntity row = readings.save(new ReadingEntity(shotId, run, subject.record.placementId(reading.mark()),
-                reading.alone() == null ? null : subject.record.placementId(reading.alone()), json.write(reading), predicted > 0 ? predicted : null, author, clock.instant()));
+        ReadingEntity row = readings.save(new ReadingEntity(subject.shot.id(), subject.run, subject.record.placementId(reading.mark()),
+                reading.alone() == null ? null : subject.record.placementId(reading.alone()), json.write(reading), predicted > 0 ? predicted : null, author, at));
         if (reading.alone() != null) {
-            units.keep(subject.record.scene().productionId(), row.id(), subject.recording.placement(reading.alone()), subject.state, reading, author, row.at());
+            units.keep(subject.record.scene().productionId(), row.id(), subject.recording.placement(reading.alone()), subject.state, reading, author, at);
         }
     }
 
