@@ -112,7 +112,7 @@ async function judgeBy() {
       </header>
       <p v-if="problem && !asking" role="alert" class="px-5"><WedgeMark act /> {{ problem }}</p>
       <table class="report">
-        <thead><tr><th>Shot</th><th>Lit, shadow, background</th><th v-for="c in COLUMNS.slice(0, 1)" :key="c.aspect">{{ c.name }}</th><th>Key side</th><th v-for="c in COLUMNS.slice(1)" :key="c.aspect">{{ c.name }}</th><th>What to do</th></tr></thead>
+        <thead><tr><th>Shot</th><th>Grey card: lit, shadow, background</th><th v-for="c in COLUMNS.slice(0, 1)" :key="c.aspect">{{ c.name }}</th><th>Key side</th><th v-for="c in COLUMNS.slice(1)" :key="c.aspect">{{ c.name }}</th><th>What to do</th></tr></thead>
         <tbody>
           <template v-for="j in rows" :key="key(j)">
           <tr :class="{ reference: isReference(j), opened: !j.run && j.shotId === shotId }" :data-shot="j.slate" :data-run="j.run?.id">

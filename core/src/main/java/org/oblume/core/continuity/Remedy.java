@@ -1,9 +1,11 @@
 package org.oblume.core.continuity;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.light.Falling;
 import org.oblume.core.light.MarkLight;
@@ -31,6 +33,7 @@ public final class Remedy {
     /** Output beyond full that nobody sees: it counts as full. */
     private static final double JUST_FULL = 0.03;
     private static final double LEAST_STOPS = 0.05;
+    private static final double MOST_STOPS = 4;
     private static final double NET_STOPS = 0.5;
     private static final double NEAR_A_NET = 0.15;
     private static final List<Role> FILLS = List.of(Role.FILL, Role.AMBIENCE);
@@ -73,29 +76,48 @@ public final class Remedy {
         return Figures.key(light, at);
     }
 
-    /** {@code (L + (f − 1) l) / (S + (f − 1) s) = R}, solved for the factor f on the light that fills. */
+    /** {@code (L + (f − 1) l) / (S + (f − 1) s) = R}, solved for the factor f on the first light that can do it: what fills, then whatever is there. */
     private Optional<Words> ratio(double difference, School school) {
-        Optional<Placement> fill = Figures.strongest(light, at.shadow(), List.of(Role.FILL)).or(() -> Figures.strongest(light, at.shadow(), FILLS))
-                .or(() -> Figures.strongest(light, at.shadow(), List.of(Role.values())));
-        return fill.flatMap(f -> {
-            if (school == School.KEY_TO_FILL) {
-                return dimmed(f, Math.pow(2, difference));
-            }
-            if (of(at.lit(), f) > of(at.shadow(), f) && key().filter(k -> of(at.shadow(), k) > of(at.lit(), k)).isPresent()) {
-                return Optional.of(Words.of("%s outshines the key: bring it down until the lit cheek is the key’s again.".formatted(name(f))));
-            }
-            double wanted = at.lit().lux() / at.shadow().lux() * Math.pow(2, -difference);
-            return dimmed(f, 1 + (at.lit().lux() - wanted * at.shadow().lux()) / (wanted * of(at.shadow(), f) - of(at.lit(), f)));
-        });
+        Optional<Placement> fill = Figures.strongest(light, at.shadow(), List.of(Role.FILL));
+        if (school == School.KEY_TO_FILL) {
+            return fill.flatMap(f -> dimmed(f, Math.pow(2, difference)));
+        }
+        Optional<Placement> over = fill.filter(f -> of(at.lit(), f) > of(at.shadow(), f) && key().filter(k -> of(at.shadow(), k) > of(at.lit(), k)).isPresent());
+        if (over.isPresent()) {
+            return Optional.of(Words.of("%s outshines the key: bring it down until the lit cheek is the key’s again.".formatted(name(over.get()))));
+        }
+        double wanted = at.lit().lux() / at.shadow().lux() * Math.pow(2, -difference);
+        List<Placement> order = new ArrayList<>(fill.stream().toList());
+        Figures.strongest(light, at.shadow(), FILLS).ifPresent(order::add);
+        order.addAll(byShare(at.shadow()));
+        return first(order, f -> 1 + (at.lit().lux() - wanted * at.shadow().lux()) / (wanted * of(at.shadow(), f) - of(at.lit(), f)),
+                difference < 0 ? "No one light brings it back: take light off the shadow side with a flag, or make the key harder."
+                        : "No one light brings it back: send some of the key to the shadow side with a board.");
     }
 
     private Optional<Words> background(double difference) {
         Falling background = at.background();
-        return background == null ? Optional.empty() : Figures.strongest(light, background, List.of(Role.values())).flatMap(light -> {
-            double wanted = background.lux() / at.lit().lux() * Math.pow(2, -difference);
-            double factor = 1 + (wanted * at.lit().lux() - background.lux()) / (of(background, light) - wanted * of(at.lit(), light));
-            return dimmed(light, factor).map(words -> factor > 0 && factor < 1 ? net(words, -Stops.fromRatio(factor).value()) : words);
-        });
+        if (background == null || background.lux() <= 0) {
+            return Optional.empty();
+        }
+        double wanted = background.lux() / at.lit().lux() * Math.pow(2, -difference);
+        return first(byShare(background), l -> 1 + (wanted * at.lit().lux() - background.lux()) / (of(background, l) - wanted * of(at.lit(), l)),
+                difference > 0 ? "No one light brings it back: keep light off the wall with flags." : "No one light brings it back: put a light on the wall.");
+    }
+
+    private List<Placement> byShare(Falling on) {
+        return light.sources().stream().sorted(Comparator.comparingDouble((Placement p) -> -of(on, p))).toList();
+    }
+
+    /** The first light that can do it without going out or past what one would call a change of it. */
+    private Optional<Words> first(List<Placement> order, ToDoubleFunction<Placement> factor, String none) {
+        for (Placement one : order) {
+            double by = factor.applyAsDouble(one);
+            if (Double.isFinite(by) && by > 0 && Math.abs(Stops.fromRatio(by).value()) <= MOST_STOPS) {
+                return dimmed(one, by).map(words -> by < 1 ? net(words, -Stops.fromRatio(by).value()) : words);
+            }
+        }
+        return Optional.of(Words.of(none));
     }
 
     private static Words net(Words words, double stops) {

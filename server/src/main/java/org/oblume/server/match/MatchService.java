@@ -16,6 +16,7 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Figures;
 import org.oblume.core.continuity.Match;
@@ -159,7 +160,7 @@ public class MatchService {
                 l.tolerance(), l.verdict(), l.stilled(), l.say(), l.verdict() == Match.Verdict.OUT && mark.isPresent()
                         ? Remedy.of(l, now.light, now.state, mark.get().key(), by.school()).orElse(null) : null)).toList();
         return new MatchView.Judged(now.shot.id(), now.run, now.shot.card().slate(), now.shot.card().description(), now.shot.card().stage(), mark.map(Placement::name).orElse(null),
-                close.closeness(), own == null ? Map.of() : own, close.version(), figures.anyMetered(), at.map(a -> swatches(now, a)).orElse(Arrays.asList(null, null, null)),
+                close.closeness(), own == null ? Map.of() : own, close.version(), figures.anyMetered(), at.map(a -> swatches(now, a, figures, by.school())).orElse(Arrays.asList(null, null, null)),
                 keySide(figures), mark.flatMap(m -> now.state.aim(m.key())).map(a -> a.bearing().degrees()).orElse(null), cameraFrom(now, at), match.holds(),
                 title(match, isReference, close.closeness(), figures), lines);
     }
@@ -174,14 +175,26 @@ public class MatchService {
                 .flatMap(c -> now.state.position(c.key())).map(c -> Bearing.fromOffset(c.xM() - a.face().xM(), c.yM() - a.face().yM()).degrees())).orElse(null);
     }
 
-    private static List<@Nullable String> swatches(Judging now, MarkLight at) {
-        var camera = ShotLight.white(now.recording.placements(), now.state).camera();
-        return Stream.of(Optional.of(at.lit()), Optional.of(at.shadow()), Optional.ofNullable(at.background()))
-                .map(f -> f.map(Falling::mix).map(m -> m.seenBy(camera).onGreyCard(over(now, m.lux())).hex()).orElse(null)).collect(Collectors.toCollection(ArrayList::new));
+    /** Grey cards on both cheeks and the background, in the predicted colour, as bright as the figures that are judged say. */
+    private static List<@Nullable String> swatches(Judging now, MarkLight at, Figures figures, School school) {
+        CameraWhite camera = ShotLight.white(now.recording.placements(), now.state).camera();
+        double lit = figure(figures, Aspect.EXPOSURE, over(now, at.lit()));
+        double shadow = school == School.LIT_TO_SHADOW ? lit - figure(figures, Aspect.RATIO, 0) : over(now, at.shadow());
+        double background = lit + figure(figures, Aspect.BACKGROUND, 0);
+        return Arrays.asList(card(at.lit(), camera, lit), card(at.shadow(), camera, shadow), at.background() == null ? null : card(at.background(), camera, background));
     }
 
-    private static double over(Judging now, double lux) {
-        return now.light.metering().map(m -> m.over(lux)).map(Stops::value).orElse(0.0);
+    private static @Nullable String card(Falling on, CameraWhite camera, double overStops) {
+        return on.mix() == null ? null : on.mix().seenBy(camera).onGreyCard(overStops).hex();
+    }
+
+    private static double figure(Figures figures, Aspect aspect, double otherwise) {
+        Figures.Figure figure = figures.of().get(aspect);
+        return figure == null ? otherwise : figure.value();
+    }
+
+    private static double over(Judging now, Falling on) {
+        return on.lux() > 0 ? now.light.metering().map(m -> m.over(on.lux())).map(Stops::value).orElse(0.0) : 0;
     }
 
     private static String title(Match match, boolean isReference, Closeness close, Figures figures) {

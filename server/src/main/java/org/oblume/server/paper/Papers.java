@@ -16,6 +16,7 @@ import org.oblume.core.continuity.Figures.Figure;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.geometry.Side;
 import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Words;
 import org.oblume.core.units.Bearing;
@@ -219,7 +220,7 @@ class Papers {
         if (!aim.isEmpty()) {
             lines.add("Aim %s.%s".formatted(aim, reader.say(placed, Attribute.BEAM).isEmpty() ? "" : " Beam %s.".formatted(reader.say(placed, Attribute.BEAM))));
         }
-        if (!reader.say(placed, Attribute.MODIFIERS).isEmpty()) {
+        if (!reader.say(placed, Attribute.MODIFIERS).isEmpty() && !reader.say(placed, Attribute.MODIFIERS).equals(Modifiers.NONE.say())) {
             lines.add("Through, from the lamp on: %s.".formatted(reader.say(placed, Attribute.MODIFIERS)));
         }
         String settings = settings(placed, reader);
@@ -242,7 +243,7 @@ class Papers {
                 Attribute.WHITE, Attribute.PATCH)) {
             String said = reader.say(placed, attribute);
             if (!said.isEmpty() && !(attribute == Attribute.STANDING && !said.equals("off"))) {
-                all.add("%s %s".formatted(attribute.label(), said));
+                all.add(said.startsWith(attribute.label()) ? said : "%s %s".formatted(attribute.label(), said));
             }
         }
         if (placed.placement().piece().lamp() != null && !placed.placement().piece().lamp().upkeep().menu().isEmpty()) {

@@ -40,7 +40,8 @@ final class PlanDrawing {
         this.recording = recording;
         this.state = state;
         SetPlan set = recording.set();
-        List<PlanPoint> all = Stream.concat(set.walls().stream().flatMap(w -> w.points().stream()), standing().map(p -> place(p).point())).toList();
+        List<PlanPoint> all = Stream.of(set.walls().stream().flatMap(w -> w.points().stream()), standing().map(p -> place(p).point()),
+                set.landmarks().stream().map(Landmark::point)).flatMap(s -> s).toList();
         left = all.stream().mapToDouble(PlanPoint::xM).min().orElse(0) - MARGIN_M;
         right = all.stream().mapToDouble(PlanPoint::xM).max().orElse(1) + MARGIN_M;
         bottom = all.stream().mapToDouble(PlanPoint::yM).min().orElse(0) - MARGIN_M;
@@ -111,6 +112,8 @@ final class PlanDrawing {
             set.furniture().forEach(f -> name(middle(f.outline()), f.name(), Face.TEXT, SMALL_PT));
             set.landmarks().forEach(this::landmark);
             standing().forEach(this::mark);
+            standing().forEach(p -> keepClear(at(place(p).point()), Math.min(half(p), 8)));
+            set.landmarks().forEach(l -> keepClear(at(l.point()), 3));
             standing().forEach(p -> name(at(place(p).point()), p.name(), Face.BOLD, NAME_PT));
             set.landmarks().forEach(l -> name(at(l.point()), l.name(), Face.TEXT, SMALL_PT));
         }
@@ -254,6 +257,10 @@ final class PlanDrawing {
             return part;
         }
 
+        private void keepClear(At at, double half) {
+            taken.add(new double[] {at.x() - half, at.y() - half, at.x() + half, at.y() + half});
+        }
+
         /** Writes a name where it covers no other: to the right, the left, above or below. */
         private void name(At at, String name, Face face, double size) {
             double wide = pen.width(name, face, size);
@@ -261,6 +268,7 @@ final class PlanDrawing {
             List<double[]> boxes = Stream.of(tries).map(t -> new double[] {at.x() + t[0], at.y() + t[1] - size, at.x() + t[0] + wide, at.y() + t[1] + 1}).toList();
             double[] best = boxes.stream().filter(b -> taken.stream().noneMatch(t -> t[0] < b[2] && b[0] < t[2] && t[1] < b[3] && b[1] < t[3])).findFirst().orElse(boxes.get(0));
             taken.add(best);
+            pen.shape(List.of(new At(best[0] - 1, best[1]), new At(best[2] + 1, best[1]), new At(best[2] + 1, best[3] + 1), new At(best[0] - 1, best[3] + 1)), true, null, 1.0);
             pen.text(new At(best[0], best[3] - 1), name, face, size);
         }
     }
