@@ -110,7 +110,7 @@ async function judgeBy() {
         <p class="text-[15px]">{{ report.summary }}</p>
         <p class="text-[12px] text-quiet">Ratio is {{ report.schoolLabel }}; the monitor is read {{ report.curve === 'NONE' ? 'as it is, divided' : `through ${CURVES.find((c) => c.key === report!.curve)?.name}` }}. What is not metered is predicted, by a model.</p>
       </header>
-      <p v-if="problem && !asking" role="alert" class="px-5"><WedgeMark act /> {{ problem }}</p>
+      <p v-if="problem && !asking" role="alert" class="px-5"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
       <table class="report">
         <thead><tr><th>Shot</th><th>Grey card: lit, shadow, background</th><th v-for="c in COLUMNS.slice(0, 1)" :key="c.aspect">{{ c.name }}</th><th>Key side</th><th v-for="c in COLUMNS.slice(1)" :key="c.aspect">{{ c.name }}</th><th>What to do</th></tr></thead>
         <tbody>

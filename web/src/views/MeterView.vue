@@ -78,7 +78,7 @@ async function drop(reading: Read) {
       <div class="main">
         <p v-if="runId" class="px-4 pt-3">Readings of a rebuild of {{ meter.slate }}, beside what was recorded. <RouterLink class="underline" :to="{ name: 'verdict', params: { run: runId } }">To its verdict</RouterLink></p>
         <ReadingEntry ref="entry" v-model:line="said" v-model:mark="mark" :meter="meter" @kept="show" />
-        <p v-if="problem" role="alert" class="px-4 pt-2"><WedgeMark act /> {{ problem }}</p>
+        <p v-if="problem" role="alert" class="px-4 pt-2"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
         <table class="log">
           <thead><tr><th>Light</th><th>Read</th><th>Against the prediction</th><th>Who, when</th><th><span class="sr-only">Take out</span></th></tr></thead>
           <tbody>
@@ -91,7 +91,7 @@ async function drop(reading: Read) {
                   <span v-if="r.solo.kStops !== undefined" class="figure">{{ signed(r.solo.kStops, 1) }}<span class="unit">stop</span></span>
                   <span v-if="r.solo.mired !== undefined" class="figure ml-2">{{ signed(r.solo.mired, 0) }}<span class="unit">mired</span></span>
                   <span v-if="r.solo.duv !== undefined" class="figure ml-2">{{ signed(r.solo.duv, 4) }}</span>
-                  <span v-if="r.solo.doubtful" class="block"><WedgeMark act /> Something is not as recorded.</span>
+                  <span v-if="r.solo.doubtful" class="block"><WedgeMark act class="mr-1 inline" /> Something is not as recorded.</span>
                   <span v-if="r.solo.likely.length" class="block text-quiet">likely: {{ r.solo.likely.join('; or ') }}</span>
                 </template>
                 <span v-for="b in r.beside" :key="b.what" class="mr-3 whitespace-nowrap">{{ b.what }} <span class="figure">{{ signed(b.stops, 1) }}</span></span>

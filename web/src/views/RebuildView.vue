@@ -167,7 +167,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           <select v-if="sheet.runs.length" class="field mt-1" aria-label="Rebuild" :value="sheet.run?.id ?? ''" @change="choose(($event.target as HTMLSelectElement).value)"><option v-if="!sheet.run" value="">none begun</option><option v-for="r in sheet.runs" :key="r.id" :value="r.id">{{ r.name }}{{ r.signed ? ', signed' : '' }}</option></select>
           <p class="mt-1">{{ done }} of {{ sheet.steps.length }} done<template v-if="sheet.run?.setId">, in {{ sheet.setName }}</template></p>
           <p v-if="sheet.stands.length" class="text-quiet">Stands already: {{ sheet.stands.join(', ') }}. <RouterLink v-if="sheet.run?.fromShotId" class="underline" :to="{ name: 'moves', params: { from: `shot-${sheet.run.fromShotId}`, to: `shot-${shotId}` } }">The moves from {{ sheet.run.from }}</RouterLink></p>
-          <p v-if="sheet.out.length"><WedgeMark act /> Take out: {{ sheet.out.join(', ') }}.</p>
+          <p v-if="sheet.out.length"><WedgeMark act class="mr-1 inline" /> Take out: {{ sheet.out.join(', ') }}.</p>
           <RouterLink v-if="sheet.run" class="button mt-2" :to="{ name: 'verdict', params: { run: sheet.run.id } }">{{ sheet.run.signed ? 'Signed verdict' : 'Meter and verdict' }}</RouterLink>
         </header>
         <ol>
@@ -189,17 +189,22 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <LineState class="ml-auto" />
             <span class="ml-2">step <b class="font-bold">{{ at + 1 }}</b> of {{ sheet.steps.length }}</span>
           </div>
+          <div class="mt-1 flex items-center gap-2">
+            <select v-if="sheet.runs.length" class="field !w-auto min-w-0" aria-label="Rebuild on this phone" :value="sheet.run?.id ?? ''" @change="choose(($event.target as HTMLSelectElement).value)"><option v-if="!sheet.run" value="">none begun</option><option v-for="r in sheet.runs" :key="r.id" :value="r.id">{{ r.name }}{{ r.signed ? ', signed' : '' }}</option></select>
+            <button class="button" @click="dialog = 'run'">Anew…</button>
+            <RouterLink v-if="sheet.run" class="button" :to="{ name: 'verdict', params: { run: sheet.run.id } }">Verdict</RouterLink>
+          </div>
           <div class="mt-2 flex gap-1.5" aria-hidden="true">
             <span v-for="(s, i) in sheet.steps" :key="i" class="tick grow" :class="{ done: isDone(s), here: i === at }" />
           </div>
         </header>
         <div ref="body" class="scroll">
           <div v-if="sheet.revised.length" role="alert" class="notice">
-            <p><WedgeMark act /> The record of {{ sheet.slate }} was changed since this rebuild began:</p>
+            <p><WedgeMark act class="mr-1 inline" /> The record of {{ sheet.slate }} was changed since this rebuild began:</p>
             <ul class="list-disc pl-8"><li v-for="r in sheet.revised" :key="r.name + r.label"><b class="font-[650]">{{ r.name }}</b> {{ r.label }}: {{ settings.printed(r.words) }}</li></ul>
             <p class="mt-1"><button class="button" @click="decide('continue')">Go on with it as it is now</button> <button class="button" @click="decide('restart')">Begin again</button></p>
           </div>
-          <ul v-if="sheet.misfits.some((m) => m.placement === step?.placed.placement.key)" class="notice"><li v-for="m in sheet.misfits.filter((m) => m.placement === step?.placed.placement.key)" :key="m.words.metric"><WedgeMark act /> {{ settings.printed(m.words) }}</li></ul>
+          <ul v-if="sheet.misfits.some((m) => m.placement === step?.placed.placement.key)" class="notice"><li v-for="m in sheet.misfits.filter((m) => m.placement === step?.placed.placement.key)" :key="m.words.metric"><WedgeMark act class="mr-1 inline" /> {{ settings.printed(m.words) }}</li></ul>
           <p class="px-5 pt-3 text-[12px] text-quiet">{{ role(step) }}<template v-if="step.placed.placement.motivation">: {{ step.placed.placement.motivation }}</template></p>
           <StepCard :step="step" :set="sheet.set" />
           <p v-if="step.placed.tapes" class="px-5 pb-3"><button class="button" @click="dialog = 'tapes'">Check the tapes…</button></p>

@@ -59,7 +59,7 @@ async function sign() {
         <RouterLink class="button" :to="{ name: 'rebuild', params: { id: verdict.match.shotId }, query: { run: runId } }">To the steps</RouterLink>
         <RouterLink class="button" :to="{ name: 'match', params: { id: verdict.match.shotId } }">To the scene’s report</RouterLink>
       </header>
-      <p class="px-5 text-[17px]"><WedgeMark v-if="!verdict.match.holds" act /> <b class="font-[650]">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.</p>
+      <p class="px-5 text-[17px]"><WedgeMark v-if="!verdict.match.holds" act class="mr-1 inline" /> <b class="font-[650]">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.</p>
       <section v-if="verdict.toTake.length && !verdict.run.signed" class="px-5 py-2" aria-label="Still to read">
         <h2 class="text-[15px]">Still to read</h2>
         <ul class="list-disc pl-5"><li v-for="t in verdict.toTake" :key="t">{{ t }}</li></ul>
@@ -76,7 +76,7 @@ async function sign() {
               <td class="figure">{{ h.mired === undefined ? '' : signed(h.mired, 0) }}</td>
               <td class="figure">{{ h.duv === undefined ? '' : signed(h.duv, 4) }}</td>
               <td>
-                <template v-if="h.verdict === 'OUT'"><WedgeMark act /> <b class="font-[650]">Not as recorded.</b> {{ h.likely.length ? `Likely: ${h.likely.join('; or ')}.` : 'No single cause of the stock explains it.' }}</template>
+                <template v-if="h.verdict === 'OUT'"><WedgeMark act class="mr-1 inline" /> <b class="font-[650]">Not as recorded.</b> {{ h.likely.length ? `Likely: ${h.likely.join('; or ')}.` : 'No single cause of the stock explains it.' }}</template>
                 <span v-else :class="{ 'text-quiet': h.verdict === 'UNKNOWN' }">{{ h.verdict === 'HOLDS' ? 'holds' : 'not read' }}</span>
               </td>
             </tr>
@@ -89,7 +89,7 @@ async function sign() {
       </section>
       <JudgedPane :judged="verdict.match" :reference="verdict.match.slate" :editable="session.may('EDIT') && !verdict.run.signed" @changed="load" />
       <footer class="sign">
-        <p v-if="problem" role="alert"><WedgeMark act /> {{ problem }}</p>
+        <p v-if="problem" role="alert"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
         <p v-if="verdict.run.signed"><b class="font-[650]">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b> {{ verdict.run.signed.said }}</p>
         <template v-else-if="session.may('LEAD')">
           <button class="button button-main" @click="sign">Sign this verdict</button>

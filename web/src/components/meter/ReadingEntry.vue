@@ -71,8 +71,8 @@ defineExpose({ focus: () => field.value?.focus() })
     </div>
     <TapPad v-if="tapping" v-model="line" :lights="meter.lights" class="mt-2" />
     <p class="echo" aria-live="polite">
-      <template v-if="doubt"><WedgeMark act /> {{ doubt }} <button class="button ml-2" type="button" @click="keep(true)">Keep it, it is so</button></template>
-      <template v-else-if="refused"><WedgeMark /> {{ refused }}</template>
+      <template v-if="doubt"><WedgeMark act class="mr-1 inline" /> {{ doubt }} <button class="button ml-2" type="button" @click="keep(true)">Keep it, it is so</button></template>
+      <template v-else-if="refused"><WedgeMark class="mr-1 inline" /> {{ refused }}</template>
       <template v-else-if="understood">
         {{ understood.light ? `${understood.light} alone` : 'all lights' }}, {{ understood.mark }}: <b class="font-[650]"><StopsText :text="settings.printed(understood.words)" /></b>
         <template v-if="understood.solo?.kStops !== undefined">; {{ signed(understood.solo.kStops, 1) }} stop against the prediction</template>

@@ -95,7 +95,7 @@ async function begin() {
           <select v-model="p.recorded" class="field" :aria-label="`Recorded landmark ${i + 1}`"><option value="">none</option><option v-for="l in mine" :key="l" :value="l">{{ l }}</option></select>
           <span>is</span>
           <select v-model="p.here" class="field" :aria-label="`Landmark ${i + 1} there`"><option value="">none</option><option v-for="l in there" :key="l" :value="l">{{ l }}</option></select>
-          <span class="figure w-24 text-right text-[12px] text-quiet">{{ preview?.fit.pairs[i] ? `off ${preview.fit.pairs[i]!.missM.toFixed(2)} m` : '' }}</span>
+          <span class="figure w-28 shrink-0 text-right text-[12px] whitespace-nowrap text-quiet">{{ preview?.fit.pairs[i] ? `off ${preview.fit.pairs[i]!.missM.toFixed(2)} m` : '' }}</span>
         </div>
         <label class="flex min-h-[28px] items-center gap-1"><input v-model="mirrored" type="checkbox" /> built the other way round: left and right change places</label>
         <div v-if="preview" role="status" class="mt-1">

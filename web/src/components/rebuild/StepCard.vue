@@ -57,7 +57,7 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
       Walking A to B, {{ piece.mount === 'STAND' ? 'the stand' : 'it' }} is on your {{ tapes.side.toLowerCase() }}.
       <span v-if="tapes.crossing !== 'GOOD'" class="font-normal text-quiet">The tapes cross at {{ Math.round(tapes.crossingDeg) }}°: pull them twice.</span>
     </p>
-    <p v-if="step.instead" class="instead"><WedgeMark act /> <b class="font-[650]">Not as recorded:</b>
+    <p v-if="step.instead" class="instead"><WedgeMark act class="mr-1 inline" /> <b class="font-[650]">Not as recorded:</b>
       {{ [step.instead.piece, ...step.instead.values.map((v) => `${v.label} ${settings.printed(v.now)}${v.recorded ? ` (recorded ${settings.printed(v.recorded)})` : ''}`)].filter(Boolean).join('; ') }}.
       <span class="text-quiet">{{ step.instead.why }} ({{ step.instead.author }})</span>
     </p>

@@ -127,8 +127,9 @@ class Papers {
     Paper plot(long shotId, int scale, For reader) {
         Subject subject = subject(shotId);
         Sheet.Table table = things(subject, reader);
-        return new Paper(file(subject, "plot"), new Sheet(subject.title("plot"), subject.subtitle(), reader.link("/shots/" + shotId + "/plot"), true,
-                List.of(new Sheet.Plan(drawing(shotId), scale), table)), table);
+        PlanDrawing drawing = drawing(shotId);
+        return new Paper(file(subject, "plot"), new Sheet(subject.title("plot"), subject.subtitle(), reader.link("/shots/" + shotId + "/plot"), PdfSheet.suitsLandscape(drawing),
+                List.of(new Sheet.Plan(drawing, scale))), table);
     }
 
     Paper shotSheet(long shotId, For reader) {

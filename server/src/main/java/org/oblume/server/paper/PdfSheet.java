@@ -64,6 +64,16 @@ final class PdfSheet {
         }
     }
 
+    /** Whether a plan is drawn larger on a page that lies than on one that stands. */
+    static boolean suitsLandscape(PlanDrawing drawing) {
+        PDRectangle a4 = PDRectangle.A4;
+        return drawing.scaleFor(a4.getHeight() - 2 * MARGIN, planHeight(a4.getWidth())) < drawing.scaleFor(a4.getWidth() - 2 * MARGIN, planHeight(a4.getHeight()));
+    }
+
+    private static double planHeight(double paperHeight) {
+        return paperHeight - 2 * MARGIN - FOOT - HEAD - SCALE_BAR;
+    }
+
     private double width() {
         return paper.getWidth() - 2 * MARGIN;
     }
@@ -155,8 +165,8 @@ final class PdfSheet {
     }
 
     private void table(Sheet.Table table) {
+        room(5 * LEADING);
         if (!table.name().isEmpty()) {
-            room(4 * LEADING);
             down += LEADING + 4;
             pen().text(new At(MARGIN, down), table.name(), Face.BOLD, 11);
             down += 4;
@@ -225,7 +235,7 @@ final class PdfSheet {
     }
 
     private void plan(Sheet.Plan plan) {
-        double height = paper.getHeight() - 2 * MARGIN - FOOT - HEAD - SCALE_BAR;
+        double height = planHeight(paper.getHeight());
         int scale = plan.scale() > 0 ? plan.scale() : plan.drawing().scaleFor(width(), height);
         room(Math.min(height, plan.drawing().heightPt(scale) + SCALE_BAR));
         plan.drawing().draw(pen(), new At(MARGIN, down), scale);

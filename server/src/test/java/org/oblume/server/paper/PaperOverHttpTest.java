@@ -69,7 +69,7 @@ class PaperOverHttpTest {
         long shot = api.shot("4C");
         long scene = api.sceneOf(shot);
         long run = api.post("/api/shots/%d/runs".formatted(api.shotFrom("4PP", shot)), "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}").body().at("/run/id").asLong();
-        Map<String, String> papers = Map.of("/api/shots/%d/paper/plot.".formatted(shot), "Scale 1 : 75", "/api/shots/%d/paper/sheet.".formatted(shot), "Camera: 85 mm",
+        Map<String, String> papers = Map.of("/api/shots/%d/paper/plot.".formatted(shot), "Scale 1 : 50", "/api/shots/%d/paper/sheet.".formatted(shot), "Camera: 85 mm",
                 "/api/shots/%d/paper/readings.".formatted(shot), "4C, readings", "/api/scenes/%d/paper/match.".formatted(scene), "Match, scene 4 against 4A",
                 "/api/runs/%d/paper/verdict.".formatted(run), "verdict: Day 4");
         for (Map.Entry<String, String> paper : papers.entrySet()) {
