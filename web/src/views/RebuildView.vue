@@ -206,7 +206,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           </div>
           <ul v-if="sheet.misfits.some((m) => m.placement === step?.placed.placement.key)" class="notice"><li v-for="m in sheet.misfits.filter((m) => m.placement === step?.placed.placement.key)" :key="m.words.metric"><WedgeMark act class="mr-1 inline" /> {{ settings.printed(m.words) }}</li></ul>
           <p class="px-5 pt-3 text-[12px] text-quiet">{{ role(step) }}<template v-if="step.placed.placement.motivation">: {{ step.placed.placement.motivation }}</template></p>
-          <StepCard :step="step" :set="sheet.set" />
+          <StepCard :step="step" :set="sheet.set" :shot-id="shotId" />
           <p v-if="step.placed.tapes" class="px-5 pb-3"><button class="button" @click="dialog = 'tapes'">Check the tapes…</button></p>
         </div>
         <footer class="foot">

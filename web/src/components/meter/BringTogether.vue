@@ -12,20 +12,24 @@ const props = defineProps<{ meter: Meter }>()
 const plot = usePlot()
 const light = useLight()
 const router = useRouter()
+/** Stands for a white that is no light's own. */
+const TYPED = '-'
 const reference = ref('')
+const typed = ref('')
 const others = ref<string[]>([])
 const answer = ref<Agreeing>()
 const problem = ref('')
 const candidates = computed(() => props.meter.lights.filter((l) => l.kelvin !== undefined))
 watch(candidates, (now) => {
-  if (!now.some((l) => l.key === reference.value)) reference.value = now.find((l) => l.readHere)?.key ?? now[0]?.key ?? ''
+  if (reference.value !== TYPED && !now.some((l) => l.key === reference.value)) reference.value = now.find((l) => l.readHere)?.key ?? now[0]?.key ?? ''
 }, { immediate: true })
-watch([reference, others, () => props.meter.readings.length], async () => {
+watch([reference, typed, others, () => props.meter.readings.length], async () => {
   answer.value = undefined
   problem.value = ''
-  if (!reference.value) return
+  if (!reference.value || (reference.value === TYPED && !typed.value.trim())) return
+  const asked = reference.value === TYPED ? { white: typed.value } : { reference: reference.value }
   try {
-    answer.value = await call<Agreeing>('POST', `/api/shots/${props.meter.shotId}/agree`, { body: { reference: reference.value, others: others.value.filter((k) => k !== reference.value) } })
+    answer.value = await call<Agreeing>('POST', `/api/shots/${props.meter.shotId}/agree`, { body: { ...asked, others: others.value.filter((k) => k !== reference.value) } })
   } catch (failure) {
     problem.value = sentence(failure)
   }
@@ -59,7 +63,8 @@ function left(way: AgreeWay) {
     <template v-else>
       <div class="mt-1 flex flex-wrap items-center gap-2">
         <label class="text-quiet" for="white-of">white of</label>
-        <select id="white-of" v-model="reference" class="field !w-auto"><option v-for="l in candidates" :key="l.key" :value="l.key">{{ l.name }}</option></select>
+        <select id="white-of" v-model="reference" class="field !w-auto"><option v-for="l in candidates" :key="l.key" :value="l.key">{{ l.name }}</option><option :value="TYPED">no light: as I type</option></select>
+        <input v-if="reference === TYPED" v-model.lazy="typed" class="field !w-28" aria-label="White to measure" placeholder="4300 +0.002" />
         <span v-if="answer" class="figure">{{ Math.round(answer.kelvin) }}<span class="unit">K</span> {{ answer.duv ? signed(answer.duv, 4) : '' }}</span>
       </div>
       <fieldset class="mt-2 flex flex-wrap gap-x-4 gap-y-1">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
 import { held, value, type SetPlan, type Step } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
@@ -8,7 +9,7 @@ import { useSettings } from '@/stores/settings'
 import RebuildPlan from './RebuildPlan.vue'
 
 /** One step, large enough to read at arm's length: where, how high, which way, through what, how bright. */
-const props = defineProps<{ step: Step; set: SetPlan }>()
+const props = defineProps<{ step: Step; set: SetPlan; shotId: number }>()
 const settings = useSettings()
 
 const placed = computed(() => props.step.placed)
@@ -96,6 +97,7 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
       <template v-if="camera.length"><dt>camera</dt><dd class="figure">{{ camera.join(', ') }}</dd></template>
       <template v-if="placed.placement.kind === 'FLAG'"><dt>flag</dt><dd>{{ piece.widthM }} m wide</dd></template>
     </dl>
+    <p class="px-5 pt-1"><RouterLink class="text-quiet underline" :to="{ name: 'log', params: { id: shotId }, query: { of: placed.placement.key } }">Notes and photographs of it</RouterLink></p>
     <ul class="px-5 pt-1">
       <li v-for="c in step.cautions" :key="c" class="flex gap-2 py-0.5"><WedgeMark /><span>{{ c }}</span></li>
     </ul>

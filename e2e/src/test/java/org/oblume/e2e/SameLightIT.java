@@ -189,7 +189,7 @@ class SameLightIT {
         var labels = grip.texts("[role=dialog] label span span:first-child");
         var right = grip.texts("[role=dialog] label span span:last-child").stream().map(t -> t.replaceAll("[^\\d.]", "")).toList();
         assertThat(labels).hasSize(3);
-        grip.fill(labels.get(0), String.valueOf(Double.parseDouble(right.get(0)) + 0.2));
+        grip.fill(labels.get(0), "%.2f".formatted(Double.parseDouble(right.get(0)) + 0.2));
         grip.fill(labels.get(1), right.get(1));
         grip.fill(labels.get(2), right.get(2));
         grip.press("Check");

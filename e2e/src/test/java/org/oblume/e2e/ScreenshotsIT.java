@@ -71,10 +71,13 @@ class ScreenshotsIT {
             take(crew, "team");
             crew.press("Close");
 
-            threeTries(crew);
-            take(crew, "tries");
+            crew.open("/shots/3/match");
+            crew.press("All figures of 4D");
+            crew.see("tr[data-aspect=RATIO]");
+            take(crew, "match");
+            aRebuildOfTheCloseShot(crew);
 
-            for (String bench : new String[] {"colour", "correction", "exposure", "distance", "power"}) {
+            for (String bench : new String[] {"colour", "correction", "power"}) {
                 crew.open("/bench/" + bench);
                 crew.see("[data-found], [data-rank]");
                 take(crew, "bench-" + bench);
@@ -93,19 +96,21 @@ class ScreenshotsIT {
         }
     }
 
-    /** Three ways with the ceiling tubes of 17A, compared. */
-    private static void threeTries(Browser crew) {
-        Object id = crew.fetch("return (await (await fetch('/api/book')).json()).productions[0].scenes.flatMap(s => s.shots).find(s => s.slate == '17A').id");
-        crew.open("/shots/" + id + "/plot");
-        crew.see(".ladder svg");
-        for (String line : new String[] {"key 4371 tint +0.007, fill 4150 tint +0.009 no half plus green", "ceiling tubes half minus green",
-            "camera white 4150 +0.009"}) {
-            crew.see("#say-it").sendKeys(line);
-            crew.press("Try first Ctrl Enter");
-            crew.press("Record");
-        }
-        crew.press("Compare");
-        crew.seeText("Compared on Passenger");
+    /** Day 4: the close shot is rebuilt and metered. */
+    private static void aRebuildOfTheCloseShot(Browser crew) {
+        Object run = crew.fetch("""
+                const send = (path, body) => fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }).then(r => r.json());
+                const run = (await send('/api/shots/3/runs', { name: 'Day 4, pick-ups', pairs: [], mirrored: false })).run.id;
+                for (const key of ['mark-1', 'camera', 'ambience', 'bench-lamp', 'valve-glow', 'key']) await fetch(`/api/runs/${run}/steps/${key}`, { method: 'PUT' });
+                for (const line of ['all T2.8, 4240 K, lit 46, shadow 16, background 10', 'key alone 83 lux, 4310 K', 'ambience alone 16 lux, 4980 K', 'edge alone 205 lux, 3200 K'])
+                  await send('/api/shots/3/readings', { line, run, sure: true });
+                return String(run)""");
+        crew.open("/runs/" + run + "/verdict");
+        crew.seeText("Still to read");
+        take(crew, "verdict");
+        crew.open("/shots/3/meter?run=" + run);
+        crew.see("table.log tbody th");
+        take(crew, "meter");
     }
 
     private static void take(Browser crew, String name) {

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
@@ -56,14 +57,18 @@ public record Agreement(Way way, List<String> words, List<Change> changes, doubl
     }
 
     /**
-     * @param reference the light that the others are to agree with
+     * @param reference the light that the others are to agree with, or null when they are to measure a white of nobody's
      * @param white what it measures
      * @param others keys of the lights that are to agree, with what was measured of each
      */
-    public static List<Agreement> ways(Recording recording, ShotState state, Placement reference, WhitePoint white, Map<String, DialCurve> others, List<StockItem> stock) {
+    public static List<Agreement> ways(Recording recording, ShotState state, @Nullable Placement reference, WhitePoint white, Map<String, DialCurve> others,
+            List<StockItem> stock) {
         List<Agreement> ways = new ArrayList<>();
         if (!others.isEmpty()) {
             ways.add(dialled(recording, white, others));
+        }
+        if (reference == null) {
+            return ways;
         }
         Left left = Left.of(recording, state, white, others);
         filtered(state, reference, white, stock, left).ifPresent(ways::add);

@@ -29,7 +29,8 @@ class MeterController {
     record ReadingBody(String line, @Nullable String mark, @Nullable Long run, boolean sure) {
     }
 
-    record AgreeBody(String reference, List<String> others) {
+    /** @param reference key of the light whose white is meant, or null for a white that was typed. @param white as typed: {@code 4300 +0.002} */
+    record AgreeBody(@Nullable String reference, @Nullable String white, List<String> others) {
     }
 
     @GetMapping("/shots/{shotId}/readings")
@@ -57,6 +58,6 @@ class MeterController {
 
     @PostMapping("/shots/{shotId}/agree")
     MeterView.Agreeing agree(@PathVariable long shotId, @RequestBody AgreeBody body) {
-        return meter.agree(shotId, body.reference(), body.others());
+        return meter.agree(shotId, body.reference(), body.white(), body.others());
     }
 }

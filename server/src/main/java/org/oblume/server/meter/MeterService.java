@@ -30,6 +30,7 @@ import org.oblume.core.metering.Suspect;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.White;
 import org.oblume.core.plot.Words;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
@@ -272,24 +273,24 @@ public class MeterService {
     record ReadingOf(long shotId, @Nullable Long run) {
     }
 
-    /** Ways to bring lights to the white of one of them. @param others keys of the lights that are to agree */
+    /**
+     * Ways to bring lights to one white.
+     *
+     * @param referenceKey of the light that measures that white, or null for a white that was typed
+     * @param typed that white, without a reference
+     * @param others keys of the lights that are to agree
+     */
     @Transactional(readOnly = true)
-    MeterView.Agreeing agree(long shotId, String referenceKey, List<String> others) {
+    MeterView.Agreeing agree(long shotId, @Nullable String referenceKey, @Nullable String typed, List<String> others) {
         Subject subject = subject(shotId, null);
-        long production = subject.record.scene().productionId();
         List<String> nominal = new ArrayList<>();
-        Placement reference = subject.recording.placement(referenceKey);
-        WhitePoint white = ofShot(shotId).stream().filter(r -> referenceKey.equals(r.alone()) && r.kelvin() != null)
-                .map(r -> WhitePoint.of(Kelvin.of(r.kelvin()), Duv.of(r.duv() == null ? 0 : r.duv()))).reduce((a, b) -> b)
-                .orElseGet(() -> {
-                    nominal.add(reference.name());
-                    return colour(reference, subject.state);
-                });
+        Placement reference = referenceKey == null ? null : subject.recording.placement(referenceKey);
+        WhitePoint white = reference == null ? typed(typed) : measured(subject, reference, nominal);
         Map<String, DialCurve> curves = new LinkedHashMap<>();
         for (String key : others) {
             Placement light = subject.recording.placement(key);
             if (!key.equals(referenceKey)) {
-                curves.put(key, units.curve(production, light, subject.state).orElseGet(() -> {
+                curves.put(key, units.curve(subject.record.scene().productionId(), light, subject.state).orElseGet(() -> {
                     nominal.add(light.name());
                     return new DialCurve(List.of(new DialCurve.Point(UnitCurves.dialled(light, subject.state).orElseThrow(() -> notDialled(light)), colour(light, subject.state))));
                 }));
@@ -298,7 +299,24 @@ public class MeterService {
         List<MeterView.AgreeWay> ways = Agreement.ways(subject.recording, subject.state, reference, white, curves, kit.stock()).stream()
                 .map(w -> new MeterView.AgreeWay(w.way(), w.way().label(), w.words(), w.changes().stream()
                         .map(c -> new MeterView.ChangeToTry(c.placement(), c.attribute(), c.value())).toList(), w.residualMired(), w.residualDuv())).toList();
-        return new MeterView.Agreeing(reference.name(), white.kelvin().value(), white.duv().value(), ways, nominal);
+        return new MeterView.Agreeing(reference == null ? "the white that was typed" : reference.name(), white.kelvin().value(), white.duv().value(), ways, nominal);
+    }
+
+    private static WhitePoint typed(@Nullable String typed) {
+        if (typed == null || typed.isBlank()) {
+            throw new Refusal("white", "Type the white that they are to measure, such as 4300 or 4300 +0.002.");
+        }
+        White white = White.parse(typed);
+        return WhitePoint.of(Kelvin.of(white.kelvin()), Duv.of(white.duv()));
+    }
+
+    /** What a light measured last in this shot; what its stock figures say when it was not read. @param nominal takes its name then */
+    private WhitePoint measured(Subject subject, Placement light, List<String> nominal) {
+        return ofShot(subject.shot.id()).stream().filter(r -> light.key().equals(r.alone()) && r.kelvin() != null)
+                .map(r -> WhitePoint.of(Kelvin.of(r.kelvin()), Duv.of(r.duv() == null ? 0 : r.duv()))).reduce((a, b) -> b).orElseGet(() -> {
+                    nominal.add(light.name());
+                    return colour(light, subject.state);
+                });
     }
 
     private static WhitePoint colour(Placement light, ShotState state) {

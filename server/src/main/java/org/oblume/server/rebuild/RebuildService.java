@@ -24,6 +24,7 @@ import org.oblume.core.moves.Difference;
 import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.Side;
 import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
@@ -251,7 +252,10 @@ public class RebuildService {
             return;
         }
         Piece piece = wanted.kind() == null ? null : named(piece(wanted.kind()), wanted.unit());
-        Instead instead = new Instead(placement, piece, wanted.values().stream().map(Change::value).toList(), wanted.why() == null ? "" : wanted.why());
+        ShotState recorded = withoutWhatIsSaidOf(run, placement).state();
+        List<AttributeValue> other = wanted.values().stream().map(Change::value)
+                .filter(v -> recorded.knot(placement, Attribute.of(v)).filter(k -> k.value().equals(v)).isEmpty()).toList();
+        Instead instead = new Instead(placement, piece, other, wanted.why() == null ? "" : wanted.why());
         AsBuilt would = AsBuilt.of(run.built().recording(), run.built().state(), run.built().recording().set(), PlanFit.NONE, List.of(instead));
         instead.values().forEach(v -> would.recording().check(placement, v));
         would.recording().checkColours(would.state(), placement);
@@ -292,11 +296,16 @@ public class RebuildService {
     @Transactional(readOnly = true)
     List<Substitute> substitutes(long runId, String placement, boolean unitGone, Set<String> missing) {
         BuiltRun run = built(runId);
-        AsBuilt asRecorded = built(run(runId), run.shot(), run.record(), run.instead().stream().filter(i -> !i.placement().equals(placement)).toList());
+        AsBuilt asRecorded = withoutWhatIsSaidOf(run, placement);
         Placement light = asRecorded.recording().placement(placement);
         List<Piece> units = unitGone ? kit.fixtures().stream().filter(f -> f.kind().isLight()).map(Kit.Fixture::piece)
                 .filter(p -> !p.what().equals(light.piece().what())).toList() : List.of(light.piece());
         return Substitutes.of(asRecorded, placement, missing, units, kit.stock());
+    }
+
+    /** A run as it would stand with one thing as recorded. */
+    private AsBuilt withoutWhatIsSaidOf(BuiltRun run, String placement) {
+        return built(run(run.head().id()), run.shot(), run.record(), run.instead().stream().filter(i -> !i.placement().equals(placement)).toList());
     }
 
     /** @param pulled lengths by landmark, metres, in the order in which they were pulled */
