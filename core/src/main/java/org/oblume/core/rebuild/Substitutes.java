@@ -40,6 +40,8 @@ public final class Substitutes {
 
     private static final double FULL = 100;
     private static final int MOST = 5;
+    /** What a Duv counts beside a mired when filters are chosen. */
+    private static final double MIRED_PER_DUV = 1000;
     private static final double TELLS_MIRED = 1;
     private static final double TELLS_DUV = 0.0005;
     private static final double TELLS_STOPS = 0.05;
@@ -49,7 +51,7 @@ public final class Substitutes {
     private final Placement light;
     private final String mark;
     private final List<Modifier> left;
-    private final List<List<Modifier>> corrections;
+    private final List<Extra> corrections;
     private final double wantedLux;
     private final double wantedSizeDeg;
     private final double wantedMired;
@@ -99,24 +101,24 @@ public final class Substitutes {
             return Optional.empty();
         }
         double reach = lamp.tintReach();
-        List<Modifier> hung = List.of();
+        Extra hung = corrections.get(0);
         double best = Double.MAX_VALUE;
-        for (List<Modifier> extra : corrections) {
-            double left = Math.abs(residualMired(extra, lowest, highest)) + Math.abs(residualDuv(extra, reach)) * 1000 + extra.stream().mapToDouble(m -> 1 + m.stops()).sum();
-            if (left < best) {
-                best = left;
+        for (Extra extra : corrections) {
+            double off = Math.abs(residualMired(extra, lowest, highest)) + Math.abs(residualDuv(extra, reach)) * MIRED_PER_DUV + extra.price;
+            if (off < best) {
+                best = off;
                 hung = extra;
             }
         }
-        List<Modifier> stack = new ArrayList<>(hung);
+        List<Modifier> stack = new ArrayList<>(hung.filters);
         stack.addAll(left);
         return settle(unit, lamp, hung, new Modifiers(stack), lowest, highest, reach);
     }
 
-    private Optional<Substitute> settle(Piece unit, Lamp lamp, List<Modifier> extra, Modifiers stack, double lowest, double highest, double reach) {
-        double mired = wantedMired - effectMired(extra);
+    private Optional<Substitute> settle(Piece unit, Lamp lamp, Extra extra, Modifiers stack, double lowest, double highest, double reach) {
+        double mired = wantedMired - extra.mired;
         double dial = Kelvin.MIRED_PRODUCT / Math.max(Kelvin.MIRED_PRODUCT / highest, Math.min(Kelvin.MIRED_PRODUCT / lowest, mired));
-        double tint = Math.max(-reach, Math.min(reach, wantedDuv - effectDuv(extra)));
+        double tint = Math.max(-reach, Math.min(reach, wantedDuv - extra.duv));
         double recordedBeam = built.state().value(light.key(), Beam.class).map(Beam::beamDeg).orElse(lamp.optics().floodBeamDeg());
         double beam = Math.max(lamp.optics().spotBeamDeg(), Math.min(lamp.optics().floodBeamDeg(), recordedBeam));
         Placement other = new Placement(light.key(), light.name(), light.kind(), light.role(), light.motivation(), unit, light.group(), light.locked());
@@ -131,7 +133,7 @@ public final class Substitutes {
                 double softness = wantedSizeDeg > 0 && full.angularSizeDeg() > 0 ? Stops.fromRatio(full.angularSizeDeg() / wantedSizeDeg).value() : 0;
                 List<AttributeValue> set = new ArrayList<>(values);
                 set.set(0, new Level(level));
-                return new Substitute(unit, set, stops, miredOff, duvOff, softness, givenUp(unit, lamp, stops, miredOff, duvOff, softness, extra));
+                return new Substitute(unit, set, stops, miredOff, duvOff, softness, givenUp(unit, lamp, stops, miredOff, duvOff, softness, extra.filters));
             });
         } catch (Refusal cannotBeSet) {
             return Optional.empty();
@@ -174,32 +176,34 @@ public final class Substitutes {
         return alone.sources().isEmpty() ? Optional.empty() : alone.mark(mark).map(m -> m.sources().get(0));
     }
 
-    private double residualMired(List<Modifier> extra, double lowest, double highest) {
-        double needed = wantedMired - effectMired(extra);
+    private double residualMired(Extra extra, double lowest, double highest) {
+        double needed = wantedMired - extra.mired;
         return Math.max(Kelvin.MIRED_PRODUCT / highest, Math.min(Kelvin.MIRED_PRODUCT / lowest, needed)) - needed;
     }
 
-    private double residualDuv(List<Modifier> extra, double reach) {
-        double needed = wantedDuv - effectDuv(extra);
+    private double residualDuv(Extra extra, double reach) {
+        double needed = wantedDuv - extra.duv;
         return Math.max(-reach, Math.min(reach, needed)) - needed;
     }
 
-    private double effectMired(List<Modifier> extra) {
-        return left.stream().mapToDouble(Modifier::miredShift).sum() + extra.stream().mapToDouble(Modifier::miredShift).sum();
+    /** Filters on top of what is left of the stack. @param mired of all of it. @param duv of all of it. @param price each sheet and each stop counts a mired */
+    private record Extra(List<Modifier> filters, double mired, double duv, double price) {
     }
 
-    private double effectDuv(List<Modifier> extra) {
-        return left.stream().mapToDouble(Modifier::duvShift).sum() + extra.stream().mapToDouble(Modifier::duvShift).sum();
+    private Extra extra(List<Modifier> filters) {
+        return new Extra(filters, left.stream().mapToDouble(Modifier::miredShift).sum() + filters.stream().mapToDouble(Modifier::miredShift).sum(),
+                left.stream().mapToDouble(Modifier::duvShift).sum() + filters.stream().mapToDouble(Modifier::duvShift).sum(),
+                filters.stream().mapToDouble(m -> 1 + m.stops()).sum());
     }
 
     /** No filter, each of them, and each two. */
-    private static List<List<Modifier>> corrections(List<Modifier> filters) {
-        List<List<Modifier>> all = new ArrayList<>();
-        all.add(List.of());
+    private List<Extra> corrections(List<Modifier> filters) {
+        List<Extra> all = new ArrayList<>();
+        all.add(extra(List.of()));
         for (int i = 0; i < filters.size(); i++) {
-            all.add(List.of(filters.get(i)));
+            all.add(extra(List.of(filters.get(i))));
             for (int j = i; j < filters.size(); j++) {
-                all.add(List.of(filters.get(i), filters.get(j)));
+                all.add(extra(List.of(filters.get(i), filters.get(j))));
             }
         }
         return all;

@@ -48,6 +48,8 @@ class RebuildSimulationTest {
     private static final int RUNS = 1000;
     private static final double METER_STOPS = 0.05;
     private static final double METER_MIRED = 2;
+    /** What the meter may be out by for once. */
+    private static final double WITHIN_STOPS = 0.1;
     private static final List<String> HEADS = List.of("key", "fill", "edge", "ambience", "background");
     private static final List<StockItem> STOCK = List.of(gel("Eighth CTO", 20, 0.15), gel("Quarter CTO", 42, 0.3), gel("Half CTO", 81, 0.5), gel("Full CTO", 167, 0.85));
     private static final Tolerances TOLERANCES = Tolerances.HOLD;
@@ -64,6 +66,8 @@ class RebuildSimulationTest {
             int named = 0;
             int cause = 0;
             int lines = 0;
+            int matters = 0;
+            int mattersFound = 0;
             for (int run = 0; run < RUNS; run++) {
                 String at = HEADS.get(random.nextInt(HEADS.size()));
                 Stage record = shot();
@@ -72,6 +76,10 @@ class RebuildSimulationTest {
                 List<Integer> off = java.util.stream.IntStream.range(0, HEADS.size()).boxed().filter(i -> !holds(checks.get(i)))
                         .sorted(Comparator.comparingDouble((Integer i) -> -size(checks.get(i)))).toList();
                 found += off.isEmpty() ? 0 : 1;
+                if (fault != Fault.NONE && effect(record, real, at) > TOLERANCES.of().get(Aspect.EXPOSURE) + WITHIN_STOPS) {
+                    matters++;
+                    mattersFound += !off.isEmpty() && HEADS.get(off.get(0)).equals(at) ? 1 : 0;
+                }
                 if (!off.isEmpty() && HEADS.get(off.get(0)).equals(at)) {
                     named++;
                     List<Suspect> likely = checks.get(off.get(0)).likely();
@@ -81,8 +89,14 @@ class RebuildSimulationTest {
                 lines += match(record, real, random).holds() ? 0 : 1;
             }
             System.out.printf(Locale.ROOT, "MEASURED simulated rebuild, fault %s, %d runs: some head off in %.1f %%, the right head named first in %.1f %%, its cause first in %.1f %%;"
-                    + " a line of the match report off in %.1f %%%n", fault, RUNS, 100.0 * found / RUNS, 100.0 * named / RUNS, 100.0 * cause / RUNS, 100.0 * lines / RUNS);
+                    + " a line of the match report off in %.1f %%; of %d that changed the head's light by more than %.2f stop, named %d%n", fault, RUNS, 100.0 * found / RUNS, 100.0 * named / RUNS, 100.0 * cause / RUNS, 100.0 * lines / RUNS, matters,
+                    TOLERANCES.of().get(Aspect.EXPOSURE) + WITHIN_STOPS, mattersFound);
         }
+    }
+
+    /** How far the real head's light at the mark is from the recorded one's, stops. */
+    private static double effect(Stage record, Stage real, String head) {
+        return Math.abs(Math.log(real.light().facingLux(head, "mark") / record.light().facingLux(head, "mark")) / Math.log(2));
     }
 
     private static boolean holds(SoloCheck check) {
