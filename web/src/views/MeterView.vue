@@ -96,7 +96,7 @@ async function drop(reading: Read) {
                 </template>
                 <span v-for="b in r.beside" :key="b.what" class="mr-3 whitespace-nowrap">{{ b.what }} <span class="figure">{{ signed(b.stops, 1) }}</span></span>
               </td>
-              <td class="text-quiet">{{ r.author }}, {{ when(r.at) }}</td>
+              <td class="whitespace-nowrap text-quiet">{{ r.author }}<span class="block">{{ when(r.at) }}</span></td>
               <td><button class="button" :aria-label="`Take out the reading of ${r.light ?? 'all lights'}`" @click="drop(r)">Take out</button></td>
             </tr>
           </tbody>

@@ -184,7 +184,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <header class="phone-head">
           <div class="flex items-center">
             <SpineButton class="mr-3" @click="$emit('spine')" />
-            <span class="min-w-0 truncate"><b class="font-bold">{{ sheet.slate }}</b> <span class="text-quiet">{{ sheet.run?.name ?? 'rebuild' }}</span></span>
+            <span class="min-w-0 truncate"><b class="font-bold">{{ sheet.slate }}</b> <span class="text-quiet">rebuild</span></span>
             <RouterLink class="ml-4 text-quiet underline" :to="{ name: 'plot', params: { id: shotId } }">plot</RouterLink>
             <LineState class="ml-auto" />
             <span class="ml-2">step <b class="font-bold">{{ at + 1 }}</b> of {{ sheet.steps.length }}</span>

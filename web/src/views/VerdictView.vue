@@ -121,6 +121,9 @@ async function sign() {
   text-align: left;
   border-bottom: 1px solid var(--line);
 }
+.heads tbody th {
+  white-space: nowrap;
+}
 .heads thead th {
   font-weight: 400;
   color: var(--quiet);

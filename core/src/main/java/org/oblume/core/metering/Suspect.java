@@ -42,8 +42,8 @@ public record Suspect(Kind kind, String words, double stops, double mired, doubl
     }
 
     private static final double FULL = 100;
-    /** What does not change the reading by this many spreads is not looked at. */
-    private static final double TELLS_FROM = 2;
+    /** A reading that is within this many spreads of the prediction, all in all, needs no explanation. */
+    private static final double TELLS_FROM = 3;
     /** A suspect explains a reading when what is left is within this many spreads in all. */
     private static final double EXPLAINS_WITHIN = 3;
     /** A cause that can be fitted to any reading has to do better than one of known size by this, squared spreads (model). */
@@ -93,7 +93,7 @@ public record Suspect(Kind kind, String words, double stops, double mired, doubl
             return List.of();
         }
         List<Suspect> all = new ArrayList<>(of(light, state, stock));
-        if (mired != null) {
+        if (mired != null && Math.abs(mired) >= TELLS_FROM * spread.mired) {
             dial(light, state, mired, duv == null ? 0 : duv).ifPresent(all::add);
         }
         all.add(levelOrDistance(light, state, stops));

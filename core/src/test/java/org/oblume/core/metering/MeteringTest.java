@@ -59,7 +59,7 @@ class MeteringTest {
 
     @Test
     void aColourThatWasNotReadIsNotHeldAgainstAGel() {
-        assertThat(check(0.3, null, null).likely()).extracting(Suspect::words).contains("Quarter CTO is missing");
+        assertThat(check(0.5, null, null).likely()).extracting(Suspect::words).contains("Quarter CTO is missing");
     }
 
     /** Story 2: dialled 4150 K, measures 3950 K, +0.002 through its cloth; the tubes measure 4150 K, +0.009. */
