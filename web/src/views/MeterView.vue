@@ -15,6 +15,7 @@ import { signed, when } from '@/lib/words'
 import { useLine } from '@/stores/line'
 import { usePlot } from '@/stores/plot'
 import { useQueue } from '@/stores/queue'
+import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 
 /** What the meter and the monitor say, beside what was predicted. */
@@ -24,6 +25,7 @@ const plot = usePlot()
 const line = useLine()
 const queue = useQueue()
 const settings = useSettings()
+const session = useSession()
 const meter = ref<Meter>()
 const problem = ref('')
 const said = ref('')
@@ -97,7 +99,7 @@ async function drop(reading: Read) {
                 <span v-for="b in r.beside" :key="b.what" class="mr-3 whitespace-nowrap">{{ b.what }} <span class="figure">{{ signed(b.stops, 1) }}</span></span>
               </td>
               <td class="whitespace-nowrap text-quiet">{{ r.author }}<span class="block">{{ when(r.at) }}</span></td>
-              <td><button class="button" :aria-label="`Take out the reading of ${r.light ?? 'all lights'}`" @click="drop(r)">Take out</button></td>
+              <td><button v-if="r.author === session.name" class="button" :aria-label="`Take out the reading of ${r.light ?? 'all lights'}`" @click="drop(r)">Take out</button></td>
             </tr>
           </tbody>
         </table>

@@ -13,6 +13,7 @@ create table rebuild_run (
     signed_by varchar(60),
     signed_at timestamp(3) with time zone,
     verdict varchar(2000),
+    signed_page varchar(200000),
     version bigint not null
 );
 

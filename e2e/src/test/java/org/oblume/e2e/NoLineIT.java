@@ -123,4 +123,21 @@ class NoLineIT {
             other.until("see the note kept", d -> other.texts(".note").stream().anyMatch(n -> n.contains("The cloth sags on the left")) ? true : null);
         }
     }
+
+    @Test
+    void aReadingThatIsMadeWithoutALineWaitsAndArrivesOnce() {
+        try (Browser other = new Browser(oblume.address())) {
+            other.goIn("crew");
+            other.open("/shots/6/meter");
+            other.see("input[aria-label=Reading]");
+            other.until("be live", d -> other.texts("[aria-label^='The line']").stream().anyMatch(t -> t.contains("live")) ? true : null);
+            other.network(false);
+            other.fill("Reading", "all 100 lux, 4200 K");
+            other.see("input[aria-label=Reading]").sendKeys(Keys.ENTER);
+            other.seeText("Reading all 100 lux, 4200 K, 4F; waits to be sent");
+            other.network(true);
+            other.until("see it kept", d -> other.texts("table.log tbody th").size() == 1 ? true : null);
+            assertThat(other.fetch("return (await (await fetch('/api/shots/6/readings')).json()).readings.length")).isEqualTo(1L);
+        }
+    }
 }

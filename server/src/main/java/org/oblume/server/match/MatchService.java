@@ -121,8 +121,8 @@ public class MatchService {
         Map<String, ShotState> states = record.recording().book().resolveAll();
         Figures recorded = judging(record, reference, states, calibrations).figures(by);
         List<ByEyeEntity> said = byEye.findByShotIdInOrderById(ids);
-        List<MatchView.Judged> judged = record.shots().stream()
-                .map(s -> judged(judging(record, s, states, calibrations), recorded, by, stilled(record, s, states, said), s.id() == reference.id())).toList();
+        List<MatchView.Judged> judged = record.shots().stream().map(s -> judging(record, s, states, calibrations))
+                .map(now -> judged(now, recorded, by, stilled(now, said), now.shot.id() == reference.id())).toList();
         List<MatchView.Judged> runs = rebuild.ofShots(ids).stream().map(run -> verdict(run, by, said)).toList();
         return new MatchView(sceneId, record.scene().heading(), by.version(), by.school(), by.school().label(), by.curve(), reference.id(), reference.card().slate(),
                 summary(judged, reference), judged, runs);
@@ -208,23 +208,16 @@ public class MatchService {
         return off.isEmpty() ? close == Closeness.HOLD ? "Holds." : "Holds as a sweetened shot." : String.join(" ", off);
     }
 
-    /** What stills lines: what somebody said by eye, and a key whose place was called a cheat. */
-    private Map<Aspect, Stilled> stilled(SceneRecord record, Shot shot, Map<String, ShotState> states, List<ByEyeEntity> said) {
-        ShotState state = Objects.requireNonNull(states.get(shot.card().slate()));
-        Map<Aspect, Stilled> all = cheats(record.recording(), state);
-        said.stream().filter(b -> b.shotId() == shot.id() && b.runId() == null).forEach(b -> all.put(b.aspect(), b.stilled()));
-        return all;
-    }
-
-    private static Map<Aspect, Stilled> cheats(Recording recording, ShotState state) {
+    /** What stills lines: what somebody said by eye, and a key whose place or aim was called a cheat. */
+    private static Map<Aspect, Stilled> stilled(Judging now, List<ByEyeEntity> said) {
         Map<Aspect, Stilled> all = new EnumMap<>(Aspect.class);
-        ShotLight light = ShotLight.of(recording.set(), recording.placements(), state, Set.of(), Map.of());
-        light.marks().stream().findFirst().flatMap(at -> Figures.key(light, at)).ifPresent(key -> {
+        now.mark().flatMap(m -> now.light.mark(m.key())).flatMap(at -> Figures.key(now.light, at)).ifPresent(key -> {
             for (Attribute attribute : List.of(Attribute.AIM, Attribute.PLACE)) {
-                state.knot(key.key(), attribute).filter(k -> k.tie().reason() == Reason.CHEAT)
+                now.state.knot(key.key(), attribute).filter(k -> k.tie().reason() == Reason.CHEAT)
                         .ifPresent(k -> all.put(Aspect.KEY_SIDE, new Stilled(Stilled.Cause.CHEAT, cheat(k), k.tie().author())));
             }
         });
+        said.stream().filter(b -> b.shotId() == now.shot.id() && b.runId() == null).forEach(b -> all.put(b.aspect(), b.stilled()));
         return all;
     }
 
@@ -262,6 +255,11 @@ public class MatchService {
     @Transactional(readOnly = true)
     public MatchView.VerdictView verdict(long runId) {
         BuiltRun run = rebuild.built(runId);
+        return rebuild.signedPage(runId).map(page -> json.read(page, MatchView.VerdictView.class).signed(run.head())).orElseGet(() -> verdict(run));
+    }
+
+    private MatchView.VerdictView verdict(BuiltRun run) {
+        long runId = run.head().id();
         SceneMatchEntity by = settings(run.record().scene().id());
         MatchView.Judged match = verdict(run, by, byEye.findByShotIdInOrderById(List.of(run.shot().id())));
         Tolerances tolerances = match.closeness().usual().with(match.own());
@@ -294,7 +292,7 @@ public class MatchService {
         MatchView.VerdictView verdict = verdict(runId);
         List<String> off = verdict.heads().stream().filter(h -> h.verdict() == Match.Verdict.OUT).map(MatchView.HeadLine::name).toList();
         rebuild.sign(runId, author, "%s%s %d of %d steps.".formatted(verdict.match().title(), off.isEmpty() ? "" : " Off alone: %s.".formatted(String.join(", ", off)),
-                verdict.done(), verdict.steps()));
+                verdict.done(), verdict.steps()), json.write(verdict));
         return verdict(runId);
     }
 
@@ -337,6 +335,7 @@ public class MatchService {
         if (runId == null) {
             byEye.deleteByShotIdAndRunIdIsNullAndAspect(shotId, aspect);
         } else {
+            rebuild.requireOpen(runId);
             byEye.deleteByShotIdAndRunIdAndAspect(shotId, runId, aspect);
         }
         byEye.flush();

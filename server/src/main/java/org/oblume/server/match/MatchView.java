@@ -65,6 +65,11 @@ public record MatchView(long sceneId, SceneHeading scene, long version, School s
      * @param toTake what is still to be read, in words
      */
     public record VerdictView(long sceneId, SceneHeading scene, Judged match, RunHead run, List<HeadLine> heads, List<OtherwiseLine> otherwise, int steps, int done, List<String> toTake) {
+
+        /** This page as it was signed. */
+        VerdictView signed(RunHead now) {
+            return new VerdictView(sceneId, scene, match, now, heads, otherwise, steps, done, toTake);
+        }
     }
 
     /** @param kStops read less predicted, null while it was not read. @param likely what explains it */

@@ -51,8 +51,8 @@ class MeterController {
     }
 
     @DeleteMapping("/readings/{id}")
-    MeterView delete(@PathVariable long id) {
-        MeterService.ReadingOf of = meter.delete(id);
+    MeterView delete(@PathVariable long id, Principal person) {
+        MeterService.ReadingOf of = meter.delete(id, person.getName());
         return meter.view(of.shotId(), of.run());
     }
 

@@ -45,6 +45,7 @@ import org.oblume.server.shot.SceneRecords;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.support.JsonText;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -229,6 +230,9 @@ public class MeterService {
      * @throws Refusal on {@code sure} when that was not said and it cannot well be so
      */
     void add(long shotId, @Nullable Long run, String line, @Nullable String mark, boolean sure, String author) {
+        if (run != null) {
+            rebuild.requireOpen(run);
+        }
         Subject subject = subject(shotId, run);
         Reading reading = parse(subject, line, mark);
         Optional<String> doubt = doubt(subject, reading);
@@ -261,9 +265,20 @@ public class MeterService {
         }
     }
 
-    /** Takes a reading out, with what it said of its unit. @return the shot it was of */
-    ReadingOf delete(long id) {
+    /**
+     * Takes a reading out, with what it said of its unit.
+     *
+     * @return what it was of
+     * @throws AccessDeniedException when it is somebody else's
+     */
+    ReadingOf delete(long id, String author) {
         ReadingEntity row = readings.findById(id).orElseThrow(() -> new NoSuchElementException("That reading is gone already."));
+        if (!row.author().equals(author)) {
+            throw new AccessDeniedException("%s read this: only %s takes it out. Read again: the newest holds.".formatted(row.author(), row.author()));
+        }
+        if (row.runId() != null) {
+            rebuild.requireOpen(row.runId());
+        }
         readings.delete(row);
         readings.flush();
         return new ReadingOf(row.shotId(), row.runId());

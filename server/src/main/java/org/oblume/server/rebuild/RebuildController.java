@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
+import org.oblume.core.carry.Recording;
 import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.moves.ChangeWords;
 import org.oblume.core.plot.Attribute;
@@ -139,12 +140,13 @@ class RebuildController {
 
     @GetMapping("/runs/{id}/steps/{placement}/substitutes")
     Standins substitutes(@PathVariable long id, @PathVariable String placement, @RequestParam boolean unit, @RequestParam(defaultValue = "") List<String> missing) {
-        return new Standins(rebuild.substitutes(id, placement, unit, Set.copyOf(missing)).stream().map(s -> standin(id, s)).toList());
+        Recording recording = rebuild.built(id).built().recording();
+        return new Standins(rebuild.substitutes(id, placement, unit, Set.copyOf(missing)).stream().map(s -> standin(recording, s)).toList());
     }
 
-    private Standin standin(long run, Substitute found) {
+    private static Standin standin(Recording recording, Substitute found) {
         return new Standin(found.piece().what(), found.values().stream().map(v -> new Setting(Attribute.of(v), Attribute.of(v).label(), v,
-                ChangeWords.say(rebuild.built(run).built().recording(), v))).toList(), found.stops(), found.mired(), found.duv(), found.softness(), found.reaches(), found.givenUp());
+                ChangeWords.say(recording, v))).toList(), found.stops(), found.mired(), found.duv(), found.softness(), found.reaches(), found.givenUp());
     }
 
     @PostMapping("/runs/{id}/steps/{placement}/tapes")

@@ -41,6 +41,7 @@ import org.oblume.server.kit.KitService;
 import org.oblume.server.location.DrawnSet;
 import org.oblume.server.location.SetService;
 import org.oblume.server.scene.PlacedPiece;
+import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.SceneRecord;
 import org.oblume.server.shot.SceneRecords;
@@ -58,6 +59,7 @@ public class RebuildService {
 
     private static final int LONGEST_NAME = 120;
     private final ShotService shots;
+    private final SceneService scenes;
     private final SceneRecords records;
     private final KnotService knots;
     private final SetService sets;
@@ -67,9 +69,10 @@ public class RebuildService {
     private final JsonText json;
     private final Clock clock;
 
-    RebuildService(ShotService shots, SceneRecords records, KnotService knots, SetService sets, KitService kit, RunRepository runs, RunStepRepository steps,
+    RebuildService(ShotService shots, SceneService scenes, SceneRecords records, KnotService knots, SetService sets, KitService kit, RunRepository runs, RunStepRepository steps,
             JsonText json, Clock clock) {
         this.shots = shots;
+        this.scenes = scenes;
         this.records = records;
         this.knots = knots;
         this.sets = sets;
@@ -214,6 +217,7 @@ public class RebuildService {
 
     /** The run that a tick without a run belongs to: the newest in the shot's own place that is not signed; one begins when there is none. */
     long openRun(long shotId, String author) {
+        scenes.oneChangeAtATime(shots.get(shotId).sceneId());
         return newest(shotId).orElseGet(() -> begin(shotId, new NewRun(null, null, null, List.of(), false), author));
     }
 
@@ -285,11 +289,8 @@ public class RebuildService {
     }
 
     private BuiltRun open(long runId) {
-        BuiltRun run = built(runId);
-        if (run.head().signed() != null) {
-            throw new Refusal("This rebuild is signed by %s and stays as it is: start another one.".formatted(run.head().signed().author()));
-        }
-        return run;
+        requireOpen(runId);
+        return built(runId);
     }
 
     /** What could stand in for a unit, or for filters, that are missing. @param unitGone whether the unit itself is */
@@ -332,10 +333,26 @@ public class RebuildService {
         run(runId).goOn(knots.newestEvent());
     }
 
-    /** Signs the verdict, which closes the run. */
-    public void sign(long runId, String author, String verdict) {
+    /** Signs the verdict, which closes the run. @param page what was signed, as it is to stay */
+    public void sign(long runId, String author, String verdict, String page) {
         open(runId);
-        run(runId).sign(author, clock.instant(), verdict);
+        run(runId).sign(author, clock.instant(), verdict, page);
+    }
+
+    /** The page that was signed; empty while nobody signed. */
+    @Transactional(readOnly = true)
+    public Optional<String> signedPage(long runId) {
+        return Optional.ofNullable(run(runId).page());
+    }
+
+    /** @throws Refusal when the run is signed: nothing of it changes any more */
+    public void requireOpen(long runId) {
+        RunEntity run = run(runId);
+        scenes.oneChangeAtATime(shots.get(run.shotId()).sceneId());
+        RunHead.Signature signed = run.signature();
+        if (signed != null) {
+            throw new Refusal("This rebuild is signed by %s and stays as it is: start another one.".formatted(signed.author()));
+        }
     }
 
     /** What was ticked off in the newest open run of a shot. */

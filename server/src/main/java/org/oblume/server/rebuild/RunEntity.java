@@ -38,6 +38,8 @@ class RunEntity {
     @Column(name = "signed_at")
     private @Nullable Instant signedAt;
     private @Nullable String verdict;
+    @Column(name = "signed_page")
+    private @Nullable String page;
     @Version
     private long version;
 
@@ -96,10 +98,16 @@ class RunEntity {
         lastEvent = seen;
     }
 
-    void sign(String who, Instant when, String said) {
+    /** @param said the verdict in a sentence. @param asSeen the page that was signed, as it is to stay */
+    void sign(String who, Instant when, String said, String asSeen) {
         signedBy = who;
         signedAt = when;
         verdict = said;
+        page = asSeen;
+    }
+
+    @Nullable String page() {
+        return page;
     }
 
     boolean isSigned() {

@@ -102,6 +102,7 @@ class MatchOverHttpTest {
         assertThat(meter.at("/readings/0/solo/kStops").asDouble()).isCloseTo(0.5, within(0.01));
         assertThat(facing(shot, "key") / predicted).isCloseTo(Math.sqrt(2), within(0.01));
         assertThat(facing(shot("4A"), "key") / inWide).isCloseTo(Math.sqrt(2), within(0.01));
+        assertThat(api.as("CREW").delete("/api/readings/" + meter.at("/readings/0/id").asLong(), null).status()).as("it is somebody else's").isEqualTo(403);
         api.delete("/api/readings/" + meter.at("/readings/0/id").asLong(), null);
         assertThat(facing(shot, "key")).isCloseTo(predicted, within(0.01));
     }
@@ -145,6 +146,9 @@ class MatchOverHttpTest {
         assertThat(signed.at("/run/signed/said").asText()).contains("Off alone: Edge");
         assertThat(api.put("/api/runs/%d/steps/key".formatted(run), "", null).detail()).contains("signed by gaffer");
         assertThat(report().get("runs")).hasSize(1);
+        assertThat(api.post("/api/shots/%d/readings".formatted(shot), "{\"line\":\"400 lux\",\"run\":%d,\"sure\":true}".formatted(run)).detail()).contains("signed by gaffer");
+        api.tie(shot, "edge", "LEVEL", "{\"text\":\"90\",\"reason\":\"FIX\"}", 0);
+        assertThat(head(api.get("/api/runs/%d/verdict".formatted(run)).body(), "edge")).as("what was signed stays").isEqualTo(head(signed, "edge"));
     }
 
     /** Story 9. */
