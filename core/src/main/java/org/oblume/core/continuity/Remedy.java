@@ -21,6 +21,7 @@ import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Stops;
 
 /**
@@ -174,7 +175,7 @@ public final class Remedy {
             double kelvin = mired <= 0 ? Double.POSITIVE_INFINITY : Kelvin.MIRED_PRODUCT / mired;
             boolean reached = lowest != null && highest != null && kelvin >= lowest && kelvin <= highest;
             return Words.of(reached ? "Dial %s to %d K.".formatted(name(key), Math.round(kelvin))
-                    : "%s cannot be dialled that far: gel it by %d mired, or set the camera’s white.".formatted(name(key), Math.round(-difference / share)));
+                    : "%s cannot be dialled that far: gel it by %s mired, or set the camera’s white.".formatted(name(key), Numbers.plain(Math.round(-difference / share))));
         });
     }
 

@@ -71,6 +71,34 @@ class TapeCheckTest {
         assertThat(TapeCheck.third(pair, STAND, List.of(DOOR, WINDOW), Walls.NONE)).isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource({"0.5,0,right on the plan", "-0.5,0,left on the plan", "0,0.5,up the plan", "0,-0.5,down the plan"})
+    void whereItStandsInsteadIsToldByThePlan(double right, double up, String where) {
+        PlanPoint there = PlanPoint.of(STAND.xM() + right, STAND.yM() + up);
+        List<TapeCheck.Pulled> tapes = ALL.stream().map(l -> new TapeCheck.Pulled(l, l.point().distanceM(there))).toList();
+        assertThat(TapeCheck.of(tapes, STAND, ALL, Walls.NONE).sentence()).contains("0.50 m too far " + where);
+        assertThat(TapeCheck.of(tapes.subList(0, 2), STAND, ALL, Walls.NONE).sentence()).contains("too far " + where).contains("third tape");
+    }
+
+    @Test
+    void whenMoreThanOneTapeIsOffNoneIsBlamed() {
+        TapeCheck check = check(0.3, 0, 0.4);
+        assertThat(check.wrong()).isNull();
+        assertThat(check.sentence()).contains("Pull all three again");
+    }
+
+    @Test
+    void oneTapeIsNoPlace() {
+        assertThatThrownBy(() -> TapeCheck.of(tapes(0), STAND, ALL, Walls.NONE)).isInstanceOf(Refusal.class).hasMessageContaining("two landmarks");
+    }
+
+    @Test
+    void ofSeveralThirdLandmarksTheOneThatCrossesBestIsTaken() {
+        Landmark inLine = new Landmark("in line", PlanPoint.of(-1.5, -2.5));
+        TapePair pair = TapePair.between(DOOR, WINDOW, STAND).orElseThrow();
+        assertThat(TapeCheck.third(pair, STAND, List.of(DOOR, WINDOW, inLine, BENCH), Walls.NONE)).contains(BENCH);
+    }
+
     private static TapeCheck check(double a, double b, double c) {
         return TapeCheck.of(tapes(a, b, c), STAND, ALL, Walls.NONE);
     }

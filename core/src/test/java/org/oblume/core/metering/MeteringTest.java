@@ -109,6 +109,52 @@ class MeteringTest {
         assertThat(dial.residual().value()).isPositive();
     }
 
+    @ParameterizedTest
+    @CsvSource({"0.33,12,0.003,true", "-0.33,-12,-0.003,true", "0.34,0,0,false", "0,12.5,0,false", "0,0,0.0035,false", "-0.5,0,0,false"})
+    void aHeadHoldsWhileAllOfWhatWasReadIsWithin(double stops, double mired, double duv, boolean holds) {
+        assertThat(check(stops, mired, duv).holds(1.0 / 3, 12, 0.003)).isEqualTo(holds);
+    }
+
+    @Test
+    void whatWasNotReadIsNotHeldAgainstAHead() {
+        Reading onlyColour = new Reading("mark", "key", null, null, null, 1e6 / (Kelvin.of(5600).mired() + 42), 0.0, Signals.NONE);
+        SoloCheck check = SoloCheck.of(onlyColour, stage.placement("key"), stage.state(), stage.light(), STOCK, Suspect.Spread.USUAL);
+        assertThat(check.calibration()).isNull();
+        assertThat(check.isDoubtful()).isFalse();
+        assertThat(check.holds(0.1, 1, 0.001)).isTrue();
+        assertThat(check.likely()).isEmpty();
+    }
+
+    @Test
+    void aLevelOrADistanceIsSaidByWhatWouldGiveTheReading() {
+        String words = check(-1, 0.0, 0.0).likely().stream().filter(s -> s.kind() == Suspect.Kind.LEVEL_OR_DISTANCE).findFirst().orElseThrow().words();
+        assertThat(words).contains("a level of about 30 % for 60 %").contains("1.41 times the distance");
+        String brighter = check(1, 0.0, 0.0).likely().stream().filter(s -> s.kind() == Suspect.Kind.LEVEL_OR_DISTANCE).findFirst().orElseThrow().words();
+        assertThat(brighter).doesNotContain("a level of").contains("0.71 times the distance");
+    }
+
+    @Test
+    void aFilterOfAnotherKindIsNotTakenForOneThatHangs() {
+        assertThat(Suspect.of(stage.placement("key"), stage.state(), STOCK)).filteredOn(s -> s.kind() == Suspect.Kind.SWAPPED).extracting(Suspect::words)
+                .containsExactlyInAnyOrder("Half CTO hangs in place of Quarter CTO", "Full CTO hangs in place of Quarter CTO", "Single net hangs in place of Double net");
+    }
+
+    @Test
+    void aLightAtFullHasNoCurveToSuspect() {
+        assertThat(Suspect.of(stage.placement("key"), stage.tie("key", new Level(100)).state(), STOCK)).noneMatch(s -> s.kind() == Suspect.Kind.MODE);
+    }
+
+    @Test
+    void betweenTwoPointsTheShiftGoesOverInMireds() {
+        DialCurve unit = new DialCurve(List.of(point(5000, 0, 4900, 0.001), point(2500, 0, 2450, 0.003)));
+        double half = 1e6 / 300;
+        double first = 1e6 / 4900 - 200;
+        double second = 1e6 / 2450 - 400;
+        assertThat(unit.measuredMired(Kelvin.of(half))).isCloseTo(300 + (first + second) / 2, within(1e-6));
+        assertThat(unit.measuredDuv(white(half, 0))).isCloseTo(0.002, within(1e-9));
+        assertThat(unit.measuredMired(Kelvin.of(10000))).as("beyond the end as at the end").isCloseTo(100 + first, within(1e-6));
+    }
+
     @Test
     void onePointTwiceOrNoneIsRefused() {
         assertThatThrownBy(() -> new DialCurve(List.of())).hasMessageContaining("colour meter");

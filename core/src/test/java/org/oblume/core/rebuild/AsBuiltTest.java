@@ -11,6 +11,7 @@ import org.oblume.core.light.Stage;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Pointing;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 
@@ -68,5 +69,57 @@ class AsBuiltTest {
     private static double lux(AsBuilt built) {
         return org.oblume.core.light.ShotLight.of(built.recording().set(), built.recording().placements(), built.state(), java.util.Set.of(), java.util.Map.of())
                 .facingLux("key", "mark");
+    }
+
+    @Test
+    void aHeadThatIsAimedAlongABearingTurnsWithThePlaceAndKeepsItsTilt() {
+        stage.tie("key", Pointing.along(220, -20));
+        Pointing turned = built(SetPlan.room(20, 20, 8), new PlanFit(false, 90, 10, 10, List.of())).state().value("key", Pointing.class).orElseThrow();
+        assertThat(turned.bearingDeg()).isCloseTo(310, within(1e-9));
+        assertThat(turned.tiltDeg()).isEqualTo(-20);
+        Pointing mirrored = built(SetPlan.room(20, 20, 8), new PlanFit(true, 0, 10, 10, List.of())).state().value("key", Pointing.class).orElseThrow();
+        assertThat(mirrored.bearingDeg()).isCloseTo(140, within(1e-9));
+    }
+
+    @Test
+    void aHeadThatIsAimedAtAMarkStaysAimedAtIt() {
+        Pointing aim = built(SetPlan.room(20, 20, 8), new PlanFit(true, 200, 10, 10, List.of())).state().value("key", Pointing.class).orElseThrow();
+        assertThat(aim.mark()).isEqualTo("mark");
+    }
+
+    @Test
+    void whatLightsThroughAWindowFromOutsideIsToldWhenItWouldStandInside() {
+        stage.tie("key", new Place(2, 2, true));
+        assertThat(built(SetPlan.room(20, 20, 8), new PlanFit(false, 0, 10, 10, List.of())).misfits()).singleElement()
+                .satisfies(m -> assertThat(m.words().metric()).isEqualTo("key is recorded outside and would stand inside the walls here."));
+    }
+
+    @Test
+    void aCameraWhoseViewIsWalledOffIsToldAsACamera() {
+        Stage filmed = Stage.blackRoom().tie("mark", new Place(0, 0, false)).camera(0, 3).tie("camera", new Place(0, 3, false));
+        SetPlan room = SetPlan.room(20, 20, 8);
+        SetPlan divided = new SetPlan(8.0, 0, List.of(room.walls().get(0), org.oblume.core.plot.Wall.of(List.of(PlanPoint.of(0, 11), PlanPoint.of(20, 11)))), List.of(), List.of(), List.of());
+        AsBuilt there = AsBuilt.of(filmed.recording(), filmed.state(), divided, new PlanFit(false, 0, 10, 10, List.of()), List.of());
+        assertThat(there.misfits()).singleElement().satisfies(m -> assertThat(m.words().metric()).isEqualTo("A wall stands in the camera’s view of Repairer."));
+    }
+
+    @Test
+    void aCeilingThatIsJustHighEnoughIsFine() {
+        assertThat(built(SetPlan.room(20, 20, 1.96), new PlanFit(false, 0, 10, 10, List.of())).misfits()).isEmpty();
+        assertThat(built(SetPlan.room(20, 20, 1.94), new PlanFit(false, 0, 10, 10, List.of())).misfits()).hasSize(1);
+    }
+
+    @Test
+    void outdoorsNothingIsTooHighOrOutside() {
+        SetPlan field = new SetPlan(null, 0, List.of(), List.of(), List.of(), List.of());
+        assertThat(built(field, new PlanFit(false, 33, 100, 100, List.of())).misfits()).isEmpty();
+    }
+
+    @Test
+    void theRoomThatIsLeftForAHeadKeepsItsHalfWidthFromTheWall() {
+        AsBuilt narrow = built(SetPlan.room(3, 3, 8), new PlanFit(false, 0, 1.5, 1.5, List.of()));
+        double room = Double.parseDouble(narrow.misfits().get(0).words().metric().replaceAll(".*throw of ([\\d.]+) m.*", "$1"));
+        assertThat(1.5 + room / Math.sqrt(2)).isCloseTo(3 - 0.15, within(0.01));
+        assertThat(narrow.misfits().get(0).words().imperial()).contains("′");
     }
 }
