@@ -122,7 +122,7 @@ async function judgeBy() {
             </th>
             <td><span class="faces" aria-hidden="true"><span v-for="(s, i) in j.swatches" :key="i" :style="{ background: s ?? 'var(--ground)' }" /></span></td>
             <template v-for="c in COLUMNS" :key="c.aspect">
-              <td>
+              <td class="figures">
                 <span v-if="of(j, c.aspect).now" class="flex items-baseline gap-3">
                   <span class="figure text-[15px]">{{ told(c.aspect, of(j, c.aspect).now!.value).figure }}<span class="unit">{{ told(c.aspect, of(j, c.aspect).now!.value).unit }}</span></span>
                   <span v-if="!isReference(j) && of(j, c.aspect).difference !== undefined" class="figure ml-auto text-quiet">{{ difference(c.aspect, of(j, c.aspect).difference!) }}</span>
@@ -211,6 +211,33 @@ tr.opened th:first-child {
 }
 .todo {
   min-width: 220px;
+}
+@media (width < 700px) {
+  .report {
+    min-width: 0;
+  }
+  .report thead,
+  .report .figures,
+  .report .side {
+    display: none;
+  }
+  .report tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 8px 20px;
+    border-bottom: 1px solid var(--line);
+  }
+  .report th,
+  .report td,
+  .report th:first-child {
+    padding: 0;
+    border: 0;
+  }
+  .report .todo,
+  .report .all {
+    grid-column: 1 / -1;
+    padding-top: 6px;
+  }
 }
 .dot {
   display: inline-block;

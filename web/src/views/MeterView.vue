@@ -202,6 +202,30 @@ tbody th {
     overflow-x: auto;
   }
 }
+@media (width < 700px) {
+  .log thead {
+    display: none;
+  }
+  .log tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 6px 16px;
+    border-bottom: 1px solid var(--line);
+  }
+  .log th,
+  .log td,
+  .log th:first-child {
+    padding: 2px 0;
+    border: 0;
+  }
+  .log td:nth-of-type(1),
+  .log td:nth-of-type(2) {
+    grid-column: 1 / -1;
+  }
+  .log td:nth-of-type(4) {
+    grid-area: 1 / 2;
+  }
+}
 @media (pointer: coarse) {
   .toread {
     min-height: 44px;

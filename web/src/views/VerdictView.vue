@@ -128,6 +128,25 @@ async function sign() {
   font-weight: 400;
   color: var(--quiet);
 }
+@media (width < 700px) {
+  .heads thead {
+    display: none;
+  }
+  .heads tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 56px 56px 72px;
+    padding: 4px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  .heads th,
+  .heads td {
+    padding: 1px 0;
+    border: 0;
+  }
+  .heads td:last-child {
+    grid-column: 1 / -1;
+  }
+}
 .sign {
   display: flex;
   flex-wrap: wrap;

@@ -117,6 +117,31 @@ tbody th {
 .todo {
   min-width: 240px;
 }
+@media (width < 700px) {
+  thead {
+    display: none;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 2px 10px;
+    padding: 6px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  th,
+  td {
+    padding: 0;
+    border: 0;
+  }
+  tbody th {
+    grid-column: 1 / -1;
+    font-weight: 650;
+  }
+  .todo {
+    grid-column: 1 / -1;
+    min-width: 0;
+  }
+}
 .chosen {
   border-color: var(--accent);
   font-weight: 650;

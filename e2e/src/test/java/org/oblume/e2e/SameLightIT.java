@@ -166,6 +166,41 @@ class SameLightIT {
         gaffer.until("see the rebuild in the scene's report", d -> gaffer.text("tr[data-run='%s']".formatted(run)).contains("signed by gaffer") ? true : null);
     }
 
+    @Test
+    void theShopBuiltOnTheStageIsFittedByItsLandmarksAndSaysWhatDoesNotFit() {
+        gaffer.open("/shots/%s/rebuild".formatted(shot("4A")));
+        gaffer.press("Rebuild anew…");
+        gaffer.press("in the same place");
+        gaffer.press("Repair shop, built on the stage");
+        gaffer.seeText("The plan is turned by 90°.");
+        gaffer.until("see what does not fit", d -> gaffer.text("[aria-label='What does not fit']").contains("Camera would stand 0.30 m outside the walls.") ? true : null);
+        check("built the other way round: left and right change places");
+        gaffer.until("see that mirrored it lies elsewhere", d -> gaffer.text("[role=dialog]").contains("turned by 90°") ? null : true);
+        gaffer.see("[role=dialog] input[type=checkbox]").click();
+        gaffer.seeText("The plan is turned by 90°.");
+        gaffer.fill("What it is called", "On the stage");
+        gaffer.press("Begin");
+        gaffer.seeText("in Repair shop, built on the stage");
+        gaffer.press("Next step");
+        gaffer.until("see it at its step", d -> gaffer.text(".scroll").contains("Camera would stand 0.30 m outside the walls.") ? true : null);
+    }
+
+    @Test
+    void aShotThatIsChangedWhileItIsRebuiltSaysSoAndOneGoesOn() {
+        String shot = shot("17B");
+        gaffer.open("/shots/%s/rebuild".formatted(shot));
+        gaffer.press("Done");
+        gaffer.seeText("1 of 6 done");
+        assertThat(gaffer.fetch("return (await fetch('/api/shots/%s/placements/key/LEVEL', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '\"1\"' }, body: JSON.stringify({ text: '55', reason: 'FIX' }) })).status"
+                .formatted(shot))).isEqualTo(200L);
+        gaffer.open("/shots/%s/rebuild".formatted(shot));
+        gaffer.seeText("was changed since this rebuild began");
+        gaffer.seeText("70 to 55 %");
+        gaffer.press("Go on with it as it is now");
+        gaffer.until("see no more of it", d -> gaffer.text().contains("was changed since") ? null : true);
+        gaffer.seeText("1 of 6 done");
+    }
+
     private static void theKeyIsReplaced(Browser grip) {
         while (!grip.text("article h2").startsWith("Key")) {
             String before = grip.text("article h2");

@@ -14,6 +14,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Figures.Figure;
 import org.oblume.core.continuity.Match;
+import org.oblume.core.continuity.Stilled;
 import org.oblume.core.geometry.Side;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Modifiers;
@@ -21,6 +22,7 @@ import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Words;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
+import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Stops;
 import org.oblume.server.carry.CompareService;
 import org.oblume.server.carry.MovesView;
@@ -285,7 +287,7 @@ class Papers {
         Sheet.Table table = new Sheet.Table("", columns, all.stream().map(j -> judged(j, reader)).toList());
         List<Sheet.Part> parts = new ArrayList<>(List.of(new Sheet.Say(report.summary(), true), table));
         all.forEach(j -> j.lines().stream().filter(l -> l.verdict() == Match.Verdict.STILLED).forEach(l -> parts.add(new Sheet.Say("%s, %s: %s (%s). %s".formatted(j.slate(), l.label(),
-                Objects.requireNonNull(l.stilled()).reason(), l.stilled().author(), l.stilled().cause() == org.oblume.core.continuity.Stilled.Cause.CHEAT ? "A cheat." : "Right by eye."), false))));
+                Objects.requireNonNull(l.stilled()).reason(), l.stilled().author(), l.stilled().cause() == Stilled.Cause.CHEAT ? "A cheat." : "Right by eye."), false))));
         return new Paper("match-%s".formatted(report.scene().number()), new Sheet("Match, scene %s against %s".formatted(report.scene().number(), report.reference()),
                 "%s. Ratio: %s. m: metered, p: predicted.".formatted(report.scene().heading(), report.schoolLabel()), reader.link("/shots/%d/match".formatted(report.referenceId())), true, parts), table);
     }
@@ -308,7 +310,7 @@ class Papers {
         return switch (aspect) {
             case RATIO, EXPOSURE, BACKGROUND -> Stops.of(value).inTenths() + " stop";
             case KEY_SIDE -> Bearing.ofDegrees(value).print();
-            case WHITE -> "%d mired".formatted(Math.round(value));
+            case WHITE -> Numbers.plain(Math.round(value)) + " mired";
             case TINT -> Duv.print(value);
             case SOFTNESS -> "%.1f°".formatted(value);
         };
@@ -316,7 +318,7 @@ class Papers {
 
     private static String signed(Aspect aspect, double difference) {
         String figure = switch (aspect) {
-            case KEY_SIDE -> "%d°".formatted(Math.round(difference));
+            case KEY_SIDE -> Numbers.plain(Math.round(difference)) + "°";
             case SOFTNESS -> "x%.1f".formatted(Math.pow(2, difference));
             default -> print(aspect, difference).replaceFirst(" (stop|mired)$", "");
         };
@@ -330,7 +332,7 @@ class Papers {
                         l.now() == null ? "not known" : print(l.aspect(), l.now().value()) + (l.now().metered() ? " m" : " p"), l.difference() == null ? "" : signed(l.aspect(), l.difference()),
                         tolerance(l), said(l, reader))).toList());
         Sheet.Table heads = new Sheet.Table("Each light alone", List.of(column("Light", 2), figures("Stops off", 1), figures("Mired off", 1), figures("Duv off", 1), column("Verdict", 4)),
-                verdict.heads().stream().map(h -> List.of(h.name(), h.kStops() == null ? "" : Stops.of(h.kStops()).inTenths(), h.mired() == null ? "" : String.valueOf(Math.round(h.mired())),
+                verdict.heads().stream().map(h -> List.of(h.name(), h.kStops() == null ? "" : Stops.of(h.kStops()).inTenths(), h.mired() == null ? "" : Numbers.plain(Math.round(h.mired())),
                         h.duv() == null ? "" : Duv.print(h.duv()), h.verdict() == Match.Verdict.UNKNOWN ? "not read" : h.verdict() == Match.Verdict.HOLDS ? "holds" : "off. "
                                 + String.join("; or ", h.likely()))).toList());
         List<Sheet.Part> parts = new ArrayList<>(List.of(new Sheet.Say(verdict.match().title(), true), new Sheet.Say("%d of %d steps done.".formatted(verdict.done(), verdict.steps()), false), lines, heads));
@@ -368,7 +370,7 @@ class Papers {
     private static String against(MeterView.Read read) {
         if (read.solo() != null) {
             return Stream.of(read.solo().kStops() == null ? "" : "%s stop".formatted(Stops.of(read.solo().kStops()).inTenths()),
-                    read.solo().mired() == null ? "" : "%d mired".formatted(Math.round(read.solo().mired())), String.join("; or ", read.solo().likely()))
+                    read.solo().mired() == null ? "" : Numbers.plain(Math.round(read.solo().mired())) + " mired", String.join("; or ", read.solo().likely()))
                     .filter(s -> !s.isEmpty()).collect(Collectors.joining(", "));
         }
         return read.beside().stream().map(b -> "%s %s stop".formatted(b.what(), Stops.of(b.stops()).inTenths())).collect(Collectors.joining(", "));
