@@ -1,6 +1,7 @@
 package org.oblume.core.continuity;
 
 import org.oblume.core.units.Duv;
+import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Stops;
 
 /** What is compared between a shot and the one it is to match. */
@@ -56,7 +57,7 @@ public enum Aspect {
                     : "%s has come %d° %s".formatted(subject, Math.round(size), side);
             case WHITE -> "%s is %d mired too %s".formatted(subject, Math.round(size), side);
             case TINT -> "%s is Duv %s too %s".formatted(subject, Duv.print(size), side);
-            case SOFTNESS -> "%s is seen %.1f times as %s".formatted(subject, Math.pow(2, size), difference < 0 ? "small: harder" : "large: softer");
+            case SOFTNESS -> "%s is seen %s times as %s".formatted(subject, Numbers.fixed(Math.pow(2, size), 1), difference < 0 ? "small: harder" : "large: softer");
             default -> "%s is %s %s".formatted(subject, Stops.of(size).inTenths(), side);
         };
     }

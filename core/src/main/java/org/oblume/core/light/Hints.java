@@ -25,6 +25,8 @@ import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Standing;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Numbers;
+import org.oblume.core.units.Stops;
 
 /** What is worth a look in a shot. Each rule is one method; the figures it judges by are models and stand at the top. */
 public final class Hints {
@@ -288,8 +290,8 @@ public final class Hints {
         if (both && stops < SHADOWS_WITHIN_STOPS) {
             Placement source = light.sources().get(fill);
             add(HintKind.NOSE_SHADOWS, source, false, "Nose shadows of %s and %s cross".formatted(light.sources().get(key).name(), source.name()),
-                    "Both throw a shadow of the nose, %.1f stops apart. Take the fill down or nearer to the camera, or make it larger."
-                            .formatted(stops), null);
+                    "Both throw a shadow of the nose, %s stops apart. Take the fill down or nearer to the camera, or make it larger."
+                            .formatted(Stops.of(stops).inTenths()), null);
         }
     }
 
@@ -330,8 +332,8 @@ public final class Hints {
         }
         if (names.size() > 1 && (coolest - warmest > MIXED_KELVIN || greenest - reddest > MIXED_DUV)) {
             add(HintKind.MIXED_COLOUR, person, false, "Mixed colour on %s".formatted(person.name()),
-                    "%s differ by %d K and Duv %.3f. Gel or dial one to the other, or leave it and say so."
-                            .formatted(String.join(" and ", names), Math.round(coolest - warmest), greenest - reddest), null);
+                    "%s differ by %d K and Duv %s. Gel or dial one to the other, or leave it and say so."
+                            .formatted(String.join(" and ", names), Math.round(coolest - warmest), Numbers.fixed(greenest - reddest, 3)), null);
         }
     }
 

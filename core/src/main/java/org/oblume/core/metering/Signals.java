@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Numbers;
 
 /**
  * Levels on the monitor, percent of the video range, −7 to 109; null for what was not read.
@@ -51,7 +52,7 @@ public record Signals(@Nullable Double lit, @Nullable Double shadow, @Nullable D
 
     private static void say(List<String> said, String where, @Nullable Double percent) {
         if (percent != null) {
-            said.add("%s %s %%".formatted(where, org.oblume.core.units.Numbers.plain(percent)));
+            said.add("%s %s %%".formatted(where, Numbers.plain(percent)));
         }
     }
 }

@@ -3,6 +3,7 @@ package org.oblume.core.metering;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.filter.StockItem;
@@ -14,6 +15,7 @@ import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Stops;
 
 /**
@@ -101,7 +103,7 @@ public record Suspect(Kind kind, String words, double stops, double mired, doubl
                 .sorted(Comparator.comparingDouble((Suspect s) -> s.misfit(stops, mired, duv, spread) + (s.free ? FREE_COSTS : 0))).toList();
     }
 
-    private static java.util.Optional<Suspect> dial(Placement light, ShotState state, double mired, double duv) {
+    private static Optional<Suspect> dial(Placement light, ShotState state, double mired, double duv) {
         return state.value(light.key(), Dial.class).filter(d -> Kelvin.isMiredInRange(Kelvin.of(d.kelvin()).mired() + mired))
                 .map(d -> new Suspect(Kind.DIAL, "dialled to about %d K, recorded %d K".formatted(
                         Math.round(Kelvin.MIRED_PRODUCT / (Kelvin.of(d.kelvin()).mired() + mired) / FULL) * (long) FULL, Math.round(d.kelvin())), 0, mired, duv, true));
@@ -115,7 +117,7 @@ public record Suspect(Kind kind, String words, double stops, double mired, doubl
             double output = lamp.curve().output(level) * Math.pow(2, stops);
             asLevel = output > 1 ? "" : "a level of about %d %% for %d %%, or ".formatted(Math.round(lamp.curve().level(output) * FULL), Math.round(level * FULL));
         }
-        return new Suspect(Kind.LEVEL_OR_DISTANCE, "level, distance or beam: as much as %s%.2f times the distance".formatted(asLevel, Math.pow(2, -stops / 2)),
+        return new Suspect(Kind.LEVEL_OR_DISTANCE, "level, distance or beam: as much as %s%s times the distance".formatted(asLevel, Numbers.fixed(Math.pow(2, -stops / 2), 2)),
                 stops, 0, 0, true);
     }
 

@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
@@ -27,7 +26,9 @@ import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Tint;
+import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 
@@ -149,10 +150,10 @@ public final class Substitutes {
             all.add("%d mired %s".formatted(Math.round(Math.abs(mired)), mired > 0 ? "warmer" : "cooler"));
         }
         if (Math.abs(duv) >= TELLS_DUV) {
-            all.add("Duv %.4f more %s".formatted(Math.abs(duv), duv > 0 ? "green" : "magenta"));
+            all.add("Duv %s more %s".formatted(Duv.print(Math.abs(duv)), duv > 0 ? "green" : "magenta"));
         }
         if (Math.abs(softness) >= TELLS_SIZE) {
-            all.add("%s: %.1f times the size seen".formatted(softness < 0 ? "harder" : "softer", Math.pow(2, softness)));
+            all.add("%s: %s times the size seen".formatted(softness < 0 ? "harder" : "softer", Numbers.fixed(Math.pow(2, softness), 1)));
         }
         if (!extra.isEmpty()) {
             all.add("needs %s".formatted(extra.stream().map(Modifier::name).collect(Collectors.joining(" and "))));

@@ -76,7 +76,7 @@ public final class Numbers {
     }
 
     /** A fixed number of decimals, with U+2212 for minus and never a negative zero. */
-    static String fixed(double value, int decimals) {
+    public static String fixed(double value, int decimals) {
         BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
         return (rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString().replace('-', '−');
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,6 +15,8 @@ import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
+import org.oblume.core.metering.SoloCheck;
+import org.oblume.core.metering.Suspect;
 import org.oblume.core.plot.Dial;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
@@ -125,6 +128,19 @@ class FiguresTest {
         "KEY_SIDE|91|Key comes from the other side of the world"})
     void aDifferenceIsSaidInTheCrewsWords(Aspect aspect, double difference, String words) {
         assertThat(aspect.say(difference)).isEqualTo(words);
+    }
+
+    @Test
+    void figuresAreSaidWithAPointWhateverTheMachinesLocale() {
+        Locale before = Locale.getDefault();
+        try {
+            Locale.setDefault(Locale.GERMANY);
+            assertThat(Aspect.SOFTNESS.say(1)).contains("2.0 times");
+            Reading half = new Reading("mark", "key", stage.light().facingLux("key", "mark") / 2, null, null, null, null, Signals.NONE);
+            assertThat(SoloCheck.of(half, stage.placement("key"), stage.state(), stage.light(), List.of(), Suspect.Spread.USUAL).likely()).first().satisfies(s -> assertThat(s.words()).contains("1.41"));
+        } finally {
+            Locale.setDefault(before);
+        }
     }
 
     private Figures metered(Reading reading) {

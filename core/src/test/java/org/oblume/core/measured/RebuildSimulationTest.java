@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -73,7 +74,7 @@ class RebuildSimulationTest {
                 Stage record = shot();
                 Stage real = real(random, fault, at);
                 List<SoloCheck> checks = HEADS.stream().map(head -> check(record, real, head, random)).toList();
-                List<Integer> off = java.util.stream.IntStream.range(0, HEADS.size()).boxed().filter(i -> !holds(checks.get(i)))
+                List<Integer> off = IntStream.range(0, HEADS.size()).boxed().filter(i -> !holds(checks.get(i)))
                         .sorted(Comparator.comparingDouble((Integer i) -> -size(checks.get(i)))).toList();
                 found += off.isEmpty() ? 0 : 1;
                 if (fault != Fault.NONE && effect(record, real, at) > TOLERANCES.of().get(Aspect.EXPOSURE) + WITHIN_STOPS) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -120,7 +121,7 @@ class AgreementTest {
 
     private static <V extends AttributeValue> V value(Agreement of, String key, Class<V> type) {
         @Nullable AttributeValue found = of.changes().stream().filter(c -> c.placement().equals(key)).map(Change::value).filter(type::isInstance).findFirst().orElse(null);
-        return type.cast(java.util.Objects.requireNonNull(found));
+        return type.cast(Objects.requireNonNull(found));
     }
 
     private static Map<String, DialCurve> panel(double dialled, double measures, double duv) {

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.light.ShotLight;
 import org.oblume.core.light.Stage;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
@@ -14,6 +17,7 @@ import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Pointing;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.Wall;
 
 class AsBuiltTest {
 
@@ -56,7 +60,7 @@ class AsBuiltTest {
     @Test
     void aMarkBehindAWallIsTold() {
         SetPlan room = SetPlan.room(20, 20, 8);
-        SetPlan divided = new SetPlan(8.0, 0, List.of(room.walls().get(0), org.oblume.core.plot.Wall.of(List.of(PlanPoint.of(11, 0), PlanPoint.of(11, 20)))),
+        SetPlan divided = new SetPlan(8.0, 0, List.of(room.walls().get(0), Wall.of(List.of(PlanPoint.of(11, 0), PlanPoint.of(11, 20)))),
                 List.of(), List.of(), List.of());
         assertThat(built(divided, new PlanFit(false, 0, 10, 10, List.of())).misfits()).singleElement()
                 .satisfies(m -> assertThat(m.words().metric()).isEqualTo("A wall stands between key and Repairer."));
@@ -67,7 +71,7 @@ class AsBuiltTest {
     }
 
     private static double lux(AsBuilt built) {
-        return org.oblume.core.light.ShotLight.of(built.recording().set(), built.recording().placements(), built.state(), java.util.Set.of(), java.util.Map.of())
+        return ShotLight.of(built.recording().set(), built.recording().placements(), built.state(), Set.of(), Map.of())
                 .facingLux("key", "mark");
     }
 
@@ -98,7 +102,7 @@ class AsBuiltTest {
     void aCameraWhoseViewIsWalledOffIsToldAsACamera() {
         Stage filmed = Stage.blackRoom().tie("mark", new Place(0, 0, false)).camera(0, 3).tie("camera", new Place(0, 3, false));
         SetPlan room = SetPlan.room(20, 20, 8);
-        SetPlan divided = new SetPlan(8.0, 0, List.of(room.walls().get(0), org.oblume.core.plot.Wall.of(List.of(PlanPoint.of(0, 11), PlanPoint.of(20, 11)))), List.of(), List.of(), List.of());
+        SetPlan divided = new SetPlan(8.0, 0, List.of(room.walls().get(0), Wall.of(List.of(PlanPoint.of(0, 11), PlanPoint.of(20, 11)))), List.of(), List.of(), List.of());
         AsBuilt there = AsBuilt.of(filmed.recording(), filmed.state(), divided, new PlanFit(false, 0, 10, 10, List.of()), List.of());
         assertThat(there.misfits()).singleElement().satisfies(m -> assertThat(m.words().metric()).isEqualTo("A wall stands in the camera’s view of Repairer."));
     }

@@ -23,6 +23,7 @@ import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Optics;
 import org.oblume.core.plot.Piece;
@@ -48,7 +49,7 @@ class SubstitutesHoldTest {
                 new Level(20 + 60 * random.nextDouble())).head("fill", Role.FILL, -2, 2, 1.6);
         AsBuilt recorded = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of());
         List<Piece> kit = IntStream.range(0, 8).mapToObj(i -> unit(random, i)).toList();
-        Set<String> gone = random.nextBoolean() ? Set.of() : Set.of(stage.state().value("key", org.oblume.core.plot.Modifiers.class).orElseThrow().items().get(0).name());
+        Set<String> gone = random.nextBoolean() ? Set.of() : Set.of(stage.state().value("key", Modifiers.class).orElseThrow().items().get(0).name());
         List<Substitute> found = Substitutes.of(recorded, "key", gone, kit, STOCK);
         assertThat(found).isNotEmpty();
         for (Substitute one : found) {

@@ -8,6 +8,7 @@ import org.oblume.core.carry.Stage;
 import org.oblume.core.moves.Department;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.Words;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.shot.LastTouch;
 
@@ -52,7 +53,7 @@ public record BoardView(long sceneId, long productionId, SceneHeading scene, lon
     /** In words, with lengths in metres and in feet and inches. */
     public record Said(String metric, String imperial) {
 
-        static Said of(org.oblume.core.plot.Words words) {
+        static Said of(Words words) {
             return new Said(words.metric(), words.imperial());
         }
     }

@@ -3,7 +3,6 @@ package org.oblume.server.light;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.oblume.core.carry.Change;

@@ -312,14 +312,14 @@ class Papers {
             case KEY_SIDE -> Bearing.ofDegrees(value).print();
             case WHITE -> Numbers.plain(Math.round(value)) + " mired";
             case TINT -> Duv.print(value);
-            case SOFTNESS -> "%.1f°".formatted(value);
+            case SOFTNESS -> Numbers.fixed(value, 1) + "°";
         };
     }
 
     private static String signed(Aspect aspect, double difference) {
         String figure = switch (aspect) {
             case KEY_SIDE -> Numbers.plain(Math.round(difference)) + "°";
-            case SOFTNESS -> "x%.1f".formatted(Math.pow(2, difference));
+            case SOFTNESS -> "x" + Numbers.fixed(Math.pow(2, difference), 1);
             default -> print(aspect, difference).replaceFirst(" (stop|mired)$", "");
         };
         return difference > 0 && aspect != Aspect.SOFTNESS ? "+" + figure : figure;
@@ -346,7 +346,7 @@ class Papers {
 
     private static String tolerance(MatchView.JudgedLine line) {
         return line.aspect() == Aspect.KEY_SIDE ? "%d°".formatted(Math.round(line.tolerance()))
-                : line.aspect() == Aspect.SOFTNESS ? "x%.1f".formatted(Math.pow(2, line.tolerance())) : print(line.aspect(), line.tolerance());
+                : line.aspect() == Aspect.SOFTNESS ? "x" + Numbers.fixed(Math.pow(2, line.tolerance()), 1) : print(line.aspect(), line.tolerance());
     }
 
     private static String said(MatchView.JudgedLine line, For reader) {

@@ -1,5 +1,6 @@
 package org.oblume.server.paper;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -40,7 +41,7 @@ final class SvgPen implements Pen {
         String fill = grey == null ? "none" : format("#%1$02x%1$02x%1$02x", Math.round(grey * 255));
         String line = stroke == null ? "" : format(" stroke=\"#000\" stroke-width=\"%.2f\"", stroke.width());
         String dash = stroke == null || stroke.dash().length == 0 ? ""
-                : format(" stroke-dasharray=\"%s\"", java.util.Arrays.stream(stroke.dash()).mapToObj(d -> format("%.1f", d)).collect(Collectors.joining(" ")));
+                : format(" stroke-dasharray=\"%s\"", Arrays.stream(stroke.dash()).mapToObj(d -> format("%.1f", d)).collect(Collectors.joining(" ")));
         return format(" fill=\"%s\"%s%s", fill, line, dash);
     }
 

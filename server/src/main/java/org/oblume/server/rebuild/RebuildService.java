@@ -31,7 +31,6 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.rebuild.Instead;
-import org.oblume.core.rebuild.RebuildSheet;
 import org.oblume.core.rebuild.Substitute;
 import org.oblume.core.rebuild.Substitutes;
 import org.oblume.core.units.Checks;

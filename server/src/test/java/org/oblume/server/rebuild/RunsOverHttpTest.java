@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -132,6 +133,9 @@ class RunsOverHttpTest {
         JsonNode key = step(sheet, "key").get("placed");
         assertThat(key.at("/tapes/a/length/m").asDouble()).as("the same tape from the same post").isCloseTo(
                 step(api.get("/api/shots/%d/rebuild".formatted(shot)).body(), "key").at("/placed/tapes/a/length/m").asDouble(), within(0.02));
+        JsonNode side = StreamSupport.stream(api.get("/api/runs/%d/verdict".formatted(sheet.at("/run/id").asLong())).body().at("/match/lines").spliterator(), false)
+                .filter(l -> l.get("aspect").asText().equals("KEY_SIDE")).findFirst().orElseThrow();
+        assertThat(side.get("difference").asDouble()).as("the side of the world turns with the place").isCloseTo(0, within(0.5));
     }
 
     @Test
@@ -170,7 +174,7 @@ class RunsOverHttpTest {
         return StreamSupport.stream(sheet.get("steps").spliterator(), false).filter(s -> s.at("/placed/placement/key").asText().equals(placement)).findFirst().orElseThrow();
     }
 
-    private static java.util.List<String> texts(JsonNode list) {
+    private static List<String> texts(JsonNode list) {
         return StreamSupport.stream(list.spliterator(), false).map(JsonNode::asText).toList();
     }
 }
