@@ -156,8 +156,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <button class="button" :disabled="!sheet" @click="dialog = 'run'">Rebuild anew…</button>
     </ViewTabs>
     <div v-if="sheet && !sheet.steps.length" class="m-auto max-w-sm p-6 text-center">
-      <p class="text-[15px]">Nothing stands in {{ sheet.slate }} yet. Place something on its plot, then come back for the steps.</p>
-      <RouterLink class="button mt-3" :to="{ name: 'plot', params: { id: shotId } }">To the plot</RouterLink>
+      <template v-if="sheet.run && sheet.stands.length">
+        <p class="text-[15px]">All of {{ sheet.slate }} stands already, as it did in {{ sheet.run.from }}.<template v-if="sheet.out.length"> Take out: {{ sheet.out.join(', ') }}.</template> Now the meter.</p>
+        <RouterLink class="button mt-3" :to="{ name: 'verdict', params: { run: sheet.run.id } }">Meter and verdict</RouterLink>
+      </template>
+      <template v-else>
+        <p class="text-[15px]">Nothing stands in {{ sheet.slate }} yet. Place something on its plot, then come back for the steps.</p>
+        <RouterLink class="button mt-3" :to="{ name: 'plot', params: { id: shotId } }">To the plot</RouterLink>
+      </template>
     </div>
     <div v-else-if="sheet && step" class="body">
       <nav class="sheet" aria-label="Steps">

@@ -5,6 +5,7 @@ import com.google.zxing.EncodeHintType;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -24,8 +25,10 @@ import org.oblume.server.paper.Pen.Stroke;
 final class PdfSheet {
 
     private static final double MARGIN = 40;
-    private static final double QR = 62;
-    private static final double HEAD = 70;
+    private static final double QR = 68;
+    /** Rows of the code reach into each other by this, or a reader sees white lines between them; points. */
+    private static final double NO_SEAM = 0.12;
+    private static final double HEAD = 76;
     private static final double FOOT = 30;
     private static final double SIZE = 9;
     private static final double LEADING = 12;
@@ -115,13 +118,20 @@ final class PdfSheet {
 
     private void code(At corner) {
         try {
-            BitMatrix bits = new QRCodeWriter().encode(sheet.link(), BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, 0));
+            BitMatrix bits = new QRCodeWriter().encode(sheet.link(), BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, 0, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M));
             double dot = QR / bits.getWidth();
             for (int y = 0; y < bits.getHeight(); y++) {
-                for (int x = 0; x < bits.getWidth(); x++) {
-                    if (bits.get(x, y)) {
-                        pen().shape(square(corner.plus(x * dot, y * dot), dot), true, null, 0.0);
+                int x = 0;
+                while (x < bits.getWidth()) {
+                    int end = x;
+                    while (end < bits.getWidth() && bits.get(end, y)) {
+                        end++;
                     }
+                    if (end > x) {
+                        At from = corner.plus(x * dot, y * dot);
+                        pen().shape(List.of(from, from.plus((end - x) * dot, 0), from.plus((end - x) * dot, dot + NO_SEAM), from.plus(0, dot + NO_SEAM)), true, null, 0.0);
+                    }
+                    x = end + 1;
                 }
             }
         } catch (WriterException tooLong) {
