@@ -267,6 +267,7 @@ final class PdfSheet {
             double y = paper.getHeight() - MARGIN + 8;
             String page = "%d of %d".formatted(i + 1, pens.size());
             pens.get(i).text(new At(MARGIN, y), printed + ". Figures are predicted by a model unless they are said to be metered.", Face.TEXT, 7);
+            pens.get(i).text(new At(MARGIN, y + 9), sheet.link(), Face.FIGURES, 6.5);
             pens.get(i).text(new At(paper.getWidth() - MARGIN - pens.get(i).width(page, Face.FIGURES, 8), y), page, Face.FIGURES, 8);
         }
     }

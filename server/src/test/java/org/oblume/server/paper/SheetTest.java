@@ -3,13 +3,21 @@ package org.oblume.server.paper;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.DecodeHintType;
+import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.Test;
@@ -93,6 +101,18 @@ class SheetTest {
                 assertThat(font.isEmbedded()).isTrue();
                 assertThat(font.getName()).contains("AtkinsonHyperlegible");
             }
+        }
+    }
+
+    /** One link and one resolution, so that the same dots are read each time. */
+    @Test
+    void theCodeIsReadBackAsTheLink() throws Exception {
+        try (PDDocument pdf = laidOut(new Sheet.Say("words", false))) {
+            BufferedImage page = new PDFRenderer(pdf).renderImageWithDPI(0, 300);
+            int side = page.getWidth() / 4;
+            BufferedImage corner = page.getSubimage(page.getWidth() - side - 60, 40, side, side);
+            assertThat(new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(corner))), Map.of(DecodeHintType.TRY_HARDER, true)).getText())
+                    .isEqualTo(LINK);
         }
     }
 
