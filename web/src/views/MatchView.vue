@@ -15,7 +15,7 @@ import WedgeMark from '@/components/marks/WedgeMark.vue'
 import JudgedPane from '@/components/match/JudgedPane.vue'
 import KeySide from '@/components/match/KeySide.vue'
 import ToleranceMark from '@/components/match/ToleranceMark.vue'
-import { difference, told } from '@/lib/match'
+import { apart } from '@/lib/match'
 import { useBook } from '@/stores/book'
 import { useLine } from '@/stores/line'
 import { usePlot } from '@/stores/plot'
@@ -79,7 +79,7 @@ const opened = computed(() => rows.value.find((j) => key(j) === chosen.value))
 const quiet = computed(() => rows.value.flatMap((j) => j.lines.filter((l) => l.stilled && l.verdict === 'STILLED').map((l) => ({ judged: j, line: l, why: l.stilled! }))))
 const of = (j: Judged, aspect: Aspect) => j.lines.find((l) => l.aspect === aspect)!
 const isReference = (j: Judged) => !j.run && j.shotId === report.value?.referenceId
-const todo = (j: Judged) => j.lines.filter((l) => l.verdict === 'OUT')
+const off = (j: Judged) => j.lines.filter((l) => l.verdict === 'OUT')
 
 function ask() {
   if (!report.value) return
@@ -124,17 +124,17 @@ async function judgeBy() {
             <template v-for="c in COLUMNS" :key="c.aspect">
               <td class="figures">
                 <span v-if="of(j, c.aspect).now" class="flex items-baseline gap-3">
-                  <span class="figure text-[15px]">{{ told(c.aspect, of(j, c.aspect).now!.value).figure }}<span class="unit">{{ told(c.aspect, of(j, c.aspect).now!.value).unit }}</span></span>
-                  <span v-if="!isReference(j) && of(j, c.aspect).difference !== undefined" class="figure ml-auto text-quiet">{{ difference(c.aspect, of(j, c.aspect).difference!) }}</span>
+                  <span class="figure text-[15px]">{{ apart(of(j, c.aspect).now!.said).figure }}<span class="unit">{{ apart(of(j, c.aspect).now!.said).unit }}</span></span>
+                  <span v-if="!isReference(j) && of(j, c.aspect).difference !== undefined" class="figure ml-auto text-quiet">{{ of(j, c.aspect).differenceSaid }}</span>
                 </span>
                 <span v-else class="text-quiet">not known</span>
                 <ToleranceMark v-if="!isReference(j)" :line="of(j, c.aspect)" />
               </td>
               <td v-if="c.aspect === 'RATIO'" class="side"><KeySide :judged="j" /><span v-if="of(j, 'KEY_SIDE').verdict === 'STILLED' && of(j, 'KEY_SIDE').stilled?.cause === 'CHEAT'" class="text-accent"><CheatFlag /> cheat</span></td>
             </template>
-            <td class="todo">
+            <td class="remedy">
               <p class="flex gap-2"><span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><span v-else class="dot" /></span><b class="font-[650]">{{ j.title }}</b></p>
-              <p v-for="l in todo(j)" :key="l.aspect" class="pl-5"><StopsText v-if="l.remedy" :text="settings.printed(l.remedy)" /></p>
+              <p v-for="l in off(j)" :key="l.aspect" class="pl-5"><StopsText v-if="l.remedy" :text="settings.printed(l.remedy)" /></p>
               <RouterLink v-if="j.run" class="pl-5 underline" :to="{ name: 'verdict', params: { run: j.run.id } }">{{ j.run.signed ? `signed by ${j.run.signed.author}` : 'to its verdict' }}</RouterLink>
             </td>
           </tr>
@@ -209,7 +209,7 @@ tr.opened th:first-child {
 .side {
   white-space: nowrap;
 }
-.todo {
+.remedy {
   min-width: 220px;
 }
 @media (width < 700px) {
@@ -233,7 +233,7 @@ tr.opened th:first-child {
     padding: 0;
     border: 0;
   }
-  .report .todo,
+  .report .remedy,
   .report .all {
     grid-column: 1 / -1;
     padding-top: 6px;

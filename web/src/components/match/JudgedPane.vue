@@ -3,7 +3,7 @@ import { ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
 import type { Aspect, Judged, JudgedLine, Matching } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
-import { difference, told, within } from '@/lib/match'
+import { apart } from '@/lib/match'
 import { useSettings } from '@/stores/settings'
 import ToleranceMark from './ToleranceMark.vue'
 
@@ -68,18 +68,18 @@ function usual(aspect: Aspect) {
         <tr v-for="line in judged.lines" :key="line.aspect" :data-aspect="line.aspect" :data-verdict="line.verdict">
           <th scope="row">{{ line.label }}</th>
           <td v-for="(f, i) in [line.recorded, line.now]" :key="i" class="figure whitespace-nowrap">
-            <template v-if="f">{{ told(line.aspect, f.value).figure }}<span class="unit">{{ told(line.aspect, f.value).unit }}</span> <span class="kind">{{ f.metered ? 'metered' : 'predicted' }}</span></template>
+            <template v-if="f">{{ apart(f.said).figure }}<span class="unit">{{ apart(f.said).unit }}</span> <span class="kind">{{ f.metered ? 'metered' : 'predicted' }}</span></template>
             <span v-else class="text-quiet">not known</span>
           </td>
-          <td class="figure whitespace-nowrap">{{ line.difference === undefined ? '' : difference(line.aspect, line.difference) }}</td>
+          <td class="figure whitespace-nowrap">{{ line.differenceSaid }}</td>
           <td class="whitespace-nowrap">
             <form v-if="setting === line.aspect" class="flex gap-1" @submit.prevent="keepLimit(line.aspect)"><input v-model="limit" class="field !w-20" :aria-label="`Tolerance for ${line.label}`" /><button class="button">Set</button></form>
-            <button v-else-if="editable" class="text-left underline decoration-dotted" @click="((setting = line.aspect), (limit = String(Number(line.tolerance.toFixed(4)))))">{{ within(line.aspect, line.tolerance) }}</button>
-            <template v-else>{{ within(line.aspect, line.tolerance) }}</template>
+            <button v-else-if="editable" class="text-left underline decoration-dotted" @click="((setting = line.aspect), (limit = String(Number(line.tolerance.toFixed(4)))))">{{ line.toleranceSaid }}</button>
+            <template v-else>{{ line.toleranceSaid }}</template>
             <button v-if="editable && (judged.own as Record<string, number>)[line.aspect] !== undefined && setting !== line.aspect" class="ml-1 text-quiet underline" @click="usual(line.aspect)">usual</button>
           </td>
           <td><ToleranceMark :line="line" /></td>
-          <td class="todo">
+          <td class="remedy">
             <template v-if="line.stilled"><b class="font-[650]">{{ line.stilled.cause === 'CHEAT' ? 'A cheat' : 'Right by eye' }}</b>: {{ line.stilled.reason }} <span class="text-quiet">({{ line.stilled.author }})</span> <button v-if="editable && line.stilled.cause === 'BY_EYE'" class="underline" @click="attempt(() => call('DELETE', eye(line.aspect)))">take back</button></template>
             <form v-else-if="saying === line.aspect" class="flex gap-1" @submit.prevent="say(line)"><input v-model="reason" class="field" maxlength="500" aria-label="Why it is right by eye" placeholder="why it is right" /><button class="button">Say it</button></form>
             <template v-else-if="line.verdict === 'OUT'"><StopsText :text="line.remedy ? settings.printed(line.remedy) : `${line.say}.`" /> <button v-if="editable" class="underline" @click="((saying = line.aspect), (reason = ''))">right by eye…</button></template>
@@ -114,7 +114,7 @@ tbody th {
   font: 400 11px var(--font-sans);
   color: var(--quiet);
 }
-.todo {
+.remedy {
   min-width: 240px;
 }
 @media (width < 700px) {
@@ -137,7 +137,7 @@ tbody th {
     grid-column: 1 / -1;
     font-weight: 650;
   }
-  .todo {
+  .remedy {
     grid-column: 1 / -1;
     min-width: 0;
   }

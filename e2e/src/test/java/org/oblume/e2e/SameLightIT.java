@@ -92,7 +92,7 @@ class SameLightIT {
         gaffer.open("/shots/%s/match".formatted(shot("4F")));
         gaffer.press("All figures of 4F");
         String aspect = gaffer.see("tr[data-verdict=OUT]").getDomAttribute("data-aspect");
-        gaffer.pressCss("tr[data-aspect=%s] .todo button".formatted(aspect));
+        gaffer.pressCss("tr[data-aspect=%s] .remedy button".formatted(aspect));
         gaffer.fill("Why it is right by eye", "an insert may be darker");
         gaffer.press("Say it");
         gaffer.until("see it stilled", d -> gaffer.text("[aria-label=Explained]").contains("an insert may be darker") ? true : null);

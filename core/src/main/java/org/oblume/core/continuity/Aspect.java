@@ -1,5 +1,6 @@
 package org.oblume.core.continuity;
 
+import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Stops;
@@ -23,6 +24,9 @@ public enum Aspect {
 
     private static final double HALF_TURN_DEG = 180;
     private static final double FULL_TURN_DEG = 360;
+    private static final int TINT_DECIMALS = 4;
+    private static final int THIRDS = 3;
+    private static final double NEARLY = 0.01;
     private final String label;
     private final String subject;
     private final String more;
@@ -46,6 +50,46 @@ public enum Aspect {
             case SOFTNESS -> Stops.fromRatio(now / recorded).value();
             default -> now - recorded;
         };
+    }
+
+    /** A figure with its unit behind a space: {@code 2.4 stops}, {@code 040°}, {@code +4 mired}. */
+    public String print(double value) {
+        return switch (this) {
+            case RATIO -> Stops.of(value).inTenths() + " stops";
+            case EXPOSURE, BACKGROUND -> signed(value, 1) + " stops";
+            case KEY_SIDE -> Bearing.ofDegrees(value).print();
+            case WHITE -> signed(value, 0) + " mired";
+            case TINT -> signed(value, TINT_DECIMALS);
+            case SOFTNESS -> Numbers.fixed(value, 1) + "°";
+        };
+    }
+
+    /** A difference with its sign: {@code +0.7}, {@code −12°}; of softness how many times as large. */
+    public String printDifference(double difference) {
+        return switch (this) {
+            case RATIO, EXPOSURE, BACKGROUND -> signed(difference, 1);
+            case KEY_SIDE -> signed(difference, 0) + "°";
+            case WHITE -> signed(difference, 0);
+            case TINT -> signed(difference, TINT_DECIMALS);
+            case SOFTNESS -> Numbers.fixed(Math.pow(2, difference), 1) + " times";
+        };
+    }
+
+    /** A tolerance to either side: {@code ±1/3 stop}, {@code ±12 mired}, {@code 1.5 times}. */
+    public String printTolerance(double tolerance) {
+        return switch (this) {
+            case RATIO, EXPOSURE, BACKGROUND -> "±%s stop".formatted(Math.abs(tolerance * THIRDS - Math.round(tolerance * THIRDS)) < NEARLY ? Stops.of(tolerance).inThirds()
+                    : Stops.of(tolerance).inTenths());
+            case KEY_SIDE -> "±%s°".formatted(Numbers.fixed(tolerance, 0));
+            case WHITE -> "±%s mired".formatted(Numbers.fixed(tolerance, 0));
+            case TINT -> "±" + Duv.print(tolerance);
+            case SOFTNESS -> printDifference(tolerance);
+        };
+    }
+
+    private static String signed(double value, int decimals) {
+        String figure = Numbers.fixed(value, decimals);
+        return figure.startsWith("−") || figure.matches("[0.]+") ? figure : "+" + figure;
     }
 
     /** A difference in words: {@code Background is 0.7 over}. */

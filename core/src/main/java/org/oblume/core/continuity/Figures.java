@@ -10,6 +10,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.ColourReading;
 import org.oblume.core.exposure.ContrastRatio;
 import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.Falling;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.Ratio;
@@ -18,6 +19,7 @@ import org.oblume.core.metering.Reading;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.White;
+import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
@@ -93,6 +95,14 @@ public record Figures(Map<Aspect, Figure> of) {
         if (school == School.KEY_TO_FILL && key != null && fill != null) {
             put(all, Aspect.RATIO, ContrastRatio.keyToFill(key, fill).stops().value(), true);
         }
+        return new Figures(all);
+    }
+
+    /** These on the plan of another place: the side of the world that the key comes from turns with it. */
+    public Figures on(PlanFit fit) {
+        Map<Aspect, Figure> all = new EnumMap<>(Aspect.class);
+        all.putAll(of);
+        all.computeIfPresent(Aspect.KEY_SIDE, (a, f) -> new Figure(fit.bearing(Bearing.ofDegrees(f.value())).degrees(), f.metered()));
         return new Figures(all);
     }
 

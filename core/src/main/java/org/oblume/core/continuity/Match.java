@@ -3,6 +3,7 @@ package org.oblume.core.continuity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.continuity.Figures.Figure;
 
@@ -60,6 +61,11 @@ public record Match(List<Line> lines) {
     /** Whether nothing is off without a word why. What is not known does not count as off. */
     public boolean holds() {
         return lines.stream().noneMatch(l -> l.verdict == Verdict.OUT);
+    }
+
+    /** What is off and nobody said why, a sentence after the other; empty when it holds. */
+    public String say() {
+        return lines.stream().filter(l -> l.verdict == Verdict.OUT).map(l -> l.say() + ".").collect(Collectors.joining(" "));
     }
 
     public Line line(Aspect aspect) {

@@ -1,7 +1,9 @@
 package org.oblume.core.metering;
 
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.oblume.core.colour.DialCorrection;
 import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.units.Kelvin;
@@ -41,6 +43,13 @@ public record DialCurve(List<Point> points) {
                 throw new Refusal("Two readings are of the same dialled colour: keep the newer one.");
             }
         }
+    }
+
+    /** From readings in the order they were made: of a dialled colour that was read again the newer one counts. */
+    public static DialCurve ofNewest(List<Point> readings) {
+        Map<Long, Point> byDial = new LinkedHashMap<>();
+        readings.forEach(r -> byDial.put(Math.round(r.dialled.kelvin().mired()), r));
+        return new DialCurve(List.copyOf(byDial.values()));
     }
 
     /**

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Recording;
@@ -15,6 +16,7 @@ import org.oblume.core.carry.Tie;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.Walls;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Piece;
@@ -33,8 +35,9 @@ import org.oblume.core.units.Stops;
  *
  * @param recording the scene with the set and the things of the rebuild
  * @param state what holds there
+ * @param standIns keys of things that something else stands in for
  */
-public record AsBuilt(Recording recording, ShotState state) {
+public record AsBuilt(Recording recording, ShotState state, Set<String> standIns) {
 
     private static final int HALVINGS = 24;
 
@@ -60,7 +63,14 @@ public record AsBuilt(Recording recording, ShotState state) {
             shot.knots(placement.key()).stream().map(k -> new Knot(k.slate(), k.placement(), fitted(k.value(), fit), k.tie())).forEach(knots::add);
         }
         knots.addAll(own);
-        return new AsBuilt(Recording.of(set, placements, recorded.book()), ShotState.of(shot.slate(), knots));
+        return new AsBuilt(Recording.of(set, placements, recorded.book()), ShotState.of(shot.slate(), knots), Set.copyOf(pieces.keySet()));
+    }
+
+    /** Of what was found at the meter, what still says something here: nothing of a unit that another one stands in for. */
+    public Map<String, Calibration> calibrations(Map<String, Calibration> recorded) {
+        Map<String, Calibration> left = new LinkedHashMap<>(recorded);
+        left.keySet().removeAll(standIns);
+        return left;
     }
 
     private static Placement with(Placement placement, @Nullable Piece piece) {

@@ -16,6 +16,7 @@ import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLight;
 import org.oblume.core.light.Trial;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.Dial;
@@ -58,7 +59,7 @@ public final class Substitutes {
     private final double wantedMired;
     private final double wantedDuv;
 
-    private Substitutes(AsBuilt built, String key, Set<String> missing, Collection<StockItem> stock) {
+    private Substitutes(AsBuilt built, String key, Calibration found, Set<String> missing, Collection<StockItem> stock) {
         this.built = built;
         ShotState state = built.state();
         this.light = built.recording().placement(key);
@@ -76,21 +77,22 @@ public final class Substitutes {
                 .filter(s -> !missing.contains(s.name())).map(Modifier::of).toList());
         MarkLight.FromSource seen = seen(light, state.knots(key).stream().map(k -> k.value()).toList()).filter(f -> f.facingLux() > 0)
                 .orElseThrow(() -> new Refusal("%s gives nothing on the mark as recorded: there is nothing to reach.".formatted(light.name())));
-        this.wantedLux = seen.facingLux();
+        this.wantedLux = seen.facingLux() * found.k();
         this.wantedSizeDeg = seen.angularSizeDeg();
     }
 
     /**
      * @param built the shot as it is rebuilt
      * @param key of the light
+     * @param found what the meter said of it: what is to be reached is the light that was there, not its nominal figures
      * @param missing names of filters that are not there
      * @param units that can stand in for the unit; only its own piece when just a gel is missing
      * @param stock filters at hand
      * @return at most five, the best first; none of two that are of one kind
      * @throws Refusal when it is no light, or gives nothing on its mark as recorded
      */
-    public static List<Substitute> of(AsBuilt built, String key, Set<String> missing, Collection<Piece> units, Collection<StockItem> stock) {
-        Substitutes search = new Substitutes(built, key, missing, stock);
+    public static List<Substitute> of(AsBuilt built, String key, Calibration found, Set<String> missing, Collection<Piece> units, Collection<StockItem> stock) {
+        Substitutes search = new Substitutes(built, key, found, missing, stock);
         return units.stream().flatMap(unit -> search.with(unit).stream()).sorted(Comparator.comparingDouble(Substitute::cost)).limit(MOST).toList();
     }
 

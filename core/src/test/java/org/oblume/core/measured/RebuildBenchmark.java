@@ -13,6 +13,7 @@ import org.oblume.core.filter.StockKind;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.ShotLight;
 import org.oblume.core.light.Stage;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
@@ -77,7 +78,7 @@ public class RebuildBenchmark {
 
     @Benchmark
     public List<Substitute> substitutesOfTwoHundredUnits(Kit kit) {
-        return Substitutes.of(kit.built, "head-0", Set.of("Filter 0"), kit.units, kit.stock);
+        return Substitutes.of(kit.built, "head-0", Calibration.NONE, Set.of("Filter 0"), kit.units, kit.stock);
     }
 
     @Benchmark

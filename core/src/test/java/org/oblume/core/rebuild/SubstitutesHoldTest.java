@@ -19,6 +19,7 @@ import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.ShotLight;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.SoloCheck;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
@@ -50,7 +51,7 @@ class SubstitutesHoldTest {
         AsBuilt recorded = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of());
         List<Piece> kit = IntStream.range(0, 8).mapToObj(i -> unit(random, i)).toList();
         Set<String> gone = random.nextBoolean() ? Set.of() : Set.of(stage.state().value("key", Modifiers.class).orElseThrow().items().get(0).name());
-        List<Substitute> found = Substitutes.of(recorded, "key", gone, kit, STOCK);
+        List<Substitute> found = Substitutes.of(recorded, "key", Calibration.NONE, gone, kit, STOCK);
         assertThat(found).isNotEmpty();
         for (Substitute one : found) {
             AsBuilt built = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(new Instead("key", one.piece(), one.values(), "gone")));
@@ -66,7 +67,7 @@ class SubstitutesHoldTest {
     void theFirstIsNeverFartherFromTheLightThanTheLast(Random random) {
         Stage stage = Stage.outdoors().head("key", Role.KEY, 0, 3, 1.8, Modifier.of(STOCK.get(1))).tie("key", new Level(50));
         List<Piece> kit = IntStream.range(0, 12).mapToObj(i -> unit(random, i)).toList();
-        List<Substitute> found = Substitutes.of(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of()), "key", Set.of(), kit, STOCK);
+        List<Substitute> found = Substitutes.of(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of()), "key", Calibration.NONE, Set.of(), kit, STOCK);
         assertThat(found).hasSizeLessThanOrEqualTo(5).extracting(Substitute::cost).isSorted();
         assertThat(found.stream().map(s -> s.piece().what())).doesNotHaveDuplicates();
     }

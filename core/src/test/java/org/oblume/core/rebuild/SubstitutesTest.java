@@ -12,6 +12,7 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.Stage;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Dial;
 import org.oblume.core.plot.Lamp;
@@ -71,12 +72,12 @@ class SubstitutesTest {
 
     @Test
     void aMarkIsNoLightAndAHeadThatGivesNothingHasNothingToReach() {
-        assertThatThrownBy(() -> Substitutes.of(built(stage), "mark", Set.of(), List.of(), STOCK)).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> Substitutes.of(built(stage.tie("key", new Level(0))), "key", Set.of(), List.of(), STOCK)).hasMessageContaining("nothing");
+        assertThatThrownBy(() -> Substitutes.of(built(stage), "mark", Calibration.NONE, Set.of(), List.of(), STOCK)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Substitutes.of(built(stage.tie("key", new Level(0))), "key", Calibration.NONE, Set.of(), List.of(), STOCK)).hasMessageContaining("nothing");
     }
 
     private List<Substitute> find(Set<String> missing, Piece... units) {
-        return Substitutes.of(built(stage), "key", missing, List.of(units), STOCK);
+        return Substitutes.of(built(stage), "key", Calibration.NONE, missing, List.of(units), STOCK);
     }
 
     private static AsBuilt built(Stage stage) {

@@ -2,45 +2,35 @@ package org.oblume.server.match;
 
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Figures;
+import org.oblume.core.continuity.Figures.Figure;
+import org.oblume.core.continuity.Judging;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.Remedy;
 import org.oblume.core.continuity.School;
 import org.oblume.core.continuity.Stilled;
-import org.oblume.core.continuity.Tolerances;
 import org.oblume.core.exposure.SignalCurve;
-import org.oblume.core.light.Falling;
-import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLight;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.SoloCheck;
 import org.oblume.core.metering.Suspect;
 import org.oblume.core.moves.ChangeWords;
 import org.oblume.core.photometry.Calibration;
-import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
 import org.oblume.core.plot.Words;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
-import org.oblume.core.units.Stops;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.meter.MeterService;
 import org.oblume.server.rebuild.BuiltRun;
@@ -92,20 +82,8 @@ public class MatchService {
     private record Own(Map<Aspect, Double> of) {
     }
 
-    /** A state of the light that is judged, with what was read of it. */
-    private record Judging(Shot shot, @Nullable RunHead run, Recording recording, ShotState state, ShotLight light, List<Reading> readings) {
-
-        /** The mark that it is judged at: the one that the camera looks at, else the first on set. */
-        Optional<Placement> mark() {
-            Optional<String> framed = recording.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.stands(p.key())).findFirst()
-                    .flatMap(c -> state.value(c.key(), Pointing.class)).map(Pointing::mark).filter(state::stands);
-            return framed.map(recording::placement).or(() -> recording.placements().stream().filter(p -> p.kind() == PlacementKind.MARK && state.stands(p.key())).findFirst());
-        }
-
-        Figures figures(SceneMatchEntity by) {
-            return mark().map(m -> Figures.predicted(light, recording.placements(), state, m.key(), by.school())
-                    .metered(readings, light, recording.placements(), state, m.key(), by.school(), by.curve())).orElse(new Figures(Map.of()));
-        }
+    /** What is judged: a shot, or a rebuild of it, with its state of the light. */
+    private record Subject(Shot shot, @Nullable RunHead run, Judging judging) {
     }
 
     @Transactional(readOnly = true)
@@ -119,23 +97,28 @@ public class MatchService {
         Shot reference = record.shots().stream().filter(s -> Objects.equals(s.id(), by.referenceShotId())).findFirst().orElse(record.shots().get(0));
         Map<String, Calibration> calibrations = meter.calibrations(record);
         Map<String, ShotState> states = record.recording().book().resolveAll();
-        Figures recorded = judging(record, reference, states, calibrations).figures(by);
+        Map<Long, List<Reading>> readings = meter.ofShots(ids);
+        Map<Long, Judging> judgings = record.shots().stream().collect(Collectors.toMap(Shot::id, shot -> judging(record.recording(),
+                Objects.requireNonNull(states.get(shot.card().slate())), calibrations, readings.getOrDefault(shot.id(), List.of()), by)));
+        Figures recorded = Objects.requireNonNull(judgings.get(reference.id())).figures();
+        Map<Long, ShotMatchEntity> close = closeness.findAllById(ids).stream().collect(Collectors.toMap(ShotMatchEntity::shotId, c -> c));
         List<ByEyeEntity> said = byEye.findByShotIdInOrderById(ids);
-        List<MatchView.Judged> judged = record.shots().stream().map(s -> judging(record, s, states, calibrations))
-                .map(now -> judged(now, recorded, by, stilled(now, said), now.shot.id() == reference.id())).toList();
-        List<MatchView.Judged> runs = rebuild.ofShots(ids).stream().map(run -> verdict(run, by, said)).toList();
+        List<MatchView.Judged> judged = record.shots().stream().map(shot -> {
+            Subject now = new Subject(shot, null, Objects.requireNonNull(judgings.get(shot.id())));
+            return judged(now, recorded, close.get(shot.id()), stilled(now, said), shot.id() == reference.id());
+        }).toList();
+        List<MatchView.Judged> runs = rebuild.ofShots(ids).stream().map(rebuild::built).map(run -> verdict(run, rebuilt(run, by), by, said)).toList();
         return new MatchView(sceneId, record.scene().heading(), by.version(), by.school(), by.school().label(), by.curve(), reference.id(), reference.card().slate(),
                 summary(judged, reference), judged, runs);
     }
 
-    private static Judging judging(SceneRecord record, Shot shot, Map<String, ShotState> states, Map<String, Calibration> calibrations, List<Reading> readings) {
-        ShotState state = Objects.requireNonNull(states.get(shot.card().slate()));
-        ShotLight light = ShotLight.of(record.set().plan(), record.recording().placements(), state, Set.of(), calibrations);
-        return new Judging(shot, null, record.recording(), state, light, readings);
+    private static Judging judging(Recording recording, ShotState state, Map<String, Calibration> calibrations, List<Reading> readings, SceneMatchEntity by) {
+        return new Judging(recording, state, ShotLight.of(recording.set(), recording.placements(), state, Set.of(), calibrations), readings, by.school(), by.curve());
     }
 
-    private Judging judging(SceneRecord record, Shot shot, Map<String, ShotState> states, Map<String, Calibration> calibrations) {
-        return judging(record, shot, states, calibrations, meter.ofShot(shot.id()));
+    /** A rebuild as it stands and was read. */
+    private Judging rebuilt(BuiltRun run, SceneMatchEntity by) {
+        return judging(run.built().recording(), run.built().state(), run.built().calibrations(meter.calibrations(run.record())), meter.ofRun(run.head().id()), by);
     }
 
     private static String summary(List<MatchView.Judged> judged, Shot reference) {
@@ -148,53 +131,37 @@ public class MatchService {
                 + (quiet == 0 ? "" : quiet == 1 ? " One difference is explained." : " %d differences are explained.".formatted(quiet));
     }
 
-    private MatchView.Judged judged(Judging now, Figures recorded, SceneMatchEntity by, Map<Aspect, Stilled> stilled, boolean isReference) {
-        ShotMatchEntity close = closeness.findById(now.shot.id()).orElseGet(() -> new ShotMatchEntity(now.shot.id()));
+    /** @param kept how close it has to come, or null while nobody said */
+    private MatchView.Judged judged(Subject subject, Figures recorded, @Nullable ShotMatchEntity kept, Map<Aspect, Stilled> stilled, boolean isReference) {
+        Shot shot = subject.shot;
+        Judging now = subject.judging;
+        ShotMatchEntity close = kept == null ? new ShotMatchEntity(shot.id()) : kept;
+        Map<Aspect, Double> own = own(close);
+        Figures figures = now.figures();
+        Match match = Match.of(recorded, figures, close.closeness().usual().with(own), stilled);
+        List<@Nullable String> cards = now.greyCards(figures).stream().map(c -> c == null ? null : c.hex()).collect(Collectors.toCollection(ArrayList::new));
+        Figure side = figures.of().get(Aspect.KEY_SIDE);
+        return new MatchView.Judged(shot.id(), subject.run, shot.card().slate(), shot.card().description(), shot.card().stage(), now.mark().map(Placement::name).orElse(null),
+                close.closeness(), own, close.version(), figures.anyMetered(), cards, side == null ? null : side.value(), now.facing().map(Bearing::degrees).orElse(null),
+                now.cameraFrom().map(Bearing::degrees).orElse(null), match.holds(), title(match, isReference, close.closeness(), figures),
+                match.lines().stream().map(l -> line(l, now)).toList());
+    }
+
+    private Map<Aspect, Double> own(ShotMatchEntity close) {
         Map<Aspect, Double> own = json.read(close.own(), Own.class).of();
-        Tolerances tolerances = close.closeness().usual().with(own == null ? Map.of() : own);
-        Figures figures = now.figures(by);
-        Match match = Match.of(recorded, figures, tolerances, stilled);
-        Optional<Placement> mark = now.mark();
-        Optional<MarkLight> at = mark.flatMap(m -> now.light.mark(m.key()));
-        List<MatchView.JudgedLine> lines = match.lines().stream().map(l -> new MatchView.JudgedLine(l.aspect(), l.aspect().label(), l.recorded(), l.now(), l.difference(),
-                l.tolerance(), l.verdict(), l.stilled(), l.say(), l.verdict() == Match.Verdict.OUT && mark.isPresent()
-                        ? Remedy.of(l, now.light, now.state, mark.get().key(), by.school()).orElse(null) : null)).toList();
-        return new MatchView.Judged(now.shot.id(), now.run, now.shot.card().slate(), now.shot.card().description(), now.shot.card().stage(), mark.map(Placement::name).orElse(null),
-                close.closeness(), own == null ? Map.of() : own, close.version(), figures.anyMetered(), at.map(a -> swatches(now, a, figures, by.school())).orElse(Arrays.asList(null, null, null)),
-                keySide(figures), mark.flatMap(m -> now.state.aim(m.key())).map(a -> a.bearing().degrees()).orElse(null), cameraFrom(now, at), match.holds(),
-                title(match, isReference, close.closeness(), figures), lines);
+        return own == null ? Map.of() : own;
     }
 
-    private static @Nullable Double keySide(Figures figures) {
-        Figures.Figure side = figures.of().get(Aspect.KEY_SIDE);
-        return side == null ? null : side.value();
+    private static MatchView.JudgedLine line(Match.Line line, Judging now) {
+        Aspect aspect = line.aspect();
+        Words remedy = line.verdict() == Match.Verdict.OUT ? now.mark().flatMap(m -> Remedy.of(line, now.light(), now.state(), m.key(), now.school())).orElse(null) : null;
+        return new MatchView.JudgedLine(aspect, aspect.label(), figure(aspect, line.recorded()), figure(aspect, line.now()), line.difference(),
+                line.difference() == null ? null : aspect.printDifference(line.difference()), line.tolerance(), aspect.printTolerance(line.tolerance()), line.verdict(), line.stilled(),
+                line.say(), remedy);
     }
 
-    private static @Nullable Double cameraFrom(Judging now, Optional<MarkLight> at) {
-        return at.flatMap(a -> now.recording.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA && now.state.stands(p.key())).findFirst()
-                .flatMap(c -> now.state.position(c.key())).map(c -> Bearing.fromOffset(c.xM() - a.face().xM(), c.yM() - a.face().yM()).degrees())).orElse(null);
-    }
-
-    /** Grey cards on both cheeks and the background, in the predicted colour, as bright as the figures that are judged say. */
-    private static List<@Nullable String> swatches(Judging now, MarkLight at, Figures figures, School school) {
-        CameraWhite camera = ShotLight.white(now.recording.placements(), now.state).camera();
-        double lit = figure(figures, Aspect.EXPOSURE, over(now, at.lit()));
-        double shadow = school == School.LIT_TO_SHADOW ? lit - figure(figures, Aspect.RATIO, 0) : over(now, at.shadow());
-        double background = lit + figure(figures, Aspect.BACKGROUND, 0);
-        return Arrays.asList(card(at.lit(), camera, lit), card(at.shadow(), camera, shadow), at.background() == null ? null : card(at.background(), camera, background));
-    }
-
-    private static @Nullable String card(Falling on, CameraWhite camera, double overStops) {
-        return on.mix() == null ? null : on.mix().seenBy(camera).onGreyCard(overStops).hex();
-    }
-
-    private static double figure(Figures figures, Aspect aspect, double otherwise) {
-        Figures.Figure figure = figures.of().get(aspect);
-        return figure == null ? otherwise : figure.value();
-    }
-
-    private static double over(Judging now, Falling on) {
-        return on.lux() > 0 ? now.light.metering().map(m -> m.over(on.lux())).map(Stops::value).orElse(0.0) : 0;
+    private static MatchView.@Nullable FigureSaid figure(Aspect aspect, @Nullable Figure figure) {
+        return figure == null ? null : new MatchView.FigureSaid(figure.value(), aspect.print(figure.value()), figure.metered());
     }
 
     private static String title(Match match, boolean isReference, Closeness close, Figures figures) {
@@ -204,52 +171,22 @@ public class MatchService {
         if (figures.of().isEmpty()) {
             return "Nothing to judge: no mark on set.";
         }
-        List<String> off = match.lines().stream().filter(l -> l.verdict() == Match.Verdict.OUT).map(l -> l.say() + ".").toList();
-        return off.isEmpty() ? close == Closeness.HOLD ? "Holds." : "Holds as a sweetened shot." : String.join(" ", off);
+        return !match.holds() ? match.say() : close == Closeness.HOLD ? "Holds." : "Holds as a sweetened shot.";
     }
 
-    /** What stills lines: what somebody said by eye, and a key whose place or aim was called a cheat. */
-    private static Map<Aspect, Stilled> stilled(Judging now, List<ByEyeEntity> said) {
-        Map<Aspect, Stilled> all = new EnumMap<>(Aspect.class);
-        now.mark().flatMap(m -> now.light.mark(m.key())).flatMap(at -> Figures.key(now.light, at)).ifPresent(key -> {
-            for (Attribute attribute : List.of(Attribute.AIM, Attribute.PLACE)) {
-                now.state.knot(key.key(), attribute).filter(k -> k.tie().reason() == Reason.CHEAT)
-                        .ifPresent(k -> all.put(Aspect.KEY_SIDE, new Stilled(Stilled.Cause.CHEAT, cheat(k), k.tie().author())));
-            }
-        });
-        said.stream().filter(b -> b.shotId() == now.shot.id() && b.runId() == null).forEach(b -> all.put(b.aspect(), b.stilled()));
+    /** What stills lines of a shot: a cheat, and what somebody said by eye. */
+    private static Map<Aspect, Stilled> stilled(Subject now, List<ByEyeEntity> said) {
+        Map<Aspect, Stilled> all = now.run == null ? now.judging.cheats() : new EnumMap<>(Aspect.class);
+        said.stream().filter(b -> b.shotId() == now.shot.id() && Objects.equals(b.runId(), now.run == null ? null : now.run.id())).forEach(b -> all.put(b.aspect(), b.stilled()));
         return all;
     }
 
-    private static String cheat(Knot knot) {
-        return knot.tie().note() == null ? "Called a cheat in %s.".formatted(knot.slate()) : knot.tie().note();
-    }
-
-    private MatchView.Judged verdict(long runId, SceneMatchEntity by, List<ByEyeEntity> said) {
-        return verdict(rebuild.built(runId), by, said);
-    }
-
     /** A rebuild, judged against what was recorded of its shot: as metered then where it was, else as predicted. */
-    private MatchView.Judged verdict(BuiltRun run, SceneMatchEntity by, List<ByEyeEntity> said) {
-        SceneRecord record = run.record();
-        Map<String, Calibration> calibrations = meter.calibrations(record);
-        Map<String, ShotState> state = Map.of(run.shot().card().slate(), record.recording().book().resolve(run.shot().card().slate()));
-        Figures recorded = judging(record, run.shot(), state, calibrations).figures(by);
-        Recording built = run.built().recording();
-        ShotLight light = ShotLight.of(built.set(), built.placements(), run.built().state(), Set.of(), calibrations);
-        Judging now = new Judging(run.shot(), run.head(), built, run.built().state(), light, meter.ofRun(run.head().id()));
-        Map<Aspect, Stilled> stilled = new EnumMap<>(Aspect.class);
-        said.stream().filter(b -> Objects.equals(b.runId(), run.head().id())).forEach(b -> stilled.put(b.aspect(), b.stilled()));
-        Figures turned = run.head().fit() == null ? recorded : turned(recorded, run.head().fit());
-        return judged(now, turned, by, stilled, false);
-    }
-
-    /** A bearing of the recorded plan as it is on the plan of the place where it is rebuilt. */
-    private static Figures turned(Figures recorded, RunHead.FittedPlan fit) {
-        Map<Aspect, Figures.Figure> all = new EnumMap<>(Aspect.class);
-        all.putAll(recorded.of());
-        all.computeIfPresent(Aspect.KEY_SIDE, (a, f) -> new Figures.Figure(Bearing.ofDegrees((fit.mirrored() ? -f.value() : f.value()) + fit.turnDeg()).degrees(), f.metered()));
-        return new Figures(all);
+    private MatchView.Judged verdict(BuiltRun run, Judging now, SceneMatchEntity by, List<ByEyeEntity> said) {
+        Recording record = run.record().recording();
+        Figures recorded = judging(record, record.book().resolve(run.shot().card().slate()), meter.calibrations(run.record()), meter.ofShot(run.shot().id()), by).figures();
+        Subject subject = new Subject(run.shot(), run.head(), now);
+        return judged(subject, recorded.on(run.fit()), closeness.findById(run.shot().id()).orElse(null), stilled(subject, said), false);
     }
 
     @Transactional(readOnly = true)
@@ -259,32 +196,23 @@ public class MatchService {
     }
 
     private MatchView.VerdictView verdict(BuiltRun run) {
-        long runId = run.head().id();
         SceneMatchEntity by = settings(run.record().scene().id());
-        MatchView.Judged match = verdict(run, by, byEye.findByShotIdInOrderById(List.of(run.shot().id())));
-        Tolerances tolerances = match.closeness().usual().with(match.own());
-        List<Reading> readings = meter.ofRun(runId);
+        Judging now = rebuilt(run, by);
+        MatchView.Judged match = verdict(run, now, by, byEye.findByShotIdInOrderById(List.of(run.shot().id())));
+        List<Judging.Head> heads = now.heads(match.closeness().usual().with(match.own()), kit.stock());
         Recording built = run.built().recording();
-        ShotLight light = ShotLight.of(built.set(), built.placements(), run.built().state(), Set.of(), meter.calibrations(run.record()));
-        List<MatchView.HeadLine> heads = light.sources().stream().filter(s -> s.kind() != PlacementKind.DAYLIGHT).map(s -> head(s, readings, run, light, tolerances)).toList();
-        List<String> toTake = new ArrayList<>();
-        if (readings.stream().noneMatch(r -> r.alone() == null)) {
-            toTake.add("All lights at %s: stop, colour, shadow cheek, background".formatted(match.mark() == null ? "the mark" : match.mark()));
-        }
-        heads.stream().filter(h -> h.verdict() == Match.Verdict.UNKNOWN).forEach(h -> toTake.add("%s alone: stop and colour".formatted(h.name())));
         List<MatchView.OtherwiseLine> otherwise = run.instead().stream().map(i -> new MatchView.OtherwiseLine(built.placement(i.placement()).name(),
                 Stream.concat(Stream.ofNullable(i.piece()).map(p -> Words.of(p.what())), i.values().stream().map(v -> ChangeWords.say(built, v))).toList(), i.why())).toList();
-        int steps = sheets.ofRun(runId).steps().size();
-        return new MatchView.VerdictView(run.record().scene().id(), run.record().scene().heading(), match, run.head(), heads, otherwise, steps, run.done(), toTake);
+        RebuildSheets.Progress progress = sheets.progress(run);
+        return new MatchView.VerdictView(run.record().scene().id(), run.record().scene().heading(), match, run.head(), heads.stream().map(MatchService::head).toList(), otherwise,
+                progress.steps(), progress.done(), now.toRead(heads));
     }
 
-    private MatchView.HeadLine head(Placement source, List<Reading> readings, BuiltRun run, ShotLight light, Tolerances tolerances) {
-        return readings.stream().filter(r -> source.key().equals(r.alone())).reduce((a, b) -> b).map(reading -> {
-            SoloCheck check = SoloCheck.of(reading, source, run.built().state(), light, kit.stock(), Suspect.Spread.USUAL);
-            boolean holds = check.holds(tolerances.of().get(Aspect.EXPOSURE), tolerances.of().get(Aspect.WHITE), tolerances.of().get(Aspect.TINT));
-            return new MatchView.HeadLine(source.key(), source.name(), check.calibration() == null ? null : Double.valueOf(check.calibration().stops().value()), check.mired(),
-                    check.duv(), holds ? Match.Verdict.HOLDS : Match.Verdict.OUT, holds ? List.of() : check.likely().stream().map(Suspect::words).limit(2).toList());
-        }).orElseGet(() -> new MatchView.HeadLine(source.key(), source.name(), null, null, null, Match.Verdict.UNKNOWN, List.of()));
+    private static MatchView.HeadLine head(Judging.Head head) {
+        SoloCheck check = head.check();
+        return new MatchView.HeadLine(head.light().key(), head.light().name(), check == null || check.calibration() == null ? null : Double.valueOf(check.calibration().stops().value()),
+                check == null ? null : check.mired(), check == null ? null : check.duv(), head.verdict(),
+                check == null || head.verdict() != Match.Verdict.OUT ? List.of() : check.likely().stream().map(Suspect::words).limit(2).toList());
     }
 
     /** Signs a rebuild with its verdict as it is, which closes it. */
@@ -335,7 +263,7 @@ public class MatchService {
         if (runId == null) {
             byEye.deleteByShotIdAndRunIdIsNullAndAspect(shotId, aspect);
         } else {
-            rebuild.requireOpen(runId);
+            rebuild.requireOpen(runId, shotId);
             byEye.deleteByShotIdAndRunIdAndAspect(shotId, runId, aspect);
         }
         byEye.flush();

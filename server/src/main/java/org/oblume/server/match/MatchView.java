@@ -5,7 +5,6 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Stage;
 import org.oblume.core.continuity.Aspect;
-import org.oblume.core.continuity.Figures;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.School;
 import org.oblume.core.continuity.Stilled;
@@ -46,12 +45,18 @@ public record MatchView(long sceneId, SceneHeading scene, long version, School s
             String title, List<JudgedLine> lines) {
     }
 
+    /** @param said with its unit behind a space. @param metered whether it was read, not predicted */
+    public record FigureSaid(double value, String said, boolean metered) {
+    }
+
     /**
+     * @param differenceSaid with its sign, null when a figure is not known
+     * @param toleranceSaid to either side
      * @param say what is off, or null
      * @param remedy what to do about it, or null
      */
-    public record JudgedLine(Aspect aspect, String label, Figures.@Nullable Figure recorded, Figures.@Nullable Figure now, @Nullable Double difference, double tolerance,
-            Match.Verdict verdict, @Nullable Stilled stilled, @Nullable String say, @Nullable Words remedy) {
+    public record JudgedLine(Aspect aspect, String label, @Nullable FigureSaid recorded, @Nullable FigureSaid now, @Nullable Double difference, @Nullable String differenceSaid,
+            double tolerance, String toleranceSaid, Match.Verdict verdict, @Nullable Stilled stilled, @Nullable String say, @Nullable Words remedy) {
     }
 
     /**

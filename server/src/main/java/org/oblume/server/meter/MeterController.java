@@ -30,7 +30,11 @@ class MeterController {
     }
 
     /** @param reference key of the light whose white is meant, or null for a white that was typed. @param white as typed: {@code 4300 +0.002} */
-    record AgreeBody(@Nullable String reference, @Nullable String white, List<String> others) {
+    record AgreeBody(@Nullable String reference, @Nullable String white, @Nullable List<String> others) {
+
+        AgreeBody {
+            others = others == null ? List.of() : List.copyOf(others);
+        }
     }
 
     @GetMapping("/shots/{shotId}/readings")

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Recording;
 import org.oblume.core.carry.ShotState;
@@ -105,6 +106,13 @@ public class MeterService {
         return readings.findByShotIdAndRunIdIsNullOrderById(shotId).stream().map(this::reading).toList();
     }
 
+    /** Readings of several shots, the oldest first, by shot; a shot without any is left out. */
+    @Transactional(readOnly = true)
+    public Map<Long, List<Reading>> ofShots(List<Long> shotIds) {
+        return readings.findByShotIdInAndRunIdIsNullOrderById(shotIds).stream()
+                .collect(Collectors.groupingBy(ReadingEntity::shotId, Collectors.mapping(this::reading, Collectors.toList())));
+    }
+
     /** Readings of a rebuild, the oldest first. */
     @Transactional(readOnly = true)
     public List<Reading> ofRun(long runId) {
@@ -128,7 +136,7 @@ public class MeterService {
         }
         Recording recording = built.built().recording();
         return new Subject(built.shot(), run, built.record(), recording, built.built().state(), ShotLight.of(recording.set(), recording.placements(), built.built().state(), Set.of(),
-                calibrations(built.record())));
+                built.built().calibrations(calibrations(built.record()))));
     }
 
     @Transactional(readOnly = true)
@@ -231,7 +239,7 @@ public class MeterService {
      */
     void add(long shotId, @Nullable Long run, String line, @Nullable String mark, boolean sure, String author) {
         if (run != null) {
-            rebuild.requireOpen(run);
+            rebuild.requireOpen(run, shotId);
         }
         Subject subject = subject(shotId, run);
         Reading reading = parse(subject, line, mark);
@@ -277,7 +285,7 @@ public class MeterService {
             throw new AccessDeniedException("%s read this: only %s takes it out. Read again: the newest holds.".formatted(row.author(), row.author()));
         }
         if (row.runId() != null) {
-            rebuild.requireOpen(row.runId());
+            rebuild.requireOpen(row.runId(), row.shotId());
         }
         readings.delete(row);
         readings.flush();

@@ -5,7 +5,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface ReadingRepository extends JpaRepository<ReadingEntity, Long> {
 
-    List<ReadingEntity> findByShotIdInOrderById(List<Long> shotIds);
+    List<ReadingEntity> findByShotIdInAndRunIdIsNullOrderById(List<Long> shotIds);
 
     List<ReadingEntity> findByShotIdAndRunIdIsNullOrderById(long shotId);
 

@@ -42,7 +42,7 @@ class UnitCurves {
     @Transactional(readOnly = true)
     Optional<DialCurve> curve(long productionId, Placement light, ShotState state) {
         List<DialPointEntity> rows = points.findByProductionIdAndUnitAndPathOrderById(productionId, unit(light), path(light, state));
-        return rows.isEmpty() ? Optional.empty() : Optional.of(new DialCurve(newest(rows)));
+        return rows.isEmpty() ? Optional.empty() : Optional.of(curve(rows));
     }
 
     @Transactional(readOnly = true)
@@ -50,14 +50,12 @@ class UnitCurves {
         Map<List<String>, List<DialPointEntity>> byPath = new LinkedHashMap<>();
         points.findByProductionIdOrderById(productionId).forEach(p -> byPath.computeIfAbsent(List.of(p.unit(), p.path()), k -> new ArrayList<>()).add(p));
         return byPath.entrySet().stream().map(e -> new MeterView.UnitPath(e.getKey().get(0), e.getKey().get(1),
-                newest(e.getValue()).stream().map(p -> new MeterView.MeasuredDial(p.dialled().kelvin().value(), p.dialled().duv().value(),
+                curve(e.getValue()).points().stream().map(p -> new MeterView.MeasuredDial(p.dialled().kelvin().value(), p.dialled().duv().value(),
                         p.measured().kelvin().value(), p.measured().duv().value())).toList())).toList();
     }
 
-    private static List<DialCurve.Point> newest(List<DialPointEntity> rows) {
-        Map<Long, DialCurve.Point> byDial = new LinkedHashMap<>();
-        rows.forEach(r -> byDial.put(Math.round(r.point().dialled().kelvin().mired()), r.point()));
-        return List.copyOf(byDial.values());
+    private static DialCurve curve(List<DialPointEntity> rows) {
+        return DialCurve.ofNewest(rows.stream().map(DialPointEntity::point).toList());
     }
 
     static Optional<WhitePoint> dialled(Placement light, ShotState state) {

@@ -10,9 +10,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Recording;
-import org.oblume.core.carry.ShotState;
 import org.oblume.core.continuity.Aspect;
-import org.oblume.core.continuity.Figures.Figure;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.Stilled;
 import org.oblume.core.geometry.Side;
@@ -20,7 +18,7 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Words;
-import org.oblume.core.units.Bearing;
+import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Stops;
@@ -117,19 +115,23 @@ class Papers {
     }
 
     PlanDrawing drawing(long shotId) {
-        Subject subject = subject(shotId);
-        return drawing(subject.record.recording(), subject.record.recording().book().resolve(subject.shot.card().slate()));
+        return drawing(subject(shotId));
     }
 
-    private static PlanDrawing drawing(Recording recording, ShotState state) {
-        return new PlanDrawing(recording, state);
+    private static PlanDrawing drawing(Subject subject) {
+        Recording recording = subject.record.recording();
+        return new PlanDrawing(recording, recording.book().resolve(subject.shot.card().slate()));
+    }
+
+    private static PlanDrawing drawing(AsBuilt built) {
+        return new PlanDrawing(built.recording(), built.state());
     }
 
     /** @param scale 25 means 1 : 25; 0 for the largest that fits a page */
     Paper plot(long shotId, int scale, For reader) {
         Subject subject = subject(shotId);
         Sheet.Table table = things(subject, reader);
-        PlanDrawing drawing = drawing(shotId);
+        PlanDrawing drawing = drawing(subject);
         return new Paper(file(subject, "plot"), new Sheet(subject.title("plot"), subject.subtitle(), reader.link("/shots/" + shotId + "/plot"), PdfSheet.suitsLandscape(drawing),
                 List.of(new Sheet.Plan(drawing, scale))), table);
     }
@@ -197,9 +199,7 @@ class Papers {
         }
         sheet.misfits().forEach(m -> parts.add(new Sheet.Say("Does not fit: " + reader.say(m.words()), true)));
         parts.add(new Sheet.Steps(IntStream.range(0, sheet.steps().size()).mapToObj(i -> step(i + 1, sheet.steps().get(i), reader)).toList()));
-        Recording recording = sheet.run() == null ? subject(shotId).record.recording() : runs.built(sheet.run().id()).built().recording();
-        ShotState state = sheet.run() == null ? recording.book().resolve(sheet.slate()) : runs.built(sheet.run().id()).built().state();
-        parts.add(new Sheet.Plan(drawing(recording, state), 0));
+        parts.add(new Sheet.Plan(sheet.run() == null ? drawing(shotId) : drawing(runs.built(sheet.run().id()).built()), 0));
         String name = sheet.run() == null ? "rebuild" : "rebuild, " + sheet.run().name();
         Sheet.Table table = new Sheet.Table("", List.of(figures("Step", 0.5), column("Name", 1), column("What", 2), column("A from", 1), figures("A", 0.7), column("B from", 1),
                 figures("B", 0.7), column("Side", 0.6), figures("Height", 0.8), column("Aim", 1.5), column("Through", 2), column("Settings", 2), column("Done by", 1)),
@@ -208,7 +208,7 @@ class Papers {
                 reader.link("/shots/%d/rebuild".formatted(shotId)), false, parts), table);
     }
 
-    private static Sheet.ToDo step(int number, RebuildView.Step step, For reader) {
+    private static Sheet.Task step(int number, RebuildView.Step step, For reader) {
         PlacedView placed = step.placed();
         List<String> lines = new ArrayList<>();
         PlacedView.Tapes tapes = placed.tapes();
@@ -237,7 +237,7 @@ class Papers {
         }
         lines.addAll(step.cautions());
         String watts = placed.placement().piece().watts() > 0 ? ", %d W".formatted(Math.round(placed.placement().piece().watts())) : "";
-        return new Sheet.ToDo(number, placed.placement().name(), what(placed) + watts, lines, step.done() != null && !step.done().changedSince());
+        return new Sheet.Task(number, placed.placement().name(), what(placed) + watts, lines, step.done() != null && !step.done().changedSince());
     }
 
     private static String settings(PlacedView placed, For reader) {
@@ -300,37 +300,18 @@ class Papers {
     }
 
     private static String figure(MatchView.JudgedLine line) {
-        Figure now = line.now();
-        return now == null ? "not known" : "%s %s%s".formatted(print(line.aspect(), now.value()), now.metered() ? "m" : "p",
-                line.difference() == null ? "" : " (%s)".formatted(signed(line.aspect(), line.difference())));
+        return line.now() == null ? "not known" : "%s%s".formatted(said(line.now()), line.differenceSaid() == null ? "" : " (%s)".formatted(line.differenceSaid()));
     }
 
-    /** A figure of an aspect with its unit. */
-    static String print(Aspect aspect, double value) {
-        return switch (aspect) {
-            case RATIO, EXPOSURE, BACKGROUND -> Stops.of(value).inTenths() + " stop";
-            case KEY_SIDE -> Bearing.ofDegrees(value).print();
-            case WHITE -> Numbers.plain(Math.round(value)) + " mired";
-            case TINT -> Duv.print(value);
-            case SOFTNESS -> Numbers.fixed(value, 1) + "°";
-        };
-    }
-
-    private static String signed(Aspect aspect, double difference) {
-        String figure = switch (aspect) {
-            case KEY_SIDE -> Numbers.plain(Math.round(difference)) + "°";
-            case SOFTNESS -> "x" + Numbers.fixed(Math.pow(2, difference), 1);
-            default -> print(aspect, difference).replaceFirst(" (stop|mired)$", "");
-        };
-        return difference > 0 && aspect != Aspect.SOFTNESS ? "+" + figure : figure;
+    private static String said(MatchView.@Nullable FigureSaid figure) {
+        return figure == null ? "not known" : figure.said() + (figure.metered() ? " m" : " p");
     }
 
     Paper verdict(long run, For reader) {
         MatchView.VerdictView verdict = matching.verdict(run);
         Sheet.Table lines = new Sheet.Table("Against the record", List.of(column("", 2), column("Recorded", 1.2), column("Now", 1.2), column("Difference", 1), column("Within", 1), column("Verdict", 3)),
-                verdict.match().lines().stream().map(l -> List.of(l.label(), l.recorded() == null ? "not known" : print(l.aspect(), l.recorded().value()) + (l.recorded().metered() ? " m" : " p"),
-                        l.now() == null ? "not known" : print(l.aspect(), l.now().value()) + (l.now().metered() ? " m" : " p"), l.difference() == null ? "" : signed(l.aspect(), l.difference()),
-                        tolerance(l), said(l, reader))).toList());
+                verdict.match().lines().stream().map(l -> List.of(l.label(), said(l.recorded()), said(l.now()), l.differenceSaid() == null ? "" : l.differenceSaid(), l.toleranceSaid(),
+                        said(l, reader))).toList());
         Sheet.Table heads = new Sheet.Table("Each light alone", List.of(column("Light", 2), figures("Stops off", 1), figures("Mired off", 1), figures("Duv off", 1), column("Verdict", 4)),
                 verdict.heads().stream().map(h -> List.of(h.name(), h.kStops() == null ? "" : Stops.of(h.kStops()).inTenths(), h.mired() == null ? "" : Numbers.plain(Math.round(h.mired())),
                         h.duv() == null ? "" : Duv.print(h.duv()), h.verdict() == Match.Verdict.UNKNOWN ? "not read" : h.verdict() == Match.Verdict.HOLDS ? "holds" : "off. "
@@ -342,11 +323,6 @@ class Papers {
         return new Paper("%s-verdict".formatted(verdict.match().slate()), new Sheet("%s, verdict: %s".formatted(verdict.match().slate(), verdict.run().name()),
                 "%s. m: metered, p: predicted.".formatted(subtitle(verdict.scene().number(), verdict.scene().heading(), verdict.match().description())),
                 reader.link("/shots/%d/rebuild".formatted(verdict.match().shotId())), false, parts), lines);
-    }
-
-    private static String tolerance(MatchView.JudgedLine line) {
-        return line.aspect() == Aspect.KEY_SIDE ? "%d°".formatted(Math.round(line.tolerance()))
-                : line.aspect() == Aspect.SOFTNESS ? "x" + Numbers.fixed(Math.pow(2, line.tolerance()), 1) : print(line.aspect(), line.tolerance());
     }
 
     private static String said(MatchView.JudgedLine line, For reader) {

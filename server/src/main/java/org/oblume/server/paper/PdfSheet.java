@@ -224,7 +224,7 @@ final class PdfSheet {
         pen().line(new At(MARGIN, down), new At(MARGIN + width(), down), all == null ? Stroke.HAIR : Stroke.THIN);
     }
 
-    private void step(Sheet.ToDo step) {
+    private void step(Sheet.Task step) {
         List<String> lines = step.lines().stream().flatMap(l -> wrapped(l, width() - 30, Face.TEXT, SIZE).stream()).toList();
         room(LEADING * (lines.size() + 1) + 12);
         down += 16;

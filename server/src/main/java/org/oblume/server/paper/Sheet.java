@@ -27,11 +27,11 @@ record Sheet(String title, String subtitle, String link, boolean landscape, List
     }
 
     /** Things to do, each with a box to tick. */
-    record Steps(List<ToDo> steps) implements Part {
+    record Steps(List<Task> steps) implements Part {
     }
 
     /** @param lines what is to be done, a line each */
-    record ToDo(int number, String title, String what, List<String> lines, boolean done) {
+    record Task(int number, String title, String what, List<String> lines, boolean done) {
     }
 
     /** @param scale 25 means 1 : 25; 0 for the largest that fits */

@@ -1,6 +1,7 @@
 package org.oblume.server.rebuild;
 
 import java.util.List;
+import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.rebuild.Instead;
 import org.oblume.server.shot.SceneRecord;
@@ -9,8 +10,8 @@ import org.oblume.server.shot.Shot;
 /**
  * A run with the shot as it stands there.
  *
+ * @param fit where the recorded plan lies on that of the place where it is rebuilt
  * @param instead what is not as recorded
- * @param done how many steps are ticked
  */
-public record BuiltRun(RunHead head, Shot shot, SceneRecord record, AsBuilt built, List<Instead> instead, int done) {
+public record BuiltRun(RunHead head, Shot shot, SceneRecord record, AsBuilt built, PlanFit fit, List<Instead> instead) {
 }

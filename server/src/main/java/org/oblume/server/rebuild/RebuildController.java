@@ -7,16 +7,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
-import org.oblume.core.carry.Recording;
 import org.oblume.core.geometry.TapeCheck;
-import org.oblume.core.moves.ChangeWords;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Words;
-import org.oblume.core.rebuild.Substitute;
 import org.oblume.core.units.Length;
 import org.oblume.server.support.Edit;
 import org.oblume.server.support.JsonText;
@@ -30,7 +25,6 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -53,14 +47,22 @@ class RebuildController {
     record NowTrue(Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text) {
     }
 
-    record StepBody(boolean done, @Nullable String kind, @Nullable String unit, List<NowTrue> values, @Nullable String why) {
+    record StepBody(boolean done, @Nullable String kind, @Nullable String unit, @Nullable List<NowTrue> values, @Nullable String why) {
+
+        StepBody {
+            values = values == null ? List.of() : List.copyOf(values);
+        }
     }
 
     /** @param length as typed. */
     record PulledTape(String landmark, String length) {
     }
 
-    record PulledTapes(List<PulledTape> tapes) {
+    record PulledTapes(@Nullable List<PulledTape> tapes) {
+
+        PulledTapes {
+            tapes = tapes == null ? List.of() : List.copyOf(tapes);
+        }
     }
 
     /** @param xM where the tapes put it. @param wrong landmark of the tape that is likely misread, or null */
@@ -68,16 +70,6 @@ class RebuildController {
     }
 
     record FitPreview(RunHead.FittedPlan fit, List<RebuildView.MisfitSaid> misfits) {
-    }
-
-    /** @param settings what to dial and hang, in words */
-    record Standin(String kind, List<Setting> settings, double stops, double mired, double duv, double softness, boolean reaches, List<String> givenUp) {
-    }
-
-    record Setting(Attribute attribute, String label, AttributeValue value, Words words) {
-    }
-
-    record Standins(List<Standin> substitutes) {
     }
 
     @GetMapping("/shots/{shotId}/rebuild")
@@ -136,17 +128,6 @@ class RebuildController {
         List<Change> values = body.values().stream().map(v -> new Change(placement, json.value(v.attribute(), v.value(), v.text()))).toList();
         rebuild.otherwise(id, placement, new RebuildService.Otherwise(body.done(), body.kind(), body.unit(), values, body.why()), Edit.version(ifMatch), person.getName());
         return sheets.ofRun(id);
-    }
-
-    @GetMapping("/runs/{id}/steps/{placement}/substitutes")
-    Standins substitutes(@PathVariable long id, @PathVariable String placement, @RequestParam boolean unit, @RequestParam(defaultValue = "") List<String> missing) {
-        Recording recording = rebuild.built(id).built().recording();
-        return new Standins(rebuild.substitutes(id, placement, unit, Set.copyOf(missing)).stream().map(s -> standin(recording, s)).toList());
-    }
-
-    private static Standin standin(Recording recording, Substitute found) {
-        return new Standin(found.piece().what(), found.values().stream().map(v -> new Setting(Attribute.of(v), Attribute.of(v).label(), v,
-                ChangeWords.say(recording, v))).toList(), found.stops(), found.mired(), found.duv(), found.softness(), found.reaches(), found.givenUp());
     }
 
     @PostMapping("/runs/{id}/steps/{placement}/tapes")

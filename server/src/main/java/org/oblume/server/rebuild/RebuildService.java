@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
@@ -27,12 +26,9 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.rebuild.Instead;
-import org.oblume.core.rebuild.Substitute;
-import org.oblume.core.rebuild.Substitutes;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.Kit;
@@ -93,7 +89,11 @@ public class RebuildService {
      * @param setId another set, or null for the scene's own
      * @param pairs landmarks that both sets have, for another set
      */
-    record NewRun(@Nullable String name, @Nullable Long fromShotId, @Nullable Long setId, List<LandmarkPair> pairs, boolean mirrored) {
+    record NewRun(@Nullable String name, @Nullable Long fromShotId, @Nullable Long setId, @Nullable List<LandmarkPair> pairs, boolean mirrored) {
+
+        NewRun {
+            pairs = pairs == null ? List.of() : List.copyOf(pairs);
+        }
     }
 
     /** What stands otherwise. @param kind of the kit that stands in for it, or null. @param unit its own name. @param values that are true now */
@@ -138,10 +138,13 @@ public class RebuildService {
     BuiltRun fitted(long shotId, NewRun wanted) {
         Shot shot = shots.get(shotId);
         SceneRecord record = records.restingUnder(shot);
-        DrawnSet there = sets.get(Objects.requireNonNull(wanted.setId()));
+        if (wanted.setId() == null) {
+            throw new Refusal("setId", "Choose the set where it is rebuilt.");
+        }
+        DrawnSet there = sets.get(wanted.setId());
         KeptFit kept = fit(record, there, wanted);
         RunHead head = new RunHead(0, "", wanted.setId(), null, null, "", Instant.EPOCH, told(kept), null);
-        return new BuiltRun(head, shot, record, AsBuilt.of(record.recording(), state(record, shot), there.set().plan(), kept.fit(), List.of()), List.of(), 0);
+        return new BuiltRun(head, shot, record, AsBuilt.of(record.recording(), state(record, shot), there.set().plan(), kept.fit(), List.of()), kept.fit(), List.of());
     }
 
     @Transactional(readOnly = true)
@@ -151,12 +154,9 @@ public class RebuildService {
         SceneRecord record = records.restingUnder(shot);
         List<RunStepEntity> kept = steps.findByRunIdOrderById(runId);
         List<Instead> instead = instead(record, kept);
-        return new BuiltRun(head(run, record), shot, record, built(run, shot, record, instead), instead, (int) kept.stream().filter(RunStepEntity::done).count());
-    }
-
-    private AsBuilt built(RunEntity run, Shot shot, SceneRecord record, List<Instead> instead) {
+        PlanFit fit = keptFit(run).map(KeptFit::fit).orElse(PlanFit.NONE);
         SetPlan set = run.setId() == null ? record.set().plan() : sets.get(run.setId()).set().plan();
-        return AsBuilt.of(record.recording(), state(record, shot), set, keptFit(run).map(KeptFit::fit).orElse(PlanFit.NONE), instead);
+        return new BuiltRun(head(run, record), shot, record, AsBuilt.of(record.recording(), state(record, shot), set, fit, instead), fit, instead);
     }
 
     private Optional<KeptFit> keptFit(RunEntity run) {
@@ -292,20 +292,16 @@ public class RebuildService {
         return built(runId);
     }
 
-    /** What could stand in for a unit, or for filters, that are missing. @param unitGone whether the unit itself is */
+    /** A run as it would stand with one thing as recorded. */
     @Transactional(readOnly = true)
-    List<Substitute> substitutes(long runId, String placement, boolean unitGone, Set<String> missing) {
+    public BuiltRun asRecorded(long runId, String placement) {
         BuiltRun run = built(runId);
-        AsBuilt asRecorded = withoutWhatIsSaidOf(run, placement);
-        Placement light = asRecorded.recording().placement(placement);
-        List<Piece> units = unitGone ? kit.fixtures().stream().filter(f -> f.kind().isLight()).map(Kit.Fixture::piece)
-                .filter(p -> !p.what().equals(light.piece().what())).toList() : List.of(light.piece());
-        return Substitutes.of(asRecorded, placement, missing, units, kit.stock());
+        return new BuiltRun(run.head(), run.shot(), run.record(), withoutWhatIsSaidOf(run, placement), run.fit(), run.instead());
     }
 
-    /** A run as it would stand with one thing as recorded. */
     private AsBuilt withoutWhatIsSaidOf(BuiltRun run, String placement) {
-        return built(run(run.head().id()), run.shot(), run.record(), run.instead().stream().filter(i -> !i.placement().equals(placement)).toList());
+        return AsBuilt.of(run.record().recording(), state(run.record(), run.shot()), run.built().recording().set(), run.fit(),
+                run.instead().stream().filter(i -> !i.placement().equals(placement)).toList());
     }
 
     /** @param pulled lengths by landmark, metres, in the order in which they were pulled */
@@ -344,8 +340,20 @@ public class RebuildService {
         return Optional.ofNullable(run(runId).page());
     }
 
-    /** @throws Refusal when the run is signed: nothing of it changes any more */
-    public void requireOpen(long runId) {
+    /**
+     * Lets nobody else change the run until the transaction ends.
+     *
+     * @throws Refusal when the run is signed: nothing of it changes any more
+     * @throws NoSuchElementException when it is none of this shot
+     */
+    public void requireOpen(long runId, long shotId) {
+        if (run(runId).shotId() != shotId) {
+            throw new NoSuchElementException("There is no such rebuild of this shot.");
+        }
+        requireOpen(runId);
+    }
+
+    private void requireOpen(long runId) {
         RunEntity run = run(runId);
         scenes.oneChangeAtATime(shots.get(run.shotId()).sceneId());
         RunHead.Signature signed = run.signature();

@@ -1,18 +1,17 @@
 package org.oblume.server.rebuild;
 
-import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Recording;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.moves.ChangeWords;
 import org.oblume.core.moves.Difference;
-import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.Side;
+import org.oblume.core.moves.StandsAlready;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Place;
@@ -75,42 +74,54 @@ public class RebuildSheets {
         return new RebuildView.RevisedSince(difference.placement().name(), difference.attribute().label(), difference.words());
     }
 
+    /** @param steps of a run, without what stands already. @param done of them ticked */
+    public record Progress(int steps, int done) {
+    }
+
+    /** How far a run has come. */
+    public Progress progress(BuiltRun run) {
+        Map<Long, RunStepEntity> kept = rebuild.kept(run.head().id());
+        List<RebuildStep> steps = steps(run.record(), run.built(), stands(run.head(), run.built()));
+        return new Progress(steps.size(), (int) steps.stream().filter(s -> {
+            RunStepEntity step = kept.get(run.record().placementId(s.placement().key()));
+            return step != null && step.done();
+        }).count());
+    }
+
+    private static List<RebuildStep> steps(SceneRecord record, AsBuilt built, StandsAlready stands) {
+        return RebuildSheet.steps(built.recording().set(), built.recording().placements(), built.state(), record.scene().heading().buildOrder()).stream()
+                .filter(s -> stands.stays().stream().noneMatch(p -> p.key().equals(s.placement().key()))).toList();
+    }
+
+    private StandsAlready stands(@Nullable RunHead run, AsBuilt built) {
+        if (run == null || run.fromShotId() == null) {
+            return new StandsAlready(List.of(), List.of());
+        }
+        Shot from = shots.get(run.fromShotId());
+        Recording before = records.restingUnder(from).recording();
+        return StandsAlready.between(new Side(before, before.book().resolve(from.card().slate())), new Side(built.recording(), built.state()));
+    }
+
     private RebuildView view(Shot shot, SceneRecord record, AsBuilt built, @Nullable RunHead run, String setName, List<RebuildView.RevisedSince> revised, List<Instead> instead,
             Map<Long, RunStepEntity> kept) {
-        SetPlan set = built.recording().set();
-        List<RebuildStep> all = RebuildSheet.steps(set, built.recording().placements(), built.state(), record.scene().heading().buildOrder());
+        StandsAlready stands = stands(run, built);
+        List<RebuildStep> all = steps(record, built, stands);
         Set<String> keys = all.stream().map(s -> s.placement().key()).collect(Collectors.toSet());
         Map<String, PlacedView> placed = plots.tried(shot, record, built.recording(), built.state(), keys).stream().collect(Collectors.toMap(p -> p.placement().key(), p -> p));
-        List<String> out = new ArrayList<>();
-        Set<String> stands = run == null || run.fromShotId() == null ? Set.of() : standing(built, shots.get(run.fromShotId()), keys, out);
-        List<RebuildView.Step> steps = all.stream().filter(s -> !stands.contains(s.placement().key()))
+        List<RebuildView.Step> steps = all.stream()
                 .map(s -> step(s, placed.get(s.placement().key()), record, built, instead, kept.get(record.placementId(s.placement().key())))).toList();
         List<RebuildView.MisfitSaid> misfits = run == null || run.setId() == null ? List.of() : misfits(built);
         return new RebuildView(shot.id(), shot.card().slate(), shot.card().description(), record.slate(shot.card().basedOnId()), record.scene().id(),
-                record.scene().heading(), setName, set, run, rebuild.ofShot(shot.id(), record), steps, names(built, stands), out, misfits, revised, knots.newestEvent());
+                record.scene().heading(), setName, built.recording().set(), run, rebuild.ofShot(shot.id(), record), steps, names(stands.stays()), names(stands.out()), misfits, revised,
+                knots.newestEvent());
+    }
+
+    private static List<String> names(List<Placement> placements) {
+        return placements.stream().map(Placement::name).toList();
     }
 
     static List<RebuildView.MisfitSaid> misfits(AsBuilt built) {
         return built.misfits().stream().map(m -> new RebuildView.MisfitSaid(m.placement(), m.words())).toList();
-    }
-
-    /** Keys of what stands already as it is to be. @param out takes the names of what stands and does not belong */
-    private Set<String> standing(AsBuilt built, Shot from, Set<String> keys, List<String> out) {
-        SceneRecord before = records.restingUnder(from);
-        Side was = new Side(before.recording(), before.recording().book().resolve(from.card().slate()));
-        Set<String> stands = new LinkedHashSet<>(keys);
-        for (Difference difference : Differences.between(was, new Side(built.recording(), built.state()))) {
-            Placement thing = difference.placement();
-            stands.remove(thing.key());
-            if (!keys.contains(thing.key())) {
-                out.add(thing.name());
-            }
-        }
-        return stands;
-    }
-
-    private static List<String> names(AsBuilt built, Set<String> keys) {
-        return built.recording().placements().stream().filter(p -> keys.contains(p.key())).map(Placement::name).toList();
     }
 
     private static RebuildView.Step step(RebuildStep step, PlacedView placed, SceneRecord record, AsBuilt built, List<Instead> instead, @Nullable RunStepEntity kept) {

@@ -47,7 +47,7 @@ class SheetTest {
 
     @Test
     void aStepIsNeverCutInTwoByTheEndOfAPage() throws IOException {
-        List<Sheet.ToDo> steps = IntStream.rangeClosed(1, 40).mapToObj(i -> new Sheet.ToDo(i, "Head %d".formatted(i), "LED spot", List.of("A 2.00 m from post.", "Aim level.", "last line of %d".formatted(i)), i % 2 == 0)).toList();
+        List<Sheet.Task> steps = IntStream.rangeClosed(1, 40).mapToObj(i -> new Sheet.Task(i, "Head %d".formatted(i), "LED spot", List.of("A 2.00 m from post.", "Aim level.", "last line of %d".formatted(i)), i % 2 == 0)).toList();
         try (PDDocument pdf = laidOut(new Sheet.Steps(steps))) {
             for (int page = 1; page <= pdf.getNumberOfPages(); page++) {
                 PDFTextStripper reader = new PDFTextStripper();

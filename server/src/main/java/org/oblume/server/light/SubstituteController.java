@@ -1,0 +1,67 @@
+package org.oblume.server.light;
+
+import java.util.List;
+import java.util.Set;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.moves.ChangeWords;
+import org.oblume.core.photometry.Calibration;
+import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.Words;
+import org.oblume.core.rebuild.Substitute;
+import org.oblume.core.rebuild.Substitutes;
+import org.oblume.server.kit.Kit;
+import org.oblume.server.kit.KitService;
+import org.oblume.server.meter.MeterService;
+import org.oblume.server.rebuild.BuiltRun;
+import org.oblume.server.rebuild.RebuildService;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What of the kit reaches the light of something that is missing in a rebuild. */
+@RestController
+@RequestMapping("/api/runs/{run}/steps/{placement}/substitutes")
+class SubstituteController {
+
+    private final RebuildService rebuild;
+    private final MeterService meter;
+    private final KitService kit;
+
+    SubstituteController(RebuildService rebuild, MeterService meter, KitService kit) {
+        this.rebuild = rebuild;
+        this.meter = meter;
+        this.kit = kit;
+    }
+
+    /** @param settings what to dial and hang, in words */
+    record Standin(String kind, List<Setting> settings, double stops, double mired, double duv, double softness, boolean reaches, List<String> givenUp) {
+    }
+
+    record Setting(Attribute attribute, String label, AttributeValue value, Words words) {
+    }
+
+    record Standins(List<Standin> substitutes) {
+    }
+
+    /** @param unit whether the unit itself is missing. @param missing names of filters that are */
+    @GetMapping
+    Standins substitutes(@PathVariable("run") long runId, @PathVariable String placement, @RequestParam boolean unit, @RequestParam(defaultValue = "") List<String> missing) {
+        BuiltRun run = rebuild.asRecorded(runId, placement);
+        Placement light = run.built().recording().placement(placement);
+        List<Piece> units = unit ? kit.fixtures().stream().filter(f -> f.kind().isLight()).map(Kit.Fixture::piece).filter(p -> !p.what().equals(light.piece().what())).toList()
+                : List.of(light.piece());
+        Calibration found = meter.calibrations(run.record()).getOrDefault(placement, Calibration.NONE);
+        return new Standins(Substitutes.of(run.built(), placement, found, Set.copyOf(missing), units, kit.stock()).stream()
+                .map(s -> standin(run.built().recording(), s)).toList());
+    }
+
+    private static Standin standin(Recording recording, Substitute found) {
+        return new Standin(found.piece().what(), found.values().stream().map(v -> new Setting(Attribute.of(v), Attribute.of(v).label(), v,
+                ChangeWords.say(recording, v))).toList(), found.stops(), found.mired(), found.duv(), found.softness(), found.reaches(), found.givenUp());
+    }
+}
