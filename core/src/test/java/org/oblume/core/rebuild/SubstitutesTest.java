@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.filter.FilterEffect;
@@ -74,6 +75,29 @@ class SubstitutesTest {
     void aMarkIsNoLightAndAHeadThatGivesNothingHasNothingToReach() {
         assertThatThrownBy(() -> Substitutes.of(built(stage), "mark", Calibration.NONE, Set.of(), List.of(), STOCK)).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> Substitutes.of(built(stage.tie("key", new Level(0))), "key", Calibration.NONE, Set.of(), List.of(), STOCK)).hasMessageContaining("nothing");
+    }
+
+    /** The meter found a stop less than the figures say: that is the light to reach, not the nominal one. */
+    @Test
+    void theLightThatWasMeteredIsReachedAndNotTheNominalOne() {
+        Piece unit = unit("Bicolour LED spot", 2700, 6500, 10_000);
+        double nominal = level(Substitutes.of(built(stage), "key", Calibration.NONE, Set.of(), List.of(unit), STOCK).get(0));
+        Substitute found = Substitutes.of(built(stage), "key", new Calibration(0.5), Set.of(), List.of(unit), STOCK).get(0);
+        assertThat(level(found)).isCloseTo(nominal / 2, within(0.1));
+        assertThat(found.stops()).isCloseTo(0, within(0.02));
+    }
+
+    @Test
+    void whatWasFoundOfAUnitSaysNothingOfTheOneThatStandsInForIt() {
+        Map<String, Calibration> found = Map.of("key", new Calibration(0.5), "edge", new Calibration(1.2));
+        Instead other = new Instead("key", unit("Other", 2700, 6500, 10_000), List.of(), "out on hire");
+        assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(other)).calibrations(found)).containsOnlyKeys("edge");
+        Instead dimmed = new Instead("key", null, List.of(new Level(20)), "too bright");
+        assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(dimmed)).calibrations(found)).containsOnlyKeys("key", "edge");
+    }
+
+    private static double level(Substitute found) {
+        return found.values().stream().filter(Level.class::isInstance).map(v -> ((Level) v).percent()).findFirst().orElseThrow();
     }
 
     private List<Substitute> find(Set<String> missing, Piece... units) {

@@ -79,7 +79,7 @@ public class MatchService {
     }
 
     /** One set of tolerances as JSON: only those that were set for the shot alone. */
-    private record Own(Map<Aspect, Double> of) {
+    private record Own(@Nullable Map<Aspect, Double> of) {
     }
 
     /** What is judged: a shot, or a rebuild of it, with its state of the light. */
