@@ -55,7 +55,7 @@ async function sign() {
           <p class="text-quiet">Sc. {{ verdict.scene.number }} {{ verdict.scene.heading }}; {{ verdict.match.description }}</p>
         </div>
         <LineState />
-        <PaperLinks :papers="[{ name: 'Verdict', path: `/api/runs/${runId}/paper/verdict` }, { name: 'Reading log', path: `/api/shots/${verdict.match.shotId}/paper/readings?run=${runId}` }]" />
+        <PaperLinks :papers="[{ name: 'Verdict', path: `/api/runs/${runId}/paper/verdict` }, { name: 'Lights', path: `/api/runs/${runId}/paper/lights`, kinds: ['csv'] }, { name: 'Reading log', path: `/api/shots/${verdict.match.shotId}/paper/readings?run=${runId}` }]" />
         <RouterLink class="button" :to="{ name: 'rebuild', params: { id: verdict.match.shotId }, query: { run: runId } }">To the steps</RouterLink>
         <RouterLink class="button" :to="{ name: 'match', params: { id: verdict.match.shotId } }">To the scene’s report</RouterLink>
       </header>

@@ -41,6 +41,14 @@ class ReadingLineTest {
         assertThat(reading.signals()).isEqualTo(new Signals(54.0, 12.0, 20.0, 88.0, 96.0));
     }
 
+    @Test
+    void whatIsTappedIsReadLikeWhatIsTyped() {
+        Reading reading = read("T4 1/3, shadow T2, 4300 K +0.000, lit 54 %, shadow 18 %, window 92 %");
+        assertThat(reading.lux()).isCloseTo(CAMERA.required(TStop.parse("4 1/3")).lux(), within(1e-9));
+        assertThat(reading.duv()).isZero();
+        assertThat(reading.signals()).isEqualTo(new Signals(54.0, 18.0, null, 92.0, null));
+    }
+
     @ParameterizedTest
     @CsvSource({"'450 lux',450", "'10 fc',107.6391", "'lit 450lx',450", "'1,5 lux',1.5"})
     void lightIsReadInEitherUnit(String line, double lux) {

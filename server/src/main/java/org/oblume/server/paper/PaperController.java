@@ -92,6 +92,11 @@ class PaperController {
         return answer(papers.verdict(run, reader(units)), kind, person);
     }
 
+    @GetMapping(path = "/runs/{run}/paper/lights.{kind}", produces = MediaType.ALL_VALUE)
+    ResponseEntity<byte[]> lights(@PathVariable long run, @PathVariable String kind, @RequestParam(defaultValue = "metric") String units, Principal person) {
+        return answer(papers.lights(run, reader(units)), kind, person);
+    }
+
     private static int checked(int scale) {
         return (int) Checks.within("scale", "The scale 1 :", scale, 0, MOST_SCALE, "");
     }

@@ -309,20 +309,36 @@ class Papers {
 
     Paper verdict(long run, For reader) {
         MatchView.VerdictView verdict = matching.verdict(run);
-        Sheet.Table lines = new Sheet.Table("Against the record", List.of(column("", 2), column("Recorded", 1.2), column("Now", 1.2), column("Difference", 1), column("Within", 1), column("Verdict", 3)),
+        return verdict(verdict, "verdict", lines(verdict, reader), reader);
+    }
+
+    /** The verdict, with its lights as the rows. */
+    Paper lights(long run, For reader) {
+        MatchView.VerdictView verdict = matching.verdict(run);
+        return verdict(verdict, "lights", heads(verdict), reader);
+    }
+
+    private static Sheet.Table lines(MatchView.VerdictView verdict, For reader) {
+        return new Sheet.Table("Against the record", List.of(column("", 2), column("Recorded", 1.2), column("Now", 1.2), column("Difference", 1), column("Within", 1), column("Verdict", 3)),
                 verdict.match().lines().stream().map(l -> List.of(l.label(), said(l.recorded()), said(l.now()), l.differenceSaid() == null ? "" : l.differenceSaid(), l.toleranceSaid(),
                         said(l, reader))).toList());
-        Sheet.Table heads = new Sheet.Table("Each light alone", List.of(column("Light", 2), figures("Stops off", 1), figures("Mired off", 1), figures("Duv off", 1), column("Verdict", 4)),
+    }
+
+    private static Sheet.Table heads(MatchView.VerdictView verdict) {
+        return new Sheet.Table("Each light alone", List.of(column("Light", 2), figures("Stops off", 1), figures("Mired off", 1), figures("Duv off", 1), column("Verdict", 4)),
                 verdict.heads().stream().map(h -> List.of(h.name(), h.kStops() == null ? "" : Stops.of(h.kStops()).inTenths(), h.mired() == null ? "" : Numbers.plain(Math.round(h.mired())),
                         h.duv() == null ? "" : Duv.print(h.duv()), h.verdict() == Match.Verdict.UNKNOWN ? "not read" : h.verdict() == Match.Verdict.HOLDS ? "holds" : "off. "
                                 + String.join("; or ", h.likely()))).toList());
-        List<Sheet.Part> parts = new ArrayList<>(List.of(new Sheet.Say(verdict.match().title(), true), new Sheet.Say("%d of %d steps done.".formatted(verdict.done(), verdict.steps()), false), lines, heads));
+    }
+
+    private static Paper verdict(MatchView.VerdictView verdict, String name, Sheet.Table rows, For reader) {
+        List<Sheet.Part> parts = new ArrayList<>(List.of(new Sheet.Say(verdict.match().title(), true), new Sheet.Say("%d of %d steps done.".formatted(verdict.done(), verdict.steps()), false), lines(verdict, reader), heads(verdict)));
         verdict.otherwise().forEach(o -> parts.add(new Sheet.Say("Not as recorded: %s, %s. %s".formatted(o.name(), o.now().stream().map(reader::say).collect(Collectors.joining(", ")), o.why()), false)));
         parts.add(new Sheet.Signing(verdict.run().signed() == null ? "Signed by the lead" : "Signed by %s, %s: %s".formatted(verdict.run().signed().author(),
                 PaperController.when(verdict.run().signed().at()), verdict.run().signed().said())));
-        return new Paper("%s-verdict".formatted(verdict.match().slate()), new Sheet("%s, verdict: %s".formatted(verdict.match().slate(), verdict.run().name()),
+        return new Paper("%s-%s".formatted(verdict.match().slate(), name), new Sheet("%s, verdict: %s".formatted(verdict.match().slate(), verdict.run().name()),
                 "%s. m: metered, p: predicted.".formatted(subtitle(verdict.scene().number(), verdict.scene().heading(), verdict.match().description())),
-                reader.link("/shots/%d/rebuild".formatted(verdict.match().shotId())), false, parts), lines);
+                reader.link("/shots/%d/rebuild".formatted(verdict.match().shotId())), false, parts), rows);
     }
 
     private static String said(MatchView.JudgedLine line, For reader) {

@@ -71,6 +71,9 @@ class PaperOverHttpTest {
             assertThat(text(paper.getKey() + "pdf")).contains(paper.getValue());
             assertThat(new String(api.file(paper.getKey() + "csv"), StandardCharsets.UTF_8).lines().count()).isPositive();
         }
+        String lights = new String(api.file("/api/runs/%d/paper/lights.csv".formatted(run)), StandardCharsets.UTF_8);
+        assertThat(lights.lines().findFirst()).contains("Light,Stops off,Mired off,Duv off,Verdict");
+        assertThat(lights.lines().map(l -> l.split(",")[0])).contains("Key").doesNotContain("exposure of the lit cheek");
         String sides = "?from=shot-%d&to=shot-%d".formatted(api.shot("4A"), shot);
         assertThat(text("/api/moves/paper.pdf" + sides)).contains("Moves, 4A to 4C");
         assertThat(new String(api.file("/api/moves/paper.csv" + sides), StandardCharsets.UTF_8)).contains("Department");
