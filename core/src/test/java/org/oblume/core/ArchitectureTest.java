@@ -13,7 +13,7 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule coreKnowsOnlyTheJdkAndTheSunsPosition = classes().should().onlyDependOnClassesThat()
-            .resideInAnyPackage("org.oblume.core..", "java.lang..", "java.util..", "java.time", "java.math",
+            .resideInAnyPackage("org.oblume.core..", "java.lang..", "java.util..", "java.time", "java.math", "java.nio", "java.nio.charset",
                     "org.jspecify.annotations", "org.shredzone.commons.suncalc..");
 
     @ArchTest

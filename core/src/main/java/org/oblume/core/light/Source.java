@@ -20,6 +20,7 @@ import org.oblume.core.photometry.LightSource;
 import org.oblume.core.photometry.Narrowed;
 import org.oblume.core.photometry.AllRound;
 import org.oblume.core.photometry.Spread;
+import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.Dial;
 import org.oblume.core.plot.Lamp;
@@ -82,11 +83,13 @@ record Source(Placement placement, List<Way> ways, @Nullable Modifier half) {
         Kelvin dialled = Kelvin.of(state.value(key, Dial.class).map(Dial::kelvin).orElseThrow(
                 () -> new Refusal("%s: its colour temperature is not recorded.".formatted(placement.name())))
                 * (level > 0 ? lamp.curve().kelvinFactor(level) : 1));
-        LightColour colour = stack.colour(dialled, Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0)));
+        LightColour behind = stack.colour(dialled, Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0)));
+        Colour hue = state.value(key, Colour.class).orElse(Colour.WHITE);
+        LightColour colour = hue.isWhite() ? behind : new LightColour(behind.white(), join(List.of(hue.leaves()), behind.gels()));
         Spread spread = lamp.optics().at(state.value(key, org.oblume.core.plot.Beam.class).map(b -> b.beamDeg()).orElse(60.0));
         double radius = lamp.radiusM(placement.piece().widthM());
         Direction way = Direction.of(aim.bearing(), aim.tiltDeg());
-        double part = lamp.curve().output(level);
+        double part = lamp.curve().output(level) * hue.transmission();
         for (Modifier item : stack.items()) {
             if (item.softens() && item.frameWidthM() != null && item.frameDistanceM() != null) {
                 LambertianDisc disc = LambertianDisc.diffused(spread, item.frameWidthM() * item.frameWidthM(),

@@ -19,7 +19,10 @@ import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.geometry.Walls;
 import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Colour;
+import org.oblume.core.plot.ControlPath;
 import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -43,7 +46,7 @@ final class Planner {
     private static final double CABLE_REACHES_M = 2;
     /** What is wider, or hangs overhead, takes two people (model). */
     private static final double ONE_PERSON_UP_TO_M = 1.5;
-    private static final Set<Attribute> LEVELS = EnumSet.of(Attribute.LEVEL, Attribute.CCT, Attribute.TINT);
+    private static final Set<Attribute> LEVELS = EnumSet.of(Attribute.LEVEL, Attribute.CCT, Attribute.TINT, Attribute.COLOUR, Attribute.EFFECT);
     private static final Set<Attribute> CAMERA_SETTINGS = EnumSet.of(Attribute.STOP, Attribute.SPEED, Attribute.SHUTTER, Attribute.WHITE, Attribute.LENS_ND);
     private static final Set<Attribute> WHERE = EnumSet.of(Attribute.PLACE, Attribute.HEIGHT, Attribute.AIM);
 
@@ -184,6 +187,10 @@ final class Planner {
         if (patch != null && patch.after() instanceof Patch p) {
             patch(thing, p);
         }
+        Difference menu = changed.get(Attribute.MENU);
+        if (menu != null) {
+            add(thing, Department.CONTROL, Job.PATCH, Words.format("%s, menu: %s", Words.of(thing.name()), menu.words()), 1, 1);
+        }
         if (changed.containsKey(Attribute.STANDING) || changed.keySet().stream().anyMatch(LEVELS::contains)) {
             levels(thing);
         }
@@ -191,11 +198,13 @@ final class Planner {
 
     private void levels(Placement thing) {
         Words as = Words.of(thing.name() + " " + dialled(thing.key()));
-        boolean byHand = to.state().value(thing.key(), Patch.class).map(p -> p.universe() == null).orElse(true);
-        if (byHand) {
-            add(thing, Department.ELECTRIC, Job.AT_THE_HEAD, Words.format("%s, at the head", as), 1, 1);
-        } else {
+        Patch patch = to.state().value(thing.key(), Patch.class).orElse(Patch.BY_HAND);
+        if (patch.universe() != null) {
             recalled.add(as);
+        } else if (patch.reachedBy() == ControlPath.APP) {
+            add(thing, Department.CONTROL, Job.AT_THE_HEAD, Words.format("%s, in the %s", as, Words.of(patch.say())), 1, 1);
+        } else {
+            add(thing, Department.ELECTRIC, Job.AT_THE_HEAD, Words.format("%s, at the head", as), 1, 1);
         }
     }
 
@@ -207,6 +216,8 @@ final class Planner {
         to.state().value(key, Level.class).ifPresent(v -> parts.add(v.say()));
         to.state().value(key, Dial.class).ifPresent(v -> parts.add(v.say()));
         to.state().value(key, Tint.class).filter(t -> t.duv() != 0).ifPresent(v -> parts.add("tint " + v.say()));
+        to.state().value(key, Colour.class).filter(c -> !c.isWhite()).ifPresent(v -> parts.add(v.say()));
+        to.state().value(key, Effect.class).filter(Effect::runs).ifPresent(v -> parts.add(v.say()));
         return String.join(", ", parts);
     }
 

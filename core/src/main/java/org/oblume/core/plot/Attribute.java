@@ -17,9 +17,12 @@ public enum Attribute {
     LEVEL("level", Level.class, Level::parse),
     CCT("colour temperature", Dial.class, Dial::parse),
     TINT("tint", Tint.class, Tint::parse),
+    COLOUR("colour", Colour.class, Colour::parse),
     BEAM("beam", Beam.class, Beam::parse),
+    EFFECT("effect", Effect.class, Effect::parse),
     MODIFIERS("modifiers", Modifiers.class, null),
     PATCH("control", Patch.class, null),
+    MENU("menu", Menu.class, Menu::parse),
     LENS("lens", Lens.class, Lens::parse),
     STOP("stop", Stop.class, Stop::parse),
     SPEED("ISO", Speed.class, Speed::parse),
@@ -31,7 +34,7 @@ public enum Attribute {
 
     /** What a person or a set piece has: it stands somewhere, so high, facing so. */
     static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, PLACE, HEIGHT, AIM, ON_PURPOSE);
-    static final Set<Attribute> OF_A_LIGHT = union(OF_A_MARK, EnumSet.range(LEVEL, PATCH));
+    static final Set<Attribute> OF_A_LIGHT = union(OF_A_MARK, EnumSet.range(LEVEL, MENU));
     static final Set<Attribute> OF_A_CLOTH = union(OF_A_MARK, EnumSet.of(MODIFIERS));
     static final Set<Attribute> OF_DAYLIGHT = union(OF_A_MARK, EnumSet.of(CCT, TINT, MODIFIERS, DAYLIGHT));
     static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.range(LENS, LENS_ND));

@@ -42,13 +42,13 @@ public record Lamp(Optics optics, boolean round, double emitterHeightM, LevelCur
      * @param noise as one hears it: {@code silent}, {@code fan}, {@code hum}
      * @param burn which way it may point
      * @param safeDistanceM to cloth and anything that burns, metres, 0 or more
-     * @param modes its control modes and their slots: {@code 8-bit white: 4; 16-bit white: 8}
+     * @param modes its control modes and what their slots are: {@code 8-bit white: level, cct, tint; 16-bit white: level 16, cct 16}
      * @param menu settings that spoil a match when they reset: {@code curve, smoothing, fan}
      */
     public record Upkeep(double idleWatts, @Nullable Double batteryWh, double weightKg, String noise, Burn burn,
             double safeDistanceM, String modes, String menu) {
 
-        private static final int LONGEST_TEXT = 300;
+        private static final int LONGEST_TEXT = 600;
         private static final double MOST = 1e6;
 
         public Upkeep {

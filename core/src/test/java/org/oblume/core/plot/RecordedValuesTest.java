@@ -125,9 +125,12 @@ class RecordedValuesTest {
             case LEVEL -> new Level(45);
             case CCT -> new Dial(5600);
             case TINT -> new Tint(0);
+            case COLOUR -> new Colour(210, 80);
             case BEAM -> new Beam(36);
+            case EFFECT -> new Effect(Effect.Kind.FLICKER, 3);
             case MODIFIERS -> Modifiers.NONE;
             case PATCH -> Patch.BY_HAND;
+            case MENU -> Menu.parse("hold");
             case LENS -> new Lens(50);
             case STOP -> new Stop(2.8);
             case SPEED -> new Speed(800);

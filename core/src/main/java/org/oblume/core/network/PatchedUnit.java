@@ -1,0 +1,77 @@
+package org.oblume.core.network;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.plot.Menu;
+import org.oblume.core.plot.Patch;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Placement;
+
+/**
+ * A light that stands in a shot, with all that the network has to know of it.
+ *
+ * @param placement the light
+ * @param patch where it listens
+ * @param modes what its kind has; empty when they are not known
+ * @param dialled what it is dialled to
+ * @param menu what is set in its own menu
+ */
+public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Dialled dialled, Menu menu) {
+
+    public PatchedUnit {
+        modes = List.copyOf(modes);
+    }
+
+    /**
+     * The lights on set in a shot, in the scene's order.
+     *
+     * @param modesOf what modes a thing has
+     */
+    public static List<PatchedUnit> of(Recording recording, ShotState state, Function<Piece, List<Mode>> modesOf) {
+        List<PatchedUnit> units = new ArrayList<>();
+        for (Placement placement : recording.placements()) {
+            if (placement.kind().isLight() && state.stands(placement.key())) {
+                String key = placement.key();
+                units.add(new PatchedUnit(placement, state.value(key, Patch.class).orElse(Patch.BY_HAND), modesOf.apply(placement.piece()),
+                        Dialled.of(state, key), state.value(key, Menu.class).orElse(Menu.NOTHING)));
+            }
+        }
+        return units;
+    }
+
+    /** The crew's own name of the very unit; what it is called on the plot when it has none. */
+    public String unit() {
+        return placement.piece().unit() == null ? placement.name() : placement.piece().unit();
+    }
+
+    /** The recorded mode, when the kind has one of that name. */
+    public Optional<Mode> mode() {
+        return modes.stream().filter(m -> m.name().equalsIgnoreCase(String.valueOf(patch.mode()))).findFirst();
+    }
+
+    /** How many slots it takes: by its mode, else as recorded, else 1. */
+    public int slots() {
+        return mode().map(Mode::slots).orElseGet(() -> patch.slots() == null ? 1 : patch.slots());
+    }
+
+    /** Last slot of its footprint, which may be past 512; null when it has no address. */
+    public @Nullable Integer last() {
+        return patch.address() == null ? null : (Integer) (patch.address() + slots() - 1);
+    }
+
+    public boolean isPatched() {
+        return patch.universe() != null;
+    }
+
+    /** A mode to give it when it has none: of those that carry all it is dialled to the finest, else the one with most slots. */
+    public Optional<Mode> usualMode() {
+        return modes.stream().filter(m -> !m.name().toLowerCase(Locale.ROOT).startsWith("app"))
+                .max(java.util.Comparator.<Mode>comparingInt(m -> -dialled.lostIn(m, placement).size()).thenComparingInt(Mode::slots));
+    }
+}

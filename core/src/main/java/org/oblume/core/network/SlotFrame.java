@@ -1,0 +1,133 @@
+package org.oblume.core.network;
+
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Map;
+import java.util.TreeMap;
+import org.oblume.core.plot.Patch;
+
+/**
+ * What is sent in one universe: for each slot that something listens to, a part of full, one slot wide or two. 8 bits are
+ * {@code round(255·v)}, 16 bits {@code round(65535·v)}, coarse then fine (formulas, "Network").
+ */
+public final class SlotFrame {
+
+    public static final int SLOTS = Patch.LAST_ADDRESS;
+    private static final int BYTE = 255;
+    private static final int WORD = 65535;
+    private static final int BITS = 8;
+
+    private enum Width {
+        FREE, COARSE, WIDE, FINE
+    }
+
+    private final int universe;
+    private final double[] parts = new double[SLOTS];
+    private final Width[] widths = new Width[SLOTS];
+    private final boolean[] jumps = new boolean[SLOTS];
+
+    private SlotFrame(int universe) {
+        this.universe = universe;
+        Arrays.fill(widths, Width.FREE);
+    }
+
+    /** A universe in which every slot is 0. */
+    public static SlotFrame dark(int universe) {
+        return new SlotFrame(universe);
+    }
+
+    /** What a shot's units are to hear, by universe. Those without an address or without a known mode are left out. */
+    public static Map<Integer, SlotFrame> of(Collection<PatchedUnit> units) {
+        Map<Integer, SlotFrame> frames = new TreeMap<>();
+        for (PatchedUnit unit : units) {
+            Patch patch = unit.patch();
+            if (patch.universe() != null && patch.address() != null) {
+                SlotFrame frame = frames.computeIfAbsent(patch.universe(), SlotFrame::new);
+                unit.mode().ifPresent(mode -> frame.put(patch.address(), mode, unit.dialled().parts(Ranges.of(unit.placement().piece()))));
+            }
+        }
+        return frames;
+    }
+
+    private void put(int address, Mode mode, Map<Parameter, Double> values) {
+        int slot = address - 1;
+        for (Mode.Channel channel : mode.channels()) {
+            if (slot + channel.slots() > SLOTS) {
+                return;
+            }
+            parts[slot] = values.getOrDefault(channel.parameter(), 0.0);
+            widths[slot] = channel.fine() ? Width.WIDE : Width.COARSE;
+            jumps[slot] = !channel.parameter().fades();
+            if (channel.fine()) {
+                widths[slot + 1] = Width.FINE;
+            }
+            slot += channel.slots();
+        }
+    }
+
+    public int universe() {
+        return universe;
+    }
+
+    /** The 512 slots. */
+    public byte[] slots() {
+        byte[] out = new byte[SLOTS];
+        fill(this, 1, out, 0);
+        return out;
+    }
+
+    /**
+     * The slots on the way from another frame to this one. What has another width there, or does not fade, is as here at once.
+     *
+     * @param from the same universe before
+     * @param done part of the way, 0 to 1
+     * @param out written to
+     * @param at index of the first slot in it
+     */
+    public void fill(SlotFrame from, double done, byte[] out, int at) {
+        for (int slot = 0; slot < SLOTS; slot++) {
+            if (widths[slot] == Width.FINE) {
+                continue;
+            }
+            double part = parts[slot];
+            if (done < 1 && !jumps[slot] && from.widths[slot] == widths[slot]) {
+                part = from.parts[slot] + (part - from.parts[slot]) * done;
+            }
+            if (widths[slot] == Width.WIDE) {
+                int word = (int) Math.round(WORD * part);
+                out[at + slot] = (byte) (word >> BITS);
+                out[at + slot + 1] = (byte) word;
+            } else {
+                out[at + slot] = (byte) Math.round(BYTE * part);
+            }
+        }
+    }
+
+    /** This frame as far on the way from another: where a new fade starts when one is cut short. */
+    public SlotFrame between(SlotFrame from, double done) {
+        SlotFrame on = new SlotFrame(universe);
+        for (int slot = 0; slot < SLOTS; slot++) {
+            on.widths[slot] = widths[slot];
+            on.jumps[slot] = jumps[slot];
+            on.parts[slot] = jumps[slot] || from.widths[slot] != widths[slot] ? parts[slot]
+                    : from.parts[slot] + (parts[slot] - from.parts[slot]) * Math.min(1, done);
+        }
+        return on;
+    }
+
+    /** What a fixture in a mode at an address hears in received slots. */
+    public static Map<Parameter, Double> heard(byte[] slots, int address, Mode mode) {
+        Map<Parameter, Double> parts = new java.util.EnumMap<>(Parameter.class);
+        int slot = address - 1;
+        for (Mode.Channel channel : mode.channels()) {
+            if (slot + channel.slots() > SLOTS) {
+                break;
+            }
+            int coarse = slots[slot] & BYTE;
+            double part = channel.fine() ? ((coarse << BITS) + (slots[slot + 1] & BYTE)) / (double) WORD : coarse / (double) BYTE;
+            parts.putIfAbsent(channel.parameter(), part);
+            slot += channel.slots();
+        }
+        return parts;
+    }
+}

@@ -1,0 +1,77 @@
+package org.oblume.core.plot;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+
+/**
+ * An effect that a light runs by itself.
+ *
+ * @param kind what it does
+ * @param rateHz changes or flashes a second, 0 to 30; 0 when it is steady
+ */
+public record Effect(Kind kind, double rateHz) implements AttributeValue {
+
+    public static final Effect NONE = new Effect(Kind.NONE, 0);
+    /** Fastest rate that can be recorded, a second. */
+    public static final double FASTEST_HZ = 30;
+    /** Flashes a second from which they can trigger a seizure (a common guideline; people who know the cast decide). */
+    private static final double RISKY_HZ = 3;
+    private static final Pattern TYPED = Pattern.compile("([a-z]+)(?:,? (\\d+(?:[.,]\\d+)?)(?: ?hz| ?/ ?s| a second)?)?");
+
+    /** What a light does by itself; the names are ours. Their order is how they are told to a light: append only. */
+    public enum Kind {
+        NONE(false), FLICKER(false), FLASH(true), PULSE(false), LIGHTNING(true), SCREEN(false), FAULTY(true), PASSING(false);
+
+        private final boolean flashes;
+
+        Kind(boolean flashes) {
+            this.flashes = flashes;
+        }
+
+        public String label() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    public Effect {
+        Checks.within("The rate", rateHz, 0, FASTEST_HZ, " a second");
+        if (kind != Kind.NONE && rateHz == 0) {
+            throw new Refusal("rateHz", "A %s needs a rate: give how many times a second, such as 2.".formatted(kind.label()));
+        }
+        rateHz = kind == Kind.NONE ? 0 : rateHz;
+    }
+
+    /** Reads {@code flicker 3}, {@code flash 4 Hz}, {@code none}; once a second unless said. */
+    public static Effect parse(String text) {
+        String tidy = text.strip().toLowerCase(Locale.ROOT);
+        Matcher m = TYPED.matcher(tidy);
+        if (m.matches()) {
+            for (Kind kind : Kind.values()) {
+                if (kind.label().equals(m.group(1)) || kind == Kind.NONE && m.group(1).equals("off")) {
+                    return new Effect(kind, kind == Kind.NONE ? 0 : m.group(2) == null ? 1 : Double.parseDouble(m.group(2).replace(',', '.')));
+                }
+            }
+        }
+        throw new Refusal("“%s” is not an effect: type one of %s, and a rate, such as flicker 3.".formatted(text,
+                Arrays.stream(Kind.values()).map(Kind::label).collect(Collectors.joining(", "))));
+    }
+
+    public boolean runs() {
+        return kind != Kind.NONE;
+    }
+
+    /** Whether it flashes 3 to 30 times a second: cast and crew are warned before it runs. */
+    public boolean canTriggerSeizures() {
+        return kind.flashes && rateHz >= RISKY_HZ;
+    }
+
+    @Override
+    public String say() {
+        return runs() ? "%s, %s a second".formatted(kind.label(), Said.number(rateHz)) : "none";
+    }
+}
