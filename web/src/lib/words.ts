@@ -1,4 +1,4 @@
-import { held, value, type Attribute, type Placed, type Reason, type AttributeValue, type Department, type Role, type Stage, type TeamRole } from '@/api/types'
+import { held, value, type Attribute, type Placed, type Reason, type AttributeValue, type Department, type Patch, type Role, type Stage, type TeamRole } from '@/api/types'
 
 export const REASONS: { key: Reason; name: string; means: string }[] = [
   { key: 'MATCH', name: 'match', means: 'so that it looks the same' },
@@ -26,6 +26,14 @@ export const TEAM_ROLES: { key: TeamRole; name: string; does: string }[] = [
   { key: 'CONTROL', name: 'control', does: 'edits patch and recall, notes, ticks' },
   { key: 'CONTINUITY', name: 'continuity', does: 'notes, takes, stills, ticks' },
   { key: 'READER', name: 'reader', does: 'reads' },
+]
+
+/** How a light is told what to do. */
+export const PATHS: { key: NonNullable<Patch['path']>; name: string }[] = [
+  { key: 'WIRED', name: 'wired' },
+  { key: 'WIRELESS', name: 'wireless' },
+  { key: 'APP', name: 'app' },
+  { key: 'BY_HAND', name: 'by hand' },
 ]
 
 export const DEPARTMENTS: { key: Department; name: string }[] = [
@@ -58,9 +66,12 @@ export const ATTRIBUTES: Record<Attribute, string> = {
   LEVEL: 'level',
   CCT: 'dialled',
   TINT: 'tint',
+  COLOUR: 'hue',
   BEAM: 'beam',
+  EFFECT: 'effect',
   MODIFIERS: 'through',
   PATCH: 'control',
+  MENU: 'menu',
   LENS: 'lens',
   STOP: 'stop',
   SPEED: 'ISO',

@@ -2,15 +2,16 @@
 import { computed, ref, watch } from 'vue'
 import { sentence } from '@/api/client'
 import { held, value, type Patch, type Placed } from '@/api/types'
+import { PATHS } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import CarryThread from './CarryThread.vue'
 
-/** Where a light listens on the control network. The four parts are one value: kept when one leaves them or presses Enter. */
+/** Where a light listens on the control network. Its parts are one value: kept when one leaves them or presses Enter. */
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
 
 type Typed = Record<keyof Patch, string>
-const PARTS: { key: keyof Patch; name: string; wide?: boolean }[] = [
+const PARTS: { key: 'universe' | 'address' | 'slots' | 'mode'; name: string; wide?: boolean }[] = [
   { key: 'universe', name: 'universe' },
   { key: 'address', name: 'address' },
   { key: 'slots', name: 'slots' },
@@ -20,10 +21,12 @@ const PARTS: { key: keyof Patch; name: string; wide?: boolean }[] = [
 const now = computed(() => held(props.placed, 'PATCH'))
 const recorded = computed<Typed>(() => {
   const patch = value(props.placed, 'PATCH')
-  return { universe: text(patch?.universe), address: text(patch?.address), slots: text(patch?.slots), mode: text(patch?.mode) }
+  return { universe: text(patch?.universe), address: text(patch?.address), slots: text(patch?.slots), mode: text(patch?.mode), path: patch?.path ?? (patch?.universe ? 'WIRED' : 'BY_HAND'), group: text(patch?.group) }
 })
 const fields = ref<Typed>({ ...recorded.value })
 const error = ref('')
+const parts = computed(() => PARTS.filter((p) => p.wide || fields.value.path === 'WIRED' || fields.value.path === 'WIRELESS'))
+const modes = computed(() => (props.placed.placement.piece.lamp?.upkeep.modes ?? '').split(';').map((m) => m.split(':')[0]!.trim()).filter(Boolean))
 watch(recorded, (fresh, old) => {
   if (JSON.stringify(fresh) !== JSON.stringify(old)) fields.value = { ...fresh }
 })
@@ -42,14 +45,22 @@ function leave(event: FocusEvent) {
 
 async function keep() {
   if (JSON.stringify(fields.value) === JSON.stringify(recorded.value)) return
-  const { universe, address, slots, mode } = fields.value
+  const { universe, address, slots, mode, path, group } = fields.value
+  const byWire = path === 'WIRED' || path === 'WIRELESS'
   if ([universe, address, slots].some((part) => part.trim() && !/^\d+$/.test(part.trim()))) {
     error.value = 'Universe, address and slots are whole numbers.'
     return
   }
   try {
     await plot.edit(props.placed.placement.key, 'PATCH', {
-      value: { universe: number(universe), address: number(address), slots: number(slots), mode: mode.trim() || undefined },
+      value: {
+        universe: byWire ? number(universe) : undefined,
+        address: byWire ? number(address) : undefined,
+        slots: number(slots),
+        mode: mode.trim() || undefined,
+        path: path as Patch['path'],
+        group: (path === 'APP' && group.trim()) || undefined,
+      },
     })
     error.value = ''
   } catch (failure) {
@@ -64,15 +75,26 @@ async function keep() {
     <CarryThread :held="now" :based="plot.based" :locked="plot.patchLocked" label="Control" @untie="plot.drop(placed.placement.key, 'PATCH', null)" />
     <form class="min-w-0 grow pl-1" @submit.prevent="keep" @focusout="leave">
       <h3 class="group-title">Control</h3>
+      <label class="block">
+        <span class="text-[11px] text-quiet">reached</span>
+        <select v-model="fields.path" class="field" :disabled="plot.patchLocked">
+          <option v-for="p in PATHS" :key="p.key" :value="p.key">{{ p.name }}</option>
+        </select>
+      </label>
+      <label v-if="fields.path === 'APP'" class="block">
+        <span class="text-[11px] text-quiet">group in the app</span>
+        <input v-model="fields.group" class="field" :disabled="plot.patchLocked" autocomplete="off" />
+      </label>
       <div class="grid grid-cols-3 gap-x-2">
-        <label v-for="part in PARTS" :key="part.key" class="block" :class="{ 'col-span-3': part.wide }">
+        <label v-for="part in parts" :key="part.key" class="block" :class="{ 'col-span-3': part.wide }">
           <span class="text-[11px] text-quiet">{{ part.name }}</span>
-          <input v-model="fields[part.key]" class="field" :class="{ 'figure text-right': !part.wide, 'text-quiet': !now?.tiedHere && plot.based }" :inputmode="part.wide ? 'text' : 'numeric'" :disabled="plot.patchLocked" :aria-invalid="!!error" autocomplete="off" />
+          <input v-model="fields[part.key]" :list="part.wide ? `modes-of-${placed.placement.key}` : undefined" class="field" :class="{ 'figure text-right': !part.wide, 'text-quiet': !now?.tiedHere && plot.based }" :inputmode="part.wide ? 'text' : 'numeric'" :disabled="plot.patchLocked" :aria-invalid="!!error" autocomplete="off" />
         </label>
       </div>
+      <datalist :id="`modes-of-${placed.placement.key}`"><option v-for="m in modes" :key="m" :value="m" /></datalist>
       <button type="submit" class="hidden">Keep</button>
       <p v-if="error" role="alert" class="mt-1 text-[12px]">{{ error }}</p>
-      <p v-else-if="!recorded.universe" class="mt-1 text-[11px] text-quiet">No address: set by hand at the head.</p>
+      <p v-else-if="fields.path === 'BY_HAND'" class="mt-1 text-[11px] text-quiet">No address: set by hand at the head.</p>
     </form>
   </section>
 </template>

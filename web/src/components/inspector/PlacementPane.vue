@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { held, value, type Placed } from '@/api/types'
 import HeadMark from '@/components/plot/HeadMark.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
 import OtherMark from '@/components/plot/OtherMark.vue'
 import { signed } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
@@ -36,6 +37,7 @@ const states = computed(() => [
   ...(light.value ? [{ key: 'OFF' as const, name: 'standing, off' }] : []),
   { key: 'STRUCK' as const, name: 'struck' },
 ])
+const fullColour = computed(() => records('COLOUR') && (value(props.placed, 'COLOUR') || /\b(hue|red)\b/.test(piece.value.lamp?.upkeep.modes ?? '')))
 const place = computed(() => value(props.placed, 'PLACE'))
 /** Behind a saturated gel a colour temperature says nothing. */
 const gel = computed(() => value(props.placed, 'MODIFIERS')?.items.find((m) => m.gel))
@@ -98,7 +100,10 @@ function setOutside(outside: boolean) {
         <ValueRow :placed="placed" attribute="LEVEL" hint="Percent: 45" />
         <ValueRow :placed="placed" attribute="CCT" hint="Kelvin: 5600" />
         <ValueRow :placed="placed" attribute="TINT" label="tint, Duv" hint="Duv: 0.004 green, −0.004 magenta" />
+        <ValueRow v-if="fullColour" :placed="placed" attribute="COLOUR" hint="Hue and saturation: hue 210, saturation 80; or white" />
         <ValueRow :placed="placed" attribute="BEAM" hint="Full angle at half intensity: 36" />
+        <ValueRow :placed="placed" attribute="EFFECT" hint="flicker, flash, pulse, lightning, screen, faulty, passing, and how often a second: flicker 3; or none" />
+        <p v-if="light.caution" class="pl-6 text-[12px]" role="note"><WedgeMark act class="mr-1 inline" />{{ light.caution }}</p>
         <div class="derived">
           <span>behind it all</span>
           <span v-if="gel" class="flex items-center gap-1.5"><span class="swatch" :style="{ background: light.swatch }" />{{ gel.name }}</span>
@@ -112,6 +117,7 @@ function setOutside(outside: boolean) {
     </template>
     <SourceFacts v-if="placed.light" :placed="placed" />
     <PatchForm v-if="light" :placed="placed" class="rule" />
+    <ValueRow v-if="light" :placed="placed" attribute="MENU" hint="curve linear, smoothing off, fan low, output constant, 1200 Hz, hold, display off, channel 5" />
     <section v-if="camera" class="rule">
       <h3 class="group-title pl-6">Camera</h3>
       <ValueRow :placed="placed" attribute="LENS" hint="Millimetres: 50" />

@@ -83,9 +83,8 @@ record Source(Placement placement, List<Way> ways, @Nullable Modifier half) {
         Kelvin dialled = Kelvin.of(state.value(key, Dial.class).map(Dial::kelvin).orElseThrow(
                 () -> new Refusal("%s: its colour temperature is not recorded.".formatted(placement.name())))
                 * (level > 0 ? lamp.curve().kelvinFactor(level) : 1));
-        LightColour behind = stack.colour(dialled, Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0)));
         Colour hue = state.value(key, Colour.class).orElse(Colour.WHITE);
-        LightColour colour = hue.isWhite() ? behind : new LightColour(behind.white(), join(List.of(hue.leaves()), behind.gels()));
+        LightColour colour = hue.on(stack.colour(dialled, Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0))));
         Spread spread = lamp.optics().at(state.value(key, org.oblume.core.plot.Beam.class).map(b -> b.beamDeg()).orElse(60.0));
         double radius = lamp.radiusM(placement.piece().widthM());
         Direction way = Direction.of(aim.bearing(), aim.tiltDeg());

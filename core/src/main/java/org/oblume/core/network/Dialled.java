@@ -63,7 +63,7 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
     }
 
     /** What a fixture is dialled to by what it hears. @param parts what its mode listens to; the rest is as a fixture has it from the start */
-    static Dialled from(Map<Parameter, Double> parts, Ranges ranges) {
+    public static Dialled from(Map<Parameter, Double> parts, Ranges ranges) {
         double hue = parts.getOrDefault(Parameter.HUE, 0.0) * CIRCLE;
         Colour colour = parts.containsKey(Parameter.RED) && !parts.containsKey(Parameter.HUE) ? fromRgb(parts)
                 : new Colour(hue, parts.getOrDefault(Parameter.SATURATION, 0.0) * FULL);

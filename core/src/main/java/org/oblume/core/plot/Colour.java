@@ -2,7 +2,9 @@ package org.oblume.core.plot;
 
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.oblume.core.colour.GelColour;
+import org.oblume.core.colour.LightColour;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -58,6 +60,14 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
     public double transmission() {
         GelColour left = leaves();
         return RED_WEIGHT * left.red() + GREEN_WEIGHT * left.green() + BLUE_WEIGHT * left.blue();
+    }
+
+    /** A light of this hue: it takes away from its white before its gels do. */
+    public LightColour on(LightColour light) {
+        if (isWhite()) {
+            return light;
+        }
+        return new LightColour(light.white(), Stream.concat(Stream.of(leaves()), light.gels().stream()).toList());
     }
 
     private double channel(double atDeg) {

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -68,6 +69,11 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
     /** Whether it flashes 3 to 30 times a second: cast and crew are warned before it runs. */
     public boolean canTriggerSeizures() {
         return kind.flashes && rateHz >= RISKY_HZ;
+    }
+
+    /** What to say to cast and crew before it runs; null when nothing has to be said. */
+    public @Nullable String caution() {
+        return canTriggerSeizures() ? "%s flashes a second can trigger seizures: warn cast and crew before it runs.".formatted(Said.number(rateHz)) : null;
     }
 
     @Override

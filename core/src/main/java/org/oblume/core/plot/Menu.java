@@ -132,6 +132,6 @@ public record Menu(@Nullable LevelCurve curve, @Nullable Boolean smoothing, @Nul
     @Override
     public String say() {
         List<String> phrases = phrases();
-        return phrases.isEmpty() ? "none recorded" : String.join(", ", phrases);
+        return phrases.isEmpty() ? "none" : String.join(", ", phrases);
     }
 }

@@ -44,12 +44,13 @@ public record PlacedView(Placement placement, long version, boolean onSet, List<
      * @param stack what each modifier does, in order
      * @param soft whether it leaves a softening surface
      * @param problem why there is no colour, or null
+     * @param caution what to say before its effect runs, or null
      */
-    public record Light(@Nullable String swatch, @Nullable Double kelvin, @Nullable Double duv, String stackStopsText, String stackMiredText, List<Effect> stack, boolean soft, @Nullable String problem) {
+    public record Light(@Nullable String swatch, @Nullable Double kelvin, @Nullable Double duv, String stackStopsText, String stackMiredText, List<Costs> stack, boolean soft, @Nullable String problem, @Nullable String caution) {
     }
 
     /** What one modifier costs, in thirds of a stop, and its mired shift. */
-    public record Effect(String stopsText, String miredText) {
+    public record Costs(String stopsText, String miredText) {
     }
 
     /** @param distanceM to the point aimed at; 0 when it is aimed along a bearing. @param markName null likewise */

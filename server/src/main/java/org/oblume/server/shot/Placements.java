@@ -17,7 +17,9 @@ import org.oblume.core.geometry.TapePair;
 import org.oblume.core.light.ShotLight;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
@@ -90,7 +92,8 @@ final class Placements {
             }
             double kelvin = state.value(key, Dial.class).map(Dial::kelvin)
                     .orElseThrow(() -> new Refusal("Its colour temperature is not recorded."));
-            colour = stack.colour(Kelvin.of(kelvin), Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0)));
+            colour = state.value(key, Colour.class).orElse(Colour.WHITE)
+                    .on(stack.colour(Kelvin.of(kelvin), Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0))));
         } catch (Refusal refusal) {
             problem = refusal.getMessage();
         }
@@ -98,11 +101,11 @@ final class Placements {
                 colour == null ? null : colour.white().kelvin().value(),
                 colour == null ? null : colour.white().duv().value(),
                 whole.stops().inThirds(), whole.mired().print(), stack.items().stream().map(Placements::effect).toList(),
-                stack.soften(), problem);
+                stack.soften(), problem, state.value(key, Effect.class).map(Effect::caution).orElse(null));
     }
 
-    private static PlacedView.Effect effect(Modifier item) {
-        return new PlacedView.Effect(item.effect().stops().inThirds(), item.effect().mired().print());
+    private static PlacedView.Costs effect(Modifier item) {
+        return new PlacedView.Costs(item.effect().stops().inThirds(), item.effect().mired().print());
     }
 
     private PlacedView.Aimed aimed(String key, Aim aim) {
