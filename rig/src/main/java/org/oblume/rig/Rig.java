@@ -1,13 +1,16 @@
 package org.oblume.rig;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.UUID;
 import java.util.function.LongSupplier;
 import org.oblume.core.network.PatchCheck.HeardSource;
 import org.oblume.core.network.SacnPacket;
+import org.oblume.core.network.SlotFrame;
 import org.oblume.core.network.UnitAnswer;
 import org.oblume.core.units.Refusal;
 
@@ -15,11 +18,21 @@ import org.oblume.core.units.Refusal;
 public final class Rig {
 
     private static final int MOST_UNITS = 2000;
+    private static final UUID RIVAL = new UUID(0x52, 1);
+    private static final UUID FLOODER = new UUID(0x52, 2);
+    private static final long RIVAL_EVERY_NANOS = 100_000_000L;
+    private static final int NUMBERS = 256;
+    private static final int SOME = 13;
+    private static final int MANY = 1000;
 
     private final LongSupplier nanos;
     private final Sources sources = new Sources();
     private final Map<String, VirtualUnit> units = new LinkedHashMap<>();
     private final Map<String, VirtualNode> nodes = new LinkedHashMap<>();
+    /** Priority by universe of another source that is played. */
+    private final Map<Integer, Integer> rivals = new LinkedHashMap<>();
+    private int rivalSequence;
+    private long rivalsSentAt;
     private long received;
     private long malformed;
 
@@ -100,6 +113,38 @@ public final class Rig {
         listen();
     }
 
+    /** Does to the receiver what a network can do. */
+    public synchronized void disturb(Disturbance what) {
+        int universe = what.universe() == null ? 1 : what.universe();
+        int priority = what.priority() == null ? SacnPacket.USUAL_PRIORITY : what.priority();
+        switch (what.kind()) {
+            case RIVAL -> rivals.put(universe, priority);
+            case QUIET -> {
+                rivals.clear();
+                sources.forget(Set.of(RIVAL, FLOODER));
+            }
+            case MALFORMED -> {
+                byte[] octets = rival(universe, priority).encode();
+                for (int length = 0; length < octets.length; length += SOME) {
+                    receive(octets, length);
+                }
+            }
+            case FLOOD -> {
+                for (int i = 0; i < MANY; i++) {
+                    byte[] octets = new SacnPacket(FLOODER, "flood", 0, i % NUMBERS, false, false, universe, new byte[SlotFrame.SLOTS]).encode();
+                    receive(octets, octets.length);
+                }
+            }
+        }
+        listen();
+    }
+
+    private SacnPacket rival(int universe, int priority) {
+        byte[] slots = new byte[SlotFrame.SLOTS];
+        Arrays.fill(slots, (byte) (NUMBERS / 2));
+        return new SacnPacket(RIVAL, "house desk", priority, rivalSequence++ % NUMBERS, false, false, universe, slots);
+    }
+
     /** A datagram that came in. */
     public synchronized void receive(byte[] octets, int length) {
         received++;
@@ -122,6 +167,10 @@ public final class Rig {
 
     private void listen() {
         long now = nanos.getAsLong();
+        if (now - rivalsSentAt > RIVAL_EVERY_NANOS) {
+            rivals.forEach((universe, priority) -> sources.accept(rival(universe, priority), now));
+            rivalsSentAt = now;
+        }
         for (VirtualUnit unit : units.values()) {
             boolean carried = nodes.isEmpty() || nodes.values().stream().anyMatch(n -> n.up() && n.ports().contains(unit.universe()));
             unit.hear(carried ? sources.slots(unit.universe(), now) : null);

@@ -77,6 +77,7 @@ public final class RunningRig implements AutoCloseable {
                     case "PUT units settings" -> rig.set(name, json.readValue(body, UnitSpec.Settings.class));
                     case "POST units faults" -> rig.fail(name, json.readValue(body, Fault.class));
                     case "DELETE units faults" -> rig.mend(name);
+                    case "POST disturbances" -> rig.disturb(json.readValue(body, Disturbance.class));
                     case "PUT nodes" -> nodes(name, body);
                     default -> {
                         send(exchange, NOT_FOUND, Map.of("detail", "The rig does not know %s %s.".formatted(exchange.getRequestMethod(), exchange.getRequestURI().getPath())));

@@ -5,6 +5,7 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -90,6 +91,10 @@ final class Sources {
         if (packet.terminated()) {
             sources.remove(packet.source());
         }
+    }
+
+    void forget(Set<UUID> gone) {
+        universes.values().forEach(sources -> sources.keySet().removeAll(gone));
     }
 
     private void forget(long now) {

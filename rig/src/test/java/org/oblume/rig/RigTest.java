@@ -221,6 +221,20 @@ class RigTest {
     }
 
     @Test
+    void disturbancesCanBePlayedAndEnd() {
+        send(100);
+        rig.disturb(new Disturbance(Disturbance.Kind.RIVAL, 1, 150));
+        assertThat(level("Wren")).as("another source above ours").isCloseTo(50.2, within(0.1));
+        rig.disturb(new Disturbance(Disturbance.Kind.FLOOD, null, null));
+        rig.disturb(new Disturbance(Disturbance.Kind.MALFORMED, null, null));
+        assertThat(rig.state().packets().malformed()).isPositive();
+        assertThat(rig.state().packets().flooding()).isPositive();
+        rig.disturb(new Disturbance(Disturbance.Kind.QUIET, null, null));
+        assertThat(rig.state().sources()).hasSize(1);
+        assertThat(level("Wren")).isCloseTo(39.2, within(0.1));
+    }
+
+    @Test
     void whatCannotBeHungIsRefusedAndWhatHangsStays() {
         assertThatThrownBy(() -> rig.hang(List.of(unit("Wren", 1, "hold", 1, 0), unit("Wren", 5, "hold", 1, 0)))).hasMessageContaining("Two units are called Wren");
         assertThatThrownBy(() -> rig.hang(List.of(new UnitSpec("Dab", MODES, "extended", 1, 1, RANGES, 1, 0, Menu.NOTHING)))).hasMessageContaining("has no mode “extended”");

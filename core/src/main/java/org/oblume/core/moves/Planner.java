@@ -216,7 +216,7 @@ final class Planner {
         to.state().value(key, Level.class).ifPresent(v -> parts.add(v.say()));
         to.state().value(key, Dial.class).ifPresent(v -> parts.add(v.say()));
         to.state().value(key, Tint.class).filter(t -> t.duv() != 0).ifPresent(v -> parts.add("tint " + v.say()));
-        to.state().value(key, Colour.class).filter(c -> !c.isWhite()).ifPresent(v -> parts.add(v.say()));
+        to.state().value(key, Colour.class).filter(c -> !c.plain()).ifPresent(v -> parts.add(v.say()));
         to.state().value(key, Effect.class).filter(Effect::runs).ifPresent(v -> parts.add(v.say()));
         return String.join(", ", parts);
     }

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.GelColour;
+import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Dial;
@@ -15,6 +16,7 @@ import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Standing;
 import org.oblume.core.plot.Tint;
+import org.oblume.core.units.Numbers;
 
 /**
  * What one light is dialled to, in the units of the record.
@@ -32,6 +34,8 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
     private static final double EFFECT_STEP = 10;
     private static final double BYTE = 255;
     private static final double FULL = 100;
+    /** Tint that is said. */
+    private static final double LEAST_TINT = 5e-5;
     private static final double CIRCLE = 360;
 
     /** As a shot has it. */
@@ -88,7 +92,28 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
         return new Colour((side * 60 + CIRCLE) % CIRCLE, FULL * (most - least) / most);
     }
 
-    /** What of it a mode cannot be told, in words; empty when all of it comes across. */
+    /** {@code 45 %, 4300 K, tint +0.003 green}. */
+    public String say() {
+        if (levelPercent == 0) {
+            return "off";
+        }
+        List<String> parts = new ArrayList<>(List.of(Numbers.plain(Math.round(levelPercent * 10) / 10.0) + " %"));
+        if (kelvin != null) {
+            parts.add("%.0f K".formatted(kelvin));
+        }
+        if (Math.abs(duv) >= LEAST_TINT) {
+            parts.add("tint " + new Tint(Math.round(duv * 1e4) / 1e4).say());
+        }
+        if (!colour.plain()) {
+            parts.add("hue %.0f°, saturation %.0f %%".formatted(colour.hueDeg(), colour.saturationPercent()));
+        }
+        if (effect.runs()) {
+            parts.add(effect.say());
+        }
+        return String.join(", ", parts);
+    }
+
+    /** What of it a mode cannot be told; empty when all of it comes across. The colour of a filament is the lamp's own: no mode is told it. */
     List<Parameter> lostIn(Mode mode, Placement placement) {
         List<Parameter> lost = new ArrayList<>();
         Ranges ranges = Ranges.of(placement.piece());
@@ -97,13 +122,14 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
         if (!mode.listensTo(Parameter.LEVEL)) {
             lost.add(Parameter.LEVEL);
         }
-        if (kelvin != null && ranges.kelvin().canBeDialled() && !mode.listensTo(Parameter.CCT)) {
+        boolean filament = placement.piece().lamp() != null && placement.piece().lamp().curve() == LevelCurve.TUNGSTEN;
+        if (kelvin != null && ranges.kelvin().canBeDialled() && !filament && !mode.listensTo(Parameter.CCT)) {
             lost.add(Parameter.CCT);
         }
         if (duv != 0 && !mode.listensTo(Parameter.TINT)) {
             lost.add(Parameter.TINT);
         }
-        if (!colour.isWhite() && !hue && !rgb) {
+        if (!colour.plain() && !hue && !rgb) {
             lost.add(Parameter.HUE);
         }
         if (effect.runs() && !mode.listensTo(Parameter.EFFECT)) {

@@ -12,6 +12,7 @@ import org.oblume.core.plot.Menu;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.Tint;
 
 /**
  * A light that stands in a shot, with all that the network has to know of it.
@@ -67,6 +68,20 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Di
 
     public boolean isPatched() {
         return patch.universe() != null;
+    }
+
+    /** What is recorded of it and cannot be sent, each with its value; empty when all of it is sent. */
+    public List<String> atTheHead() {
+        if (!isPatched()) {
+            return List.of(dialled.say());
+        }
+        return mode().filter(Mode::isKnown).map(m -> dialled.lostIn(m, placement)).orElse(List.of()).stream().map(lost -> switch (lost) {
+            case CCT -> "%.0f K".formatted(dialled.kelvin());
+            case TINT -> "tint " + new Tint(dialled.duv()).say();
+            case HUE -> dialled.colour().say();
+            case EFFECT, RATE -> dialled.effect().say();
+            default -> "level %.0f %%".formatted(dialled.levelPercent());
+        }).distinct().toList();
     }
 
     /** A mode to give it when it has none: of those that carry all it is dialled to the finest, else the one with most slots. */

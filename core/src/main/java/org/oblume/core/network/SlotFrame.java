@@ -24,7 +24,7 @@ public final class SlotFrame {
     private final int universe;
     private final double[] parts = new double[SLOTS];
     private final Width[] widths = new Width[SLOTS];
-    private final boolean[] jumps = new boolean[SLOTS];
+    private final Parameter[] what = new Parameter[SLOTS];
 
     private SlotFrame(int universe) {
         this.universe = universe;
@@ -57,7 +57,7 @@ public final class SlotFrame {
             }
             parts[slot] = values.getOrDefault(channel.parameter(), 0.0);
             widths[slot] = channel.fine() ? Width.WIDE : Width.COARSE;
-            jumps[slot] = !channel.parameter().fades();
+            what[slot] = channel.parameter();
             if (channel.fine()) {
                 widths[slot + 1] = Width.FINE;
             }
@@ -77,7 +77,8 @@ public final class SlotFrame {
     }
 
     /**
-     * The slots on the way from another frame to this one. What has another width there, or does not fade, is as here at once.
+     * The slots on the way from another frame to this one. What does not fade, or has another width there, is as here at once. A light that comes
+     * from nothing or goes to nothing fades by its level alone, so that its colour does not run through others.
      *
      * @param from the same universe before
      * @param done part of the way, 0 to 1
@@ -86,14 +87,12 @@ public final class SlotFrame {
      */
     public void fill(SlotFrame from, double done, byte[] out, int at) {
         for (int slot = 0; slot < SLOTS; slot++) {
-            if (widths[slot] == Width.FINE) {
+            Width width = width(from, slot);
+            if (width == Width.FINE) {
                 continue;
             }
-            double part = parts[slot];
-            if (done < 1 && !jumps[slot] && from.widths[slot] == widths[slot]) {
-                part = from.parts[slot] + (part - from.parts[slot]) * done;
-            }
-            if (widths[slot] == Width.WIDE) {
+            double part = done < 1 ? part(from, slot, done) : parts[slot];
+            if (width == Width.WIDE) {
                 int word = (int) Math.round(WORD * part);
                 out[at + slot] = (byte) (word >> BITS);
                 out[at + slot + 1] = (byte) word;
@@ -107,12 +106,30 @@ public final class SlotFrame {
     public SlotFrame between(SlotFrame from, double done) {
         SlotFrame on = new SlotFrame(universe);
         for (int slot = 0; slot < SLOTS; slot++) {
-            on.widths[slot] = widths[slot];
-            on.jumps[slot] = jumps[slot];
-            on.parts[slot] = jumps[slot] || from.widths[slot] != widths[slot] ? parts[slot]
-                    : from.parts[slot] + (parts[slot] - from.parts[slot]) * Math.min(1, done);
+            on.widths[slot] = width(from, slot);
+            on.what[slot] = what[slot] == null ? from.what[slot] : what[slot];
+            on.parts[slot] = done < 1 ? part(from, slot, done) : parts[slot];
         }
         return on;
+    }
+
+    private Width width(SlotFrame from, int slot) {
+        return widths[slot] == Width.FREE ? from.widths[slot] : widths[slot];
+    }
+
+    private double part(SlotFrame from, int slot, double done) {
+        boolean comes = from.widths[slot] == Width.FREE;
+        boolean goes = widths[slot] == Width.FREE;
+        Parameter parameter = goes ? from.what[slot] : what[slot];
+        if (comes || goes) {
+            double there = goes ? from.parts[slot] : parts[slot];
+            double level = goes ? 1 - done : done;
+            return parameter == Parameter.LEVEL ? there * level : there;
+        }
+        if (parameter == null || !parameter.fades() || from.widths[slot] != widths[slot]) {
+            return parts[slot];
+        }
+        return from.parts[slot] + (parts[slot] - from.parts[slot]) * done;
     }
 
     /** What a fixture in a mode at an address hears in received slots. */

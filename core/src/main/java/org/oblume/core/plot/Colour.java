@@ -44,7 +44,7 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
         return new Colour(Double.parseDouble(m.group(1)), m.group(2) == null ? FULL : Double.parseDouble(m.group(2)));
     }
 
-    public boolean isWhite() {
+    public boolean plain() {
         return saturationPercent == 0;
     }
 
@@ -64,7 +64,7 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
 
     /** A light of this hue: it takes away from its white before its gels do. */
     public LightColour on(LightColour light) {
-        if (isWhite()) {
+        if (plain()) {
             return light;
         }
         return new LightColour(light.white(), Stream.concat(Stream.of(leaves()), light.gels().stream()).toList());
@@ -78,6 +78,6 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
 
     @Override
     public String say() {
-        return isWhite() ? "white" : "hue %s°, saturation %s %%".formatted(Said.number(hueDeg), Said.number(saturationPercent));
+        return plain() ? "white" : "hue %s°, saturation %s %%".formatted(Said.number(hueDeg), Said.number(saturationPercent));
     }
 }

@@ -69,6 +69,22 @@ class SlotFrameTest {
         assertThat(((out[0] & 255) << 8) + (out[1] & 255)).isCloseTo(16384, within(1));
     }
 
+    @Test
+    void aLightThatComesFromNothingOrGoesFadesByItsLevelAndKeepsItsColour() {
+        SlotFrame key = frame(Truck.unit("Key", new Patch(1, 1, 8, "16-bit white"), Truck.SPOT_MODES, Truck.at(80, 5600)));
+        SlotFrame nothing = SlotFrame.dark(1);
+        byte[] in = new byte[512];
+        key.fill(nothing, 0.5, in, 0);
+        assertThat(((in[0] & 255) << 8) + (in[1] & 255)).as("half way to 80 %").isCloseTo(26214, within(1));
+        assertThat(in[2]).as("its colour is there at once").isEqualTo(key.slots()[2]);
+        byte[] out = new byte[512];
+        nothing.fill(key, 0.75, out, 0);
+        assertThat(((out[0] & 255) << 8) + (out[1] & 255)).as("a quarter of 80 % is left").isCloseTo(13107, within(1));
+        assertThat(out[2]).isEqualTo(key.slots()[2]);
+        nothing.fill(key, 1, out, 0);
+        assertThat(out).containsOnly(0);
+    }
+
     @ParameterizedTest
     @MethodSource("dialled")
     void whatIsSentIsHeardToAStepOfTheMode(Dialled sent) {

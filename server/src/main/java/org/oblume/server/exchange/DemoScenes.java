@@ -7,6 +7,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.annotation.Profile;
+import org.springframework.core.annotation.Order;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.ResourcePatternResolver;
 import org.springframework.stereotype.Component;
@@ -14,6 +15,7 @@ import org.springframework.stereotype.Component;
 /** Fills an empty demo database with the demo production, from files in the published format. */
 @Component
 @Profile("demo")
+@Order(0)
 class DemoScenes implements ApplicationRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(DemoScenes.class);

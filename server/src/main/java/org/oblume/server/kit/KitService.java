@@ -19,6 +19,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.filter.StockItem;
+import org.oblume.core.network.Mode;
+import org.oblume.core.plot.Piece;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.support.JsonText;
 import org.slf4j.Logger;
@@ -66,11 +68,27 @@ public class KitService {
         return Stream.concat(own.findAllByOrderByWhat().stream().map(o -> json.read(o.fixture(), Kit.Fixture.class)), shipped.stream()).toList();
     }
 
+    /**
+     * The control modes of a thing. Of a mode of which only the footprint was written down, the kit's kind of the same name says what its slots are, when they
+     * are as many.
+     */
+    public List<Mode> modesOf(Piece piece) {
+        List<Mode> own = Mode.of(piece);
+        if (own.stream().allMatch(Mode::isKnown) && !own.isEmpty()) {
+            return own;
+        }
+        List<Mode> kinds = fixtures().stream().map(Kit.Fixture::piece).filter(p -> p.what().equals(piece.what())).findFirst().map(Mode::of).orElse(List.of());
+        return own.stream().map(m -> kinds.stream().filter(k -> !m.isKnown() && k.name().equals(m.name()) && k.slots() == m.slots()).findFirst().orElse(m)).toList();
+    }
+
     /** Adds a kind of the crew's own, or takes the place of the one of that name that it added before. */
     Kit.Fixture add(Kit.Fixture wanted) {
         String what = wanted.piece().what();
         if (shipped.stream().anyMatch(f -> f.piece().what().equalsIgnoreCase(what))) {
             throw new Refusal("what", "%s ships with Oblume: give yours another name.".formatted(what));
+        }
+        if (wanted.piece().lamp() != null) {
+            Mode.parse(wanted.piece().lamp().upkeep().modes());
         }
         Kit.Fixture fixture = new Kit.Fixture(wanted.kind(), wanted.piece(), wanted.beamDeg(), wanted.stack(), true);
         OwnFixtureEntity entity = own.findByWhat(what).orElseGet(() -> new OwnFixtureEntity(what));

@@ -19,7 +19,7 @@ class TellOthers extends OncePerRequestFilter {
 
     /** Request header with the name of the device that calls. */
     static final String DEVICE = "Oblume-Device";
-    private static final Set<String> ONLY_ASK = Set.of("light", "say", "arrange", "paces", "underlay", "beam", "fit", "tapes", "read", "agree");
+    private static final Set<String> ONLY_ASK = Set.of("light", "say", "arrange", "paces", "underlay", "beam", "fit", "tapes", "read", "agree", "plan");
     private final LiveHub hub;
 
     TellOthers(LiveHub hub) {

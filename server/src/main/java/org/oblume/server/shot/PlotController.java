@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.security.Principal;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
@@ -33,6 +34,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/shots/{shotId}")
 class PlotController {
 
+    /** What the person at the control may edit. */
+    private static final Set<Attribute> OF_CONTROL = Set.of(Attribute.PATCH, Attribute.MENU);
     private final PlotService plots;
     private final KnotService knots;
     private final TeamService team;
@@ -90,7 +93,7 @@ class PlotController {
     PlotView tieAll(@PathVariable long shotId, @RequestBody ManyKnots body,
             Principal person) {
         String by = person.getName();
-        if (body.changes().stream().anyMatch(c -> c.attribute() != Attribute.PATCH)) {
+        if (body.changes().stream().anyMatch(c -> !OF_CONTROL.contains(c.attribute()))) {
             team.require(by, May.EDIT);
         }
         knots.change(shotId, body.changes().stream().map(c -> new KnotChange(c.placement(), c.attribute(),

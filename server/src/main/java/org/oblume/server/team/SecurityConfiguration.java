@@ -52,13 +52,15 @@ class SecurityConfiguration {
                         .requestMatchers(GET, "/api/**").access(may(team, May.READ))
                         .requestMatchers(HEAD, "/api/**").access(may(team, May.READ))
                         .requestMatchers(POST, "/api/shots/*/light", "/api/shots/*/say", "/api/shots/*/arrange", "/api/sets/paces", "/api/sets/underlay",
-                                "/api/kit/beam", "/api/shots/*/runs/fit", "/api/runs/*/steps/*/tapes", "/api/shots/*/readings/read", "/api/shots/*/agree")
+                                "/api/kit/beam", "/api/shots/*/runs/fit", "/api/runs/*/steps/*/tapes", "/api/shots/*/readings/read", "/api/shots/*/agree",
+                                "/api/shots/*/patch/plan", "/api/shots/*/patch/read", "/api/output/stop")
                         .access(may(team, May.READ))
                         .requestMatchers(POST, "/api/runs/*/sign").access(may(team, May.LEAD))
                         .requestMatchers("/api/shots/*/rebuild/*", "/api/shots/*/runs", "/api/runs/**", "/api/shots/*/readings", "/api/readings/*", "/api/moves/ticks", "/api/notes/**", "/api/*/*/notes", "/api/*/*/photos",
                                 "/api/shots/*/takes", "/api/takes/*").access(may(team, May.NOTE))
-                        .requestMatchers(PUT, "/api/shots/*/placements/*/PATCH").access(may(team, May.PATCH))
-                        .requestMatchers(DELETE, "/api/shots/*/placements/*/PATCH").access(may(team, May.PATCH))
+                        .requestMatchers(PUT, "/api/shots/*/placements/*/PATCH", "/api/shots/*/placements/*/MENU").access(may(team, May.PATCH))
+                        .requestMatchers(DELETE, "/api/shots/*/placements/*/PATCH", "/api/shots/*/placements/*/MENU").access(may(team, May.PATCH))
+                        .requestMatchers("/api/productions/*/nodes", "/api/nodes/*", "/api/output/**", "/api/rig/**", "/api/shots/*/recall", "/api/shots/*/readback").access(may(team, May.PATCH))
                         .requestMatchers(POST, "/api/shots/*/knots", "/api/shots/*/undo", "/api/shots/*/redo").access(may(team, May.PATCH))
                         .requestMatchers("/api/**").access(may(team, May.EDIT))
                         .anyRequest().permitAll())

@@ -1,0 +1,124 @@
+package org.oblume.server.recall;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.security.Principal;
+import java.util.List;
+import java.util.NoSuchElementException;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Live output, and the rig that answers. */
+@RestController
+@RequestMapping("/api")
+class RecallController {
+
+    private final RecallService recall;
+    private final Output output;
+    private final RigClient rig;
+
+    RecallController(RecallService recall, Output output, RigClient rig) {
+        this.recall = recall;
+        this.output = output;
+        this.rig = rig;
+    }
+
+    /** @param outlet name of an interface; the loopback when it is left out. @param confirmed the name typed again, for any but the loopback */
+    record Arm(@Nullable String outlet, @Nullable String confirmed) {
+    }
+
+    /** @param mark of the preview that was looked at. @param warned whether cast and crew were warned of effects that flash */
+    record RecallBody(double fadeSeconds, int priority, int mark, boolean warned) {
+    }
+
+    /** @param keys of the placements; all when left out */
+    record SendAgain(@Nullable List<String> keys) {
+
+        SendAgain {
+            keys = keys == null ? List.of() : List.copyOf(keys);
+        }
+    }
+
+    record Hang(long shotId) {
+    }
+
+    record NodeState(boolean up) {
+    }
+
+    @GetMapping("/output")
+    OutputView output() {
+        return recall.output();
+    }
+
+    @PostMapping("/output/arm")
+    OutputView arm(@RequestBody Arm body, Principal person) {
+        output.arm(body.outlet(), body.confirmed(), person.getName());
+        return recall.output();
+    }
+
+    @PostMapping("/output/stop")
+    OutputView stop() {
+        output.stop();
+        return recall.output();
+    }
+
+    @GetMapping("/shots/{shotId}/recall")
+    RecallView.RecallPreview preview(@PathVariable long shotId) {
+        return recall.preview(shotId);
+    }
+
+    @PostMapping("/shots/{shotId}/recall")
+    OutputView recall(@PathVariable long shotId, @RequestBody RecallBody body, Principal person) {
+        recall.recall(shotId, body.fadeSeconds(), body.priority(), body.mark(), body.warned(), person.getName());
+        return recall.output();
+    }
+
+    @GetMapping("/shots/{shotId}/readback")
+    RecallView.RigBeside readBack(@PathVariable long shotId) {
+        return recall.readBack(shotId);
+    }
+
+    /** Sends the record again: settings, then levels. */
+    @PostMapping("/shots/{shotId}/readback")
+    RecallView.RigBeside sendAgain(@PathVariable long shotId, @RequestBody SendAgain body, Principal person) {
+        recall.sendAgain(shotId, body.keys() == null ? List.of() : body.keys(), person.getName());
+        return recall.readBack(shotId);
+    }
+
+    @GetMapping("/rig")
+    RigState rig() {
+        return rig.state().orElseThrow(() -> new NoSuchElementException("No rig answers."));
+    }
+
+    @PostMapping("/rig/units")
+    RigState hang(@RequestBody Hang body) {
+        return recall.hang(body.shotId());
+    }
+
+    @PostMapping("/rig/units/{unit}/faults")
+    RigState fail(@PathVariable String unit, @RequestBody JsonNode fault) {
+        return rig.fail(unit, fault);
+    }
+
+    @DeleteMapping("/rig/units/{unit}/faults")
+    RigState mend(@PathVariable String unit) {
+        return rig.mend(unit);
+    }
+
+    @PutMapping("/rig/nodes/{name}")
+    RigState node(@PathVariable String name, @RequestBody NodeState body) {
+        return rig.node(name, body.up());
+    }
+
+    /** Another source, noise: to see what is told then. */
+    @PostMapping("/rig/disturbances")
+    RigState disturb(@RequestBody JsonNode body) {
+        return rig.disturb(body);
+    }
+}
