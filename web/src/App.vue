@@ -8,10 +8,12 @@ import SignIn from './components/frame/SignIn.vue'
 import SpineNav from './components/frame/SpineNav.vue'
 import { usePrefetch } from './lib/usePrefetch'
 import { useBook } from './stores/book'
+import { useOutput } from './stores/output'
 import { useSession } from './stores/session'
 
 const book = useBook()
 const session = useSession()
+const output = useOutput()
 const route = useRoute()
 const spineOpen = ref(false)
 const keysOpen = ref(false)
@@ -31,11 +33,12 @@ async function load() {
 }
 onMounted(load)
 usePrefetch(() => (route.params.id ? Number(route.params.id) : undefined))
-watch(() => session.name, (name) => name && void book.load())
+watch(() => session.name, (name) => name && void Promise.all([book.load(), output.load()]))
 
 function onKey(event: KeyboardEvent) {
   const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
   if (event.key === '?' && !typing) keysOpen.value = true
+  if (event.key === '.' && !typing && output.now?.armed) void output.stop()
 }
 /* on the window: before anything is chosen, the focus is outside the frame */
 onMounted(() => window.addEventListener('keydown', onKey))

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import BenchView from './views/BenchView.vue'
 import BookView from './views/BookView.vue'
+import PatchView from './views/PatchView.vue'
 import PlotView from './views/PlotView.vue'
 import CarryView from './views/CarryView.vue'
 import CompareView from './views/CompareView.vue'
@@ -10,6 +11,7 @@ import LogView from './views/LogView.vue'
 import MatchView from './views/MatchView.vue'
 import MeterView from './views/MeterView.vue'
 import MovesView from './views/MovesView.vue'
+import RecallView from './views/RecallView.vue'
 import RebuildView from './views/RebuildView.vue'
 import SetView from './views/SetView.vue'
 import VerdictView from './views/VerdictView.vue'
@@ -20,6 +22,8 @@ export const router = createRouter({
     { path: '/', name: 'book', component: BookView },
     { path: '/shots/:id(\\d+)/plot', name: 'plot', component: PlotView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/shots/:id(\\d+)/carry', name: 'carry', component: CarryView, props: (r) => ({ shotId: Number(r.params.id) }) },
+    { path: '/shots/:id(\\d+)/patch', name: 'patch', component: PatchView, props: (r) => ({ shotId: Number(r.params.id) }) },
+    { path: '/shots/:id(\\d+)/recall', name: 'recall', component: RecallView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/shots/:id(\\d+)/log', name: 'log', component: LogView, props: (r) => ({ shotId: Number(r.params.id) }) },
     { path: '/compare/:from/:to', name: 'compare', component: CompareView, props: true },
     { path: '/moves/:from/:to', name: 'moves', component: MovesView, props: true },

@@ -26,6 +26,8 @@ export interface CallOptions {
   version?: number
   /** A key of its own for an edit: however often it is sent, it is done once. */
   once?: string
+  /** Of what is true only now: an older answer is no answer. */
+  now?: boolean
   signal?: AbortSignal
 }
 
@@ -60,7 +62,7 @@ export async function call<T>(method: string, path: string, options: CallOptions
     })
   } catch (failure) {
     if (options.signal?.aborted) throw failure
-    const before = reads ? await kept<T>(path) : undefined
+    const before = reads && !options.now ? await kept<T>(path) : undefined
     if (before !== undefined) return before
     throw new ApiError(0, 'The server does not answer. Nothing was saved; check the network and try again.')
   }
@@ -70,7 +72,7 @@ export async function call<T>(method: string, path: string, options: CallOptions
   }
   const answer = parsed(await response.text())
   if (response.ok) {
-    if (reads) void keep(path, answer)
+    if (reads && !options.now) void keep(path, answer)
     return answer as T
   }
   const problem = (answer ?? {}) as { detail?: string; field?: string; conflict?: Theirs }

@@ -23,6 +23,8 @@ const KEYS: [string, string][] = [
   ['Arrows on a handle', 'on the Bench: move it; with Shift farther'],
   ['Enter, Backspace', 'while a wall is drawn: end it, take the last corner back'],
   ['Space', 'in Rebuild: tick the step and go on'],
+  ['.', 'full stop: ends all output at once'],
+  ['Arrows on a footprint', 'in Patch: move it a slot, with Shift ten; Enter keeps it, Esc does not'],
   ['?', 'this list'],
 ]
 </script>

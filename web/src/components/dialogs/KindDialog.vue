@@ -11,7 +11,7 @@ import TextField from './TextField.vue'
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: []; added: [kind: Fixture] }>()
 
-const EMPTY = { what: '', spotCd: '', spotDeg: '', floodCd: '', floodDeg: '', width: '', height: '', lowest: '5600', highest: '5600', watts: '', curve: 'LINEAR', weight: '' }
+const EMPTY = { what: '', spotCd: '', spotDeg: '', floodCd: '', floodDeg: '', width: '', height: '', lowest: '5600', highest: '5600', watts: '', curve: 'LINEAR', weight: '', modes: '' }
 const fields = ref({ ...EMPTY })
 const measured = ref<Measured>()
 const error = ref('')
@@ -67,7 +67,7 @@ async function keep() {
           optics: { spotCandela: number(f.spotCd, 'the peak at spot, in candela'), spotBeamDeg: number(f.spotDeg, 'the beam at spot'), floodCandela: number(flood.cd, 'the peak at flood'), floodBeamDeg: number(flood.deg, 'the beam at flood'), measured: measured.value?.beam },
           round: !f.height, emitterHeightM: f.height ? number(f.height, 'the height of the emitter') : width,
           curve: f.curve as 'LINEAR', lowestPercent: 0, tintReach: 0,
-          upkeep: { idleWatts: 0, weightKg: f.weight ? number(f.weight, 'its weight') : 0, noise: '', burn: 'ANY', safeDistanceM: 0.5, modes: '', menu: '' },
+          upkeep: { idleWatts: 0, weightKg: f.weight ? number(f.weight, 'its weight') : 0, noise: '', burn: 'ANY', safeDistanceM: 0.5, modes: f.modes, menu: '' },
         },
       },
     }
@@ -91,6 +91,7 @@ async function keep() {
         <TextField v-model="fields.lowest" label="Lowest K" /><TextField v-model="fields.highest" label="Highest K" />
         <TextField v-model="fields.watts" label="Watts" /><TextField v-model="fields.weight" label="Weighs, kg" hint="may stay empty" />
       </div>
+      <TextField v-model="fields.modes" label="Control modes" hint="8-bit: level, cct; 16-bit: level 16, cct 16" :maxlength="600" />
       <ChoiceField v-model="fields.curve" label="Output follows the level" :options="LEVEL_CURVES" />
     </form>
     <template #buttons>

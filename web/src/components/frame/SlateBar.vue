@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { held, type Attribute, type Placed, type Plot } from '@/api/types'
 import SpineButton from './SpineButton.vue'
 import LineState from './LineState.vue'
+import OutputState from './OutputState.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import { when } from '@/lib/words'
@@ -64,6 +65,7 @@ const figures = computed(() =>
     <div class="last">
       <template v-if="said"><span class="block">{{ said.what }} {{ when(said.by.at) }}</span><span class="block text-quiet">by {{ said.by.author }}</span></template>
     </div>
+    <OutputState />
     <LineState class="mr-2" />
   </header>
 </template>

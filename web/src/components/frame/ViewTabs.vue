@@ -14,6 +14,8 @@ defineProps<{ shotId: number }>()
       <RouterLink :to="{ name: 'meter', params: { id: shotId } }" class="tab" active-class="here">Meter</RouterLink>
       <RouterLink :to="{ name: 'match', params: { id: shotId } }" class="tab" active-class="here">Match</RouterLink>
       <RouterLink :to="{ name: 'rebuild', params: { id: shotId } }" class="tab" active-class="here">Rebuild</RouterLink>
+      <RouterLink :to="{ name: 'patch', params: { id: shotId } }" class="tab" active-class="here">Patch</RouterLink>
+      <RouterLink :to="{ name: 'recall', params: { id: shotId } }" class="tab" active-class="here">Recall</RouterLink>
       <RouterLink :to="{ name: 'log', params: { id: shotId } }" class="tab" active-class="here">Log</RouterLink>
       <RouterLink :to="{ name: 'book' }" class="tab">Book</RouterLink>
       <RouterLink :to="{ name: 'bench' }" class="tab">Bench</RouterLink>

@@ -11,6 +11,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.oblume.rig.RunningRig;
 
 /** The packaged application as a process of its own, on a free port. */
 final class RunningOblume implements AutoCloseable {
@@ -33,6 +34,17 @@ final class RunningOblume implements AutoCloseable {
         return start(data, QUICK_START, "--spring.profiles.active=demo");
     }
 
+    /** With the demo, and a simulated rig to send to. */
+    static RunningOblume withRig(Path data, RunningRig rig) {
+        return start(data, QUICK_START, "--spring.profiles.active=demo", "--oblume.rig=" + rig.url(), "--oblume.sacn-port=" + rig.sacnPort());
+    }
+
+    /** Started again where this one was, on the same data and rig. */
+    RunningOblume again(Path data, RunningRig rig) {
+        return start(data, QUICK_START, "--spring.profiles.active=demo", "--oblume.rig=" + rig.url(), "--oblume.sacn-port=" + rig.sacnPort(),
+                "--server.port=" + address.substring(address.lastIndexOf(':') + 1));
+    }
+
     static RunningOblume empty(Path data) {
         return start(data, QUICK_START);
     }
@@ -46,9 +58,12 @@ final class RunningOblume implements AutoCloseable {
         Path app = Path.of(System.getProperty("oblume.app"));
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:SharedArchiveFile=classes.jsa", "-Xshare:auto", "-Xlog:cds=off", "-Xlog:cds+dynamic=off",
-                "-jar", "oblume.jar", "--server.port=0", "--oblume.data=" + data.toAbsolutePath()));
+                "-jar", "oblume.jar", "--oblume.data=" + data.toAbsolutePath()));
         command.addAll(1, java);
         command.addAll(List.of(more));
+        if (command.stream().noneMatch(c -> c.startsWith("--server.port"))) {
+            command.add("--server.port=0");
+        }
         try {
             Process process = new ProcessBuilder(command).directory(app.toFile()).redirectErrorStream(true).start();
             CompletableFuture<String> ready = new CompletableFuture<>();

@@ -118,7 +118,10 @@ public final class Rig {
         int universe = what.universe() == null ? 1 : what.universe();
         int priority = what.priority() == null ? SacnPacket.USUAL_PRIORITY : what.priority();
         switch (what.kind()) {
-            case RIVAL -> rivals.put(universe, priority);
+            case RIVAL -> {
+                rivals.put(universe, priority);
+                sources.accept(rival(universe, priority), nanos.getAsLong());
+            }
             case QUIET -> {
                 rivals.clear();
                 sources.forget(Set.of(RIVAL, FLOODER));

@@ -35,7 +35,7 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
     private static final double BYTE = 255;
     private static final double FULL = 100;
     /** Tint that is said. */
-    private static final double LEAST_TINT = 5e-5;
+    private static final double LEAST_TINT = 5e-4;
     private static final double CIRCLE = 360;
 
     /** As a shot has it. */
@@ -102,7 +102,7 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
             parts.add("%.0f K".formatted(kelvin));
         }
         if (Math.abs(duv) >= LEAST_TINT) {
-            parts.add("tint " + new Tint(Math.round(duv * 1e4) / 1e4).say());
+            parts.add("tint " + new Tint(Math.round(duv * 1e3) / 1e3).say());
         }
         if (!colour.plain()) {
             parts.add("hue %.0f°, saturation %.0f %%".formatted(colour.hueDeg(), colour.saturationPercent()));

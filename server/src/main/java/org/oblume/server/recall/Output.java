@@ -41,7 +41,8 @@ class Output {
     private final OutputSessionRepository sessions;
     private final Clock clock;
     private final int port;
-    private final UUID source;
+    private final Path sourceFile;
+    private @Nullable UUID source;
     private @Nullable SacnSender sender;
     private OutputView.@Nullable Armed armed;
     private @Nullable Sent live;
@@ -57,12 +58,19 @@ class Output {
         this.sessions = sessions;
         this.clock = clock;
         this.port = port;
-        this.source = sourceId(data.resolve("sacn-source"));
+        this.sourceFile = data.resolve("sacn-source");
         this.cutOff = closeWhatWasCutOff();
     }
 
     /** Ours for good, so that receivers know us again: made up once and kept in the data folder. */
-    private static UUID sourceId(Path file) {
+    private synchronized UUID source() {
+        if (source == null) {
+            source = keptIn(sourceFile);
+        }
+        return source;
+    }
+
+    private static UUID keptIn(Path file) {
         try {
             if (Files.isReadable(file)) {
                 return UUID.fromString(Files.readString(file).strip());
@@ -90,7 +98,7 @@ class Output {
     }
 
     String sourceId() {
-        return source.toString();
+        return source().toString();
     }
 
     /**
@@ -110,7 +118,7 @@ class Output {
         }
         try {
             trouble = null;
-            sender = new SacnSender(source, "Oblume", on, port, System::nanoTime, refused -> trouble = "The network refuses our packets (%s). Check the cable and the interface.".formatted(refused.getMessage()));
+            sender = new SacnSender(source(), "Oblume", on, port, System::nanoTime, refused -> trouble = "The network refuses our packets (%s). Check the cable and the interface.".formatted(refused.getMessage()));
         } catch (IOException failed) {
             throw new Refusal("outlet", "Output cannot go to %s: %s. Choose another interface.".formatted(outlet == null ? LOOPBACK : outlet, failed.getMessage()));
         }

@@ -109,7 +109,8 @@ public class HistoryService {
             }
             Placement placement = placed.get(event.placementId());
             KnotEventEntity now = events.findFirstByShotIdAndPlacementIdAndAttributeOrderByIdDesc(shotId, event.placementId(), event.attribute()).orElse(event);
-            if (now.id() != event.id()) {
+            // What a later edit that was taken back left behind is what this one left.
+            if (now.id() != event.id() && !Objects.equals(now.value(), event.value())) {
                 throw new Refusal("%s changed the %s of %s since: change it by hand, or go back in the history.".formatted(
                         now.tie().author(), event.attribute().label(), placement.name()));
             }

@@ -69,6 +69,21 @@ class HistoryOverHttpTest {
     }
 
     @Test
+    void severalEditsOfOneValueAreUndoneOneAfterTheOtherAndDoneAgain() {
+        level(api, 24, 0);
+        level(api, 26, 1);
+        level(api, 28, 2);
+        for (String before : List.of("26 %", "24 %", "70 %")) {
+            assertThat(api.post("/api/shots/" + close + "/undo", "").status()).isEqualTo(200);
+            assertThat(said(close, "key", "LEVEL")).isEqualTo(before);
+        }
+        for (String after : List.of("24 %", "26 %", "28 %")) {
+            assertThat(api.post("/api/shots/" + close + "/redo", "").status()).isEqualTo(200);
+            assertThat(said(close, "key", "LEVEL")).isEqualTo(after);
+        }
+    }
+
+    @Test
     void whatSomebodyElseChangedSinceIsNotUndoneInSilence() {
         level(api, 24, 0);
         level(grip, 30, 1);

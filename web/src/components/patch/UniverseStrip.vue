@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import type { PatchedLight, PatchPage } from '@/api/types'
+import { footprints, overlapped, placed, SLOTS, type Footprint } from '@/lib/strip'
+
+/**
+ * A universe: the whole of it as a narrow band with a window on it, and under that the strip as seen through the window. A footprint is
+ * dragged along the strip, or moved with the arrows; it is kept when it is let go, or with Enter.
+ */
+const props = defineProps<{ universe: PatchPage['universes'][number]; lights: PatchedLight[]; swatches: Record<string, string | undefined>; locked: boolean; marked?: string }>()
+const emit = defineEmits<{ move: [light: PatchedLight, address: number]; choose: [key: string] }>()
+
+const SLOT = 7
+const LANE = 15
+const LANES = 2
+const TOP = LANES * LANE + 4
+const TALL = 26
+const LETTER = 6.6
+const scroller = ref<HTMLElement>()
+const band = ref<SVGSVGElement>()
+const window_ = ref({ from: 0, width: 100 })
+/** A footprint in hand, and where it would stand. */
+const inHand = ref<{ key: string; first: number }>()
+
+const all = computed(() => footprints(props.lights, props.universe.universe, SLOT, LETTER, LANES))
+const first = (f: Footprint) => (inHand.value?.key === f.light.key ? inHand.value.first : f.first)
+const clash = (f: Footprint) => (inHand.value?.key === f.light.key ? overlapped(all.value, f, first(f)) : [])
+const taken = computed(() => SLOTS - props.universe.left)
+const said = computed(() => `${taken.value} slots taken, ${props.universe.left} free`)
+
+function look() {
+  const s = scroller.value
+  if (s) window_.value = { from: s.scrollLeft / SLOT, width: s.clientWidth / SLOT }
+}
+onMounted(async () => {
+  await nextTick()
+  const start = all.value[0]
+  if (start && scroller.value) scroller.value.scrollLeft = Math.max(0, (start.first - 6) * SLOT)
+  look()
+  if (scroller.value) new ResizeObserver(look).observe(scroller.value)
+})
+watch(() => props.marked, (key) => {
+  const f = all.value.find((one) => one.light.key === key)
+  const seen = f && f.first >= window_.value.from && f.last <= window_.value.from + window_.value.width
+  if (f && !seen && scroller.value) scroller.value.scrollLeft = Math.max(0, (f.first - 1) * SLOT - scroller.value.clientWidth / 3)
+})
+
+function slide(event: PointerEvent) {
+  const box = band.value?.getBoundingClientRect()
+  if (!box || !scroller.value || (event.type === 'pointermove' && !event.buttons)) return
+  scroller.value.scrollLeft = ((event.clientX - box.left) / box.width) * SLOTS * SLOT - scroller.value.clientWidth / 2
+}
+
+function grab(event: PointerEvent, f: Footprint) {
+  emit('choose', f.light.key)
+  if (props.locked || event.button !== 0) return
+  const element = event.currentTarget as Element
+  element.setPointerCapture(event.pointerId)
+  const from = event.clientX
+  const scrolled = scroller.value?.scrollLeft ?? 0
+  const move = (now: Event) => {
+    const by = ((now as PointerEvent).clientX - from + (scroller.value?.scrollLeft ?? 0) - scrolled) / SLOT
+    if (inHand.value || Math.abs(by) >= 1) inHand.value = { key: f.light.key, first: placed(f.first + by, f.light.slots) }
+  }
+  const end = (now: Event) => {
+    element.removeEventListener('pointermove', move)
+    element.removeEventListener('pointerup', end)
+    element.removeEventListener('pointercancel', end)
+    if (now.type === 'pointerup') keep(f)
+    else inHand.value = undefined
+  }
+  element.addEventListener('pointermove', move)
+  element.addEventListener('pointerup', end)
+  element.addEventListener('pointercancel', end)
+}
+
+function keep(f: Footprint) {
+  const to = inHand.value?.first
+  inHand.value = undefined
+  if (to !== undefined && to !== f.first) emit('move', f.light, to)
+}
+
+function key(event: KeyboardEvent, f: Footprint) {
+  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+  if (step && !props.locked) {
+    event.preventDefault()
+    inHand.value = { key: f.light.key, first: placed(first(f) + step * (event.shiftKey ? 10 : 1), f.light.slots) }
+  } else if (event.key === 'Enter') {
+    event.preventDefault()
+    keep(f)
+  } else if (event.key === 'Escape') inHand.value = undefined
+}
+</script>
+
+<template>
+  <section class="universe" :aria-label="`Universe ${universe.universe}`">
+    <h2><span class="figure text-[19px]">{{ universe.universe }}</span> <span class="text-quiet">universe, {{ said }}; {{ universe.carriedBy.length ? `carried by ${universe.carriedBy.join(', ')}` : 'carried by no node' }}</span></h2>
+    <svg ref="band" class="band" :viewBox="`0 0 ${SLOTS} 10`" preserveAspectRatio="none" aria-hidden="true" @pointerdown="slide" @pointermove="slide">
+      <rect width="512" height="10" class="free" />
+      <rect v-for="f in all" :key="f.light.key" :x="first(f) - 1" y="1" :width="f.last - f.first + 1" height="8" class="block" :style="{ fill: swatches[f.light.key] }" />
+      <rect v-if="all.length" :x="window_.from" y="0" :width="Math.min(window_.width, SLOTS)" height="10" class="window" vector-effect="non-scaling-stroke" />
+    </svg>
+    <div v-if="all.length" ref="scroller" class="strip" @scroll.passive="look">
+      <svg :width="SLOTS * SLOT + 12" :height="TOP + TALL + 22" class="drawing" role="group" :aria-label="`Footprints in universe ${universe.universe}`">
+        <rect :y="TOP" :width="SLOTS * SLOT" :height="TALL" class="free" />
+        <template v-for="n in 52" :key="n">
+          <line :x1="(n - 1) * 10 * SLOT" :x2="(n - 1) * 10 * SLOT" :y1="TOP + TALL" :y2="TOP + TALL + 5" class="notch" />
+          <text :x="(n - 1) * 10 * SLOT" :y="TOP + TALL + 17" class="tick">{{ (n - 1) * 10 + 1 }}</text>
+        </template>
+        <line :x1="SLOTS * SLOT" :x2="SLOTS * SLOT" :y1="TOP - 6" :y2="TOP + TALL + 6" class="end" />
+        <g
+          v-for="f in all" :key="f.light.key" class="footprint" :class="{ locked, here: marked === f.light.key, clash: clash(f).length, past: f.last > SLOTS }" role="button" tabindex="0"
+          :aria-label="`${f.light.name}, slots ${first(f)} to ${first(f) + f.last - f.first}${clash(f).length ? `, shares slots with ${clash(f).join(', ')}` : ''}`"
+          :transform="`translate(${(first(f) - 1) * SLOT} 0)`" @pointerdown="grab($event, f)" @keydown="key($event, f)" @blur="inHand = undefined" @focus="emit('choose', f.light.key)"
+        >
+          <line x1="1" x2="1" :y1="f.lane * LANE + 6" :y2="TOP" class="stem" />
+          <text x="4" :y="f.lane * LANE + 11">{{ f.light.name }}<tspan v-if="inHand?.key === f.light.key" class="figure"> {{ first(f) }}</tspan></text>
+          <rect x="0.5" :y="TOP + 2.5" :width="(f.last - f.first + 1) * SLOT - 1" :height="TALL - 5" class="block" rx="2" :style="{ fill: swatches[f.light.key] }" />
+          <line v-for="n in f.last - f.first" :key="n" :x1="n * SLOT" :x2="n * SLOT" :y1="TOP + TALL - 8" :y2="TOP + TALL - 3" class="cut" />
+          <rect x="0" :y="f.lane * LANE" :width="Math.max((f.last - f.first + 1) * SLOT, 24)" :height="TOP + TALL - f.lane * LANE" fill="transparent" />
+        </g>
+      </svg>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.universe {
+  padding: 10px 16px 4px;
+  border-bottom: 1px solid var(--line);
+}
+.band {
+  display: block;
+  width: 100%;
+  height: 14px;
+  margin-top: 4px;
+  cursor: pointer;
+  touch-action: none;
+}
+.free {
+  fill: var(--floor);
+}
+.band .block {
+  fill: var(--quiet);
+}
+.window {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+.strip {
+  overflow-x: auto;
+  scrollbar-width: thin;
+}
+.notch,
+.end {
+  stroke: var(--set);
+}
+.end {
+  stroke-width: 2;
+}
+.stem {
+  stroke: var(--set);
+}
+.footprint {
+  cursor: grab;
+  outline: none;
+}
+.footprint.locked {
+  cursor: default;
+}
+.footprint .block {
+  fill: var(--raised);
+  stroke: var(--ink);
+}
+.footprint .cut {
+  stroke: var(--ground);
+  opacity: 0.6;
+}
+.footprint.here .block,
+.footprint:focus-visible .block {
+  stroke: var(--accent);
+  stroke-width: 2;
+}
+.footprint.here text {
+  fill: var(--accent);
+}
+.footprint.clash .block,
+.footprint.past .block {
+  stroke-dasharray: 4 3;
+}
+@media (pointer: coarse) {
+  .band {
+    height: 28px;
+  }
+}
+</style>

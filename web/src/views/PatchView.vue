@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { call, sentence } from '@/api/client'
+import type { Patch, PatchedLight, PatchPage, Repatched } from '@/api/types'
+import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
+import SlateBar from '@/components/frame/SlateBar.vue'
+import SpineButton from '@/components/frame/SpineButton.vue'
+import UndoButtons from '@/components/frame/UndoButtons.vue'
+import ViewTabs from '@/components/frame/ViewTabs.vue'
+import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import NodeList from '@/components/patch/NodeList.vue'
+import PatchRow from '@/components/patch/PatchRow.vue'
+import PlanPatch from '@/components/patch/PlanPatch.vue'
+import UniverseStrip from '@/components/patch/UniverseStrip.vue'
+import { useLine } from '@/stores/line'
+import { usePlot } from '@/stores/plot'
+
+/** What listens where in this shot, what of it cannot work, and who carries it. */
+const props = defineProps<{ shotId: number }>()
+defineEmits<{ spine: [] }>()
+const plot = usePlot()
+const line = useLine()
+const page = ref<PatchPage>()
+const problem = ref('')
+const marked = ref<string>()
+const filter = ref('')
+
+const shown = computed(() => page.value?.units.filter((u) => [u.name, u.unit, u.what, u.said].some((w) => w?.toLowerCase().includes(filter.value.trim().toLowerCase()))) ?? [])
+
+/** How the camera sees each light. */
+const swatches = computed(() => Object.fromEntries(plot.placements.map((p) => [p.placement.key, p.light?.swatch])))
+
+async function load() {
+  const id = props.shotId
+  try {
+    const now = await call<PatchPage>('GET', `/api/shots/${id}/patch`)
+    if (id === props.shotId) page.value = now
+    problem.value = ''
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
+watch(() => props.shotId, (id) => {
+  page.value = undefined
+  void plot.load(id)
+}, { immediate: true })
+/* each edit answers with the plot: the patch is read after it */
+watch(() => plot.plot, () => void load(), { immediate: true })
+onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(nodes|productions)/.test(changed.path) && load())))
+onBeforeUnmount(line.onAgain(() => void load()))
+
+function patch(light: PatchedLight, value: Patch) {
+  void plot.drop(light.key, 'PATCH', { value })
+}
+function mend(changes: Repatched[]) {
+  void plot.dropAll(changes.map((c) => ({ placement: c.key, attribute: 'PATCH', value: c.value })))
+}
+</script>
+
+<template>
+  <div class="view">
+    <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
+    <SpineButton v-else @click="$emit('spine')" />
+    <ViewTabs :shot-id="shotId"><UndoButtons /></ViewTabs>
+    <div v-if="page" class="body">
+      <div class="main">
+        <p v-if="plot.problem ?? problem" role="alert" class="px-4 pt-2"><WedgeMark act class="mr-1 inline" /> {{ plot.problem?.sentence ?? problem }}</p>
+        <UniverseStrip v-for="u in page.universes" :key="u.universe" :universe="u" :lights="page.units" :swatches="swatches" :locked="plot.patchLocked" :marked="marked" @choose="(key) => (marked = key)" @move="(light, address) => patch(light, { ...light.patch, address })" />
+        <label class="flex items-center gap-2 px-4 pt-3"><span class="text-quiet">Lights on set</span><input v-model="filter" class="field !w-48" placeholder="filter" aria-label="Filter the lights" /></label>
+        <table class="mt-1 w-full">
+          <thead><tr><th>Light</th><th>Reached</th><th>Universe / address</th><th>Mode, slots</th><th>Menu</th></tr></thead>
+          <tbody><PatchRow v-for="u in shown" :key="u.key" :light="u" :locked="plot.patchLocked" :marked="marked === u.key" @choose="marked = u.key" @patch="(value) => patch(u, value)" /></tbody>
+        </table>
+      </div>
+      <aside class="side">
+        <section v-if="plot.based && !plot.patchLocked"><ReasonPicker /></section>
+        <section aria-label="Conflicts">
+          <h2 class="text-[15px]">{{ page.conflicts.length ? (page.conflicts.length === 1 ? '1 conflict' : `${page.conflicts.length} conflicts`) : 'No conflict' }}</h2>
+          <p v-if="!page.conflicts.length" class="text-quiet">Footprints, modes, nodes and universes of this shot agree.</p>
+          <ul>
+            <li v-for="c in page.conflicts" :key="c.sentence" class="mt-1 flex gap-2">
+              <WedgeMark act />
+              <div>
+                <p>{{ c.sentence }}</p>
+                <p class="text-quiet">{{ c.mend }}</p>
+                <button v-if="c.mends.length && !plot.patchLocked" class="button mt-1" @click="mend(c.mends)">{{ c.mends.map((m) => `${m.name} to ${m.to}`).join('; ') }}</button>
+              </div>
+            </li>
+          </ul>
+        </section>
+        <PlanPatch :shot-id="shotId" :locked="plot.patchLocked" />
+        <NodeList :nodes="page.nodes" :production-id="page.productionId" :locked="plot.patchLocked" @changed="load" />
+      </aside>
+    </div>
+    <p v-else class="m-auto text-quiet" role="status">{{ problem || 'Opening the patch…' }}</p>
+    <ConflictDialog />
+  </div>
+</template>
+
+<style scoped>
+.body {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+}
+.main,
+.side {
+  min-width: 0;
+  min-height: 0;
+  overflow-y: auto;
+}
+.side {
+  background: var(--panel);
+  border-left: 1px solid var(--line);
+}
+.side > section {
+  padding: 10px 16px;
+  border-bottom: 1px solid var(--line);
+}
+thead th {
+  padding: 0 6px 4px;
+  text-align: left;
+  font-weight: 400;
+  color: var(--quiet);
+}
+thead th:first-child {
+  padding-left: 16px;
+}
+@media (width < 1000px) {
+  .body {
+    display: block;
+    overflow-y: auto;
+  }
+  .main,
+  .side {
+    overflow: visible;
+  }
+}
+@media (width < 700px) {
+  thead {
+    display: none;
+  }
+}
+</style>
