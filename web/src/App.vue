@@ -4,6 +4,7 @@ import { RouterView, useRoute } from 'vue-router'
 import { sentence } from './api/client'
 import KeysDialog from './components/dialogs/KeysDialog.vue'
 import TeamDialog from './components/dialogs/TeamDialog.vue'
+import OutputState from './components/frame/OutputState.vue'
 import SignIn from './components/frame/SignIn.vue'
 import SpineNav from './components/frame/SpineNav.vue'
 import { usePrefetch } from './lib/usePrefetch'
@@ -51,6 +52,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <SpineNav :open="spineOpen" @close="spineOpen = false" @keys="keysOpen = true" @team="teamOpen = true" />
     <main class="min-h-0 min-w-0">
       <RouterView :key="String(route.name)" @spine="spineOpen = true" />
+      <OutputState v-if="!route.params.id" class="nowhere" />
     </main>
     <KeysDialog :open="keysOpen" @close="keysOpen = false" />
     <TeamDialog :open="teamOpen" @close="teamOpen = false" />
@@ -68,6 +70,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   display: grid;
   grid-template-columns: 124px minmax(0, 1fr);
   height: 100%;
+}
+/* Where there is no slate to say what is live. */
+.nowhere {
+  position: fixed;
+  right: 10px;
+  bottom: 10px;
+  z-index: 30;
+  background: var(--ground);
 }
 .ended {
   position: fixed;

@@ -290,6 +290,12 @@ progress {
   height: 6px;
   accent-color: var(--ink);
 }
+@media (width >= 700px) {
+  tbody th,
+  tbody td:nth-of-type(1) {
+    white-space: nowrap;
+  }
+}
 @media (width < 1000px) {
   .body {
     display: block;

@@ -83,12 +83,15 @@ th {
   td {
     border: 0;
   }
+  td:nth-of-type(1),
+  td:nth-of-type(3) {
+    padding-right: 16px;
+  }
   td:last-child {
     grid-column: 1 / -1;
     padding-left: 16px;
   }
-  td:nth-of-type(2),
-  td:nth-of-type(1) {
+  td:nth-of-type(2) {
     padding-left: 16px;
   }
 }

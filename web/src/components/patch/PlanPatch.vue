@@ -63,7 +63,7 @@ async function keep() {
       <label class="col-span-3"><span class="text-[11px] text-quiet">order</span><select v-model="order" class="field"><option v-for="o in ORDERS" :key="o.key" :value="o.key">{{ o.name }}</option></select></label>
       <label><span class="text-[11px] text-quiet">from universe</span><input v-model="universe" class="field figure text-right" inputmode="numeric" /></label>
       <label><span class="text-[11px] text-quiet">address</span><input v-model="address" class="field figure text-right" inputmode="numeric" /></label>
-      <label><span class="text-[11px] text-quiet">begin each at a step of</span><input v-model="every" class="field figure text-right" inputmode="numeric" /></label>
+      <label><span class="text-[11px] text-quiet">in steps of</span><input v-model="every" class="field figure text-right" inputmode="numeric" /></label>
       <button class="button col-span-3" type="submit">Show what would change</button>
     </form>
     <div class="mt-2 flex flex-wrap gap-2">

@@ -24,7 +24,7 @@ const inHand = ref<{ key: string; first: number }>()
 
 const all = computed(() => footprints(props.lights, props.universe.universe, SLOT, LETTER, LANES))
 const first = (f: Footprint) => (inHand.value?.key === f.light.key ? inHand.value.first : f.first)
-const clash = (f: Footprint) => (inHand.value?.key === f.light.key ? overlapped(all.value, f, first(f)) : [])
+const clash = (f: Footprint) => overlapped(all.value, f, first(f))
 const taken = computed(() => SLOTS - props.universe.left)
 const said = computed(() => `${taken.value} slots taken, ${props.universe.left} free`)
 
@@ -116,6 +116,7 @@ function key(event: KeyboardEvent, f: Footprint) {
           <line x1="1" x2="1" :y1="f.lane * LANE + 6" :y2="TOP" class="stem" />
           <text x="4" :y="f.lane * LANE + 11">{{ f.light.name }}<tspan v-if="inHand?.key === f.light.key" class="figure"> {{ first(f) }}</tspan></text>
           <rect x="0.5" :y="TOP + 2.5" :width="(f.last - f.first + 1) * SLOT - 1" :height="TALL - 5" class="block" rx="2" :style="{ fill: swatches[f.light.key] }" />
+          <rect v-if="clash(f).length" x="2" :y="TOP + 4" :width="(f.last - f.first + 1) * SLOT - 4" height="4" class="shared" />
           <line v-for="n in f.last - f.first" :key="n" :x1="n * SLOT" :x2="n * SLOT" :y1="TOP + TALL - 8" :y2="TOP + TALL - 3" class="cut" />
           <rect x="0" :y="f.lane * LANE" :width="Math.max((f.last - f.first + 1) * SLOT, 24)" :height="TOP + TALL - f.lane * LANE" fill="transparent" />
         </g>
@@ -187,7 +188,12 @@ function key(event: KeyboardEvent, f: Footprint) {
 }
 .footprint.clash .block,
 .footprint.past .block {
+  fill-opacity: 0.55;
+  stroke-width: 2;
   stroke-dasharray: 4 3;
+}
+.shared {
+  fill: var(--ground);
 }
 @media (pointer: coarse) {
   .band {

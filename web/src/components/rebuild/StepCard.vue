@@ -24,6 +24,7 @@ const height = computed(() => {
 const what: Record<string, string> = { HEAD: 'lamp', PRACTICAL: 'lamp', FLAG: 'middle', CAMERA: 'lens', MARK: 'eyes' }
 const title = computed(() => `${placed.value.placement.name}${piece.value.mount === 'STAND' && placed.value.placement.kind !== 'CAMERA' ? ' stand' : ''}`)
 const patch = computed(() => value(placed.value, 'PATCH'))
+const menu = computed(() => held(placed.value, 'MENU')?.say)
 const items = computed(() => value(placed.value, 'MODIFIERS')?.items ?? [])
 const gel = computed(() => items.value.find((m) => m.gel))
 const off = computed(() => value(placed.value, 'STANDING')?.state === 'OFF')
@@ -81,16 +82,17 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
         </dd>
         <dt>dialled</dt>
         <dd>
-          <span class="figure strong">{{ value(placed, 'CCT')?.kelvin ?? '–' }}<span class="unit">K</span></span>, tint <span class="figure strong">{{ held(placed, 'TINT')?.say ?? '–' }}</span>
+          <span class="figure strong">{{ value(placed, 'CCT')?.kelvin ?? '–' }}<span class="unit">K</span></span>, tint <span class="figure strong">{{ held(placed, 'TINT')?.say ?? '–' }}</span><template v-if="value(placed, 'COLOUR')?.saturationPercent">, <span class="figure strong">{{ held(placed, 'COLOUR')?.say }}</span></template>
           <span v-if="light.swatch" class="block text-quiet"><span class="swatch" :style="{ background: light.swatch }" /> {{ gel ? `${gel.name}, seen by the camera` : `${Math.round(light.kelvin ?? 0)} K at the mark` }}</span>
         </dd>
         <dt>address</dt>
         <dd>
-          <template v-if="patch?.universe"><span class="figure strong">{{ patch.universe }} / {{ patch.address }}</span><template v-if="patch.mode">, {{ patch.mode }}</template><template v-if="patch.slots">, {{ patch.slots }} slots</template></template>
-          <template v-else>by hand at the head</template>
+          <template v-if="patch?.universe"><span class="figure strong">{{ patch.universe }} / {{ patch.address }}</span><template v-if="patch.mode">, {{ patch.mode }}</template><template v-if="patch.slots">, {{ patch.slots }} slots</template><template v-if="patch.path === 'WIRELESS'">, wireless</template></template>
+          <template v-else>{{ patch?.path ? held(placed, 'PATCH')?.say : 'by hand at the head' }}</template>
         </dd>
         <template v-if="piece.watts"><dt>power</dt><dd><span class="figure">{{ Math.round(piece.watts) }}<span class="unit">W</span></span>{{ piece.lamp?.upkeep.batteryWh ? `, or a battery of ${Math.round(piece.lamp.upkeep.batteryWh)} Wh` : '' }}</dd></template>
-        <template v-if="piece.lamp?.upkeep.menu"><dt>menu</dt><dd>check {{ piece.lamp.upkeep.menu }}</dd></template>
+        <template v-if="menu || piece.lamp?.upkeep.menu"><dt>menu</dt><dd>{{ menu ?? `check ${piece.lamp?.upkeep.menu}` }}</dd></template>
+        <template v-if="value(placed, 'EFFECT')"><dt>effect</dt><dd>{{ held(placed, 'EFFECT')?.say }}<span v-if="light.caution" class="block"><WedgeMark act class="mr-1 inline" />{{ light.caution }}</span></dd></template>
         <dt>beam</dt>
         <dd class="figure">{{ held(placed, 'BEAM')?.say ?? 'not recorded' }}</dd>
       </template>

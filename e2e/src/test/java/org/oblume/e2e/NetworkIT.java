@@ -105,6 +105,8 @@ class NetworkIT {
     @Test
     void fullStopEndsAllFromAnyView() {
         armAndRecall();
+        crew.open("/");
+        crew.seeText("4C live");
         crew.open("/shots/3/plot");
         crew.seeText("4C live");
         crew.see("h1");

@@ -1,8 +1,10 @@
 package org.oblume.e2e;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.oblume.rig.RunningRig;
 
 /** Takes the pictures of docs/screenshots from the demo data: {@code ./oblume screenshots}. */
 @Tag("screenshots")
@@ -23,8 +25,8 @@ class ScreenshotsIT {
               await fetch('/api/moves/ticks', { method: 'PUT', headers: head, body: JSON.stringify({ from: 'shot-2', to: 'shot-3', key }) });""";
 
     @Test
-    void everyMainView() {
-        try (RunningOblume oblume = RunningOblume.withDemo(RunningOblume.newData());
+    void everyMainView() throws IOException {
+        try (RunningRig rig = RunningRig.start(0, 0); RunningOblume oblume = RunningOblume.withRig(RunningOblume.newData(), rig);
                 Browser crew = new Browser(oblume.address())) {
             crew.open("/");
             crew.see("main article");
@@ -65,19 +67,15 @@ class ScreenshotsIT {
             crew.open("/shots/3/log");
             crew.seeText("The muslin sags");
             take(crew, "log");
-            crew.press("Who works here");
-            crew.press("Make an invitation link");
-            crew.see("[aria-label='Invitation link']");
-            take(crew, "team");
-            crew.press("Close");
 
             crew.open("/shots/3/match");
             crew.press("All figures of 4D");
             crew.see("tr[data-aspect=RATIO]");
             take(crew, "match");
             aRebuildOfTheCloseShot(crew);
+            theNetwork(crew);
 
-            for (String bench : new String[] {"colour", "correction", "power"}) {
+            for (String bench : new String[] {"colour", "correction"}) {
                 crew.open("/bench/" + bench);
                 crew.see("[data-found], [data-rank]");
                 take(crew, "bench-" + bench);
@@ -94,6 +92,32 @@ class ScreenshotsIT {
             crew.seeText("2 of");
             take(crew, "moves-phone");
         }
+    }
+
+    /** A light on the slots of another; a shot that is live while a knob is turned and a tube came back in another mode. */
+    private static void theNetwork(Browser crew) {
+        crew.fetch("""
+                const put = (path, body) => fetch(path, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '"0"' }, body: JSON.stringify(body) });
+                await put('/api/shots/4/placements/edge/PATCH', { reason: 'FIX', value: { universe: 1, address: 105, slots: 8, mode: '16-bit white' } });
+                await put('/api/shots/4/placements/street-sign/PATCH', { reason: 'FIX', value: { universe: 9, address: 1, slots: 6, mode: '8-bit white', path: 'WIRELESS' } });""");
+        crew.open("/shots/4/patch");
+        crew.seeText("2 conflicts");
+        take(crew, "patch");
+        crew.open("/shots/3/recall");
+        crew.press("Hang it as recorded in 4C");
+        crew.press("Arm output…");
+        crew.press("Arm output");
+        crew.seeText("Armed, nothing is sent");
+        crew.fill("fade, seconds", "0");
+        crew.press("Recall 4C");
+        crew.seeText("All 6 stand as recorded");
+        crew.fetch("""
+                const fail = (unit, kind) => fetch(`/api/rig/units/${unit}/faults`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ kind }) });
+                await fail('Wren', 'KNOB');
+                await fail('Eel 1', 'WRONG_MODE');""");
+        crew.seeText("4 of 6 stand as recorded");
+        take(crew, "recall");
+        crew.press("Stop all");
     }
 
     /** Day 4: the close shot is rebuilt and metered. */

@@ -36,6 +36,7 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
     private static final double FULL = 100;
     /** Tint that is said. */
     private static final double LEAST_TINT = 5e-4;
+    private static final double LEAST_RATE_HZ = 0.1;
     private static final double CIRCLE = 360;
 
     /** As a shot has it. */
@@ -108,7 +109,7 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
             parts.add("hue %.0f°, saturation %.0f %%".formatted(colour.hueDeg(), colour.saturationPercent()));
         }
         if (effect.runs()) {
-            parts.add(effect.say());
+            parts.add(new Effect(effect.kind(), Math.max(LEAST_RATE_HZ, Math.round(effect.rateHz() * 10) / 10.0)).say());
         }
         return String.join(", ", parts);
     }

@@ -25,6 +25,7 @@ public final class ReadBack {
     private static final int BYTE = 255;
     private static final int WORD = 65535;
     private static final double SLACK = 1e-6;
+    private static final double LEAST_RATE_HZ = 0.1;
 
     private ReadBack() {
     }
@@ -151,7 +152,7 @@ public final class ReadBack {
         }
         if (mode.listensTo(Parameter.EFFECT) && (theirs.effect().kind() != ours.effect().kind()
                 || mode.listensTo(Parameter.RATE) && !near(theirs.effect().rateHz(), ours.effect().rateHz(), Effect.FASTEST_HZ * step(mode, Parameter.RATE), steps))) {
-            Effect seen = new Effect(theirs.effect().kind(), rounded(theirs.effect().rateHz(), 1));
+            Effect seen = new Effect(theirs.effect().kind(), Math.max(LEAST_RATE_HZ, rounded(theirs.effect().rateHz(), 1)));
             drift.add(new Drift(key, Attribute.EFFECT, "%s runs %s, record %s.".formatted(name(unit), seen.runs() ? seen.say() : "no effect", ours.effect().runs() ? ours.effect().say() : "no effect"), seen, null, true));
         }
     }

@@ -242,8 +242,8 @@ class Papers {
 
     private static String settings(PlacedView placed, For reader) {
         List<String> all = new ArrayList<>();
-        for (Attribute attribute : List.of(Attribute.STANDING, Attribute.LEVEL, Attribute.CCT, Attribute.TINT, Attribute.LENS, Attribute.STOP, Attribute.SPEED, Attribute.SHUTTER,
-                Attribute.WHITE, Attribute.PATCH)) {
+        for (Attribute attribute : List.of(Attribute.STANDING, Attribute.LEVEL, Attribute.CCT, Attribute.TINT, Attribute.COLOUR, Attribute.EFFECT, Attribute.LENS, Attribute.STOP, Attribute.SPEED, Attribute.SHUTTER,
+                Attribute.WHITE, Attribute.PATCH, Attribute.MENU)) {
             String said = reader.say(placed, attribute);
             if (!said.isEmpty() && !(attribute == Attribute.STANDING && !said.equals("off"))) {
                 all.add(said.startsWith(attribute.label()) ? said : "%s %s".formatted(attribute.label(), said));

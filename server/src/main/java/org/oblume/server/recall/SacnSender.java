@@ -18,7 +18,7 @@ import org.oblume.core.network.SacnPacket;
 import org.oblume.core.network.SlotFrame;
 
 /**
- * Sends universes as one E1.31 source: at 44 frames a second while something fades, three more when it has come to rest, then one
+ * Sends universes as one E1.31 source: at up to 44 frames a second while something fades, three more when it has come to rest, then one
  * every 0.8 s so that receivers know it is there (ANSI E1.31-2018, 6.6). A universe that is let go ends with three packets that say so.
  */
 final class SacnSender implements AutoCloseable {
@@ -26,7 +26,9 @@ final class SacnSender implements AutoCloseable {
     /** Frames a second that DMX512 carries at most. */
     static final int MOST_A_SECOND = 44;
     private static final long SECOND_NANOS = 1_000_000_000L;
-    private static final long FRAME_NANOS = SECOND_NANOS / MOST_A_SECOND + 1;
+    /** A little longer than 1/44 s: no second has more than 44 frames although none comes to the microsecond. */
+    private static final long FRAME_NANOS = 23_000_000L;
+    private static final long CLOSEST_NANOS = FRAME_NANOS - 1_000_000L;
     private static final long KEEP_ALIVE_NANOS = 800_000_000L;
     private static final int REPEATS_AT_REST = 3;
     private static final int NUMBERS = 256;
@@ -153,8 +155,8 @@ final class SacnSender implements AutoCloseable {
                 LockSupport.parkNanos(next - now);
                 continue;
             }
-            // A frame that came late is not made up for: never more than the line carries.
-            next = Math.max(next + FRAME_NANOS, now + FRAME_NANOS / 2);
+            // A frame that came late is not made up for.
+            next = Math.max(next + FRAME_NANOS, now + CLOSEST_NANOS);
             frame(now);
         }
     }
@@ -162,7 +164,7 @@ final class SacnSender implements AutoCloseable {
     private synchronized void frame(long now) {
         for (Stream stream : streams.values()) {
             boolean resting = stream.repeats >= REPEATS_AT_REST && stream.lastWords < 0;
-            if (now - stream.sentAt >= (resting ? KEEP_ALIVE_NANOS : FRAME_NANOS * 9 / 10)) {
+            if (now - stream.sentAt >= (resting ? KEEP_ALIVE_NANOS : CLOSEST_NANOS)) {
                 transmit(stream, now);
             }
         }

@@ -1,0 +1,108 @@
+package org.oblume.server.recall;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import java.io.IOException;
+import java.net.DatagramPacket;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.MulticastSocket;
+import java.net.NetworkInterface;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.oblume.core.network.SacnPacket;
+import org.oblume.core.network.SlotFrame;
+
+/** What goes out on the wire, over a real socket. */
+class SacnSenderTest {
+
+    private final Listener listener = new Listener();
+    private final SacnSender sender = sender();
+
+    private SacnSender sender() {
+        try {
+            return new SacnSender(UUID.randomUUID(), "Oblume", null, listener.port(), System::nanoTime, trouble -> { });
+        } catch (IOException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+
+    @AfterEach
+    void stop() {
+        sender.close();
+        listener.close();
+    }
+
+    private List<SacnPacket> universe(int universe) {
+        return listener.all().stream().map(Listener.Heard::packet).filter(p -> p.universe() == universe).toList();
+    }
+
+    @Test
+    void nothingIsSentUntilThereIsSomethingToSend() {
+        assertThat(sender.universes()).isZero();
+        assertThat(listener.all()).isEmpty();
+    }
+
+    @Test
+    void sequenceNumbersGoUpByOneAndAFadeStaysUnder44FramesASecond() throws IOException {
+        sender.send(Map.of(1, SlotFrame.dark(1), 2, SlotFrame.dark(2)), 1, 120);
+        await().until(() -> sender.done() == 1 && universe(2).size() > 30);
+        List<SacnPacket> heard = universe(1);
+        assertThat(IntStream.range(1, heard.size()).map(i -> heard.get(i).sequence() - heard.get(i - 1).sequence())).containsOnly(1);
+        assertThat(heard).allMatch(p -> p.priority() == 120 && p.slots().length == 512 && !p.terminated());
+        long first = listener.all().get(0).nanos();
+        long inASecond = listener.all().stream().filter(h -> h.packet().universe() == 1 && h.nanos() - first < 1_000_000_000L).count();
+        assertThat(inASecond).isLessThanOrEqualTo(SacnSender.MOST_A_SECOND);
+    }
+
+    @Test
+    void whatRestsIsKeptAliveAboutOnceASecond() throws IOException {
+        sender.send(Map.of(1, SlotFrame.dark(1)), 0, 100);
+        await().until(() -> universe(1).size() >= 6);
+        List<Listener.Heard> all = listener.all();
+        double apart = (all.get(5).nanos() - all.get(4).nanos()) / 1e9;
+        assertThat(apart).as("ANSI E1.31-2018, 6.6.2: 800 to 1000 ms").isBetween(0.79, 1.2);
+    }
+
+    @Test
+    void aUniverseThatIsLetGoSaysSoThreeTimes() throws IOException {
+        sender.send(Map.of(1, SlotFrame.dark(1), 63999, SlotFrame.dark(63999)), 0, 100);
+        await().until(() -> universe(63999).size() >= 3);
+        sender.release();
+        await().until(() -> sender.universes() == 0);
+        await().untilAsserted(() -> assertThat(universe(1).stream().filter(SacnPacket::terminated)).hasSize(3));
+        assertThat(universe(63999).stream().filter(SacnPacket::terminated)).hasSize(3);
+        assertThat(universe(1).subList(universe(1).size() - 3, universe(1).size())).allMatch(SacnPacket::terminated);
+    }
+
+    @Test
+    void onAnInterfaceEachUniverseGoesToItsMulticastGroup() throws IOException {
+        NetworkInterface loopback = NetworkInterface.getByInetAddress(InetAddress.getLoopbackAddress());
+        InetSocketAddress group = new InetSocketAddress(InetAddress.getByName("239.255.0.7"), 0);
+        try (MulticastSocket socket = new MulticastSocket(0)) {
+            socket.joinGroup(group, loopback);
+            socket.setSoTimeout(5000);
+            try (SacnSender multicast = new SacnSender(UUID.randomUUID(), "Oblume", loopback, socket.getLocalPort(), System::nanoTime, trouble -> { })) {
+                multicast.send(Map.of(7, SlotFrame.dark(7)), 0, 100);
+                DatagramPacket packet = new DatagramPacket(new byte[1500], 1500);
+                socket.receive(packet);
+                assertThat(SacnPacket.decode(packet.getData(), packet.getLength()).universe()).isEqualTo(7);
+            }
+        }
+    }
+
+    @Test
+    void aUniverseThatTheNextShotDoesNotUseGoesDarkInItsTimeAndEnds() throws IOException {
+        sender.send(Map.of(1, SlotFrame.dark(1), 2, SlotFrame.dark(2)), 0, 100);
+        await().until(() -> universe(2).size() >= 3);
+        sender.send(Map.of(1, SlotFrame.dark(1)), 0.2, 100);
+        await().untilAsserted(() -> assertThat(universe(2).stream().filter(SacnPacket::terminated)).hasSize(3));
+        assertThat(sender.universes()).isEqualTo(1);
+        assertThat(universe(1)).noneMatch(SacnPacket::terminated);
+    }
+}
