@@ -36,6 +36,7 @@ const priority = ref('100')
 const warned = ref(false)
 const busy = ref(false)
 const looks = ref(0)
+const filter = ref('')
 
 const may = computed(() => session.may('PATCH'))
 const live = computed(() => output.now?.live)
@@ -43,7 +44,7 @@ const here = computed(() => live.value?.shotId === props.shotId)
 const changing = computed(() => preview.value?.sent.filter((u) => u.changes).length ?? 0)
 const rows = computed(() => {
   const order = new Map((plot.plot?.placements ?? []).map((p, i) => [p.placement.key, i]))
-  return [...(preview.value?.sent ?? [])].sort((a, b) => (order.get(a.key) ?? 0) - (order.get(b.key) ?? 0)).map((u) => ({ ...u, drift: beside.value?.drift.filter((d) => d.key === u.key) ?? [] }))
+  return (preview.value?.sent ?? []).filter((u) => u.name.toLowerCase().includes(filter.value.trim().toLowerCase())).sort((a, b) => (order.get(a.key) ?? 0) - (order.get(b.key) ?? 0)).map((u) => ({ ...u, drift: beside.value?.drift.filter((d) => d.key === u.key) ?? [] }))
 })
 const takeable = computed(() => beside.value?.drift.flatMap(changes) ?? [])
 /** A level or a colour is the record's; where a light listens and its menu are the control's. */
@@ -163,6 +164,7 @@ async function take(all: ReturnType<typeof changes>) {
         <div class="flex flex-wrap items-center gap-2 px-4 pt-3">
           <h2 class="text-[15px]" role="status">{{ noRig || (beside ? (beside.drift.length ? `${beside.agree} of ${beside.asked} stand as recorded` : `All ${beside.asked} stand as recorded`) : 'Asking the rig…') }}</h2>
           <span class="grow" />
+          <input v-if="preview.sent.length > 8" v-model="filter" class="field !w-40" placeholder="filter" aria-label="Filter the lights" />
           <template v-if="beside?.drift.length">
             <button class="button" :disabled="!may || busy" @click="sendAgain([])">Send the record again</button>
             <button v-if="takeable.length" class="button" :disabled="plot.locked" :title="`What stands now becomes ${preview.slate}`" @click="take(takeable)">Snapshot: take all {{ takeable.length }}</button>

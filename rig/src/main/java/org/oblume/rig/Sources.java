@@ -1,6 +1,7 @@
 package org.oblume.rig;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -87,7 +88,7 @@ final class Sources {
         }
         source.name = packet.name();
         source.priority = packet.priority();
-        source.slots = java.util.Arrays.copyOf(packet.slots(), 512);
+        source.slots = Arrays.copyOf(packet.slots(), 512);
         if (packet.terminated()) {
             sources.remove(packet.source());
         }

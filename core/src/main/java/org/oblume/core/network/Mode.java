@@ -1,6 +1,7 @@
 package org.oblume.core.network;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -79,7 +80,7 @@ public record Mode(String name, List<Channel> channels, int slots) {
             Matcher m = PART.matcher(part);
             Optional<Parameter> parameter = m.matches() ? Parameter.named(m.group("name")) : Optional.empty();
             channels.add(new Channel(parameter.orElseThrow(() -> new Refusal("modes", "“%s” in mode %s is not understood: a slot is one of %s, with 16 behind it when it has two."
-                    .formatted(part, name, java.util.Arrays.stream(Parameter.values()).map(Parameter::label).collect(Collectors.joining(", "))))),
+                    .formatted(part, name, Arrays.stream(Parameter.values()).map(Parameter::label).collect(Collectors.joining(", "))))),
                     String.valueOf(FINE_BITS).equals(m.group("bits"))));
         }
         return of(name, channels);

@@ -1,6 +1,7 @@
 package org.oblume.core.network;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -87,6 +88,6 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Di
     /** A mode to give it when it has none: of those that carry all it is dialled to the finest, else the one with most slots. */
     public Optional<Mode> usualMode() {
         return modes.stream().filter(m -> !m.name().toLowerCase(Locale.ROOT).startsWith("app"))
-                .max(java.util.Comparator.<Mode>comparingInt(m -> -dialled.lostIn(m, placement).size()).thenComparingInt(Mode::slots));
+                .max(Comparator.<Mode>comparingInt(m -> -dialled.lostIn(m, placement).size()).thenComparingInt(Mode::slots));
     }
 }

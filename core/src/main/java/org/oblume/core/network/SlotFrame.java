@@ -2,6 +2,7 @@ package org.oblume.core.network;
 
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.TreeMap;
 import org.oblume.core.plot.Patch;
@@ -134,7 +135,7 @@ public final class SlotFrame {
 
     /** What a fixture in a mode at an address hears in received slots. */
     public static Map<Parameter, Double> heard(byte[] slots, int address, Mode mode) {
-        Map<Parameter, Double> parts = new java.util.EnumMap<>(Parameter.class);
+        Map<Parameter, Double> parts = new EnumMap<>(Parameter.class);
         int slot = address - 1;
         for (Mode.Channel channel : mode.channels()) {
             if (slot + channel.slots() > SLOTS) {

@@ -1,5 +1,6 @@
 package org.oblume.core.plot;
 
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -33,7 +34,7 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
 
     /** Reads {@code hue 210, saturation 80}, {@code 210 80}, {@code white}; a hue alone is fully saturated. */
     public static Colour parse(String text) {
-        String tidy = text.strip().toLowerCase(java.util.Locale.ROOT);
+        String tidy = text.strip().toLowerCase(Locale.ROOT);
         if (tidy.equals("white")) {
             return WHITE;
         }

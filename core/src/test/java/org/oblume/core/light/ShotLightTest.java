@@ -18,6 +18,7 @@ import org.oblume.core.photometry.LambertianDisc;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -46,6 +47,15 @@ class ShotLightTest {
         assertThat(mark.sources().get(0).from().degrees()).isCloseTo(45, within(1e-9));
         assertThat(mark.sources().get(0).angularSizeDeg()).isCloseTo(2 * Math.toDegrees(Math.atan(R / Math.sqrt(8))), within(1e-9));
         assertThat(mark.lit().mix().reading().kelvin()).isCloseTo(5600, within(1.0));
+    }
+
+    @Test
+    void aHueTakesAwayFromAFullColourHeadsWhiteAndShowsOnTheMark() {
+        double white = Stage.outdoors().head("tube", Role.BACKGROUND, 2, 2, 1.5).mark().lit().lux();
+        MarkLight green = Stage.outdoors().head("tube", Role.BACKGROUND, 2, 2, 1.5).tie("tube", new Colour(120, 100)).mark();
+        assertThat(green.lit().lux() / white).as("the weight of green in luminance (model)").isCloseTo(0.7152, within(1e-9));
+        assertThat(Stage.outdoors().head("tube", Role.BACKGROUND, 2, 2, 1.5).tie("tube", Colour.WHITE).mark().lit().lux()).isEqualTo(white);
+        assertThat(green.lit().mix().reading().duv()).as("far to green").isGreaterThan(0.03);
     }
 
     @Test

@@ -3,6 +3,7 @@ package org.oblume.core.network;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -10,6 +11,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotState;
@@ -24,7 +26,7 @@ import org.oblume.core.plot.Role;
 class AutoPatchTest {
 
     private static final FreeSlots.Spot START = new FreeSlots.Spot(1, 1);
-    private static final Tie TIED = new Tie(null, null, "gaffer", java.time.Instant.EPOCH, 1);
+    private static final Tie TIED = new Tie(null, null, "gaffer", Instant.EPOCH, 1);
     private static final ShotState NOWHERE = ShotState.of("1A", List.of());
 
     private static List<String> keys(List<PatchedUnit> units) {
@@ -88,9 +90,9 @@ class AutoPatchTest {
         assertThat(AutoPatch.plan(after, keys(after), NOWHERE, Order.ADDRESS, START, every)).as("renumbered again nothing moves").isEmpty();
     }
 
-    static Stream<org.junit.jupiter.params.provider.Arguments> rigs() {
+    static Stream<Arguments> rigs() {
         Random random = new Random(9);
-        return IntStream.range(0, 20).mapToObj(i -> org.junit.jupiter.params.provider.Arguments.of(
+        return IntStream.range(0, 20).mapToObj(i -> Arguments.of(
                 IntStream.range(0, 20 + random.nextInt(120)).mapToObj(n -> Truck.unit("Unit " + n, new Patch(1 + random.nextInt(2), 1 + random.nextInt(480), null,
                         random.nextBoolean() ? "16-bit white" : "8-bit white"), Truck.SPOT_MODES, Truck.at(50, 4300))).toList(), 1 + random.nextInt(12)));
     }

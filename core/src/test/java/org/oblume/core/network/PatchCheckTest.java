@@ -3,6 +3,8 @@ package org.oblume.core.network;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.plot.Colour;
@@ -41,6 +43,30 @@ class PatchCheckTest {
         assertThat(conflict.kind()).isEqualTo(Conflict.Kind.OVERLAP);
         assertThat(conflict.sentence()).isEqualTo("Key (1 to 8) and Edge (8 to 15) share slots of universe 1.");
         assertThat(conflict.proposal().get("edge")).isEqualTo(new Patch(1, 24, 8, "16-bit white"));
+    }
+
+    @Test
+    void anOverlapIsToldExactlyWhereTwoFootprintsShareASlot() {
+        Random random = new Random(5);
+        for (int i = 0; i < 300; i++) {
+            int one = 1 + random.nextInt(60);
+            int other = 1 + random.nextInt(60);
+            boolean shares = IntStream.range(one, one + 8).anyMatch(slot -> slot >= other && slot < other + 8);
+            assertThat(Truck.check(Truck.spot("Key", 1, one), Truck.spot("Edge", 1, other)).stream().anyMatch(c -> c.kind() == Conflict.Kind.OVERLAP)).as("%d and %d", one, other).isEqualTo(shares);
+            assertThat(Truck.check(Truck.spot("Key", 1, one), Truck.spot("Edge", 2, other))).isEmpty();
+        }
+    }
+
+    @Test
+    void whatIsOfferedMendsTheConflict() {
+        List<PatchedUnit> units = List.of(Truck.spot("Key", 1, 1), Truck.spot("Edge", 1, 4), Truck.spot("Fill", 1, 12), Truck.unit("Back", new Patch(1, 510, null, "16-bit white"), Truck.SPOT_MODES, Truck.at(50, 4300)));
+        List<PatchedUnit> now = units;
+        for (List<Conflict> found = PatchCheck.of(now, List.of(), List.of(), null); !found.isEmpty(); found = PatchCheck.of(now, List.of(), List.of(), null)) {
+            Conflict first = found.get(0);
+            assertThat(first.proposal()).as(first.sentence()).isNotEmpty();
+            now = now.stream().map(u -> new PatchedUnit(u.placement(), first.proposal().getOrDefault(u.placement().key(), u.patch()), u.modes(), u.dialled(), u.menu())).toList();
+        }
+        assertThat(now.get(0).patch()).as("the first of two stays").isEqualTo(units.get(0).patch());
     }
 
     @Test

@@ -1,6 +1,7 @@
 package org.oblume.core.network;
 
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Colour;
@@ -36,7 +37,7 @@ final class Truck {
 
     static PatchedUnit unit(String name, String unit, Role role, Patch patch, String modes, Dialled dialled, Menu menu) {
         Piece piece = piece(unit, modes, 165);
-        return new PatchedUnit(new Placement(name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'), name, PlacementKind.HEAD, role, null, piece), patch, Mode.of(piece), dialled, menu);
+        return new PatchedUnit(new Placement(name.toLowerCase(Locale.ROOT).replace(' ', '-'), name, PlacementKind.HEAD, role, null, piece), patch, Mode.of(piece), dialled, menu);
     }
 
     static PatchedUnit spot(String name, int universe, int address) {

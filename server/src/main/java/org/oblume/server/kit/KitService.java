@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -43,6 +44,7 @@ public class KitService {
     private final Map<String, StockItem> stock = new LinkedHashMap<>();
     private final @Nullable String problem;
     private final List<Kit.Fixture> shipped;
+    private final Map<String, List<Mode>> shippedModes;
     private final OwnFixtureRepository own;
     private final JsonText json;
 
@@ -52,6 +54,7 @@ public class KitService {
         StockFile.read(shipped("/kit/stock.csv")).forEach(item -> stock.put(item.name(), item));
         problem = addOwn(data.resolve(OWN_STOCK), stock);
         shipped = rows(shipped("/kit/fixtures.csv"), row -> FixtureFile.fixture(row, stock));
+        shippedModes = shipped.stream().map(Kit.Fixture::piece).collect(Collectors.toUnmodifiableMap(Piece::what, Mode::of));
     }
 
     public Kit kit() {
@@ -69,16 +72,12 @@ public class KitService {
     }
 
     /**
-     * The control modes of a thing. Of a mode of which only the footprint was written down, the kit's kind of the same name says what its slots are, when they
+     * The control modes of a thing. Of a mode of which only the footprint was written down, the shipped kind of the same name says what its slots are, when they
      * are as many.
      */
     public List<Mode> modesOf(Piece piece) {
-        List<Mode> own = Mode.of(piece);
-        if (own.stream().allMatch(Mode::isKnown) && !own.isEmpty()) {
-            return own;
-        }
-        List<Mode> kinds = fixtures().stream().map(Kit.Fixture::piece).filter(p -> p.what().equals(piece.what())).findFirst().map(Mode::of).orElse(List.of());
-        return own.stream().map(m -> kinds.stream().filter(k -> !m.isKnown() && k.name().equals(m.name()) && k.slots() == m.slots()).findFirst().orElse(m)).toList();
+        List<Mode> kinds = shippedModes.getOrDefault(piece.what(), List.of());
+        return Mode.of(piece).stream().map(m -> kinds.stream().filter(k -> !m.isKnown() && k.name().equals(m.name()) && k.slots() == m.slots()).findFirst().orElse(m)).toList();
     }
 
     /** Adds a kind of the crew's own, or takes the place of the one of that name that it added before. */

@@ -4,8 +4,10 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -15,6 +17,7 @@ import org.oblume.core.network.NetworkNode;
 import org.oblume.core.network.PatchCheck;
 import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.network.ReadBack;
+import org.oblume.core.network.SacnPacket;
 import org.oblume.core.network.SlotFrame;
 import org.oblume.core.network.UnitAnswer;
 import org.oblume.core.plot.Effect;
@@ -52,7 +55,7 @@ class RecallService {
         try {
             return mark(patches.patched(live.shotId()).units()) == live.mark() ? null
                     : "%s was changed after it was recalled: what is sent is how it was then. Recall it again.".formatted(live.slate());
-        } catch (java.util.NoSuchElementException gone) {
+        } catch (NoSuchElementException gone) {
             return "%s is not there any more: what is sent is how it was.".formatted(live.slate());
         }
     }
@@ -76,7 +79,7 @@ class RecallService {
                 byHand.add(new RecallView.ByHand(key, unit.placement().name(), unit.isPatched() ? "at the head" : unit.patch().say(), unit.atTheHead()));
             }
         }
-        told.sort(java.util.Comparator.comparing(t -> !t.changes()));
+        told.sort(Comparator.comparing(t -> !t.changes()));
         List<String> cautions = shot.units().stream().map(u -> caution(u)).filter(Objects::nonNull).toList();
         List<String> conflicts = patches.conflicts(shot, state.map(RigState::sources).orElse(List.of()), output.sourceId()).stream().map(PatchPage.PatchConflict::sentence).toList();
         return new RecallView.RecallPreview(shot.shot().card().slate(), mark(shot.units()), told, byHand, cautions, conflicts, state.isPresent());
@@ -131,7 +134,7 @@ class RecallService {
             }
         }
         Output.Sent live = output.live();
-        send(shot, 0, live == null ? org.oblume.core.network.SacnPacket.USUAL_PRIORITY : live.priority(), by);
+        send(shot, 0, live == null ? SacnPacket.USUAL_PRIORITY : live.priority(), by);
     }
 
     /** @throws Refusal when no rig answers */

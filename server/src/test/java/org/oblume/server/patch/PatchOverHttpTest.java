@@ -42,9 +42,13 @@ class PatchOverHttpTest {
         return page().get("conflicts").findValuesAsText("sentence");
     }
 
+    private JsonNode placedIn(long shotId, String key) {
+        return StreamSupport.stream(api.get("/api/shots/%d/plot".formatted(shotId)).body().get("placements").spliterator(), false).filter(p -> p.at("/placement/key").asText().equals(key))
+                .findFirst().orElseThrow();
+    }
+
     private void patch(String key, String value) {
-        JsonNode placed = StreamSupport.stream(api.get("/api/shots/%d/plot".formatted(shot)).body().get("placements").spliterator(), false)
-                .filter(p -> p.at("/placement/key").asText().equals(key)).findFirst().orElseThrow();
+        JsonNode placed = placedIn(shot, key);
         Answer answer = api.put("/api/shots/%d/placements/%s/PATCH".formatted(shot, key), "{\"value\":%s,\"reason\":\"FIX\"}".formatted(value), placed.at("/revisions/PATCH").asLong());
         assertThat(answer.status()).as("%s", answer).isEqualTo(200);
     }
@@ -104,6 +108,31 @@ class PatchOverHttpTest {
         assertThat(read.get("problems")).hasSize(2);
         assertThat(read.get("problems").get(0).asText()).contains("no light on set in this shot is called “Nobody”");
         assertThat(api.upload("/api/shots/%d/patch/read".formatted(shot), "lamp;where\nkey;1/1".getBytes(StandardCharsets.UTF_8)).detail()).contains("This is not a patch as CSV");
+    }
+
+    @Test
+    void whatTheControlRecordsTravelsInTheSceneFile() {
+        patch("key", "{\"path\":\"APP\",\"group\":\"Practicals\"}");
+        for (String value : List.of("COLOUR|hue 210, saturation 80", "EFFECT|flicker 3", "MENU|curve s-curve, smoothing on, fan off, output most, 1200 Hz, black, display off, channel 7")) {
+            String[] parts = value.split("\\|");
+            long revision = placedIn(shot, "street-sign").path("revisions").path(parts[0]).asLong();
+            assertThat(api.put("/api/shots/%d/placements/street-sign/%s".formatted(shot, parts[0]), "{\"text\":\"%s\",\"reason\":\"LOOK\"}".formatted(parts[1]), revision).status()).isEqualTo(200);
+        }
+        JsonNode out = api.get("/api/scenes/%d/export".formatted(api.sceneOf(shot))).body();
+        long again = api.post("/api/scenes/import?number=Q" + made, out.toString()).body().get("sceneId").asLong();
+        JsonNode back = api.get("/api/scenes/%d/export".formatted(again)).body();
+        assertThat(back.get("shots")).isEqualTo(out.get("shots"));
+        assertThat(out.get("shots").toString()).contains("\"group\":\"Practicals\"", "\"hueDeg\":210", "\"rateHz\":3", "\"channel\":7");
+    }
+
+    @Test
+    void anOlderFileThatOnlyKnowsFootprintsIsPatchedByTheKitsModes() {
+        JsonNode file = api.get("/api/scenes/%d/export".formatted(api.sceneOf(shot))).body();
+        String older = file.toString().replaceAll("\"modes\":\"8-bit white: level, cct, tint; 16-bit white: level 16, cct 16, tint 16, zoom 16\"", "\"modes\":\"8-bit white: 3; 16-bit white: 8\"");
+        long scene = api.post("/api/scenes/import?number=O" + made, older).body().get("sceneId").asLong();
+        shot = StreamSupport.stream(api.get("/api/scenes/%d/match".formatted(scene)).body().get("shots").spliterator(), false).filter(s -> s.get("slate").asText().equals("4C")).findFirst()
+                .orElseThrow().get("shotId").asLong();
+        assertThat(unit("key").get("modes").findValuesAsText("say")).contains("level 16, cct 16, tint 16, zoom 16");
     }
 
     @Test
