@@ -52,21 +52,16 @@ const mayTake = (d: Drifted) => (d.attribute === 'PATCH' || d.attribute === 'MEN
 
 async function load() {
   const id = props.shotId
-  try {
-    const now = await call<RecallPreview>('GET', `/api/shots/${id}/recall`, { now: true })
-    if (id === props.shotId) preview.value = now
-  } catch (failure) {
-    problem.value = sentence(failure)
+  /* both at once: they are shown beside each other */
+  const [now, answer] = await Promise.allSettled([call<RecallPreview>('GET', `/api/shots/${id}/recall`, { now: true }), call<RigBeside>('GET', `/api/shots/${id}/readback`, { now: true })])
+  if (id !== props.shotId) return
+  if (now.status === 'rejected') {
+    problem.value = sentence(now.reason)
     return
   }
-  try {
-    const answer = await call<RigBeside>('GET', `/api/shots/${id}/readback`, { now: true })
-    if (id === props.shotId) beside.value = answer
-    noRig.value = ''
-  } catch (failure) {
-    beside.value = undefined
-    noRig.value = sentence(failure)
-  }
+  preview.value = now.value
+  beside.value = answer.status === 'fulfilled' ? answer.value : undefined
+  noRig.value = answer.status === 'fulfilled' ? '' : sentence(answer.reason)
   looks.value++
 }
 watch(() => props.shotId, (id) => {
@@ -290,7 +285,17 @@ tbody th {
 }
 progress {
   height: 6px;
-  accent-color: var(--ink);
+  appearance: none;
+  background: var(--line);
+}
+progress::-webkit-progress-bar {
+  background: var(--line);
+}
+progress::-webkit-progress-value {
+  background: var(--ink);
+}
+progress::-moz-progress-bar {
+  background: var(--ink);
 }
 @media (width >= 700px) {
   tbody th,

@@ -49,6 +49,17 @@ const live = computed(() => output.now?.live)
   background: none;
   color: var(--quiet);
 }
+/* A thumb reaches it, whatever is on the slate. */
+@media (width < 800px) {
+  .output {
+    position: fixed;
+    right: 10px;
+    bottom: 10px;
+    z-index: 30;
+    margin: 0;
+    background: var(--ground);
+  }
+}
 @media (pointer: coarse) {
   .output {
     min-height: 44px;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router'
 
-/** The views of one shot; what a view can do stands at the right. */
+/** The views of one shot; what a view can do stands at the right. Book and Bench are in the spine. */
 defineProps<{ shotId: number }>()
 </script>
 
@@ -17,8 +17,6 @@ defineProps<{ shotId: number }>()
       <RouterLink :to="{ name: 'patch', params: { id: shotId } }" class="tab" active-class="here">Patch</RouterLink>
       <RouterLink :to="{ name: 'recall', params: { id: shotId } }" class="tab" active-class="here">Recall</RouterLink>
       <RouterLink :to="{ name: 'log', params: { id: shotId } }" class="tab" active-class="here">Log</RouterLink>
-      <RouterLink :to="{ name: 'book' }" class="tab">Book</RouterLink>
-      <RouterLink :to="{ name: 'bench' }" class="tab">Bench</RouterLink>
     </nav>
     <div class="ml-auto flex flex-wrap items-center gap-2"><slot /></div>
   </div>
