@@ -25,6 +25,8 @@ public final class ReadBack {
     private static final int BYTE = 255;
     private static final int WORD = 65535;
     private static final double SLACK = 1e-6;
+    /** Where a tenth of a percent does not tell two levels apart. */
+    private static final int FINE_DECIMALS = 3;
     private static final double LEAST_RATE_HZ = 0.1;
 
     private ReadBack() {
@@ -68,7 +70,7 @@ public final class ReadBack {
         settings(drift, unit, answer);
         boolean asPatched = drift.isEmpty();
         if (asPatched && !answer.hears()) {
-            return List.of(new Drift(unit.placement().key(), null, "%s hears nothing in universe %d: it stands at %s.".formatted(name(unit), answer.universe(), percent(answer.dialled().levelPercent())),
+            return List.of(new Drift(unit.placement().key(), null, "%s hears nothing in universe %d: it stands at %s.".formatted(name(unit), answer.universe(), percent(answer.dialled().levelPercent(), 1)),
                     null, null, true));
         }
         menu(drift, unit, answer.menu());
@@ -133,8 +135,9 @@ public final class ReadBack {
         if (!near(level, ours.levelPercent(), FULL * step(mode, Parameter.LEVEL), steps)) {
             Standing standing = ours.levelPercent() == 0 && level > 0 ? Standing.ON : ours.levelPercent() > 0 && level == 0 ? new Standing(Standing.State.OFF) : null;
             String sentence = answer.warmingUp() ? "%s is warming up: at %s, record %s." : "%s is at %s, record %s.";
-            drift.add(new Drift(key, Attribute.LEVEL, sentence.formatted(name(unit), percent(level), percent(ours.levelPercent())),
-                    level == 0 ? null : new Level(rounded(level, 1)), standing, true));
+            int decimals = percent(level, 1).equals(percent(ours.levelPercent(), 1)) ? FINE_DECIMALS : 1;
+            drift.add(new Drift(key, Attribute.LEVEL, sentence.formatted(name(unit), percent(level, decimals), percent(ours.levelPercent(), decimals)),
+                    level == 0 ? null : new Level(rounded(level, decimals)), standing, true));
         }
         if (ours.levelPercent() == 0) {
             return;
@@ -176,8 +179,8 @@ public final class ReadBack {
         return Math.round(value * of) / of;
     }
 
-    private static String percent(double level) {
-        return Numbers.plain(rounded(level, 1)) + " %";
+    private static String percent(double level, int decimals) {
+        return Numbers.plain(rounded(level, decimals)) + " %";
     }
 
     private static String name(PatchedUnit unit) {

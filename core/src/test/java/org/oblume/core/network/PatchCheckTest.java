@@ -7,11 +7,17 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.ControlPath;
 import org.oblume.core.plot.Effect;
+import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Menu;
+import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Patch;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 
 class PatchCheckTest {
@@ -99,6 +105,16 @@ class PatchCheckTest {
         assertThat(conflict.kind()).isEqualTo(Conflict.Kind.MODE_LACKS);
         assertThat(conflict.sentence()).contains("a colour temperature");
         assertThat(conflict.mend()).contains("at the head");
+    }
+
+    @Test
+    void theColourOfAFilamentIsTheLampsOwnAndNoModeIsMissedForIt() {
+        Piece bulb = Truck.piece("Bulb 1", "dimmer: level", 60);
+        Lamp lamp = bulb.lamp();
+        Piece filament = new Piece("Practical bulb 60 W", "Bulb 1", 0.06, 1800.0, 2900.0, 60, Mount.IN_PLACE, null,
+                new Lamp(lamp.optics(), true, 0.06, LevelCurve.TUNGSTEN, 0, 0, lamp.upkeep()), null);
+        Placement placement = new Placement("bulb", "Bulb", PlacementKind.PRACTICAL, Role.PRACTICAL, null, filament);
+        assertThat(Truck.check(new PatchedUnit(placement, new Patch(1, 1, 1, "dimmer"), Mode.of(filament), Truck.at(38, 2700), Menu.NOTHING))).isEmpty();
     }
 
     @Test

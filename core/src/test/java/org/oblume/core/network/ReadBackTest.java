@@ -39,6 +39,12 @@ class ReadBackTest {
     }
 
     @Test
+    void twoStepsOfTheModeAreADifferenceAndAreSaidFinelyEnough() {
+        assertThat(drift(standing(55 + 2.1 * 100 / 65535, 4300, 0, Effect.NONE))).extracting(ReadBack.Drift::sentence).containsExactly("Edge is at 55.003 %, record 55 %.");
+        assertThat(drift(standing(55, 4300 + 2.1 * 3800 / 65535, 0, Effect.NONE))).hasSize(1);
+    }
+
+    @Test
     void aKnobTurnedByHandIsToldInTheJobsWordsAndCanBeTaken() {
         ReadBack.Drift knob = drift(standing(62, 4300, 0, Effect.NONE)).get(0);
         assertThat(knob.sentence()).isEqualTo("Edge is at 62 %, record 55 %.");
