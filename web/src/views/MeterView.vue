@@ -76,7 +76,7 @@ async function drop(reading: Read) {
     <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
     <SpineButton v-else @click="$emit('spine')" />
     <ViewTabs :shot-id="shotId"><PaperLinks :papers="[{ name: 'Reading log', path: `/api/shots/${shotId}/paper/readings${runId ? `?run=${runId}` : ''}` }]" /></ViewTabs>
-    <div v-if="meter" class="body">
+    <div v-if="meter" class="panes [--side:372px]">
       <div class="main">
         <p v-if="runId" class="px-4 pt-3">Readings of a rebuild of {{ meter.slate }}, beside what was recorded. <RouterLink class="underline" :to="{ name: 'verdict', params: { run: runId } }">To its verdict</RouterLink></p>
         <ReadingEntry ref="entry" v-model:line="said" v-model:mark="mark" :meter="meter" @kept="show" />
@@ -136,26 +136,6 @@ async function drop(reading: Read) {
 </template>
 
 <style scoped>
-.body {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 372px;
-}
-.main {
-  min-height: 0;
-  overflow-y: auto;
-}
-.side {
-  min-height: 0;
-  overflow-y: auto;
-  background: var(--panel);
-  border-left: 1px solid var(--line);
-}
-.side > section {
-  padding: 10px 16px;
-  border-bottom: 1px solid var(--line);
-}
 .toread {
   display: flex;
   gap: 10px;
@@ -190,14 +170,6 @@ tbody th {
   font-weight: 650;
 }
 @media (width < 1000px) {
-  .body {
-    display: block;
-    overflow-y: auto;
-  }
-  .main,
-  .side {
-    overflow: visible;
-  }
   .main {
     overflow-x: auto;
   }

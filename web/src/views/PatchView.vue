@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { Patch, PatchedLight, PatchPage, Repatched } from '@/api/types'
+import type { Patch, PatchedLight, PatchPage, PatchPlan, Repatched } from '@/api/types'
 import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
 import SlateBar from '@/components/frame/SlateBar.vue'
 import SpineButton from '@/components/frame/SpineButton.vue'
@@ -53,8 +53,17 @@ onBeforeUnmount(line.onAgain(() => void load()))
 function patch(light: PatchedLight, value: Patch) {
   void plot.drop(light.key, 'PATCH', { value })
 }
+/** The first room that is wide enough, from the start of its universe on. */
+async function toFree(light: PatchedLight) {
+  try {
+    const plan = await call<PatchPlan>('POST', `/api/shots/${props.shotId}/patch/plan`, { body: { order: 'ADDRESS', universe: light.patch.universe ?? 1, address: 1, every: 1, keys: [light.key] } })
+    mend(plan.changes)
+  } catch (failure) {
+    problem.value = sentence(failure)
+  }
+}
 function mend(changes: Repatched[]) {
-  void plot.dropAll(changes.map((c) => ({ placement: c.key, attribute: 'PATCH', value: c.value })))
+  if (changes.length) void plot.dropAll(changes.map((c) => ({ placement: c.key, attribute: 'PATCH', value: c.value })))
 }
 </script>
 
@@ -63,14 +72,14 @@ function mend(changes: Repatched[]) {
     <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
     <SpineButton v-else @click="$emit('spine')" />
     <ViewTabs :shot-id="shotId"><UndoButtons /></ViewTabs>
-    <div v-if="page" class="body">
+    <div v-if="page" class="panes">
       <div class="main">
         <p v-if="plot.problem ?? problem" role="alert" class="px-4 pt-2"><WedgeMark act class="mr-1 inline" /> {{ plot.problem?.sentence ?? problem }}</p>
         <UniverseStrip v-for="u in page.universes" :key="u.universe" :universe="u" :lights="page.units" :swatches="swatches" :locked="plot.patchLocked" :marked="marked" @choose="(key) => (marked = key)" @move="(light, address) => patch(light, { ...light.patch, address })" />
         <label class="flex items-center gap-2 px-4 pt-3"><span class="text-quiet">Lights on set</span><input v-model="filter" class="field !w-48" placeholder="filter" aria-label="Filter the lights" /></label>
         <table class="mt-1 w-full">
           <thead><tr><th>Light</th><th>Reached</th><th>Universe / address</th><th>Mode, slots</th><th>Menu</th></tr></thead>
-          <tbody><PatchRow v-for="u in shown" :key="u.key" :light="u" :locked="plot.patchLocked" :marked="marked === u.key" @choose="marked = u.key" @patch="(value) => patch(u, value)" /></tbody>
+          <tbody><PatchRow v-for="u in shown" :key="u.key" :light="u" :locked="plot.patchLocked" :marked="marked === u.key" @choose="marked = u.key" @free="toFree(u)" @patch="(value) => patch(u, value)" /></tbody>
         </table>
       </div>
       <aside class="side">
@@ -99,26 +108,6 @@ function mend(changes: Repatched[]) {
 </template>
 
 <style scoped>
-.body {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
-}
-.main,
-.side {
-  min-width: 0;
-  min-height: 0;
-  overflow-y: auto;
-}
-.side {
-  background: var(--panel);
-  border-left: 1px solid var(--line);
-}
-.side > section {
-  padding: 10px 16px;
-  border-bottom: 1px solid var(--line);
-}
 thead th {
   padding: 0 6px 4px;
   text-align: left;
@@ -127,16 +116,6 @@ thead th {
 }
 thead th:first-child {
   padding-left: 16px;
-}
-@media (width < 1000px) {
-  .body {
-    display: block;
-    overflow-y: auto;
-  }
-  .main,
-  .side {
-    overflow: visible;
-  }
 }
 @media (width < 700px) {
   thead {

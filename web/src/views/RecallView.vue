@@ -125,7 +125,7 @@ async function take(all: ReturnType<typeof changes>) {
     <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
     <SpineButton v-else @click="$emit('spine')" />
     <ViewTabs :shot-id="shotId"><UndoButtons /></ViewTabs>
-    <div v-if="preview" class="body">
+    <div v-if="preview" class="panes">
       <div class="main">
         <section class="now" :class="{ live }" aria-label="Output">
           <div class="grow">
@@ -207,26 +207,6 @@ async function take(all: ReturnType<typeof changes>) {
 </template>
 
 <style scoped>
-.body {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
-}
-.main,
-.side {
-  min-width: 0;
-  min-height: 0;
-  overflow-y: auto;
-}
-.side {
-  background: var(--panel);
-  border-left: 1px solid var(--line);
-}
-.side > section {
-  padding: 10px 16px;
-  border-bottom: 1px solid var(--line);
-}
 .now {
   display: flex;
   align-items: center;
@@ -301,16 +281,6 @@ progress::-moz-progress-bar {
   tbody th,
   tbody td:nth-of-type(1) {
     white-space: nowrap;
-  }
-}
-@media (width < 1000px) {
-  .body {
-    display: block;
-    overflow-y: auto;
-  }
-  .main,
-  .side {
-    overflow: visible;
   }
 }
 @media (width < 700px) {

@@ -5,7 +5,7 @@ import { PATHS } from '@/lib/words'
 
 /** One light of the patch: where it listens is typed as universe and address, `1 / 101`. */
 const props = defineProps<{ light: PatchedLight; locked: boolean; marked: boolean }>()
-const emit = defineEmits<{ patch: [value: Patch]; choose: [] }>()
+const emit = defineEmits<{ patch: [value: Patch]; free: []; choose: [] }>()
 
 const recorded = computed(() => (props.light.patch.universe ? `${props.light.patch.universe} / ${props.light.patch.address}` : ''))
 const typed = ref(recorded.value)
@@ -43,7 +43,7 @@ function choose(name: string) {
       </select>
     </td>
     <td>
-      <form v-if="network" @submit.prevent="where"><input v-model="typed" class="field figure" :disabled="locked" :aria-label="`Universe and address of ${light.name}`" :aria-invalid="!!error" placeholder="1 / 101" autocomplete="off" @blur="where" /></form>
+      <form v-if="network" class="flex gap-1" @submit.prevent="where"><input v-model="typed" class="field figure !w-24 shrink-0 grow" :disabled="locked" :aria-label="`Universe and address of ${light.name}`" :aria-invalid="!!error" placeholder="1 / 101" autocomplete="off" @blur="where" /><button v-if="!locked" type="button" class="button" :aria-label="`Next free address for ${light.name}`" title="The first room in its universe that is wide enough" @click="emit('free')">Next free</button></form>
       <form v-else-if="light.path === 'APP'" @submit.prevent><input class="field" :value="light.patch.group ?? ''" :disabled="locked" :aria-label="`Group of ${light.name} in the app`" placeholder="group" autocomplete="off" @change="emit('patch', { ...light.patch, group: ($event.target as HTMLInputElement).value || undefined })" /></form>
       <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>
     </td>

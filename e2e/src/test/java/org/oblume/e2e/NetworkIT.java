@@ -187,6 +187,22 @@ class NetworkIT {
     }
 
     @Test
+    void aLightTakesTheNextFreeAddressOrOneThatIsTyped() {
+        crew.open("/shots/3/patch");
+        crew.press("Next free address for Edge");
+        crew.see("g[aria-label^='Edge, slots 1 to 8']");
+        crew.press("Undo");
+        crew.see("g[aria-label^='Edge, slots 111']");
+        WebElement typed = crew.see("input[aria-label='Universe and address of Edge']");
+        typed.sendKeys(Keys.chord(Keys.CONTROL, "a"), "one", Keys.ENTER);
+        crew.seeText("Type universe / address, such as 1 / 101.");
+        typed.sendKeys(Keys.chord(Keys.CONTROL, "a"), "3 / 7", Keys.ENTER);
+        crew.see("section[aria-label='Universe 3'] g[aria-label^='Edge, slots 7']");
+        crew.press("Undo");
+        crew.see("g[aria-label^='Edge, slots 111']");
+    }
+
+    @Test
     void addressesAreGivenOneAfterTheOtherOnceTheyWereLookedAt() {
         crew.open("/shots/3/patch");
         crew.seeText("No conflict");
