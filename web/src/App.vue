@@ -21,6 +21,8 @@ const keysOpen = ref(false)
 const teamOpen = ref(false)
 const error = ref('')
 
+/** Whether the view has a slate, which says what is live. */
+const hasSlate = computed(() => !!route.params.id && route.name !== 'rebuild' && route.name !== 'set')
 /** The bench and an invitation are for everyone. */
 const open = computed(() => route.name === 'join' || (route.name === 'bench' && !session.name))
 
@@ -52,7 +54,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <SpineNav :open="spineOpen" @close="spineOpen = false" @keys="keysOpen = true" @team="teamOpen = true" />
     <main class="min-h-0 min-w-0">
       <RouterView :key="String(route.name)" @spine="spineOpen = true" />
-      <OutputState v-if="!route.params.id" class="nowhere" />
+      <OutputState v-if="!hasSlate" class="nowhere" />
     </main>
     <KeysDialog :open="keysOpen" @close="keysOpen = false" />
     <TeamDialog :open="teamOpen" @close="teamOpen = false" />
@@ -72,11 +74,13 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   height: 100%;
 }
 /* Where there is no slate to say what is live. */
-.nowhere {
+.frame .nowhere {
   position: fixed;
-  right: 10px;
+  left: 134px;
+  right: auto;
   bottom: 10px;
   z-index: 30;
+  margin: 0;
   background: var(--ground);
 }
 .ended {
@@ -88,6 +92,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   background: var(--ground);
 }
 @media (width < 800px) {
+  .frame .nowhere {
+    top: 6px;
+    bottom: auto;
+    left: auto;
+    right: 6px;
+  }
   .frame {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -105,8 +105,10 @@ class NetworkIT {
     @Test
     void fullStopEndsAllFromAnyView() {
         armAndRecall();
-        crew.open("/");
-        crew.seeText("4C live");
+        for (String page : new String[] {"/", "/shots/3/rebuild", "/shots/3/set"}) {
+            crew.open(page);
+            crew.seeText("4C live");
+        }
         crew.open("/shots/3/plot");
         crew.seeText("4C live");
         crew.see("h1");
