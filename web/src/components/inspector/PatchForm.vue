@@ -26,7 +26,7 @@ const recorded = computed<Typed>(() => {
 const fields = ref<Typed>({ ...recorded.value })
 const error = ref('')
 const parts = computed(() => PARTS.filter((p) => p.wide || fields.value.path === 'WIRED' || fields.value.path === 'WIRELESS'))
-const modes = computed(() => (props.placed.placement.piece.lamp?.upkeep.modes ?? '').split(';').map((m) => m.split(':')[0]!.trim()).filter(Boolean))
+const modes = computed(() => props.placed.light?.modes ?? [])
 watch(recorded, (fresh, old) => {
   if (JSON.stringify(fresh) !== JSON.stringify(old)) fields.value = { ...fresh }
 })

@@ -37,7 +37,7 @@ const states = computed(() => [
   ...(light.value ? [{ key: 'OFF' as const, name: 'standing, off' }] : []),
   { key: 'STRUCK' as const, name: 'struck' },
 ])
-const fullColour = computed(() => records('COLOUR') && (value(props.placed, 'COLOUR') || /\b(hue|red)\b/.test(piece.value.lamp?.upkeep.modes ?? '')))
+const fullColour = computed(() => records('COLOUR') && (value(props.placed, 'COLOUR') || props.placed.light?.fullColour))
 const place = computed(() => value(props.placed, 'PLACE'))
 /** Behind a saturated gel a colour temperature says nothing. */
 const gel = computed(() => value(props.placed, 'MODIFIERS')?.items.find((m) => m.gel))

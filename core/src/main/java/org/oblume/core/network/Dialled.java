@@ -118,8 +118,6 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
     List<Parameter> lostIn(Mode mode, Placement placement) {
         List<Parameter> lost = new ArrayList<>();
         Ranges ranges = Ranges.of(placement.piece());
-        boolean hue = mode.listensTo(Parameter.HUE) && mode.listensTo(Parameter.SATURATION);
-        boolean rgb = mode.listensTo(Parameter.RED) && mode.listensTo(Parameter.GREEN) && mode.listensTo(Parameter.BLUE);
         if (!mode.listensTo(Parameter.LEVEL)) {
             lost.add(Parameter.LEVEL);
         }
@@ -130,7 +128,7 @@ public record Dialled(double levelPercent, @Nullable Double kelvin, double duv, 
         if (duv != 0 && !mode.listensTo(Parameter.TINT)) {
             lost.add(Parameter.TINT);
         }
-        if (!colour.plain() && !hue && !rgb) {
+        if (!colour.plain() && !mode.isToldAHue()) {
             lost.add(Parameter.HUE);
         }
         if (effect.runs() && !mode.listensTo(Parameter.EFFECT)) {

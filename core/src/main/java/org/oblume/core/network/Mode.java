@@ -95,6 +95,11 @@ public record Mode(String name, List<Channel> channels, int slots) {
         return channels.stream().anyMatch(c -> c.parameter() == parameter);
     }
 
+    /** Whether it can be told a hue: as hue and saturation, or as red, green and blue. */
+    public boolean isToldAHue() {
+        return listensTo(Parameter.HUE) && listensTo(Parameter.SATURATION) || listensTo(Parameter.RED) && listensTo(Parameter.GREEN) && listensTo(Parameter.BLUE);
+    }
+
     /** {@code level 16, cct 16, tint}. */
     public String say() {
         return isKnown() ? channels.stream().map(c -> c.parameter().label() + (c.fine() ? " 16" : "")).collect(Collectors.joining(", "))

@@ -32,7 +32,6 @@ class RigClient {
         this.json = json;
     }
 
-    /** @param url as in the settings, shown to the person who looks for it */
     private Refusal silent() {
         return new Refusal(url.isEmpty() ? "No rig is set up here that could be asked." : "The rig does not answer at %s: look whether it runs.".formatted(url));
     }

@@ -45,8 +45,10 @@ public record PlacedView(Placement placement, long version, boolean onSet, List<
      * @param soft whether it leaves a softening surface
      * @param problem why there is no colour, or null
      * @param caution what to say before its effect runs, or null
+     * @param modes names of its kind's control modes
+     * @param fullColour whether one of them is told a hue
      */
-    public record Light(@Nullable String swatch, @Nullable Double kelvin, @Nullable Double duv, String stackStopsText, String stackMiredText, List<Costs> stack, boolean soft, @Nullable String problem, @Nullable String caution) {
+    public record Light(@Nullable String swatch, @Nullable Double kelvin, @Nullable Double duv, String stackStopsText, String stackMiredText, List<Costs> stack, boolean soft, @Nullable String problem, @Nullable String caution, List<String> modes, boolean fullColour) {
     }
 
     /** What one modifier costs, in thirds of a stop, and its mired shift. */

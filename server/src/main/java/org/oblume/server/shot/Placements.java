@@ -15,6 +15,7 @@ import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.light.ShotLight;
+import org.oblume.core.network.Mode;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Colour;
@@ -84,6 +85,7 @@ final class Placements {
         String key = placement.key();
         Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
         FilterEffect whole = stack.effect();
+        List<Mode> modes = Mode.of(placement.piece());
         @Nullable LightColour colour = null;
         @Nullable String problem = null;
         try {
@@ -101,7 +103,7 @@ final class Placements {
                 colour == null ? null : colour.white().kelvin().value(),
                 colour == null ? null : colour.white().duv().value(),
                 whole.stops().inThirds(), whole.mired().print(), stack.items().stream().map(Placements::effect).toList(),
-                stack.soften(), problem, state.value(key, Effect.class).map(Effect::caution).orElse(null));
+                stack.soften(), problem, state.value(key, Effect.class).map(Effect::caution).orElse(null), modes.stream().map(Mode::name).toList(), modes.stream().anyMatch(Mode::isToldAHue));
     }
 
     private static PlacedView.Costs effect(Modifier item) {

@@ -43,9 +43,12 @@ class SacnSenderTest {
     }
 
     @Test
-    void nothingIsSentUntilThereIsSomethingToSend() {
+    void nothingIsSentUntilThereIsSomethingToSendAndThenNoMoreThanThat() throws IOException {
         assertThat(sender.universes()).isZero();
-        assertThat(listener.all()).isEmpty();
+        sender.send(Map.of(5, SlotFrame.dark(5)), 0, 100);
+        await().until(() -> universe(5).size() >= 3);
+        assertThat(listener.all().get(0).packet().sequence()).as("the first of all packets").isZero();
+        assertThat(listener.all()).allMatch(h -> h.packet().universe() == 5);
     }
 
     @Test
