@@ -1,13 +1,13 @@
-import { keep, kept } from '@/lib/shelf'
-import type { Theirs } from './types'
+import { keep, kept } from '@/lib/offlineStore'
+import type { ConflictingValue } from './types'
 
 /** A refusal with the server's own sentence, or one of ours when there is no answer. */
 export class ApiError extends Error {
   readonly status: number
   readonly field?: string
-  readonly conflict?: Theirs
+  readonly conflict?: ConflictingValue
 
-  constructor(status: number, sentence: string, field?: string, conflict?: Theirs) {
+  constructor(status: number, sentence: string, field?: string, conflict?: ConflictingValue) {
     super(sentence)
     this.status = status
     this.field = field
@@ -25,7 +25,7 @@ export interface CallOptions {
   /** Version the edit was made on, for If-Match. */
   version?: number
   /** A key of its own for an edit: however often it is sent, it is done once. */
-  once?: string
+  idempotencyKey?: string
   /** Of what is true only now: an older answer is no answer. */
   now?: boolean
   signal?: AbortSignal
@@ -51,7 +51,7 @@ export async function call<T>(method: string, path: string, options: CallOptions
   }
   if (options.body !== undefined) headers['Content-Type'] = options.body instanceof Blob ? 'application/octet-stream' : 'application/json'
   if (options.version !== undefined) headers['If-Match'] = `"${options.version}"`
-  if (options.once) headers['Idempotency-Key'] = options.once
+  if (options.idempotencyKey) headers['Idempotency-Key'] = options.idempotencyKey
   let response: Response
   try {
     response = await fetch(path, {
@@ -75,7 +75,7 @@ export async function call<T>(method: string, path: string, options: CallOptions
     if (reads && !options.now) void keep(path, answer)
     return answer as T
   }
-  const problem = (answer ?? {}) as { detail?: string; field?: string; conflict?: Theirs }
+  const problem = (answer ?? {}) as { detail?: string; field?: string; conflict?: ConflictingValue }
   throw new ApiError(
     response.status,
     problem.detail ?? `The server could not do this (${response.status}). Try again.`,

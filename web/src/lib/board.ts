@@ -1,4 +1,4 @@
-import type { Attribute, BoardCell, BoardKnot, BoardRow, BoardShot, BoardThread, Department, Printed, Reason } from '@/api/types'
+import type { Attribute, BoardCell, BoardKnot, BoardRow, BoardShot, BoardThread, Department, Phrase, Reason } from '@/api/types'
 
 /** Sizes of the carry board, px. */
 export interface BoardSizes {
@@ -123,7 +123,7 @@ export interface CellWords {
 }
 
 /** What stands in a cell: the figures that were tied there, and what else changed in a few words. */
-export function cellWords(cell: BoardCell | undefined, standing: BoardThread['state'], first: boolean, printed: (both: Printed) => string): CellWords {
+export function cellWords(cell: BoardCell | undefined, standing: BoardThread['state'], first: boolean, printed: (both: Phrase) => string): CellWords {
   const knots = cell?.knots ?? []
   const of = (a: Attribute) => knots.find((k) => k.attribute === a)
   if (of('STANDING') && standing !== 'ON') return { figures: '', words: standing === 'OFF' ? 'off' : 'out' }
@@ -137,7 +137,7 @@ export function cellWords(cell: BoardCell | undefined, standing: BoardThread['st
   return { figures, words: words.join(', ') || (figures || first ? '' : knots.map((k) => k.label).join(', ')) }
 }
 
-function short(knot: BoardKnot, first: boolean, printed: (both: Printed) => string): string {
+function short(knot: BoardKnot, first: boolean, printed: (both: Phrase) => string): string {
   const said = printed(first ? knot.say : knot.words)
   if (knot.attribute === 'MODIFIERS') return said === 'none' ? '' : said.replace(/ on [\d.]+ m frame(?:, [\d.]+ m before the lens)?/g, ' frame').replaceAll(';', ',')
   return knot.attribute === 'PLACE' ? said : `${knot.label} ${said}`

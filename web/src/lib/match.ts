@@ -1,4 +1,4 @@
-import type { JudgedLine } from '@/api/types'
+import type { VerdictLine } from '@/api/types'
 
 /** A figure as the server said it, apart from its unit: `2.4` and `stops`. */
 export function apart(said: string): { figure: string; unit: string } {
@@ -7,7 +7,7 @@ export function apart(said: string): { figure: string; unit: string } {
 }
 
 /** Where a line of the report stands on a ruler of so many tolerances to either side, −1 to 1. */
-export function onRuler(line: JudgedLine, tolerances: number): number {
+export function onRuler(line: VerdictLine, tolerances: number): number {
   const at = (line.difference ?? 0) / line.tolerance / tolerances
   return Math.max(-1, Math.min(1, at))
 }

@@ -1,4 +1,4 @@
-import type { AtMark, FromOne, Shining } from '@/api/types'
+import type { AtMark, SourceAtMark, SourceView } from '@/api/types'
 import { signed } from './words'
 
 /** `+0.4`, `−2.0`; `dark` for no light at all. */
@@ -29,9 +29,9 @@ export interface Rung {
 }
 
 /** The sources that reach one side of a mark, brightest first; those beyond the ladder's foot are left out. */
-export function rungs(mark: AtMark, sources: Shining[], side: 'lit' | 'shadow' | 'background', foot: number): Rung[] {
+export function rungs(mark: AtMark, sources: SourceView[], side: 'lit' | 'shadow' | 'background', foot: number): Rung[] {
   return mark.from
-    .flatMap((one: FromOne) => {
+    .flatMap((one: SourceAtMark) => {
       const stops = one[side]?.overStops
       const source = sources.find((s) => s.key === one.key)
       return stops === undefined || stops < foot || !source ? [] : [{ key: one.key, name: source.name, swatch: source.swatch ?? 'var(--quiet)', stops }]

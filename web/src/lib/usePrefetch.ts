@@ -2,7 +2,7 @@ import { watch } from 'vue'
 import { call } from '@/api/client'
 import type { ProductionPage } from '@/api/types'
 import { useBook } from '@/stores/book'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 
 const BETWEEN_MS = 150
 const SETTLED_MS = 3000
@@ -12,7 +12,7 @@ const MOST_SHOTS = 60
 /** Reads the open production ahead, one call after the other while the line stands, so that it can be read without it. */
 export function usePrefetch(openShot: () => number | undefined) {
   const book = useBook()
-  const line = useLine()
+  const connection = useConnection()
   let round = 0
   let settling: ReturnType<typeof setTimeout> | undefined
 
@@ -31,7 +31,7 @@ export function usePrefetch(openShot: () => number | undefined) {
 
   async function readAll(paths: string[], wanted: () => boolean) {
     for (const path of paths) {
-      if (!wanted() || !line.live) return
+      if (!wanted() || !connection.live) return
       await call('GET', path).catch(() => undefined)
       await new Promise((done) => setTimeout(done, BETWEEN_MS))
     }
@@ -42,15 +42,15 @@ export function usePrefetch(openShot: () => number | undefined) {
     settling = setTimeout(() => {
       const shot = openShot()
       const production = (shot !== undefined && book.shots.get(shot)?.production) || book.book?.productions[0]
-      if (production && line.live) void read(production)
+      if (production && connection.live) void read(production)
     }, SETTLED_MS)
   }
 
-  watch(() => [!!book.book, line.live], ([there, live]) => there && live && soon(), { immediate: true })
+  watch(() => [!!book.book, connection.live], ([there, live]) => there && live && soon(), { immediate: true })
   /* of what others change, what was read ahead of that shot is read anew */
   const dirty = new Set<number>()
   let after: ReturnType<typeof setTimeout> | undefined
-  line.onChanged((changed) => {
+  connection.onChanged((changed) => {
     const id = Number(/^\/api\/shots\/(\d+)/.exec(changed.path)?.[1])
     if (!id) return
     dirty.add(id)

@@ -1,4 +1,4 @@
-import { held, value, type Attribute, type Placed, type Reason, type AttributeValue, type Department, type Patch, type Role, type Stage, type TeamRole } from '@/api/types'
+import { held, value, type Attribute, type Placed, type Reason, type AttributeValue, type Department, type Patch, type Role, type ShotStage, type TeamRole } from '@/api/types'
 
 export const REASONS: { key: Reason; name: string; means: string }[] = [
   { key: 'MATCH', name: 'match', means: 'so that it looks the same' },
@@ -44,7 +44,7 @@ export const DEPARTMENTS: { key: Department; name: string }[] = [
   { key: 'TOGETHER', name: 'together' },
 ]
 
-export const STAGES: { key: Stage; name: string }[] = [
+export const STAGES: { key: ShotStage; name: string }[] = [
   { key: 'PLANNED', name: 'planned' },
   { key: 'LIT', name: 'lit' },
   { key: 'SHOT', name: 'shot' },
@@ -94,7 +94,7 @@ export function reasonName(reason: Reason | undefined): string {
   return REASONS.find((r) => r.key === reason)?.name ?? ''
 }
 
-export function stageName(stage: Stage): string {
+export function stageName(stage: ShotStage): string {
   return STAGES.find((s) => s.key === stage)?.name ?? stage
 }
 

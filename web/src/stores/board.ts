@@ -4,7 +4,7 @@ import { ApiError, call, sentence } from '@/api/client'
 import type { Board, Reason } from '@/api/types'
 import { bases } from '@/lib/board'
 import { useBook } from './book'
-import { useLine } from './line'
+import { useConnection } from './connection'
 
 /** What one cell becomes: by what is called out, like another shot's, or, with neither, the same by another reason. */
 export interface CellEdit {
@@ -17,7 +17,7 @@ export interface CellEdit {
 /** The carry board of the scene that is open. */
 export const useBoard = defineStore('board', () => {
   const book = useBook()
-  const line = useLine()
+  const connection = useConnection()
   const board = shallowRef<Board>()
   const problem = ref('')
   const reason = ref<Reason>('MATCH')
@@ -42,12 +42,12 @@ export const useBoard = defineStore('board', () => {
     return board.value ? load(board.value.sceneId) : Promise.resolve()
   }
 
-  line.onChanged((changed) => {
+  connection.onChanged((changed) => {
     if (!board.value || !/^\/api\/(shots|scenes|looks|sets)/.test(changed.path)) return
     const shot = /^\/api\/shots\/(\d+)/.exec(changed.path)?.[1]
     if (!shot || !book.shots.has(Number(shot)) || book.shots.get(Number(shot))?.scene.id === board.value.sceneId) void refresh()
   })
-  line.onAgain(() => void refresh())
+  connection.onReconnect(() => void refresh())
 
   /** Keeps edits of cells, all or none. @returns whether they were kept */
   async function edit(cells: CellEdit[], why: Reason = reason.value): Promise<boolean> {

@@ -1,13 +1,13 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { Book, ProductionPage, ScenePage, ShotCard, ShotLine } from '@/api/types'
-import { useLine } from './line'
+import type { Book, ProductionPage, ScenePage, ShotCard, BookShot } from '@/api/types'
+import { useConnection } from './connection'
 
 export interface FoundShot {
   production: ProductionPage
   scene: ScenePage
-  shot: ShotLine
+  shot: BookShot
 }
 
 /** Productions, scenes and shots. */
@@ -24,11 +24,11 @@ export const useBook = defineStore('book', () => {
   })
 
   /** Reads the book again when someone else changed what it lists. */
-  const line = useLine()
-  line.onChanged((changed) => {
+  const connection = useConnection()
+  connection.onChanged((changed) => {
     if (/^\/api\/(shots\/\d+(\/revisions)?$|scenes|productions)/.test(changed.path)) void load()
   })
-  line.onAgain(() => void load())
+  connection.onReconnect(() => void load())
 
   async function load() {
     try {
@@ -52,7 +52,7 @@ export const useBook = defineStore('book', () => {
     await load()
   }
 
-  async function deleteShot(shot: ShotLine) {
+  async function deleteShot(shot: BookShot) {
     await call('DELETE', `/api/shots/${shot.id}`, { version: shot.version })
     await load()
   }

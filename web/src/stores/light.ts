@@ -1,14 +1,14 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '@/api/client'
-import type { Attribute, AtMark, Light, Tried, Wish } from '@/api/types'
+import type { Attribute, AtMark, Light, TrialView, ProposedChange } from '@/api/types'
 import { useLatest } from '@/lib/useLatest'
-import { usePlot, type Wanted } from './plot'
+import { usePlot, type ValueEdit } from './plot'
 
 /** Changes that hang together and are not kept yet. */
 export interface Trial {
   name: string
-  changes: Wish[]
+  changes: ProposedChange[]
   /** Lights whose level follows so that the mark keeps its stop. */
   holds: string[]
 }
@@ -19,16 +19,16 @@ const NOTHING: Omit<Trial, 'name'> = { changes: [], holds: [] }
 /** The light of the shot that is open: as recorded, with what is tried, with lights taken as off. */
 export const useLight = defineStore('light', () => {
   const plot = usePlot()
-  const answer = shallowRef<Tried>()
+  const answer = shallowRef<TrialView>()
   const refused = ref('')
   /** Lights taken as off, for a look. */
-  const out = ref<string[]>([])
+  const muted = ref<string[]>([])
   const trials = ref<Trial[]>([])
   const active = ref<number>()
   /** What is under a finger or being said: it goes on top of the trial. */
-  const passing = ref<Omit<Trial, 'name'>>(NOTHING)
+  const preview = ref<Omit<Trial, 'name'>>(NOTHING)
   /** Shows the record instead of the trial, to compare by eye. */
-  const aside = ref(false)
+  const showRecord = ref(false)
   const chosenMark = ref<string>()
 
   const trial = computed(() => (active.value === undefined ? undefined : trials.value[active.value]))
@@ -37,14 +37,14 @@ export const useLight = defineStore('light', () => {
   const mark = computed<AtMark | undefined>(
     () => light.value?.marks.find((m) => m.key === (chosenMark.value ?? plot.selected)) ?? light.value?.marks[0],
   )
-  /** The changes of the answer that come of what is passing, with the levels that hold. */
+  /** The changes of the answer that come of the preview, with the levels that hold. */
   const passed = computed(() => {
-    const keys = [...passing.value.changes.map((c) => `${c.placement}/${c.attribute}`), ...passing.value.holds.map((k) => `${k}/LEVEL`)]
+    const keys = [...preview.value.changes.map((c) => `${c.placement}/${c.attribute}`), ...preview.value.holds.map((k) => `${k}/LEVEL`)]
     return answer.value?.changes.filter((c) => keys.includes(`${c.placement}/${c.attribute}`)) ?? []
   })
   const question = computed(() => {
-    const base = aside.value ? NOTHING : (trial.value ?? NOTHING)
-    return { changes: merged(base.changes, passing.value.changes), holds: [...new Set([...base.holds, ...passing.value.holds])], out: out.value }
+    const base = showRecord.value ? NOTHING : (trial.value ?? NOTHING)
+    return { changes: merged(base.changes, preview.value.changes), holds: [...new Set([...base.holds, ...preview.value.holds])], out: muted.value }
   })
 
   interface Asked {
@@ -57,7 +57,7 @@ export const useLight = defineStore('light', () => {
   const settled = computed(() => answered.value === asked.value)
 
   const latest = useLatest({
-    send: async (to: Asked) => ({ to, tried: await call<Tried>('POST', `/api/shots/${to.shotId}/light`, { body: to.body }) }),
+    send: async (to: Asked) => ({ to, tried: await call<TrialView>('POST', `/api/shots/${to.shotId}/light`, { body: to.body }) }),
     onAnswer: ({ to, tried }) => {
       if (to.shotId !== plot.plot?.shot.id) return
       refused.value = ''
@@ -81,17 +81,17 @@ export const useLight = defineStore('light', () => {
 
   function forget() {
     answer.value = undefined
-    out.value = []
+    muted.value = []
     trials.value = []
     active.value = undefined
-    passing.value = NOTHING
-    aside.value = false
+    preview.value = NOTHING
+    showRecord.value = false
     chosenMark.value = undefined
   }
 
   /** A later change of the same value takes the place of an earlier one. */
-  function merged(changes: Wish[], more: Wish[]): Wish[] {
-    const replaced = (c: Wish) => more.some((m) => m.placement === c.placement && m.attribute === c.attribute)
+  function merged(changes: ProposedChange[], more: ProposedChange[]): ProposedChange[] {
+    const replaced = (c: ProposedChange) => more.some((m) => m.placement === c.placement && m.attribute === c.attribute)
     return [...changes.filter((c) => !replaced(c)), ...more]
   }
 
@@ -104,7 +104,7 @@ export const useLight = defineStore('light', () => {
     active.value = trials.value.length - 1
   }
 
-  function put(changes: Wish[], holds: string[]) {
+  function put(changes: ProposedChange[], holds: string[]) {
     if (active.value === undefined) begin()
     const at = active.value!
     trials.value = trials.value.map((t, i) =>
@@ -113,14 +113,14 @@ export const useLight = defineStore('light', () => {
   }
 
   /** Puts changes into the trial in hand, when the rules allow them. Rejects with the sentence to show. */
-  async function wish(changes: Wish[], holds: string[] = []) {
+  async function wish(changes: ProposedChange[], holds: string[] = []) {
     const base = trial.value ?? NOTHING
     const body = { changes: merged(base.changes, changes), holds: [...new Set([...base.holds, ...holds])], out: [] }
-    await call<Tried>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body })
+    await call<TrialView>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body })
     put(changes, holds)
   }
 
-  function wishOne(placement: string, attribute: Attribute, wanted: Wanted) {
+  function wishOne(placement: string, attribute: Attribute, wanted: ValueEdit) {
     if (!wanted) {
       const at = active.value
       trials.value = trials.value.map((t, i) =>
@@ -134,7 +134,7 @@ export const useLight = defineStore('light', () => {
   function drop(at: number) {
     trials.value = trials.value.filter((_, i) => i !== at)
     active.value = undefined
-    aside.value = false
+    showRecord.value = false
   }
 
   /** Records what is tried, all of it or nothing; the other trials stay for another look. */
@@ -142,20 +142,20 @@ export const useLight = defineStore('light', () => {
     const at = active.value
     const body = trial.value && { changes: trial.value.changes, holds: trial.value.holds, out: [] }
     if (at === undefined || !body) return
-    const tried = await call<Tried>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body })
+    const tried = await call<TrialView>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body })
     await plot.keepAll(tried.changes)
     drop(at)
   }
 
   function toggleOut(keys: string[]) {
-    const all = keys.every((k) => out.value.includes(k))
-    out.value = all ? out.value.filter((k) => !keys.includes(k)) : [...new Set([...out.value, ...keys])]
+    const all = keys.every((k) => muted.value.includes(k))
+    muted.value = all ? muted.value.filter((k) => !keys.includes(k)) : [...new Set([...muted.value, ...keys])]
   }
 
   /** Only these, or all again. */
   function alone(keys: string[]) {
     const others = (light.value?.sources ?? []).map((s) => s.key).filter((k) => !keys.includes(k))
-    out.value = sameSet(out.value, others) ? [] : others
+    muted.value = sameSet(muted.value, others) ? [] : others
   }
 
   function sameSet(a: string[], b: string[]) {
@@ -163,7 +163,7 @@ export const useLight = defineStore('light', () => {
   }
 
   return {
-    answer, refused, settled, out, trials, active, passing, aside, chosenMark,
+    answer, refused, settled, muted, trials, active, preview, showRecord, chosenMark,
     trial, trying, light, mark, passed,
     begin, put, wish, wishOne, drop, keep, toggleOut, alone, merged,
   }

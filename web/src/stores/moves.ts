@@ -1,21 +1,21 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { MoveStep, Moves, Tempo } from '@/api/types'
-import { useLine } from './line'
-import { useQueue } from './queue'
+import type { MoveStep, Moves, JobTimes } from '@/api/types'
+import { useConnection } from './connection'
+import { useOutbox } from './outbox'
 
 /** What to do to get from one state of the light to another. */
 export const useMoves = defineStore('moves', () => {
-  const queue = useQueue()
-  const line = useLine()
+  const outbox = useOutbox()
+  const connection = useConnection()
   const moves = shallowRef<Moves>()
   const problem = ref('')
   let asked = ''
 
   const sides = computed(() => (moves.value ? `from=${moves.value.from.id}&to=${moves.value.to.id}` : ''))
   /** Ticks that wait on this device, by the move's key. */
-  const waiting = computed(() => new Map(queue.waiting.flatMap((w): [string, boolean][] => (w.label.startsWith('tick ') && w.path.includes('/moves/ticks') ? [[w.label.slice(5), w.method === 'PUT']] : []))))
+  const waiting = computed(() => new Map(outbox.waiting.flatMap((w): [string, boolean][] => (w.label.startsWith('tick ') && w.path.includes('/moves/ticks') ? [[w.label.slice(5), w.method === 'PUT']] : []))))
 
   async function load(from: string, to: string) {
     asked = `${from} ${to}`
@@ -32,8 +32,8 @@ export const useMoves = defineStore('moves', () => {
   function refresh() {
     return moves.value ? load(moves.value.from.id, moves.value.to.id) : Promise.resolve()
   }
-  line.onChanged((changed) => void (/^\/api\/(shots|moves|looks|productions)/.test(changed.path) && refresh()))
-  line.onAgain(() => void refresh())
+  connection.onChanged((changed) => void (/^\/api\/(shots|moves|looks|productions)/.test(changed.path) && refresh()))
+  connection.onReconnect(() => void refresh())
 
   function isDone(step: MoveStep): boolean {
     return waiting.value.get(step.key) ?? (!!step.done && !step.done.changedSince)
@@ -44,7 +44,7 @@ export const useMoves = defineStore('moves', () => {
     const { from, to } = moves.value
     const off = isDone(step)
     try {
-      const now = await queue.send<Moves>({
+      const now = await outbox.send<Moves>({
         method: off ? 'DELETE' : 'PUT',
         path: off ? `/api/moves/ticks?${sides.value}&key=${encodeURIComponent(step.key)}` : '/api/moves/ticks',
         body: off ? undefined : { from: from.id, to: to.id, key: step.key },
@@ -59,7 +59,7 @@ export const useMoves = defineStore('moves', () => {
   }
 
   /** Keeps the crew's own times. Rejects with the sentence to show. */
-  async function keepTempo(productionId: number, tempo: Tempo) {
+  async function keepTempo(productionId: number, tempo: JobTimes) {
     await call('PUT', `/api/productions/${productionId}/tempo`, {
       body: {
         minutes: Object.fromEntries(tempo.jobs.map((j) => [j.job, j.minutes])),

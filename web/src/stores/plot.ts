@@ -2,20 +2,20 @@ import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { ApiError, call, sentence } from '@/api/client'
 import { held, revisionOf } from '@/api/types'
-import type { Attribute, AttributeValue, Placed, PlacementCard, Plot, Reason, Theirs, Told, Wish } from '@/api/types'
+import type { Attribute, AttributeValue, Placed, PlacementCard, Plot, Reason, ConflictingValue, ChangeView, ProposedChange } from '@/api/types'
 import { ATTRIBUTES, words } from '@/lib/words'
 import { useBook } from './book'
 import { useLight } from './light'
-import { useLine } from './line'
-import { useQueue } from './queue'
+import { useConnection } from './connection'
+import { useOutbox } from './outbox'
 import { useSession } from './session'
 
 /** A change on its way: a value, what someone typed, or null to let it carry again. */
-export type Wanted = { value: AttributeValue } | { text: string } | null
+export type ValueEdit = { value: AttributeValue } | { text: string } | null
 
 interface Conflict {
-  theirs: Theirs
-  wanted: Wanted
+  current: ConflictingValue
+  wanted: ValueEdit
   reason?: Reason
   note?: string
 }
@@ -26,13 +26,13 @@ export const usePlot = defineStore('plot', () => {
   const selected = ref<string>()
   const reason = ref<Reason>('MATCH')
   const note = ref('')
-  const problem = ref<{ sentence: string; placement?: string; wanted?: Wanted; attribute?: Attribute }>()
+  const problem = ref<{ sentence: string; placement?: string; wanted?: ValueEdit; attribute?: Attribute }>()
   const conflict = ref<Conflict>()
   const saving = ref(0)
   /** Those that are tried, as they would be. */
   const tried = ref<Placed[]>([])
   /** Chosen besides the selected one. */
-  const also = ref<string[]>([])
+  const multiSelection = ref<string[]>([])
   /** The shot asked for last: an answer for one before it comes too late. */
   let asked = 0
   let inFlight: Promise<unknown> = Promise.resolve()
@@ -40,14 +40,14 @@ export const usePlot = defineStore('plot', () => {
   const set = computed(() => plot.value?.drawn.set.plan)
   const based = computed(() => plot.value?.shot.basedOn)
   const session = useSession()
-  const queue = useQueue()
+  const outbox = useOutbox()
   /** Shot, or an old revision. */
   const closed = computed(() => plot.value?.shot.stage === 'SHOT' || plot.value?.shot.asOf !== undefined)
   /** Closed, or not for this person to edit. */
   const locked = computed(() => closed.value || !session.may('EDIT'))
   const patchLocked = computed(() => closed.value || !session.may('PATCH'))
   /** What waits on this device to be sent, of this shot. */
-  const waiting = computed(() => queue.waiting.flatMap((w) => (w.shotId === plot.value?.shot.id && w.wish && !w.theirs ? [w.wish] : [])))
+  const waiting = computed(() => outbox.waiting.flatMap((w) => (w.shotId === plot.value?.shot.id && w.wish && !w.current ? [w.wish] : [])))
   /** What is placed, as it is tried, or as it will be when what waits is sent. */
   const placements = computed(() =>
     (plot.value?.placements ?? []).map((p) => {
@@ -57,7 +57,7 @@ export const usePlot = defineStore('plot', () => {
   )
   const camera = computed(() => placements.value.find((p) => p.placement.kind === 'CAMERA'))
   /** All that is chosen, the selected one first. */
-  const chosenKeys = computed(() => (selected.value ? [selected.value, ...also.value] : []))
+  const chosenKeys = computed(() => (selected.value ? [selected.value, ...multiSelection.value] : []))
   const chosen = computed(() => placements.value.find((p) => p.placement.key === selected.value))
 
   function find(key: string): Placed {
@@ -85,7 +85,7 @@ export const usePlot = defineStore('plot', () => {
     if (plot.value?.shot.id !== shotId) {
       note.value = ''
       problem.value = undefined
-      also.value = []
+      multiSelection.value = []
     }
     tried.value = []
     try {
@@ -98,7 +98,7 @@ export const usePlot = defineStore('plot', () => {
   }
 
   /** A value that waits is shown as it was meant, on the values that were read last. */
-  function waitingFor(placed: Placed, wishes: Wish[]): Placed {
+  function waitingFor(placed: Placed, wishes: ProposedChange[]): Placed {
     const values: Record<string, unknown> = { ...placed.values }
     for (const wish of wishes) {
       const before = held(placed, wish.attribute)
@@ -108,11 +108,11 @@ export const usePlot = defineStore('plot', () => {
     return { ...placed, values: values as Placed['values'] }
   }
 
-  async function send(key: string, attribute: Attribute, wanted: Wanted, why: Reason | undefined, said: string | undefined, revision: number) {
+  async function send(key: string, attribute: Attribute, wanted: ValueEdit, why: Reason | undefined, said: string | undefined, revision: number) {
     const { id, slate } = plot.value!.shot
     saving.value++
     try {
-      const now = await queue.send<Plot>({
+      const now = await outbox.send<Plot>({
         method: wanted ? 'PUT' : 'DELETE',
         path: `/api/shots/${id}/placements/${key}/${attribute}`,
         body: wanted ? { ...wanted, reason: why, note: said || undefined } : undefined,
@@ -126,7 +126,7 @@ export const usePlot = defineStore('plot', () => {
       problem.value = undefined
     } catch (failure) {
       if (failure instanceof ApiError && failure.conflict)
-        conflict.value = { theirs: failure.conflict, wanted, reason: why, note: said }
+        conflict.value = { current: failure.conflict, wanted, reason: why, note: said }
       throw failure
     } finally {
       saving.value--
@@ -138,7 +138,7 @@ export const usePlot = defineStore('plot', () => {
    *
    * @param seen the revision that the person had in sight, where that may be older than what is here now
    */
-  function edit(key: string, attribute: Attribute, wanted: Wanted, seen?: number) {
+  function edit(key: string, attribute: Attribute, wanted: ValueEdit, seen?: number) {
     const light = useLight()
     if (light.trying) return light.wishOne(key, attribute, wanted)
     return inTurn(async () => {
@@ -163,7 +163,7 @@ export const usePlot = defineStore('plot', () => {
   }
 
   /** Records several changes, all or none. Rejects with the sentence to show. */
-  function keepAll(changes: Pick<Told, 'placement' | 'attribute' | 'value'>[]) {
+  function keepAll(changes: Pick<ChangeView, 'placement' | 'attribute' | 'value'>[]) {
     return inTurn(async () => {
       await sendAll(
         changes.map(({ placement, attribute, value }) => ({ placement, attribute, value, revision: revisionOf(find(placement), attribute) })),
@@ -175,7 +175,7 @@ export const usePlot = defineStore('plot', () => {
   }
 
   /** Records changes made by hand on the plan, or puts them into the trial: what goes wrong is told beside the plan. */
-  async function dropAll(changes: Pick<Told, 'placement' | 'attribute' | 'value'>[]) {
+  async function dropAll(changes: Pick<ChangeView, 'placement' | 'attribute' | 'value'>[]) {
     const light = useLight()
     try {
       if (light.trying) await light.wish(changes.map(({ placement, attribute, value }) => ({ placement, attribute, value })))
@@ -195,7 +195,7 @@ export const usePlot = defineStore('plot', () => {
   }
 
   /** Records a change made by hand on the plan: what goes wrong is told beside the plan. */
-  async function drop(key: string, attribute: Attribute, wanted: Wanted) {
+  async function drop(key: string, attribute: Attribute, wanted: ValueEdit) {
     try {
       await edit(key, attribute, wanted)
     } catch (failure) {
@@ -227,16 +227,16 @@ export const usePlot = defineStore('plot', () => {
     })
   }
 
-  const line = useLine()
-  line.onChanged((changed) => {
+  const connection = useConnection()
+  connection.onChanged((changed) => {
     const shot = Number(/^\/api\/shots\/(\d+)/.exec(changed.path)?.[1])
     const book = useBook()
     const mine = plot.value && (!shot || !book.shots.has(shot) || book.shots.get(shot)?.scene.id === plot.value.sceneId)
     if (mine && /^\/api\/(shots|scenes|sets|looks)/.test(changed.path)) void refresh()
   })
-  line.onAgain(() => void refresh())
-  watch(() => queue.sent, () => void refresh())
-  watch(() => plot.value?.shot.id, (id) => line.lookAt(id))
+  connection.onReconnect(() => void refresh())
+  watch(() => outbox.sent, () => void refresh())
+  watch(() => plot.value?.shot.id, (id) => connection.viewShot(id))
 
   async function takeTheirs() {
     conflict.value = undefined
@@ -244,20 +244,20 @@ export const usePlot = defineStore('plot', () => {
     if (plot.value) await load(plot.value.shot.id)
   }
 
-  async function putMineOnTop() {
+  async function overwrite() {
     const mine = conflict.value
     if (!mine) return
     conflict.value = undefined
     try {
-      await send(mine.theirs.placement, mine.theirs.attribute, mine.wanted, mine.reason, mine.note, mine.theirs.revision)
+      await send(mine.current.placement, mine.current.attribute, mine.wanted, mine.reason, mine.note, mine.current.revision)
     } catch (failure) {
       if (!conflict.value) problem.value = { sentence: sentence(failure) }
     }
   }
 
   return {
-    plot, selected, reason, note, problem, conflict, saving, tried, also, waiting,
+    plot, selected, reason, note, problem, conflict, saving, tried, multiSelection, waiting,
     set, based, locked, patchLocked, placements, camera, chosen, chosenKeys,
-    load, refresh, edit, drop, keepAll, dropAll, describe, step, takeTheirs, putMineOnTop,
+    load, refresh, edit, drop, keepAll, dropAll, describe, step, takeTheirs, overwrite,
   }
 })

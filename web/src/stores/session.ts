@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { call } from '@/api/client'
-import { forgetRead } from '@/lib/shelf'
-import type { May, Session, TeamRole } from '@/api/types'
+import { forgetRead } from '@/lib/offlineStore'
+import type { Permission, Session, TeamRole } from '@/api/types'
 
 /** Who is signed in on this device, and what that person may do. */
 export const useSession = defineStore('session', () => {
@@ -13,8 +13,8 @@ export const useSession = defineStore('session', () => {
 
   const name = computed(() => session.value?.name)
 
-  function may(what: May): boolean {
-    return session.value?.may.includes(what) ?? false
+  function may(what: Permission): boolean {
+    return session.value?.permissions.includes(what) ?? false
   }
 
   function take(now: Session) {

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
-import type { Reach } from '@/api/types'
+import type { LengthView } from '@/api/types'
 
 type Theme = 'dark' | 'daylight'
 type Units = 'metric' | 'imperial'
@@ -18,7 +18,7 @@ export const useSettings = defineStore('settings', () => {
   watch(theme, (now) => (document.documentElement.dataset.theme = now), { immediate: true })
 
   /** A length as figure and unit: `2.14` and `m`, or `7′ 0 1/4″` and nothing. */
-  function figure(length: Reach): { figure: string; unit: string } {
+  function figure(length: LengthView): { figure: string; unit: string } {
     return units.value === 'imperial'
       ? { figure: length.imperial, unit: '' }
       : { figure: length.m.toFixed(2), unit: 'm' }

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
 const shelf = new Map<string, unknown>()
-vi.mock('@/lib/shelf', () => ({ keep: async (path: string, answer: unknown) => void shelf.set(path, answer), kept: async (path: string) => shelf.get(path) }))
+vi.mock('@/lib/offlineStore', () => ({ keep: async (path: string, answer: unknown) => void shelf.set(path, answer), kept: async (path: string) => shelf.get(path) }))
 
 const answered = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })
 
@@ -31,7 +31,7 @@ describe('a call to the server', () => {
     const { call } = await import('@/api/client')
     const fetch = vi.fn().mockResolvedValue(answered(200, {}))
     vi.stubGlobal('fetch', fetch)
-    await call('PUT', '/api/nodes/1', { body: { name: 'Cart' }, version: 3, once: 'k' })
+    await call('PUT', '/api/nodes/1', { body: { name: 'Cart' }, version: 3, idempotencyKey: 'k' })
     const [path, sent] = fetch.mock.calls[0]!
     expect(path).toBe('/api/nodes/1')
     expect(sent.headers).toMatchObject({ 'If-Match': '"3"', 'Idempotency-Key': 'k', 'X-XSRF-TOKEN': 'pass=1', 'Content-Type': 'application/json' })

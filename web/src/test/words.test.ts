@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { AtMark, Placed, Shining } from '@/api/types'
+import type { AtMark, Placed, SourceView } from '@/api/types'
 import { ratio, rungs, tenths, thirds } from '@/lib/stops'
 import { recorded, signed, tilt, typed } from '@/lib/words'
 
@@ -38,7 +38,7 @@ describe('rungs of a ladder', () => {
       { key: 'far', lit: side(-9), shadow: side(-9) },
     ],
   } as unknown as AtMark
-  const sources = [{ key: 'key', name: 'Key', swatch: '#fff' }, { key: 'edge', name: 'Edge', swatch: '#fa0' }, { key: 'far', name: 'Far' }] as Shining[]
+  const sources = [{ key: 'key', name: 'Key', swatch: '#fff' }, { key: 'edge', name: 'Edge', swatch: '#fa0' }, { key: 'far', name: 'Far' }] as SourceView[]
 
   it('are the sources that reach that side, brightest first', () => {
     expect(rungs(mark, sources, 'lit', -6).map((r) => r.name)).toEqual(['Key', 'Edge'])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import SpineButton from '@/components/frame/SpineButton.vue'
+import SpineButton from '@/components/layout/SpineButton.vue'
 import ColourBench from '@/components/bench/ColourBench.vue'
 import CorrectionBench from '@/components/bench/CorrectionBench.vue'
 import DistanceBench from '@/components/bench/DistanceBench.vue'

@@ -2,14 +2,14 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { Changed, Compared } from '@/api/types'
-import SpineButton from '@/components/frame/SpineButton.vue'
+import type { DifferenceView, Compared } from '@/api/types'
+import SpineButton from '@/components/layout/SpineButton.vue'
 import ComparePlan from '@/components/carry/ComparePlan.vue'
 import SidePicker from '@/components/dialogs/SidePicker.vue'
-import LineState from '@/components/frame/LineState.vue'
+import ConnectionState from '@/components/layout/ConnectionState.vue'
 import RosePair from '@/components/light/RosePair.vue'
 import { useBoard } from '@/stores/board'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 import { useSettings } from '@/stores/settings'
 
 /** Two states of the light: in words, on the plan, and rose over rose. */
@@ -17,14 +17,14 @@ const props = defineProps<{ from: string; to: string }>()
 defineEmits<{ spine: [] }>()
 const settings = useSettings()
 const board = useBoard()
-const line = useLine()
+const connection = useConnection()
 const router = useRouter()
 const compared = shallowRef<Compared>()
 const error = ref('')
 const chosen = ref<string>()
 
 const groups = computed(() => {
-  const by = new Map<string, Changed[]>()
+  const by = new Map<string, DifferenceView[]>()
   for (const d of compared.value?.differences ?? []) by.set(d.name, [...(by.get(d.name) ?? []), d])
   return [...by].map(([name, changes]) => ({ name, changes }))
 })
@@ -47,7 +47,7 @@ async function load() {
   }
 }
 watch(() => [props.from, props.to], load, { immediate: true })
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|looks)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|looks)/.test(changed.path) && load())))
 
 function go(from: string, to: string) {
   void router.replace({ name: 'compare', params: { from, to } })
@@ -65,7 +65,7 @@ function go(from: string, to: string) {
       <button class="button" @click="go(to, from)">Swap</button>
       <RouterLink class="button ml-auto" :to="{ name: 'moves', params: { from, to } }">What to do</RouterLink>
       <RouterLink v-if="compared?.to.shotId" class="button" :to="{ name: 'carry', params: { id: compared.to.shotId } }">Carry board</RouterLink>
-      <LineState />
+      <ConnectionState />
     </header>
     <p v-if="error" role="alert" class="p-4">{{ error }} <button class="button ml-2" @click="load">Try again</button></p>
     <div v-else-if="compared" class="body">

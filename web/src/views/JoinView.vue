@@ -3,7 +3,7 @@ import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { TeamRole } from '@/api/types'
-import SignIn from '@/components/frame/SignIn.vue'
+import SignIn from '@/components/layout/SignIn.vue'
 
 /** Where the link of an invitation leads. */
 const props = defineProps<{ token: string }>()

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { AtMark, Light, Meter, Tried } from '@/api/types'
+import type { AtMark, Light, Meter, TrialView } from '@/api/types'
 import MiredRuler, { type RulerArrow, type RulerMark } from '@/components/bench/MiredRuler.vue'
 import CompareDialog from '@/components/dialogs/CompareDialog.vue'
-import SlateBar from '@/components/frame/SlateBar.vue'
-import UndoButtons from '@/components/frame/UndoButtons.vue'
-import ViewTabs from '@/components/frame/ViewTabs.vue'
+import SlateBar from '@/components/layout/SlateBar.vue'
+import UndoButtons from '@/components/layout/UndoButtons.vue'
+import ViewTabs from '@/components/layout/ViewTabs.vue'
 import OneAtATime from '@/components/light/OneAtATime.vue'
 import RosePair from '@/components/light/RosePair.vue'
 import WhatIf from '@/components/light/WhatIf.vue'
 import WideLadder from '@/components/light/WideLadder.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import TryBar from '@/components/plot/TryBar.vue'
-import { bandOf } from '@/lib/band'
+import { miredGradient } from '@/lib/miredGradient'
 import { miredAt } from '@/lib/scales'
 import { ratio, tenths } from '@/lib/stops'
 import { signed, when } from '@/lib/words'
@@ -46,7 +46,7 @@ watch([() => props.shotId, () => plot.plot], async ([id]) => {
   const now = await call<Meter>('GET', `/api/shots/${id}/readings`).catch(() => undefined)
   if (id === props.shotId) meter.value = now
 }, { immediate: true })
-onBeforeUnmount(() => (light.passing = { changes: [], holds: [] }))
+onBeforeUnmount(() => (light.preview = { changes: [], holds: [] }))
 
 const scene = computed(() => book.shots.get(props.shotId)?.scene)
 const others = computed(() => scene.value?.shots.filter((s) => s.id !== props.shotId) ?? [])
@@ -56,7 +56,7 @@ watch(otherShot, async (id) => {
   const shot = others.value.find((s) => s.id === id)
   if (!shot) return
   try {
-    const tried = await call<Tried>('POST', `/api/shots/${shot.id}/light`, { body: { changes: [], holds: [], out: [] } })
+    const tried = await call<TrialView>('POST', `/api/shots/${shot.id}/light`, { body: { changes: [], holds: [], out: [] } })
     other.value = { slate: shot.slate, light: tried.light }
   } catch (failure) {
     problem.value = sentence(failure)
@@ -89,7 +89,7 @@ const ruler = computed(() => {
 watch(
   () => [camera.value?.whiteKelvin, camera.value?.whiteDuv, ruler.value.from, ruler.value.to].join(),
   async () => {
-    if (camera.value) band.value = await bandOf(ruler.value.from, ruler.value.to, camera.value.whiteKelvin, camera.value.whiteDuv).catch(() => band.value)
+    if (camera.value) band.value = await miredGradient(ruler.value.from, ruler.value.to, camera.value.whiteKelvin, camera.value.whiteDuv).catch(() => band.value)
   },
   { immediate: true },
 )

@@ -4,16 +4,16 @@ import { useRoute, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { ClosedRevision, PastChange, Plot, Take } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
-import SlateBar from '@/components/frame/SlateBar.vue'
-import UndoButtons from '@/components/frame/UndoButtons.vue'
-import ViewTabs from '@/components/frame/ViewTabs.vue'
+import SlateBar from '@/components/layout/SlateBar.vue'
+import UndoButtons from '@/components/layout/UndoButtons.vue'
+import ViewTabs from '@/components/layout/ViewTabs.vue'
 import NoteList from '@/components/log/NoteList.vue'
 import TakeList from '@/components/log/TakeList.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { reasonName, when } from '@/lib/words'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 import { usePlot } from '@/stores/plot'
-import { useQueue } from '@/stores/queue'
+import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 
@@ -21,8 +21,8 @@ import { useSettings } from '@/stores/settings'
 const props = defineProps<{ shotId: number }>()
 defineEmits<{ spine: [] }>()
 const plot = usePlot()
-const line = useLine()
-const queue = useQueue()
+const connection = useConnection()
+const outbox = useOutbox()
 const session = useSession()
 const settings = useSettings()
 const route = useRoute()
@@ -55,8 +55,8 @@ async function load() {
   }
 }
 watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
-watch([() => props.shotId, of, () => queue.sent], load, { immediate: true })
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|takes|scenes)/.test(changed.path) && load())))
+watch([() => props.shotId, of, () => outbox.sent], load, { immediate: true })
+onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|takes|scenes)/.test(changed.path) && load())))
 
 async function goBack() {
   const to = goingBack.value

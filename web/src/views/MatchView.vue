@@ -2,22 +2,22 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { Aspect, Judged, Matching } from '@/api/types'
+import type { Aspect, ShotVerdict, MatchReport } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
-import PaperLinks from '@/components/frame/PaperLinks.vue'
-import SlateBar from '@/components/frame/SlateBar.vue'
-import ViewTabs from '@/components/frame/ViewTabs.vue'
+import PaperLinks from '@/components/layout/PaperLinks.vue'
+import SlateBar from '@/components/layout/SlateBar.vue'
+import ViewTabs from '@/components/layout/ViewTabs.vue'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import StageTick from '@/components/marks/StageTick.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import JudgedPane from '@/components/match/JudgedPane.vue'
+import VerdictPane from '@/components/match/VerdictPane.vue'
 import KeySide from '@/components/match/KeySide.vue'
 import ToleranceMark from '@/components/match/ToleranceMark.vue'
 import { apart } from '@/lib/match'
 import { useBook } from '@/stores/book'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 import { usePlot } from '@/stores/plot'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
@@ -27,14 +27,14 @@ const props = defineProps<{ shotId: number }>()
 defineEmits<{ spine: [] }>()
 const plot = usePlot()
 const book = useBook()
-const line = useLine()
+const connection = useConnection()
 const session = useSession()
 const settings = useSettings()
-const report = ref<Matching>()
+const report = ref<MatchReport>()
 const problem = ref('')
 const chosen = ref<string>()
 const asking = ref(false)
-const by = ref({ referenceShotId: 0, school: 'LIT_TO_SHADOW' as Matching['school'], curve: 'BT709' as Matching['curve'] })
+const by = ref({ referenceShotId: 0, school: 'LIT_TO_SHADOW' as MatchReport['school'], curve: 'BT709' as MatchReport['curve'] })
 const sceneId = computed(() => book.shots.get(props.shotId)?.scene.id)
 const COLUMNS: { aspect: Aspect; name: string }[] = [
   { aspect: 'RATIO', name: 'Ratio' },
@@ -57,7 +57,7 @@ async function load() {
   const scene = sceneId.value
   if (!scene) return
   try {
-    const now = await call<Matching>('GET', `/api/scenes/${scene}/match`)
+    const now = await call<MatchReport>('GET', `/api/scenes/${scene}/match`)
     if (scene === sceneId.value) report.value = now
     problem.value = ''
   } catch (failure) {
@@ -69,17 +69,17 @@ watch(sceneId, () => {
   report.value = undefined
   void load()
 }, { immediate: true })
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
-onBeforeUnmount(line.onAgain(() => void load()))
+onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onReconnect(() => void load()))
 
 const editable = computed(() => session.may('EDIT'))
 const rows = computed(() => (report.value ? [...report.value.shots, ...report.value.runs] : []))
-const key = (j: Judged) => (j.run ? `run-${j.run.id}` : `shot-${j.shotId}`)
+const key = (j: ShotVerdict) => (j.run ? `run-${j.run.id}` : `shot-${j.shotId}`)
 const opened = computed(() => rows.value.find((j) => key(j) === chosen.value))
-const quiet = computed(() => rows.value.flatMap((j) => j.lines.filter((l) => l.stilled && l.verdict === 'STILLED').map((l) => ({ judged: j, line: l, why: l.stilled! }))))
-const of = (j: Judged, aspect: Aspect) => j.lines.find((l) => l.aspect === aspect)!
-const isReference = (j: Judged) => !j.run && j.shotId === report.value?.referenceId
-const off = (j: Judged) => j.lines.filter((l) => l.verdict === 'OUT')
+const quiet = computed(() => rows.value.flatMap((j) => j.lines.filter((l) => l.waiver && l.verdict === 'WAIVED').map((l) => ({ judged: j, line: l, why: l.waiver! }))))
+const of = (j: ShotVerdict, aspect: Aspect) => j.lines.find((l) => l.aspect === aspect)!
+const isReference = (j: ShotVerdict) => !j.run && j.shotId === report.value?.referenceId
+const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
 
 function ask() {
   if (!report.value) return
@@ -88,7 +88,7 @@ function ask() {
 }
 async function judgeBy() {
   try {
-    report.value = await call<Matching>('PUT', `/api/scenes/${sceneId.value}/match`, { body: by.value, version: report.value?.version })
+    report.value = await call<MatchReport>('PUT', `/api/scenes/${sceneId.value}/match`, { body: by.value, version: report.value?.version })
     asking.value = false
     problem.value = ''
   } catch (failure) {
@@ -130,7 +130,7 @@ async function judgeBy() {
                 <span v-else class="text-quiet">not known</span>
                 <ToleranceMark v-if="!isReference(j)" :line="of(j, c.aspect)" />
               </td>
-              <td v-if="c.aspect === 'RATIO'" class="side"><KeySide :judged="j" /><span v-if="of(j, 'KEY_SIDE').verdict === 'STILLED' && of(j, 'KEY_SIDE').stilled?.cause === 'CHEAT'" class="text-accent"><CheatFlag /> cheat</span></td>
+              <td v-if="c.aspect === 'RATIO'" class="side"><KeySide :judged="j" /><span v-if="of(j, 'KEY_SIDE').verdict === 'WAIVED' && of(j, 'KEY_SIDE').waiver?.cause === 'CHEAT'" class="text-accent"><CheatFlag /> cheat</span></td>
             </template>
             <td class="remedy">
               <p class="flex gap-2"><span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><span v-else class="dot" /></span><b class="font-[650]">{{ j.title }}</b></p>
@@ -138,7 +138,7 @@ async function judgeBy() {
               <RouterLink v-if="j.run" class="pl-5 underline" :to="{ name: 'verdict', params: { run: j.run.id } }">{{ j.run.signed ? `signed by ${j.run.signed.author}` : 'to its verdict' }}</RouterLink>
             </td>
           </tr>
-          <tr v-if="opened === j"><td colspan="7" class="all"><JudgedPane :judged="j" :reference="report.reference" :editable="editable" @changed="report = $event" /></td></tr>
+          <tr v-if="opened === j"><td colspan="7" class="all"><VerdictPane :judged="j" :reference="report.reference" :editable="editable" @changed="report = $event" /></td></tr>
           </template>
         </tbody>
       </table>

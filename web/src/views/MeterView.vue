@@ -2,19 +2,19 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { Meter, Read } from '@/api/types'
-import PaperLinks from '@/components/frame/PaperLinks.vue'
-import SlateBar from '@/components/frame/SlateBar.vue'
-import SpineButton from '@/components/frame/SpineButton.vue'
-import ViewTabs from '@/components/frame/ViewTabs.vue'
+import type { Meter, ReadingView } from '@/api/types'
+import PaperLinks from '@/components/layout/PaperLinks.vue'
+import SlateBar from '@/components/layout/SlateBar.vue'
+import SpineButton from '@/components/layout/SpineButton.vue'
+import ViewTabs from '@/components/layout/ViewTabs.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import BringTogether from '@/components/meter/BringTogether.vue'
 import ReadingEntry from '@/components/meter/ReadingEntry.vue'
 import { signed, when } from '@/lib/words'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 import { usePlot } from '@/stores/plot'
-import { useQueue } from '@/stores/queue'
+import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 
@@ -22,8 +22,8 @@ import { useSettings } from '@/stores/settings'
 const props = defineProps<{ shotId: number; runId?: number }>()
 defineEmits<{ spine: [] }>()
 const plot = usePlot()
-const line = useLine()
-const queue = useQueue()
+const connection = useConnection()
+const outbox = useOutbox()
 const settings = useSettings()
 const session = useSession()
 const meter = ref<Meter>()
@@ -31,7 +31,7 @@ const problem = ref('')
 const said = ref('')
 const mark = ref<string>()
 const entry = ref<InstanceType<typeof ReadingEntry>>()
-const waiting = computed(() => queue.waiting.filter((w) => w.path === `/api/shots/${props.shotId}/readings` && (w.body as { run?: number }).run === props.runId))
+const waiting = computed(() => outbox.waiting.filter((w) => w.path === `/api/shots/${props.shotId}/readings` && (w.body as { run?: number }).run === props.runId))
 
 async function load() {
   const id = props.shotId
@@ -54,15 +54,15 @@ watch(() => [props.shotId, props.runId], () => {
   void plot.load(props.shotId)
   void load()
 }, { immediate: true })
-watch(() => queue.sent, load)
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
-onBeforeUnmount(line.onAgain(() => void load()))
+watch(() => outbox.sent, load)
+onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onReconnect(() => void load()))
 
 function read(name: string) {
   said.value = `${name} alone `
   entry.value?.focus()
 }
-async function drop(reading: Read) {
+async function drop(reading: ReadingView) {
   try {
     show(await call<Meter>('DELETE', `/api/readings/${reading.id}`))
   } catch (failure) {
@@ -84,7 +84,7 @@ async function drop(reading: Read) {
         <table class="log">
           <thead><tr><th>Light</th><th>Read</th><th>Against the prediction</th><th>Who, when</th><th><span class="sr-only">Take out</span></th></tr></thead>
           <tbody>
-            <tr v-for="w in waiting" :key="w.once"><td colspan="4">{{ w.label }}; waits to be sent{{ w.problem ? `: ${w.problem}` : '' }}</td><td /></tr>
+            <tr v-for="w in waiting" :key="w.idempotencyKey"><td colspan="4">{{ w.label }}; waits to be sent{{ w.problem ? `: ${w.problem}` : '' }}</td><td /></tr>
             <tr v-for="r in meter.readings" :key="r.id">
               <th scope="row">{{ r.light ? `${r.light} alone` : 'all lights' }}<span v-if="meter.marks.length > 1" class="block text-quiet">{{ r.mark }}</span></th>
               <td class="figure"><StopsText :text="settings.printed(r.words)" /></td>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import SpineButton from '@/components/frame/SpineButton.vue'
+import SpineButton from '@/components/layout/SpineButton.vue'
 import MoveBars from '@/components/carry/MoveBars.vue'
 import MoveSteps from '@/components/carry/MoveSteps.vue'
-import TempoDialog from '@/components/dialogs/TempoDialog.vue'
-import PaperLinks from '@/components/frame/PaperLinks.vue'
-import LineState from '@/components/frame/LineState.vue'
+import JobTimesDialog from '@/components/dialogs/JobTimesDialog.vue'
+import PaperLinks from '@/components/layout/PaperLinks.vue'
+import ConnectionState from '@/components/layout/ConnectionState.vue'
 import { useBook } from '@/stores/book'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 import { useMoves } from '@/stores/moves'
 
 /** The move list by itself: for a phone, to tick off; for paper, to print. */
@@ -16,7 +16,7 @@ const props = defineProps<{ from: string; to: string }>()
 defineEmits<{ spine: [] }>()
 const store = useMoves()
 const book = useBook()
-const line = useLine()
+const connection = useConnection()
 const router = useRouter()
 const tempoOpen = ref(false)
 const moves = computed(() => (store.moves?.from.id === props.from && store.moves.to.id === props.to ? store.moves : undefined))
@@ -24,7 +24,7 @@ const productionId = computed(() => book.shots.get(moves.value?.to.shotId ?? mov
 const done = computed(() => moves.value?.moves.filter(store.isDone).length ?? 0)
 
 watch(() => [props.from, props.to] as const, ([from, to]) => void store.load(from, to), { immediate: true })
-watch(() => moves.value?.to.shotId, (id) => id && line.lookAt(id))
+watch(() => moves.value?.to.shotId, (id) => id && connection.viewShot(id))
 
 function print() {
   window.print()
@@ -39,7 +39,7 @@ function print() {
         <h1 class="truncate text-[22px]">{{ moves ? `${moves.from.name} to ${moves.to.name}` : 'What to do' }}</h1>
         <p v-if="moves" class="truncate text-[12px] text-quiet">Sc. {{ moves.to.scene.number }} {{ moves.to.scene.heading }}; {{ moves.to.description }}</p>
       </div>
-      <LineState class="no-print" />
+      <ConnectionState class="no-print" />
       <div v-if="moves" class="text-right"><span class="figure text-[22px]">{{ Number(moves.minutes.toFixed(1)) }}</span><span class="unit">min</span><span class="block text-[12px] text-quiet">{{ done }} of {{ moves.moves.length }} done</span></div>
     </header>
     <div v-if="moves" class="body">
@@ -53,7 +53,7 @@ function print() {
         <button v-if="productionId" class="button" @click="tempoOpen = true">Times…</button>
         <button class="button" @click="router.back()">Back</button>
       </footer>
-      <TempoDialog v-if="productionId" :open="tempoOpen" :tempo="moves.tempo" :production-id="productionId" @close="tempoOpen = false" />
+      <JobTimesDialog v-if="productionId" :open="tempoOpen" :tempo="moves.tempo" :production-id="productionId" @close="tempoOpen = false" />
     </div>
     <p v-if="store.problem" role="alert" class="p-4">{{ store.problem }} <button class="button ml-2" @click="store.load(from, to)">Try again</button></p>
     <p v-else-if="!moves" class="m-auto text-quiet">Working out what to do…</p>

@@ -3,24 +3,24 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
 import type { Patch, PatchedLight, PatchPage, PatchPlan, Repatched } from '@/api/types'
 import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
-import SlateBar from '@/components/frame/SlateBar.vue'
-import SpineButton from '@/components/frame/SpineButton.vue'
-import UndoButtons from '@/components/frame/UndoButtons.vue'
-import ViewTabs from '@/components/frame/ViewTabs.vue'
+import SlateBar from '@/components/layout/SlateBar.vue'
+import SpineButton from '@/components/layout/SpineButton.vue'
+import UndoButtons from '@/components/layout/UndoButtons.vue'
+import ViewTabs from '@/components/layout/ViewTabs.vue'
 import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import NodeList from '@/components/patch/NodeList.vue'
 import PatchRow from '@/components/patch/PatchRow.vue'
 import PlanPatch from '@/components/patch/PlanPatch.vue'
 import UniverseStrip from '@/components/patch/UniverseStrip.vue'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 import { usePlot } from '@/stores/plot'
 
 /** What listens where in this shot, what of it cannot work, and who carries it. */
 const props = defineProps<{ shotId: number }>()
 defineEmits<{ spine: [] }>()
 const plot = usePlot()
-const line = useLine()
+const connection = useConnection()
 const page = ref<PatchPage>()
 const problem = ref('')
 const marked = ref<string>()
@@ -47,8 +47,8 @@ watch(() => props.shotId, (id) => {
 }, { immediate: true })
 /* each edit answers with the plot: the patch is read after it */
 watch(() => plot.plot, () => void load(), { immediate: true })
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(nodes|productions)/.test(changed.path) && load())))
-onBeforeUnmount(line.onAgain(() => void load()))
+onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(nodes|productions)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onReconnect(() => void load()))
 
 function patch(light: PatchedLight, value: Patch) {
   void plot.drop(light.key, 'PATCH', { value })
@@ -92,8 +92,8 @@ function mend(changes: Repatched[]) {
               <WedgeMark act />
               <div>
                 <p>{{ c.sentence }}</p>
-                <p class="text-quiet">{{ c.mend }}</p>
-                <button v-if="c.mends.length && !plot.patchLocked" class="button mt-1" @click="mend(c.mends)">{{ c.mends.map((m) => `${m.name} to ${m.to}`).join('; ') }}</button>
+                <p class="text-quiet">{{ c.fix }}</p>
+                <button v-if="c.fixes.length && !plot.patchLocked" class="button mt-1" @click="mend(c.fixes)">{{ c.fixes.map((m) => `${m.name} to ${m.to}`).join('; ') }}</button>
               </div>
             </li>
           </ul>

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { value, type PlanPoint, type Wish, type Worth } from '@/api/types'
+import { value, type PlanPoint, type ProposedChange, type HintView } from '@/api/types'
 import CompareDialog from '@/components/dialogs/CompareDialog.vue'
 import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
 import PlaceDialog from '@/components/dialogs/PlaceDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
-import SlateBar from '@/components/frame/SlateBar.vue'
-import UndoButtons from '@/components/frame/UndoButtons.vue'
-import PaperLinks from '@/components/frame/PaperLinks.vue'
-import ViewTabs from '@/components/frame/ViewTabs.vue'
+import SlateBar from '@/components/layout/SlateBar.vue'
+import UndoButtons from '@/components/layout/UndoButtons.vue'
+import PaperLinks from '@/components/layout/PaperLinks.vue'
+import ViewTabs from '@/components/layout/ViewTabs.vue'
 import PlacementPane from '@/components/inspector/PlacementPane.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import FrameView from '@/components/plot/FrameView.vue'
 import HeightStrip from '@/components/plot/HeightStrip.vue'
 import MarkLadder from '@/components/plot/MarkLadder.vue'
-import PlanStage from '@/components/plot/PlanStage.vue'
+import PlanEditor from '@/components/plot/PlanEditor.vue'
 import SayBar from '@/components/plot/SayBar.vue'
 import TryBar from '@/components/plot/TryBar.vue'
 import { useBook } from '@/stores/book'
@@ -31,7 +31,7 @@ const book = useBook()
 const light = useLight()
 const router = useRouter()
 const route = useRoute()
-const stage = ref<InstanceType<typeof PlanStage>>()
+const stage = ref<InstanceType<typeof PlanEditor>>()
 const say = ref<InstanceType<typeof SayBar>>()
 const draft = ref<Record<string, { at?: PlanPoint; bearing?: number }>>({})
 const raising = ref<Record<string, number>>({})
@@ -62,16 +62,16 @@ watch(() => plot.selected, (key) => {
 })
 
 /** The changes under the finger, as they would be recorded. */
-const changes = computed<Wish[]>(() => [
-  ...Object.entries(draft.value).flatMap(([key, { at, bearing }]): Wish[] => {
+const changes = computed<ProposedChange[]>(() => [
+  ...Object.entries(draft.value).flatMap(([key, { at, bearing }]): ProposedChange[] => {
     const placed = plot.plot?.placements.find((p) => p.placement.key === key)
     if (!placed) return []
     if (at) return [{ placement: key, attribute: 'PLACE', value: { ...at, outside: value(placed, 'PLACE')?.outside ?? false } }]
     return bearing === undefined ? [] : [{ placement: key, attribute: 'AIM', value: { bearingDeg: bearing, tiltDeg: Math.round(placed.aim?.tiltDeg ?? 0) } }]
   }),
-  ...Object.entries(raising.value).map(([key, heightM]): Wish => ({ placement: key, attribute: 'HEIGHT', value: { heightM } })),
+  ...Object.entries(raising.value).map(([key, heightM]): ProposedChange => ({ placement: key, attribute: 'HEIGHT', value: { heightM } })),
 ])
-watch(changes, (now) => (light.passing = { changes: now, holds: [] }))
+watch(changes, (now) => (light.preview = { changes: now, holds: [] }))
 
 function drag(moved: Record<string, PlanPoint>) {
   draft.value = Object.fromEntries(Object.entries(moved).map(([key, at]) => [key, { at }]))
@@ -88,9 +88,9 @@ async function drop() {
 }
 
 function select(key: string | undefined, more = false) {
-  if (more && key && plot.selected && key !== plot.selected) plot.also = plot.also.includes(key) ? plot.also.filter((k) => k !== key) : [...plot.also, key]
+  if (more && key && plot.selected && key !== plot.selected) plot.multiSelection = plot.multiSelection.includes(key) ? plot.multiSelection.filter((k) => k !== key) : [...plot.multiSelection, key]
   else {
-    plot.also = []
+    plot.multiSelection = []
     plot.selected = key
   }
 }
@@ -107,7 +107,7 @@ function openPlace() {
   dialog.value = 'place'
 }
 
-function showHint(hint: Worth) {
+function showHint(hint: HintView) {
   select(hint.placement)
 }
 
@@ -125,7 +125,7 @@ function onKey(event: KeyboardEvent) {
 onMounted(() => window.addEventListener('keydown', onKey))
 onBeforeUnmount(() => {
   window.removeEventListener('keydown', onKey)
-  light.passing = { changes: [], holds: [] }
+  light.preview = { changes: [], holds: [] }
 })
 
 async function kept() {
@@ -148,14 +148,14 @@ async function kept() {
       <TryBar v-if="light.trials.length" @compare="dialog = 'compare'" />
       <div class="body" :class="{ chosen: plot.chosen, sheet }">
         <div class="stage">
-          <PlanStage
+          <PlanEditor
             ref="stage"
             :key="plot.plot.sceneId"
             :set="plot.set"
             :slate="plot.plot.shot.slate"
             :placements="plot.placements"
             :selected="plot.selected"
-            :also="plot.also"
+            :also="plot.multiSelection"
             :locked="plot.locked && !light.trying"
             :draft="draft"
             :light="light.light"

@@ -3,26 +3,26 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { Rebuild } from '@/api/types'
-import PaperLinks from '@/components/frame/PaperLinks.vue'
-import SpineButton from '@/components/frame/SpineButton.vue'
-import OtherwiseDialog from '@/components/rebuild/OtherwiseDialog.vue'
+import PaperLinks from '@/components/layout/PaperLinks.vue'
+import SpineButton from '@/components/layout/SpineButton.vue'
+import DeviationDialog from '@/components/rebuild/DeviationDialog.vue'
 import RunDialog from '@/components/rebuild/RunDialog.vue'
 import StepCard from '@/components/rebuild/StepCard.vue'
 import TapeDialog from '@/components/rebuild/TapeDialog.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import LineState from '@/components/frame/LineState.vue'
-import ViewTabs from '@/components/frame/ViewTabs.vue'
+import ConnectionState from '@/components/layout/ConnectionState.vue'
+import ViewTabs from '@/components/layout/ViewTabs.vue'
 import { when } from '@/lib/words'
-import { useLine } from '@/stores/line'
-import { useQueue } from '@/stores/queue'
+import { useConnection } from '@/stores/connection'
+import { useOutbox } from '@/stores/outbox'
 import { useSettings } from '@/stores/settings'
 
 /** The rebuild sheet: one step at a time, very large; the whole sheet beside it where there is room. */
 const props = defineProps<{ shotId: number; runId?: number }>()
 defineEmits<{ spine: [] }>()
 
-const queue = useQueue()
-const line = useLine()
+const outbox = useOutbox()
+const connection = useConnection()
 const settings = useSettings()
 const router = useRouter()
 const dialog = ref<'run' | 'otherwise' | 'tapes'>()
@@ -37,7 +37,7 @@ const step = computed(() => sheet.value?.steps[at.value])
 const start = computed(() => (props.runId ? `/api/runs/${props.runId}/steps/` : `/api/shots/${props.shotId}/rebuild/`))
 /** Ticks that wait on this device, by the thing's key: done, or not done after all. */
 const waiting = computed(() => {
-  return new Map(queue.waiting.flatMap((w): [string, boolean][] => (w.path.startsWith(start.value) ? [[w.path.slice(start.value.length), w.method === 'PUT']] : [])))
+  return new Map(outbox.waiting.flatMap((w): [string, boolean][] => (w.path.startsWith(start.value) ? [[w.path.slice(start.value.length), w.method === 'PUT']] : [])))
 })
 const done = computed(() => sheet.value?.steps.filter(isDone).length ?? 0)
 const next = computed(() => sheet.value?.steps[at.value + 1])
@@ -66,7 +66,7 @@ async function read() {
 async function send(method: string, key: string) {
   busy.value = true
   try {
-    const now = await queue.send<Rebuild>({ method, path: `${start.value}${key}`, label: `${step.value?.placed.placement.name ?? key} ${method === 'PUT' ? 'done' : 'not done'} in ${sheet.value?.slate ?? ''}` })
+    const now = await outbox.send<Rebuild>({ method, path: `${start.value}${key}`, label: `${step.value?.placed.placement.name ?? key} ${method === 'PUT' ? 'done' : 'not done'} in ${sheet.value?.slate ?? ''}` })
     if (now) sheet.value = now
     error.value = ''
     return true
@@ -82,16 +82,16 @@ watch(
   () => [props.shotId, props.runId],
   async () => {
     sheet.value = undefined
-    line.lookAt(props.shotId)
+    connection.viewShot(props.shotId)
     await read()
     const open = sheet.value as Rebuild | undefined
     at.value = Math.max(0, open?.steps.findIndex((s) => !isDone(s)) ?? 0)
   },
   { immediate: true },
 )
-watch(() => queue.sent, read)
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|sets|runs)/.test(changed.path) && read())))
-onBeforeUnmount(line.onAgain(() => void read()))
+watch(() => outbox.sent, read)
+onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|sets|runs)/.test(changed.path) && read())))
+onBeforeUnmount(connection.onReconnect(() => void read()))
 watch(at, () => body.value?.scrollTo({ top: 0 }))
 
 async function tick() {
@@ -192,7 +192,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <SpineButton class="mr-3" @click="$emit('spine')" />
             <span class="min-w-0 truncate"><b class="font-bold">{{ sheet.slate }}</b> <span class="text-quiet">rebuild</span></span>
             <RouterLink class="ml-4 text-quiet underline" :to="{ name: 'plot', params: { id: shotId } }">plot</RouterLink>
-            <LineState class="ml-auto" />
+            <ConnectionState class="ml-auto" />
             <span class="ml-2">step <b class="font-bold">{{ at + 1 }}</b> of {{ sheet.steps.length }}</span>
           </div>
           <div class="mt-1 flex items-center gap-2">
@@ -238,7 +238,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           </div>
         </footer>
       </section>
-      <OtherwiseDialog :open="dialog === 'otherwise'" :step="step" :run-id="sheet.run?.id" :begin="begin" @close="dialog = undefined" @kept="kept" />
+      <DeviationDialog :open="dialog === 'otherwise'" :step="step" :run-id="sheet.run?.id" :begin="begin" @close="dialog = undefined" @kept="kept" />
       <TapeDialog :open="dialog === 'tapes'" :step="step" :run-id="sheet.run?.id" :begin="begin" @close="dialog = undefined" />
       <RunDialog v-if="dialog === 'run'" open :sheet="sheet" @close="dialog = undefined" @begun="begun" />
     </div>

@@ -2,17 +2,17 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { AttributeValue, Drifted, RecallPreview, RigBeside } from '@/api/types'
+import type { AttributeValue, DriftView, RecallPreview, ReadBackView } from '@/api/types'
 import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
-import SlateBar from '@/components/frame/SlateBar.vue'
-import SpineButton from '@/components/frame/SpineButton.vue'
-import UndoButtons from '@/components/frame/UndoButtons.vue'
-import ViewTabs from '@/components/frame/ViewTabs.vue'
+import SlateBar from '@/components/layout/SlateBar.vue'
+import SpineButton from '@/components/layout/SpineButton.vue'
+import UndoButtons from '@/components/layout/UndoButtons.vue'
+import ViewTabs from '@/components/layout/ViewTabs.vue'
 import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import ArmDialog from '@/components/recall/ArmDialog.vue'
 import SimulatedRig from '@/components/recall/SimulatedRig.vue'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 import { useOutput } from '@/stores/output'
 import { usePlot } from '@/stores/plot'
 import { useSession } from '@/stores/session'
@@ -23,11 +23,11 @@ defineEmits<{ spine: [] }>()
 const LOOK_MS = 2000
 
 const plot = usePlot()
-const line = useLine()
+const connection = useConnection()
 const output = useOutput()
 const session = useSession()
 const preview = ref<RecallPreview>()
-const beside = ref<RigBeside>()
+const beside = ref<ReadBackView>()
 const problem = ref('')
 const noRig = ref('')
 const arming = ref(false)
@@ -41,19 +41,19 @@ const filter = ref('')
 const may = computed(() => session.may('PATCH'))
 const live = computed(() => output.now?.live)
 const here = computed(() => live.value?.shotId === props.shotId)
-const changing = computed(() => preview.value?.sent.filter((u) => u.changes).length ?? 0)
+const changing = computed(() => preview.value?.overNetwork.filter((u) => u.changes).length ?? 0)
 const rows = computed(() => {
   const order = new Map((plot.plot?.placements ?? []).map((p, i) => [p.placement.key, i]))
-  return (preview.value?.sent ?? []).filter((u) => u.name.toLowerCase().includes(filter.value.trim().toLowerCase())).sort((a, b) => (order.get(a.key) ?? 0) - (order.get(b.key) ?? 0)).map((u) => ({ ...u, drift: beside.value?.drift.filter((d) => d.key === u.key) ?? [] }))
+  return (preview.value?.overNetwork ?? []).filter((u) => u.name.toLowerCase().includes(filter.value.trim().toLowerCase())).sort((a, b) => (order.get(a.key) ?? 0) - (order.get(b.key) ?? 0)).map((u) => ({ ...u, drift: beside.value?.drift.filter((d) => d.key === u.key) ?? [] }))
 })
 const takeable = computed(() => beside.value?.drift.flatMap(changes) ?? [])
 /** A level or a colour is the record's; where a light listens and its menu are the control's. */
-const mayTake = (d: Drifted) => (d.attribute === 'PATCH' || d.attribute === 'MENU' ? !plot.patchLocked : !plot.locked)
+const mayTake = (d: DriftView) => (d.attribute === 'PATCH' || d.attribute === 'MENU' ? !plot.patchLocked : !plot.locked)
 
 async function load() {
   const id = props.shotId
   /* both at once: they are shown beside each other */
-  const [now, answer] = await Promise.allSettled([call<RecallPreview>('GET', `/api/shots/${id}/recall`, { now: true }), call<RigBeside>('GET', `/api/shots/${id}/readback`, { now: true })])
+  const [now, answer] = await Promise.allSettled([call<RecallPreview>('GET', `/api/shots/${id}/recall`, { now: true }), call<ReadBackView>('GET', `/api/shots/${id}/readback`, { now: true })])
   if (id !== props.shotId) return
   if (now.status === 'rejected') {
     problem.value = sentence(now.reason)
@@ -79,7 +79,7 @@ watch(() => [output.now?.armed, live.value?.slate, live.value?.done === 1], () =
 /* what stands on the rig changes without anybody's edit */
 const looking = setInterval(() => document.visibilityState === 'visible' && output.now?.rig && void load(), LOOK_MS)
 onBeforeUnmount(() => clearInterval(looking))
-onBeforeUnmount(line.onAgain(() => void load()))
+onBeforeUnmount(connection.onReconnect(() => void load()))
 
 async function recall() {
   const [seconds, wanted] = [fade.value, priority.value].map((t) => Number(t.replace(',', '.')))
@@ -88,14 +88,14 @@ async function recall() {
     return
   }
   busy.value = true
-  problem.value = (await output.recall(props.shotId, { fadeSeconds: seconds!, priority: wanted!, mark: preview.value!.mark, warned: warned.value })) ? '' : output.problem
+  problem.value = (await output.recall(props.shotId, { fadeSeconds: seconds!, priority: wanted!, stateDigest: preview.value!.stateDigest, warned: warned.value })) ? '' : output.problem
   busy.value = false
   await load()
 }
 async function sendAgain(keys: string[]) {
   busy.value = true
   try {
-    beside.value = await call<RigBeside>('POST', `/api/shots/${props.shotId}/readback`, { body: { keys } })
+    beside.value = await call<ReadBackView>('POST', `/api/shots/${props.shotId}/readback`, { body: { keys } })
     problem.value = ''
     await output.load()
   } catch (failure) {
@@ -104,9 +104,9 @@ async function sendAgain(keys: string[]) {
   busy.value = false
   await load()
 }
-function changes(d: Drifted) {
-  const found: { placement: string; attribute: 'STANDING' | NonNullable<Drifted['attribute']>; value: AttributeValue }[] = []
-  if (d.standing) found.push({ placement: d.key, attribute: 'STANDING', value: d.standing })
+function changes(d: DriftView) {
+  const found: { placement: string; attribute: 'STANDING' | NonNullable<DriftView['attribute']>; value: AttributeValue }[] = []
+  if (d.status) found.push({ placement: d.key, attribute: 'STANDING', value: d.status })
   if (d.rigs && d.attribute) found.push({ placement: d.key, attribute: d.attribute, value: d.rigs })
   return found
 }
@@ -137,12 +137,12 @@ async function take(all: ReturnType<typeof changes>) {
             </p>
             <progress v-if="live && live.done < 1" :value="live.done" max="1" class="w-full" aria-label="Fade" />
           </div>
-          <button v-if="!output.now?.armed" class="button" :disabled="!may || line.lost" @click="arming = true">Arm output…</button>
-          <button v-else class="button stop" :disabled="line.lost" @click="output.stop()">Stop all</button>
+          <button v-if="!output.now?.armed" class="button" :disabled="!may || connection.lost" @click="arming = true">Arm output…</button>
+          <button v-else class="button stop" :disabled="connection.lost" @click="output.stop()">Stop all</button>
         </section>
-        <p v-if="line.lost && live" class="note"><WedgeMark act /> {{ output.said }}.</p>
-        <p v-if="output.now?.cutOff" class="note"><WedgeMark act /> {{ output.now.cutOff }}</p>
-        <p v-if="output.now?.trouble" class="note"><WedgeMark act /> {{ output.now.trouble }}</p>
+        <p v-if="connection.lost && live" class="note"><WedgeMark act /> {{ output.said }}.</p>
+        <p v-if="output.now?.interruption" class="note"><WedgeMark act /> {{ output.now.interruption }}</p>
+        <p v-if="output.now?.sendError" class="note"><WedgeMark act /> {{ output.now.sendError }}</p>
         <p v-if="live?.revised" class="note"><WedgeMark /> {{ live.revised }}</p>
         <p v-if="problem" role="alert" class="note"><WedgeMark act /> {{ problem }}</p>
         <p v-for="s in beside?.sources ?? []" :key="s" class="note"><WedgeMark act /> {{ s }}</p>
@@ -153,13 +153,13 @@ async function take(all: ReturnType<typeof changes>) {
             <p v-for="c in preview.cautions" :key="c" class="flex gap-2"><WedgeMark act /> {{ c }}</p>
             <label v-if="preview.cautions.length" class="flex min-h-8 items-center gap-2"><input v-model="warned" type="checkbox" /> Cast and crew are warned</label>
           </div>
-          <p class="text-quiet">{{ !preview.asked ? 'what stands now is not known' : changing ? `${changing} of ${preview.sent.length} would change` : 'nothing would change' }}</p>
-          <button class="button button-main" type="submit" :disabled="!may || busy || line.lost || !output.now?.armed">Recall {{ preview.slate }}</button>
+          <p class="text-quiet">{{ !preview.asked ? 'what stands now is not known' : changing ? `${changing} of ${preview.overNetwork.length} would change` : 'nothing would change' }}</p>
+          <button class="button button-main" type="submit" :disabled="!may || busy || connection.lost || !output.now?.armed">Recall {{ preview.slate }}</button>
         </form>
         <div class="flex flex-wrap items-center gap-2 px-4 pt-3">
           <h2 class="text-[15px]" role="status">{{ noRig || (beside ? (beside.drift.length ? `${beside.agree} of ${beside.asked} stand as recorded` : `All ${beside.asked} stand as recorded`) : 'Asking the rig…') }}</h2>
           <span class="grow" />
-          <input v-if="preview.sent.length > 8" v-model="filter" class="field !w-40" placeholder="filter" aria-label="Filter the lights" />
+          <input v-if="preview.overNetwork.length > 8" v-model="filter" class="field !w-40" placeholder="filter" aria-label="Filter the lights" />
           <template v-if="beside?.drift.length">
             <button class="button" :disabled="!may || busy" @click="sendAgain([])">Send the record again</button>
             <button v-if="takeable.length" class="button" :disabled="plot.locked" :title="`What stands now becomes ${preview.slate}`" @click="take(takeable)">Snapshot: take all {{ takeable.length }}</button>
@@ -183,14 +183,14 @@ async function take(all: ReturnType<typeof changes>) {
             </tr>
           </tbody>
         </table>
-        <p v-if="!preview.sent.length" class="p-4 text-quiet">No light of {{ preview.slate }} is on the network. <RouterLink class="underline" :to="{ name: 'patch', params: { id: shotId } }">Give one an address</RouterLink> to recall it.</p>
+        <p v-if="!preview.overNetwork.length" class="p-4 text-quiet">No light of {{ preview.slate }} is on the network. <RouterLink class="underline" :to="{ name: 'patch', params: { id: shotId } }">Give one an address</RouterLink> to recall it.</p>
       </div>
       <aside class="side">
         <section v-if="plot.based && !plot.patchLocked"><ReasonPicker /></section>
         <section aria-label="By hand">
           <h2 class="text-[15px]">For the person at the head or on the app</h2>
-          <p v-if="!preview.atTheHead.length" class="text-quiet">Nothing: the network reaches all of it.</p>
-          <ul><li v-for="h in preview.atTheHead" :key="h.key" class="mt-1"><b class="font-[650]">{{ h.name }}</b> <span class="figure">{{ h.what.join(', ') }}</span> <span class="text-quiet">{{ h.where }}</span></li></ul>
+          <p v-if="!preview.atFixture.length" class="text-quiet">Nothing: the network reaches all of it.</p>
+          <ul><li v-for="h in preview.atFixture" :key="h.key" class="mt-1"><b class="font-[650]">{{ h.name }}</b> <span class="figure">{{ h.what.join(', ') }}</span> <span class="text-quiet">{{ h.where }}</span></li></ul>
         </section>
         <section v-if="preview.conflicts.length" aria-label="Conflicts">
           <h2 class="text-[15px]">What will not work</h2>

@@ -7,7 +7,7 @@ import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import PaintFields from '@/components/set/PaintFields.vue'
 import NoteList from '@/components/log/NoteList.vue'
-import SetStage from '@/components/set/SetStage.vue'
+import SetEditor from '@/components/set/SetEditor.vue'
 import { useHistory } from '@/lib/useHistory'
 import { usePlot } from '@/stores/plot'
 
@@ -40,7 +40,7 @@ const KINDS: { key: Restriction['kind']; name: string }[] = [
 const EMPTY: StageSet = { name: '', plan: { northDeg: 0, walls: [], openings: [], furniture: [], landmarks: [] } }
 const METRES_PER_PX = 0.01
 
-const stage = ref<InstanceType<typeof SetStage>>()
+const stage = ref<InstanceType<typeof SetEditor>>()
 const history = useHistory<StageSet>(EMPTY)
 const drawn = ref<DrawnSet>()
 const scenes = ref<string[]>([])
@@ -289,7 +289,7 @@ const heading = computed(() => (chosen.value ? { walls: 'Wall', openings: 'Openi
       <button v-else class="button" @click="problem = ''">Leave it</button>
     </p>
     <div class="body">
-      <SetStage ref="stage" :plan="plan" :clicks="now.clicks" :hint="now.hint" :corners="tool === 'choose' ? corners : []" :standing="standing" @done="done" @corner="corner" @pick="pick" />
+      <SetEditor ref="stage" :plan="plan" :clicks="now.clicks" :hint="now.hint" :corners="tool === 'choose' ? corners : []" :standing="standing" @done="done" @corner="corner" @pick="pick" />
       <aside class="pane" aria-label="What is chosen">
         <form v-if="scaling" class="grid gap-2" @submit.prevent="scale">
           <h2 class="text-[15px]">How far apart are they?</h2>

@@ -3,20 +3,20 @@ import { onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { Verdict } from '@/api/types'
-import LineState from '@/components/frame/LineState.vue'
-import PaperLinks from '@/components/frame/PaperLinks.vue'
-import SpineButton from '@/components/frame/SpineButton.vue'
+import ConnectionState from '@/components/layout/ConnectionState.vue'
+import PaperLinks from '@/components/layout/PaperLinks.vue'
+import SpineButton from '@/components/layout/SpineButton.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import JudgedPane from '@/components/match/JudgedPane.vue'
+import VerdictPane from '@/components/match/VerdictPane.vue'
 import { signed, when } from '@/lib/words'
-import { useLine } from '@/stores/line'
+import { useConnection } from '@/stores/connection'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 
 /** Whether a rebuilt shot is the same light: what is still to be read, each light alone, the whole, and who signs for it. */
 const props = defineProps<{ runId: number }>()
 defineEmits<{ spine: [] }>()
-const line = useLine()
+const connection = useConnection()
 const session = useSession()
 const settings = useSettings()
 const verdict = ref<Verdict>()
@@ -25,15 +25,15 @@ const problem = ref('')
 async function load() {
   try {
     verdict.value = await call<Verdict>('GET', `/api/runs/${props.runId}/verdict`)
-    line.lookAt(verdict.value.match.shotId)
+    connection.viewShot(verdict.value.match.shotId)
     problem.value = ''
   } catch (failure) {
     problem.value = sentence(failure)
   }
 }
 watch(() => props.runId, load, { immediate: true })
-onBeforeUnmount(line.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
-onBeforeUnmount(line.onAgain(() => void load()))
+onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onReconnect(() => void load()))
 
 async function sign() {
   try {
@@ -54,7 +54,7 @@ async function sign() {
           <h1 class="text-[22px]">{{ verdict.match.slate }}, {{ verdict.run.name }}: is it the same light?</h1>
           <p class="text-quiet">Sc. {{ verdict.scene.number }} {{ verdict.scene.heading }}; {{ verdict.match.description }}</p>
         </div>
-        <LineState />
+        <ConnectionState />
         <PaperLinks :papers="[{ name: 'Verdict', path: `/api/runs/${runId}/paper/verdict` }, { name: 'Lights', path: `/api/runs/${runId}/paper/lights`, kinds: ['csv'] }, { name: 'Reading log', path: `/api/shots/${verdict.match.shotId}/paper/readings?run=${runId}` }]" />
         <RouterLink class="button" :to="{ name: 'rebuild', params: { id: verdict.match.shotId }, query: { run: runId } }">To the steps</RouterLink>
         <RouterLink class="button" :to="{ name: 'match', params: { id: verdict.match.shotId } }">To the scene’s report</RouterLink>
@@ -87,7 +87,7 @@ async function sign() {
         <h2 class="text-[15px]">Not as recorded, and known</h2>
         <p v-for="o in verdict.otherwise" :key="o.name"><b class="font-[650]">{{ o.name }}</b>: {{ o.now.map((w) => settings.printed(w)).join(', ') }}. <span class="text-quiet">{{ o.why }}</span></p>
       </section>
-      <JudgedPane :judged="verdict.match" :reference="verdict.match.slate" :editable="session.may('EDIT') && !verdict.run.signed" @changed="load" />
+      <VerdictPane :judged="verdict.match" :reference="verdict.match.slate" :editable="session.may('EDIT') && !verdict.run.signed" @changed="load" />
       <footer class="sign">
         <p v-if="problem" role="alert"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
         <p v-if="verdict.run.signed"><b class="font-[650]">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b> {{ verdict.run.signed.said }}</p>

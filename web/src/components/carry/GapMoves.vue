@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import TempoDialog from '@/components/dialogs/TempoDialog.vue'
+import JobTimesDialog from '@/components/dialogs/JobTimesDialog.vue'
 import { useMoves } from '@/stores/moves'
 import MoveBars from './MoveBars.vue'
 import MoveSteps from './MoveSteps.vue'
@@ -32,7 +32,7 @@ watch(() => [props.from, props.to] as const, ([from, to]) => void store.load(fro
         <RouterLink class="button !px-2" :to="{ name: 'compare', params: { from, to } }">Compare</RouterLink>
         <button class="button !px-2" @click="tempoOpen = true">Times…</button>
       </footer>
-      <TempoDialog :open="tempoOpen" :tempo="moves.tempo" :production-id="productionId" @close="tempoOpen = false" />
+      <JobTimesDialog :open="tempoOpen" :tempo="moves.tempo" :production-id="productionId" @close="tempoOpen = false" />
     </template>
     <p v-else :role="store.problem ? 'alert' : undefined">{{ store.problem || 'Working out what to do…' }}</p>
   </aside>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { AtMark, Tried } from '@/api/types'
+import type { AtMark, TrialView } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import { ratio, tenths } from '@/lib/stops'
 import { signed } from '@/lib/words'
@@ -19,7 +19,7 @@ const settings = useSettings()
 
 interface Column {
   name: string
-  tried: Tried
+  tried: TrialView
   mark?: AtMark
 }
 const columns = ref<Column[]>([])
@@ -36,7 +36,7 @@ watch(
     try {
       columns.value = await Promise.all(
         asked.map(async ({ name, changes, holds }) => {
-          const tried = await call<Tried>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body: { changes, holds, out: [] } })
+          const tried = await call<TrialView>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body: { changes, holds, out: [] } })
           return { name, tried, mark: tried.light.marks.find((m) => m.key === key) ?? tried.light.marks[0] }
         }),
       )

@@ -6,7 +6,7 @@ import BaseDialog from './BaseDialog.vue'
 
 /** Two people changed one value: both are shown, one is chosen. */
 const plot = usePlot()
-const theirs = computed(() => plot.conflict?.theirs)
+const theirs = computed(() => plot.conflict?.current)
 const name = computed(() => plot.placements.find((p) => p.placement.key === theirs.value?.placement)?.placement.name ?? '')
 const mine = computed(() => {
   const wanted = plot.conflict?.wanted
@@ -29,7 +29,7 @@ const mine = computed(() => {
     </template>
     <template #buttons>
       <button class="button" @click="plot.takeTheirs">Take theirs</button>
-      <button class="button button-main" @click="plot.putMineOnTop">Put mine on top</button>
+      <button class="button button-main" @click="plot.overwrite">Put mine on top</button>
     </template>
   </BaseDialog>
 </template>

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { ApiError, sentence } from '@/api/client'
-import type { ScenePage, ShotCard, ShotLine } from '@/api/types'
+import type { ScenePage, ShotCard, BookShot } from '@/api/types'
 import { STAGES } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import BaseDialog from './BaseDialog.vue'
@@ -10,7 +10,7 @@ import ChoiceField from './ChoiceField.vue'
 import TextField from './TextField.vue'
 
 /** A new shot, or the card of one that is there. */
-const props = defineProps<{ open: boolean; scene?: ScenePage; shot?: ShotLine; basedOn?: ShotLine; /** It comes right after the one it is based on, and the next may carry from it. */ insert?: boolean }>()
+const props = defineProps<{ open: boolean; scene?: ScenePage; shot?: BookShot; basedOn?: BookShot; /** It comes right after the one it is based on, and the next may carry from it. */ insert?: boolean }>()
 const emit = defineEmits<{ close: []; kept: [] }>()
 const book = useBook()
 const router = useRouter()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { BoardShot, Changed, Preview, Reason } from '@/api/types'
+import type { BoardShot, DifferenceView, Preview, Reason } from '@/api/types'
 import { REASONS } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 import BaseDialog from './BaseDialog.vue'
@@ -14,7 +14,7 @@ const settings = useSettings()
 const side = ref('')
 const reason = ref<Reason>('MATCH')
 const compared = ref<Preview>()
-const things = ref<{ key: string; name: string; changes: Changed[]; wanted: boolean }[]>([])
+const things = ref<{ key: string; name: string; changes: DifferenceView[]; wanted: boolean }[]>([])
 const error = ref('')
 
 watch(() => props.open, (open) => {

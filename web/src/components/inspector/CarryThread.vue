@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import type { Held } from '@/api/types'
+import type { ValueView } from '@/api/types'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import { reasonName, when } from '@/lib/words'
 
 /** The thread down a row: a knot where this shot changed the value, a plain line where it carries. */
-defineProps<{ held?: Held; based?: string; locked: boolean; label: string }>()
+defineProps<{ held?: ValueView; based?: string; locked: boolean; label: string }>()
 defineEmits<{ untie: [] }>()
 </script>
 

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { sentence } from '@/api/client'
-import { value, type Values, type Worth } from '@/api/types'
+import { value, type Values, type HintView } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { usePlot } from '@/stores/plot'
 
 /** What is worth a look, each with its reason and a way to say that it is meant so. None of it blocks. */
-defineProps<{ hints: Worth[]; named?: boolean }>()
+defineProps<{ hints: HintView[]; named?: boolean }>()
 const plot = usePlot()
 const error = ref('')
 
-async function toggle(hint: Worth) {
+async function toggle(hint: HintView) {
   const placed = plot.placements.find((p) => p.placement.key === hint.placement)
   if (!placed) return
   const now = value(placed, 'ON_PURPOSE')?.hints ?? []
@@ -27,7 +27,7 @@ async function toggle(hint: Worth) {
 <template>
   <ul>
     <li v-for="(h, i) in hints" :key="i" class="hint" :class="{ 'text-quiet': h.onPurpose }">
-      <WedgeMark v-if="!h.onPurpose" :act="h.act" />
+      <WedgeMark v-if="!h.onPurpose" :act="h.urgent" />
       <span v-else class="w-[13px] text-center">·</span>
       <span class="min-w-0 grow">
         <button v-if="named" class="block text-left font-[650] hover:underline" @click="plot.selected = h.placement">{{ h.title }}</button>

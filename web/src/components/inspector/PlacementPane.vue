@@ -63,7 +63,7 @@ function setOutside(outside: boolean) {
       <ThingMenu :placed="placed" />
     </header>
     <p v-if="placed.placement.motivation" class="text-[12px] text-quiet">Motivated by {{ placed.placement.motivation }}.</p>
-    <p v-if="plot.also.length" class="text-[12px] text-quiet">And {{ plot.also.length }} more: moved together, put in order under “Do…”.</p>
+    <p v-if="plot.multiSelection.length" class="text-[12px] text-quiet">And {{ plot.multiSelection.length }} more: moved together, put in order under “Do…”.</p>
     <p v-if="placed.placement.group" class="text-[12px] text-quiet">Goes with “{{ placed.placement.group }}”.</p>
     <HintList v-if="hints.length" :hints="hints" />
     <ReasonPicker />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import type { Attribute, Held } from '@/api/types'
+import type { Attribute, ValueView } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
@@ -25,7 +25,7 @@ const restrictions = computed(() => plot.set?.restrictions ?? [])
 const changes = computed(() =>
   plot.based
     ? plot.placements.flatMap((p) =>
-        Object.entries(p.values as Record<string, Held>)
+        Object.entries(p.values as Record<string, ValueView>)
           .filter(([, h]) => h.tiedHere)
           .map(([attribute, h]) => ({ key: p.placement.key, name: p.placement.name, what: ATTRIBUTES[attribute as Attribute], attribute, held: h })),
       )
@@ -89,7 +89,7 @@ const listed = computed(() => {
           <button class="line" :class="{ 'text-quiet': !p.onSet }" @click="plot.selected = p.placement.key">
             <span class="swatch" :style="{ background: p.light?.swatch ?? 'transparent', borderColor: p.light?.swatch ? 'var(--set)' : 'transparent' }" />
             <span class="min-w-0 grow truncate text-left"><b class="font-[600]">{{ p.placement.name }}</b> <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span>
-            <span class="figure text-[14px]">{{ p.onSet ? ((p.values as Record<string, Held>).LEVEL?.say ?? '') : 'struck' }}</span>
+            <span class="figure text-[14px]">{{ p.onSet ? ((p.values as Record<string, ValueView>).LEVEL?.say ?? '') : 'struck' }}</span>
           </button>
         </li>
       </ul>

@@ -15,7 +15,7 @@ const key = computed(() => props.placed.placement.key)
 const source = computed(() => light.light?.sources.find((s) => s.key === key.value))
 const one = computed(() => light.mark?.from.find((f) => f.key === key.value))
 const upkeep = computed(() => props.placed.placement.piece.lamp?.upkeep)
-const out = computed(() => light.out.includes(key.value))
+const out = computed(() => light.muted.includes(key.value))
 const BURN = { ANY: 'any way up', NOT_ABOVE_45: 'down 90° to up 45°', NEAR_LEVEL: 'within 30° of level' }
 const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm` : `${metres.toFixed(2)} m`)
 </script>
@@ -47,9 +47,9 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
       <p v-else-if="!one.straight && one.distanceM" class="pl-6 text-[11px] text-quiet">It comes off grip: a board, a mirror or a cloth.</p>
     </template>
     <div class="flex gap-1 pt-1 pl-6">
-      <button class="button !px-2" :aria-pressed="light.out.length > 0 && !out" @click="light.alone([key])">Alone</button>
+      <button class="button !px-2" :aria-pressed="light.muted.length > 0 && !out" @click="light.alone([key])">Alone</button>
       <button class="button !px-2" :aria-pressed="out" @click="light.toggleOut([key])">{{ out ? 'Back in' : 'Out' }}</button>
-      <button v-if="light.out.length" class="button !px-2" @click="light.out = []">All</button>
+      <button v-if="light.muted.length" class="button !px-2" @click="light.muted = []">All</button>
     </div>
   </section>
   <section v-if="source?.headroomStops !== undefined" class="rule">

@@ -22,14 +22,14 @@ const groups = computed(() => {
 
 /** All on, and what was taken out last: flick between them. */
 function flick() {
-  if (light.out.length) {
-    other.value = light.out
-    light.out = []
-  } else light.out = other.value
+  if (light.muted.length) {
+    other.value = light.muted
+    light.muted = []
+  } else light.muted = other.value
 }
 
 function build(n: number) {
-  light.out = props.source.sources.slice(Math.max(0, n)).map((s) => s.key)
+  light.muted = props.source.sources.slice(Math.max(0, n)).map((s) => s.key)
 }
 </script>
 
@@ -38,15 +38,15 @@ function build(n: number) {
     <header class="flex items-center gap-2">
       <h2 class="text-[15px] whitespace-nowrap">One at a time</h2>
       <span class="grow" />
-      <button class="button !px-2" :disabled="!light.out.length && !other.length" title="All on, and what was taken out, in turn" @click="flick">A / B</button>
-      <button class="button !px-2" :disabled="!light.out.length" @click="light.out = []">All on</button>
+      <button class="button !px-2" :disabled="!light.muted.length && !other.length" title="All on, and what was taken out, in turn" @click="flick">A / B</button>
+      <button class="button !px-2" :disabled="!light.muted.length" @click="light.muted = []">All on</button>
     </header>
     <p class="text-right text-[11px] text-quiet"><span class="mr-[122px]">headroom, stops</span></p>
     <ul>
       <li v-for="g in groups" :key="`g${g.name}`" class="row">
         <span class="swatch" /><b class="grow truncate font-[650]">{{ g.name }}</b>
         <button class="button !px-2" @click="light.alone(g.keys)">Alone</button>
-        <button class="button !px-2" :aria-pressed="g.keys.every((k) => light.out.includes(k))" @click="light.toggleOut(g.keys)">Out</button>
+        <button class="button !px-2" :aria-pressed="g.keys.every((k) => light.muted.includes(k))" @click="light.toggleOut(g.keys)">Out</button>
       </li>
       <li v-for="s in source.sources" :key="s.key" class="row" :class="{ 'text-quiet': s.out }" :data-source="s.key">
         <span class="swatch" :style="{ background: s.out ? 'transparent' : s.swatch }" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { AtMark, FromOne, Light } from '@/api/types'
+import type { AtMark, SourceAtMark, Light } from '@/api/types'
 import RoseMark from '@/components/marks/RoseMark.vue'
 import { along } from '@/lib/screen'
 import { signed } from '@/lib/words'
@@ -28,7 +28,7 @@ const words = computed(() =>
       return { key: one.key, name, say: props.other ? (was ? differences(was, one) : 'not there') : `${Math.round(one.fromDeg)}°, ${Math.abs(Math.round(one.upDeg))}° ${one.upDeg < 0 ? 'below' : 'up'}, ${one.sizeDeg.toFixed(0)}° large` }
     }),
 )
-function differences(was: FromOne, now: FromOne): string {
+function differences(was: SourceAtMark, now: SourceAtMark): string {
   const turn = ((now.fromDeg - was.fromDeg + 540) % 360) - 180
   const stops = (now.facing.overStops ?? 0) - (was.facing.overStops ?? 0)
   const size = now.sizeDeg - was.sizeDeg

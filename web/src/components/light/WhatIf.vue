@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import { value, type Placed, type Stock, type Understanding, type Wish } from '@/api/types'
+import { value, type Placed, type Stock, type ParsedLine, type ProposedChange } from '@/api/types'
 import StockPicker from '@/components/fields/StockPicker.vue'
 import { tenths } from '@/lib/stops'
 import { worn } from '@/lib/stock'
@@ -25,7 +25,7 @@ const iso = ref<number>()
 const nd = ref<number>()
 const white = ref<number>()
 const error = ref('')
-let moved: Wish[] = []
+let moved: ProposedChange[] = []
 
 const camera = computed(() => plot.plot?.placements.find((p) => p.placement.kind === 'CAMERA' && p.onSet))
 const recorded = computed(() => props.placed && plot.plot?.placements.find((p) => p.placement.key === props.placed!.placement.key))
@@ -42,10 +42,10 @@ const now = computed(() => ({
 /** How far the light is from its mark now, as it is tried. */
 const toMark = computed(() => light.mark?.from.find((f) => f.key === recorded.value?.placement.key && f.straight))
 const holding = computed(() => light.answer?.holds.find((h) => h.placement === recorded.value?.placement.key))
-const pending = computed(() => light.passing.changes.length + light.passing.holds.length > 0)
+const pending = computed(() => light.preview.changes.length + light.preview.holds.length > 0)
 
 const closer = useLatest({
-  send: (line: string) => call<Understanding>('POST', `/api/shots/${plot.plot!.shot.id}/say`, { body: { text: line } }),
+  send: (line: string) => call<ParsedLine>('POST', `/api/shots/${plot.plot!.shot.id}/say`, { body: { text: line } }),
   onAnswer: (answer) => {
     error.value = answer.problems[0]?.sentence ?? ''
     moved = answer.changes
@@ -62,7 +62,7 @@ watch(() => props.placed?.placement.key, back)
 function pass() {
   const one = recorded.value?.placement.key
   const cam = camera.value?.placement.key
-  const changes: Wish[] = [...moved]
+  const changes: ProposedChange[] = [...moved]
   if (one && level.value !== undefined) changes.push({ placement: one, attribute: 'LEVEL', value: { percent: level.value } })
   if (one && added.value.length && recorded.value) {
     const items = value(recorded.value, 'MODIFIERS')?.items ?? []
@@ -73,7 +73,7 @@ function pass() {
   if (cam && nd.value !== undefined) changes.push({ placement: cam, attribute: 'LENS_ND', value: { density: nd.value } })
   if (cam && white.value !== undefined && camera.value) changes.push({ placement: cam, attribute: 'WHITE', value: { kelvin: white.value, duv: value(camera.value, 'WHITE')?.duv ?? 0 } })
   const holds = one && hold.value && level.value === undefined && (moved.length || added.value.length) ? [one] : []
-  light.passing = { changes, holds }
+  light.preview = { changes, holds }
 }
 
 function back() {
@@ -82,11 +82,11 @@ function back() {
   distance.value = level.value = stop.value = iso.value = nd.value = white.value = undefined
   added.value = []
   error.value = ''
-  light.passing = { changes: [], holds: [] }
+  light.preview = { changes: [], holds: [] }
 }
 
 function intoTry() {
-  light.put(light.passing.changes, light.passing.holds)
+  light.put(light.preview.changes, light.preview.holds)
   back()
 }
 

@@ -3,16 +3,16 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
 import type { Note } from '@/api/types'
 import { when } from '@/lib/words'
-import { useLine } from '@/stores/line'
-import { useQueue } from '@/stores/queue'
+import { useConnection } from '@/stores/connection'
+import { useOutbox } from '@/stores/outbox'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { useSession } from '@/stores/session'
 
 /** Notes and photographs of a shot, of a thing in it, or of a set. */
 const props = defineProps<{ /** Address of what they are of: `/api/shots/3`. */ base: string; name: string; things?: { key: string; name: string }[]; /** Key of the thing that is looked at. */ chosen?: string }>()
 const session = useSession()
-const queue = useQueue()
-const line = useLine()
+const outbox = useOutbox()
+const connection = useConnection()
 const LARGEST_MB = 15
 const all = ref<Note[]>([])
 const error = ref('')
@@ -21,7 +21,7 @@ const of = ref('')
 const busy = ref(false)
 const file = ref<HTMLInputElement>()
 const may = computed(() => session.may('NOTE'))
-const waiting = computed(() => queue.waiting.filter((w) => w.path.startsWith(`${props.base}/notes`)))
+const waiting = computed(() => outbox.waiting.filter((w) => w.path.startsWith(`${props.base}/notes`)))
 const chosenName = computed(() => props.things?.find((t) => t.key === props.chosen)?.name)
 const notes = computed(() => (chosenName.value ? all.value.filter((n) => n.placement === chosenName.value) : all.value))
 
@@ -34,10 +34,10 @@ async function load() {
     error.value = sentence(failure)
   }
 }
-watch([() => props.base, () => queue.sent], load, { immediate: true })
+watch([() => props.base, () => outbox.sent], load, { immediate: true })
 watch(() => props.chosen, (key) => (of.value = key ?? ''), { immediate: true })
-onBeforeUnmount(line.onChanged((changed) => void (/\/(notes|photos)/.test(changed.path) && load())))
-onBeforeUnmount(line.onAgain(() => void load()))
+onBeforeUnmount(connection.onChanged((changed) => void (/\/(notes|photos)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onReconnect(() => void load()))
 
 async function attempt(action: () => Promise<unknown>) {
   if (busy.value) return
@@ -55,7 +55,7 @@ async function attempt(action: () => Promise<unknown>) {
 const query = () => (of.value ? `?placement=${of.value}` : '')
 const add = () =>
   attempt(async () => {
-    await queue.send({ method: 'POST', path: `${props.base}/notes${query()}`, body: { text: text.value }, label: `note in ${props.name}: ${text.value}` })
+    await outbox.send({ method: 'POST', path: `${props.base}/notes${query()}`, body: { text: text.value }, label: `note in ${props.name}: ${text.value}` })
     text.value = ''
   })
 function addPhoto() {
@@ -86,7 +86,7 @@ const remove = (note: Note) => attempt(() => call('DELETE', `/api/notes/${note.i
       </div>
     </form>
     <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
-    <p v-for="w in waiting" :key="w.once" class="text-[12px]">waits to be sent: {{ (w.body as { text: string }).text }}</p>
+    <p v-for="w in waiting" :key="w.idempotencyKey" class="text-[12px]">waits to be sent: {{ (w.body as { text: string }).text }}</p>
     <p v-if="!notes.length && !waiting.length" class="text-quiet">No note yet.</p>
     <ul>
       <li v-for="n in notes" :key="n.id" class="note">

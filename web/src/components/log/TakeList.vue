@@ -3,19 +3,19 @@ import { computed, ref } from 'vue'
 import { call, sentence } from '@/api/client'
 import type { Take } from '@/api/types'
 import { when } from '@/lib/words'
-import { useQueue } from '@/stores/queue'
+import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 
 /** The takes of a shot: number, time, a note, circled or not. */
 const props = defineProps<{ shotId: number; takes: Take[] }>()
 const emit = defineEmits<{ kept: []; failed: [sentence: string] }>()
 const session = useSession()
-const queue = useQueue()
+const outbox = useOutbox()
 const note = ref('')
 const busy = ref(false)
 const may = computed(() => session.may('NOTE'))
 const next = computed(() => 1 + Math.max(0, ...props.takes.map((t) => t.number)))
-const waiting = computed(() => queue.waiting.filter((w) => w.path === `/api/shots/${props.shotId}/takes`).length)
+const waiting = computed(() => outbox.waiting.filter((w) => w.path === `/api/shots/${props.shotId}/takes`).length)
 
 async function attempt(action: () => Promise<unknown>) {
   if (busy.value) return
@@ -31,7 +31,7 @@ async function attempt(action: () => Promise<unknown>) {
 }
 const add = () =>
   attempt(async () => {
-    await queue.send({ method: 'POST', path: `/api/shots/${props.shotId}/takes`, body: { note: note.value || undefined, circled: false }, label: `take ${next.value}` })
+    await outbox.send({ method: 'POST', path: `/api/shots/${props.shotId}/takes`, body: { note: note.value || undefined, circled: false }, label: `take ${next.value}` })
     note.value = ''
   })
 const change = (take: Take, to: Partial<Take>) => attempt(() => call('PUT', `/api/takes/${take.id}`, { body: { number: take.number, note: take.note, circled: take.circled, ...to }, version: take.version }))

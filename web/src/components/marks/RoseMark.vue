@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { AtMark, Shining } from '@/api/types'
+import type { AtMark, SourceView } from '@/api/types'
 import { along } from '@/lib/screen'
 
 /**
  * Where light arrives from at a mark: a petal's bearing is its source's, its length the stops, its width how large the mark sees it.
  * Light from all around is a dotted ring. A second shot's rose is only outlined.
  */
-const props = defineProps<{ mark: AtMark; sources: Shining[]; /** px of the rim that petals begin at */ r0: number; /** px per stop */ perStop: number; ghost?: boolean; chosen?: string; /** Only so many petals, the longest. */ most?: number; /** px that no petal goes beyond */ within?: number }>()
+const props = defineProps<{ mark: AtMark; sources: SourceView[]; /** px of the rim that petals begin at */ r0: number; /** px per stop */ perStop: number; ghost?: boolean; chosen?: string; /** Only so many petals, the longest. */ most?: number; /** px that no petal goes beyond */ within?: number }>()
 
 /** Petals end here, stops from the camera's exposure. */
 const FOOT = -6

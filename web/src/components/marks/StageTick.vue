@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Stage } from '@/api/types'
+import type { ShotStage } from '@/api/types'
 
 /** A shot on the spine: hollow while planned, filled once lit, closed with a bar once shot. */
-defineProps<{ stage: Stage }>()
+defineProps<{ stage: ShotStage }>()
 </script>
 
 <template>

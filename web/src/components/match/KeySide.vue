@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Judged } from '@/api/types'
+import type { ShotVerdict } from '@/api/types'
 import { along } from '@/lib/screen'
 
 /** Seen from above, as the world is: the face, where the key comes from, where the camera stands. */
-const props = defineProps<{ judged: Judged }>()
+const props = defineProps<{ judged: ShotVerdict }>()
 const REACH = 24
 const HALF_DEG = 22
 const petal = computed(() => {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { JudgedLine } from '@/api/types'
+import type { VerdictLine } from '@/api/types'
 import { onRuler } from '@/lib/match'
 
 /** Brackets at the tolerance, a tick at the reference, a slab at the difference: filled inside, hollow outside. */
-const props = defineProps<{ line: JudgedLine }>()
+const props = defineProps<{ line: VerdictLine }>()
 const HALF = 60
 const TOLERANCES = 2.8
 const x = computed(() => HALF + onRuler(props.line, TOLERANCES) * (HALF - 4))

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { Agreeing, AgreeWay, Meter } from '@/api/types'
+import type { WhiteMatch, WhiteMatchWay, Meter } from '@/api/types'
 import { signed } from '@/lib/words'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
@@ -17,7 +17,7 @@ const TYPED = '-'
 const reference = ref('')
 const typed = ref('')
 const others = ref<string[]>([])
-const answer = ref<Agreeing>()
+const answer = ref<WhiteMatch>()
 const problem = ref('')
 const candidates = computed(() => props.meter.lights.filter((l) => l.kelvin !== undefined))
 watch(candidates, (now) => {
@@ -29,14 +29,14 @@ watch([reference, typed, others, () => props.meter.readings.length], async () =>
   if (!reference.value || (reference.value === TYPED && !typed.value.trim())) return
   const asked = reference.value === TYPED ? { white: typed.value } : { reference: reference.value }
   try {
-    answer.value = await call<Agreeing>('POST', `/api/shots/${props.meter.shotId}/agree`, { body: { ...asked, others: others.value.filter((k) => k !== reference.value) } })
+    answer.value = await call<WhiteMatch>('POST', `/api/shots/${props.meter.shotId}/agree`, { body: { ...asked, others: others.value.filter((k) => k !== reference.value) } })
   } catch (failure) {
     problem.value = sentence(failure)
   }
 }, { immediate: true })
 
 /** Puts every way beside the record as a try of its own, and goes to look at them on the mark. */
-async function tryAll(ways: AgreeWay[]) {
+async function tryAll(ways: WhiteMatchWay[]) {
   problem.value = ''
   try {
     if (plot.plot?.shot.id !== props.meter.shotId) await plot.load(props.meter.shotId)
@@ -50,7 +50,7 @@ async function tryAll(ways: AgreeWay[]) {
     problem.value = sentence(failure)
   }
 }
-function left(way: AgreeWay) {
+function left(way: WhiteMatchWay) {
   const parts = [Math.abs(way.residualMired) >= 0.5 ? `${signed(way.residualMired, 0)} mired` : '', Math.abs(way.residualDuv) >= 0.0005 ? `Duv ${signed(way.residualDuv, 4)}` : ''].filter(Boolean)
   return parts.length ? `left: ${parts.join(', ')}` : 'nothing left'
 }

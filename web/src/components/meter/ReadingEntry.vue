@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { ApiError, call, sentence } from '@/api/client'
-import type { Meter, UnderstoodReading } from '@/api/types'
+import type { Meter, ParsedReading } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { useLatest } from '@/lib/useLatest'
 import { signed } from '@/lib/words'
-import { useQueue } from '@/stores/queue'
+import { useOutbox } from '@/stores/outbox'
 import { useSettings } from '@/stores/settings'
 import TapPad from './TapPad.vue'
 
@@ -16,9 +16,9 @@ const emit = defineEmits<{ kept: [meter: Meter | undefined] }>()
 const line = defineModel<string>('line', { required: true })
 const mark = defineModel<string>('mark')
 const settings = useSettings()
-const queue = useQueue()
+const outbox = useOutbox()
 
-const understood = ref<UnderstoodReading>()
+const understood = ref<ParsedReading>()
 const refused = ref('')
 const doubt = ref('')
 const tapping = ref(false)
@@ -27,7 +27,7 @@ const path = computed(() => `/api/shots/${props.meter.shotId}/readings`)
 const body = computed(() => ({ line: line.value, mark: mark.value, run: props.meter.run, sure: false }))
 
 const latest = useLatest({
-  send: (asked: { line: string }) => call<UnderstoodReading>('POST', `${path.value}/read`, { body: asked }),
+  send: (asked: { line: string }) => call<ParsedReading>('POST', `${path.value}/read`, { body: asked }),
   onAnswer: (answer) => {
     understood.value = answer
     refused.value = ''
@@ -47,7 +47,7 @@ watch([line, mark], () => {
 async function keep(sure: boolean) {
   if (!line.value.trim()) return
   try {
-    const now = await queue.send<Meter>({ method: 'POST', path: path.value, body: { ...body.value, sure }, label: `Reading ${line.value}, ${props.meter.slate}` })
+    const now = await outbox.send<Meter>({ method: 'POST', path: path.value, body: { ...body.value, sure }, label: `Reading ${line.value}, ${props.meter.slate}` })
     line.value = ''
     doubt.value = ''
     emit('kept', now)

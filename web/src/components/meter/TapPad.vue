@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Meter } from '@/api/types'
-import { byMeter, lineOf, PLACES, type Place, type Tapped } from '@/lib/tapped'
+import { byMeter, lineOf, PLACES, type Place, type Tapped } from '@/lib/tapReading'
 
 /** The same line, put together by taps: gloves and the dark. */
 const props = defineProps<{ lights: Meter['lights'] }>()

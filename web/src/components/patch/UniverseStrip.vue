@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { PatchedLight, PatchPage } from '@/api/types'
-import { footprints, overlapped, placed, SLOTS, type Footprint } from '@/lib/strip'
+import { footprints, overlapped, placed, SLOTS, type Footprint } from '@/lib/universeStrip'
 
 /**
  * A universe: the whole of it as a narrow band with a window on it, and under that the strip as seen through the window. A footprint is
@@ -18,7 +18,7 @@ const TALL = 26
 const LETTER = 6.6
 const scroller = ref<HTMLElement>()
 const band = ref<SVGSVGElement>()
-const window_ = ref({ from: 0, width: 100 })
+const visibleSlots = ref({ from: 0, width: 100 })
 /** A footprint in hand, and where it would stand. */
 const inHand = ref<{ key: string; first: number }>()
 
@@ -30,7 +30,7 @@ const said = computed(() => `${taken.value} slots taken, ${props.universe.left} 
 
 function look() {
   const s = scroller.value
-  if (s) window_.value = { from: s.scrollLeft / SLOT, width: s.clientWidth / SLOT }
+  if (s) visibleSlots.value = { from: s.scrollLeft / SLOT, width: s.clientWidth / SLOT }
 }
 onMounted(async () => {
   await nextTick()
@@ -41,7 +41,7 @@ onMounted(async () => {
 })
 watch(() => props.marked, (key) => {
   const f = all.value.find((one) => one.light.key === key)
-  const seen = f && f.first >= window_.value.from && f.last <= window_.value.from + window_.value.width
+  const seen = f && f.first >= visibleSlots.value.from && f.last <= visibleSlots.value.from + visibleSlots.value.width
   if (f && !seen && scroller.value) scroller.value.scrollLeft = Math.max(0, (f.first - 1) * SLOT - scroller.value.clientWidth / 3)
 })
 
@@ -98,7 +98,7 @@ function key(event: KeyboardEvent, f: Footprint) {
     <svg ref="band" class="band" :viewBox="`0 0 ${SLOTS} 10`" preserveAspectRatio="none" aria-hidden="true" @pointerdown="slide" @pointermove="slide">
       <rect width="512" height="10" class="free" />
       <rect v-for="f in all" :key="f.light.key" :x="first(f) - 1" y="1" :width="f.last - f.first + 1" height="8" class="block" :style="{ fill: swatches[f.light.key] }" />
-      <rect v-if="all.length" :x="window_.from" y="0" :width="Math.min(window_.width, SLOTS)" height="10" class="window" vector-effect="non-scaling-stroke" />
+      <rect v-if="all.length" :x="visibleSlots.from" y="0" :width="Math.min(visibleSlots.width, SLOTS)" height="10" class="window" vector-effect="non-scaling-stroke" />
     </svg>
     <div v-if="all.length" ref="scroller" class="strip" @scroll.passive="look">
       <svg :width="SLOTS * SLOT + 12" :height="TOP + TALL + 22" class="drawing" role="group" :aria-label="`Footprints in universe ${universe.universe}`">

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { value, type Placed, type PlanPoint, type SetPlan, type Worth } from '@/api/types'
+import { value, type Placed, type PlanPoint, type SetPlan, type HintView } from '@/api/types'
 import { seen, seenLine, type Lens, type Point3 } from '@/lib/frame'
 
 /** What the camera frames, as wire: the set's edges, the marks, and what stands in the picture, which is named. */
-const props = defineProps<{ set: SetPlan; placements: Placed[]; camera?: Placed; hints: Worth[]; selected?: string }>()
+const props = defineProps<{ set: SetPlan; placements: Placed[]; camera?: Placed; hints: HintView[]; selected?: string }>()
 defineEmits<{ select: [key: string] }>()
 
 const WIDE = 192

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { Understanding } from '@/api/types'
+import type { ParsedLine } from '@/api/types'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { tenths } from '@/lib/stops'
@@ -17,7 +17,7 @@ const light = useLight()
 const settings = useSettings()
 
 const text = ref('')
-const heard = ref<Understanding>()
+const heard = ref<ParsedLine>()
 const error = ref('')
 const input = ref<HTMLInputElement>()
 
@@ -33,11 +33,11 @@ const pieces = computed(() => {
 })
 
 const latest = useLatest({
-  send: (line: string) => call<Understanding>('POST', `/api/shots/${plot.plot!.shot.id}/say`, { body: { text: line } }),
+  send: (line: string) => call<ParsedLine>('POST', `/api/shots/${plot.plot!.shot.id}/say`, { body: { text: line } }),
   onAnswer: (answer) => {
     heard.value = answer
     error.value = ''
-    light.passing = answer.problems.length ? { changes: [], holds: [] } : { changes: answer.changes, holds: answer.holds }
+    light.preview = answer.problems.length ? { changes: [], holds: [] } : { changes: answer.changes, holds: answer.holds }
   },
   onRefused: (refusal) => (error.value = refusal.message),
 })
@@ -53,7 +53,7 @@ function clear() {
   text.value = ''
   heard.value = undefined
   error.value = ''
-  light.passing = { changes: [], holds: [] }
+  light.preview = { changes: [], holds: [] }
 }
 
 async function keep() {

@@ -17,7 +17,7 @@ const keeping = ref(false)
 const error = ref('')
 
 function choose(i: number | undefined) {
-  light.aside = false
+  light.showRecord = false
   light.active = i
 }
 
@@ -39,7 +39,7 @@ async function keep() {
       Try {{ t.name }} <span class="text-quiet">{{ t.changes.length + t.holds.length }}</span>
     </button>
     <button class="button" :disabled="light.trials.length >= 8" @click="light.begin">Another try</button>
-    <button v-if="light.trying" class="button" :aria-pressed="light.aside" @click="light.aside = !light.aside">{{ light.aside ? 'Showing the record' : 'Look at the record' }}</button>
+    <button v-if="light.trying" class="button" :aria-pressed="light.showRecord" @click="light.showRecord = !light.showRecord">{{ light.showRecord ? 'Showing the record' : 'Look at the record' }}</button>
     <span v-if="light.trying && !light.trial!.changes.length" class="text-quiet">Move, type or say something.</span>
     <span class="grow" />
     <button class="button" @click="$emit('compare')">Compare</button>

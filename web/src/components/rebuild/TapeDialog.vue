@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { Step, TapesSay } from '@/api/types'
+import type { Step, TapeCheckView } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import { useSettings } from '@/stores/settings'
@@ -11,7 +11,7 @@ const props = defineProps<{ open: boolean; step: Step; runId?: number; begin: ()
 const emit = defineEmits<{ close: [] }>()
 const settings = useSettings()
 const pulled = ref<Record<string, string>>({})
-const said = ref<TapesSay>()
+const said = ref<TapeCheckView>()
 const error = ref('')
 const tapes = computed(() => {
   const t = props.step.placed.tapes
@@ -29,7 +29,7 @@ async function check() {
   const measured = tapes.value.flatMap((t) => (pulled.value[t.landmark]?.trim() ? [{ landmark: t.landmark, length: pulled.value[t.landmark]! }] : []))
   try {
     const run = props.runId ?? (await props.begin())
-    said.value = await call<TapesSay>('POST', `/api/runs/${run}/steps/${props.step.placed.placement.key}/tapes`, { body: { tapes: measured } })
+    said.value = await call<TapeCheckView>('POST', `/api/runs/${run}/steps/${props.step.placed.placement.key}/tapes`, { body: { tapes: measured } })
   } catch (failure) {
     error.value = sentence(failure)
   }

@@ -8,9 +8,9 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.LongSupplier;
-import org.oblume.core.network.PatchCheck.HeardSource;
+import org.oblume.core.network.PatchCheck.SacnSource;
 import org.oblume.core.network.SacnPacket;
-import org.oblume.core.network.SlotFrame;
+import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.network.UnitAnswer;
 import org.oblume.core.units.Refusal;
 
@@ -58,7 +58,7 @@ public final class Rig {
     }
 
     /** Everything there is to know. */
-    public record State(List<UnitState> units, List<VirtualNode> nodes, List<HeardSource> sources, Counts packets) {
+    public record State(List<UnitState> units, List<VirtualNode> nodes, List<SacnSource> sources, Counts packets) {
     }
 
     /** @param nanos a clock that only goes on, nanoseconds */
@@ -67,7 +67,7 @@ public final class Rig {
     }
 
     /** Hangs these units in the place of all that hung before. */
-    public synchronized void hang(List<UnitSpec> specs) {
+    public synchronized void patchFixtures(List<UnitSpec> specs) {
         if (specs.size() > MOST_UNITS) {
             throw new Refusal("units", "%d units are more than this rig holds: hang %d at most.".formatted(specs.size(), MOST_UNITS));
         }
@@ -108,8 +108,8 @@ public final class Rig {
         listen();
     }
 
-    public synchronized void mend(String unit) {
-        find(unit).mend(nanos.getAsLong());
+    public synchronized void clearFaults(String unit) {
+        find(unit).clearFaults(nanos.getAsLong());
         listen();
     }
 
@@ -134,7 +134,7 @@ public final class Rig {
             }
             case FLOOD -> {
                 for (int i = 0; i < MANY; i++) {
-                    byte[] octets = new SacnPacket(FLOODER, "flood", 0, i % NUMBERS, false, false, universe, new byte[SlotFrame.SLOTS]).encode();
+                    byte[] octets = new SacnPacket(FLOODER, "flood", 0, i % NUMBERS, false, false, universe, new byte[UniverseFrame.SLOTS]).encode();
                     receive(octets, octets.length);
                 }
             }
@@ -143,7 +143,7 @@ public final class Rig {
     }
 
     private SacnPacket rival(int universe, int priority) {
-        byte[] slots = new byte[SlotFrame.SLOTS];
+        byte[] slots = new byte[UniverseFrame.SLOTS];
         Arrays.fill(slots, (byte) (NUMBERS / 2));
         return new SacnPacket(RIVAL, "house desk", priority, rivalSequence++ % NUMBERS, false, false, universe, slots);
     }

@@ -73,10 +73,10 @@ public final class RunningRig implements AutoCloseable {
                 String name = path.length > 1 ? URLDecoder.decode(path[1], StandardCharsets.UTF_8) : "";
                 switch (call) {
                     case "GET state" -> { }
-                    case "PUT units" -> rig.hang(json.readValue(body, new TypeReference<List<UnitSpec>>() { }));
+                    case "PUT units" -> rig.patchFixtures(json.readValue(body, new TypeReference<List<UnitSpec>>() { }));
                     case "PUT units settings" -> rig.set(name, json.readValue(body, UnitSpec.Settings.class));
                     case "POST units faults" -> rig.fail(name, json.readValue(body, Fault.class));
-                    case "DELETE units faults" -> rig.mend(name);
+                    case "DELETE units faults" -> rig.clearFaults(name);
                     case "POST disturbances" -> rig.disturb(json.readValue(body, Disturbance.class));
                     case "PUT nodes" -> nodes(name, body);
                     default -> {

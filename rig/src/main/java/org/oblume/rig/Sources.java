@@ -10,7 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.network.PatchCheck.HeardSource;
+import org.oblume.core.network.PatchCheck.SacnSource;
 import org.oblume.core.network.SacnPacket;
 
 /**
@@ -118,10 +118,10 @@ final class Sources {
         return heard == null ? null : heard.slots;
     }
 
-    List<HeardSource> heard(long now) {
+    List<SacnSource> heard(long now) {
         forget(now);
-        List<HeardSource> all = new ArrayList<>();
-        universes.forEach((universe, sources) -> sources.forEach((id, s) -> all.add(new HeardSource(universe, id.toString(), s.name, s.priority))));
+        List<SacnSource> all = new ArrayList<>();
+        universes.forEach((universe, sources) -> sources.forEach((id, s) -> all.add(new SacnSource(universe, id.toString(), s.name, s.priority))));
         return all;
     }
 

@@ -3,9 +3,9 @@ package org.oblume.rig;
 import java.util.EnumSet;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.network.Dialled;
+import org.oblume.core.network.FixtureValues;
 import org.oblume.core.network.Mode;
-import org.oblume.core.network.SlotFrame;
+import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.network.UnitAnswer;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Colour;
@@ -28,7 +28,7 @@ final class VirtualUnit {
     private boolean linked = true;
     private @Nullable Double knobPercent;
     private long poweredAt;
-    private @Nullable Dialled held;
+    private @Nullable FixtureValues held;
     private boolean hears;
     private final Set<Fault.Kind> faults = EnumSet.noneOf(Fault.Kind.class);
 
@@ -54,7 +54,7 @@ final class VirtualUnit {
     void hear(byte @Nullable [] slots) {
         hears = powered && linked && slots != null;
         if (hears && slots != null) {
-            held = Dialled.from(SlotFrame.heard(slots, address, mode), spec.ranges());
+            held = FixtureValues.from(UniverseFrame.decode(slots, address, mode), spec.ranges());
         }
     }
 
@@ -106,7 +106,7 @@ final class VirtualUnit {
     }
 
     /** Someone puts it right at the head: all that failed is as it was hung. */
-    void mend(long now) {
+    void clearFaults(long now) {
         if (!powered) {
             poweredAt = now;
             held = null;
@@ -130,14 +130,14 @@ final class VirtualUnit {
         return new UnitAnswer(name(), powered, linked, hears, mode.name(), universe, address, stands(), menu, warmingUp);
     }
 
-    private Dialled stands() {
-        Dialled dialled = held;
+    private FixtureValues stands() {
+        FixtureValues dialled = held;
         boolean dark = !powered || dialled == null || !hears && menu.onLoss() == Menu.OnLoss.BLACK;
         if (dark || dialled == null) {
-            return new Dialled(0, null, 0, Colour.WHITE, null, Effect.NONE);
+            return new FixtureValues(0, null, 0, Colour.WHITE, null, Effect.NONE);
         }
         double level = knobPercent == null ? dialled.levelPercent() : knobPercent;
-        return new Dialled(level == 0 ? 0 : Math.max(level, spec.lowestPercent()), dialled.kelvin(), dialled.duv(), dialled.colour(), dialled.beamDeg(), dialled.effect());
+        return new FixtureValues(level == 0 ? 0 : Math.max(level, spec.lowestPercent()), dialled.kelvin(), dialled.duv(), dialled.colour(), dialled.beamDeg(), dialled.effect());
     }
 
     /** Part of its full light that it gives, in percent: by its curve, and by how warm it is (model: evenly). */

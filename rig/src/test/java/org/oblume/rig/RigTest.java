@@ -26,7 +26,7 @@ class RigTest {
 
     @BeforeEach
     void hang() {
-        rig.hang(List.of(unit("Wren", 1, "hold", 1, 0), unit("Eel 1", 11, "black", 1, 0), unit("Gannet", 21, "hold", 50, 60)));
+        rig.patchFixtures(List.of(unit("Wren", 1, "hold", 1, 0), unit("Eel 1", 11, "black", 1, 0), unit("Gannet", 21, "hold", 50, 60)));
     }
 
     private static UnitSpec unit(String name, int address, String onLoss, double lowest, double warmUp) {
@@ -100,7 +100,7 @@ class RigTest {
         rig.fail("Gannet", new Fault(Fault.Kind.NO_POWER, null, null, null, null));
         assertThat(answer("Gannet").powered()).isFalse();
         assertThat(state("Gannet").outputPercent()).isZero();
-        rig.mend("Gannet");
+        rig.clearFaults("Gannet");
         seconds(30);
         send(slots);
         assertThat(answer("Gannet").warmingUp()).isTrue();
@@ -214,7 +214,7 @@ class RigTest {
         rig.fail("Wren", new Fault(Fault.Kind.LOST_LINK, null, null, null, null));
         assertThat(answer("Wren").linked()).isFalse();
         assertThatThrownBy(() -> rig.set("Wren", new UnitSpec.Settings("8-bit white", null, null, null, null))).hasMessageContaining("its link is lost");
-        rig.mend("Wren");
+        rig.clearFaults("Wren");
         send(128, 255, 128);
         assertThat(answer("Wren").linked()).isTrue();
         assertThat(state("Wren").faults()).isEmpty();
@@ -236,8 +236,8 @@ class RigTest {
 
     @Test
     void whatCannotBeHungIsRefusedAndWhatHangsStays() {
-        assertThatThrownBy(() -> rig.hang(List.of(unit("Wren", 1, "hold", 1, 0), unit("Wren", 5, "hold", 1, 0)))).hasMessageContaining("Two units are called Wren");
-        assertThatThrownBy(() -> rig.hang(List.of(new UnitSpec("Dab", MODES, "extended", 1, 1, RANGES, 1, 0, Menu.NOTHING)))).hasMessageContaining("has no mode “extended”");
+        assertThatThrownBy(() -> rig.patchFixtures(List.of(unit("Wren", 1, "hold", 1, 0), unit("Wren", 5, "hold", 1, 0)))).hasMessageContaining("Two units are called Wren");
+        assertThatThrownBy(() -> rig.patchFixtures(List.of(new UnitSpec("Dab", MODES, "extended", 1, 1, RANGES, 1, 0, Menu.NOTHING)))).hasMessageContaining("has no mode “extended”");
         assertThat(rig.state().units()).hasSize(3);
     }
 }

@@ -20,21 +20,21 @@ import org.oblume.core.units.Refusal;
  */
 public final class CarryBook {
 
-    private final Map<String, ShotLine> shots = new LinkedHashMap<>();
+    private final Map<String, ShotNode> shots = new LinkedHashMap<>();
     private final Map<String, List<Knot>> knotsBySlate = new HashMap<>();
 
-    private CarryBook(Collection<ShotLine> shots, Collection<Knot> knots) {
-        for (ShotLine shot : shots) {
+    private CarryBook(Collection<ShotNode> shots, Collection<Knot> knots) {
+        for (ShotNode shot : shots) {
             if (this.shots.put(shot.slate(), shot) != null) {
                 throw new Refusal("slate", "Two shots of the scene are called %s: give each its own slate."
                         .formatted(shot.slate()));
             }
         }
-        for (ShotLine shot : shots) {
+        for (ShotNode shot : shots) {
             requireBase(shot.slate(), shot.basedOn());
         }
         Set<String> grounded = new HashSet<>();
-        for (ShotLine shot : shots) {
+        for (ShotNode shot : shots) {
             requireGround(shot, grounded);
         }
         Set<Object> seen = new LinkedHashSet<>();
@@ -56,7 +56,7 @@ public final class CarryBook {
     }
 
     /** @throws Refusal for a slate used twice, an unknown shot, a cycle, or two knots on one value */
-    public static CarryBook of(Collection<ShotLine> shots, Collection<Knot> knots) {
+    public static CarryBook of(Collection<ShotNode> shots, Collection<Knot> knots) {
         return new CarryBook(shots, knots);
     }
 
@@ -85,7 +85,7 @@ public final class CarryBook {
     public CarryBook rebased(String slate, @Nullable String basedOn) {
         refuseRebasing(slate, basedOn);
         CarryBook now = new CarryBook(this);
-        now.shots.put(slate, new ShotLine(slate, basedOn, line(slate).stage()));
+        now.shots.put(slate, new ShotNode(slate, basedOn, node(slate).stage()));
         return now;
     }
 
@@ -118,7 +118,7 @@ public final class CarryBook {
         List<String> unknown = chain(slate).stream().takeWhile(s -> !known.containsKey(s)).toList();
         for (int i = unknown.size() - 1; i >= 0; i--) {
             String at = unknown.get(i);
-            String base = line(at).basedOn();
+            String base = node(at).basedOn();
             Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>(base == null ? Map.of() : known.get(base));
             Set<String> own = new HashSet<>();
             for (Knot knot : knotsBySlate.getOrDefault(at, List.of())) {
@@ -136,7 +136,7 @@ public final class CarryBook {
     /** The shot itself, the one it is based on, and so on to the one that is based on nothing. */
     public List<String> chain(String slate) {
         List<String> chain = new ArrayList<>();
-        for (String at = line(slate).slate(); at != null; at = line(at).basedOn()) {
+        for (String at = node(slate).slate(); at != null; at = node(at).basedOn()) {
             chain.add(at);
         }
         return chain;
@@ -149,13 +149,13 @@ public final class CarryBook {
 
     /** Shots directly based on this one, in the scene's order. */
     public List<String> basedOn(String slate) {
-        return shots.values().stream().filter(s -> slate.equals(s.basedOn())).map(ShotLine::slate).toList();
+        return shots.values().stream().filter(s -> slate.equals(s.basedOn())).map(ShotNode::slate).toList();
     }
 
     /** @throws Refusal when the shot would in the end be based on itself, naming the way round */
     public void refuseCycle(String slate, @Nullable String basedOn) {
         List<String> way = new ArrayList<>(List.of(slate));
-        for (String at = basedOn; at != null; at = line(at).basedOn()) {
+        for (String at = basedOn; at != null; at = node(at).basedOn()) {
             boolean closed = at.equals(slate);
             boolean looped = way.contains(at);
             way.add(at);
@@ -174,8 +174,8 @@ public final class CarryBook {
     public void refuseRebasing(String slate, @Nullable String basedOn) {
         requireBase(slate, basedOn);
         refuseCycle(slate, basedOn);
-        List<String> locked = shots.values().stream().filter(s -> s.stage() == Stage.SHOT)
-                .map(ShotLine::slate).filter(s -> chain(s).contains(slate)).toList();
+        List<String> locked = shots.values().stream().filter(s -> s.stage() == ShotStage.SHOT)
+                .map(ShotNode::slate).filter(s -> chain(s).contains(slate)).toList();
         if (!locked.isEmpty()) {
             throw new Refusal("basedOn", "%s been shot: what %s is based on stays. Make a new shot instead."
                     .formatted(andList(locked) + (locked.size() == 1 ? " has" : " have"), slate));
@@ -190,7 +190,7 @@ public final class CarryBook {
                     andList(dependants) + (dependants.size() == 1 ? " is" : " are"),
                     dependants.size() == 1 ? "it" : "them"));
         }
-        if (line(slate).stage() == Stage.SHOT) {
+        if (node(slate).stage() == ShotStage.SHOT) {
             throw new Refusal("%s has been shot: its record stays. Open a revision if that was a slip."
                     .formatted(slate));
         }
@@ -221,7 +221,7 @@ public final class CarryBook {
         List<String> locked = new ArrayList<>();
         for (String next : basedOn(slate)) {
             if (!tiesItself(next, placement, attribute)) {
-                locked.addAll(line(next).stage() == Stage.SHOT ? List.of(next) : lockedFollowers(next, placement, attribute));
+                locked.addAll(node(next).stage() == ShotStage.SHOT ? List.of(next) : lockedFollowers(next, placement, attribute));
             }
         }
         return locked;
@@ -229,15 +229,15 @@ public final class CarryBook {
 
     /** @throws Refusal when a change in a shot that is based on another comes without a reason */
     public void requireReason(String slate, @Nullable Reason reason) {
-        if (line(slate).basedOn() != null && reason == null) {
+        if (node(slate).basedOn() != null && reason == null) {
             throw new Refusal("reason", "%s is based on %s: say why this changes: match, cheat, fix or look."
-                    .formatted(slate, line(slate).basedOn()));
+                    .formatted(slate, node(slate).basedOn()));
         }
     }
 
     /** @throws Refusal when the scene has no such shot */
-    public ShotLine line(String slate) {
-        ShotLine line = shots.get(slate);
+    public ShotNode node(String slate) {
+        ShotNode line = shots.get(slate);
         if (line == null) {
             throw new Refusal("The scene has no shot %s.".formatted(slate));
         }
@@ -245,11 +245,11 @@ public final class CarryBook {
     }
 
     /** Follows a shot back to one that is known to rest on a shot without a base; each shot is passed once in all. */
-    private void requireGround(ShotLine shot, Set<String> grounded) {
+    private void requireGround(ShotNode shot, Set<String> grounded) {
         Set<String> way = new HashSet<>();
-        for (String at = shot.slate(); at != null && !grounded.contains(at); at = line(at).basedOn()) {
+        for (String at = shot.slate(); at != null && !grounded.contains(at); at = node(at).basedOn()) {
             if (!way.add(at)) {
-                refuseCycle(at, line(at).basedOn());
+                refuseCycle(at, node(at).basedOn());
             }
         }
         grounded.addAll(way);
@@ -266,7 +266,7 @@ public final class CarryBook {
     }
 
     private void collectLocked(String slate, String placement, Attribute attribute, List<String> locked) {
-        if (line(slate).stage() == Stage.SHOT) {
+        if (node(slate).stage() == ShotStage.SHOT) {
             locked.add(slate);
         }
         for (String next : basedOn(slate)) {

@@ -9,9 +9,9 @@ import org.oblume.core.plot.AttributeValue;
  * @param slate shot it is tied in
  * @param placement key of the placement
  * @param value the value from here on
- * @param tie who, when and why
+ * @param attribution who, when and why
  */
-public record Knot(String slate, String placement, AttributeValue value, Tie tie) {
+public record Knot(String slate, String placement, AttributeValue value, Attribution attribution) {
 
     public Attribute attribute() {
         return Attribute.of(value);

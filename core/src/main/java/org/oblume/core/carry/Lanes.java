@@ -21,7 +21,7 @@ public final class Lanes {
         Map<String, Integer> laneOf = new LinkedHashMap<>();
         List<String> tips = new ArrayList<>();
         for (String slate : slates) {
-            String base = book.line(slate).basedOn();
+            String base = book.node(slate).basedOn();
             Integer lane = base == null ? null : laneOf.get(base);
             if (lane == null || !tips.get(lane).equals(base)) {
                 lane = free(book, slates, tips, laneOf, base);

@@ -12,8 +12,8 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Pointing;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Bearing;
 
 /** Everything recorded of a shot, resolved: for each placement and attribute the knot that holds there. */
@@ -62,8 +62,8 @@ public final class ShotState {
     }
 
     /** Whether a placement is on set; one of which nothing was said is not. */
-    public boolean stands(String placement) {
-        return value(placement, Standing.class).map(s -> s.state() != Standing.State.STRUCK).orElse(false);
+    public boolean isOnSet(String placement) {
+        return value(placement, SetStatus.class).map(s -> s.state() != SetStatus.State.STRUCK).orElse(false);
     }
 
     /** Where a placement is in space; empty until both its place and its height are recorded. */
@@ -77,7 +77,7 @@ public final class ShotState {
      * aimed along a bearing; empty when the mark has no place, or it stands on the very point it is aimed at.
      */
     public Optional<Aim> aim(String placement) {
-        return value(placement, Pointing.class).flatMap(pointing -> {
+        return value(placement, AimSetting.class).flatMap(pointing -> {
             if (pointing.mark() == null) {
                 return Optional.of(new Aim(Bearing.ofDegrees(pointing.bearingDeg()), pointing.tiltDeg(), 0));
             }

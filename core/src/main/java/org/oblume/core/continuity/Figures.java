@@ -11,10 +11,10 @@ import org.oblume.core.colour.ColourReading;
 import org.oblume.core.exposure.ContrastRatio;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.geometry.PlanFit;
-import org.oblume.core.light.Falling;
+import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.Ratio;
-import org.oblume.core.light.ShotLight;
+import org.oblume.core.light.ShotLighting;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Role;
@@ -40,21 +40,21 @@ public record Figures(Map<Aspect, Figure> of) {
     }
 
     /** What is predicted of a shot at a mark; none when the mark is not on set. */
-    public static Figures predicted(ShotLight light, List<Placement> placements, ShotState state, String mark, School school) {
+    public static Figures predicted(ShotLighting light, List<Placement> placements, ShotState state, String mark, RatioConvention school) {
         Map<Aspect, Figure> all = new EnumMap<>(Aspect.class);
         light.mark(mark).ifPresent(at -> {
             Ratio ratio = light.ratio(at);
-            put(all, Aspect.RATIO, stops(school == School.LIT_TO_SHADOW ? ratio.litToShadow() : ratio.keyToFill()), false);
+            put(all, Aspect.RATIO, stops(school == RatioConvention.LIT_TO_SHADOW ? ratio.litToShadow() : ratio.keyToFill()), false);
             light.metering().ifPresent(m -> put(all, Aspect.EXPOSURE, value(m.over(at.lit().lux())), false));
             if (at.lit().mix() != null) {
                 ColourReading colour = at.lit().mix().reading();
-                seen(all, colour.kelvin(), colour.duv(), ShotLight.white(placements, state), false);
+                seen(all, colour.kelvin(), colour.duv(), ShotLighting.white(placements, state), false);
             }
-            Falling background = at.background();
+            SurfaceLight background = at.background();
             if (background != null && background.lux() > 0 && at.lit().lux() > 0) {
                 put(all, Aspect.BACKGROUND, Stops.fromRatio(background.lux() / at.lit().lux()).value(), false);
             }
-            key(light, at).map(key -> at.sources().get(light.sources().indexOf(key))).filter(from -> !from.allAround()).ifPresent(from -> {
+            key(light, at).map(key -> at.sources().get(light.lights().indexOf(key))).filter(from -> !from.allAround()).ifPresent(from -> {
                 put(all, Aspect.KEY_SIDE, from.from().degrees(), false);
                 if (from.angularSizeDeg() > 0) {
                     put(all, Aspect.SOFTNESS, from.angularSizeDeg(), false);
@@ -65,7 +65,7 @@ public record Figures(Map<Aspect, Figure> of) {
     }
 
     /** These with what was read in their place, in the order it was read: the newest holds. @param mark that is judged */
-    public Figures metered(List<Reading> readings, ShotLight light, List<Placement> placements, ShotState state, String mark, School school, SignalCurve curve) {
+    public Figures metered(List<Reading> readings, ShotLighting light, List<Placement> placements, ShotState state, String mark, RatioConvention school, SignalCurve curve) {
         Map<Aspect, Figure> all = new EnumMap<>(Aspect.class);
         all.putAll(of);
         @Nullable Double key = null;
@@ -85,14 +85,14 @@ public record Figures(Map<Aspect, Figure> of) {
                 light.metering().ifPresent(m -> put(all, Aspect.EXPOSURE, value(m.over(lux)), true));
             }
             if (reading.kelvin() != null) {
-                seen(all, reading.kelvin(), reading.duv(), ShotLight.white(placements, state), true);
+                seen(all, reading.kelvin(), reading.duv(), ShotLighting.white(placements, state), true);
             }
-            if (school == School.LIT_TO_SHADOW) {
+            if (school == RatioConvention.LIT_TO_SHADOW) {
                 put(all, Aspect.RATIO, between(reading.lux(), reading.shadowLux(), reading.signals().lit(), reading.signals().shadow(), curve), true);
             }
             put(all, Aspect.BACKGROUND, between(reading.backgroundLux(), reading.lux(), reading.signals().background(), reading.signals().lit(), curve), true);
         }
-        if (school == School.KEY_TO_FILL && key != null && fill != null) {
+        if (school == RatioConvention.KEY_TO_FILL && key != null && fill != null) {
             put(all, Aspect.RATIO, ContrastRatio.keyToFill(key, fill).stops().value(), true);
         }
         return new Figures(all);
@@ -107,16 +107,16 @@ public record Figures(Map<Aspect, Figure> of) {
     }
 
     /** The light that counts as the key at a mark: the strongest of that role on the lit cheek, else the strongest of all. */
-    public static Optional<Placement> key(ShotLight light, MarkLight at) {
+    public static Optional<Placement> key(ShotLighting light, MarkLight at) {
         Optional<Placement> key = strongest(light, at.lit(), List.of(Role.KEY));
         return key.isPresent() ? key : strongest(light, at.lit(), List.of(Role.values()));
     }
 
     /** The light of some roles that gives most on a surface. */
-    static Optional<Placement> strongest(ShotLight light, Falling on, List<Role> roles) {
+    static Optional<Placement> strongest(ShotLighting light, SurfaceLight on, List<Role> roles) {
         @Nullable Placement best = null;
         double most = 0;
-        List<Placement> sources = light.sources();
+        List<Placement> sources = light.lights();
         for (int i = 0; i < sources.size(); i++) {
             if (roles.contains(sources.get(i).role()) && on.luxOfEach().get(i) > most) {
                 most = on.luxOfEach().get(i);

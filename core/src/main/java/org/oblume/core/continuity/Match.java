@@ -18,7 +18,7 @@ public record Match(List<Line> lines) {
     public enum Verdict {
         HOLDS, OUT,
         /** Off, and somebody said why that is right. */
-        STILLED,
+        WAIVED,
         /** One of the two figures is not known. */
         UNKNOWN
     }
@@ -28,10 +28,10 @@ public record Match(List<Line> lines) {
      * @param now of this one
      * @param difference between them, in the aspect's way; null when one is not known
      * @param tolerance that holds here
-     * @param stilled why it is quiet, also where it holds; null when nobody said
+     * @param waiver why it is quiet, also where it holds; null when nobody said
      */
     public record Line(Aspect aspect, @Nullable Figure recorded, @Nullable Figure now, @Nullable Double difference, double tolerance, Verdict verdict,
-            @Nullable Stilled stilled) {
+            @Nullable Waiver waiver) {
 
         /** {@code Background is 0.7 over}; null when it holds or is not known. */
         public @Nullable String say() {
@@ -44,15 +44,15 @@ public record Match(List<Line> lines) {
     }
 
     /** @param stilled lines that are to be quiet */
-    public static Match of(Figures recorded, Figures now, Tolerances tolerances, Map<Aspect, Stilled> stilled) {
+    public static Match of(Figures recorded, Figures now, Tolerances tolerances, Map<Aspect, Waiver> stilled) {
         List<Line> lines = new ArrayList<>();
         for (Aspect aspect : Aspect.values()) {
             Figure was = recorded.of().get(aspect);
             Figure is = now.of().get(aspect);
-            Stilled quiet = stilled.get(aspect);
+            Waiver quiet = stilled.get(aspect);
             Double difference = was == null || is == null ? null : Double.valueOf(aspect.difference(was.value(), is.value()));
             Verdict verdict = difference == null ? Verdict.UNKNOWN
-                    : tolerances.holds(aspect, difference) ? Verdict.HOLDS : quiet != null ? Verdict.STILLED : Verdict.OUT;
+                    : tolerances.holds(aspect, difference) ? Verdict.HOLDS : quiet != null ? Verdict.WAIVED : Verdict.OUT;
             lines.add(new Line(aspect, was, is, difference, tolerances.of().get(aspect), verdict, quiet));
         }
         return new Match(lines);

@@ -7,16 +7,16 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.light.Falling;
+import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.light.MarkLight;
-import org.oblume.core.light.ShotLight;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.light.ShotLighting;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Tint;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
@@ -38,11 +38,11 @@ public final class Remedy {
     private static final double NET_STOPS = 0.5;
     private static final double NEAR_A_NET = 0.15;
     private static final List<Role> FILLS = List.of(Role.FILL, Role.AMBIENCE);
-    private final ShotLight light;
+    private final ShotLighting light;
     private final ShotState state;
     private final MarkLight at;
 
-    private Remedy(ShotLight light, ShotState state, MarkLight at) {
+    private Remedy(ShotLighting light, ShotState state, MarkLight at) {
         this.light = light;
         this.state = state;
         this.at = at;
@@ -53,14 +53,14 @@ public final class Remedy {
      * @param mark key of the mark that it is judged at
      * @return empty when nothing is known that one light could do
      */
-    public static Optional<Words> of(Match.Line line, ShotLight light, ShotState state, String mark, School school) {
+    public static Optional<Phrase> of(Match.Line line, ShotLighting light, ShotState state, String mark, RatioConvention school) {
         Double difference = line.difference();
         Double recorded = line.recorded() == null ? null : line.recorded().value();
         return difference == null || recorded == null ? Optional.empty()
                 : light.mark(mark).flatMap(at -> new Remedy(light, state, at).of(line.aspect(), difference, recorded, school));
     }
 
-    private Optional<Words> of(Aspect aspect, double difference, double recorded, School school) {
+    private Optional<Phrase> of(Aspect aspect, double difference, double recorded, RatioConvention school) {
         return switch (aspect) {
             case RATIO -> ratio(difference, school);
             case EXPOSURE -> key().flatMap(key -> dimmed(key, share(at.lit(), key, difference)));
@@ -68,7 +68,7 @@ public final class Remedy {
             case WHITE -> key().flatMap(key -> dialled(key, difference));
             case TINT -> key().flatMap(key -> tinted(key, difference));
             case SOFTNESS -> key().flatMap(key -> resized(key, difference));
-            case KEY_SIDE -> key().map(key -> Words.of("Bring %s back to bearing %s from the mark, or call the move a cheat.".formatted(name(key),
+            case KEY_SIDE -> key().map(key -> Phrase.of("Bring %s back to bearing %s from the mark, or call the move a cheat.".formatted(name(key),
                     Bearing.ofDegrees(recorded).print())));
         };
     }
@@ -78,14 +78,14 @@ public final class Remedy {
     }
 
     /** {@code (L + (f − 1) l) / (S + (f − 1) s) = R}, solved for the factor f on the first light that can do it: what fills, then whatever is there. */
-    private Optional<Words> ratio(double difference, School school) {
+    private Optional<Phrase> ratio(double difference, RatioConvention school) {
         Optional<Placement> fill = Figures.strongest(light, at.shadow(), List.of(Role.FILL));
-        if (school == School.KEY_TO_FILL) {
+        if (school == RatioConvention.KEY_TO_FILL) {
             return fill.flatMap(f -> dimmed(f, Math.pow(2, difference)));
         }
         Optional<Placement> over = fill.filter(f -> of(at.lit(), f) > of(at.shadow(), f) && key().filter(k -> of(at.shadow(), k) > of(at.lit(), k)).isPresent());
         if (over.isPresent()) {
-            return Optional.of(Words.of("%s outshines the key: bring it down until the lit cheek is the key’s again.".formatted(name(over.get()))));
+            return Optional.of(Phrase.of("%s outshines the key: bring it down until the lit cheek is the key’s again.".formatted(name(over.get()))));
         }
         double wanted = at.lit().lux() / at.shadow().lux() * Math.pow(2, -difference);
         List<Placement> order = new ArrayList<>(fill.stream().toList());
@@ -96,8 +96,8 @@ public final class Remedy {
                         : "No one light brings it back: send some of the key to the shadow side with a board.");
     }
 
-    private Optional<Words> background(double difference) {
-        Falling background = at.background();
+    private Optional<Phrase> background(double difference) {
+        SurfaceLight background = at.background();
         if (background == null || background.lux() <= 0) {
             return Optional.empty();
         }
@@ -106,34 +106,34 @@ public final class Remedy {
                 difference > 0 ? "No one light brings it back: keep light off the wall with flags." : "No one light brings it back: put a light on the wall.");
     }
 
-    private List<Placement> byShare(Falling on) {
-        return light.sources().stream().sorted(Comparator.comparingDouble((Placement p) -> -of(on, p))).toList();
+    private List<Placement> byShare(SurfaceLight on) {
+        return light.lights().stream().sorted(Comparator.comparingDouble((Placement p) -> -of(on, p))).toList();
     }
 
     /** The first light that can do it without going out or past what one would call a change of it. */
-    private Optional<Words> first(List<Placement> order, ToDoubleFunction<Placement> factor, String none) {
+    private Optional<Phrase> first(List<Placement> order, ToDoubleFunction<Placement> factor, String none) {
         for (Placement one : order) {
             double by = factor.applyAsDouble(one);
             if (Double.isFinite(by) && by > 0 && Math.abs(Stops.fromRatio(by).value()) <= MOST_STOPS) {
                 return dimmed(one, by).map(words -> by < 1 ? net(words, -Stops.fromRatio(by).value()) : words);
             }
         }
-        return Optional.of(Words.of(none));
+        return Optional.of(Phrase.of(none));
     }
 
-    private static Words net(Words words, double stops) {
+    private static Phrase net(Phrase words, double stops) {
         String net = Math.abs(stops - NET_STOPS) <= NEAR_A_NET ? "single" : Math.abs(stops - 2 * NET_STOPS) <= 2 * NEAR_A_NET ? "double" : "";
-        return net.isEmpty() ? words : Words.format("%%s Or hang a %s net before it.".formatted(net), words);
+        return net.isEmpty() ? words : Phrase.format("%%s Or hang a %s net before it.".formatted(net), words);
     }
 
     /** Factor on one light so that all of a surface changes by −difference. */
-    private double share(Falling on, Placement source, double difference) {
+    private double share(SurfaceLight on, Placement source, double difference) {
         return 1 + on.lux() * (Math.pow(2, -difference) - 1) / of(on, source);
     }
 
-    private Optional<Words> dimmed(Placement source, double factor) {
+    private Optional<Phrase> dimmed(Placement source, double factor) {
         if (!Double.isFinite(factor) || factor <= 0) {
-            return Optional.of(Words.of("%s alone cannot do it: even off it is not enough.".formatted(name(source))));
+            return Optional.of(Phrase.of("%s alone cannot do it: even off it is not enough.".formatted(name(source))));
         }
         double stops = Stops.fromRatio(factor).value();
         if (Math.abs(stops) < LEAST_STOPS) {
@@ -142,17 +142,17 @@ public final class Remedy {
         Stops size = Stops.of(Math.abs(stops));
         String thirds = size.inThirds().equals("0") ? size.inTenths() : size.inThirds();
         String change = "%s %s %s stop%s".formatted(name(source), stops > 0 ? "up" : "down", thirds, size.value() > 1 && !thirds.equals("1") ? "s" : "");
-        List<Words> ways = new ArrayList<>();
-        level(source, factor).ifPresent(to -> ways.add(Words.of(to)));
-        MarkLight.FromSource from = at.sources().get(light.sources().indexOf(source));
+        List<Phrase> ways = new ArrayList<>();
+        level(source, factor).ifPresent(to -> ways.add(Phrase.of(to)));
+        MarkLight.SourceAtMark from = at.sources().get(light.lights().indexOf(source));
         if (from.straight() && from.distanceM() > 0) {
-            ways.add(Words.format("move it from %s to %s", Words.of(Length.ofMetres(from.distanceM())), Words.of(Length.ofMetres(from.distanceM() / Math.sqrt(factor)))));
+            ways.add(Phrase.format("move it from %s to %s", Phrase.of(Length.ofMetres(from.distanceM())), Phrase.of(Length.ofMetres(from.distanceM() / Math.sqrt(factor)))));
         }
-        Words said = Words.of(change);
+        Phrase said = Phrase.of(change);
         for (int i = 0; i < ways.size(); i++) {
-            said = Words.format(i == 0 ? "%s: %s" : "%s, or %s", said, ways.get(i));
+            said = Phrase.format(i == 0 ? "%s: %s" : "%s, or %s", said, ways.get(i));
         }
-        return Optional.of(Words.format("%s.", said));
+        return Optional.of(Phrase.format("%s.", said));
     }
 
     private Optional<String> level(Placement source, double factor) {
@@ -166,37 +166,37 @@ public final class Remedy {
                 : "%d to %d %%".formatted(Math.round(now * FULL), Math.round(lamp.curve().level(Math.min(1, output)) * FULL)));
     }
 
-    private Optional<Words> dialled(Placement key, double difference) {
+    private Optional<Phrase> dialled(Placement key, double difference) {
         Double lowest = key.piece().lowestKelvin();
         Double highest = key.piece().highestKelvin();
         double share = of(at.lit(), key) / at.lit().lux();
-        return state.value(key.key(), Dial.class).map(dial -> {
+        return state.value(key.key(), ColourTemperature.class).map(dial -> {
             double mired = Kelvin.of(dial.kelvin()).mired() - difference / share;
             double kelvin = mired <= 0 ? Double.POSITIVE_INFINITY : Kelvin.MIRED_PRODUCT / mired;
             boolean reached = lowest != null && highest != null && kelvin >= lowest && kelvin <= highest;
-            return Words.of(reached ? "Dial %s to %d K.".formatted(name(key), Math.round(kelvin))
+            return Phrase.of(reached ? "Dial %s to %d K.".formatted(name(key), Math.round(kelvin))
                     : "%s cannot be dialled that far: gel it by %s mired, or set the camera’s white.".formatted(name(key), Numbers.plain(Math.round(-difference / share))));
         });
     }
 
-    private Optional<Words> tinted(Placement key, double difference) {
+    private Optional<Phrase> tinted(Placement key, double difference) {
         Lamp lamp = key.piece().lamp();
         double share = of(at.lit(), key) / at.lit().lux();
         double wanted = state.value(key.key(), Tint.class).map(Tint::duv).orElse(0.0) - difference / share;
         boolean reached = lamp != null && Math.abs(wanted) <= lamp.tintReach();
-        return Optional.of(Words.of(reached ? "Dial %s’s tint to %s.".formatted(name(key), Duv.print(wanted))
+        return Optional.of(Phrase.of(reached ? "Dial %s’s tint to %s.".formatted(name(key), Duv.print(wanted))
                 : "Gel %s by Duv %s, or set the camera’s tint.".formatted(name(key), Duv.print(-difference / share))));
     }
 
-    private Optional<Words> resized(Placement key, double difference) {
-        double now = at.sources().get(light.sources().indexOf(key)).distanceM();
-        Words distances = Words.format("from %s to %s", Words.of(Length.ofMetres(now)), Words.of(Length.ofMetres(now * Math.pow(2, difference))));
-        return Optional.of(Words.format(difference < 0 ? "%s closer, %s, or through a larger frame; then its level." : "%s farther, %s, or through a smaller frame; then its level.",
-                Words.of(name(key)), distances));
+    private Optional<Phrase> resized(Placement key, double difference) {
+        double now = at.sources().get(light.lights().indexOf(key)).distanceM();
+        Phrase distances = Phrase.format("from %s to %s", Phrase.of(Length.ofMetres(now)), Phrase.of(Length.ofMetres(now * Math.pow(2, difference))));
+        return Optional.of(Phrase.format(difference < 0 ? "%s closer, %s, or through a larger frame; then its level." : "%s farther, %s, or through a smaller frame; then its level.",
+                Phrase.of(name(key)), distances));
     }
 
-    private double of(Falling on, Placement source) {
-        return on.luxOfEach().get(light.sources().indexOf(source));
+    private double of(SurfaceLight on, Placement source) {
+        return on.luxOfEach().get(light.lights().indexOf(source));
     }
 
     private static String name(Placement placement) {

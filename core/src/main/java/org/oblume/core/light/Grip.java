@@ -17,7 +17,7 @@ record Grip(String key, PlacementKind kind, Panel panel, Modifiers stack, Surfac
     private static final Surface BLACK = Surface.grey(0.03);
 
     static List<Grip> standing(List<Placement> placements, ShotState state) {
-        return placements.stream().filter(p -> p.kind().isGrip() && state.stands(p.key()))
+        return placements.stream().filter(p -> p.kind().isGrip() && state.isOnSet(p.key()))
                 .flatMap(p -> of(p, state).stream()).toList();
     }
 

@@ -8,12 +8,12 @@ import org.oblume.core.plot.HintKind;
  * Something worth a look, with its reason. It never blocks.
  *
  * @param placement key of what it is about
- * @param act whether it spoils the picture or is unsafe; otherwise it is worth a look
+ * @param urgent whether it spoils the picture or is unsafe; otherwise it is worth a look
  * @param title what is so, in a few words: {@code Edge is 7 cm in frame, left}
  * @param reason why, and what would help
  * @param at where, or null
  * @param onPurpose whether somebody said that it is meant to be so
  */
-public record Hint(HintKind kind, String placement, boolean act, String title, String reason, @Nullable SpacePoint at,
+public record Hint(HintKind kind, String placement, boolean urgent, String title, String reason, @Nullable SpacePoint at,
         boolean onPurpose) {
 }

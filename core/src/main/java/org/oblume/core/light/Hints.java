@@ -22,7 +22,7 @@ import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Restriction;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Numbers;
@@ -54,30 +54,30 @@ public final class Hints {
 
     private final SetPlan set;
     private final List<Placement> placements;
-    private final ShotLight light;
+    private final ShotLighting light;
     private final ShotState state;
     private final @Nullable CameraFrame frame;
     private final List<Hint> hints = new ArrayList<>();
 
-    private Hints(SetPlan set, List<Placement> placements, ShotLight light) {
+    private Hints(SetPlan set, List<Placement> placements, ShotLighting light) {
         this.set = set;
         this.placements = placements;
         this.light = light;
         this.state = light.state();
-        this.frame = placements.stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.stands(p.key())).findFirst()
+        this.frame = placements.stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key())).findFirst()
                 .flatMap(c -> CameraFrame.of(c, state)).orElse(null);
     }
 
     /** Everything worth a look, what is to be acted on first. */
-    public static List<Hint> of(SetPlan set, List<Placement> placements, ShotLight light) {
+    public static List<Hint> of(SetPlan set, List<Placement> placements, ShotLighting light) {
         Hints all = new Hints(set, placements, light);
         for (Placement placement : placements) {
-            if (all.state.stands(placement.key())) {
+            if (all.state.isOnSet(placement.key())) {
                 all.look(placement);
             }
         }
         light.marks().forEach(all::lookAt);
-        return all.hints.stream().sorted((a, b) -> Boolean.compare(b.act(), a.act())).toList();
+        return all.hints.stream().sorted((a, b) -> Boolean.compare(b.urgent(), a.urgent())).toList();
     }
 
     private void look(Placement placement) {
@@ -126,7 +126,7 @@ public final class Hints {
             for (double shift : new double[] {-side, side}) {
                 SpacePoint edge = along.from(point, shift);
                 CameraFrame.Seen seen = frame.see(edge);
-                if (seen != null && seen.inside() && !light.sight().walled(frame.lens(), edge)) {
+                if (seen != null && seen.inside() && !light.occlusion().wallBetween(frame.lens(), edge)) {
                     double inside = (1 - Math.abs(seen.x())) * frame.widthTan() * seen.depthM();
                     if (worst == null || inside > deepest) {
                         deepest = inside;
@@ -159,11 +159,11 @@ public final class Hints {
         if (frame == null || source == null || frame.lens().equals(at)) {
             return;
         }
-        LightSource straight = source.ways().get(0).light();
+        LightSource straight = source.paths().get(0).light();
         CameraFrame.Seen seen = frame.see(straight.at());
         double off = Math.acos(Math.max(-1, Math.min(1, Direction.between(straight.at(), frame.lens()).dot(straight.aim()))));
-        boolean spills = straight.spread().candela(off) > FLARE_PART * straight.spread().candela(0);
-        if (seen != null && !seen.inside() && spills && light.sight().between(straight.at(), frame.lens(), null).part() > 0) {
+        boolean spills = straight.distribution().candela(off) > FLARE_PART * straight.distribution().candela(0);
+        if (seen != null && !seen.inside() && spills && light.occlusion().between(straight.at(), frame.lens(), null).part() > 0) {
             add(HintKind.FLARE, placement, false, "%s spills on the lens".formatted(placement.name()),
                     "It looks into the lens from outside the frame: flag it off the lens, turn it, or narrow its beam.", at);
         }
@@ -265,10 +265,10 @@ public final class Hints {
         }
         Direction seen = toCamera.mirrored(facing).opposite();
         for (int i = 0; i < mark.sources().size(); i++) {
-            MarkLight.FromSource from = mark.sources().get(i);
+            MarkLight.SourceAtMark from = mark.sources().get(i);
             double off = Math.toDegrees(Math.acos(Math.max(-1, Math.min(1, Direction.of(from.from(), from.elevationDeg()).dot(seen)))));
             if (from.distanceM() > 0 && off < GLASSES_WITHIN_DEG + from.angularSizeDeg() / 2) {
-                Placement source = light.sources().get(i);
+                Placement source = light.lights().get(i);
                 add(HintKind.GLASSES, source, false, "%s shows in the glasses of %s".formatted(source.name(), person.name()),
                         "At this height and head position the camera sees it reflected. Raise it about %s, or turn the glasses down a little."
                                 .formatted(centimetres(from.distanceM() * Math.tan(Math.toRadians(GLASSES_WITHIN_DEG + from.angularSizeDeg() / 2)))),
@@ -288,8 +288,8 @@ public final class Hints {
         double stops = Math.abs(Math.log(mark.sources().get(key).facingLux() / mark.sources().get(fill).facingLux()) / Math.log(2));
         boolean both = throwsNose(keySide) && throwsNose(fillSide) && keySide * fillSide < 0;
         if (both && stops < SHADOWS_WITHIN_STOPS) {
-            Placement source = light.sources().get(fill);
-            add(HintKind.NOSE_SHADOWS, source, false, "Nose shadows of %s and %s cross".formatted(light.sources().get(key).name(), source.name()),
+            Placement source = light.lights().get(fill);
+            add(HintKind.NOSE_SHADOWS, source, false, "Nose shadows of %s and %s cross".formatted(light.lights().get(key).name(), source.name()),
                     "Both throw a shadow of the nose, %s stops apart. Take the fill down or nearer to the camera, or make it larger."
                             .formatted(Stops.of(stops).inTenths()), null);
         }
@@ -301,7 +301,7 @@ public final class Hints {
 
     private void kicker(MarkLight mark) {
         for (int i = 0; i < mark.sources().size(); i++) {
-            Placement source = light.sources().get(i);
+            Placement source = light.lights().get(i);
             double side = Math.abs(side(mark, i));
             boolean behind = source.role() == Role.EDGE && mark.sources().get(i).straight();
             if (behind && mark.sources().get(i).distanceM() > 0 && side > BESIDE_DEG && side < NOSE_TIP_DEG) {
@@ -321,13 +321,13 @@ public final class Hints {
         double both = mark.lit().lux() + mark.shadow().lux();
         for (int i = 0; i < mark.sources().size(); i++) {
             double its = mark.lit().luxOfEach().get(i) + mark.shadow().luxOfEach().get(i);
-            if (its > COLOUR_PART * both && isWhite(light.built().get(i))) {
-                var white = light.built().get(i).ways().get(0).light().colour().white();
+            if (its > COLOUR_PART * both && isWhite(light.sources().get(i))) {
+                var white = light.sources().get(i).paths().get(0).light().colour().white();
                 warmest = Math.min(warmest, white.kelvin().value());
                 coolest = Math.max(coolest, white.kelvin().value());
                 greenest = Math.max(greenest, white.duv().value());
                 reddest = Math.min(reddest, white.duv().value());
-                names.add(light.sources().get(i).name());
+                names.add(light.lights().get(i).name());
             }
         }
         if (names.size() > 1 && (coolest - warmest > MIXED_KELVIN || greenest - reddest > MIXED_DUV)) {
@@ -338,12 +338,12 @@ public final class Hints {
     }
 
     private static boolean isWhite(Source source) {
-        return source.ways().get(0).light().colour().gels().isEmpty();
+        return source.paths().get(0).light().colour().gels().isEmpty();
     }
 
     private int index(MarkLight mark, Role role) {
         for (int i = 0; i < mark.sources().size(); i++) {
-            if (light.sources().get(i).role() == role && mark.sources().get(i).distanceM() > 0) {
+            if (light.lights().get(i).role() == role && mark.sources().get(i).distanceM() > 0) {
                 return i;
             }
         }
@@ -356,11 +356,11 @@ public final class Hints {
     }
 
     private @Nullable Source built(Placement placement) {
-        return light.built().stream().filter(s -> s.placement().key().equals(placement.key())).findFirst().orElse(null);
+        return light.sources().stream().filter(s -> s.placement().key().equals(placement.key())).findFirst().orElse(null);
     }
 
     private boolean isOn(Placement placement) {
-        return state.value(placement.key(), Standing.class).map(s -> s.state() == Standing.State.ON).orElse(false);
+        return state.value(placement.key(), SetStatus.class).map(s -> s.state() == SetStatus.State.ON).orElse(false);
     }
 
     private Placement placement(String key) {

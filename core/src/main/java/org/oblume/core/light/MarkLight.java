@@ -15,10 +15,10 @@ import org.oblume.core.units.Bearing;
  * @param left the subject's own left cheek
  * @param right cheek
  * @param background on the wall that the camera sees behind the mark, or null when there is none
- * @param sources what each source does here, in the order of {@link ShotLight#sources()}
+ * @param sources what each source does here, in the order of {@link ShotLighting#lights()}
  */
-public record MarkLight(String key, SpacePoint face, Bearing facing, Falling left, Falling right, @Nullable Falling background,
-        List<FromSource> sources) {
+public record MarkLight(String key, SpacePoint face, Bearing facing, SurfaceLight left, SurfaceLight right, @Nullable SurfaceLight background,
+        List<SourceAtMark> sources) {
 
     /**
      * One source as the mark sees it, by the way that brings most of its light.
@@ -33,7 +33,7 @@ public record MarkLight(String key, SpacePoint face, Bearing facing, Falling lef
      * @param through the opening that it comes through, or null
      * @param straight whether it comes straight from the source, and not off a board, by a mirror or through a frame
      */
-    public record FromSource(double facingLux, double roomLux, Bearing from, double elevationDeg, double distanceM,
+    public record SourceAtMark(double facingLux, double roomLux, Bearing from, double elevationDeg, double distanceM,
             double angularSizeDeg, @Nullable Double penumbraM,
             @Nullable Through through, boolean straight) {
 
@@ -60,11 +60,11 @@ public record MarkLight(String key, SpacePoint face, Bearing facing, Falling lef
     }
 
     /** The brighter cheek. */
-    public Falling lit() {
+    public SurfaceLight lit() {
         return leftIsLit() ? left : right;
     }
 
-    public Falling shadow() {
+    public SurfaceLight shadow() {
         return leftIsLit() ? right : left;
     }
 

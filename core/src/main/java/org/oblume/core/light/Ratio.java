@@ -23,7 +23,7 @@ public record Ratio(@Nullable ContrastRatio litToShadow, @Nullable ContrastRatio
         return new Ratio(ratio(mark.lit().lux(), mark.shadow().lux()), ratio(key, fill > 0 ? fill : ambience));
     }
 
-    private static double from(Falling cheek, List<Placement> sources, Role role) {
+    private static double from(SurfaceLight cheek, List<Placement> sources, Role role) {
         double lux = 0;
         for (int i = 0; i < sources.size(); i++) {
             if (sources.get(i).role() == role) {

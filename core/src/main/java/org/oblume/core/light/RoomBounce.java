@@ -25,7 +25,7 @@ final class RoomBounce {
     private static final double FAR_M = 200;
 
     private final SetPlan set;
-    private final Sight sight;
+    private final Occlusion occlusion;
     private final Walls rooms;
 
     /** @param normalCandela along its normal, candela. @param radiusM of the patch */
@@ -51,9 +51,9 @@ final class RoomBounce {
     private record Hit(double metres, Direction normal, Surface surface) {
     }
 
-    RoomBounce(SetPlan set, Sight sight) {
+    RoomBounce(SetPlan set, Occlusion occlusion) {
         this.set = set;
-        this.sight = sight;
+        this.occlusion = occlusion;
         this.rooms = set.tapeWalls();
     }
 
@@ -63,20 +63,20 @@ final class RoomBounce {
                 : new LightColour(FilterEffect.of(surface.miredShift(), 0, surface.duvShift()).behind(light.white()), light.gels());
     }
 
-    List<Patch> patches(Source.Way way) {
-        LightSource light = way.light();
+    List<Patch> patches(Source.LightPath path) {
+        LightSource light = path.light();
         List<Patch> patches = new ArrayList<>();
         Direction axis = light.aim();
         Direction right = axis.aside();
         Direction up = axis.cross(right);
-        double extent = light.spread().extentRad();
+        double extent = light.distribution().extentRad();
         double scale = light.output() * light.calibration().k();
         for (int ring = 0; ring < RINGS; ring++) {
             double inner = extent * ring / RINGS;
             double outer = extent * (ring + 1) / RINGS;
             double middle = (inner + outer) / 2;
             double solid = 2 * Math.PI * (Math.cos(inner) - Math.cos(outer)) / SECTORS;
-            double lumen = light.spread().candela(middle) * solid * scale;
+            double lumen = light.distribution().candela(middle) * solid * scale;
             if (lumen <= 0) {
                 continue;
             }
@@ -87,7 +87,7 @@ final class RoomBounce {
                         axis.x() * Math.cos(middle) + side * (right.x() * Math.cos(turn) + up.x() * Math.sin(turn)),
                         axis.y() * Math.cos(middle) + side * (right.y() * Math.cos(turn) + up.y() * Math.sin(turn)),
                         axis.z() * Math.cos(middle) + side * (right.z() * Math.cos(turn) + up.z() * Math.sin(turn)));
-                Patch patch = patch(light.at(), ray, way.past(), lumen, Math.sqrt(solid / Math.PI));
+                Patch patch = patch(light.at(), ray, path.ignoring(), lumen, Math.sqrt(solid / Math.PI));
                 if (patch != null) {
                     patches.add(patch);
                 }
@@ -103,7 +103,7 @@ final class RoomBounce {
         }
         SpacePoint there = ray.from(from, hit.metres);
         SpacePoint before = ray.from(from, hit.metres * (1 - 1e-5));
-        Sight.Clearance clear = sight.between(from, before, past);
+        Occlusion.Transmission clear = occlusion.between(from, before, past);
         double part = clear.part() * hit.surface.reflectance();
         return part == 0 ? null : new Patch(there, hit.normal, lumen * part / Math.PI, hit.metres * footprint, hit.surface);
     }
@@ -111,12 +111,12 @@ final class RoomBounce {
     private @Nullable Hit first(SpacePoint from, Direction ray) {
         SpacePoint far = ray.from(from, FAR_M);
         @Nullable Hit best = null;
-        for (Sight.Segment wall : sight.walls()) {
+        for (Occlusion.Segment wall : occlusion.walls()) {
             double part = wall.meets(from.xM(), from.yM(), far.xM(), far.yM());
             double metres = part * FAR_M;
             if (part > 1e-6 && (best == null || metres < best.metres)) {
                 SpacePoint there = ray.from(from, metres);
-                boolean solid = there.zM() <= wall.topM() && there.zM() >= 0 && !sight.open(there.xM(), there.yM(), there.zM());
+                boolean solid = there.zM() <= wall.topM() && there.zM() >= 0 && !occlusion.open(there.xM(), there.yM(), there.zM());
                 if (solid) {
                     best = new Hit(metres, towards(wall, from), wall.wall().paint());
                 }
@@ -137,7 +137,7 @@ final class RoomBounce {
         return here ? new Hit(metres, normal, surface) : best;
     }
 
-    private static Direction towards(Sight.Segment wall, SpacePoint from) {
+    private static Direction towards(Occlusion.Segment wall, SpacePoint from) {
         double x = -(wall.to().yM() - wall.from().yM());
         double y = wall.to().xM() - wall.from().xM();
         double side = (from.xM() - wall.from().xM()) * x + (from.yM() - wall.from().yM()) * y;

@@ -8,28 +8,28 @@ import java.util.Map;
 import java.util.Set;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.units.Refusal;
 
 /**
  * Changes that are tried in a shot and not kept.
  *
- * @param recording the scene as it would be
+ * @param scene the scene as it would be
  * @param state the shot as it would be
  * @param changes all of them, with the levels that hold
  * @param held what the held lights do
  * @param light the light as it would be
  */
-public record Trial(Recording recording, ShotState state, List<Change> changes, List<Held> held, ShotLight light) {
+public record Trial(SceneRecord scene, ShotState state, List<Change> changes, List<ExposureHold> held, ShotLighting light) {
 
-    private static final Tie TRIED = new Tie(null, null, "tried", Instant.EPOCH, 0);
+    private static final Attribution TRIED = new Attribution(null, null, "tried", Instant.EPOCH, 0);
 
     /**
      * @param changes in order: a later one about the same value replaces an earlier
@@ -38,18 +38,18 @@ public record Trial(Recording recording, ShotState state, List<Change> changes, 
      * @param calibrations of placements against the meter, by key
      * @throws Refusal when a change could not be kept, or a light cannot be held
      */
-    public static Trial of(Recording now, String slate, List<Change> changes, Collection<String> holds, Set<String> out,
+    public static Trial of(SceneRecord now, String slate, List<Change> changes, Collection<String> holds, Set<String> out,
             Map<String, Calibration> calibrations) {
         changes.forEach(change -> now.check(change.placement(), change.value()));
         List<Change> wanted = last(changes);
-        Recording tried = with(now, slate, wanted);
-        List<Held> held = new ArrayList<>();
+        SceneRecord tried = with(now, slate, wanted);
+        List<ExposureHold> held = new ArrayList<>();
         if (!holds.isEmpty()) {
             ShotState stateBefore = now.book().resolve(slate);
-            ShotLight before = ShotLight.of(now.set(), now.placements(), stateBefore, Set.of(), calibrations);
-            ShotLight after = light(tried, slate, Set.of(), calibrations);
+            ShotLighting before = ShotLighting.of(now.set(), now.placements(), stateBefore, Set.of(), calibrations);
+            ShotLighting after = light(tried, slate, Set.of(), calibrations);
             for (String key : holds) {
-                Held one = Held.of(before, after, now.placement(key), mark(now, tried.book().resolve(slate), key));
+                ExposureHold one = ExposureHold.of(before, after, now.placement(key), mark(now, tried.book().resolve(slate), key));
                 held.add(one);
                 wanted.add(new Change(key, new Level(Math.round(one.move().level().value() * 10) / 10.0)));
             }
@@ -64,10 +64,10 @@ public record Trial(Recording recording, ShotState state, List<Change> changes, 
     }
 
     /** The mark that a light is there for: the one it is aimed at, else the first on set. */
-    public static String mark(Recording recording, ShotState state, String key) {
-        return state.value(key, Pointing.class).map(Pointing::mark).filter(state::stands)
-                .or(() -> recording.placements().stream().filter(p -> p.kind() == PlacementKind.MARK).map(Placement::key)
-                        .filter(state::stands).findFirst())
+    public static String mark(SceneRecord scene, ShotState state, String key) {
+        return state.value(key, AimSetting.class).map(AimSetting::mark).filter(state::isOnSet)
+                .or(() -> scene.placements().stream().filter(p -> p.kind() == PlacementKind.MARK).map(Placement::key)
+                        .filter(state::isOnSet).findFirst())
                 .orElseThrow(() -> new Refusal("There is no mark on set: place one first."));
     }
 
@@ -80,11 +80,11 @@ public record Trial(Recording recording, ShotState state, List<Change> changes, 
         return kept;
     }
 
-    private static Recording with(Recording now, String slate, List<Change> changes) {
+    private static SceneRecord with(SceneRecord now, String slate, List<Change> changes) {
         return now.with(now.book().with(changes.stream().map(c -> new Knot(slate, c.placement(), c.value(), TRIED)).toList()));
     }
 
-    private static ShotLight light(Recording recording, String slate, Set<String> out, Map<String, Calibration> calibrations) {
-        return ShotLight.of(recording.set(), recording.placements(), recording.book().resolve(slate), out, calibrations);
+    private static ShotLighting light(SceneRecord scene, String slate, Set<String> out, Map<String, Calibration> calibrations) {
+        return ShotLighting.of(scene.set(), scene.placements(), scene.book().resolve(slate), out, calibrations);
     }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.exposure.Exposure;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
@@ -59,7 +59,7 @@ public record Reading(String mark, @Nullable String alone, @Nullable Double lux,
     }
 
     /** In the crew's words: stops where the camera's exposure is known, and the light. */
-    public Words say(@Nullable Exposure camera) {
+    public Phrase say(@Nullable Exposure camera) {
         List<String> metric = new ArrayList<>();
         List<String> imperial = new ArrayList<>();
         say(metric, imperial, "", lux, camera);
@@ -72,7 +72,7 @@ public record Reading(String mark, @Nullable String alone, @Nullable Double lux,
         both.addAll(signals.say());
         metric.addAll(both);
         imperial.addAll(both);
-        return new Words(String.join(", ", metric), String.join(", ", imperial));
+        return new Phrase(String.join(", ", metric), String.join(", ", imperial));
     }
 
     private static void say(List<String> metric, List<String> imperial, String where, @Nullable Double lux, @Nullable Exposure camera) {

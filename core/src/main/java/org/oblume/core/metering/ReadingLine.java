@@ -56,7 +56,7 @@ public final class ReadingLine {
         private @Nullable Double duv;
 
         Reader(List<Placement> placements, ShotState state, String mark, @Nullable Exposure camera) {
-            this.placements = placements.stream().filter(p -> state.stands(p.key())).toList();
+            this.placements = placements.stream().filter(p -> state.isOnSet(p.key())).toList();
             this.state = state;
             this.mark = mark;
             this.camera = camera;
@@ -166,7 +166,7 @@ public final class ReadingLine {
         }
 
         private Refusal notUnderstood(String rest, String line) {
-            String lights = placements.stream().filter(p -> p.kind().shines() && state.stands(p.key())).map(Placement::name).limit(3)
+            String lights = placements.stream().filter(p -> p.kind().shines() && state.isOnSet(p.key())).map(Placement::name).limit(3)
                     .reduce((a, b) -> a + ", " + b).orElse("none stand");
             return new Refusal("line", "“%s” is not understood in “%s”: say the light (%s) or nothing for all, then readings such as T2.8 1/3, 450 lux, 4300 K +0.002, lit 54."
                     .formatted(rest, line.strip(), lights));

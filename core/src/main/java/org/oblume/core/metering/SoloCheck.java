@@ -6,9 +6,9 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.filter.StockItem;
-import org.oblume.core.light.ShotLight;
+import org.oblume.core.light.ShotLighting;
 import org.oblume.core.photometry.Calibration;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Tint;
@@ -26,14 +26,14 @@ import org.oblume.core.units.Refusal;
  * @param duv read less predicted, + is greener; null as well
  * @param likely what explains the difference, the likeliest first; none when there is nothing to explain
  */
-public record SoloCheck(double predictedLux, @Nullable Calibration calibration, @Nullable Double mired, @Nullable Double duv, List<Suspect> likely) {
+public record SoloCheck(double predictedLux, @Nullable Calibration calibration, @Nullable Double mired, @Nullable Double duv, List<FaultHypothesis> likely) {
 
     public SoloCheck {
         likely = List.copyOf(likely);
     }
 
     /** @param reading of one light alone. @param light of the shot as it is recorded, calibrated by what was read before */
-    public static SoloCheck of(Reading reading, Placement source, ShotState state, ShotLight light, List<StockItem> stock, Suspect.Spread spread) {
+    public static SoloCheck of(Reading reading, Placement source, ShotState state, ShotLighting light, List<StockItem> stock, FaultHypothesis.Uncertainty spread) {
         double predicted = light.facingLux(source.key(), reading.mark());
         Calibration calibration = reading.lux() == null || !(predicted > 0) ? null
                 : Calibration.of(Illuminance.ofLux(predicted), Illuminance.ofLux(reading.lux()));
@@ -41,8 +41,8 @@ public record SoloCheck(double predictedLux, @Nullable Calibration calibration, 
         Double mired = reading.kelvin() == null ? null
                 : colour.map(c -> Kelvin.of(reading.kelvin()).mired() - c.white().kelvin().mired()).orElse(null);
         Double duv = reading.duv() == null ? null : colour.map(c -> reading.duv() - c.white().duv().value()).orElse(null);
-        List<Suspect> likely = calibration == null && mired == null ? List.of()
-                : Suspect.explaining(source, state, stock, calibration == null ? 0 : calibration.stops().value(), mired, duv, spread);
+        List<FaultHypothesis> likely = calibration == null && mired == null ? List.of()
+                : FaultHypothesis.explaining(source, state, stock, calibration == null ? 0 : calibration.stops().value(), mired, duv, spread);
         return new SoloCheck(predicted, calibration, mired, duv, likely);
     }
 
@@ -51,7 +51,7 @@ public record SoloCheck(double predictedLux, @Nullable Calibration calibration, 
         try {
             Modifiers stack = state.value(source.key(), Modifiers.class).orElse(Modifiers.NONE);
             double tint = state.value(source.key(), Tint.class).map(Tint::duv).orElse(0.0);
-            return state.value(source.key(), Dial.class).map(d -> stack.colour(Kelvin.of(d.kelvin()), Duv.of(tint)));
+            return state.value(source.key(), ColourTemperature.class).map(d -> stack.colour(Kelvin.of(d.kelvin()), Duv.of(tint)));
         } catch (Refusal notAColour) {
             return Optional.empty();
         }

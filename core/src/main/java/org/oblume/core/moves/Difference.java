@@ -4,7 +4,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 
 /**
  * One value that is not the same on two sides.
@@ -16,7 +16,7 @@ import org.oblume.core.plot.Words;
  * @param words what changes: {@code 0.80 m closer}, {@code 64 to 45 %}
  */
 public record Difference(@Nullable Placement from, @Nullable Placement to, Attribute attribute, @Nullable AttributeValue before,
-        @Nullable AttributeValue after, Words words) {
+        @Nullable AttributeValue after, Phrase words) {
 
     public Difference {
         if (from == null && to == null) {

@@ -2,7 +2,7 @@ package org.oblume.core.moves;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 
 /**
  * One thing to do.
@@ -16,7 +16,7 @@ import org.oblume.core.plot.Words;
  * @param after keys of those to be done before
  * @param startMin when it can begin, minutes from the start of the change
  */
-public record Move(String key, Department department, Job job, @Nullable String placement, Words words, double minutes, int people,
+public record Move(String key, Department department, Job job, @Nullable String placement, Phrase words, double minutes, int people,
         List<String> cautions, List<String> after, double startMin) {
 
     public Move {

@@ -20,8 +20,8 @@ public record MoveList(List<Move> moves) {
     }
 
     /** The moves from one side to the other; none when nothing differs that people can change. */
-    public static MoveList between(Side from, Side to, Tempo tempo) {
-        return new MoveList(timed(new Planner(from, to, tempo).moves(), tempo));
+    public static MoveList between(ComparedState from, ComparedState to, JobTimes times) {
+        return new MoveList(timed(new MovePlanner(from, to, times).moves(), times));
     }
 
     /** Minutes on the clock until the last is done. */
@@ -37,13 +37,13 @@ public record MoveList(List<Move> moves) {
     }
 
     /** Each move as soon as those before it are done and people of its department are free. */
-    private static List<Move> timed(List<Move> ordered, Tempo tempo) {
+    private static List<Move> timed(List<Move> ordered, JobTimes times) {
         Map<Department, PriorityQueue<Double>> free = new EnumMap<>(Department.class);
         Map<String, Double> done = new HashMap<>();
         return ordered.stream().map(move -> {
             PriorityQueue<Double> crew = free.computeIfAbsent(move.department(), d -> {
                 PriorityQueue<Double> all = new PriorityQueue<>();
-                for (int i = 0; i < tempo.of(d); i++) {
+                for (int i = 0; i < times.of(d); i++) {
                     all.add(0.0);
                 }
                 return all;

@@ -10,10 +10,10 @@ import org.oblume.core.plot.Patch;
  * @param kind what kind of thing is wrong
  * @param about keys of the placements, or names of the nodes, that it is about
  * @param sentence what is wrong
- * @param mend what to do
+ * @param fix what to do
  * @param proposal new patches by key that would mend it; empty when it is mended elsewhere
  */
-public record Conflict(Kind kind, List<String> about, String sentence, String mend, Map<String, Patch> proposal) {
+public record Conflict(Kind kind, List<String> about, String sentence, String fix, Map<String, Patch> proposal) {
 
     /** Kinds of conflict. */
     public enum Kind {

@@ -18,7 +18,7 @@ public final class PatchCheck {
 
     private final List<PatchedUnit> units;
     private final List<NetworkNode> nodes;
-    private final List<HeardSource> sources;
+    private final List<SacnSource> sources;
     private final @Nullable String us;
     private final List<Conflict> found = new ArrayList<>();
 
@@ -29,10 +29,10 @@ public final class PatchCheck {
      * @param name that it gives itself
      * @param priority 0 to 200
      */
-    public record HeardSource(int universe, String id, String name, int priority) {
+    public record SacnSource(int universe, String id, String name, int priority) {
     }
 
-    private PatchCheck(List<PatchedUnit> units, List<NetworkNode> nodes, List<HeardSource> sources, @Nullable String us) {
+    private PatchCheck(List<PatchedUnit> units, List<NetworkNode> nodes, List<SacnSource> sources, @Nullable String us) {
         this.units = units;
         this.nodes = nodes;
         this.sources = sources;
@@ -45,7 +45,7 @@ public final class PatchCheck {
      * @param sources heard on the network now; empty when nobody listens
      * @param us identifier under which this Oblume sends, or null when it does not
      */
-    public static List<Conflict> of(Collection<PatchedUnit> units, Collection<NetworkNode> nodes, Collection<HeardSource> sources, @Nullable String us) {
+    public static List<Conflict> of(Collection<PatchedUnit> units, Collection<NetworkNode> nodes, Collection<SacnSource> sources, @Nullable String us) {
         PatchCheck check = new PatchCheck(List.copyOf(units), List.copyOf(nodes), List.copyOf(sources), us);
         check.overlaps();
         check.sameUnitTwice();
@@ -110,12 +110,12 @@ public final class PatchCheck {
     }
 
     private void lacking(PatchedUnit unit, Mode mode) {
-        List<Parameter> lost = mode.isKnown() ? unit.dialled().lostIn(mode, unit.placement()) : List.of();
+        List<Parameter> lost = mode.isKnown() ? unit.values().unsupportedBy(mode, unit.placement()) : List.of();
         if (lost.isEmpty()) {
             return;
         }
         String what = lost.stream().map(PatchCheck::recorded).distinct().collect(Collectors.joining(" and "));
-        Mode better = unit.modes().stream().filter(m -> m.isKnown() && unit.dialled().lostIn(m, unit.placement()).isEmpty()).findFirst().orElse(null);
+        Mode better = unit.modes().stream().filter(m -> m.isKnown() && unit.values().unsupportedBy(m, unit.placement()).isEmpty()).findFirst().orElse(null);
         add(Kind.MODE_LACKS, List.of(key(unit)), "%s has %s recorded; its mode %s has no slot for it.".formatted(name(unit), what, mode.name()),
                 better == null ? "Set it at the head, and note it." : "Change it to %s, at the next address with room for its %d slots.".formatted(better.name(), better.slots()),
                 better == null ? Map.of() : Map.of(key(unit), fitted(unit, better)));
@@ -159,15 +159,15 @@ public final class PatchCheck {
     }
 
     private void sources() {
-        Map<Integer, List<HeardSource>> byUniverse = sources.stream().collect(Collectors.groupingBy(HeardSource::universe, TreeMap::new, Collectors.toList()));
+        Map<Integer, List<SacnSource>> byUniverse = sources.stream().collect(Collectors.groupingBy(SacnSource::universe, TreeMap::new, Collectors.toList()));
         byUniverse.forEach((universe, heard) -> {
-            int highest = heard.stream().mapToInt(HeardSource::priority).max().orElseThrow();
-            List<HeardSource> top = heard.stream().filter(s -> s.priority() == highest).toList();
+            int highest = heard.stream().mapToInt(SacnSource::priority).max().orElseThrow();
+            List<SacnSource> top = heard.stream().filter(s -> s.priority() == highest).toList();
             if (top.size() > 1) {
-                add(Kind.TWO_SOURCES, top.stream().map(HeardSource::name).toList(), "%s both send universe %d at priority %d: which is heard is chance.".formatted(
-                        top.stream().map(HeardSource::name).collect(Collectors.joining(" and ")), universe, highest), "Stop one of them, or give it another priority.", Map.of());
+                add(Kind.TWO_SOURCES, top.stream().map(SacnSource::name).toList(), "%s both send universe %d at priority %d: which is heard is chance.".formatted(
+                        top.stream().map(SacnSource::name).collect(Collectors.joining(" and ")), universe, highest), "Stop one of them, or give it another priority.", Map.of());
             }
-            heard.stream().filter(s -> s.id().equals(us) && s.priority() < highest).findFirst().ifPresent(ours -> add(Kind.OVERRULED, top.stream().map(HeardSource::name).toList(),
+            heard.stream().filter(s -> s.id().equals(us) && s.priority() < highest).findFirst().ifPresent(ours -> add(Kind.OVERRULED, top.stream().map(SacnSource::name).toList(),
                     "%s sends universe %d at priority %d, above ours of %d: it is heard, not we.".formatted(top.get(0).name(), universe, highest, ours.priority()),
                     "Stop it, or recall with a priority above %d.".formatted(highest), Map.of()));
         });

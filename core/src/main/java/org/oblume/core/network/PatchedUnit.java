@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.plot.Patch;
@@ -21,10 +21,10 @@ import org.oblume.core.plot.Tint;
  * @param placement the light
  * @param patch where it listens
  * @param modes what its kind has; empty when they are not known
- * @param dialled what it is dialled to
+ * @param values what it is dialled to
  * @param menu what is set in its own menu
  */
-public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Dialled dialled, Menu menu) {
+public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, FixtureValues values, Menu menu) {
 
     public PatchedUnit {
         modes = List.copyOf(modes);
@@ -35,13 +35,13 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Di
      *
      * @param modesOf what modes a thing has
      */
-    public static List<PatchedUnit> of(Recording recording, ShotState state, Function<Piece, List<Mode>> modesOf) {
+    public static List<PatchedUnit> of(SceneRecord scene, ShotState state, Function<Piece, List<Mode>> modesOf) {
         List<PatchedUnit> units = new ArrayList<>();
-        for (Placement placement : recording.placements()) {
-            if (placement.kind().isLight() && state.stands(placement.key())) {
+        for (Placement placement : scene.placements()) {
+            if (placement.kind().isLight() && state.isOnSet(placement.key())) {
                 String key = placement.key();
                 units.add(new PatchedUnit(placement, state.value(key, Patch.class).orElse(Patch.BY_HAND), modesOf.apply(placement.piece()),
-                        Dialled.of(state, key), state.value(key, Menu.class).orElse(Menu.NOTHING)));
+                        FixtureValues.of(state, key), state.value(key, Menu.class).orElse(Menu.NOTHING)));
             }
         }
         return units;
@@ -74,20 +74,20 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Di
     /** What is recorded of it and cannot be sent, each with its value; empty when all of it is sent. */
     public List<String> atTheHead() {
         if (!isPatched()) {
-            return List.of(dialled.say());
+            return List.of(values.say());
         }
-        return mode().filter(Mode::isKnown).map(m -> dialled.lostIn(m, placement)).orElse(List.of()).stream().map(lost -> switch (lost) {
-            case CCT -> "%.0f K".formatted(dialled.kelvin());
-            case TINT -> "tint " + new Tint(dialled.duv()).say();
-            case HUE -> dialled.colour().say();
-            case EFFECT, RATE -> dialled.effect().say();
-            default -> "level %.0f %%".formatted(dialled.levelPercent());
+        return mode().filter(Mode::isKnown).map(m -> values.unsupportedBy(m, placement)).orElse(List.of()).stream().map(lost -> switch (lost) {
+            case CCT -> "%.0f K".formatted(values.kelvin());
+            case TINT -> "tint " + new Tint(values.duv()).say();
+            case HUE -> values.colour().say();
+            case EFFECT, RATE -> values.effect().say();
+            default -> "level %.0f %%".formatted(values.levelPercent());
         }).distinct().toList();
     }
 
     /** A mode to give it when it has none: of those that carry all it is dialled to the finest, else the one with most slots. */
     public Optional<Mode> usualMode() {
         return modes.stream().filter(m -> !m.name().toLowerCase(Locale.ROOT).startsWith("app"))
-                .max(Comparator.<Mode>comparingInt(m -> -dialled.lostIn(m, placement).size()).thenComparingInt(Mode::slots));
+                .max(Comparator.<Mode>comparingInt(m -> -values.unsupportedBy(m, placement).size()).thenComparingInt(Mode::slots));
     }
 }

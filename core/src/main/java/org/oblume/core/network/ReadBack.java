@@ -9,12 +9,12 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Colour;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.plot.Patch;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Numbers;
 
@@ -39,10 +39,10 @@ public final class ReadBack {
      * @param attribute that differs, or null when the unit does not answer at all
      * @param sentence in the job's words: {@code Edge is at 62 %, record 55 %}
      * @param rigs the value as the rig has it, to be taken as a knot; null when there is none to take
-     * @param standing when the light is on on one side and off on the other: what the rig has
+     * @param status when the light is on on one side and off on the other: what the rig has
      * @param bySending whether sending the record again can mend it
      */
-    public record Drift(String key, @Nullable Attribute attribute, String sentence, @Nullable AttributeValue rigs, @Nullable Standing standing, boolean bySending) {
+    public record Drift(String key, @Nullable Attribute attribute, String sentence, @Nullable AttributeValue rigs, @Nullable SetStatus status, boolean bySending) {
     }
 
     /**
@@ -128,12 +128,12 @@ public final class ReadBack {
 
     private static void levels(List<Drift> drift, PatchedUnit unit, Mode mode, UnitAnswer answer, double steps) {
         String key = unit.placement().key();
-        Dialled ours = unit.dialled();
-        Dialled theirs = answer.dialled();
+        FixtureValues ours = unit.values();
+        FixtureValues theirs = answer.dialled();
         Ranges ranges = Ranges.of(unit.placement().piece());
         double level = theirs.levelPercent();
         if (!near(level, ours.levelPercent(), FULL * step(mode, Parameter.LEVEL), steps)) {
-            Standing standing = ours.levelPercent() == 0 && level > 0 ? Standing.ON : ours.levelPercent() > 0 && level == 0 ? new Standing(Standing.State.OFF) : null;
+            SetStatus standing = ours.levelPercent() == 0 && level > 0 ? SetStatus.ON : ours.levelPercent() > 0 && level == 0 ? new SetStatus(SetStatus.State.OFF) : null;
             String sentence = answer.warmingUp() ? "%s is warming up: at %s, record %s." : "%s is at %s, record %s.";
             int decimals = percent(level, 1).equals(percent(ours.levelPercent(), 1)) ? FINE_DECIMALS : 1;
             drift.add(new Drift(key, Attribute.LEVEL, sentence.formatted(name(unit), percent(level, decimals), percent(ours.levelPercent(), decimals)),
@@ -143,7 +143,7 @@ public final class ReadBack {
             return;
         }
         if (theirs.kelvin() != null && ours.kelvin() != null && !near(theirs.kelvin(), ours.kelvin(), ranges.kelvin().span() * step(mode, Parameter.CCT), steps)) {
-            drift.add(new Drift(key, Attribute.CCT, "%s is dialled to %.0f K, record %.0f K.".formatted(name(unit), theirs.kelvin(), ours.kelvin()), new Dial(rounded(theirs.kelvin(), 0)), null, true));
+            drift.add(new Drift(key, Attribute.CCT, "%s is dialled to %.0f K, record %.0f K.".formatted(name(unit), theirs.kelvin(), ours.kelvin()), new ColourTemperature(rounded(theirs.kelvin(), 0)), null, true));
         }
         if (mode.listensTo(Parameter.TINT) && !near(theirs.duv(), ours.duv(), ranges.duv().span() * step(mode, Parameter.TINT), steps)) {
             drift.add(new Drift(key, Attribute.TINT, "%s has tint %s, record %s.".formatted(name(unit), new Tint(rounded(theirs.duv(), 4)).say(), new Tint(ours.duv()).say()),

@@ -32,7 +32,7 @@ public record SacnPacket(UUID source, String name, int priority, int sequence, b
     /** First slot's index in the packet. */
     public static final int FIRST_SLOT = 126;
     /** Packets with the stream-terminated bit that end a stream. */
-    public static final int LAST_WORDS = 3;
+    public static final int TERMINATION_PACKETS = 3;
 
     private static final int PREAMBLE = 0x0010;
     private static final byte[] ACN = {'A', 'S', 'C', '-', 'E', '1', '.', '1', '7', 0, 0, 0};
@@ -57,7 +57,7 @@ public record SacnPacket(UUID source, String name, int priority, int sequence, b
         Checks.within("priority", "The priority", priority, 0, HIGHEST_PRIORITY, "");
         Checks.within("The sequence number", sequence, 0, BYTE, "");
         Checks.within("universe", "Universe", universe, 1, Patch.LAST_UNIVERSE, "");
-        Checks.within("The number of slots", slots.length, 1, SlotFrame.SLOTS, "");
+        Checks.within("The number of slots", slots.length, 1, UniverseFrame.SLOTS, "");
         if (name.getBytes(StandardCharsets.UTF_8).length >= NAME_LENGTH) {
             throw new Refusal("name", "The source's name “%s” is longer than 63 octets: make it shorter.".formatted(name));
         }
@@ -106,7 +106,7 @@ public record SacnPacket(UUID source, String name, int priority, int sequence, b
                 "It does not begin as an ACN packet does.");
         require(in.getInt(18) == ROOT_VECTOR && in.getInt(40) == DATA_VECTOR, "It is not an E1.31 data packet.");
         int count = in.getShort(123) & 0xffff;
-        require(count >= 2 && count <= SlotFrame.SLOTS + 1 && START_CODE_AT + count <= length, "It says it has %d slots, and is cut short or too long.".formatted(count - 1));
+        require(count >= 2 && count <= UniverseFrame.SLOTS + 1 && START_CODE_AT + count <= length, "It says it has %d slots, and is cut short or too long.".formatted(count - 1));
         int end = START_CODE_AT + count;
         layer(in, ROOT_AT, end, "root");
         layer(in, FRAMING_AT, end, "framing");

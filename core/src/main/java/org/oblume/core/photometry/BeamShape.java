@@ -8,7 +8,7 @@ import org.oblume.core.units.Checks;
  * @param peakCandela on the axis, candela, above 0
  * @param beamDeg full angle at half intensity, degrees, above 0 to 180
  */
-public record BeamShape(double peakCandela, double beamDeg) implements Spread {
+public record BeamShape(double peakCandela, double beamDeg) implements Distribution {
 
     private static final double WIDEST_DEG = 180;
     /** {@code √log₂10}: half beams from the axis to a tenth of the peak. */

@@ -9,7 +9,7 @@ import org.oblume.core.units.Stops;
  * @param normalCandela along its normal, candela, 0 or more
  * @param radiusM of the part that shines, metres, 0 or more
  */
-public record LambertianDisc(double normalCandela, double radiusM) implements Spread {
+public record LambertianDisc(double normalCandela, double radiusM) implements Distribution {
 
     public LambertianDisc {
         Checks.notBelow0("normalCandela", "The intensity", normalCandela, " cd");
@@ -24,7 +24,7 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Sp
      * @param incidenceRad angle at which the light meets the board, radians, 0 to below π/2
      * @param reflectance 0 to 1
      */
-    public static LambertianDisc bounced(Spread beam, double areaM2, double distanceM, double incidenceRad,
+    public static LambertianDisc bounced(Distribution beam, double areaM2, double distanceM, double incidenceRad,
             double reflectance) {
         Checks.within("reflectance", "The reflectance", reflectance, 0, 1, "");
         double cosine = Math.max(0, Math.cos(incidenceRad));
@@ -37,11 +37,11 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Sp
      * @param areaM2 of the frame, m², above 0
      * @param distanceM from the head to the frame, metres, above 0
      */
-    public static LambertianDisc diffused(Spread beam, double areaM2, double distanceM, Stops lost) {
+    public static LambertianDisc diffused(Distribution beam, double areaM2, double distanceM, Stops lost) {
         return caught(beam, areaM2, distanceM, 1, lost.transmission());
     }
 
-    private static LambertianDisc caught(Spread beam, double areaM2, double distanceM, double foreshortening,
+    private static LambertianDisc caught(Distribution beam, double areaM2, double distanceM, double foreshortening,
             double kept) {
         double radius = Math.sqrt(Checks.above0("areaM2", "The area", areaM2, " m²") / Math.PI);
         Checks.above0("distanceM", "The distance", distanceM, " m");

@@ -16,7 +16,7 @@ import org.oblume.core.units.Checks;
  * @param output part of full, 0 or more
  * @param calibration against the meter
  */
-public record LightSource(SpacePoint at, Bearing bearing, double tiltDeg, Spread spread, double emitterRadiusM,
+public record LightSource(SpacePoint at, Bearing bearing, double tiltDeg, Distribution distribution, double emitterRadiusM,
         double output, LightColour colour, Calibration calibration) {
 
     /** What a mirror sends back unless it is known better. */
@@ -37,7 +37,7 @@ public record LightSource(SpacePoint at, Bearing bearing, double tiltDeg, Spread
     public LightSource mirrored(SpacePoint on, Direction normal, double reflectance) {
         double before = (at.xM() - on.xM()) * normal.x() + (at.yM() - on.yM()) * normal.y() + (at.zM() - on.zM()) * normal.z();
         Direction turned = aim().mirrored(normal);
-        return new LightSource(normal.from(at, -2 * before), turned.bearing(), turned.tiltDeg(), spread, emitterRadiusM,
+        return new LightSource(normal.from(at, -2 * before), turned.bearing(), turned.tiltDeg(), distribution, emitterRadiusM,
                 output * Checks.within("reflectance", "The mirror's reflectance", reflectance, 0, 1, ""), colour, calibration);
     }
 
@@ -47,7 +47,7 @@ public record LightSource(SpacePoint at, Bearing bearing, double tiltDeg, Spread
 
     /** The same light in another strength and colour. @param part of what it was, 0 or more */
     public LightSource dimmed(double part, LightColour behind) {
-        return new LightSource(at, bearing, tiltDeg, spread, emitterRadiusM, output * part, behind, calibration);
+        return new LightSource(at, bearing, tiltDeg, distribution, emitterRadiusM, output * part, behind, calibration);
     }
 
     /**
@@ -76,7 +76,7 @@ public record LightSource(SpacePoint at, Bearing bearing, double tiltDeg, Spread
             return 0;
         }
         double along = Direction.between(at, surface).dot(aim());
-        return spread.candela(Math.acos(Math.max(-1, Math.min(1, along)))) * output * calibration.k()
+        return distribution.candela(Math.acos(Math.max(-1, Math.min(1, along)))) * output * calibration.k()
                 / (distance * distance + emitterRadiusM * emitterRadiusM);
     }
 }

@@ -10,7 +10,7 @@ import org.oblume.core.units.Refusal;
  * @param anglesDeg off the axis, degrees, rising from 0, at most 180; 2 to 361 of them
  * @param candela at those angles, candela, 0 or more, the first above 0
  */
-public record MeasuredBeam(List<Double> anglesDeg, List<Double> candela) implements Spread {
+public record MeasuredBeam(List<Double> anglesDeg, List<Double> candela) implements Distribution {
 
     private static final int MOST = 361;
     private static final double BEHIND_DEG = 180;

@@ -49,12 +49,12 @@ public final class Arrange {
     }
 
     /** The same way to look on the other side of a line; one that is aimed at a mark stays so. */
-    public static Pointing mirrored(Pointing pointing, Line line) {
+    public static AimSetting mirrored(AimSetting pointing, Line line) {
         if (pointing.bearingDeg() == null || pointing.tiltDeg() == null) {
             return pointing;
         }
         double bearing = Bearing.fromOffset(line.to().xM() - line.from().xM(), line.to().yM() - line.from().yM()).degrees();
-        return Pointing.along(2 * bearing - pointing.bearingDeg(), pointing.tiltDeg());
+        return AimSetting.along(2 * bearing - pointing.bearingDeg(), pointing.tiltDeg());
     }
 
     /** The nearest place on a line. */

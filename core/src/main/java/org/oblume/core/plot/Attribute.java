@@ -10,12 +10,12 @@ import org.oblume.core.units.Refusal;
 
 /** What is recorded of a placement, each with the type of its values and the way it is typed. */
 public enum Attribute {
-    STANDING("on set", Standing.class, Standing::parse),
+    STANDING("on set", SetStatus.class, SetStatus::parse),
     PLACE("place", Place.class, Place::parse),
     HEIGHT("height", Height.class, Height::parse),
-    AIM("aim", Pointing.class, Pointing::parse),
+    AIM("aim", AimSetting.class, AimSetting::parse),
     LEVEL("level", Level.class, Level::parse),
-    CCT("colour temperature", Dial.class, Dial::parse),
+    CCT("colour temperature", ColourTemperature.class, ColourTemperature::parse),
     TINT("tint", Tint.class, Tint::parse),
     COLOUR("colour", Colour.class, Colour::parse),
     BEAM("beam", Beam.class, Beam::parse),

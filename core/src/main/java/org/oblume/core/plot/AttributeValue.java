@@ -1,7 +1,9 @@
 package org.oblume.core.plot;
 
+import org.oblume.core.units.Phrase;
+
 /** One recorded value of one placement. Each attribute has its own type, which checks itself. */
-public sealed interface AttributeValue permits Standing, Place, Height, Pointing, Level, Dial, Tint, Beam, Modifiers,
+public sealed interface AttributeValue permits SetStatus, Place, Height, AimSetting, Level, ColourTemperature, Tint, Beam, Modifiers,
         Patch, Menu, Colour, Effect, Lens, Stop, Speed, Shutter, White, LensNd, Daylight, OnPurpose {
 
     /** The value as a crew says it, metric, without the attribute's name: {@code 45 %}. */
@@ -10,5 +12,10 @@ public sealed interface AttributeValue permits Standing, Place, Height, Pointing
     /** The same with lengths in feet and inches. */
     default String sayImperial() {
         return say();
+    }
+
+    /** The same in both unit systems. */
+    default Phrase phrase() {
+        return new Phrase(say(), sayImperial());
     }
 }

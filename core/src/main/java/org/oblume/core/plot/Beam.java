@@ -23,6 +23,6 @@ public record Beam(double beamDeg) implements AttributeValue {
 
     @Override
     public String say() {
-        return Said.number(beamDeg) + "°";
+        return Format.number(beamDeg) + "°";
     }
 }

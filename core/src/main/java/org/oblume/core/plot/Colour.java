@@ -79,6 +79,6 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
 
     @Override
     public String say() {
-        return plain() ? "white" : "hue %s°, saturation %s %%".formatted(Said.number(hueDeg), Said.number(saturationPercent));
+        return plain() ? "white" : "hue %s°, saturation %s %%".formatted(Format.number(hueDeg), Format.number(saturationPercent));
     }
 }

@@ -73,11 +73,11 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
 
     /** What to say to cast and crew before it runs; null when nothing has to be said. */
     public @Nullable String caution() {
-        return canTriggerSeizures() ? "%s flashes a second can trigger seizures: warn cast and crew before it runs.".formatted(Said.number(rateHz)) : null;
+        return canTriggerSeizures() ? "%s flashes a second can trigger seizures: warn cast and crew before it runs.".formatted(Format.number(rateHz)) : null;
     }
 
     @Override
     public String say() {
-        return runs() ? "%s, %s a second".formatted(kind.label(), Said.number(rateHz)) : "none";
+        return runs() ? "%s, %s a second".formatted(kind.label(), Format.number(rateHz)) : "none";
     }
 }

@@ -38,6 +38,6 @@ public record Lens(double focalLengthMm) implements AttributeValue {
 
     @Override
     public String say() {
-        return Said.number(focalLengthMm) + " mm";
+        return Format.number(focalLengthMm) + " mm";
     }
 }

@@ -34,6 +34,6 @@ public record LensNd(double density) implements AttributeValue {
 
     @Override
     public String say() {
-        return density == 0 ? "clear" : "ND " + Said.number(density);
+        return density == 0 ? "clear" : "ND " + Format.number(density);
     }
 }

@@ -19,6 +19,6 @@ public record Level(double percent) implements AttributeValue {
 
     @Override
     public String say() {
-        return Said.number(percent) + " %";
+        return Format.number(percent) + " %";
     }
 }

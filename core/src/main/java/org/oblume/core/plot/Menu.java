@@ -111,7 +111,7 @@ public record Menu(@Nullable LevelCurve curve, @Nullable Boolean smoothing, @Nul
         add(said, "fan ", fan);
         add(said, "output ", output);
         if (frequencyHz != null) {
-            said.add(Said.number(frequencyHz) + " Hz");
+            said.add(Format.number(frequencyHz) + " Hz");
         }
         add(said, "", onLoss);
         add(said, "display ", onOff(display));

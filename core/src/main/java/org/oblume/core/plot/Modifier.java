@@ -79,7 +79,7 @@ public record Modifier(String name, double stops, double miredShift, double duvS
     public String say() {
         String over = covers == null ? name : "%s in the %s half".formatted(name, covers.name().toLowerCase(Locale.ROOT));
         return frameWidthM == null ? over
-                : "%s on %s m frame, %s m before the lens".formatted(over, Said.number(frameWidthM),
-                        Said.number(frameDistanceM == null ? 0 : frameDistanceM));
+                : "%s on %s m frame, %s m before the lens".formatted(over, Format.number(frameWidthM),
+                        Format.number(frameDistanceM == null ? 0 : frameDistanceM));
     }
 }

@@ -1,10 +1,10 @@
 package org.oblume.core.plot;
 
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.photometry.AllRound;
+import org.oblume.core.photometry.IsotropicSource;
 import org.oblume.core.photometry.BeamShape;
 import org.oblume.core.photometry.MeasuredBeam;
-import org.oblume.core.photometry.Spread;
+import org.oblume.core.photometry.Distribution;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -35,12 +35,12 @@ public record Optics(double spotCandela, double spotBeamDeg, double floodCandela
     }
 
     /** How it spreads its light when it is focused to a beam; beyond its ends it is taken at the end. */
-    public Spread at(double beamDeg) {
+    public Distribution at(double beamDeg) {
         if (measured != null) {
             return measured;
         }
         if (spotBeamDeg == ALL_ROUND_DEG) {
-            return new AllRound(spotCandela);
+            return new IsotropicSource(spotCandela);
         }
         BeamShape spot = new BeamShape(spotCandela, spotBeamDeg);
         double range = floodBeamDeg - spotBeamDeg;

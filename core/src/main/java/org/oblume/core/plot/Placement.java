@@ -62,11 +62,11 @@ public record Placement(String key, String name, PlacementKind kind, Role role, 
         if (!kind.records(attribute)) {
             throw new Refusal("%s has no %s to record.".formatted(name, attribute.label()));
         }
-        if (value instanceof Dial dial && piece.lowestKelvin() != null && piece.highestKelvin() != null) {
+        if (value instanceof ColourTemperature dial && piece.lowestKelvin() != null && piece.highestKelvin() != null) {
             Checks.within("%s: colour temperature".formatted(name), dial.kelvin(), piece.lowestKelvin(),
                     piece.highestKelvin(), " K");
         }
-        if (value instanceof Standing standing && standing.state() == Standing.State.OFF && !kind.isLight()) {
+        if (value instanceof SetStatus standing && standing.state() == SetStatus.State.OFF && !kind.isLight()) {
             throw new Refusal("%s cannot be off: it is on set or struck.".formatted(name));
         }
     }

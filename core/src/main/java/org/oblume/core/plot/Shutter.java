@@ -46,6 +46,6 @@ public record Shutter(double fps, double angleDeg) implements AttributeValue {
 
     @Override
     public String say() {
-        return "1/%s s".formatted(Said.number(Math.round(10 / seconds()) / 10.0));
+        return "1/%s s".formatted(Format.number(Math.round(10 / seconds()) / 10.0));
     }
 }

@@ -27,6 +27,6 @@ public record Speed(double iso) implements AttributeValue {
 
     @Override
     public String say() {
-        return "ISO " + Said.number(iso);
+        return "ISO " + Format.number(iso);
     }
 }

@@ -32,16 +32,16 @@ public final class StartValues {
      * @param stack what it comes with: a cloth on a frame, what a net takes
      */
     public static List<AttributeValue> of(Placement placement, Place place, double beamDeg, @Nullable String mark, Modifiers stack) {
-        List<AttributeValue> values = new ArrayList<>(List.of(Standing.ON, place, new Height(heightM(placement)),
-                mark == null ? Pointing.along(0, 0) : Pointing.atMark(mark, EYES_M)));
+        List<AttributeValue> values = new ArrayList<>(List.of(SetStatus.ON, place, new Height(heightM(placement)),
+                mark == null ? AimSetting.along(0, 0) : AimSetting.atMark(mark, EYES_M)));
         if (placement.kind().isLight()) {
-            values.addAll(List.of(new Level(FULL), new Dial(kelvin(placement.piece())), new Tint(0), new Beam(beamDeg),
+            values.addAll(List.of(new Level(FULL), new ColourTemperature(kelvin(placement.piece())), new Tint(0), new Beam(beamDeg),
                     stack, Patch.BY_HAND));
         } else if (placement.kind().records(Attribute.MODIFIERS)) {
             values.add(stack);
         }
         if (placement.kind() == PlacementKind.DAYLIGHT) {
-            values.addAll(List.of(new Dial(OVERCAST_K), new Tint(0), new Daylight(OVERCAST_LUX, 0, null, null)));
+            values.addAll(List.of(new ColourTemperature(OVERCAST_K), new Tint(0), new Daylight(OVERCAST_LUX, 0, null, null)));
         }
         if (placement.kind() == PlacementKind.CAMERA) {
             values.addAll(List.of(new Lens(NORMAL_LENS_MM), new Stop(WIDE_OPEN_ENOUGH), new Speed(USUAL_ISO),

@@ -19,6 +19,6 @@ public record Tint(double duv) implements AttributeValue {
 
     @Override
     public String say() {
-        return (duv > 0 ? "+" : "") + Said.number(duv) + (duv > 0 ? " green" : duv < 0 ? " magenta" : "");
+        return (duv > 0 ? "+" : "") + Format.number(duv) + (duv > 0 ? " green" : duv < 0 ? " magenta" : "");
     }
 }

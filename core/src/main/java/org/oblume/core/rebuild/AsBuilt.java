@@ -10,9 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.Walls;
@@ -23,9 +23,9 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Stops;
@@ -33,11 +33,11 @@ import org.oblume.core.units.Stops;
 /**
  * A shot as it is rebuilt: on the set where that is done, with what stands in for what is missing and what is not as recorded.
  *
- * @param recording the scene with the set and the things of the rebuild
+ * @param scene the scene with the set and the things of the rebuild
  * @param state what holds there
- * @param standIns keys of things that something else stands in for
+ * @param substituted keys of things that something else stands in for
  */
-public record AsBuilt(Recording recording, ShotState state, Set<String> standIns) {
+public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substituted) {
 
     private static final int HALVINGS = 24;
 
@@ -48,28 +48,28 @@ public record AsBuilt(Recording recording, ShotState state, Set<String> standIns
      * @param fit where the recorded plan lies on that set's
      * @param instead what is not as recorded
      */
-    public static AsBuilt of(Recording recorded, ShotState shot, SetPlan set, PlanFit fit, Collection<Instead> instead) {
+    public static AsBuilt of(SceneRecord recorded, ShotState shot, SetPlan set, PlanFit fit, Collection<Deviation> instead) {
         Map<String, Piece> pieces = new LinkedHashMap<>();
         List<Knot> own = new ArrayList<>();
-        for (Instead one : instead) {
+        for (Deviation one : instead) {
             if (one.piece() != null) {
                 pieces.put(one.placement(), one.piece());
             }
-            one.values().forEach(v -> own.add(new Knot(shot.slate(), one.placement(), v, new Tie(null, one.why(), "rebuild", Instant.EPOCH, 0))));
+            one.values().forEach(v -> own.add(new Knot(shot.slate(), one.placement(), v, new Attribution(null, one.why(), "rebuild", Instant.EPOCH, 0))));
         }
         List<Placement> placements = recorded.placements().stream().map(p -> with(p, pieces.get(p.key()))).toList();
         List<Knot> knots = new ArrayList<>();
         for (Placement placement : placements) {
-            shot.knots(placement.key()).stream().map(k -> new Knot(k.slate(), k.placement(), fitted(k.value(), fit), k.tie())).forEach(knots::add);
+            shot.knots(placement.key()).stream().map(k -> new Knot(k.slate(), k.placement(), fitted(k.value(), fit), k.attribution())).forEach(knots::add);
         }
         knots.addAll(own);
-        return new AsBuilt(Recording.of(set, placements, recorded.book()), ShotState.of(shot.slate(), knots), Set.copyOf(pieces.keySet()));
+        return new AsBuilt(SceneRecord.of(set, placements, recorded.book()), ShotState.of(shot.slate(), knots), Set.copyOf(pieces.keySet()));
     }
 
     /** Of what was found at the meter, what still says something here: nothing of a unit that another one stands in for. */
     public Map<String, Calibration> calibrations(Map<String, Calibration> recorded) {
         Map<String, Calibration> left = new LinkedHashMap<>(recorded);
-        left.keySet().removeAll(standIns);
+        left.keySet().removeAll(substituted);
         return left;
     }
 
@@ -83,8 +83,8 @@ public record AsBuilt(Recording recording, ShotState state, Set<String> standIns
             PlanPoint here = fit.point(place.point());
             return new Place(here.xM(), here.yM(), place.outside());
         }
-        if (value instanceof Pointing pointing && pointing.bearingDeg() != null && pointing.tiltDeg() != null) {
-            return Pointing.along(fit.bearing(Bearing.ofDegrees(pointing.bearingDeg())).degrees(), pointing.tiltDeg());
+        if (value instanceof AimSetting pointing && pointing.bearingDeg() != null && pointing.tiltDeg() != null) {
+            return AimSetting.along(fit.bearing(Bearing.ofDegrees(pointing.bearingDeg())).degrees(), pointing.tiltDeg());
         }
         return value;
     }
@@ -95,14 +95,14 @@ public record AsBuilt(Recording recording, ShotState state, Set<String> standIns
      * @param placement key of what does not fit
      * @param words what is in the way and what could be done
      */
-    public record Misfit(String placement, Words words) {
+    public record Misfit(String placement, Phrase words) {
     }
 
     /** What does not fit: walls, ceiling, throws, the camera's view; in the scene's order. */
     public List<Misfit> misfits() {
         List<Misfit> all = new ArrayList<>();
-        for (Placement placement : recording.placements()) {
-            if (state.stands(placement.key()) && placement.kind() != PlacementKind.DAYLIGHT) {
+        for (Placement placement : scene.placements()) {
+            if (state.isOnSet(placement.key()) && placement.kind() != PlacementKind.DAYLIGHT) {
                 state.value(placement.key(), Place.class).flatMap(place -> misfit(placement, place)).map(words -> new Misfit(placement.key(), words)).ifPresent(all::add);
                 tooHigh(placement).map(words -> new Misfit(placement.key(), words)).ifPresent(all::add);
             }
@@ -110,29 +110,29 @@ public record AsBuilt(Recording recording, ShotState state, Set<String> standIns
         return all;
     }
 
-    private Optional<Words> misfit(Placement placement, Place place) {
-        Walls walls = recording.set().tapeWalls();
+    private Optional<Phrase> misfit(Placement placement, Place place) {
+        Walls walls = scene.set().tapeWalls();
         boolean inside = walls.encloses(place.point());
-        Optional<String> mark = state.value(placement.key(), Pointing.class).map(Pointing::mark).filter(state::stands);
+        Optional<String> mark = state.value(placement.key(), AimSetting.class).map(AimSetting::mark).filter(state::isOnSet);
         Optional<PlanPoint> aimed = mark.flatMap(m -> state.value(m, Place.class)).map(Place::point);
         if (!inside && !place.outside()) {
-            Words out = Words.format(placement.name() + " would stand %s outside the walls.", Words.of(Length.ofMetres(walls.distanceM(place.point()))));
-            return Optional.of(aimed.filter(walls::encloses).map(to -> Words.format("%s %s", out, nearest(placement, place.point(), to, walls))).orElse(out));
+            Phrase out = Phrase.format(placement.name() + " would stand %s outside the walls.", Phrase.of(Length.ofMetres(walls.distanceM(place.point()))));
+            return Optional.of(aimed.filter(walls::encloses).map(to -> Phrase.format("%s %s", out, nearest(placement, place.point(), to, walls))).orElse(out));
         }
-        if (inside && place.outside() && !recording.set().walls().isEmpty()) {
-            return Optional.of(Words.of("%s is recorded outside and would stand inside the walls here.".formatted(placement.name())));
+        if (inside && place.outside() && !scene.set().walls().isEmpty()) {
+            return Optional.of(Phrase.of("%s is recorded outside and would stand inside the walls here.".formatted(placement.name())));
         }
         return aimed.filter(to -> !place.outside() && walls.between(place.point(), to))
-                .map(to -> Words.of(placement.kind() == PlacementKind.CAMERA ? "A wall stands in the camera’s view of %s.".formatted(name(mark))
+                .map(to -> Phrase.of(placement.kind() == PlacementKind.CAMERA ? "A wall stands in the camera’s view of %s.".formatted(name(mark))
                         : "A wall stands between %s and %s.".formatted(placement.name(), name(mark))));
     }
 
     private String name(Optional<String> mark) {
-        return mark.map(m -> recording.placement(m).name()).orElse("its mark");
+        return mark.map(m -> scene.placement(m).name()).orElse("its mark");
     }
 
     /** As far back as it can go on the line to its mark, and what that does to the light. */
-    private Words nearest(Placement placement, PlanPoint from, PlanPoint mark, Walls walls) {
+    private Phrase nearest(Placement placement, PlanPoint from, PlanPoint mark, Walls walls) {
         double in = 0;
         double out = 1;
         for (int i = 0; i < HALVINGS; i++) {
@@ -144,20 +144,20 @@ public record AsBuilt(Recording recording, ShotState state, Set<String> standIns
         }
         double throwM = from.distanceM(mark);
         if (in <= 0) {
-            return Words.of("There is no room for it between the wall and its mark.");
+            return Phrase.of("There is no room for it between the wall and its mark.");
         }
-        Words room = Words.format("There is room for a throw of %s, recorded %s", Words.of(Length.ofMetres(throwM * in)), Words.of(Length.ofMetres(throwM)));
-        return placement.kind().isLight() ? Words.format("%s: about %s stop over on the mark there.", room,
-                Words.of(Stops.of(-2 * Stops.fromRatio(in).value()).inTenths())) : Words.format("%s.", room);
+        Phrase room = Phrase.format("There is room for a throw of %s, recorded %s", Phrase.of(Length.ofMetres(throwM * in)), Phrase.of(Length.ofMetres(throwM)));
+        return placement.kind().isLight() ? Phrase.format("%s: about %s stop over on the mark there.", room,
+                Phrase.of(Stops.of(-2 * Stops.fromRatio(in).value()).inTenths())) : Phrase.format("%s.", room);
     }
 
-    private Optional<Words> tooHigh(Placement placement) {
-        Double ceiling = recording.set().ceilingHeightM();
-        boolean inside = state.value(placement.key(), Place.class).map(p -> recording.set().tapeWalls().encloses(p.point())).orElse(false);
+    private Optional<Phrase> tooHigh(Placement placement) {
+        Double ceiling = scene.set().ceilingHeightM();
+        boolean inside = state.value(placement.key(), Place.class).map(p -> scene.set().tapeWalls().encloses(p.point())).orElse(false);
         double half = placement.kind() == PlacementKind.MARK || placement.kind() == PlacementKind.CAMERA ? 0 : placement.piece().tallM() / 2;
         return ceiling == null || !inside ? Optional.empty() : state.value(placement.key(), Height.class).filter(h -> h.heightM() + half > ceiling)
-                .map(h -> Words.format(placement.name() + " at %s does not go under this ceiling of %s.", Words.of(Length.ofMetres(h.heightM())),
-                        Words.of(Length.ofMetres(ceiling))));
+                .map(h -> Phrase.format(placement.name() + " at %s does not go under this ceiling of %s.", Phrase.of(Length.ofMetres(h.heightM())),
+                        Phrase.of(Length.ofMetres(ceiling))));
     }
 
 }

@@ -17,7 +17,7 @@ import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Refusal;
 
@@ -37,7 +37,7 @@ public final class RebuildSheet {
      */
     public static List<RebuildStep> steps(SetPlan set, List<Placement> placements, ShotState state, BuildOrder order) {
         return placements.stream()
-                .filter(p -> state.stands(p.key()) && p.kind() != PlacementKind.DAYLIGHT)
+                .filter(p -> state.isOnSet(p.key()) && p.kind() != PlacementKind.DAYLIGHT)
                 .sorted(Comparator.comparingInt(p -> order.rank(p.role())))
                 .map(p -> new RebuildStep(p, tapes(set, state, p.key()).orElse(null), cautions(p, state),
                         newestChange(p, state)))
@@ -82,9 +82,9 @@ public final class RebuildSheet {
     }
 
     private static Instant newestChange(Placement placement, ShotState state) {
-        @Nullable String mark = state.value(placement.key(), Pointing.class).map(Pointing::mark).orElse(null);
+        @Nullable String mark = state.value(placement.key(), AimSetting.class).map(AimSetting::mark).orElse(null);
         Stream<Knot> aimedAt = mark == null ? Stream.of() : state.knot(mark, Attribute.PLACE).stream();
-        return Stream.concat(state.knots(placement.key()).stream(), aimedAt).map(k -> k.tie().at())
+        return Stream.concat(state.knots(placement.key()).stream(), aimedAt).map(k -> k.attribution().at())
                 .max(Comparator.naturalOrder()).orElse(Instant.EPOCH);
     }
 }

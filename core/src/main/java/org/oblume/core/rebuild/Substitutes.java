@@ -14,12 +14,12 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.MarkLight;
-import org.oblume.core.light.ShotLight;
+import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Trial;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Beam;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -62,20 +62,20 @@ public final class Substitutes {
     private Substitutes(AsBuilt built, String key, Calibration found, Set<String> missing, Collection<StockItem> stock) {
         this.built = built;
         ShotState state = built.state();
-        this.light = built.recording().placement(key);
+        this.light = built.scene().placement(key);
         if (!light.kind().isLight()) {
             throw new Refusal("%s is no light that something of the kit could stand in for: put up what is like it, and say so.".formatted(light.name()));
         }
-        this.mark = Trial.mark(built.recording(), state, key);
+        this.mark = Trial.mark(built.scene(), state, key);
         Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
-        double dialled = state.value(key, Dial.class).orElseThrow(() -> new Refusal("%s: its colour is not recorded.".formatted(light.name()))).kelvin();
+        double dialled = state.value(key, ColourTemperature.class).orElseThrow(() -> new Refusal("%s: its colour is not recorded.".formatted(light.name()))).kelvin();
         double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
         this.wantedMired = Kelvin.of(dialled).mired() + stack.effect().mired().value();
         this.wantedDuv = tint + stack.effect().duv();
         this.left = stack.items().stream().filter(m -> !missing.contains(m.name())).toList();
         this.corrections = corrections(stock.stream().filter(s -> s.kind() == StockKind.CORRECTION || s.kind() == StockKind.TINT)
                 .filter(s -> !missing.contains(s.name())).map(Modifier::of).toList());
-        MarkLight.FromSource seen = seen(light, state.knots(key).stream().map(k -> k.value()).toList()).filter(f -> f.facingLux() > 0)
+        MarkLight.SourceAtMark seen = seen(light, state.knots(key).stream().map(k -> k.value()).toList()).filter(f -> f.facingLux() > 0)
                 .orElseThrow(() -> new Refusal("%s gives nothing on the mark as recorded: there is nothing to reach.".formatted(light.name())));
         this.wantedLux = seen.facingLux() * found.k();
         this.wantedSizeDeg = seen.angularSizeDeg();
@@ -126,7 +126,7 @@ public final class Substitutes {
         double beam = Math.max(lamp.optics().spotBeamDeg(), Math.min(lamp.optics().floodBeamDeg(), recordedBeam));
         Placement other = new Placement(light.key(), light.name(), light.kind(), light.role(), light.motivation(), unit, light.group(), light.locked());
         try {
-            List<AttributeValue> values = List.of(new Level(FULL), new Dial(round(dial, 10)), new Tint(Math.round(tint * 1e4) / 1e4), new Beam(beam), stack);
+            List<AttributeValue> values = List.of(new Level(FULL), new ColourTemperature(round(dial, 10)), new Tint(Math.round(tint * 1e4) / 1e4), new Beam(beam), stack);
             return seen(other, values).filter(full -> full.facingLux() > 0).map(full -> {
                 double output = wantedLux / full.facingLux();
                 double level = output >= 1 ? FULL : Math.max(lamp.lowestPercent(), Math.round(lamp.curve().level(output) * FULL * 10) / 10.0);
@@ -171,12 +171,12 @@ public final class Substitutes {
     }
 
     /** What the mark sees of it alone, with these values in the place of its own; empty when it does not reach the mark. */
-    private Optional<MarkLight.FromSource> seen(Placement piece, List<AttributeValue> values) {
-        AsBuilt other = AsBuilt.of(built.recording(), built.state(), built.recording().set(), PlanFit.NONE,
-                List.of(new Instead(piece.key(), piece.piece(), values, "tried")));
-        Set<String> others = other.recording().placements().stream().map(Placement::key).filter(k -> !k.equals(piece.key())).collect(Collectors.toSet());
-        ShotLight alone = ShotLight.of(other.recording().set(), other.recording().placements(), other.state(), others, Map.of());
-        return alone.sources().isEmpty() ? Optional.empty() : alone.mark(mark).map(m -> m.sources().get(0));
+    private Optional<MarkLight.SourceAtMark> seen(Placement piece, List<AttributeValue> values) {
+        AsBuilt other = AsBuilt.of(built.scene(), built.state(), built.scene().set(), PlanFit.NONE,
+                List.of(new Deviation(piece.key(), piece.piece(), values, "tried")));
+        Set<String> others = other.scene().placements().stream().map(Placement::key).filter(k -> !k.equals(piece.key())).collect(Collectors.toSet());
+        ShotLighting alone = ShotLighting.of(other.scene().set(), other.scene().placements(), other.state(), others, Map.of());
+        return alone.lights().isEmpty() ? Optional.empty() : alone.mark(mark).map(m -> m.sources().get(0));
     }
 
     private double residualMired(Extra extra, double lowest, double highest) {

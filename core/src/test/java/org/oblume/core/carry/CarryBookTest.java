@@ -17,7 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -27,14 +27,14 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Refusal;
 
 class CarryBookTest {
 
-    private static final List<ShotLine> SCENE_4 = List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"),
+    private static final List<ShotNode> SCENE_4 = List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"),
             shot("4D", "4C"));
 
     static IntStream seeds() {
@@ -52,15 +52,15 @@ class CarryBookTest {
 
     @Test
     void aSceneWhoseShotsAreBasedOnEachOtherIsRefusedWhereverTheRingIs() {
-        List<ShotLine> ring = List.of(shot("4A", null), shot("4E", "4D"), shot("4B", "4D"), shot("4C", "4B"), shot("4D", "4C"));
+        List<ShotNode> ring = List.of(shot("4A", null), shot("4E", "4D"), shot("4B", "4D"), shot("4C", "4B"), shot("4D", "4C"));
         assertThatThrownBy(() -> CarryBook.of(ring, List.of())).isInstanceOf(Refusal.class).hasMessageContaining("base it on itself");
         assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", "4A")), List.of())).hasMessageContaining("4A from 4A");
     }
 
     @Test
     void aShotThatWasShotOrIsRestedOnByOneKeepsItsBase() {
-        List<ShotLine> shots = List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"),
-                new ShotLine("4D", "4C", Stage.SHOT), new ShotLine("4E", "4D", Stage.SHOT));
+        List<ShotNode> shots = List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"),
+                new ShotNode("4D", "4C", ShotStage.SHOT), new ShotNode("4E", "4D", ShotStage.SHOT));
         CarryBook book = CarryBook.of(shots, List.of());
         assertThatCode(() -> book.refuseRebasing("4B", "4C")).doesNotThrowAnyException();
         assertThatCode(() -> book.refuseRebasing("4B", null)).doesNotThrowAnyException();
@@ -86,7 +86,7 @@ class CarryBookTest {
     void whatWasNeverRecordedIsAbsent() {
         ShotState state = CarryBook.of(SCENE_4, List.of()).resolve("4D");
         assertThat(state.placements()).isEmpty();
-        assertThat(state.stands("key")).isFalse();
+        assertThat(state.isOnSet("key")).isFalse();
         assertThat(state.aim("key")).isEmpty();
     }
 
@@ -95,7 +95,7 @@ class CarryBookTest {
     @MethodSource("seeds")
     void theNearestKnotUpTheChainHolds(int seed) {
         Random random = new Random(seed);
-        List<ShotLine> shots = new ArrayList<>();
+        List<ShotNode> shots = new ArrayList<>();
         List<Knot> knots = new ArrayList<>();
         Map<String, Double> levels = new HashMap<>();
         for (int i = 0; i < 40; i++) {
@@ -107,10 +107,10 @@ class CarryBookTest {
             }
         }
         CarryBook book = CarryBook.of(shots, knots);
-        for (ShotLine shot : shots) {
-            ShotLine at = shot;
+        for (ShotNode shot : shots) {
+            ShotNode at = shot;
             while (!levels.containsKey(at.slate())) {
-                at = book.line(at.basedOn());
+                at = book.node(at.basedOn());
             }
             assertThat(level(book, shot.slate())).isEqualTo(levels.get(at.slate()));
             assertThat(book.resolveAll().get(shot.slate()).value("key", Level.class).map(Level::percent)).contains(levels.get(at.slate()));
@@ -119,8 +119,8 @@ class CarryBookTest {
 
     @Test
     void aRevisionSparesTheFirstShotOnEachWayThatWasShotAndCarries() {
-        CarryBook book = CarryBook.of(List.of(new ShotLine("4A", null, Stage.LIT), new ShotLine("4B", "4A", Stage.SHOT), new ShotLine("4C", "4B", Stage.SHOT),
-                new ShotLine("4D", "4A", Stage.PLANNED), new ShotLine("4E", "4D", Stage.SHOT), new ShotLine("4F", "4A", Stage.SHOT)),
+        CarryBook book = CarryBook.of(List.of(new ShotNode("4A", null, ShotStage.LIT), new ShotNode("4B", "4A", ShotStage.SHOT), new ShotNode("4C", "4B", ShotStage.SHOT),
+                new ShotNode("4D", "4A", ShotStage.PLANNED), new ShotNode("4E", "4D", ShotStage.SHOT), new ShotNode("4F", "4A", ShotStage.SHOT)),
                 List.of(knot("4A", "key", new Level(70)), knot("4F", "key", new Level(20))));
         assertThat(book.lockedFollowers("4A", "key", Attribute.LEVEL)).containsExactly("4B", "4E");
         assertThat(book.lockedFollowers("4D", "key", Attribute.LEVEL)).containsExactly("4E");
@@ -158,7 +158,7 @@ class CarryBookTest {
 
     @Test
     void whatWasShotStaysAsItWasShot() {
-        List<ShotLine> shots = List.of(shot("4A", null), new ShotLine("4B", "4A", Stage.SHOT), shot("4C", "4B"));
+        List<ShotNode> shots = List.of(shot("4A", null), new ShotNode("4B", "4A", ShotStage.SHOT), shot("4C", "4B"));
         CarryBook book = CarryBook.of(shots, List.of(knot("4A", "key", new Level(70)), knot("4A", "key", new Height(2)),
                 knot("4B", "key", new Height(1.9))));
         assertThatThrownBy(() -> book.refuseChangingWhatWasShot("4B", "key", Attribute.LEVEL)).hasMessageContaining("locked");
@@ -189,7 +189,7 @@ class CarryBookTest {
     @Test
     void aHeadAimedAtAMarkFollowsIt() {
         CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", Place.of(0, 0)), knot("4A", "key", new Height(2)),
-                knot("4A", "key", Pointing.atMark("mark-1", 1)), knot("4A", "mark-1", Place.of(0, 3)),
+                knot("4A", "key", AimSetting.atMark("mark-1", 1)), knot("4A", "mark-1", Place.of(0, 3)),
                 knot("4C", "mark-1", Place.of(3, 0))));
         assertThat(book.resolve("4A").aim("key").orElseThrow().bearing().degrees()).isZero();
         assertThat(book.resolve("4D").aim("key").orElseThrow().bearing().degrees()).isEqualTo(90);
@@ -200,10 +200,10 @@ class CarryBookTest {
     void allProblemsOfARecordAreTold() {
         Placement key = new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null,
                 new Piece("Bicolour LED spot 300 W", null, 0.15, 2700.0, 6500.0, 320, Mount.STAND));
-        List<Knot> knots = List.of(knot("4A", "key", Place.of(9, 9)), knot("4A", "key", new Dial(9000)),
-                knot("4B", "lamp", new Level(3)), knot("4B", "key", Pointing.atMark("key", 1)));
-        Recording recording = Recording.of(SetPlan.room(5, 5, 3), List.of(key), CarryBook.of(SCENE_4, knots));
-        assertThat(recording.problems(knots)).hasSize(4);
+        List<Knot> knots = List.of(knot("4A", "key", Place.of(9, 9)), knot("4A", "key", new ColourTemperature(9000)),
+                knot("4B", "lamp", new Level(3)), knot("4B", "key", AimSetting.atMark("key", 1)));
+        SceneRecord scene = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(key), CarryBook.of(SCENE_4, knots));
+        assertThat(scene.problems(knots)).hasSize(4);
     }
 
     @Test
@@ -211,12 +211,12 @@ class CarryBookTest {
         Placement lamp = new Placement("lamp", "Bench lamp", PlacementKind.PRACTICAL, Role.PRACTICAL, null,
                 new Piece("Bulb", null, 0.06, null, null, 60, Mount.IN_PLACE));
         Modifiers warm = new Modifiers(List.of(new Modifier("Double straw", 1, 400, 0, false, null, null, null)));
-        List<Knot> knots = List.of(knot("4A", "lamp", new Dial(2000)), knot("4C", "lamp", warm));
-        Recording recording = Recording.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, knots));
-        assertThatCode(() -> recording.checkColours(recording.book().resolve("4A"), "lamp")).doesNotThrowAnyException();
-        assertThatCode(() -> recording.checkColours(recording.book().resolve("4D"), "lamp")).doesNotThrowAnyException();
-        List<Knot> hot = List.of(knot("4A", "lamp", new Dial(1500)), knot("4C", "lamp", warm));
-        Recording refused = Recording.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, hot));
+        List<Knot> knots = List.of(knot("4A", "lamp", new ColourTemperature(2000)), knot("4C", "lamp", warm));
+        SceneRecord scene = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, knots));
+        assertThatCode(() -> scene.checkColours(scene.book().resolve("4A"), "lamp")).doesNotThrowAnyException();
+        assertThatCode(() -> scene.checkColours(scene.book().resolve("4D"), "lamp")).doesNotThrowAnyException();
+        List<Knot> hot = List.of(knot("4A", "lamp", new ColourTemperature(1500)), knot("4C", "lamp", warm));
+        SceneRecord refused = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, hot));
         assertThatThrownBy(() -> refused.checkColours(refused.book().resolve("4D"), "lamp"))
                 .hasMessageStartingWith("Bench lamp in 4D:");
         assertThat(refused.problems(hot)).hasSize(2);
@@ -226,11 +226,11 @@ class CarryBookTest {
         return book.resolve(slate).value("key", Level.class).orElseThrow().percent();
     }
 
-    private static ShotLine shot(String slate, String basedOn) {
-        return new ShotLine(slate, basedOn, Stage.PLANNED);
+    private static ShotNode shot(String slate, String basedOn) {
+        return new ShotNode(slate, basedOn, ShotStage.PLANNED);
     }
 
     private static Knot knot(String slate, String placement, AttributeValue value) {
-        return new Knot(slate, placement, value, new Tie(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1));
+        return new Knot(slate, placement, value, new Attribution(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1));
     }
 }

@@ -35,14 +35,14 @@ class LanesTest {
     @MethodSource("seeds")
     void noTwoThreadsEverLieOnEachOther(int seed) {
         Random random = new Random(seed);
-        List<ShotLine> shots = new ArrayList<>();
+        List<ShotNode> shots = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
-            shots.add(new ShotLine("S" + i, i == 0 || random.nextInt(8) == 0 ? null : "S" + random.nextInt(i), Stage.PLANNED));
+            shots.add(new ShotNode("S" + i, i == 0 || random.nextInt(8) == 0 ? null : "S" + random.nextInt(i), ShotStage.PLANNED));
         }
         CarryBook book = CarryBook.of(shots, List.of());
         Map<String, Integer> lanes = Lanes.of(book);
         List<String> slates = book.slates();
-        for (ShotLine shot : shots) {
+        for (ShotNode shot : shots) {
             if (shot.basedOn() != null) {
                 for (int between = slates.indexOf(shot.basedOn()) + 1; between < slates.indexOf(shot.slate()); between++) {
                     assertThat(lanes.get(slates.get(between))).as("%s passes under %s", shot.slate(), slates.get(between))
@@ -53,9 +53,9 @@ class LanesTest {
     }
 
     private static Map<String, Integer> lanes(@Nullable String... slateAndBase) {
-        List<ShotLine> shots = new ArrayList<>();
+        List<ShotNode> shots = new ArrayList<>();
         for (int i = 0; i < slateAndBase.length; i += 2) {
-            shots.add(new ShotLine(slateAndBase[i], slateAndBase[i + 1], Stage.PLANNED));
+            shots.add(new ShotNode(slateAndBase[i], slateAndBase[i + 1], ShotStage.PLANNED));
         }
         return Lanes.of(CarryBook.of(shots, List.of()));
     }

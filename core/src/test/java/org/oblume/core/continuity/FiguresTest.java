@@ -16,8 +16,8 @@ import org.oblume.core.light.Stage;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
 import org.oblume.core.metering.SoloCheck;
-import org.oblume.core.metering.Suspect;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.metering.FaultHypothesis;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Role;
@@ -43,7 +43,7 @@ class FiguresTest {
 
     @Test
     void whiteAndTintAreFromTheCamerasWhite() {
-        double against5600 = value(predicted(stage.tie("key", new Dial(4300))), Aspect.WHITE);
+        double against5600 = value(predicted(stage.tie("key", new ColourTemperature(4300))), Aspect.WHITE);
         double against4300 = value(predicted(stage.tie("camera", new White(4300, 0.004))), Aspect.WHITE);
         assertThat(against5600 - against4300).isCloseTo(Kelvin.of(4300).mired() - Kelvin.of(5600).mired(), within(1e-6));
         assertThat(value(predicted(stage), Aspect.TINT)).isCloseTo(-0.004, within(0.0005));
@@ -59,7 +59,7 @@ class FiguresTest {
 
     @Test
     void aMarkThatIsNotOnSetHasNoFigures() {
-        assertThat(Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark-9", School.LIT_TO_SHADOW).of()).isEmpty();
+        assertThat(Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark-9", RatioConvention.LIT_TO_SHADOW).of()).isEmpty();
     }
 
     @Test
@@ -97,7 +97,7 @@ class FiguresTest {
     @Test
     void keyToFillNeedsBothAlone() {
         Reading key = new Reading("mark", "key", 400.0, null, null, null, null, Signals.NONE);
-        Figures read = predicted(stage).metered(List.of(key), stage.light(), stage.placements(), stage.state(), "mark", School.KEY_TO_FILL, SignalCurve.NONE);
+        Figures read = predicted(stage).metered(List.of(key), stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.KEY_TO_FILL, SignalCurve.NONE);
         assertThat(read.anyMetered()).isFalse();
     }
 
@@ -137,18 +137,18 @@ class FiguresTest {
             Locale.setDefault(Locale.GERMANY);
             assertThat(Aspect.SOFTNESS.say(1)).contains("2.0 times");
             Reading half = new Reading("mark", "key", stage.light().facingLux("key", "mark") / 2, null, null, null, null, Signals.NONE);
-            assertThat(SoloCheck.of(half, stage.placement("key"), stage.state(), stage.light(), List.of(), Suspect.Spread.USUAL).likely()).first().satisfies(s -> assertThat(s.words()).contains("1.41"));
+            assertThat(SoloCheck.of(half, stage.placement("key"), stage.state(), stage.light(), List.of(), FaultHypothesis.Uncertainty.USUAL).likely()).first().satisfies(s -> assertThat(s.words()).contains("1.41"));
         } finally {
             Locale.setDefault(before);
         }
     }
 
     private Figures metered(Reading reading) {
-        return predicted(stage).metered(List.of(reading), stage.light(), stage.placements(), stage.state(), "mark", School.LIT_TO_SHADOW, SignalCurve.NONE);
+        return predicted(stage).metered(List.of(reading), stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
     }
 
     private static Figures predicted(Stage of) {
-        return Figures.predicted(of.light(), of.placements(), of.state(), "mark", School.LIT_TO_SHADOW);
+        return Figures.predicted(of.light(), of.placements(), of.state(), "mark", RatioConvention.LIT_TO_SHADOW);
     }
 
     private static double value(Figures figures, Aspect aspect) {

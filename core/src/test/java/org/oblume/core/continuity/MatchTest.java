@@ -14,7 +14,7 @@ import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Role;
@@ -63,7 +63,7 @@ class MatchTest {
 
     @Test
     void aWarmerKeyIsDialledBack() {
-        Stage off = shot().tie("key", new Dial(4800));
+        Stage off = shot().tie("key", new ColourTemperature(4800));
         Match.Line white = match(off).line(Aspect.WHITE);
         assertThat(white.verdict()).isEqualTo(Verdict.OUT);
         assertThat(white.say()).contains("mired too warm");
@@ -84,8 +84,8 @@ class MatchTest {
         assertThat(side.verdict()).isEqualTo(Verdict.OUT);
         assertThat(side.say()).isEqualTo("Key comes from the other side of the world");
         Match stilled = Match.of(figures(shot()), figures(jumped), Tolerances.HOLD,
-                Map.of(Aspect.KEY_SIDE, new Stilled(Stilled.Cause.CHEAT, "It would stand in the picture.", "gaffer")));
-        assertThat(stilled.line(Aspect.KEY_SIDE).verdict()).isEqualTo(Verdict.STILLED);
+                Map.of(Aspect.KEY_SIDE, new Waiver(Waiver.Cause.CHEAT, "It would stand in the picture.", "gaffer")));
+        assertThat(stilled.line(Aspect.KEY_SIDE).verdict()).isEqualTo(Verdict.WAIVED);
     }
 
     @Test
@@ -112,7 +112,7 @@ class MatchTest {
     @ParameterizedTest
     @CsvSource({"NONE,2.17", "BT709,3.43"})
     void theMonitorsRatioGoesThroughTheCurveOfTheScene(SignalCurve curve, double stops) {
-        Figures read = metered(curve, School.LIT_TO_SHADOW, new Reading("mark", null, null, null, null, null, null, new Signals(54.0, 12.0, null, null, null)));
+        Figures read = metered(curve, RatioConvention.LIT_TO_SHADOW, new Reading("mark", null, null, null, null, null, null, new Signals(54.0, 12.0, null, null, null)));
         assertThat(read.of().get(Aspect.RATIO).value()).isCloseTo(stops, within(0.01));
         assertThat(read.of().get(Aspect.RATIO).metered()).isTrue();
         assertThat(read.of().get(Aspect.EXPOSURE).metered()).isFalse();
@@ -120,13 +120,13 @@ class MatchTest {
 
     @Test
     void theNewestReadingHoldsAndOneAtAnotherMarkDoesNotCount() {
-        Figures read = metered(SignalCurve.NONE, School.LIT_TO_SHADOW, reading("mark", 100, 50), reading("mark", 100, 25), reading("elsewhere", 100, 10));
+        Figures read = metered(SignalCurve.NONE, RatioConvention.LIT_TO_SHADOW, reading("mark", 100, 50), reading("mark", 100, 25), reading("elsewhere", 100, 10));
         assertThat(read.of().get(Aspect.RATIO).value()).isCloseTo(2, within(1e-9));
     }
 
     @Test
     void keyToFillIsMeteredFromEachAlone() {
-        Figures read = metered(SignalCurve.NONE, School.KEY_TO_FILL, alone("key", 800), alone("fill", 100), reading("mark", 900, 300));
+        Figures read = metered(SignalCurve.NONE, RatioConvention.KEY_TO_FILL, alone("key", 800), alone("fill", 100), reading("mark", 900, 300));
         assertThat(read.of().get(Aspect.RATIO).value()).isCloseTo(3, within(1e-9));
     }
 
@@ -138,7 +138,7 @@ class MatchTest {
         return new Reading("mark", light, lux, null, null, null, null, Signals.NONE);
     }
 
-    private static Figures metered(SignalCurve curve, School school, Reading... readings) {
+    private static Figures metered(SignalCurve curve, RatioConvention school, Reading... readings) {
         Stage stage = shot();
         return figures(stage).metered(List.of(readings), stage.light(), stage.placements(), stage.state(), "mark", school, curve);
     }
@@ -152,7 +152,7 @@ class MatchTest {
     }
 
     private static Figures figures(Stage stage) {
-        return Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark", School.LIT_TO_SHADOW);
+        return Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW);
     }
 
     private static Match match(Stage stage) {
@@ -160,6 +160,6 @@ class MatchTest {
     }
 
     private static String remedy(Match.Line line, Stage stage) {
-        return Remedy.of(line, stage.light(), stage.state(), "mark", School.LIT_TO_SHADOW).orElseThrow().metric();
+        return Remedy.of(line, stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW).orElseThrow().metric();
     }
 }

@@ -10,14 +10,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.oblume.core.light.Stage;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Tint;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 
 /** What the report says to do, done: the line that was off is back, or nearly. */
 class RemedyTest {
@@ -46,19 +46,19 @@ class RemedyTest {
     @ParameterizedTest
     @CsvSource({"4700", "5000", "6300"})
     void aKeyOfAnotherWhiteIsDialledBack(double kelvin) {
-        Stage off = shot().tie("key", new Dial(kelvin));
+        Stage off = shot().tie("key", new ColourTemperature(kelvin));
         String says = remedy(Aspect.WHITE, off);
         assertThat(says).startsWith("Dial Key to");
-        Stage mended = off.tie("key", new Dial(Double.parseDouble(says.replaceAll("\\D", ""))));
+        Stage mended = off.tie("key", new ColourTemperature(Double.parseDouble(says.replaceAll("\\D", ""))));
         assertThat(line(Aspect.WHITE, mended).difference()).isCloseTo(0, within(1.5));
     }
 
     @Test
     void aWhiteOutOfReachIsForAGelOrTheCamera() {
-        Stage off = shot().tie("key", new Dial(2700));
-        Match.Line line = Match.of(figures(shot().tie("key", new Dial(6500)).head("blue", Role.AMBIENCE, 1, 3, 1.5).tie("blue", new Dial(25000))), figures(off), Tolerances.HOLD, Map.of())
+        Stage off = shot().tie("key", new ColourTemperature(2700));
+        Match.Line line = Match.of(figures(shot().tie("key", new ColourTemperature(6500)).head("blue", Role.AMBIENCE, 1, 3, 1.5).tie("blue", new ColourTemperature(25000))), figures(off), Tolerances.HOLD, Map.of())
                 .line(Aspect.WHITE);
-        String says = Remedy.of(line, off.light(), off.state(), "mark", School.LIT_TO_SHADOW).map(Words::metric).orElseThrow();
+        String says = Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW).map(Phrase::metric).orElseThrow();
         assertThat(says).contains("cannot be dialled that far").contains("gel it by −").contains("camera’s white");
     }
 
@@ -83,7 +83,7 @@ class RemedyTest {
         Stage off = shot().tie("key", new Place(away / Math.sqrt(2), away / Math.sqrt(2), false));
         Match.Line softness = line(Aspect.SOFTNESS, off);
         assertThat(softness.verdict()).as("%.0f m", away).isEqualTo(away > 4.5 ? Match.Verdict.OUT : Match.Verdict.HOLDS);
-        assertThat(Remedy.of(softness, off.light(), off.state(), "mark", School.LIT_TO_SHADOW).map(Words::metric).orElseThrow()).startsWith("Key " + way)
+        assertThat(Remedy.of(softness, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW).map(Phrase::metric).orElseThrow()).startsWith("Key " + way)
                 .contains("from %.2f m to 2.83 m".formatted(away));
     }
 
@@ -109,11 +109,11 @@ class RemedyTest {
     @Test
     void keyToFillIsPutRightAtTheFillAlone() {
         Stage off = shot().tie("fill", new Level(40));
-        Figures recorded = Figures.predicted(shot().light(), shot().placements(), shot().state(), "mark", School.KEY_TO_FILL);
-        Figures now = Figures.predicted(off.light(), off.placements(), off.state(), "mark", School.KEY_TO_FILL);
+        Figures recorded = Figures.predicted(shot().light(), shot().placements(), shot().state(), "mark", RatioConvention.KEY_TO_FILL);
+        Figures now = Figures.predicted(off.light(), off.placements(), off.state(), "mark", RatioConvention.KEY_TO_FILL);
         Match.Line line = Match.of(recorded, now, Tolerances.HOLD, Map.of()).line(Aspect.RATIO);
         assertThat(line.difference()).isCloseTo(-1, within(0.01));
-        assertThat(Remedy.of(line, off.light(), off.state(), "mark", School.KEY_TO_FILL).map(Words::metric).orElseThrow()).startsWith("Fill down 1 stop: 40 to 20 %");
+        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.KEY_TO_FILL).map(Phrase::metric).orElseThrow()).startsWith("Fill down 1 stop: 40 to 20 %");
     }
 
     @Test
@@ -122,21 +122,21 @@ class RemedyTest {
         Stage wanted = Stage.outdoors().camera(0, 4).head("key", Role.KEY, 2, 1, 1.5).head("fill", Role.FILL, -2, 1, 1.5).tie("fill", new Level(5));
         Match.Line line = Match.of(figures(wanted), figures(off), Tolerances.HOLD, Map.of()).line(Aspect.RATIO);
         assertThat(line.difference()).isNegative();
-        assertThat(Remedy.of(line, off.light(), off.state(), "mark", School.LIT_TO_SHADOW).map(Words::metric).orElseThrow()).contains("No one light brings it back").contains("flag");
+        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW).map(Phrase::metric).orElseThrow()).contains("No one light brings it back").contains("flag");
     }
 
     @Test
     void aLineThatIsNotKnownOrAMarkThatIsNotThereHasNoRemedy() {
         Match.Line unknown = Match.of(new Figures(Map.of()), figures(shot()), Tolerances.HOLD, Map.of()).line(Aspect.RATIO);
         assertThat(unknown.verdict()).isEqualTo(Match.Verdict.UNKNOWN);
-        assertThat(Remedy.of(unknown, shot().light(), shot().state(), "mark", School.LIT_TO_SHADOW)).isEmpty();
-        assertThat(Remedy.of(line(Aspect.RATIO, shot().tie("fill", new Level(40))), shot().light(), shot().state(), "elsewhere", School.LIT_TO_SHADOW)).isEmpty();
+        assertThat(Remedy.of(unknown, shot().light(), shot().state(), "mark", RatioConvention.LIT_TO_SHADOW)).isEmpty();
+        assertThat(Remedy.of(line(Aspect.RATIO, shot().tie("fill", new Level(40))), shot().light(), shot().state(), "elsewhere", RatioConvention.LIT_TO_SHADOW)).isEmpty();
     }
 
     @Test
     void lengthsAreSaidInFeetToo() {
-        Optional<Words> words = Remedy.of(line(Aspect.EXPOSURE, shot().tie("key", new Level(25))), shot().tie("key", new Level(25)).light(), shot().tie("key", new Level(25)).state(), "mark",
-                School.LIT_TO_SHADOW);
+        Optional<Phrase> words = Remedy.of(line(Aspect.EXPOSURE, shot().tie("key", new Level(25))), shot().tie("key", new Level(25)).light(), shot().tie("key", new Level(25)).state(), "mark",
+                RatioConvention.LIT_TO_SHADOW);
         assertThat(words.orElseThrow().imperial()).contains("9′ 3").doesNotContain(" m ");
     }
 
@@ -147,11 +147,11 @@ class RemedyTest {
     private static Stage shot(Modifier... onKey) {
         return Stage.blackRoom().camera(0, 4).head("key", Role.KEY, 2, 2, 1.5, onKey).tie("key", new Place(2, 2, false)).tie("key", new Level(50))
                 .head("fill", Role.FILL, -2, 2, 1.5).tie("fill", new Level(20)).head("back", Role.BACKGROUND, 1.5, -2, 1.5).tie("back", new Level(50))
-                .tie("back", Pointing.along(200, 0));
+                .tie("back", AimSetting.along(200, 0));
     }
 
     private static Figures figures(Stage stage) {
-        return Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark", School.LIT_TO_SHADOW);
+        return Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW);
     }
 
     private static Match.Line line(Aspect aspect, Stage stage) {
@@ -159,6 +159,6 @@ class RemedyTest {
     }
 
     private static String remedy(Aspect aspect, Stage stage) {
-        return Remedy.of(line(aspect, stage), stage.light(), stage.state(), "mark", School.LIT_TO_SHADOW).map(Words::metric).orElseThrow();
+        return Remedy.of(line(aspect, stage), stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW).map(Phrase::metric).orElseThrow();
     }
 }

@@ -8,16 +8,16 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.Recording;
-import org.oblume.core.carry.ShotLine;
+import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Beam;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
@@ -30,12 +30,12 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Shutter;
 import org.oblume.core.plot.Speed;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Stop;
 import org.oblume.core.plot.Surface;
 import org.oblume.core.plot.Wall;
@@ -46,7 +46,7 @@ public final class Stage {
 
     public static final double PEAK = 10_000;
     public static final double FACE_M = 1.5;
-    private static final ShotLine SHOT = new ShotLine("1A", null, org.oblume.core.carry.Stage.PLANNED);
+    private static final ShotNode SHOT = new ShotNode("1A", null, org.oblume.core.carry.ShotStage.PLANNED);
     private final List<Placement> placements = new ArrayList<>();
     private final List<Knot> knots = new ArrayList<>();
     private SetPlan set;
@@ -54,7 +54,7 @@ public final class Stage {
     private Stage(SetPlan set) {
         this.set = set;
         put(new Placement("mark", "Repairer", PlacementKind.MARK, Role.SUBJECT, null, new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
-                0, 0, FACE_M, Pointing.along(0, 0));
+                0, 0, FACE_M, AimSetting.along(0, 0));
     }
 
     /** Nothing that light could come back off. */
@@ -91,9 +91,9 @@ public final class Stage {
     public Stage head(String key, Role role, LevelCurve curve, double x, double y, double z, Modifier... stack) {
         put(new Placement(key, key, PlacementKind.HEAD, role, null,
                 new Piece("LED spot", null, 0.3, 2700.0, 6500.0, 100, Mount.STAND, null, lamp(curve), null)), x, y, z,
-                Pointing.atMark("mark", FACE_M));
+                AimSetting.atMark("mark", FACE_M));
         tie(key, new Level(100));
-        tie(key, new Dial(5600));
+        tie(key, new ColourTemperature(5600));
         tie(key, new Beam(40));
         return tie(key, new Modifiers(List.of(stack)));
     }
@@ -101,14 +101,14 @@ public final class Stage {
     public Stage grip(String key, PlacementKind kind, double width, double height, @Nullable Surface surface, double x, double y, double z,
             double bearing, double tilt, Modifier... stack) {
         put(new Placement(key, key, kind, Role.NEGATIVE_FILL, null,
-                new Piece("Grip", null, width, null, null, 0, Mount.STAND, height, null, surface)), x, y, z, Pointing.along(bearing, tilt));
+                new Piece("Grip", null, width, null, null, 0, Mount.STAND, height, null, surface)), x, y, z, AimSetting.along(bearing, tilt));
         return kind == PlacementKind.FLAG || kind == PlacementKind.BOUNCE || kind == PlacementKind.MIRROR ? this
                 : tie(key, new Modifiers(List.of(stack)));
     }
 
     public Stage camera(double x, double y) {
         put(new Placement("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, null,
-                new Piece("Camera", null, 0.0249, null, null, 0, Mount.STAND)), x, y, FACE_M, Pointing.atMark("mark", FACE_M));
+                new Piece("Camera", null, 0.0249, null, null, 0, Mount.STAND)), x, y, FACE_M, AimSetting.atMark("mark", FACE_M));
         tie("camera", new Lens(50));
         tie("camera", new Stop(Math.pow(2, 1.5)));
         tie("camera", new Speed(800));
@@ -116,9 +116,9 @@ public final class Stage {
         return tie("camera", new White(5600, 0));
     }
 
-    public Stage put(Placement placement, double x, double y, double z, Pointing aim) {
+    public Stage put(Placement placement, double x, double y, double z, AimSetting aim) {
         placements.add(placement);
-        tie(placement.key(), Standing.ON);
+        tie(placement.key(), SetStatus.ON);
         tie(placement.key(), new Place(x, y, true));
         tie(placement.key(), new Height(z));
         return tie(placement.key(), aim);
@@ -127,7 +127,7 @@ public final class Stage {
     /** Records a value, in place of the one before. */
     public Stage tie(String key, AttributeValue value) {
         knots.removeIf(k -> k.placement().equals(key) && k.attribute() == Attribute.of(value));
-        knots.add(new Knot("1A", key, value, new Tie(null, null, "gaffer", Instant.EPOCH, 1)));
+        knots.add(new Knot("1A", key, value, new Attribution(null, null, "gaffer", Instant.EPOCH, 1)));
         return this;
     }
 
@@ -147,16 +147,16 @@ public final class Stage {
         return CarryBook.of(List.of(SHOT), knots).resolve("1A");
     }
 
-    public Recording recording() {
-        return Recording.of(set, placements, CarryBook.of(List.of(SHOT), knots));
+    public SceneRecord recording() {
+        return SceneRecord.of(set, placements, CarryBook.of(List.of(SHOT), knots));
     }
 
-    public ShotLight light() {
+    public ShotLighting light() {
         return light(Set.of());
     }
 
-    ShotLight light(Set<String> out) {
-        return ShotLight.of(set, placements, state(), out, Map.of());
+    ShotLighting light(Set<String> out) {
+        return ShotLighting.of(set, placements, state(), out, Map.of());
     }
 
     MarkLight mark() {

@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.Change;
-import org.oblume.core.carry.Recording;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Role;
@@ -18,13 +18,13 @@ import org.oblume.core.plot.Role;
 class TrialTest {
 
     private final Stage stage = Stage.outdoors().camera(0, -4).head("key", Role.KEY, 0, 2.9, 1.5).tie("key", new Level(70));
-    private final Recording recording = stage.recording();
+    private final SceneRecord scene = stage.recording();
 
     @Test
     void aTriedChangeIsSeenAndNotKept() {
         Trial trial = trial(List.of(new Change("key", new Level(35))), List.of());
         assertThat(trial.light().facingLux("key", "mark")).isCloseTo(stage.light().facingLux("key", "mark") / 2, within(1e-9));
-        assertThat(recording.book().resolve("1A").value("key", Level.class)).contains(new Level(70));
+        assertThat(scene.book().resolve("1A").value("key", Level.class)).contains(new Level(70));
     }
 
     @Test
@@ -43,17 +43,17 @@ class TrialTest {
 
     @Test
     void whatCouldNotBeKeptCannotBeTriedEither() {
-        assertThatThrownBy(() -> trial(List.of(new Change("key", new Dial(1800))), List.of())).hasMessageContaining("2700");
+        assertThatThrownBy(() -> trial(List.of(new Change("key", new ColourTemperature(1800))), List.of())).hasMessageContaining("2700");
     }
 
     @Test
     void aSourceTakenOutIsOutInTheAnswerOnly() {
-        Trial trial = Trial.of(recording, "1A", List.of(), List.of(), Set.of("key"), Map.of());
-        assertThat(trial.light().sources()).isEmpty();
+        Trial trial = Trial.of(scene, "1A", List.of(), List.of(), Set.of("key"), Map.of());
+        assertThat(trial.light().lights()).isEmpty();
         assertThat(trial.state().value("key", Level.class)).isPresent();
     }
 
     private Trial trial(List<Change> changes, List<String> holds) {
-        return Trial.of(recording, "1A", changes, holds, Set.of(), Map.of());
+        return Trial.of(scene, "1A", changes, holds, Set.of(), Map.of());
     }
 }

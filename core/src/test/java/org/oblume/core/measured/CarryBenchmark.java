@@ -11,16 +11,16 @@ import java.util.concurrent.TimeUnit;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.ShotLine;
-import org.oblume.core.carry.Stage;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.ShotNode;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Tint;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -48,14 +48,14 @@ public class CarryBenchmark {
         final CarryBook book;
 
         public LongNight() {
-            Tie tie = new Tie(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1);
-            List<ShotLine> shots = new ArrayList<>();
+            Attribution tie = new Attribution(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1);
+            List<ShotNode> shots = new ArrayList<>();
             Random random = new Random(4);
             for (int s = 0; s < 60; s++) {
-                shots.add(new ShotLine("S" + s, s == 0 ? null : "S" + (s - 1), Stage.PLANNED));
+                shots.add(new ShotNode("S" + s, s == 0 ? null : "S" + (s - 1), ShotStage.PLANNED));
             }
             for (int i = 0; i < 120; i++) {
-                for (AttributeValue value : List.of(Standing.ON, Place.of(i, 1), new Height(2), new Level(50), new Dial(4300), new Tint(0))) {
+                for (AttributeValue value : List.of(SetStatus.ON, Place.of(i, 1), new Height(2), new Level(50), new ColourTemperature(4300), new Tint(0))) {
                     knots.add(new Knot("S0", "p" + i, value, tie));
                 }
             }

@@ -25,7 +25,7 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Surface;
@@ -158,7 +158,7 @@ public class ComputationBenchmark {
             Stage built = Stage.outdoors().with(new SetPlan(3.6, 0, all, List.of(), List.of(), List.of())).camera(0, -6);
             for (int i = 1; i < 5; i++) {
                 built.put(new Placement("mark-" + i, "Guest " + i, PlacementKind.MARK, Role.SUBJECT, null, new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
-                        i, i % 2, 1.5, Pointing.along(40 * i, 0));
+                        i, i % 2, 1.5, AimSetting.along(40 * i, 0));
             }
             Random random = new Random(7);
             for (int i = 0; i < heads; i++) {

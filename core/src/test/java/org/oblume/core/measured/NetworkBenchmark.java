@@ -6,7 +6,7 @@ import java.util.concurrent.TimeUnit;
 import org.oblume.core.network.Desk;
 import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.network.SacnPacket;
-import org.oblume.core.network.SlotFrame;
+import org.oblume.core.network.UniverseFrame;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -26,35 +26,35 @@ import org.openjdk.jmh.annotations.Warmup;
 @State(Scope.Thread)
 public class NetworkBenchmark {
 
-    private final SlotFrame from = Desk.full(1, 10).get(1);
-    private final SlotFrame to = Desk.full(1, 90).get(1);
+    private final UniverseFrame from = Desk.full(1, 10).get(1);
+    private final UniverseFrame to = Desk.full(1, 90).get(1);
     private final byte[] packet = new byte[SacnPacket.FULL_LENGTH];
     private final List<PatchedUnit> units = Desk.units(1, 50);
-    private final byte[] slots = new byte[SlotFrame.SLOTS];
+    private final byte[] slots = new byte[UniverseFrame.SLOTS];
     private double done;
 
     @Benchmark
     public byte[] aFrameOfAFade() {
         done = done >= 1 ? 0 : done + 0.001;
-        to.fill(from, done, packet, SacnPacket.FIRST_SLOT);
+        to.writeTo(from, done, packet, SacnPacket.FIRST_SLOT);
         SacnPacket.renumber(packet, (int) (done * 255), false);
         return packet;
     }
 
     @Benchmark
     public byte[] aFrameAtRest() {
-        to.fill(from, 1, packet, SacnPacket.FIRST_SLOT);
+        to.writeTo(from, 1, packet, SacnPacket.FIRST_SLOT);
         return packet;
     }
 
     @Benchmark
-    public Map<Integer, SlotFrame> fromTheResolvedState() {
-        return SlotFrame.of(units);
+    public Map<Integer, UniverseFrame> fromTheResolvedState() {
+        return UniverseFrame.of(units);
     }
 
     @Benchmark
     public byte[] copying512Octets() {
-        System.arraycopy(slots, 0, packet, SacnPacket.FIRST_SLOT, SlotFrame.SLOTS);
+        System.arraycopy(slots, 0, packet, SacnPacket.FIRST_SLOT, UniverseFrame.SLOTS);
         return packet;
     }
 }

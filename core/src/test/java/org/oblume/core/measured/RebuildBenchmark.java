@@ -11,7 +11,7 @@ import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.geometry.PlanFit;
-import org.oblume.core.light.ShotLight;
+import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LevelCurve;
@@ -85,7 +85,7 @@ public class RebuildBenchmark {
     public double lightOfTwoHundredHeadsAlone(Kit kit) {
         double sum = 0;
         for (int i = 0; i < 200; i++) {
-            sum += ShotLight.of(kit.built.recording().set(), kit.built.recording().placements(), kit.built.state(), kit.others, Map.of()).facingLux("head-0", "mark");
+            sum += ShotLighting.of(kit.built.scene().set(), kit.built.scene().placements(), kit.built.state(), kit.others, Map.of()).facingLux("head-0", "mark");
         }
         return sum;
     }

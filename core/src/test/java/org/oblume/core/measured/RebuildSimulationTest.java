@@ -15,19 +15,19 @@ import org.junit.jupiter.api.Test;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Figures;
 import org.oblume.core.continuity.Match;
-import org.oblume.core.continuity.School;
+import org.oblume.core.continuity.RatioConvention;
 import org.oblume.core.continuity.Tolerances;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.light.MarkLight;
-import org.oblume.core.light.ShotLight;
+import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
 import org.oblume.core.metering.SoloCheck;
-import org.oblume.core.metering.Suspect;
+import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -83,8 +83,8 @@ class RebuildSimulationTest {
                 }
                 if (!off.isEmpty() && HEADS.get(off.get(0)).equals(at)) {
                     named++;
-                    List<Suspect> likely = checks.get(off.get(0)).likely();
-                    Suspect.Kind wanted = fault == Fault.GEL ? Suspect.Kind.SWAPPED : Suspect.Kind.MODE;
+                    List<FaultHypothesis> likely = checks.get(off.get(0)).likely();
+                    FaultHypothesis.Kind wanted = fault == Fault.GEL ? FaultHypothesis.Kind.SWAPPED : FaultHypothesis.Kind.MODE;
                     cause += !likely.isEmpty() && likely.get(0).kind() == wanted ? 1 : 0;
                 }
                 lines += match(record, real, random).holds() ? 0 : 1;
@@ -112,20 +112,20 @@ class RebuildSimulationTest {
 
     private static SoloCheck check(Stage record, Stage real, String head, Random random) {
         Set<String> others = record.placements().stream().map(Placement::key).filter(k -> !k.equals(head)).collect(Collectors.toSet());
-        ShotLight alone = ShotLight.of(real.set(), real.placements(), real.state(), others, Map.of());
+        ShotLighting alone = ShotLighting.of(real.set(), real.placements(), real.state(), others, Map.of());
         double lux = alone.facingLux(head, "mark") * Math.pow(2, METER_STOPS * random.nextGaussian());
         double kelvin = SoloCheck.colour(real.placement(head), real.state()).orElseThrow().white().kelvin().value();
         Reading reading = new Reading("mark", head, lux, null, null, read(kelvin, random), 0.0, Signals.NONE);
-        return SoloCheck.of(reading, record.placement(head), record.state(), record.light(), STOCK, Suspect.Spread.USUAL);
+        return SoloCheck.of(reading, record.placement(head), record.state(), record.light(), STOCK, FaultHypothesis.Uncertainty.USUAL);
     }
 
     private static Match match(Stage record, Stage real, Random random) {
-        Figures was = Figures.predicted(record.light(), record.placements(), record.state(), "mark", School.LIT_TO_SHADOW);
+        Figures was = Figures.predicted(record.light(), record.placements(), record.state(), "mark", RatioConvention.LIT_TO_SHADOW);
         MarkLight at = real.light().mark("mark").orElseThrow();
         Reading all = new Reading("mark", null, at.lit().lux() * Math.pow(2, METER_STOPS * random.nextGaussian()), at.shadow().lux() * Math.pow(2, METER_STOPS * random.nextGaussian()),
                 at.background() == null ? null : at.background().lux(), read(at.lit().mix().reading().kelvin(), random), null, Signals.NONE);
-        Figures now = Figures.predicted(record.light(), record.placements(), record.state(), "mark", School.LIT_TO_SHADOW)
-                .metered(List.of(all), record.light(), record.placements(), record.state(), "mark", School.LIT_TO_SHADOW, SignalCurve.NONE);
+        Figures now = Figures.predicted(record.light(), record.placements(), record.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+                .metered(List.of(all), record.light(), record.placements(), record.state(), "mark", RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
         return Match.of(was, now, TOLERANCES, Map.of());
     }
 

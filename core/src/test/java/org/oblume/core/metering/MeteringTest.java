@@ -51,15 +51,15 @@ class MeteringTest {
     @CsvSource({"1.0,0,MISSING,Double net is missing", "-1.0,0,DOUBLED,Double net is there twice", "0.3,-42,MISSING,Quarter CTO is missing",
         "-0.2,39,SWAPPED,Half CTO hangs in place of Quarter CTO", "0.5,0,SWAPPED,Single net hangs in place of Double net", "-0.74,0,MODE,wrong mode or curve",
         "0,25,DIAL,dialled to about 4900 K", "-2.7,0,LEVEL_OR_DISTANCE,level"})
-    void theLikeliestCauseIsNamed(double stops, double mired, Suspect.Kind kind, String words) {
-        Suspect first = check(stops, mired, 0.0).likely().get(0);
+    void theLikeliestCauseIsNamed(double stops, double mired, FaultHypothesis.Kind kind, String words) {
+        FaultHypothesis first = check(stops, mired, 0.0).likely().get(0);
         assertThat(first.words()).contains(words);
         assertThat(first.kind()).isEqualTo(kind);
     }
 
     @Test
     void aColourThatWasNotReadIsNotHeldAgainstAGel() {
-        assertThat(check(0.5, null, null).likely()).extracting(Suspect::words).contains("Quarter CTO is missing");
+        assertThat(check(0.5, null, null).likely()).extracting(FaultHypothesis::words).contains("Quarter CTO is missing");
     }
 
     /** Story 2: dialled 4150 K, measures 3950 K, +0.002 through its cloth; the tubes measure 4150 K, +0.009. */
@@ -118,7 +118,7 @@ class MeteringTest {
     @Test
     void whatWasNotReadIsNotHeldAgainstAHead() {
         Reading onlyColour = new Reading("mark", "key", null, null, null, 1e6 / (Kelvin.of(5600).mired() + 42), 0.0, Signals.NONE);
-        SoloCheck check = SoloCheck.of(onlyColour, stage.placement("key"), stage.state(), stage.light(), STOCK, Suspect.Spread.USUAL);
+        SoloCheck check = SoloCheck.of(onlyColour, stage.placement("key"), stage.state(), stage.light(), STOCK, FaultHypothesis.Uncertainty.USUAL);
         assertThat(check.calibration()).isNull();
         assertThat(check.isDoubtful()).isFalse();
         assertThat(check.holds(0.1, 1, 0.001)).isTrue();
@@ -127,21 +127,21 @@ class MeteringTest {
 
     @Test
     void aLevelOrADistanceIsSaidByWhatWouldGiveTheReading() {
-        String words = check(-1, 0.0, 0.0).likely().stream().filter(s -> s.kind() == Suspect.Kind.LEVEL_OR_DISTANCE).findFirst().orElseThrow().words();
+        String words = check(-1, 0.0, 0.0).likely().stream().filter(s -> s.kind() == FaultHypothesis.Kind.LEVEL_OR_DISTANCE).findFirst().orElseThrow().words();
         assertThat(words).contains("a level of about 30 % for 60 %").contains("1.41 times the distance");
-        String brighter = check(1, 0.0, 0.0).likely().stream().filter(s -> s.kind() == Suspect.Kind.LEVEL_OR_DISTANCE).findFirst().orElseThrow().words();
+        String brighter = check(1, 0.0, 0.0).likely().stream().filter(s -> s.kind() == FaultHypothesis.Kind.LEVEL_OR_DISTANCE).findFirst().orElseThrow().words();
         assertThat(brighter).doesNotContain("a level of").contains("0.71 times the distance");
     }
 
     @Test
     void aFilterOfAnotherKindIsNotTakenForOneThatHangs() {
-        assertThat(Suspect.of(stage.placement("key"), stage.state(), STOCK)).filteredOn(s -> s.kind() == Suspect.Kind.SWAPPED).extracting(Suspect::words)
+        assertThat(FaultHypothesis.of(stage.placement("key"), stage.state(), STOCK)).filteredOn(s -> s.kind() == FaultHypothesis.Kind.SWAPPED).extracting(FaultHypothesis::words)
                 .containsExactlyInAnyOrder("Half CTO hangs in place of Quarter CTO", "Full CTO hangs in place of Quarter CTO", "Single net hangs in place of Double net");
     }
 
     @Test
     void aLightAtFullHasNoCurveToSuspect() {
-        assertThat(Suspect.of(stage.placement("key"), stage.tie("key", new Level(100)).state(), STOCK)).noneMatch(s -> s.kind() == Suspect.Kind.MODE);
+        assertThat(FaultHypothesis.of(stage.placement("key"), stage.tie("key", new Level(100)).state(), STOCK)).noneMatch(s -> s.kind() == FaultHypothesis.Kind.MODE);
     }
 
     @Test
@@ -165,7 +165,7 @@ class MeteringTest {
         double lux = stage.light().facingLux("key", "mark") * Math.pow(2, stops);
         double recorded = Kelvin.of(5600).mired() + 42;
         Reading reading = new Reading("mark", "key", lux, null, null, mired == null ? null : 1e6 / (recorded + mired), duv, Signals.NONE);
-        return SoloCheck.of(reading, stage.placement("key"), stage.state(), stage.light(), STOCK, Suspect.Spread.USUAL);
+        return SoloCheck.of(reading, stage.placement("key"), stage.state(), stage.light(), STOCK, FaultHypothesis.Uncertainty.USUAL);
     }
 
     private SoloCheck check(double stops, double mired, double duv) {

@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.plot.Attribute;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Pointing;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.SetStatus;
 
 class DifferencesTest {
 
@@ -25,7 +25,7 @@ class DifferencesTest {
 
     @Test
     void levelAndColourSayBothFiguresAndTheirUnitOnce() {
-        shop.put("B", "key", new Level(45), new Dial(5600));
+        shop.put("B", "key", new Level(45), new ColourTemperature(5600));
         assertThat(said()).containsExactly("Key level 64 to 45 %", "Key colour temperature 5250 to 5600 K");
         assertThat(Differences.between(shop.side("B"), shop.side("A"))).extracting(d -> d.words().metric())
                 .containsExactly("45 to 64 %", "5600 to 5250 K");
@@ -45,7 +45,7 @@ class DifferencesTest {
 
     @Test
     void whatStandsOnOneSideOnlyIsOneDifference() {
-        shop.put("B", "flag", Standing.STRUCK, new Height(2)).put("B", "net", Standing.ON, Place.of(5, 3), new Height(2), Pointing.atMark("mark", 1.6));
+        shop.put("B", "flag", SetStatus.STRUCK, new Height(2)).put("B", "net", SetStatus.ON, Place.of(5, 3), new Height(2), AimSetting.atMark("mark", 1.6));
         assertThat(said()).containsExactly("Flag on set goes out", "Net on set comes in");
     }
 
@@ -59,7 +59,7 @@ class DifferencesTest {
 
     @Test
     void heightAimAndLensReadAsACrewSaysThem() {
-        shop.put("B", "key", new Height(1.9)).put("B", "edge", Pointing.along(160, -10)).put("B", "camera", new Lens(50));
+        shop.put("B", "key", new Height(1.9)).put("B", "edge", AimSetting.along(160, -10)).put("B", "camera", new Lens(50));
         assertThat(said()).contains("Key height 0.30 m lower", "Camera lens 24 to 50 mm");
         assertThat(said()).anyMatch(s -> s.matches("Edge aim turned \\d+° right, to 160°, down 10°"));
     }

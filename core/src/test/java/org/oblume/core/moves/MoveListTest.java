@@ -13,15 +13,15 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Pointing;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Refusal;
 
 class MoveListTest {
@@ -49,7 +49,7 @@ class MoveListTest {
 
     @Test
     void aFlagWaitsUntilTheHeadHasBeenCarriedThroughWhereItWillStand() {
-        shop.put("B", "key", Place.of(4, 5)).put("B", "flag", Place.of(5.2, 4), Pointing.along(51, 0));
+        shop.put("B", "key", Place.of(4, 5)).put("B", "flag", Place.of(5.2, 4), AimSetting.along(51, 0));
         Move flag = move("flag/shift");
         assertThat(flag.after()).contains("key/shift");
         assertThat(flag.startMin()).isGreaterThanOrEqualTo(move("key/shift").endMin());
@@ -57,13 +57,13 @@ class MoveListTest {
 
     @Test
     void aStandPastAFlagThatStaysIsToldSo() {
-        shop.put("A", "flag", Place.of(5.2, 4), Pointing.along(51, 0)).put("B", "key", Place.of(4, 5));
+        shop.put("A", "flag", Place.of(5.2, 4), AimSetting.along(51, 0)).put("B", "key", Place.of(4, 5));
         assertThat(move("key/shift").cautions()).contains("The way crosses Flag: lift it clear, or go round.");
     }
 
     @Test
     void aLightThatGoesOutComesFirstAndTheCameraIsSetAfterItHasMoved() {
-        shop.put("B", "edge", Standing.STRUCK).put("B", "camera", new Lens(50), Place.of(4, 1.5)).put("B", "key", new Height(2));
+        shop.put("B", "edge", SetStatus.STRUCK).put("B", "camera", new Lens(50), Place.of(4, 1.5)).put("B", "key", new Height(2));
         List<Job> jobs = shop.moves().moves().stream().map(Move::job).toList();
         assertThat(jobs).startsWith(Job.STRIKE).endsWith(Job.METER);
         assertThat(move("camera/lens").after()).contains("camera/camera_move");
@@ -72,7 +72,7 @@ class MoveListTest {
 
     @Test
     void powerComesBeforeThePatchAndBothBeforeTheLevel() {
-        shop.put("A", "key", Standing.STRUCK).put("B", "key", Standing.ON);
+        shop.put("A", "key", SetStatus.STRUCK).put("B", "key", SetStatus.ON);
         assertThat(move("key/power").startMin()).isGreaterThanOrEqualTo(move("key/bring").endMin());
         assertThat(move("key/patch").startMin()).isGreaterThanOrEqualTo(move("key/power").endMin());
         assertThat(move("all/recall").startMin()).isGreaterThanOrEqualTo(move("key/patch").endMin());
@@ -89,10 +89,10 @@ class MoveListTest {
     @Test
     void theCrewsOwnTableIsUsedAndChecked() {
         shop.put("B", "key", new Height(2));
-        Tempo slow = new Tempo(Map.of(Job.RAISE, 4.5), Map.of());
+        JobTimes slow = new JobTimes(Map.of(Job.RAISE, 4.5), Map.of());
         assertThat(MoveList.between(shop.side("A"), shop.side("B"), slow).minutes()).isCloseTo(6.5, within(1e-9));
-        assertThatThrownBy(() -> new Tempo(Map.of(Job.RAISE, -1.0), Map.of())).isInstanceOf(Refusal.class).hasMessageContaining("change a height");
-        assertThatThrownBy(() -> new Tempo(Map.of(), Map.of(Department.GRIP, 0))).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> new JobTimes(Map.of(Job.RAISE, -1.0), Map.of())).isInstanceOf(Refusal.class).hasMessageContaining("change a height");
+        assertThatThrownBy(() -> new JobTimes(Map.of(), Map.of(Department.GRIP, 0))).isInstanceOf(Refusal.class);
     }
 
     /** Whatever changes: nothing begins before what it waits for is done, and no department has more at work than it has people. */
@@ -109,10 +109,10 @@ class MoveListTest {
             }
         }
         if (random.nextBoolean()) {
-            shop.put("B", "key", new Modifiers(List.of(Shop.CTO)), new Level(random.nextInt(100)), new Dial(4000), new Patch(2, 20, 4, null));
+            shop.put("B", "key", new Modifiers(List.of(Shop.CTO)), new Level(random.nextInt(100)), new ColourTemperature(4000), new Patch(2, 20, 4, null));
         }
         if (random.nextInt(3) == 0) {
-            shop.put("B", "edge", Standing.STRUCK);
+            shop.put("B", "edge", SetStatus.STRUCK);
         }
         List<Move> moves = shop.moves().moves();
         Set<String> done = new HashSet<>();
@@ -126,8 +126,8 @@ class MoveListTest {
         assertThat(done).hasSameSizeAs(moves);
     }
 
-    private static Tempo crew(int electrics) {
-        return new Tempo(Map.of(), Map.of(Department.ELECTRIC, electrics));
+    private static JobTimes crew(int electrics) {
+        return new JobTimes(Map.of(), Map.of(Department.ELECTRIC, electrics));
     }
 
     private Move move(String key) {

@@ -6,12 +6,12 @@ import java.util.List;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.Recording;
-import org.oblume.core.carry.ShotLine;
-import org.oblume.core.carry.Stage;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.carry.ShotNode;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Level;
@@ -23,10 +23,10 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 
 /** A room of 8 × 6 m: a mark, a camera that looks up the plan, a key, an edge that is set by hand, a flag and a net. */
 final class Shop {
@@ -37,39 +37,39 @@ final class Shop {
     private final List<Knot> knots = new ArrayList<>();
 
     Shop() {
-        put("A", "mark", Standing.ON, Place.of(4, 3), new Height(1.6), Pointing.along(180, 0));
-        put("A", "camera", Standing.ON, Place.of(4, 1), new Height(1.5), Pointing.atMark("mark", 1.6), new Lens(24));
-        put("A", "key", Standing.ON, Place.of(6.5, 3), new Height(2.2), Pointing.atMark("mark", 1.6), new Level(64), new Dial(5250),
+        put("A", "mark", SetStatus.ON, Place.of(4, 3), new Height(1.6), AimSetting.along(180, 0));
+        put("A", "camera", SetStatus.ON, Place.of(4, 1), new Height(1.5), AimSetting.atMark("mark", 1.6), new Lens(24));
+        put("A", "key", SetStatus.ON, Place.of(6.5, 3), new Height(2.2), AimSetting.atMark("mark", 1.6), new Level(64), new ColourTemperature(5250),
                 new Modifiers(List.of(GRID)), new Patch(1, 1, 4, null));
-        put("A", "edge", Standing.ON, Place.of(3, 5), new Height(2.4), Pointing.atMark("mark", 1.6), new Level(30), new Dial(3200), Modifiers.NONE,
+        put("A", "edge", SetStatus.ON, Place.of(3, 5), new Height(2.4), AimSetting.atMark("mark", 1.6), new Level(30), new ColourTemperature(3200), Modifiers.NONE,
                 Patch.BY_HAND);
-        put("A", "flag", Standing.ON, Place.of(2.5, 3), new Height(1.6), Pointing.atMark("mark", 1.6));
-        put("A", "net", new Standing(Standing.State.STRUCK));
+        put("A", "flag", SetStatus.ON, Place.of(2.5, 3), new Height(1.6), AimSetting.atMark("mark", 1.6));
+        put("A", "net", new SetStatus(SetStatus.State.STRUCK));
     }
 
     Shop put(String slate, String key, AttributeValue... values) {
         for (AttributeValue value : values) {
             knots.removeIf(k -> k.slate().equals(slate) && k.placement().equals(key) && k.value().getClass() == value.getClass());
-            knots.add(new Knot(slate, key, value, new Tie(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1)));
+            knots.add(new Knot(slate, key, value, new Attribution(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1)));
         }
         return this;
     }
 
-    Recording recording() {
-        return Recording.of(SetPlan.room(8, 6, 3), List.of(thing("mark", "Repairer", PlacementKind.MARK, Role.SUBJECT, 0.5, 0),
+    SceneRecord recording() {
+        return SceneRecord.of(SetPlan.room(8, 6, 3), List.of(thing("mark", "Repairer", PlacementKind.MARK, Role.SUBJECT, 0.5, 0),
                 thing("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, 0.0249, 0), thing("key", "Key", PlacementKind.HEAD, Role.KEY, 0.3, 320),
                 thing("edge", "Edge", PlacementKind.HEAD, Role.EDGE, 0.2, 165), thing("flag", "Flag", PlacementKind.FLAG, Role.NEGATIVE_FILL, 1.2, 0),
                 thing("net", "Net", PlacementKind.NET, Role.BACKGROUND, 0.9, 0)),
-                CarryBook.of(List.of(new ShotLine("A", null, Stage.LIT), new ShotLine("B", "A", Stage.PLANNED)), knots));
+                CarryBook.of(List.of(new ShotNode("A", null, ShotStage.LIT), new ShotNode("B", "A", ShotStage.PLANNED)), knots));
     }
 
-    Side side(String slate) {
-        Recording recording = recording();
-        return new Side(recording, recording.book().resolve(slate));
+    ComparedState side(String slate) {
+        SceneRecord scene = recording();
+        return new ComparedState(scene, scene.book().resolve(slate));
     }
 
     MoveList moves() {
-        return MoveList.between(side("A"), side("B"), Tempo.USUAL);
+        return MoveList.between(side("A"), side("B"), JobTimes.USUAL);
     }
 
     private static Placement thing(String key, String name, PlacementKind kind, Role role, double widthM, double watts) {

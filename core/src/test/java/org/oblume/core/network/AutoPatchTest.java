@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.network.AutoPatch.Order;
 import org.oblume.core.plot.ControlPath;
 import org.oblume.core.plot.Menu;
@@ -26,7 +26,7 @@ import org.oblume.core.plot.Role;
 class AutoPatchTest {
 
     private static final FreeSlots.Spot START = new FreeSlots.Spot(1, 1);
-    private static final Tie TIED = new Tie(null, null, "gaffer", Instant.EPOCH, 1);
+    private static final Attribution TIED = new Attribution(null, null, "gaffer", Instant.EPOCH, 1);
     private static final ShotState NOWHERE = ShotState.of("1A", List.of());
 
     private static List<String> keys(List<PatchedUnit> units) {
@@ -85,7 +85,7 @@ class AutoPatchTest {
     void whateverIsPatchedNothingOverlapsAfterwards(List<PatchedUnit> units, int every) {
         List<PatchedUnit> after = new ArrayList<>(units);
         AutoPatch.plan(units, keys(units), NOWHERE, Order.POWER, START, every).forEach(r -> after.set(units.indexOf(r.unit()),
-                new PatchedUnit(r.unit().placement(), r.to(), r.unit().modes(), r.unit().dialled(), r.unit().menu())));
+                new PatchedUnit(r.unit().placement(), r.to(), r.unit().modes(), r.unit().values(), r.unit().menu())));
         assertThat(PatchCheck.of(after, List.of(), List.of(), null)).isEmpty();
         assertThat(AutoPatch.plan(after, keys(after), NOWHERE, Order.ADDRESS, START, every)).as("renumbered again nothing moves").isEmpty();
     }

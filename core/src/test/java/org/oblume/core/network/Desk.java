@@ -12,8 +12,8 @@ public final class Desk {
     }
 
     /** So many universes, each with 64 spots of 8 slots at some level. */
-    public static Map<Integer, SlotFrame> full(int universes, double percent) {
-        return SlotFrame.of(units(universes, percent));
+    public static Map<Integer, UniverseFrame> full(int universes, double percent) {
+        return UniverseFrame.of(units(universes, percent));
     }
 
     public static List<PatchedUnit> units(int universes, double percent) {

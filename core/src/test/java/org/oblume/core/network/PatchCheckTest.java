@@ -32,7 +32,7 @@ class PatchCheckTest {
 
     private static Conflict only(List<Conflict> found) {
         assertThat(found).hasSize(1);
-        assertThat(found.get(0).mend()).isNotBlank();
+        assertThat(found.get(0).fix()).isNotBlank();
         return found.get(0);
     }
 
@@ -70,7 +70,7 @@ class PatchCheckTest {
         for (List<Conflict> found = PatchCheck.of(now, List.of(), List.of(), null); !found.isEmpty(); found = PatchCheck.of(now, List.of(), List.of(), null)) {
             Conflict first = found.get(0);
             assertThat(first.proposal()).as(first.sentence()).isNotEmpty();
-            now = now.stream().map(u -> new PatchedUnit(u.placement(), first.proposal().getOrDefault(u.placement().key(), u.patch()), u.modes(), u.dialled(), u.menu())).toList();
+            now = now.stream().map(u -> new PatchedUnit(u.placement(), first.proposal().getOrDefault(u.placement().key(), u.patch()), u.modes(), u.values(), u.menu())).toList();
         }
         assertThat(now.get(0).patch()).as("the first of two stays").isEqualTo(units.get(0).patch());
     }
@@ -79,7 +79,7 @@ class PatchCheckTest {
     void aFootprintPast512IsTold() {
         Conflict conflict = only(Truck.check(Truck.unit("Key", new Patch(1, 508, null, "16-bit white"), Truck.SPOT_MODES, Truck.at(50, 4300))));
         assertThat(conflict.kind()).isEqualTo(Conflict.Kind.PAST_512);
-        assertThat(conflict.mend()).contains("505");
+        assertThat(conflict.fix()).contains("505");
     }
 
     @Test
@@ -92,7 +92,7 @@ class PatchCheckTest {
 
     @Test
     void aModeThatLacksWhatIsRecordedIsToldWithOneThatHasIt() {
-        Dialled flickering = new Dialled(50, 4300.0, 0.004, new Colour(210, 60), null, new Effect(Effect.Kind.FLICKER, 3));
+        FixtureValues flickering = new FixtureValues(50, 4300.0, 0.004, new Colour(210, 60), null, new Effect(Effect.Kind.FLICKER, 3));
         Conflict conflict = only(Truck.check(Truck.unit("Tube", new Patch(1, 1, 6, "8-bit white"), Truck.TUBE_MODES, flickering)));
         assertThat(conflict.kind()).isEqualTo(Conflict.Kind.MODE_LACKS);
         assertThat(conflict.sentence()).isEqualTo("Tube has a colour recorded; its mode 8-bit white has no slot for it.");
@@ -104,7 +104,7 @@ class PatchCheckTest {
         Conflict conflict = only(Truck.check(Truck.unit("Spot", new Patch(1, 1, 1, "dimmer"), "dimmer: level", Truck.at(50, 4300))));
         assertThat(conflict.kind()).isEqualTo(Conflict.Kind.MODE_LACKS);
         assertThat(conflict.sentence()).contains("a colour temperature");
-        assertThat(conflict.mend()).contains("at the head");
+        assertThat(conflict.fix()).contains("at the head");
     }
 
     @Test
@@ -155,14 +155,14 @@ class PatchCheckTest {
 
     @Test
     void twoSourcesAtOnePriorityAndOneAboveOursAreTold() {
-        PatchCheck.HeardSource us = new PatchCheck.HeardSource(1, "us", "Oblume", 100);
+        PatchCheck.SacnSource us = new PatchCheck.SacnSource(1, "us", "Oblume", 100);
         List<PatchedUnit> units = List.of(Truck.spot("Key", 1, 1));
         assertThat(PatchCheck.of(units, List.of(), List.of(us), "us")).isEmpty();
-        Conflict same = only(PatchCheck.of(units, List.of(), List.of(us, new PatchCheck.HeardSource(1, "them", "house desk", 100)), "us"));
+        Conflict same = only(PatchCheck.of(units, List.of(), List.of(us, new PatchCheck.SacnSource(1, "them", "house desk", 100)), "us"));
         assertThat(same.kind()).isEqualTo(Conflict.Kind.TWO_SOURCES);
         assertThat(same.sentence()).contains("Oblume and house desk both send universe 1 at priority 100");
-        Conflict above = only(PatchCheck.of(units, List.of(), List.of(us, new PatchCheck.HeardSource(1, "them", "house desk", 120)), "us"));
+        Conflict above = only(PatchCheck.of(units, List.of(), List.of(us, new PatchCheck.SacnSource(1, "them", "house desk", 120)), "us"));
         assertThat(above.kind()).isEqualTo(Conflict.Kind.OVERRULED);
-        assertThat(above.mend()).contains("above 120");
+        assertThat(above.fix()).contains("above 120");
     }
 }

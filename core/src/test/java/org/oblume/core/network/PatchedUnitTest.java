@@ -8,15 +8,15 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.Recording;
-import org.oblume.core.carry.ShotLine;
+import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Stage;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.ControlPath;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Menu;
@@ -27,40 +27,40 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 
 class PatchedUnitTest {
 
-    private static final Tie TIED = new Tie(null, null, "gaffer", Instant.EPOCH, 1);
+    private static final Attribution TIED = new Attribution(null, null, "gaffer", Instant.EPOCH, 1);
     private static final Placement KEY = new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null, Truck.piece("Heron 2", Truck.SPOT_MODES, 320));
     private static final Placement FLAG = new Placement("flag", "Flag", PlacementKind.FLAG, Role.NEGATIVE_FILL, null, new Piece("Flag", null, 1.2, null, null, 0, Mount.STAND));
 
     private static List<PatchedUnit> lights(AttributeValue... values) {
         List<Knot> knots = Arrays.stream(values).map(v -> new Knot("1A", "key", v, TIED)).toList();
-        Recording recording = Recording.of(SetPlan.room(5, 5, 3), List.of(KEY, FLAG), CarryBook.of(List.of(new ShotLine("1A", null, Stage.PLANNED)), knots));
-        ShotState state = recording.book().resolve("1A");
-        return PatchedUnit.of(recording, state, Mode::of);
+        SceneRecord scene = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(KEY, FLAG), CarryBook.of(List.of(new ShotNode("1A", null, ShotStage.PLANNED)), knots));
+        ShotState state = scene.book().resolve("1A");
+        return PatchedUnit.of(scene, state, Mode::of);
     }
 
     @Test
     void onlyLightsThatAreOnSetAreOnTheNetwork() {
-        assertThat(lights(Standing.ON)).extracting(u -> u.placement().name()).containsExactly("Key");
-        assertThat(lights(Standing.STRUCK)).isEmpty();
+        assertThat(lights(SetStatus.ON)).extracting(u -> u.placement().name()).containsExactly("Key");
+        assertThat(lights(SetStatus.STRUCK)).isEmpty();
         assertThat(lights()).as("of which nothing was said").isEmpty();
     }
 
     @Test
     void aLightThatIsOffIsSentDarkAndKeepsItsColour() {
-        PatchedUnit off = lights(new Standing(Standing.State.OFF), new Level(45), new Dial(4300), new Effect(Effect.Kind.FLASH, 4), new Patch(1, 1, 8, "16-bit white")).get(0);
-        assertThat(off.dialled().levelPercent()).isZero();
-        assertThat(off.dialled().kelvin()).isEqualTo(4300);
-        assertThat(off.dialled().effect().runs()).isFalse();
-        assertThat(off.dialled().say()).isEqualTo("off");
+        PatchedUnit off = lights(new SetStatus(SetStatus.State.OFF), new Level(45), new ColourTemperature(4300), new Effect(Effect.Kind.FLASH, 4), new Patch(1, 1, 8, "16-bit white")).get(0);
+        assertThat(off.values().levelPercent()).isZero();
+        assertThat(off.values().kelvin()).isEqualTo(4300);
+        assertThat(off.values().effect().runs()).isFalse();
+        assertThat(off.values().say()).isEqualTo("off");
     }
 
     @Test
     void itIsCalledByTheCrewsOwnNameOfTheUnit() {
-        assertThat(lights(Standing.ON).get(0).unit()).isEqualTo("Heron 2");
+        assertThat(lights(SetStatus.ON).get(0).unit()).isEqualTo("Heron 2");
         assertThat(Truck.unit("Bulb", null, Role.PRACTICAL, Patch.BY_HAND, "dimmer: level", Truck.at(10, 2700), Menu.NOTHING).unit()).isEqualTo("Bulb");
     }
 
@@ -74,7 +74,7 @@ class PatchedUnitTest {
 
     @Test
     void whatAPersonHasToSetIsSaidWithItsValue() {
-        Dialled green = new Dialled(45, 4300.0, 0.004, new Colour(120, 50), null, new Effect(Effect.Kind.FLICKER, 3));
+        FixtureValues green = new FixtureValues(45, 4300.0, 0.004, new Colour(120, 50), null, new Effect(Effect.Kind.FLICKER, 3));
         assertThat(Truck.unit("Tube", new Patch(1, 1, 6, "8-bit white"), Truck.TUBE_MODES, green).atTheHead()).containsExactly("hue 120°, saturation 50 %");
         assertThat(Truck.unit("Dimmed", new Patch(1, 1, 1, "dimmer"), "dimmer: level", green).atTheHead())
                 .containsExactly("4300 K", "tint +0.004 green", "hue 120°, saturation 50 %", "flicker, 3 a second");
@@ -85,7 +85,7 @@ class PatchedUnitTest {
     @Test
     void theUsualModeIsTheFinestOfThoseThatCarryAllThatIsDialled() {
         assertThat(Truck.unit("Key", Patch.BY_HAND, Truck.SPOT_MODES, Truck.at(45, 4300)).usualMode().orElseThrow().name()).isEqualTo("16-bit white");
-        assertThat(Truck.unit("Tube", Patch.BY_HAND, Truck.TUBE_MODES, new Dialled(45, 4300.0, 0, new Colour(120, 50), null, Effect.NONE)).usualMode().orElseThrow().name()).isEqualTo("colour");
+        assertThat(Truck.unit("Tube", Patch.BY_HAND, Truck.TUBE_MODES, new FixtureValues(45, 4300.0, 0, new Colour(120, 50), null, Effect.NONE)).usualMode().orElseThrow().name()).isEqualTo("colour");
         assertThat(Truck.unit("Bulb", Patch.BY_HAND, "", Truck.at(45, 2700)).usualMode()).isEmpty();
     }
 }

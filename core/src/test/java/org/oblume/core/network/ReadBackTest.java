@@ -13,7 +13,7 @@ import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.Role;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 
 class ReadBackTest {
 
@@ -25,10 +25,10 @@ class ReadBackTest {
     }
 
     private UnitAnswer standing(double percent, double kelvin, double duv, Effect effect) {
-        return with("16-bit white", 1, 111, new Dialled(percent, kelvin, duv, Colour.WHITE, 40.0, effect), edge.menu(), null);
+        return with("16-bit white", 1, 111, new FixtureValues(percent, kelvin, duv, Colour.WHITE, 40.0, effect), edge.menu(), null);
     }
 
-    private UnitAnswer with(String mode, int universe, int address, Dialled dialled, Menu menu, @Nullable Boolean warming) {
+    private UnitAnswer with(String mode, int universe, int address, FixtureValues dialled, Menu menu, @Nullable Boolean warming) {
         return new UnitAnswer("Wren", true, true, true, mode, universe, address, dialled, menu, Boolean.TRUE.equals(warming));
     }
 
@@ -58,7 +58,7 @@ class ReadBackTest {
     void aLightThatIsDarkIsOffRatherThanAtNought() {
         ReadBack.Drift off = drift(standing(0, 4300, 0, Effect.NONE)).get(0);
         assertThat(off.rigs()).isNull();
-        assertThat(off.standing()).isEqualTo(new Standing(Standing.State.OFF));
+        assertThat(off.status()).isEqualTo(new SetStatus(SetStatus.State.OFF));
     }
 
     @Test
@@ -102,7 +102,7 @@ class ReadBackTest {
     @Test
     void anEffectThatStillRunsIsTold() {
         PatchedUnit tube = Truck.unit("Tube", new Patch(1, 1, 6, "8-bit white"), Truck.TUBE_MODES, Truck.at(50, 4300));
-        UnitAnswer flashing = new UnitAnswer("Tube 1", true, true, true, "8-bit white", 1, 1, new Dialled(50, 4300.0, 0, Colour.WHITE, null, new Effect(Effect.Kind.FLASH, 4)), Menu.NOTHING, false);
+        UnitAnswer flashing = new UnitAnswer("Tube 1", true, true, true, "8-bit white", 1, 1, new FixtureValues(50, 4300.0, 0, Colour.WHITE, null, new Effect(Effect.Kind.FLASH, 4)), Menu.NOTHING, false);
         assertThat(ReadBack.of(List.of(tube), List.of(flashing), 1)).extracting(ReadBack.Drift::sentence).containsExactly("Tube runs flash, 4 a second, record no effect.");
     }
 }

@@ -31,11 +31,11 @@ final class Truck {
         return new Piece("Bicolour LED spot 150 W", unit, 0.2, 2700.0, 6500.0, watts, Mount.STAND, null, lamp, null);
     }
 
-    static PatchedUnit unit(String name, Patch patch, String modes, Dialled dialled) {
+    static PatchedUnit unit(String name, Patch patch, String modes, FixtureValues dialled) {
         return unit(name, name + " 1", Role.KEY, patch, modes, dialled, Menu.NOTHING);
     }
 
-    static PatchedUnit unit(String name, String unit, Role role, Patch patch, String modes, Dialled dialled, Menu menu) {
+    static PatchedUnit unit(String name, String unit, Role role, Patch patch, String modes, FixtureValues dialled, Menu menu) {
         Piece piece = piece(unit, modes, 165);
         return new PatchedUnit(new Placement(name.toLowerCase(Locale.ROOT).replace(' ', '-'), name, PlacementKind.HEAD, role, null, piece), patch, Mode.of(piece), dialled, menu);
     }
@@ -44,17 +44,17 @@ final class Truck {
         return unit(name, new Patch(universe, address, 8, "16-bit white"), SPOT_MODES, at(50, 4300));
     }
 
-    static Dialled at(double percent, @Nullable Double kelvin) {
-        return new Dialled(percent, kelvin, 0, Colour.WHITE, 40.0, Effect.NONE);
+    static FixtureValues at(double percent, @Nullable Double kelvin) {
+        return new FixtureValues(percent, kelvin, 0, Colour.WHITE, 40.0, Effect.NONE);
     }
 
-    static Dialled at(double percent, int kelvin) {
+    static FixtureValues at(double percent, int kelvin) {
         return at(percent, Double.valueOf(kelvin));
     }
 
     /** What a unit answers when it is all as recorded. */
     static UnitAnswer asRecorded(PatchedUnit unit) {
-        return new UnitAnswer(unit.unit(), true, true, true, unit.mode().orElseThrow().name(), unit.patch().universe(), unit.patch().address(), unit.dialled(), unit.menu(), false);
+        return new UnitAnswer(unit.unit(), true, true, true, unit.mode().orElseThrow().name(), unit.patch().universe(), unit.patch().address(), unit.values(), unit.menu(), false);
     }
 
     static List<Conflict> check(PatchedUnit... units) {

@@ -33,7 +33,7 @@ class PhotometryTest {
     @TestFactory
     Stream<DynamicTest> theLevelThatHoldsAMove() {
         return Cases.answered("move", c -> {
-            HeldMove move = HeldMove.of(c.number("fromDistanceM"), c.number("toDistanceM"), c.number("emitterRadiusM", 0),
+            LevelHold move = LevelHold.of(c.number("fromDistanceM"), c.number("toDistanceM"), c.number("emitterRadiusM", 0),
                     Percent.of(c.number("levelPercent")), LevelCurve.valueOf(c.text("curve")));
             c.assertAnswer("stopsChange", move.change().value());
             c.assertAnswer("levelPercent", move.level().value());
@@ -58,7 +58,7 @@ class PhotometryTest {
 
     @Test
     void closerKeyIsDimmedToHoldExposure() {
-        HeldMove in = HeldMove.of(2.90, 1.70, 0.15, Percent.of(70), LevelCurve.LINEAR);
+        LevelHold in = LevelHold.of(2.90, 1.70, 0.15, Percent.of(70), LevelCurve.LINEAR);
         assertThat(in.change().value()).isCloseTo(1.53, within(0.01));
         assertThat(in.level().value()).isCloseTo(24, within(0.5));
         assertThat(in.angularSizeFromDeg()).isCloseTo(5.9, within(0.05));
@@ -73,8 +73,8 @@ class PhotometryTest {
             double near = 1 + random.nextDouble() * 3;
             double far = near + random.nextDouble();
             Percent level = Percent.of(1 + random.nextDouble() * 30);
-            HeldMove away = HeldMove.of(near, far, 0.2, level, curve);
-            HeldMove back = HeldMove.of(far, near, 0.2, away.level(), curve);
+            LevelHold away = LevelHold.of(near, far, 0.2, level, curve);
+            LevelHold back = LevelHold.of(far, near, 0.2, away.level(), curve);
             assertThat(back.level().value()).isCloseTo(level.value(), within(1e-6));
             assertThat(back.change().value()).isCloseTo(-away.change().value(), within(1e-12));
         }

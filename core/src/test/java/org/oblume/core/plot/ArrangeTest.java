@@ -36,8 +36,8 @@ class ArrangeTest {
 
     @Test
     void mirroredLightLooksTheMirroredWayAndKeepsItsTilt() {
-        assertThat(Arrange.mirrored(Pointing.along(30, -20), UP_THE_MIDDLE)).isEqualTo(Pointing.along(330, -20));
-        assertThat(Arrange.mirrored(Pointing.atMark("mark-1", 1.5), UP_THE_MIDDLE)).isEqualTo(Pointing.atMark("mark-1", 1.5));
+        assertThat(Arrange.mirrored(AimSetting.along(30, -20), UP_THE_MIDDLE)).isEqualTo(AimSetting.along(330, -20));
+        assertThat(Arrange.mirrored(AimSetting.atMark("mark-1", 1.5), UP_THE_MIDDLE)).isEqualTo(AimSetting.atMark("mark-1", 1.5));
     }
 
     @Test

@@ -43,15 +43,15 @@ class RecordedValuesTest {
 
     @Test
     void anAimIsAMarkOrABearingButNotHalfOfEach() {
-        assertThat(Pointing.along(-140, -20).bearingDeg()).isEqualTo(220.0);
-        assertThatThrownBy(() -> new Pointing("mark-1", null, 10.0, null)).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> Pointing.along(10, -91)).isInstanceOf(Refusal.class);
+        assertThat(AimSetting.along(-140, -20).bearingDeg()).isEqualTo(220.0);
+        assertThatThrownBy(() -> new AimSetting("mark-1", null, 10.0, null)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> AimSetting.along(10, -91)).isInstanceOf(Refusal.class);
     }
 
     @ParameterizedTest
     @CsvSource(delimiter = ';', value = {"220 down 20; 220; -20", "220, -20; 220; -20", "45° up 5°; 45; 5", "90; 90; 0"})
     void anAimIsTypedAsBearingAndTilt(String typed, double bearing, double tilt) {
-        Pointing aim = Pointing.parse(typed);
+        AimSetting aim = AimSetting.parse(typed);
         assertThat(aim.bearingDeg()).isEqualTo(bearing);
         assertThat(aim.tiltDeg()).isEqualTo(tilt);
     }
@@ -94,15 +94,15 @@ class RecordedValuesTest {
 
     @Test
     void aLampIsNotDialledOutsideItsOwnRange() {
-        KEY.check(new Dial(6500));
-        assertThatThrownBy(() -> KEY.check(new Dial(7000))).hasMessage(
+        KEY.check(new ColourTemperature(6500));
+        assertThatThrownBy(() -> KEY.check(new ColourTemperature(7000))).hasMessage(
                 "Key: colour temperature 7000 K is out of range: give 2700 to 6500 K.");
     }
 
     @Test
     void aFlagHasNoLevelAndIsNeverJustOff() {
         assertThatThrownBy(() -> FLAG.check(new Level(20))).hasMessage("Negative fill has no level to record.");
-        assertThatThrownBy(() -> FLAG.check(new Standing(Standing.State.OFF))).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> FLAG.check(new SetStatus(SetStatus.State.OFF))).isInstanceOf(Refusal.class);
     }
 
     @Test
@@ -118,12 +118,12 @@ class RecordedValuesTest {
     @EnumSource(Attribute.class)
     void everyAttributeKnowsItsOwnValues(Attribute attribute) {
         AttributeValue example = switch (attribute) {
-            case STANDING -> Standing.ON;
+            case STANDING -> SetStatus.ON;
             case PLACE -> Place.of(1, 2);
             case HEIGHT -> new Height(1.95);
-            case AIM -> Pointing.atMark("mark-1", 1.4);
+            case AIM -> AimSetting.atMark("mark-1", 1.4);
             case LEVEL -> new Level(45);
-            case CCT -> new Dial(5600);
+            case CCT -> new ColourTemperature(5600);
             case TINT -> new Tint(0);
             case COLOUR -> new Colour(210, 80);
             case BEAM -> new Beam(36);

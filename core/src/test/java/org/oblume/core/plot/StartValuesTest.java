@@ -16,20 +16,20 @@ class StartValuesTest {
     @Test
     void aHeadStartsFullAtDaylightAimedAtTheMark() {
         List<AttributeValue> values = start(PlacementKind.HEAD, Mount.STAND, 2700.0, 6500.0, "mark-1");
-        assertThat(values).contains(Standing.ON, Place.of(1, 2), new Height(2), Pointing.atMark("mark-1", 1.5), new Level(100),
-                new Dial(5600), new Tint(0), new Beam(36), Modifiers.NONE, Patch.BY_HAND);
+        assertThat(values).contains(SetStatus.ON, Place.of(1, 2), new Height(2), AimSetting.atMark("mark-1", 1.5), new Level(100),
+                new ColourTemperature(5600), new Tint(0), new Beam(36), Modifiers.NONE, Patch.BY_HAND);
         assertThat(values).noneMatch(v -> v instanceof Lens);
     }
 
     @Test
     void withNoMarkItPointsUpThePlan() {
-        assertThat(start(PlacementKind.HEAD, Mount.STAND, null, null, null)).contains(Pointing.along(0, 0), new Dial(5600));
+        assertThat(start(PlacementKind.HEAD, Mount.STAND, null, null, null)).contains(AimSetting.along(0, 0), new ColourTemperature(5600));
     }
 
     @ParameterizedTest
     @CsvSource({"3200, 3200, 3200", "1800, 2900, 2900", "6000, 9000, 6000", "2700, 6500, 5600"})
     void aLampStartsAsNearToDaylightAsItGoes(double lowest, double highest, double dial) {
-        assertThat(start(PlacementKind.HEAD, Mount.STAND, lowest, highest, null)).contains(new Dial(dial));
+        assertThat(start(PlacementKind.HEAD, Mount.STAND, lowest, highest, null)).contains(new ColourTemperature(dial));
     }
 
     @ParameterizedTest
@@ -74,11 +74,11 @@ class StartValuesTest {
         assertThat(new Place(-1.5, 2, true).say()).isEqualTo("−1.50 m right, 2.00 m up, outside");
         assertThat(Place.of(3.048, 0.3048).sayImperial()).isEqualTo("10′ 0″ right, 1′ 0″ up");
         assertThat(new Place(0.3048, 0, true).sayImperial()).endsWith(", outside");
-        assertThat(Pointing.along(220, -20).say()).isEqualTo("220°, down 20°");
-        assertThat(Pointing.along(5, 12.4).say()).isEqualTo("005°, up 12°");
-        assertThat(Pointing.along(5, 12.4).sayImperial()).isEqualTo("005°, up 12°");
-        assertThat(Pointing.atMark("Repairer", 1.2192).say()).isEqualTo("at Repairer, 1.22 m up");
-        assertThat(Pointing.atMark("Repairer", 1.2192).sayImperial()).isEqualTo("at Repairer, 4′ 0″ up");
+        assertThat(AimSetting.along(220, -20).say()).isEqualTo("220°, down 20°");
+        assertThat(AimSetting.along(5, 12.4).say()).isEqualTo("005°, up 12°");
+        assertThat(AimSetting.along(5, 12.4).sayImperial()).isEqualTo("005°, up 12°");
+        assertThat(AimSetting.atMark("Repairer", 1.2192).say()).isEqualTo("at Repairer, 1.22 m up");
+        assertThat(AimSetting.atMark("Repairer", 1.2192).sayImperial()).isEqualTo("at Repairer, 4′ 0″ up");
         assertThat(new Tint(-0.004).say()).isEqualTo("−0.004 magenta");
         assertThat(Tint.parse("0.004 green")).isEqualTo(new Tint(0.004));
         assertThat(new White(4300, 0.002).say()).isEqualTo("4300 K, tint +0.002 green");

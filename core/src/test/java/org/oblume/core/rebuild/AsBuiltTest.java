@@ -9,12 +9,12 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
-import org.oblume.core.light.ShotLight;
+import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Wall;
@@ -50,7 +50,7 @@ class AsBuiltTest {
 
     @Test
     void whatIsNotAsRecordedTakesThePlaceOfTheRecord() {
-        Instead dimmed = new Instead("key", null, List.of(new Level(50), new Height(2.2)), "the stand is short");
+        Deviation dimmed = new Deviation("key", null, List.of(new Level(50), new Height(2.2)), "the stand is short");
         AsBuilt built = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(dimmed));
         assertThat(built.state().value("key", Level.class)).contains(new Level(50));
         assertThat(built.state().value("key", Height.class)).contains(new Height(2.2));
@@ -71,23 +71,23 @@ class AsBuiltTest {
     }
 
     private static double lux(AsBuilt built) {
-        return ShotLight.of(built.recording().set(), built.recording().placements(), built.state(), Set.of(), Map.of())
+        return ShotLighting.of(built.scene().set(), built.scene().placements(), built.state(), Set.of(), Map.of())
                 .facingLux("key", "mark");
     }
 
     @Test
     void aHeadThatIsAimedAlongABearingTurnsWithThePlaceAndKeepsItsTilt() {
-        stage.tie("key", Pointing.along(220, -20));
-        Pointing turned = built(SetPlan.room(20, 20, 8), new PlanFit(false, 90, 10, 10, List.of())).state().value("key", Pointing.class).orElseThrow();
+        stage.tie("key", AimSetting.along(220, -20));
+        AimSetting turned = built(SetPlan.room(20, 20, 8), new PlanFit(false, 90, 10, 10, List.of())).state().value("key", AimSetting.class).orElseThrow();
         assertThat(turned.bearingDeg()).isCloseTo(310, within(1e-9));
         assertThat(turned.tiltDeg()).isEqualTo(-20);
-        Pointing mirrored = built(SetPlan.room(20, 20, 8), new PlanFit(true, 0, 10, 10, List.of())).state().value("key", Pointing.class).orElseThrow();
+        AimSetting mirrored = built(SetPlan.room(20, 20, 8), new PlanFit(true, 0, 10, 10, List.of())).state().value("key", AimSetting.class).orElseThrow();
         assertThat(mirrored.bearingDeg()).isCloseTo(140, within(1e-9));
     }
 
     @Test
     void aHeadThatIsAimedAtAMarkStaysAimedAtIt() {
-        Pointing aim = built(SetPlan.room(20, 20, 8), new PlanFit(true, 200, 10, 10, List.of())).state().value("key", Pointing.class).orElseThrow();
+        AimSetting aim = built(SetPlan.room(20, 20, 8), new PlanFit(true, 200, 10, 10, List.of())).state().value("key", AimSetting.class).orElseThrow();
         assertThat(aim.mark()).isEqualTo("mark");
     }
 

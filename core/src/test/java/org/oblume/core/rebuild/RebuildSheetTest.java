@@ -7,9 +7,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.ShotLine;
-import org.oblume.core.carry.Stage;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.ShotNode;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.AttributeValue;
@@ -20,10 +20,10 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 
 class RebuildSheetTest {
 
@@ -50,13 +50,13 @@ class RebuildSheetTest {
 
     @Test
     void whatIsStruckNeedsNoStep() {
-        List<Knot> knots = List.of(knot("4A", "key", Standing.ON, 0), knot("4A", "edge", Standing.STRUCK, 0));
+        List<Knot> knots = List.of(knot("4A", "key", SetStatus.ON, 0), knot("4A", "edge", SetStatus.STRUCK, 0));
         assertThat(steps(knots)).extracting(s -> s.placement().key()).containsExactly("key");
     }
 
     @Test
     void aStepHasTheTwoBestTapes() {
-        RebuildStep step = steps(List.of(knot("4A", "key", Standing.ON, 0), knot("4A", "key", Place.of(3, 2.5), 0))).get(0);
+        RebuildStep step = steps(List.of(knot("4A", "key", SetStatus.ON, 0), knot("4A", "key", Place.of(3, 2.5), 0))).get(0);
         assertThat(step.tapes()).isNotNull();
         assertThat(step.tapes().point().distanceM(Place.of(3, 2.5).point())).isLessThan(1e-9);
     }
@@ -65,7 +65,7 @@ class RebuildSheetTest {
     void aStandWithNoLandmarkInSightHasNoTapes() {
         SetPlan indoors = new SetPlan(2.9, 0, SHOP.walls(), List.of(), List.of(),
                 List.of(new Landmark("column", PlanPoint.of(2, 2)), new Landmark("bench leg", PlanPoint.of(5, 3))));
-        List<Knot> knots = List.of(knot("4A", "key", Standing.ON, 0), knot("4A", "key", new Place(3, 8, true), 0));
+        List<Knot> knots = List.of(knot("4A", "key", SetStatus.ON, 0), knot("4A", "key", new Place(3, 8, true), 0));
         RebuildStep step = RebuildSheet.steps(indoors, PLACED, book(knots).resolve("4A"), BuildOrder.KEY_FIRST).get(0);
         assertThat(step.tapes()).isNull();
         assertThat(step.cautions()).anyMatch(c -> c.startsWith("Outside:"));
@@ -73,7 +73,7 @@ class RebuildSheetTest {
 
     @Test
     void aStepIsAsNewAsTheNewestThingItRestsOn() {
-        List<Knot> knots = List.of(knot("4A", "key", Standing.ON, 100), knot("4A", "key", Pointing.atMark("mark-1", 1.2), 200),
+        List<Knot> knots = List.of(knot("4A", "key", SetStatus.ON, 100), knot("4A", "key", AimSetting.atMark("mark-1", 1.2), 200),
                 knot("4A", "mark-1", Place.of(1, 1), 300));
         assertThat(steps(knots).get(0).newestChange()).isEqualTo(Instant.ofEpochSecond(300));
     }
@@ -83,7 +83,7 @@ class RebuildSheetTest {
         Placement hot = new Placement("edge", "Edge", PlacementKind.HEAD, Role.EDGE, null,
                 new Piece("Tungsten Fresnel 650 W", null, 0.15, 3200.0, 3200.0, 650, Mount.OVERHEAD));
         Modifiers gel = new Modifiers(List.of(new Modifier("Quarter CTB", 0.5, -35, 0, false, null, null, null)));
-        List<Knot> knots = List.of(knot("4A", "edge", Standing.ON, 0), knot("4A", "edge", gel, 0));
+        List<Knot> knots = List.of(knot("4A", "edge", SetStatus.ON, 0), knot("4A", "edge", gel, 0));
         List<String> cautions = RebuildSheet.steps(SHOP, List.of(hot), book(knots).resolve("4A"), BuildOrder.KEY_FIRST)
                 .get(0).cautions();
         assertThat(cautions).anyMatch(c -> c.contains("qualified rigger")).anyMatch(c -> c.startsWith("Hot lamp"))
@@ -91,7 +91,7 @@ class RebuildSheetTest {
     }
 
     private static List<String> order(BuildOrder order) {
-        List<Knot> knots = PLACED.stream().map(p -> knot("4A", p.key(), Standing.ON, 0)).toList();
+        List<Knot> knots = PLACED.stream().map(p -> knot("4A", p.key(), SetStatus.ON, 0)).toList();
         return RebuildSheet.steps(SHOP, PLACED, book(knots).resolve("4A"), order).stream().map(s -> s.placement().key())
                 .toList();
     }
@@ -101,11 +101,11 @@ class RebuildSheetTest {
     }
 
     private static CarryBook book(List<Knot> knots) {
-        return CarryBook.of(List.of(new ShotLine("4A", null, Stage.PLANNED)), knots);
+        return CarryBook.of(List.of(new ShotNode("4A", null, ShotStage.PLANNED)), knots);
     }
 
     private static Knot knot(String slate, String placement, AttributeValue value, long second) {
-        return new Knot(slate, placement, value, new Tie(null, null, "gaffer", Instant.ofEpochSecond(second), 1));
+        return new Knot(slate, placement, value, new Attribution(null, null, "gaffer", Instant.ofEpochSecond(second), 1));
     }
 
     private static Placement light(String key, Role role) {

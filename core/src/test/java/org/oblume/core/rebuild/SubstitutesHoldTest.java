@@ -16,7 +16,7 @@ import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.geometry.PlanFit;
-import org.oblume.core.light.ShotLight;
+import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.SoloCheck;
 import org.oblume.core.photometry.Calibration;
@@ -54,11 +54,11 @@ class SubstitutesHoldTest {
         List<Substitute> found = Substitutes.of(recorded, "key", Calibration.NONE, gone, kit, STOCK);
         assertThat(found).isNotEmpty();
         for (Substitute one : found) {
-            AsBuilt built = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(new Instead("key", one.piece(), one.values(), "gone")));
+            AsBuilt built = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(new Deviation("key", one.piece(), one.values(), "gone")));
             assertThat(Math.log(lux(built) / lux(recorded)) / Math.log(2)).as("stops of %s", one.piece().what()).isCloseTo(one.stops(), within(0.02));
             assertThat(mired(built) - mired(recorded)).as("mireds of %s", one.piece().what()).isCloseTo(one.mired(), within(0.6));
             assertThat(one.values()).noneSatisfy(v -> assertThat(v.say()).contains(gone.isEmpty() ? "no such gel" : gone.iterator().next()));
-            built.recording().placement("key").check(one.values().get(0));
+            built.scene().placement("key").check(one.values().get(0));
         }
     }
 
@@ -81,12 +81,12 @@ class SubstitutesHoldTest {
     }
 
     private static double lux(AsBuilt built) {
-        Set<String> others = built.recording().placements().stream().map(Placement::key).filter(k -> !k.equals("key")).collect(Collectors.toSet());
-        return ShotLight.of(built.recording().set(), built.recording().placements(), built.state(), others, Map.of()).facingLux("key", "mark");
+        Set<String> others = built.scene().placements().stream().map(Placement::key).filter(k -> !k.equals("key")).collect(Collectors.toSet());
+        return ShotLighting.of(built.scene().set(), built.scene().placements(), built.state(), others, Map.of()).facingLux("key", "mark");
     }
 
     private static double mired(AsBuilt built) {
-        Kelvin kelvin = SoloCheck.colour(built.recording().placement("key"), built.state()).orElseThrow().white().kelvin();
+        Kelvin kelvin = SoloCheck.colour(built.scene().placement("key"), built.state()).orElseThrow().white().kelvin();
         return kelvin.mired();
     }
 

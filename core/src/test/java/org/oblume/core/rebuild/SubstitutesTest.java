@@ -15,7 +15,7 @@ import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.Stage;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LevelCurve;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -44,7 +44,7 @@ class SubstitutesTest {
     void aUnitThatCanBeDialledNeedsNoGel() {
         Substitute found = find(Set.of("Half CTO"), unit("Bicolour LED spot", 2700, 6500, 10_000)).get(0);
         assertThat(stack(found)).isEmpty();
-        assertThat(found.values()).filteredOn(Dial.class::isInstance).singleElement().satisfies(d -> assertThat(((Dial) d).kelvin()).isCloseTo(3850, within(15.0)));
+        assertThat(found.values()).filteredOn(ColourTemperature.class::isInstance).singleElement().satisfies(d -> assertThat(((ColourTemperature) d).kelvin()).isCloseTo(3850, within(15.0)));
         assertThat(found.reaches()).isTrue();
     }
 
@@ -90,9 +90,9 @@ class SubstitutesTest {
     @Test
     void whatWasFoundOfAUnitSaysNothingOfTheOneThatStandsInForIt() {
         Map<String, Calibration> found = Map.of("key", new Calibration(0.5), "edge", new Calibration(1.2));
-        Instead other = new Instead("key", unit("Other", 2700, 6500, 10_000), List.of(), "out on hire");
+        Deviation other = new Deviation("key", unit("Other", 2700, 6500, 10_000), List.of(), "out on hire");
         assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(other)).calibrations(found)).containsOnlyKeys("edge");
-        Instead dimmed = new Instead("key", null, List.of(new Level(20)), "too bright");
+        Deviation dimmed = new Deviation("key", null, List.of(new Level(20)), "too bright");
         assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(dimmed)).calibrations(found)).containsOnlyKeys("key", "edge");
     }
 

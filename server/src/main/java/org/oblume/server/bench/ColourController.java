@@ -25,8 +25,8 @@ class ColourController {
     record FilterPart(@Nullable Double miredShift, @Nullable Double stops, @Nullable Double duvShift) {
 
         FilterEffect effect() {
-            return FilterEffect.of(Inputs.number("miredShift", miredShift), Inputs.number("stops", stops),
-                    Inputs.number("duvShift", duvShift, 0));
+            return FilterEffect.of(RequestValues.number("miredShift", miredShift), RequestValues.number("stops", stops),
+                    RequestValues.number("duvShift", duvShift, 0));
         }
     }
 
@@ -40,8 +40,8 @@ class ColourController {
 
     @PostMapping("/colour-temperature")
     Behind behindFilters(@RequestBody BehindFilters asked) {
-        WhitePoint source = Inputs.white("sourceKelvin", asked.sourceKelvin(), "sourceDuv", asked.sourceDuv());
-        FilterEffect stack = FilterEffect.sum(Inputs.list("filters", asked.filters()).stream().map(FilterPart::effect).toList());
+        WhitePoint source = RequestValues.white("sourceKelvin", asked.sourceKelvin(), "sourceDuv", asked.sourceDuv());
+        FilterEffect stack = FilterEffect.sum(RequestValues.list("filters", asked.filters()).stream().map(FilterPart::effect).toList());
         WhitePoint behind = stack.behind(source);
         return new Behind(behind.kelvin().value(), behind.kelvin().mired(), behind.duv().value(), stack.stops().value(),
                 stack.stops().transmission(), behind.x(), behind.y());
@@ -59,10 +59,10 @@ class ColourController {
     @PostMapping("/dial")
     DialAnswer dial(@RequestBody DialAsked asked) {
         DialCorrection dial = DialCorrection.of(
-                Inputs.white("dialledKelvin", asked.dialledKelvin(), "dialledDuv", asked.dialledDuv()),
-                Inputs.white("measuredKelvin", asked.measuredKelvin(), "measuredDuv", asked.measuredDuv()),
-                Inputs.white("targetKelvin", asked.targetKelvin(), "targetDuv", asked.targetDuv()),
-                Inputs.kelvin("minKelvin", asked.minKelvin()), Inputs.kelvin("maxKelvin", asked.maxKelvin()));
+                RequestValues.white("dialledKelvin", asked.dialledKelvin(), "dialledDuv", asked.dialledDuv()),
+                RequestValues.white("measuredKelvin", asked.measuredKelvin(), "measuredDuv", asked.measuredDuv()),
+                RequestValues.white("targetKelvin", asked.targetKelvin(), "targetDuv", asked.targetDuv()),
+                RequestValues.kelvin("minKelvin", asked.minKelvin()), RequestValues.kelvin("maxKelvin", asked.maxKelvin()));
         return new DialAnswer(dial.dialKelvin(), dial.dialDuv(), dial.reachable(), dial.residual().value(),
                 dial.path().value());
     }
@@ -71,12 +71,12 @@ class ColourController {
             @Nullable Double sheets) {
 
         Sheets toSheets() {
-            return new Sheets(Inputs.required("name", name), FilterEffect.of(Inputs.number("miredShift", miredShift),
-                    Inputs.number("stops", stops), Inputs.number("duvShift", duvShift)), Inputs.whole("sheets", sheets));
+            return new Sheets(RequestValues.required("name", name), FilterEffect.of(RequestValues.number("miredShift", miredShift),
+                    RequestValues.number("stops", stops), RequestValues.number("duvShift", duvShift)), RequestValues.whole("sheets", sheets));
         }
     }
 
-    record Wanted(@Nullable Double sourceKelvin, @Nullable Double sourceDuv, @Nullable Double sourceTStop,
+    record CorrectionRequest(@Nullable Double sourceKelvin, @Nullable Double sourceDuv, @Nullable Double sourceTStop,
             @Nullable Double targetKelvin, @Nullable Double targetDuv, @Nullable Double targetTStop,
             @Nullable List<@Nullable StockPart> stock, @Nullable Double maxFilters, @Nullable Boolean dimmable,
             @Nullable Double minLevelOutput) {
@@ -97,24 +97,24 @@ class ColourController {
     }
 
     @PostMapping("/correction")
-    Prescriptions correction(@RequestBody Wanted asked) {
+    Prescriptions correction(@RequestBody CorrectionRequest asked) {
         Correction.Dimming lowest = new Correction.Dimming(
-                Inputs.number("minLevelOutput", asked.minLevelOutput(), Correction.Dimming.DEFAULT_LOWEST_OUTPUT));
+                RequestValues.number("minLevelOutput", asked.minLevelOutput(), Correction.Dimming.DEFAULT_LOWEST_OUTPUT));
         Correction correction = new Correction(
-                Inputs.white("sourceKelvin", asked.sourceKelvin(), "sourceDuv", asked.sourceDuv()),
-                Inputs.value("sourceTStop", asked.sourceTStop(), TStop::of),
-                Inputs.white("targetKelvin", asked.targetKelvin(), "targetDuv", asked.targetDuv()),
-                Inputs.value("targetTStop", asked.targetTStop(), TStop::of),
+                RequestValues.white("sourceKelvin", asked.sourceKelvin(), "sourceDuv", asked.sourceDuv()),
+                RequestValues.value("sourceTStop", asked.sourceTStop(), TStop::of),
+                RequestValues.white("targetKelvin", asked.targetKelvin(), "targetDuv", asked.targetDuv()),
+                RequestValues.value("targetTStop", asked.targetTStop(), TStop::of),
                 Boolean.TRUE.equals(asked.dimmable()) ? lowest : Correction.Dimming.NONE);
-        int most = asked.maxFilters() == null ? Correction.DEFAULT_FILTERS : Inputs.whole("maxFilters", asked.maxFilters());
-        return new Prescriptions(correction.prescribe(Inputs.list("stock", asked.stock()).stream().map(StockPart::toSheets).toList(), most)
+        int most = asked.maxFilters() == null ? Correction.DEFAULT_FILTERS : RequestValues.whole("maxFilters", asked.maxFilters());
+        return new Prescriptions(correction.prescribe(RequestValues.list("stock", asked.stock()).stream().map(StockPart::toSheets).toList(), most)
                 .stream().map(Prescribed::of).toList(), correction.tooBright().value());
     }
 
     record LightPart(@Nullable Double lux, @Nullable Double kelvin, @Nullable Double duv) {
 
         LightMix.Part part() {
-            return new LightMix.Part(Inputs.number("lux", lux), LightColour.of(Inputs.white("kelvin", kelvin, "duv", duv)));
+            return new LightMix.Part(RequestValues.number("lux", lux), LightColour.of(RequestValues.white("kelvin", kelvin, "duv", duv)));
         }
     }
 
@@ -128,8 +128,8 @@ class ColourController {
     @PostMapping("/mix")
     Mixed mix(@RequestBody Lights asked) {
         WhitePoint balance =
-                Inputs.white("whiteBalanceKelvin", asked.whiteBalanceKelvin(), "whiteBalanceDuv", asked.whiteBalanceDuv());
-        LightMix mix = LightMix.of(Inputs.list("lights", asked.lights()).stream().map(LightPart::part).toList());
+                RequestValues.white("whiteBalanceKelvin", asked.whiteBalanceKelvin(), "whiteBalanceDuv", asked.whiteBalanceDuv());
+        LightMix mix = LightMix.of(RequestValues.list("lights", asked.lights()).stream().map(LightPart::part).toList());
         return new Mixed(mix.lux(), mix.reading().kelvin(), mix.reading().duv(), mix.seenBy(CameraWhite.of(balance)).hex());
     }
 
@@ -148,8 +148,8 @@ class ColourController {
     @PostMapping("/seen")
     Seen seen(@RequestBody Whites asked) {
         CameraWhite camera = CameraWhite.of(
-                Inputs.white("whiteBalanceKelvin", asked.whiteBalanceKelvin(), "whiteBalanceDuv", asked.whiteBalanceDuv()));
-        return new Seen(Inputs.list("whites", asked.whites()).stream()
-                .map(w -> camera.swatch(LightColour.of(Inputs.white("kelvin", w.kelvin(), "duv", w.duv()))).hex()).toList());
+                RequestValues.white("whiteBalanceKelvin", asked.whiteBalanceKelvin(), "whiteBalanceDuv", asked.whiteBalanceDuv()));
+        return new Seen(RequestValues.list("whites", asked.whites()).stream()
+                .map(w -> camera.swatch(LightColour.of(RequestValues.white("kelvin", w.kelvin(), "duv", w.duv()))).hex()).toList());
     }
 }

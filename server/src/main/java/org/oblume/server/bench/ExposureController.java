@@ -26,9 +26,9 @@ class ExposureController {
             if ((lux == null) == (footcandles == null)) {
                 throw new Refusal("lux", "Give the light in lux or in footcandles, one of the two.");
             }
-            return lux != null ? Illuminance.ofLux(Checks.above0("lux", "The light", Inputs.number("lux", lux), " lux"))
+            return lux != null ? Illuminance.ofLux(Checks.above0("lux", "The light", RequestValues.number("lux", lux), " lux"))
                     : Illuminance.ofFootcandles(Checks.above0("footcandles", "The light",
-                            Inputs.number("footcandles", footcandles), " fc"));
+                            RequestValues.number("footcandles", footcandles), " fc"));
         }
 
         double seconds() {
@@ -36,8 +36,8 @@ class ExposureController {
                     || shutterSeconds == null && fps == null && shutterAngleDeg == null) {
                 throw new Refusal("shutterSeconds", "Give the shutter in seconds, or as a frame rate and an angle.");
             }
-            return shutterSeconds != null ? Inputs.number("shutterSeconds", shutterSeconds)
-                    : Exposure.seconds(Inputs.number("fps", fps), Inputs.number("shutterAngleDeg", shutterAngleDeg));
+            return shutterSeconds != null ? RequestValues.number("shutterSeconds", shutterSeconds)
+                    : Exposure.seconds(RequestValues.number("fps", fps), RequestValues.number("shutterAngleDeg", shutterAngleDeg));
         }
     }
 
@@ -48,14 +48,14 @@ class ExposureController {
     @PostMapping("/exposure")
     Exposed exposure(@RequestBody MeteredStop asked) {
         Illuminance light = asked.light();
-        Exposure camera = new Exposure(Inputs.number("iso", asked.iso()), asked.seconds(),
-                Inputs.number("lensNdStops", asked.lensNdStops(), 0),
-                Inputs.number("calibrationConstant", asked.calibrationConstant(), Exposure.DEFAULT_CALIBRATION));
+        Exposure camera = new Exposure(RequestValues.number("iso", asked.iso()), asked.seconds(),
+                RequestValues.number("lensNdStops", asked.lensNdStops(), 0),
+                RequestValues.number("calibrationConstant", asked.calibrationConstant(), Exposure.DEFAULT_CALIBRATION));
         TStop asks = camera.stop(light);
         if (asked.tStop() == null) {
             return new Exposed(asks.number(), asks.label(), null, null);
         }
-        TStop set = Inputs.value("tStop", asked.tStop(), TStop::of);
+        TStop set = RequestValues.value("tStop", asked.tStop(), TStop::of);
         return new Exposed(asks.number(), asks.label(), camera.required(set).lux(), camera.over(light, set).value());
     }
 
@@ -76,16 +76,16 @@ class ExposureController {
 
     @PostMapping("/ratio")
     Ratio ratio(@RequestBody TwoSides asked) {
-        Mode mode = Inputs.required("mode", asked.mode());
+        Mode mode = RequestValues.required("mode", asked.mode());
         if ((mode == Mode.SIGNAL) != (asked.curve() != null)) {
             throw new Refusal("curve", mode == Mode.SIGNAL ? "Say through which curve the signal is read; NONE is the quick division."
                     : "A curve belongs to a signal reading: leave it out.");
         }
-        double lit = Inputs.number("lit", asked.lit());
-        double shadow = Inputs.number("shadow", asked.shadow());
+        double lit = RequestValues.number("lit", asked.lit());
+        double shadow = RequestValues.number("shadow", asked.shadow());
         return Ratio.of(switch (mode) {
-            case SIGNAL -> ContrastRatio.fromSignal(lit, shadow, Inputs.required("curve", asked.curve()));
-            case T_STOP -> ContrastRatio.fromTStops(Inputs.value("lit", lit, TStop::of), Inputs.value("shadow", shadow, TStop::of));
+            case SIGNAL -> ContrastRatio.fromSignal(lit, shadow, RequestValues.required("curve", asked.curve()));
+            case T_STOP -> ContrastRatio.fromTStops(RequestValues.value("lit", lit, TStop::of), RequestValues.value("shadow", shadow, TStop::of));
             case LUX -> ContrastRatio.fromLux(lit, shadow);
         });
     }
@@ -98,8 +98,8 @@ class ExposureController {
 
     @PostMapping("/lights-ratio")
     BothSchools lightsRatio(@RequestBody KeyAndFill asked) {
-        double key = Inputs.number("keyLux", asked.keyLux());
-        double fill = Inputs.number("fillLux", asked.fillLux());
+        double key = RequestValues.number("keyLux", asked.keyLux());
+        double fill = RequestValues.number("fillLux", asked.fillLux());
         Ratio alone = Ratio.of(ContrastRatio.keyToFill(key, fill));
         Ratio sides = Ratio.of(ContrastRatio.litToShadow(key, fill));
         return new BothSchools(alone.ratio(), sides.ratio(), alone.stops(), sides.stops());

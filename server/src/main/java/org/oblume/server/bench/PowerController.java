@@ -23,7 +23,7 @@ class PowerController {
     record LoadPart(@Nullable Double watts, @Nullable Double powerFactor) {
 
         Load load() {
-            return new Load(Inputs.number("watts", watts), Inputs.number("powerFactor", powerFactor, 1));
+            return new Load(RequestValues.number("watts", watts), RequestValues.number("powerFactor", powerFactor, 1));
         }
     }
 
@@ -31,9 +31,9 @@ class PowerController {
             @Nullable List<@Nullable LoadPart> loads) {
 
         Circuit circuit() {
-            return new Circuit(Inputs.required("name", name), Inputs.number("breakerAmps", breakerAmps),
-                    phase == null ? null : Inputs.whole("phase", phase),
-                    Inputs.list("loads", loads).stream().map(LoadPart::load).toList());
+            return new Circuit(RequestValues.required("name", name), RequestValues.number("breakerAmps", breakerAmps),
+                    phase == null ? null : RequestValues.whole("phase", phase),
+                    RequestValues.list("loads", loads).stream().map(LoadPart::load).toList());
         }
     }
 
@@ -47,9 +47,9 @@ class PowerController {
 
     @PostMapping("/power")
     Loaded power(@RequestBody Circuits asked) {
-        LoadPlan plan = LoadPlan.of(Inputs.number("volts", asked.volts()),
-                Inputs.number("continuousFraction", asked.continuousFraction(), LoadPlan.DEFAULT_CONTINUOUS_FRACTION),
-                Inputs.list("circuits", asked.circuits()).stream().map(CircuitPart::circuit).toList());
+        LoadPlan plan = LoadPlan.of(RequestValues.number("volts", asked.volts()),
+                RequestValues.number("continuousFraction", asked.continuousFraction(), LoadPlan.DEFAULT_CONTINUOUS_FRACTION),
+                RequestValues.list("circuits", asked.circuits()).stream().map(CircuitPart::circuit).toList());
         Map<String, Double> phases = new LinkedHashMap<>();
         plan.phaseAmps().forEach(amps -> phases.put(String.valueOf(phases.size() + 1), amps));
         return new Loaded(plan.circuits(), phases, plan.unbalance());
@@ -61,9 +61,9 @@ class PowerController {
 
     @PostMapping("/battery")
     BatteryRun battery(@RequestBody Battery asked) {
-        return BatteryRun.of(Inputs.number("wattHours", asked.wattHours()),
-                Inputs.number("usable", asked.usable(), BatteryRun.DEFAULT_USABLE), Inputs.number("watts", asked.watts()),
-                Inputs.number("idleWatts", asked.idleWatts(), 0),
-                Inputs.value("levelPercent", asked.levelPercent(), Percent::of), Inputs.required("curve", asked.curve()));
+        return BatteryRun.of(RequestValues.number("wattHours", asked.wattHours()),
+                RequestValues.number("usable", asked.usable(), BatteryRun.DEFAULT_USABLE), RequestValues.number("watts", asked.watts()),
+                RequestValues.number("idleWatts", asked.idleWatts(), 0),
+                RequestValues.value("levelPercent", asked.levelPercent(), Percent::of), RequestValues.required("curve", asked.curve()));
     }
 }

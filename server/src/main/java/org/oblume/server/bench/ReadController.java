@@ -85,7 +85,7 @@ class ReadController {
 
     @PostMapping("/read")
     AllUnderstood read(@RequestBody AllTyped asked) {
-        return new AllUnderstood(Inputs.list("items", asked.items()).stream()
-                .map(item -> Inputs.required("kind", item.kind()).read(Inputs.required("text", item.text()))).toList());
+        return new AllUnderstood(RequestValues.list("items", asked.items()).stream()
+                .map(item -> RequestValues.required("kind", item.kind()).read(RequestValues.required("text", item.text()))).toList());
     }
 }

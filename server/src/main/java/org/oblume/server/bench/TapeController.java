@@ -26,8 +26,8 @@ class TapeController {
     record Flat(@Nullable Double x, @Nullable Double y) {
 
         static PlanPoint point(String field, @Nullable Flat flat) {
-            Flat given = Inputs.required(field, flat);
-            return PlanPoint.of(Inputs.number("x", given.x), Inputs.number("y", given.y));
+            Flat given = RequestValues.required(field, flat);
+            return PlanPoint.of(RequestValues.number("x", given.x), RequestValues.number("y", given.y));
         }
     }
 
@@ -41,16 +41,16 @@ class TapeController {
     @PostMapping("/tape")
     TapeAnswer tape(@RequestBody TwoTapes asked) {
         TapeFix fix = TapeFix.of(Flat.point("a", asked.a()), Flat.point("b", asked.b()),
-                Inputs.number("distanceAM", asked.distanceAM()), Inputs.number("distanceBM", asked.distanceBM()),
-                Inputs.required("side", asked.side()),
-                Inputs.number("tapeErrorM", asked.tapeErrorM(), TapeFix.DEFAULT_TAPE_ERROR_M));
+                RequestValues.number("distanceAM", asked.distanceAM()), RequestValues.number("distanceBM", asked.distanceBM()),
+                RequestValues.required("side", asked.side()),
+                RequestValues.number("tapeErrorM", asked.tapeErrorM(), TapeFix.DEFAULT_TAPE_ERROR_M));
         return new TapeAnswer(fix.point().xM(), fix.point().yM(), fix.crossingAngleDeg(), fix.crossing(), fix.positionErrorM());
     }
 
     record NamedPoint(@Nullable String name, @Nullable Double x, @Nullable Double y) {
 
         Landmark landmark() {
-            return new Landmark(Inputs.required("name", name), Flat.point("landmarks", new Flat(x, y)));
+            return new Landmark(RequestValues.required("name", name), Flat.point("landmarks", new Flat(x, y)));
         }
     }
 
@@ -64,7 +64,7 @@ class TapeController {
     @PostMapping("/tape-out")
     TapeOutAnswer tapeOut(@RequestBody TapeOutAsked asked) {
         PlanPoint point = Flat.point("point", asked.point());
-        List<Landmark> landmarks = Inputs.list("landmarks", asked.landmarks()).stream().map(NamedPoint::landmark).toList();
+        List<Landmark> landmarks = RequestValues.list("landmarks", asked.landmarks()).stream().map(NamedPoint::landmark).toList();
         if (landmarks.size() < 2) {
             throw new Refusal("landmarks", "Two tapes need two landmarks: name one more.");
         }
@@ -76,8 +76,8 @@ class TapeController {
     record Spot(@Nullable Double x, @Nullable Double y, @Nullable Double z) {
 
         static SpacePoint point(String field, @Nullable Spot spot) {
-            Spot given = Inputs.required(field, spot);
-            return new SpacePoint(Inputs.number("x", given.x), Inputs.number("y", given.y), Inputs.number("z", given.z));
+            Spot given = RequestValues.required(field, spot);
+            return new SpacePoint(RequestValues.number("x", given.x), RequestValues.number("y", given.y), RequestValues.number("z", given.z));
         }
     }
 

@@ -7,7 +7,7 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.Stage;
+import org.oblume.core.carry.ShotStage;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
@@ -17,8 +17,8 @@ import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.location.SetService;
-import org.oblume.server.location.StageSet;
+import org.oblume.server.set.SetService;
+import org.oblume.server.set.StageSet;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.scene.Scene;
@@ -27,7 +27,7 @@ import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.LastTouch;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotCard;
 import org.oblume.server.shot.ShotService;
@@ -46,12 +46,12 @@ public class BookService {
     private final SceneService scenes;
     private final SetService sets;
     private final ShotService shots;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final PlotService plots;
     private final KnotService knots;
 
     BookService(ProductionService productions, SceneService scenes, SetService sets, ShotService shots,
-            SceneRecords records, PlotService plots, KnotService knots) {
+            StoredScenes records, PlotService plots, KnotService knots) {
         this.productions = productions;
         this.scenes = scenes;
         this.sets = sets;
@@ -80,11 +80,11 @@ public class BookService {
         Placement camera = new Placement("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, null,
                 new Piece("Camera", null, SENSOR_WIDTH_M, null, null, 0, Mount.STAND));
         Scene scene = scenes.create(production.id(), setId, heading, List.of(mark, camera));
-        Shot shot = shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, Stage.PLANNED, null), author);
+        Shot shot = shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, ShotStage.PLANNED, null), author);
         List<Knot> tied = new ArrayList<>(plots.startKnots(shot.card().slate(), mark, plan.roomFor(0.5, 2.0 / 3), 0,
                 null, Modifiers.NONE, null, author));
         tied.addAll(plots.startKnots(shot.card().slate(), camera, plan.roomFor(0.5, 1.0 / 6), 0, mark.key(), Modifiers.NONE, null, author));
-        knots.keepAll(records.of(scene.id()), tied);
+        knots.recordAll(records.of(scene.id()), tied);
         return shot.id();
     }
 
@@ -106,10 +106,10 @@ public class BookService {
                 .toList());
     }
 
-    private static BookView.ShotLine line(Shot shot, Map<Long, String> slates, @Nullable LastTouch touch) {
+    private static BookView.BookShot line(Shot shot, Map<Long, String> slates, @Nullable LastTouch touch) {
         ShotCard card = shot.card();
         String basedOn = card.basedOnId() == null ? null : Objects.requireNonNull(slates.get(card.basedOnId()));
-        return new BookView.ShotLine(shot.id(), card.slate(), card.description(), card.day(), card.stage(),
+        return new BookView.BookShot(shot.id(), card.slate(), card.description(), card.day(), card.stage(),
                 card.basedOnId(), basedOn, shot.version(), touch);
     }
 }

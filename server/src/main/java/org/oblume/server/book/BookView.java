@@ -2,7 +2,7 @@ package org.oblume.server.book;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Stage;
+import org.oblume.core.carry.ShotStage;
 import org.oblume.server.production.Production;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.shot.LastTouch;
@@ -13,11 +13,11 @@ record BookView(List<ProductionPage> productions) {
     record ProductionPage(Production production, List<ScenePage> scenes) {
     }
 
-    record ScenePage(long id, SceneHeading heading, List<ShotLine> shots) {
+    record ScenePage(long id, SceneHeading heading, List<BookShot> shots) {
     }
 
     /** @param basedOn slate of the shot it carries from. @param version of its card, for If-Match */
-    record ShotLine(long id, String slate, String description, @Nullable Integer day, Stage stage,
+    record BookShot(long id, String slate, String description, @Nullable Integer day, ShotStage stage,
             @Nullable Long basedOnId, @Nullable String basedOn, long version, @Nullable LastTouch lastTouch) {
     }
 }

@@ -13,22 +13,22 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Lanes;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.CameraWhite;
-import org.oblume.core.light.ShotLight;
-import org.oblume.core.moves.ChangeWords;
+import org.oblume.core.light.ShotLighting;
+import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.moves.Department;
-import org.oblume.core.moves.Side;
+import org.oblume.core.moves.ComparedState;
 import org.oblume.core.plot.Attribute;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Tint;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Refusal;
@@ -38,44 +38,44 @@ import org.oblume.server.carry.BoardView.BoardRow;
 import org.oblume.server.carry.BoardView.BoardShot;
 import org.oblume.server.carry.BoardView.BoardThread;
 import org.oblume.server.carry.BoardView.BoardThread.State;
-import org.oblume.server.shot.SceneRecord;
+import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.Shot;
 
 /** Lays out what a scene's shots hold: each resolved once, then row by row only what is another than in the shot before. */
 final class Board {
 
     private static final BoardThread NOTHING = new BoardThread(-1, State.ABSENT, null);
-    private final SceneRecord record;
-    private final Recording recording;
+    private final StoredScene record;
+    private final SceneRecord scene;
     private final List<String> slates;
-    private final List<Side> sides = new ArrayList<>();
+    private final List<ComparedState> sides = new ArrayList<>();
     private final List<CameraWhite> whites = new ArrayList<>();
     private final Map<String, Integer> indexes = new HashMap<>();
     /** Thousands of cells share a few colours. */
     private final Map<List<Object>, String> swatches = new HashMap<>();
     private final Map<String, Map<String, List<Knot>>> tied = new HashMap<>();
 
-    Board(SceneRecord record) {
+    Board(StoredScene record) {
         this.record = record;
-        this.recording = record.recording();
-        CarryBook book = recording.book();
+        this.scene = record.record();
+        CarryBook book = scene.book();
         this.slates = book.slates();
         Map<String, ShotState> states = book.resolveAll();
         for (String slate : slates) {
             ShotState state = states.get(slate);
             indexes.put(slate, sides.size());
-            sides.add(new Side(recording, state));
-            whites.add(ShotLight.white(recording.placements(), state).camera());
+            sides.add(new ComparedState(scene, state));
+            whites.add(ShotLighting.white(scene.placements(), state).camera());
         }
         record.knots().forEach(k -> tied.computeIfAbsent(k.placement(), p -> new HashMap<>()).computeIfAbsent(k.slate(), s -> new ArrayList<>()).add(k));
     }
 
     BoardView view(long seen, List<BoardView.BoardLook> looks) {
-        Map<String, Integer> lanes = Lanes.of(recording.book());
+        Map<String, Integer> lanes = Lanes.of(scene.book());
         List<BoardShot> shots = slates.stream().map(slate -> shot(record.shot(slate), lanes.get(slate))).toList();
         return new BoardView(record.scene().id(), record.scene().productionId(), record.scene().heading(), seen,
                 1 + lanes.values().stream().mapToInt(l -> l).max().orElse(0), shots,
-                recording.placements().stream().sorted(Comparator.comparingInt(this::rank)).map(this::row).toList(), looks);
+                scene.placements().stream().sorted(Comparator.comparingInt(this::rank)).map(this::row).toList(), looks);
     }
 
     private BoardShot shot(Shot shot, int lane) {
@@ -93,7 +93,7 @@ final class Board {
         List<BoardThread> changes = new ArrayList<>();
         List<BoardCell> cells = new ArrayList<>();
         for (int i = 0; i < slates.size(); i++) {
-            @Nullable String basedOn = recording.book().line(slates.get(i)).basedOn();
+            @Nullable String basedOn = scene.book().node(slates.get(i)).basedOn();
             BoardThread thread = thread(placement, i);
             BoardThread before = basedOn == null ? NOTHING : now.get(Objects.requireNonNull(indexes.get(basedOn)) < i ? indexes.get(basedOn) : i - 1);
             now.add(thread);
@@ -113,24 +113,24 @@ final class Board {
     private BoardThread thread(Placement placement, int shot) {
         ShotState state = sides.get(shot).state();
         String key = placement.key();
-        State on = !state.stands(key) ? State.ABSENT
-                : state.value(key, Standing.class).map(Standing::state).orElse(Standing.State.ON) == Standing.State.OFF ? State.OFF : State.ON;
+        State on = !state.isOnSet(key) ? State.ABSENT
+                : state.value(key, SetStatus.class).map(SetStatus::state).orElse(SetStatus.State.ON) == SetStatus.State.OFF ? State.OFF : State.ON;
         return new BoardThread(shot, on, on == State.ABSENT || !placement.kind().shines() ? null : swatch(key, state, whites.get(shot)));
     }
 
     /** What a look has of each light. */
     BoardView.BoardLook look(BoardView.LookCard card, ShotState state) {
-        CameraWhite white = ShotLight.white(recording.placements(), state).camera();
-        return new BoardView.BoardLook(card, recording.placements().stream().filter(p -> p.kind().shines() && !state.knots(p.key()).isEmpty()).map(p -> {
-            String off = !state.stands(p.key()) ? "out" : state.value(p.key(), Standing.class).filter(s -> s.state() == Standing.State.OFF).map(s -> "off").orElse(null);
-            String say = off != null ? off : Stream.of(state.value(p.key(), Level.class).map(Level::say), state.value(p.key(), Dial.class).map(Dial::say))
+        CameraWhite white = ShotLighting.white(scene.placements(), state).camera();
+        return new BoardView.BoardLook(card, scene.placements().stream().filter(p -> p.kind().shines() && !state.knots(p.key()).isEmpty()).map(p -> {
+            String off = !state.isOnSet(p.key()) ? "out" : state.value(p.key(), SetStatus.class).filter(s -> s.state() == SetStatus.State.OFF).map(s -> "off").orElse(null);
+            String say = off != null ? off : Stream.of(state.value(p.key(), Level.class).map(Level::say), state.value(p.key(), ColourTemperature.class).map(ColourTemperature::say))
                     .flatMap(Optional::stream).collect(Collectors.joining("  "));
             return new BoardView.LookCell(p.key(), say, off != null ? null : swatch(p.key(), state, white));
         }).toList());
     }
 
     private @Nullable String swatch(String key, ShotState state, CameraWhite white) {
-        return state.value(key, Dial.class).map(dial -> {
+        return state.value(key, ColourTemperature.class).map(dial -> {
             double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
             Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
             String found = swatches.computeIfAbsent(List.of(dial, tint, stack, white), c -> {
@@ -146,11 +146,11 @@ final class Board {
 
     private BoardKnot knot(int shot, @Nullable String basedOn, Knot knot) {
         Attribute attribute = knot.attribute();
-        @Nullable Side before = basedOn == null ? null : sides.get(Objects.requireNonNull(indexes.get(basedOn)));
-        @Nullable Words was = before == null ? null : before.state().knot(knot.placement(), attribute).map(b -> ChangeWords.say(recording, b.value())).orElse(null);
-        Words words = before == null ? ChangeWords.say(recording, knot.value())
-                : ChangeWords.of(before, knot.placement(), sides.get(shot), knot.placement(), attribute);
-        return new BoardKnot(attribute, attribute.label(), BoardView.Said.of(ChangeWords.say(recording, knot.value())), was == null ? null : BoardView.Said.of(was),
-                BoardView.Said.of(words), knot.tie().reason(), knot.tie().note(), knot.tie().author(), knot.tie().at());
+        @Nullable ComparedState before = basedOn == null ? null : sides.get(Objects.requireNonNull(indexes.get(basedOn)));
+        @Nullable Phrase was = before == null ? null : before.state().knot(knot.placement(), attribute).map(b -> ChangePhrases.say(scene, b.value())).orElse(null);
+        Phrase words = before == null ? ChangePhrases.say(scene, knot.value())
+                : ChangePhrases.of(before, knot.placement(), sides.get(shot), knot.placement(), attribute);
+        return new BoardKnot(attribute, attribute.label(), ChangePhrases.say(scene, knot.value()), was == null ? null : was,
+                words, knot.attribution().reason(), knot.attribution().note(), knot.attribution().author(), knot.attribution().at());
     }
 }

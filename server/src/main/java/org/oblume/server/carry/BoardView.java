@@ -4,11 +4,11 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.Stage;
+import org.oblume.core.carry.ShotStage;
 import org.oblume.core.moves.Department;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.shot.LastTouch;
 
@@ -21,7 +21,7 @@ import org.oblume.server.shot.LastTouch;
 public record BoardView(long sceneId, long productionId, SceneHeading scene, long seen, int lanes, List<BoardShot> shots, List<BoardRow> rows, List<BoardLook> looks) {
 
     /** @param basedOn slate, or null. @param lane of its threads, from 0 */
-    record BoardShot(long id, String slate, String description, @Nullable Integer day, Stage stage, @Nullable String basedOn, int lane, long version,
+    record BoardShot(long id, String slate, String description, @Nullable Integer day, ShotStage stage, @Nullable String basedOn, int lane, long version,
             int revision, @Nullable LastTouch lit, @Nullable LastTouch shot) {
     }
 
@@ -46,16 +46,8 @@ public record BoardView(long sceneId, long productionId, SceneHeading scene, lon
      * @param before what held in the shot it is based on, or null
      * @param words what changed: {@code 0.80 m closer}
      */
-    record BoardKnot(Attribute attribute, String label, Said say, @Nullable Said before, Said words, @Nullable Reason reason, @Nullable String note,
+    record BoardKnot(Attribute attribute, String label, Phrase say, @Nullable Phrase before, Phrase words, @Nullable Reason reason, @Nullable String note,
             String author, Instant at) {
-    }
-
-    /** In words, with lengths in metres and in feet and inches. */
-    public record Said(String metric, String imperial) {
-
-        static Said of(Words words) {
-            return new Said(words.metric(), words.imperial());
-        }
     }
 
     /** A saved look as a column beside the shots. */

@@ -4,8 +4,8 @@ import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.moves.Tempo;
-import org.oblume.server.support.Edit;
+import org.oblume.core.moves.JobTimes;
+import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -102,8 +102,8 @@ class CarryController {
     }
 
     @PutMapping("/productions/{productionId}/tempo")
-    MovesView.TempoView keepTempo(@PathVariable long productionId, @RequestBody Tempo tempo) {
-        return comparing.keepTempo(productionId, tempo);
+    MovesView.JobTimesView keepTempo(@PathVariable long productionId, @RequestBody JobTimes times) {
+        return comparing.keepTempo(productionId, times);
     }
 
     @PostMapping("/looks")
@@ -115,6 +115,6 @@ class CarryController {
     @DeleteMapping("/looks/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteLook(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        looks.delete(id, Edit.version(ifMatch));
+        looks.delete(id, IfMatch.version(ifMatch));
     }
 }

@@ -12,21 +12,21 @@ import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.light.Trial;
 import org.oblume.core.moves.Differences;
-import org.oblume.core.moves.Side;
-import org.oblume.core.moves.Taking;
-import org.oblume.core.say.Said;
-import org.oblume.core.say.SayIt;
+import org.oblume.core.moves.ComparedState;
+import org.oblume.core.moves.StateTransfer;
+import org.oblume.core.say.ParsedCommand;
+import org.oblume.core.say.CommandParser;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.shot.KnotChange;
 import org.oblume.server.shot.KnotService;
-import org.oblume.server.shot.SceneRecord;
-import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.springframework.stereotype.Service;
@@ -38,14 +38,14 @@ import org.springframework.transaction.annotation.Transactional;
 class CarryService {
 
     private static final int MOST_CELLS = 2000;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final ShotService shots;
     private final KnotService knots;
     private final KitService kit;
     private final LookService looks;
-    private final Sides sides;
+    private final ComparedStates sides;
 
-    CarryService(SceneRecords records, ShotService shots, KnotService knots, KitService kit, LookService looks, Sides sides) {
+    CarryService(StoredScenes records, ShotService shots, KnotService knots, KitService kit, LookService looks, ComparedStates sides) {
         this.records = records;
         this.shots = shots;
         this.knots = knots;
@@ -81,7 +81,7 @@ class CarryService {
             List<CellEdit> here = byShot.remove(shot.id());
             if (here != null) {
                 List<KnotChange> changes = new ArrayList<>();
-                SceneRecord record = records.restingUnder(shot);
+                StoredScene record = records.withAncestors(shot);
                 here.forEach(cell -> changes.addAll(changes(record, shot, cell, reason, note, author)));
                 knots.requireUnchangedSince(shot.id(), changes, seen);
                 knots.change(shot.id(), changes);
@@ -92,13 +92,13 @@ class CarryService {
         }
     }
 
-    private List<KnotChange> changes(SceneRecord record, Shot shot, CellEdit cell, @Nullable Reason reason, @Nullable String note, String author) {
-        Recording recording = record.recording();
+    private List<KnotChange> changes(StoredScene record, Shot shot, CellEdit cell, @Nullable Reason reason, @Nullable String note, String author) {
+        SceneRecord scene = record.record();
         String slate = shot.card().slate();
-        ShotState state = recording.book().resolve(slate);
+        ShotState state = scene.book().resolve(slate);
         if (cell.from() != null) {
-            Side like = sides.shot(cell.from()).side();
-            return tied(Taking.changes(new Side(recording, state), like, Taking.Part.WHOLE, List.of(cell.placement())), reason, note, author);
+            ComparedState like = sides.shot(cell.from()).side();
+            return tied(StateTransfer.changes(new ComparedState(scene, state), like, StateTransfer.Part.WHOLE, List.of(cell.placement())), reason, note, author);
         }
         if (cell.text() == null) {
             return tied(state.knots(cell.placement()).stream().filter(state::tiedHere).map(k -> new Change(cell.placement(), k.value())).toList(), reason, note, author);
@@ -106,42 +106,42 @@ class CarryService {
         String text = cell.text().strip();
         if (text.isEmpty()) {
             return state.knots(cell.placement()).stream().filter(state::tiedHere)
-                    .map(k -> new KnotChange(cell.placement(), k.attribute(), null, null, null, author, KnotChange.WHATEVER)).toList();
+                    .map(k -> new KnotChange(cell.placement(), k.attribute(), null, null, null, author, KnotChange.ANY_REVISION)).toList();
         }
-        String name = recording.placement(cell.placement()).name();
-        Said said = SayIt.read(name + " " + text, recording, state, kit.stock());
+        String name = scene.placement(cell.placement()).name();
+        ParsedCommand said = CommandParser.read(name + " " + text, scene, state, kit.stock());
         if (!said.problems().isEmpty()) {
             throw new Refusal("text", "%s in %s: %s".formatted(name, slate, said.problems().get(0).sentence()));
         }
-        return tied(Trial.of(recording, slate, said.changes(), said.holds(), Set.of(), Map.of()).changes(), reason, note, author);
+        return tied(Trial.of(scene, slate, said.changes(), said.holds(), Set.of(), Map.of()).changes(), reason, note, author);
     }
 
     private static List<KnotChange> tied(List<Change> changes, @Nullable Reason reason, @Nullable String note, String author) {
-        return changes.stream().map(c -> new KnotChange(c.placement(), c.attribute(), c.value(), reason, note, author, KnotChange.WHATEVER)).toList();
+        return changes.stream().map(c -> new KnotChange(c.placement(), c.attribute(), c.value(), reason, note, author, KnotChange.ANY_REVISION)).toList();
     }
 
     /** What making a shot like a look or another shot would change. */
     @Transactional(readOnly = true)
     CompareView.Preview preview(long shotId, String sideId) {
-        Sides.NamedSide now = sides.shot(shotId);
-        Sides.NamedSide wanted = sides.side(sideId);
-        Recording recording = now.record().recording();
-        Tie tie = new Tie(null, null, wanted.name(), Instant.EPOCH, 1);
+        ComparedStates.NamedState now = sides.shot(shotId);
+        ComparedStates.NamedState wanted = sides.side(sideId);
+        SceneRecord scene = now.record().record();
+        Attribution tie = new Attribution(null, null, wanted.name(), Instant.EPOCH, 1);
         List<Knot> would = taking(now, wanted, null).stream().map(c -> new Knot(now.name(), c.placement(), c.value(), tie)).toList();
-        CarryBook after = recording.book().with(would);
+        CarryBook after = scene.book().with(would);
         return new CompareView.Preview(wanted.name(), knots.newestEvent(),
-                CompareView.Changed.of(Differences.between(now.side(), new Side(recording.with(after), after.resolve(now.name())))));
+                CompareView.DifferenceView.of(Differences.between(now.side(), new ComparedState(scene.with(after), after.resolve(now.name())))));
     }
 
     /** A look is the light of a scene, not its frame; a shot is taken over whole. */
-    private static List<Change> taking(Sides.NamedSide now, Sides.NamedSide wanted, @Nullable List<String> only) {
-        return Taking.changes(now.side(), wanted.side(), wanted.shot() == null ? Taking.Part.LIGHT : Taking.Part.WHOLE, only);
+    private static List<Change> taking(ComparedStates.NamedState now, ComparedStates.NamedState wanted, @Nullable List<String> only) {
+        return StateTransfer.changes(now.side(), wanted.side(), wanted.shot() == null ? StateTransfer.Part.LIGHT : StateTransfer.Part.WHOLE, only);
     }
 
     /** Makes a shot like a look or another shot, as knots. @param only keys of the things to change, or null for all */
     void take(long shotId, String sideId, @Nullable List<String> only, @Nullable Reason reason, @Nullable String note, long seen, String author) {
-        Sides.NamedSide now = sides.shot(shotId);
-        Sides.NamedSide wanted = sides.side(sideId);
+        ComparedStates.NamedState now = sides.shot(shotId);
+        ComparedStates.NamedState wanted = sides.side(sideId);
         List<KnotChange> changes = tied(taking(now, wanted, only), reason, note, author);
         if (changes.isEmpty()) {
             throw new Refusal("%s is like %s already: nothing to change.".formatted(now.name(), wanted.name()));
@@ -154,14 +154,14 @@ class CarryService {
     @Transactional(readOnly = true)
     List<CompareView.Rebased> rebased(long shotId, @Nullable Long onId) {
         Shot shot = shots.get(shotId);
-        SceneRecord record = records.of(shot.sceneId());
-        CarryBook before = record.recording().book();
+        StoredScene record = records.of(shot.sceneId());
+        CarryBook before = record.record().book();
         CarryBook after = before.rebased(shot.card().slate(), record.slate(onId));
         List<CompareView.Rebased> changed = new ArrayList<>();
         for (String slate : after.slates()) {
             if (after.chain(slate).contains(shot.card().slate())) {
-                changed.add(new CompareView.Rebased(slate, CompareView.Changed.of(Differences.between(new Side(record.recording(), before.resolve(slate)),
-                        new Side(record.recording().with(after), after.resolve(slate))))));
+                changed.add(new CompareView.Rebased(slate, CompareView.DifferenceView.of(Differences.between(new ComparedState(record.record(), before.resolve(slate)),
+                        new ComparedState(record.record().with(after), after.resolve(slate))))));
             }
         }
         return changed;

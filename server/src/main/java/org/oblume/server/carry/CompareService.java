@@ -1,5 +1,6 @@
 package org.oblume.server.carry;
 
+import org.oblume.core.units.Phrase;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -14,15 +15,15 @@ import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.Job;
 import org.oblume.core.moves.Move;
 import org.oblume.core.moves.MoveList;
-import org.oblume.core.moves.Side;
-import org.oblume.core.moves.Tempo;
+import org.oblume.core.moves.ComparedState;
+import org.oblume.core.moves.JobTimes;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.light.LightService;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.shot.KnotService;
-import org.oblume.server.support.JsonText;
+import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,15 +33,15 @@ import org.springframework.transaction.annotation.Transactional;
 public class CompareService {
 
     private static final int LONGEST_SAID = 2000;
-    private final Sides sides;
+    private final ComparedStates sides;
     private final LightService lights;
     private final KnotService knots;
     private final ProductionService productions;
     private final MoveTickRepository ticks;
-    private final JsonText json;
+    private final RecordJson json;
     private final Clock clock;
 
-    CompareService(Sides sides, LightService lights, KnotService knots, ProductionService productions, MoveTickRepository ticks, JsonText json, Clock clock) {
+    CompareService(ComparedStates sides, LightService lights, KnotService knots, ProductionService productions, MoveTickRepository ticks, RecordJson json, Clock clock) {
         this.sides = sides;
         this.lights = lights;
         this.knots = knots;
@@ -52,16 +53,16 @@ public class CompareService {
 
     @Transactional(readOnly = true)
     CompareView compare(String fromId, String toId) {
-        Sides.NamedSide from = sides.side(fromId);
-        Sides.NamedSide to = sides.side(toId);
-        return new CompareView(from.head(), to.head(), knots.newestEvent(), CompareView.Changed.of(Differences.between(from.side(), to.side())),
+        ComparedStates.NamedState from = sides.side(fromId);
+        ComparedStates.NamedState to = sides.side(toId);
+        return new CompareView(from.head(), to.head(), knots.newestEvent(), CompareView.DifferenceView.of(Differences.between(from.side(), to.side())),
                 from.record().scene().setId() == to.record().scene().setId(), to.record().set().plan(), standing(from.side(), to.side()),
                 lights.light(from.record(), from.side().state()), lights.light(to.record(), to.side().state()));
     }
 
-    private static List<CompareView.Stood> standing(Side from, Side to) {
+    private static List<CompareView.Stood> standing(ComparedState from, ComparedState to) {
         List<CompareView.Stood> all = new ArrayList<>();
-        for (Side.Pair pair : from.pairs(to)) {
+        for (ComparedState.Pair pair : from.pairs(to)) {
             CompareView.StoodAt was = spot(from, pair.from());
             CompareView.StoodAt is = spot(to, pair.to());
             if (was != null || is != null) {
@@ -72,8 +73,8 @@ public class CompareService {
         return all;
     }
 
-    private static CompareView.@Nullable StoodAt spot(Side side, @Nullable Placement thing) {
-        if (thing == null || !side.state().stands(thing.key())) {
+    private static CompareView.@Nullable StoodAt spot(ComparedState side, @Nullable Placement thing) {
+        if (thing == null || !side.state().isOnSet(thing.key())) {
             return null;
         }
         double bearing = side.state().aim(thing.key()).map(Aim::bearing).map(b -> b.degrees()).orElse(0.0);
@@ -82,18 +83,18 @@ public class CompareService {
 
     @Transactional(readOnly = true)
     public MovesView moves(String fromId, String toId) {
-        Sides.NamedSide from = sides.side(fromId);
-        Sides.NamedSide to = sides.side(toId);
-        Tempo tempo = tempo(to);
-        MoveList list = MoveList.between(from.side(), to.side(), tempo);
+        ComparedStates.NamedState from = sides.side(fromId);
+        ComparedStates.NamedState to = sides.side(toId);
+        JobTimes times = tempo(to);
+        MoveList list = MoveList.between(from.side(), to.side(), times);
         Map<String, MoveTickEntity> done = ticks.findByFromSideAndToSide(fromId, toId).stream().collect(Collectors.toMap(MoveTickEntity::moveKey, t -> t));
         List<MovesView.Spent> spent = list.minutesByDepartment().entrySet().stream().map(e -> new MovesView.Spent(e.getKey(), e.getValue(),
                 list.moves().stream().filter(m -> m.department() == e.getKey()).mapToDouble(Move::minutes).sum())).toList();
-        return new MovesView(from.head(), to.head(), list.minutes(), spent, list.moves().stream().map(m -> step(m, done.get(m.key()))).toList(), view(tempo));
+        return new MovesView(from.head(), to.head(), list.minutes(), spent, list.moves().stream().map(m -> step(m, done.get(m.key()))).toList(), view(times));
     }
 
     private static MovesView.MoveStep step(Move move, @Nullable MoveTickEntity done) {
-        return new MovesView.MoveStep(move.key(), move.department(), move.job(), move.placement(), BoardView.Said.of(move.words()), move.minutes(), move.people(),
+        return new MovesView.MoveStep(move.key(), move.department(), move.job(), move.placement(), move.words(), move.minutes(), move.people(),
                 move.startMin(), move.cautions(), move.after(), done == null ? null : done.toTickedOff(said(move)));
     }
 
@@ -104,7 +105,7 @@ public class CompareService {
 
     /** Ticks a move off; ticking it again says who did it last. */
     void tick(String fromId, String toId, String key, String author) {
-        Sides.NamedSide to = sides.side(toId);
+        ComparedStates.NamedState to = sides.side(toId);
         Move move = MoveList.between(sides.side(fromId).side(), to.side(), tempo(to)).moves().stream().filter(m -> m.key().equals(key)).findFirst()
                 .orElseThrow(() -> new Refusal("This move is not on the list any more: the record was changed. Look at the list again."));
         ticks.save(ticks.findByFromSideAndToSideAndMoveKey(fromId, toId, key).orElseGet(() -> new MoveTickEntity(fromId, toId, key))
@@ -116,18 +117,18 @@ public class CompareService {
     }
 
     /** Keeps the crew's table for a whole production. */
-    MovesView.TempoView keepTempo(long productionId, Tempo tempo) {
-        productions.keepTempo(productionId, json.write(tempo));
-        return view(tempo);
+    MovesView.JobTimesView keepTempo(long productionId, JobTimes times) {
+        productions.keepTempo(productionId, json.write(times));
+        return view(times);
     }
 
-    private Tempo tempo(Sides.NamedSide side) {
-        return Optional.ofNullable(productions.tempo(side.record().scene().productionId())).map(t -> json.read(t, Tempo.class)).orElse(Tempo.USUAL);
+    private JobTimes tempo(ComparedStates.NamedState side) {
+        return Optional.ofNullable(productions.tempo(side.record().scene().productionId())).map(t -> json.read(t, JobTimes.class)).orElse(JobTimes.USUAL);
     }
 
-    private static MovesView.TempoView view(Tempo tempo) {
-        return new MovesView.TempoView(
-                Arrays.stream(Job.values()).map(j -> new MovesView.JobTime(j, j.label(), tempo.minutes().get(j), j.usualMinutes())).toList(),
-                Arrays.stream(Department.values()).map(d -> new MovesView.Crew(d, tempo.people().get(d), d.usualPeople())).toList());
+    private static MovesView.JobTimesView view(JobTimes times) {
+        return new MovesView.JobTimesView(
+                Arrays.stream(Job.values()).map(j -> new MovesView.JobTime(j, j.label(), times.minutes().get(j), j.usualMinutes())).toList(),
+                Arrays.stream(Department.values()).map(d -> new MovesView.Crew(d, times.people().get(d), d.usualPeople())).toList());
     }
 }

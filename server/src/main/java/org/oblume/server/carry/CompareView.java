@@ -1,5 +1,6 @@
 package org.oblume.server.carry;
 
+import org.oblume.core.units.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.moves.Department;
@@ -16,15 +17,15 @@ import org.oblume.server.light.LightView;
  * @param sameSet whether both stand in one set, so that they can be drawn on each other
  * @param standing what stands on either side, to be drawn
  */
-record CompareView(Sides.Sidehead from, Sides.Sidehead to, long seen, List<Changed> differences, boolean sameSet, SetPlan plan, List<Stood> standing,
+record CompareView(ComparedStates.StateHead from, ComparedStates.StateHead to, long seen, List<DifferenceView> differences, boolean sameSet, SetPlan plan, List<Stood> standing,
         LightView lightFrom, LightView lightTo) {
 
-    record Changed(@Nullable String from, @Nullable String to, String name, Department department, Attribute attribute, String label,
-            BoardView.Said words) {
+    record DifferenceView(@Nullable String from, @Nullable String to, String name, Department department, Attribute attribute, String label,
+            Phrase words) {
 
-        static List<Changed> of(List<Difference> differences) {
-            return differences.stream().map(d -> new Changed(d.from() == null ? null : d.from().key(), d.to() == null ? null : d.to().key(),
-                    d.placement().name(), Department.of(d.placement()), d.attribute(), d.attribute().label(), BoardView.Said.of(d.words()))).toList();
+        static List<DifferenceView> of(List<Difference> differences) {
+            return differences.stream().map(d -> new DifferenceView(d.from() == null ? null : d.from().key(), d.to() == null ? null : d.to().key(),
+                    d.placement().name(), Department.of(d.placement()), d.attribute(), d.attribute().label(), d.words())).toList();
         }
     }
 
@@ -36,10 +37,10 @@ record CompareView(Sides.Sidehead from, Sides.Sidehead to, long seen, List<Chang
     }
 
     /** What a shot would become. @param seen the newest change that was looked at */
-    record Preview(String name, long seen, List<Changed> differences) {
+    record Preview(String name, long seen, List<DifferenceView> differences) {
     }
 
     /** What would be another in one shot. */
-    record Rebased(String slate, List<Changed> differences) {
+    record Rebased(String slate, List<DifferenceView> differences) {
     }
 }

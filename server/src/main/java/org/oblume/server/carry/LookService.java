@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.NoSuchElementException;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.support.JsonText;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.EditConflict;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -18,11 +18,11 @@ public class LookService {
 
     private static final int LONGEST_NAME = 60;
     private final LookRepository looks;
-    private final Sides sides;
-    private final JsonText json;
+    private final ComparedStates sides;
+    private final RecordJson json;
     private final Clock clock;
 
-    LookService(LookRepository looks, Sides sides, JsonText json, Clock clock) {
+    LookService(LookRepository looks, ComparedStates sides, RecordJson json, Clock clock) {
         this.looks = looks;
         this.sides = sides;
         this.json = json;
@@ -35,7 +35,7 @@ public class LookService {
     }
 
     BoardView.LookCard save(String name, long shotId, String author) {
-        Sides.NamedSide side = sides.shot(shotId);
+        ComparedStates.NamedState side = sides.shot(shotId);
         long sceneId = side.record().scene().id();
         String checked = Checks.text("The look's name", name, LONGEST_NAME);
         if (looks.existsBySceneIdAndNameIgnoreCase(sceneId, checked)) {
@@ -47,7 +47,7 @@ public class LookService {
     void delete(long id, long version) {
         LookEntity look = looks.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such look any more."));
         if (look.toCard().version() != version) {
-            throw new StaleEdit("Someone changed this look since you opened it.", look.toCard());
+            throw new EditConflict("Someone changed this look since you opened it.", look.toCard());
         }
         looks.delete(look);
     }
@@ -60,7 +60,7 @@ public class LookService {
     }
 
     /** Keeps looks from a file, whose values were checked with their scene. */
-    public void keepAll(long sceneId, List<SavedLook> saved) {
+    public void importAll(long sceneId, List<SavedLook> saved) {
         saved.forEach(look -> looks.save(new LookEntity(sceneId, Checks.text("The look's name", look.name(), LONGEST_NAME), json.write(look.values()),
                 look.author(), look.at())));
         looks.flush();

@@ -1,5 +1,6 @@
 package org.oblume.server.carry;
 
+import org.oblume.core.units.Phrase;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -12,13 +13,13 @@ import org.oblume.core.moves.Job;
  * @param minutes on the clock until the last is done (estimate)
  * @param tempo the crew's own table that the times come from
  */
-public record MovesView(Sides.Sidehead from, Sides.Sidehead to, double minutes, List<Spent> departments, List<MoveStep> moves, TempoView tempo) {
+public record MovesView(ComparedStates.StateHead from, ComparedStates.StateHead to, double minutes, List<Spent> departments, List<MoveStep> moves, JobTimesView tempo) {
 
     /** @param minutes on the clock until it is done. @param work the sum of its moves */
     public record Spent(Department department, double minutes, double work) {
     }
 
-    public record MoveStep(String key, Department department, Job job, @Nullable String placement, BoardView.Said words, double minutes, int people,
+    public record MoveStep(String key, Department department, Job job, @Nullable String placement, Phrase words, double minutes, int people,
             double startMin, List<String> cautions, List<String> after, @Nullable TickedOff done) {
     }
 
@@ -26,7 +27,7 @@ public record MovesView(Sides.Sidehead from, Sides.Sidehead to, double minutes, 
     public record TickedOff(String author, Instant at, boolean changedSince) {
     }
 
-    public record TempoView(List<JobTime> jobs, List<Crew> crews) {
+    public record JobTimesView(List<JobTime> jobs, List<Crew> crews) {
     }
 
     public record JobTime(Job job, String label, double minutes, double usual) {

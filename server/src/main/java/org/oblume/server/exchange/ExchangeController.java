@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.scene.Scene;
-import org.oblume.server.support.TooLarge;
+import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -44,7 +44,7 @@ class ExchangeController {
     @PostMapping(path = "/api/scenes/import", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     Imported load(InputStream body, @RequestParam(required = false) @Nullable String number) throws IOException {
-        byte[] bytes = TooLarge.read(body, LARGEST_MB, "The file is larger than %d MB: a scene is never that large. Nothing was imported.");
+        byte[] bytes = PayloadTooLargeException.read(body, LARGEST_MB, "The file is larger than %d MB: a scene is never that large. Nothing was imported.");
         Scene scene = exchange.load(bytes, number);
         return new Imported(scene.id(), scene.productionId(), scene.heading().number());
     }

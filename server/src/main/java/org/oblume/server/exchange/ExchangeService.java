@@ -8,18 +8,18 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.Recording;
-import org.oblume.core.carry.ShotLine;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.carry.ShotNode;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.LookService;
 import org.oblume.server.carry.SavedLook;
-import org.oblume.server.location.SetService;
-import org.oblume.server.location.StageSet;
-import org.oblume.server.meter.MeterService;
-import org.oblume.server.meter.WrittenReading;
+import org.oblume.server.set.SetService;
+import org.oblume.server.set.StageSet;
+import org.oblume.server.metering.MeterService;
+import org.oblume.server.metering.WrittenReading;
 import org.oblume.server.note.NoteService;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
@@ -30,12 +30,12 @@ import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.ListedShot;
-import org.oblume.server.shot.SceneRecord;
-import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotCard;
 import org.oblume.server.shot.ShotService;
-import org.oblume.server.support.JsonText;
+import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -48,18 +48,18 @@ public class ExchangeService {
     private final SetService sets;
     private final SceneService scenes;
     private final ShotService shots;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final KnotService knots;
     private final RebuildService rebuild;
     private final LookService looks;
     private final NoteService notes;
     private final MeterService meter;
     private final SceneFileReader reader;
-    private final JsonText json;
+    private final RecordJson json;
 
     ExchangeService(ProductionService productions, SetService sets, SceneService scenes, ShotService shots,
-            SceneRecords records, KnotService knots, RebuildService rebuild, LookService looks, NoteService notes, MeterService meter, SceneFileReader reader,
-            JsonText json) {
+            StoredScenes records, KnotService knots, RebuildService rebuild, LookService looks, NoteService notes, MeterService meter, SceneFileReader reader,
+            RecordJson json) {
         this.looks = looks;
         this.notes = notes;
         this.meter = meter;
@@ -76,7 +76,7 @@ public class ExchangeService {
 
     @Transactional(readOnly = true)
     SceneFile export(long sceneId) {
-        SceneRecord record = records.of(sceneId);
+        StoredScene record = records.of(sceneId);
         Production production = productions.get(record.scene().productionId());
         Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         List<SceneFile.ShotPart> parts = record.shots().stream().map(shot -> {
@@ -88,7 +88,7 @@ public class ExchangeService {
         return new SceneFile(SceneFile.FORMAT, SceneFile.VERSION,
                 new SceneFile.InProduction(production.name(), production.days()), record.scene().heading(),
                 new StageSet(record.set().name(), record.set().plan().withoutUnderlay()),
-                record.recording().placements(), parts, looks.saved(sceneId));
+                record.record().placements(), parts, looks.saved(sceneId));
     }
 
     /**
@@ -107,14 +107,14 @@ public class ExchangeService {
         Production production = productions.named(file.production().name(), file.production().days());
         Scene scene = scenes.create(production.id(), sets.keep(production.id(), file.set()), heading, file.placements());
         Map<String, Shot> made = shots.createAll(scene.id(), file.shots().stream().map(ExchangeService::listed).toList());
-        SceneRecord record = records.of(scene.id());
-        knots.keepAll(record, tied);
-        looks.keepAll(scene.id(), orNone(file.looks()));
+        StoredScene record = records.of(scene.id());
+        knots.recordAll(record, tied);
+        looks.importAll(scene.id(), orNone(file.looks()));
         Map<String, Long> ids = record.placed().stream().collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::id));
         for (SceneFile.ShotPart part : file.shots()) {
-            rebuild.keepAll(made.get(part.slate()).id(), record, orNone(part.rebuilt()));
-            notes.keepAll(made.get(part.slate()).id(), orNone(part.takes()), orNone(part.notes()), ids);
-            meter.keepAll(made.get(part.slate()).id(), orNone(part.readings()));
+            rebuild.importAll(made.get(part.slate()).id(), record, orNone(part.rebuilt()));
+            notes.importAll(made.get(part.slate()).id(), orNone(part.takes()), orNone(part.notes()), ids);
+            meter.importAll(made.get(part.slate()).id(), orNone(part.readings()));
         }
         return scene;
     }
@@ -136,7 +136,7 @@ public class ExchangeService {
             for (SceneFile.KnotPart part : shot.knots()) {
                 try {
                     tied.add(new Knot(shot.slate(), part.placement(), json.value(part.attribute(), part.value()),
-                            new Tie(part.reason(), part.note(), part.author(), part.at(), 1)));
+                            new Attribution(part.reason(), part.note(), part.author(), part.at(), 1)));
                 } catch (Refusal refusal) {
                     problems.add("%s, %s of %s: %s".formatted(shot.slate(), part.attribute().label(), part.placement(),
                             refusal.getMessage()));
@@ -145,19 +145,19 @@ public class ExchangeService {
         }
         SceneFileReader.refuse(problems);
         CarryBook book = CarryBook.of(
-                file.shots().stream().map(s -> listed(s).line()).toList(), tied);
-        Recording recording = Recording.of(file.set().plan(), file.placements(), book);
-        SceneFileReader.refuse(recording.problems(tied));
-        file.shots().stream().flatMap(s -> orNone(s.rebuilt()).stream()).forEach(t -> recording.placement(t.placement()));
-        file.shots().stream().flatMap(s -> orNone(s.notes()).stream()).filter(n -> n.placement() != null).forEach(n -> recording.placement(n.placement()));
+                file.shots().stream().map(s -> listed(s).node()).toList(), tied);
+        SceneRecord scene = SceneRecord.of(file.set().plan(), file.placements(), book);
+        SceneFileReader.refuse(scene.problems(tied));
+        file.shots().stream().flatMap(s -> orNone(s.rebuilt()).stream()).forEach(t -> scene.placement(t.placement()));
+        file.shots().stream().flatMap(s -> orNone(s.notes()).stream()).filter(n -> n.placement() != null).forEach(n -> scene.placement(n.placement()));
         file.shots().stream().flatMap(s -> orNone(s.readings()).stream()).map(WrittenReading::figures).forEach(r -> {
-            recording.placement(r.mark());
+            scene.placement(r.mark());
             if (r.alone() != null) {
-                recording.placement(r.alone());
+                scene.placement(r.alone());
             }
         });
         for (SavedLook look : orNone(file.looks())) {
-            look.values().forEach(v -> recording.check(v.placement(), json.value(v.attribute(), v.value())));
+            look.values().forEach(v -> scene.check(v.placement(), json.value(v.attribute(), v.value())));
         }
         return tied;
     }
@@ -168,12 +168,12 @@ public class ExchangeService {
 
     private SceneFile.KnotPart part(Knot knot) {
         AttributeValue value = knot.value();
-        Tie tie = knot.tie();
+        Attribution tie = knot.attribution();
         return new SceneFile.KnotPart(knot.placement(), Attribute.of(value), json.tree(value), tie.reason(), tie.note(),
                 tie.author(), tie.at());
     }
 
     private static ListedShot listed(SceneFile.ShotPart part) {
-        return new ListedShot(new ShotLine(part.slate(), part.basedOn(), part.stage()), part.description(), part.day());
+        return new ListedShot(new ShotNode(part.slate(), part.basedOn(), part.stage()), part.description(), part.day());
     }
 }

@@ -6,12 +6,12 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.Stage;
+import org.oblume.core.carry.ShotStage;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
 import org.oblume.server.carry.SavedLook;
-import org.oblume.server.location.StageSet;
-import org.oblume.server.meter.WrittenReading;
+import org.oblume.server.set.StageSet;
+import org.oblume.server.metering.WrittenReading;
 import org.oblume.server.note.WrittenNote;
 import org.oblume.server.note.WrittenTake;
 import org.oblume.server.rebuild.Tick;
@@ -27,7 +27,7 @@ record SceneFile(String format, int version, InProduction production, SceneHeadi
     record InProduction(String name, int days) {
     }
 
-    record ShotPart(String slate, String description, @Nullable Integer day, @Nullable String basedOn, Stage stage,
+    record ShotPart(String slate, String description, @Nullable Integer day, @Nullable String basedOn, ShotStage stage,
             List<KnotPart> knots, @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenTake> takes,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenNote> notes,

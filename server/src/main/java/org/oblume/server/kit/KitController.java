@@ -5,7 +5,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import org.oblume.server.support.TooLarge;
+import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -49,7 +49,7 @@ class KitController {
     @PostMapping(path = "/beam", consumes = MediaType.ALL_VALUE)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
     PhotometricFile.Measured beam(InputStream body) throws IOException {
-        byte[] bytes = TooLarge.read(body, LARGEST_MB, "The file is larger than %d MB: a measured beam is never that large.");
+        byte[] bytes = PayloadTooLargeException.read(body, LARGEST_MB, "The file is larger than %d MB: a measured beam is never that large.");
         return PhotometricFile.read(new String(bytes, StandardCharsets.ISO_8859_1));
     }
 }

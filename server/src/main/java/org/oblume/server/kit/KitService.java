@@ -23,7 +23,7 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.network.Mode;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.support.JsonText;
+import org.oblume.server.support.RecordJson;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -46,9 +46,9 @@ public class KitService {
     private final List<Kit.Fixture> shipped;
     private final Map<String, List<Mode>> shippedModes;
     private final OwnFixtureRepository own;
-    private final JsonText json;
+    private final RecordJson json;
 
-    KitService(@Value("${oblume.data}") Path data, OwnFixtureRepository own, JsonText json) {
+    KitService(@Value("${oblume.data}") Path data, OwnFixtureRepository own, RecordJson json) {
         this.own = own;
         this.json = json;
         StockFile.read(shipped("/kit/stock.csv")).forEach(item -> stock.put(item.name(), item));

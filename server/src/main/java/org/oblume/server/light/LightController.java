@@ -8,8 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.say.Said;
-import org.oblume.server.support.JsonText;
+import org.oblume.core.say.ParsedCommand;
+import org.oblume.server.support.RecordJson;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -22,57 +22,57 @@ import org.springframework.web.bind.annotation.RestController;
 class LightController {
 
     private final LightService light;
-    private final JsonText json;
+    private final RecordJson json;
 
-    LightController(LightService light, JsonText json) {
+    LightController(LightService light, RecordJson json) {
         this.light = light;
         this.json = json;
     }
 
     /** A value as data, or as a person typed it; one of the two. */
-    record Wish(String placement, Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
+    record ProposedChange(String placement, Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
             @Nullable String text) {
     }
 
-    record Try(List<Wish> changes, List<String> holds, List<String> out) {
+    record TrialRequest(List<ProposedChange> changes, List<String> holds, List<String> out) {
     }
 
     record Line(String text) {
     }
 
     /** A change that is meant, to be tried. */
-    record Meant(String placement, Attribute attribute, AttributeValue value) {
+    record ParsedChange(String placement, Attribute attribute, AttributeValue value) {
 
-        static List<Meant> of(List<Change> changes) {
-            return changes.stream().map(c -> new Meant(c.placement(), c.attribute(), c.value())).toList();
+        static List<ParsedChange> of(List<Change> changes) {
+            return changes.stream().map(c -> new ParsedChange(c.placement(), c.attribute(), c.value())).toList();
         }
     }
 
     /** @param problems what was not understood; nothing should be kept while there are any */
-    record Understanding(List<Meant> changes, List<String> holds, List<Said.Problem> problems) {
+    record ParsedLine(List<ParsedChange> changes, List<String> holds, List<ParsedCommand.Problem> problems) {
     }
 
     record Arranging(LightService.Order order, List<String> placements) {
     }
 
-    record Arranged(List<Meant> changes) {
+    record Arranged(List<ParsedChange> changes) {
     }
 
     @PostMapping("/light")
-    TriedView light(@PathVariable long shotId, @RequestBody Try asked) {
+    TrialView light(@PathVariable long shotId, @RequestBody TrialRequest asked) {
         List<Change> changes = asked.changes().stream()
                 .map(w -> new Change(w.placement(), json.value(w.attribute(), w.value(), w.text()))).toList();
         return light.tried(shotId, changes, asked.holds(), Set.copyOf(asked.out()));
     }
 
     @PostMapping("/say")
-    Understanding say(@PathVariable long shotId, @RequestBody Line line) {
-        Said said = light.said(shotId, line.text());
-        return new Understanding(Meant.of(said.changes()), said.holds(), said.problems());
+    ParsedLine say(@PathVariable long shotId, @RequestBody Line line) {
+        ParsedCommand said = light.said(shotId, line.text());
+        return new ParsedLine(ParsedChange.of(said.changes()), said.holds(), said.problems());
     }
 
     @PostMapping("/arrange")
     Arranged arrange(@PathVariable long shotId, @RequestBody Arranging asked) {
-        return new Arranged(Meant.of(light.ordered(shotId, asked.order(), asked.placements())));
+        return new Arranged(ParsedChange.of(light.ordered(shotId, asked.order(), asked.placements())));
     }
 }

@@ -1,5 +1,6 @@
 package org.oblume.server.light;
 
+import org.oblume.core.units.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.HintKind;
@@ -15,7 +16,7 @@ import org.oblume.core.units.Length;
  * @param sources the lights that are on, in the scene's build order
  * @param hints what is worth a look, what is to be acted on first
  */
-public record LightView(@Nullable Metered camera, List<Shining> sources, List<AtMark> marks, List<Worth> hints) {
+public record LightView(@Nullable Metered camera, List<SourceView> sources, List<AtMark> marks, List<HintView> hints) {
 
     /** @param needsLux light that the camera's stop needs. @param stop {@code T2.8}. @param swatch of the camera's own white */
     public record Metered(double needsLux, String stop, double whiteKelvin, double whiteDuv) {
@@ -30,12 +31,12 @@ public record LightView(@Nullable Metered camera, List<Shining> sources, List<At
      * @param out whether it is taken as off
      * @param path from what is dialled through each modifier; empty when its colour is not known
      */
-    public record Shining(String key, String name, Role role, @Nullable String group, @Nullable String swatch, @Nullable Double headroomStops,
-            @Nullable String unknown, boolean out, List<Passed> path) {
+    public record SourceView(String key, String name, Role role, @Nullable String group, @Nullable String swatch, @Nullable Double headroomStops,
+            @Nullable String unknown, boolean out, List<ModifierEffect> path) {
     }
 
     /** @param kelvin behind it. @param duv behind it. @param miredShift by it, 0 for what is dialled */
-    public record Passed(String name, double kelvin, double duv, double miredShift) {
+    public record ModifierEffect(String name, double kelvin, double duv, double miredShift) {
     }
 
     /**
@@ -45,13 +46,13 @@ public record LightView(@Nullable Metered camera, List<Shining> sources, List<At
      * @param stop what a meter at the lit cheek would say at the camera's ISO and shutter; null in the dark
      * @param from what each source does here, in the sources' order; those that cannot be predicted are left out
      */
-    public record AtMark(String key, String name, double xM, double yM, double faceM, double facingDeg, boolean leftIsLit, Printed litLight, Side lit, Side shadow,
-            @Nullable Side background, @Nullable String stop, @Nullable TwoToOne litToShadow, @Nullable TwoToOne keyToFill,
-            List<FromOne> from) {
+    public record AtMark(String key, String name, double xM, double yM, double faceM, double facingDeg, boolean leftIsLit, Phrase litLight, CheekView lit, CheekView shadow,
+            @Nullable CheekView background, @Nullable String stop, @Nullable TwoToOne litToShadow, @Nullable TwoToOne keyToFill,
+            List<SourceAtMarkView> from) {
     }
 
     /** What falls on one surface. @param kelvin null in the dark */
-    public record Side(double lux, @Nullable Double overStops, @Nullable Double kelvin, @Nullable Double duv, @Nullable String swatch) {
+    public record CheekView(double lux, @Nullable Double overStops, @Nullable Double kelvin, @Nullable Double duv, @Nullable String swatch) {
     }
 
     public record TwoToOne(double ratio, double stops) {
@@ -69,23 +70,11 @@ public record LightView(@Nullable Metered camera, List<Shining> sources, List<At
      * @param straight whether it comes straight, and not off a board, by a mirror or through a frame
      * @param allAround whether most of it comes off the room
      */
-    public record FromOne(String key, OnSide lit, OnSide shadow, @Nullable OnSide background, OnSide facing, Printed facingLight, double fromDeg,
-            double upDeg, double distanceM, Printed distance, double sizeDeg, @Nullable Double penumbraM, @Nullable ThroughOpening through, boolean straight, boolean allAround) {
+    public record SourceAtMarkView(String key, OnSide lit, OnSide shadow, @Nullable OnSide background, OnSide facing, Phrase facingLight, double fromDeg,
+            double upDeg, double distanceM, Phrase distance, double sizeDeg, @Nullable Double penumbraM, @Nullable ThroughOpening through, boolean straight, boolean allAround) {
     }
 
     public record OnSide(double lux, @Nullable Double overStops) {
-    }
-
-    /** A figure with its unit as it is printed, in both systems. */
-    public record Printed(String metric, String imperial) {
-
-        static Printed of(Length length) {
-            return new Printed(length.printMetric(), length.printImperial());
-        }
-
-        static Printed of(Illuminance light) {
-            return new Printed(light.printMetric(), light.printImperial());
-        }
     }
 
     /** @param fanDeg of the shadows. @param edgePenumbraM of a bar in the opening, at the mark. @param parallel whether it reads so (model) */
@@ -93,7 +82,7 @@ public record LightView(@Nullable Metered camera, List<Shining> sources, List<At
     }
 
     /** A hint. @param name of what it is about. @param label of its kind */
-    public record Worth(HintKind kind, String label, String placement, String name, boolean act, String title, String reason, @Nullable Double xM,
+    public record HintView(HintKind kind, String label, String placement, String name, boolean urgent, String title, String reason, @Nullable Double xM,
             @Nullable Double yM, boolean onPurpose) {
     }
 }

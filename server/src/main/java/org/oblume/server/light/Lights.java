@@ -1,5 +1,6 @@
 package org.oblume.server.light;
 
+import org.oblume.core.units.Phrase;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -11,13 +12,13 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.exposure.ContrastRatio;
-import org.oblume.core.light.Falling;
+import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.light.Hint;
 import org.oblume.core.light.Hints;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.Ratio;
-import org.oblume.core.light.ShotLight;
-import org.oblume.core.plot.Dial;
+import org.oblume.core.light.ShotLighting;
+import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -42,7 +43,7 @@ final class Lights {
     private final SetPlan set;
     private final List<Placement> placements;
     private final ShotState state;
-    private final ShotLight light;
+    private final ShotLighting light;
     private final White recordedWhite;
     private final CameraWhite white;
     private final List<Placement> inOrder;
@@ -51,15 +52,15 @@ final class Lights {
     private final Set<String> out;
 
     /** @param out keys of lights that are taken as off */
-    Lights(SetPlan set, List<Placement> placements, ShotState state, ShotLight light, BuildOrder order, Set<String> out) {
+    Lights(SetPlan set, List<Placement> placements, ShotState state, ShotLighting light, BuildOrder order, Set<String> out) {
         this.set = set;
         this.placements = placements;
         this.state = state;
         this.light = light;
-        this.recordedWhite = ShotLight.white(placements, state);
+        this.recordedWhite = ShotLighting.white(placements, state);
         this.white = recordedWhite.camera();
         this.out = out;
-        List<Placement> sources = light.sources();
+        List<Placement> sources = light.lights();
         for (int i = 0; i < sources.size(); i++) {
             indexes.put(sources.get(i).key(), i);
         }
@@ -72,20 +73,20 @@ final class Lights {
                 light.marks().stream().map(this::atMark).toList(), Hints.of(set, placements, light).stream().map(this::worth).toList());
     }
 
-    private LightView.Metered metered(ShotLight.Metering metering) {
+    private LightView.Metered metered(ShotLighting.Metering metering) {
         return new LightView.Metered(metering.exposure().required(metering.stop()).lux(), metering.stop().label(), recordedWhite.kelvin(), recordedWhite.duv());
     }
 
-    private LightView.Shining shining(Placement placement) {
-        List<LightView.Passed> path = path(placement);
-        return new LightView.Shining(placement.key(), placement.name(), placement.role(), placement.group(),
+    private LightView.SourceView shining(Placement placement) {
+        List<LightView.ModifierEffect> path = path(placement);
+        return new LightView.SourceView(placement.key(), placement.name(), placement.role(), placement.group(),
                 colour(placement), headroom(placement), light.unknown().get(placement.key()), out.contains(placement.key()), path);
     }
 
     private @Nullable String colour(Placement placement) {
         try {
             Modifiers stack = state.value(placement.key(), Modifiers.class).orElse(Modifiers.NONE);
-            return state.value(placement.key(), Dial.class).map(dial -> white.swatch(stack.colour(Kelvin.of(dial.kelvin()), tint(placement))).hex())
+            return state.value(placement.key(), ColourTemperature.class).map(dial -> white.swatch(stack.colour(Kelvin.of(dial.kelvin()), tint(placement))).hex())
                     .orElse(null);
         } catch (Refusal notAColour) {
             return null;
@@ -96,16 +97,16 @@ final class Lights {
         return Duv.of(state.value(placement.key(), Tint.class).map(Tint::duv).orElse(0.0));
     }
 
-    private List<LightView.Passed> path(Placement placement) {
-        List<LightView.Passed> path = new ArrayList<>();
+    private List<LightView.ModifierEffect> path(Placement placement) {
+        List<LightView.ModifierEffect> path = new ArrayList<>();
         List<Modifier> through = new ArrayList<>();
         try {
-            Kelvin dialled = Kelvin.of(state.value(placement.key(), Dial.class).orElseThrow(() -> new Refusal("not dialled")).kelvin());
-            path.add(new LightView.Passed("dialled", dialled.value(), tint(placement).value(), 0));
+            Kelvin dialled = Kelvin.of(state.value(placement.key(), ColourTemperature.class).orElseThrow(() -> new Refusal("not dialled")).kelvin());
+            path.add(new LightView.ModifierEffect("dialled", dialled.value(), tint(placement).value(), 0));
             for (Modifier item : state.value(placement.key(), Modifiers.class).orElse(Modifiers.NONE).items()) {
                 through.add(item);
                 LightColour behind = new Modifiers(List.copyOf(through)).colour(dialled, tint(placement));
-                path.add(new LightView.Passed(item.name(), behind.white().kelvin().value(), behind.white().duv().value(), item.miredShift()));
+                path.add(new LightView.ModifierEffect(item.name(), behind.white().kelvin().value(), behind.white().duv().value(), item.miredShift()));
             }
             return path;
         } catch (Refusal notAColour) {
@@ -124,7 +125,7 @@ final class Lights {
         Ratio ratio = light.ratio(mark);
         String stop = light.metering().filter(m -> mark.lit().lux() > 0)
                 .map(m -> m.exposure().stop(Illuminance.ofLux(mark.lit().lux())).label()).orElse(null);
-        List<LightView.FromOne> from = new ArrayList<>();
+        List<LightView.SourceAtMarkView> from = new ArrayList<>();
         for (Placement source : inOrder) {
             Integer i = indexes.get(source.key());
             if (i != null) {
@@ -132,28 +133,28 @@ final class Lights {
             }
         }
         return new LightView.AtMark(mark.key(), placement.name(), mark.face().xM(), mark.face().yM(), mark.face().zM(), mark.facing().degrees(),
-                mark.leftIsLit(), LightView.Printed.of(Illuminance.ofLux(mark.lit().lux())), side(mark.lit()), side(mark.shadow()), mark.background() == null ? null : side(mark.background()), stop,
+                mark.leftIsLit(), Phrase.of(Illuminance.ofLux(mark.lit().lux())), side(mark.lit()), side(mark.shadow()), mark.background() == null ? null : side(mark.background()), stop,
                 twoToOne(ratio.litToShadow()), twoToOne(ratio.keyToFill()), from);
     }
 
-    private LightView.FromOne fromOne(MarkLight mark, int i, Placement source) {
-        MarkLight.FromSource one = mark.sources().get(i);
+    private LightView.SourceAtMarkView fromOne(MarkLight mark, int i, Placement source) {
+        MarkLight.SourceAtMark one = mark.sources().get(i);
         double lit = mark.lit().luxOfEach().get(i);
         double shadow = mark.shadow().luxOfEach().get(i);
-        Falling background = mark.background();
+        SurfaceLight background = mark.background();
         MarkLight.Through through = one.through();
-        return new LightView.FromOne(source.key(), onSide(lit), onSide(shadow), background == null ? null : onSide(background.luxOfEach().get(i)),
-                onSide(one.facingLux()), LightView.Printed.of(Illuminance.ofLux(one.facingLux())), one.from().degrees(), one.elevationDeg(),
-                one.distanceM(), LightView.Printed.of(Length.ofMetres(one.distanceM())), one.angularSizeDeg(), one.penumbraM(),
+        return new LightView.SourceAtMarkView(source.key(), onSide(lit), onSide(shadow), background == null ? null : onSide(background.luxOfEach().get(i)),
+                onSide(one.facingLux()), Phrase.of(Illuminance.ofLux(one.facingLux())), one.from().degrees(), one.elevationDeg(),
+                one.distanceM(), Phrase.of(Length.ofMetres(one.distanceM())), one.angularSizeDeg(), one.penumbraM(),
                 through == null ? null : new LightView.ThroughOpening(through.opening(), through.awayM(), through.fanDeg(), through.edgePenumbraM(),
                         through.parallel()),
                 one.straight(), one.allAround());
     }
 
-    private LightView.Side side(Falling falling) {
+    private LightView.CheekView side(SurfaceLight falling) {
         LightView.OnSide on = onSide(falling.lux());
-        return falling.mix() == null ? new LightView.Side(0, null, null, null, null)
-                : new LightView.Side(on.lux(), on.overStops(), falling.mix().reading().kelvin(), falling.mix().reading().duv(),
+        return falling.mix() == null ? new LightView.CheekView(0, null, null, null, null)
+                : new LightView.CheekView(on.lux(), on.overStops(), falling.mix().reading().kelvin(), falling.mix().reading().duv(),
                         falling.mix().seenBy(white).hex());
     }
 
@@ -166,9 +167,9 @@ final class Lights {
         return ratio == null ? null : new LightView.TwoToOne(ratio.ratio(), ratio.stops().value());
     }
 
-    private LightView.Worth worth(Hint hint) {
+    private LightView.HintView worth(Hint hint) {
         String name = placements.stream().filter(p -> p.key().equals(hint.placement())).findFirst().orElseThrow().name();
-        return new LightView.Worth(hint.kind(), hint.kind().label(), hint.placement(), name, hint.act(), hint.title(), hint.reason(),
+        return new LightView.HintView(hint.kind(), hint.kind().label(), hint.placement(), name, hint.urgent(), hint.title(), hint.reason(),
                 hint.at() == null ? null : hint.at().xM(), hint.at() == null ? null : hint.at().yM(), hint.onPurpose());
     }
 }

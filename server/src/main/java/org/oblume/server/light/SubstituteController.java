@@ -2,19 +2,19 @@ package org.oblume.server.light;
 
 import java.util.List;
 import java.util.Set;
-import org.oblume.core.carry.Recording;
-import org.oblume.core.moves.ChangeWords;
+import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.rebuild.Substitute;
 import org.oblume.core.rebuild.Substitutes;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
-import org.oblume.server.meter.MeterService;
+import org.oblume.server.metering.MeterService;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,7 +42,7 @@ class SubstituteController {
     record Standin(String kind, List<Setting> settings, double stops, double mired, double duv, double softness, boolean reaches, List<String> givenUp) {
     }
 
-    record Setting(Attribute attribute, String label, AttributeValue value, Words words) {
+    record Setting(Attribute attribute, String label, AttributeValue value, Phrase words) {
     }
 
     record Standins(List<Standin> substitutes) {
@@ -52,16 +52,16 @@ class SubstituteController {
     @GetMapping
     Standins substitutes(@PathVariable("run") long runId, @PathVariable String placement, @RequestParam boolean unit, @RequestParam(defaultValue = "") List<String> missing) {
         BuiltRun run = rebuild.asRecorded(runId, placement);
-        Placement light = run.built().recording().placement(placement);
+        Placement light = run.built().scene().placement(placement);
         List<Piece> units = unit ? kit.fixtures().stream().filter(f -> f.kind().isLight()).map(Kit.Fixture::piece).filter(p -> !p.what().equals(light.piece().what())).toList()
                 : List.of(light.piece());
         Calibration found = meter.calibrations(run.record()).getOrDefault(placement, Calibration.NONE);
         return new Standins(Substitutes.of(run.built(), placement, found, Set.copyOf(missing), units, kit.stock()).stream()
-                .map(s -> standin(run.built().recording(), s)).toList());
+                .map(s -> standin(run.built().scene(), s)).toList());
     }
 
-    private static Standin standin(Recording recording, Substitute found) {
+    private static Standin standin(SceneRecord scene, Substitute found) {
         return new Standin(found.piece().what(), found.values().stream().map(v -> new Setting(Attribute.of(v), Attribute.of(v).label(), v,
-                ChangeWords.say(recording, v))).toList(), found.stops(), found.mired(), found.duv(), found.softness(), found.reaches(), found.givenUp());
+                ChangePhrases.say(scene, v))).toList(), found.stops(), found.mired(), found.duv(), found.softness(), found.reaches(), found.givenUp());
     }
 }

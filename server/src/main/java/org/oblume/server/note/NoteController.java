@@ -7,9 +7,9 @@ import java.io.InputStream;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.server.location.PictureFile;
-import org.oblume.server.support.Edit;
-import org.oblume.server.support.TooLarge;
+import org.oblume.server.set.PictureFile;
+import org.oblume.server.support.IfMatch;
+import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -60,13 +60,13 @@ class NoteController {
     @PutMapping("/takes/{id}")
     Take changeTake(@PathVariable long id, @RequestBody NoteService.TakeCard card,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return notes.changeTake(id, card, Edit.version(ifMatch));
+        return notes.changeTake(id, card, IfMatch.version(ifMatch));
     }
 
     @DeleteMapping("/takes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteTake(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        notes.deleteTake(id, Edit.version(ifMatch));
+        notes.deleteTake(id, IfMatch.version(ifMatch));
     }
 
     @GetMapping("/shots/{shotId}/notes")
@@ -118,6 +118,6 @@ class NoteController {
     }
 
     private static byte[] photo(InputStream body) throws IOException {
-        return TooLarge.read(body, PictureFile.LARGEST_MB, "The photo is larger than %d MB: save it smaller.");
+        return PayloadTooLargeException.read(body, PictureFile.LARGEST_MB, "The photo is larger than %d MB: save it smaller.");
     }
 }

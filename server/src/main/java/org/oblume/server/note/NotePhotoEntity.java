@@ -4,7 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import org.oblume.server.location.PictureFile;
+import org.oblume.server.set.PictureFile;
 
 /** The photograph of a note, apart from it: a list of notes is read without their pictures. */
 @Entity

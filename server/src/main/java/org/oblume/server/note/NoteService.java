@@ -9,13 +9,13 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.location.PictureFile;
-import org.oblume.server.location.SetService;
+import org.oblume.server.set.PictureFile;
+import org.oblume.server.set.SetService;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.EditConflict;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -55,14 +55,14 @@ public class NoteService {
     }
 
     Take addTake(long shotId, TakeCard card, String author) {
-        scenes.oneChangeAtATime(shots.get(shotId).sceneId());
+        scenes.lockForUpdate(shots.get(shotId).sceneId());
         List<Take> all = takes(shotId);
         int number = card.number() != null ? card.number() : 1 + all.stream().mapToInt(Take::number).max().orElse(0);
         refuseTaken(all, 0, number);
         return takes.saveAndFlush(new TakeEntity(shotId, author, clock.instant()).fill(number, checked(card), card.circled())).toTake();
     }
 
-    /** @throws StaleEdit when somebody changed it since that version */
+    /** @throws EditConflict when somebody changed it since that version */
     Take changeTake(long id, TakeCard card, long version) {
         TakeEntity take = take(id, version);
         int number = card.number() == null ? take.toTake().number() : card.number();
@@ -77,7 +77,7 @@ public class NoteService {
     private TakeEntity take(long id, long version) {
         TakeEntity take = takes.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such take any more."));
         if (take.toTake().version() != version) {
-            throw new StaleEdit("Someone changed this take since you opened it. Nothing of yours was kept yet.", take.toTake());
+            throw new EditConflict("Someone changed this take since you opened it. Nothing of yours was kept yet.", take.toTake());
         }
         return take;
     }
@@ -159,7 +159,7 @@ public class NoteService {
     }
 
     /** Keeps takes and notes from a file. @param ids of the placements by their keys */
-    public void keepAll(long shotId, List<WrittenTake> takenIn, List<WrittenNote> written, Map<String, Long> ids) {
+    public void importAll(long shotId, List<WrittenTake> takenIn, List<WrittenNote> written, Map<String, Long> ids) {
         takenIn.forEach(t -> takes.save(new TakeEntity(shotId, t.author(), t.at()).fill(t.number(), t.note(), t.circled())));
         written.forEach(n -> notes.save(new NoteEntity(shotId, n.placement() == null ? null : ids.get(n.placement()), null, n.text(), false, n.author(), n.at())));
         takes.flush();

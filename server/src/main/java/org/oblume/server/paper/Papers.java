@@ -9,32 +9,32 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Match;
-import org.oblume.core.continuity.Stilled;
+import org.oblume.core.continuity.Waiver;
 import org.oblume.core.geometry.Side;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Stops;
 import org.oblume.server.carry.CompareService;
 import org.oblume.server.carry.MovesView;
-import org.oblume.server.match.MatchService;
-import org.oblume.server.match.MatchView;
-import org.oblume.server.meter.MeterService;
-import org.oblume.server.meter.MeterView;
+import org.oblume.server.continuity.MatchService;
+import org.oblume.server.continuity.MatchView;
+import org.oblume.server.metering.MeterService;
+import org.oblume.server.metering.MeterView;
 import org.oblume.server.rebuild.RebuildService;
 import org.oblume.server.rebuild.RebuildSheets;
 import org.oblume.server.rebuild.RebuildView;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.SceneRecord;
-import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.springframework.stereotype.Service;
@@ -46,7 +46,7 @@ import org.springframework.transaction.annotation.Transactional;
 class Papers {
 
     private final ShotService shots;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final PlotService plots;
     private final RebuildSheets rebuild;
     private final RebuildService runs;
@@ -54,7 +54,7 @@ class Papers {
     private final MatchService matching;
     private final MeterService meter;
 
-    Papers(ShotService shots, SceneRecords records, PlotService plots, RebuildSheets rebuild, RebuildService runs, CompareService comparing, MatchService matching,
+    Papers(ShotService shots, StoredScenes records, PlotService plots, RebuildSheets rebuild, RebuildService runs, CompareService comparing, MatchService matching,
             MeterService meter) {
         this.shots = shots;
         this.records = records;
@@ -74,16 +74,16 @@ class Papers {
      */
     record For(boolean imperial, String site) {
 
-        String say(Words words) {
+        String say(Phrase words) {
             return imperial ? words.imperial() : words.metric();
         }
 
-        String say(PlacedView.Tape.Reach reach) {
+        String say(PlacedView.Tape.LengthView reach) {
             return imperial ? reach.imperial() : reach.metric();
         }
 
         String say(PlacedView placed, Attribute attribute) {
-            PlacedView.Held held = placed.values().get(attribute);
+            PlacedView.ValueView held = placed.values().get(attribute);
             return held == null ? "" : imperial ? held.sayImperial() : held.say();
         }
 
@@ -93,7 +93,7 @@ class Papers {
     }
 
     /** A drawing with its scene and shot. */
-    private record Subject(Shot shot, SceneRecord record, List<PlacedView> placed) {
+    private record Subject(Shot shot, StoredScene record, List<PlacedView> placed) {
 
         String title(String what) {
             return "%s, %s".formatted(shot.card().slate(), what);
@@ -110,7 +110,7 @@ class Papers {
 
     private Subject subject(long shotId) {
         Shot shot = shots.get(shotId);
-        SceneRecord record = records.restingUnder(shot);
+        StoredScene record = records.withAncestors(shot);
         return new Subject(shot, record, plots.placed(shot, record).stream().filter(PlacedView::onSet).toList());
     }
 
@@ -119,12 +119,12 @@ class Papers {
     }
 
     private static PlanDrawing drawing(Subject subject) {
-        Recording recording = subject.record.recording();
-        return new PlanDrawing(recording, recording.book().resolve(subject.shot.card().slate()));
+        SceneRecord scene = subject.record.record();
+        return new PlanDrawing(scene, scene.book().resolve(subject.shot.card().slate()));
     }
 
     private static PlanDrawing drawing(AsBuilt built) {
-        return new PlanDrawing(built.recording(), built.state());
+        return new PlanDrawing(built.scene(), built.state());
     }
 
     /** @param scale 25 means 1 : 25; 0 for the largest that fits a page */
@@ -170,7 +170,7 @@ class Papers {
     }
 
     private static String aim(PlacedView placed) {
-        PlacedView.Aimed aim = placed.aim();
+        PlacedView.AimView aim = placed.aim();
         if (aim == null) {
             return "";
         }
@@ -283,27 +283,27 @@ class Papers {
         List<Sheet.Column> columns = new ArrayList<>(List.of(column("Shot", 1.1)));
         Arrays.stream(Aspect.values()).forEach(a -> columns.add(column(a.label(), 1.2)));
         columns.add(column("Verdict and what to do", 3));
-        List<MatchView.Judged> all = Stream.concat(report.shots().stream(), report.runs().stream()).toList();
+        List<MatchView.ShotVerdict> all = Stream.concat(report.shots().stream(), report.runs().stream()).toList();
         Sheet.Table table = new Sheet.Table("", columns, all.stream().map(j -> judged(j, reader)).toList());
         List<Sheet.Part> parts = new ArrayList<>(List.of(new Sheet.Say(report.summary(), true), table));
-        all.forEach(j -> j.lines().stream().filter(l -> l.verdict() == Match.Verdict.STILLED).forEach(l -> parts.add(new Sheet.Say("%s, %s: %s (%s). %s".formatted(j.slate(), l.label(),
-                Objects.requireNonNull(l.stilled()).reason(), l.stilled().author(), l.stilled().cause() == Stilled.Cause.CHEAT ? "A cheat." : "Right by eye."), false))));
+        all.forEach(j -> j.lines().stream().filter(l -> l.verdict() == Match.Verdict.WAIVED).forEach(l -> parts.add(new Sheet.Say("%s, %s: %s (%s). %s".formatted(j.slate(), l.label(),
+                Objects.requireNonNull(l.waiver()).reason(), l.waiver().author(), l.waiver().cause() == Waiver.Cause.CHEAT ? "A cheat." : "Right by eye."), false))));
         return new Paper("match-%s".formatted(report.scene().number()), new Sheet("Match, scene %s against %s".formatted(report.scene().number(), report.reference()),
                 "%s. Ratio: %s. m: metered, p: predicted.".formatted(report.scene().heading(), report.schoolLabel()), reader.link("/shots/%d/match".formatted(report.referenceId())), true, parts), table);
     }
 
-    private static List<String> judged(MatchView.Judged judged, For reader) {
+    private static List<String> judged(MatchView.ShotVerdict judged, For reader) {
         List<String> row = new ArrayList<>(List.of("%s%s, %s".formatted(judged.slate(), judged.run() == null ? "" : ", " + judged.run().name(), judged.closeness().name().toLowerCase(Locale.ROOT))));
         judged.lines().forEach(l -> row.add(figure(l)));
-        row.add(Stream.concat(Stream.of(judged.title()), judged.lines().stream().map(MatchView.JudgedLine::remedy).filter(Objects::nonNull).map(reader::say)).collect(Collectors.joining(" ")));
+        row.add(Stream.concat(Stream.of(judged.title()), judged.lines().stream().map(MatchView.VerdictLine::remedy).filter(Objects::nonNull).map(reader::say)).collect(Collectors.joining(" ")));
         return row;
     }
 
-    private static String figure(MatchView.JudgedLine line) {
+    private static String figure(MatchView.VerdictLine line) {
         return line.now() == null ? "not known" : "%s%s".formatted(said(line.now()), line.differenceSaid() == null ? "" : " (%s)".formatted(line.differenceSaid()));
     }
 
-    private static String said(MatchView.@Nullable FigureSaid figure) {
+    private static String said(MatchView.@Nullable FigureView figure) {
         return figure == null ? "not known" : figure.said() + (figure.metered() ? " m" : " p");
     }
 
@@ -341,11 +341,11 @@ class Papers {
                 reader.link("/shots/%d/rebuild".formatted(verdict.match().shotId())), false, parts), rows);
     }
 
-    private static String said(MatchView.JudgedLine line, For reader) {
+    private static String said(MatchView.VerdictLine line, For reader) {
         return switch (line.verdict()) {
             case HOLDS -> "holds";
             case UNKNOWN -> "cannot be told";
-            case STILLED -> "right: " + Objects.requireNonNull(line.stilled()).reason();
+            case WAIVED -> "right: " + Objects.requireNonNull(line.waiver()).reason();
             case OUT -> "%s. %s".formatted(line.say(), line.remedy() == null ? "" : reader.say(line.remedy()));
         };
     }
@@ -359,7 +359,7 @@ class Papers {
                 List.of(table)), table);
     }
 
-    private static String against(MeterView.Read read) {
+    private static String against(MeterView.ReadingView read) {
         if (read.solo() != null) {
             return Stream.of(read.solo().kStops() == null ? "" : "%s stop".formatted(Stops.of(read.solo().kStops()).inTenths()),
                     read.solo().mired() == null ? "" : Numbers.plain(Math.round(read.solo().mired())) + " mired", String.join("; or ", read.solo().likely()))

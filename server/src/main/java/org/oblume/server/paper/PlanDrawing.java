@@ -3,7 +3,7 @@ package org.oblume.server.paper;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
@@ -15,7 +15,7 @@ import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Wall;
 import org.oblume.server.paper.Pen.At;
 import org.oblume.server.paper.Pen.Face;
@@ -29,17 +29,17 @@ final class PlanDrawing {
     private static final double MARGIN_M = 0.6;
     private static final double NAME_PT = 7;
     private static final double SMALL_PT = 6;
-    private final Recording recording;
+    private final SceneRecord scene;
     private final ShotState state;
     private final double left;
     private final double top;
     private final double right;
     private final double bottom;
 
-    PlanDrawing(Recording recording, ShotState state) {
-        this.recording = recording;
+    PlanDrawing(SceneRecord scene, ShotState state) {
+        this.scene = scene;
         this.state = state;
-        SetPlan set = recording.set();
+        SetPlan set = scene.set();
         List<PlanPoint> all = Stream.of(set.walls().stream().flatMap(w -> w.points().stream()), standing().map(p -> place(p).point()),
                 set.landmarks().stream().map(Landmark::point)).flatMap(s -> s).toList();
         left = all.stream().mapToDouble(PlanPoint::xM).min().orElse(0) - MARGIN_M;
@@ -49,7 +49,7 @@ final class PlanDrawing {
     }
 
     private Stream<Placement> standing() {
-        return recording.placements().stream().filter(p -> state.stands(p.key()) && state.value(p.key(), Place.class).isPresent());
+        return scene.placements().stream().filter(p -> state.isOnSet(p.key()) && state.value(p.key(), Place.class).isPresent());
     }
 
     private Place place(Placement placement) {
@@ -102,7 +102,7 @@ final class PlanDrawing {
         }
 
         void all() {
-            SetPlan set = recording.set();
+            SetPlan set = scene.set();
             set.furniture().forEach(f -> pen.shape(f.outline().stream().map(this::at).toList(), true, Stroke.HAIR, 0.93));
             standing().filter(p -> p.kind().isLight()).forEach(this::throwOf);
             for (Wall wall : set.walls()) {
@@ -158,7 +158,7 @@ final class PlanDrawing {
 
         /** A wedge from both ends of the emitter: whole lines when hard, broken when it leaves something that softens. */
         private void throwOf(Placement light) {
-            if (state.value(light.key(), Standing.class).map(s -> s.state() == Standing.State.OFF).orElse(false) || light.kind() == PlacementKind.PRACTICAL) {
+            if (state.value(light.key(), SetStatus.class).map(s -> s.state() == SetStatus.State.OFF).orElse(false) || light.kind() == PlacementKind.PRACTICAL) {
                 return;
             }
             At at = at(place(light).point());
@@ -232,7 +232,7 @@ final class PlanDrawing {
                     new double[] {-deep, half}, new double[] {-deep, 0});
             pen.shape(outline, true, Stroke.HAIR, 1.0);
             double level = state.value(light.key(), Level.class).map(Level::percent).orElse(0.0) / 100;
-            boolean off = state.value(light.key(), Standing.class).map(s -> s.state() == Standing.State.OFF).orElse(false);
+            boolean off = state.value(light.key(), SetStatus.class).map(s -> s.state() == SetStatus.State.OFF).orElse(false);
             List<At> part = part(outline, off ? 0 : level);
             if (part.size() > 1) {
                 pen.shape(part, false, new Stroke(1.8), null);

@@ -7,7 +7,7 @@ import org.oblume.core.network.Ipv4;
 import org.oblume.core.network.NetworkNode;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.production.ProductionService;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.EditConflict;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -56,7 +56,7 @@ public class NodeService {
     private NodeEntity find(long id, long version) {
         NodeEntity entity = nodes.findById(id).orElseThrow(() -> new NoSuchElementException("This node is not there any more."));
         if (entity.version() != version) {
-            throw new StaleEdit("Someone else changed %s. Yours is not kept yet: look, and put it on top.".formatted(entity.toNode().name()), known(entity));
+            throw new EditConflict("Someone else changed %s. Yours is not kept yet: look, and put it on top.".formatted(entity.toNode().name()), known(entity));
         }
         return entity;
     }

@@ -11,8 +11,8 @@ import org.oblume.core.network.AutoPatch;
 import org.oblume.core.network.FreeSlots;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.units.Checks;
-import org.oblume.server.support.Edit;
-import org.oblume.server.support.TooLarge;
+import org.oblume.server.support.IfMatch;
+import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -74,7 +74,7 @@ class PatchController {
     @PostMapping(path = "/shots/{shotId}/patch/read", consumes = MediaType.ALL_VALUE)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
     PatchPage.PatchPlan read(@PathVariable long shotId, InputStream body) throws IOException {
-        return patch.read(shotId, new String(TooLarge.read(body, LARGEST_MB, "The file is larger than %d MB: a patch is never that large."), StandardCharsets.UTF_8));
+        return patch.read(shotId, new String(PayloadTooLargeException.read(body, LARGEST_MB, "The file is larger than %d MB: a patch is never that large."), StandardCharsets.UTF_8));
     }
 
     @PostMapping("/productions/{productionId}/nodes")
@@ -85,12 +85,12 @@ class PatchController {
 
     @PutMapping("/nodes/{id}")
     PatchPage.KnownNode change(@PathVariable long id, @RequestBody PatchPage.NodeCard card, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return nodes.change(id, card, Edit.version(ifMatch));
+        return nodes.change(id, card, IfMatch.version(ifMatch));
     }
 
     @DeleteMapping("/nodes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        nodes.remove(id, Edit.version(ifMatch));
+        nodes.remove(id, IfMatch.version(ifMatch));
     }
 }

@@ -54,8 +54,8 @@ public record PatchPage(long shotId, String slate, long productionId, List<Unive
         }
     }
 
-    /** @param mends patches that would mend it, to be tried and kept; empty when it is mended elsewhere */
-    public record PatchConflict(Conflict.Kind kind, List<String> about, String sentence, String mend, List<Repatched> mends) {
+    /** @param fixes patches that would mend it, to be tried and kept; empty when it is mended elsewhere */
+    public record PatchConflict(Conflict.Kind kind, List<String> about, String sentence, String fix, List<Repatched> fixes) {
     }
 
     /** One unit's patch as it would be. */

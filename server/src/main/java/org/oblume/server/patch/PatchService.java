@@ -20,8 +20,8 @@ import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.plot.Patch;
 import org.oblume.server.kit.KitService;
-import org.oblume.server.shot.SceneRecord;
-import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.springframework.stereotype.Service;
@@ -33,11 +33,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class PatchService {
 
     private final ShotService shots;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final KitService kit;
     private final NodeService nodes;
 
-    PatchService(ShotService shots, SceneRecords records, KitService kit, NodeService nodes) {
+    PatchService(ShotService shots, StoredScenes records, KitService kit, NodeService nodes) {
         this.shots = shots;
         this.records = records;
         this.kit = kit;
@@ -50,9 +50,9 @@ public class PatchService {
 
     public PatchedShot patched(long shotId) {
         Shot shot = shots.get(shotId);
-        SceneRecord record = records.restingUnder(shot);
-        ShotState state = record.recording().book().resolve(shot.card().slate());
-        return new PatchedShot(shot, record.scene().productionId(), state, PatchedUnit.of(record.recording(), state, kit::modesOf), nodes.of(record.scene().productionId()));
+        StoredScene record = records.withAncestors(shot);
+        ShotState state = record.record().book().resolve(shot.card().slate());
+        return new PatchedShot(shot, record.scene().productionId(), state, PatchedUnit.of(record.record(), state, kit::modesOf), nodes.of(record.scene().productionId()));
     }
 
     PatchPage page(long shotId) {
@@ -71,9 +71,9 @@ public class PatchService {
     }
 
     /** What cannot work in a shot's patch. @param sources heard on the network. @param us under what we send, or null */
-    public List<PatchPage.PatchConflict> conflicts(PatchedShot patched, Collection<PatchCheck.HeardSource> sources, @Nullable String us) {
+    public List<PatchPage.PatchConflict> conflicts(PatchedShot patched, Collection<PatchCheck.SacnSource> sources, @Nullable String us) {
         Map<String, PatchedUnit> byKey = patched.units().stream().collect(Collectors.toMap(u -> u.placement().key(), u -> u));
-        return PatchCheck.of(patched.units(), patched.nodes(), sources, us).stream().map(c -> new PatchPage.PatchConflict(c.kind(), c.about(), c.sentence(), c.mend(),
+        return PatchCheck.of(patched.units(), patched.nodes(), sources, us).stream().map(c -> new PatchPage.PatchConflict(c.kind(), c.about(), c.sentence(), c.fix(),
                 c.proposal().entrySet().stream().map(e -> repatched(Objects.requireNonNull(byKey.get(e.getKey())), e.getValue())).toList())).toList();
     }
 
@@ -100,7 +100,7 @@ public class PatchService {
         Map<String, Patch> to = changes.stream().collect(Collectors.toMap(PatchPage.Repatched::key, PatchPage.Repatched::value));
         List<PatchedUnit> after = new ArrayList<>();
         for (PatchedUnit unit : patched.units()) {
-            after.add(new PatchedUnit(unit.placement(), to.getOrDefault(unit.placement().key(), unit.patch()), unit.modes(), unit.dialled(), unit.menu()));
+            after.add(new PatchedUnit(unit.placement(), to.getOrDefault(unit.placement().key(), unit.patch()), unit.modes(), unit.values(), unit.menu()));
         }
         return new PatchPage.PatchPlan(changes, PatchCheck.of(after, patched.nodes(), List.of(), null).stream().map(Conflict::sentence).toList(), problems);
     }
@@ -112,7 +112,7 @@ public class PatchService {
     private static PatchPage.PatchedLight light(PatchedUnit unit) {
         Function<Mode, PatchPage.ModeChoice> choice = m -> new PatchPage.ModeChoice(m.name(), m.slots(), m.say());
         return new PatchPage.PatchedLight(unit.placement().key(), unit.placement().name(), unit.placement().piece().unit(), unit.placement().piece().what(), unit.placement().role(), unit.patch(),
-                unit.patch().say(), unit.patch().reachedBy(), unit.slots(), unit.last(), unit.modes().stream().map(choice).toList(), unit.dialled().say(),
+                unit.patch().say(), unit.patch().reachedBy(), unit.slots(), unit.last(), unit.modes().stream().map(choice).toList(), unit.values().say(),
                 unit.menu().equals(Menu.NOTHING) ? null : unit.menu().say(), unit.atTheHead());
     }
 }

@@ -13,8 +13,8 @@ import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Length;
-import org.oblume.server.support.Edit;
-import org.oblume.server.support.JsonText;
+import org.oblume.server.support.IfMatch;
+import org.oblume.server.support.RecordJson;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -35,19 +35,19 @@ class RebuildController {
 
     private final RebuildService rebuild;
     private final RebuildSheets sheets;
-    private final JsonText json;
+    private final RecordJson json;
 
-    RebuildController(RebuildService rebuild, RebuildSheets sheets, JsonText json) {
+    RebuildController(RebuildService rebuild, RebuildSheets sheets, RecordJson json) {
         this.rebuild = rebuild;
         this.sheets = sheets;
         this.json = json;
     }
 
     /** A value that is true now, as data or as typed; one of the two. */
-    record NowTrue(Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text) {
+    record DeviatingValue(Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text) {
     }
 
-    record StepBody(boolean done, @Nullable String kind, @Nullable String unit, @Nullable List<NowTrue> values, @Nullable String why) {
+    record StepBody(boolean done, @Nullable String kind, @Nullable String unit, @Nullable List<DeviatingValue> values, @Nullable String why) {
 
         StepBody {
             values = values == null ? List.of() : List.copyOf(values);
@@ -66,10 +66,10 @@ class RebuildController {
     }
 
     /** @param xM where the tapes put it. @param wrong landmark of the tape that is likely misread, or null */
-    record TapesSay(double xM, double yM, double offM, @Nullable Double missM, @Nullable String wrong, String sentence) {
+    record TapeCheckView(double xM, double yM, double offM, @Nullable Double missM, @Nullable String wrong, String sentence) {
     }
 
-    record FitPreview(RunHead.FittedPlan fit, List<RebuildView.MisfitSaid> misfits) {
+    record FitPreview(RunHead.FittedPlan fit, List<RebuildView.MisfitView> misfits) {
     }
 
     @GetMapping("/shots/{shotId}/rebuild")
@@ -126,16 +126,16 @@ class RebuildController {
     RebuildView otherwise(@PathVariable long id, @PathVariable String placement, @RequestBody StepBody body,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch, Principal person) {
         List<Change> values = body.values().stream().map(v -> new Change(placement, json.value(v.attribute(), v.value(), v.text()))).toList();
-        rebuild.otherwise(id, placement, new RebuildService.Otherwise(body.done(), body.kind(), body.unit(), values, body.why()), Edit.version(ifMatch), person.getName());
+        rebuild.otherwise(id, placement, new RebuildService.StepChange(body.done(), body.kind(), body.unit(), values, body.why()), IfMatch.version(ifMatch), person.getName());
         return sheets.ofRun(id);
     }
 
     @PostMapping("/runs/{id}/steps/{placement}/tapes")
-    TapesSay tapes(@PathVariable long id, @PathVariable String placement, @RequestBody PulledTapes pulled) {
+    TapeCheckView tapes(@PathVariable long id, @PathVariable String placement, @RequestBody PulledTapes pulled) {
         Map<String, Double> lengths = new LinkedHashMap<>();
         pulled.tapes().forEach(t -> lengths.put(t.landmark(), Length.parse(t.length()).metres()));
         TapeCheck check = rebuild.tapes(id, placement, lengths);
-        return new TapesSay(check.found().xM(), check.found().yM(), check.offM(), check.missM(), check.wrong(), check.sentence());
+        return new TapeCheckView(check.found().xM(), check.found().yM(), check.offM(), check.missM(), check.wrong(), check.sentence());
     }
 
     /** Goes on with the record as it is now. */

@@ -13,7 +13,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanFit;
@@ -21,29 +21,29 @@ import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.moves.Difference;
 import org.oblume.core.moves.Differences;
-import org.oblume.core.moves.Side;
+import org.oblume.core.moves.ComparedState;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.rebuild.AsBuilt;
-import org.oblume.core.rebuild.Instead;
+import org.oblume.core.rebuild.Deviation;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
-import org.oblume.server.location.DrawnSet;
-import org.oblume.server.location.SetService;
+import org.oblume.server.set.DrawnSet;
+import org.oblume.server.set.SetService;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.KnotService;
-import org.oblume.server.shot.SceneRecord;
-import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
-import org.oblume.server.support.JsonText;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.EditConflict;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -55,17 +55,17 @@ public class RebuildService {
     private static final int LONGEST_NAME = 120;
     private final ShotService shots;
     private final SceneService scenes;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final KnotService knots;
     private final SetService sets;
     private final KitService kit;
     private final RunRepository runs;
     private final RunStepRepository steps;
-    private final JsonText json;
+    private final RecordJson json;
     private final Clock clock;
 
-    RebuildService(ShotService shots, SceneService scenes, SceneRecords records, KnotService knots, SetService sets, KitService kit, RunRepository runs, RunStepRepository steps,
-            JsonText json, Clock clock) {
+    RebuildService(ShotService shots, SceneService scenes, StoredScenes records, KnotService knots, SetService sets, KitService kit, RunRepository runs, RunStepRepository steps,
+            RecordJson json, Clock clock) {
         this.shots = shots;
         this.scenes = scenes;
         this.records = records;
@@ -97,7 +97,7 @@ public class RebuildService {
     }
 
     /** What stands otherwise. @param kind of the kit that stands in for it, or null. @param unit its own name. @param values that are true now */
-    record Otherwise(boolean done, @Nullable String kind, @Nullable String unit, List<Change> values, @Nullable String why) {
+    record StepChange(boolean done, @Nullable String kind, @Nullable String unit, List<Change> values, @Nullable String why) {
     }
 
     /** How a plan was fitted, as it is kept. */
@@ -110,7 +110,7 @@ public class RebuildService {
 
     long begin(long shotId, NewRun wanted, String author) {
         Shot shot = shots.get(shotId);
-        SceneRecord record = records.restingUnder(shot);
+        StoredScene record = records.withAncestors(shot);
         String name = wanted.name() == null || wanted.name().isBlank() ? "Rebuild of %s".formatted(shot.card().slate())
                 : Checks.text("The rebuild's name", wanted.name(), LONGEST_NAME);
         if (wanted.fromShotId() != null && (wanted.setId() != null || record.slate(wanted.fromShotId()) == null || wanted.fromShotId() == shotId)) {
@@ -122,7 +122,7 @@ public class RebuildService {
         return run.id();
     }
 
-    private static KeptFit fit(SceneRecord record, DrawnSet there, NewRun wanted) {
+    private static KeptFit fit(StoredScene record, DrawnSet there, NewRun wanted) {
         List<PlanFit.Pair> pairs = wanted.pairs().stream().map(p -> new PlanFit.Pair(p.recorded(), landmark(record.set().plan(), p.recorded(), record.set().name()),
                 landmark(there.set().plan(), p.here(), there.set().name()))).toList();
         return new KeptFit(wanted.pairs(), PlanFit.of(pairs, wanted.mirrored()));
@@ -137,37 +137,37 @@ public class RebuildService {
     @Transactional(readOnly = true)
     BuiltRun fitted(long shotId, NewRun wanted) {
         Shot shot = shots.get(shotId);
-        SceneRecord record = records.restingUnder(shot);
+        StoredScene record = records.withAncestors(shot);
         if (wanted.setId() == null) {
             throw new Refusal("setId", "Choose the set where it is rebuilt.");
         }
         DrawnSet there = sets.get(wanted.setId());
         KeptFit kept = fit(record, there, wanted);
         RunHead head = new RunHead(0, "", wanted.setId(), null, null, "", Instant.EPOCH, told(kept), null);
-        return new BuiltRun(head, shot, record, AsBuilt.of(record.recording(), state(record, shot), there.set().plan(), kept.fit(), List.of()), kept.fit(), List.of());
+        return new BuiltRun(head, shot, record, AsBuilt.of(record.record(), state(record, shot), there.set().plan(), kept.fit(), List.of()), kept.fit(), List.of());
     }
 
     @Transactional(readOnly = true)
     public BuiltRun built(long runId) {
         RunEntity run = run(runId);
         Shot shot = shots.get(run.shotId());
-        SceneRecord record = records.restingUnder(shot);
+        StoredScene record = records.withAncestors(shot);
         List<RunStepEntity> kept = steps.findByRunIdOrderById(runId);
-        List<Instead> instead = instead(record, kept);
+        List<Deviation> instead = instead(record, kept);
         PlanFit fit = keptFit(run).map(KeptFit::fit).orElse(PlanFit.NONE);
         SetPlan set = run.setId() == null ? record.set().plan() : sets.get(run.setId()).set().plan();
-        return new BuiltRun(head(run, record), shot, record, AsBuilt.of(record.recording(), state(record, shot), set, fit, instead), fit, instead);
+        return new BuiltRun(head(run, record), shot, record, AsBuilt.of(record.record(), state(record, shot), set, fit, instead), fit, instead);
     }
 
     private Optional<KeptFit> keptFit(RunEntity run) {
         return Optional.ofNullable(run.fit()).map(f -> json.read(f, KeptFit.class));
     }
 
-    private static ShotState state(SceneRecord record, Shot shot) {
-        return record.recording().book().resolve(shot.card().slate());
+    private static ShotState state(StoredScene record, Shot shot) {
+        return record.record().book().resolve(shot.card().slate());
     }
 
-    private RunHead head(RunEntity run, SceneRecord record) {
+    private RunHead head(RunEntity run, StoredScene record) {
         return new RunHead(run.id(), run.name(), run.setId(), run.fromShotId(), record.slate(run.fromShotId()), run.author(), run.startedAt(),
                 keptFit(run).map(RebuildService::told).orElse(null), run.signature());
     }
@@ -182,7 +182,7 @@ public class RebuildService {
 
     /** Runs of a shot, the newest first. */
     @Transactional(readOnly = true)
-    public List<RunHead> ofShot(long shotId, SceneRecord record) {
+    public List<RunHead> ofShot(long shotId, StoredScene record) {
         return runs.findByShotIdOrderByIdDesc(shotId).stream().map(r -> head(r, record)).toList();
     }
 
@@ -192,9 +192,9 @@ public class RebuildService {
         return runs.findByShotIdInOrderById(shotIds).stream().map(RunEntity::id).toList();
     }
 
-    private List<Instead> instead(SceneRecord record, List<RunStepEntity> kept) {
+    private List<Deviation> instead(StoredScene record, List<RunStepEntity> kept) {
         Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
-        return kept.stream().filter(s -> s.why() != null).map(s -> new Instead(Objects.requireNonNull(keys.get(s.placementId())),
+        return kept.stream().filter(s -> s.why() != null).map(s -> new Deviation(Objects.requireNonNull(keys.get(s.placementId())),
                 s.piece() == null ? null : json.read(s.piece(), Piece.class),
                 s.values() == null ? List.of() : Arrays.stream(json.read(s.values(), KeptValue[].class)).map(v -> json.value(v.attribute(), v.value())).toList(),
                 Objects.requireNonNull(s.why()))).toList();
@@ -209,14 +209,14 @@ public class RebuildService {
     @Transactional(readOnly = true)
     List<Difference> revised(BuiltRun run) {
         RunEntity entity = run(run.head().id());
-        Recording then = records.asOf(run.shot(), entity.lastEvent()).recording();
+        SceneRecord then = records.asOf(run.shot(), entity.lastEvent()).record();
         String slate = run.shot().card().slate();
-        return Differences.between(new Side(then, then.book().resolve(slate)), new Side(run.record().recording(), state(run.record(), run.shot())));
+        return Differences.between(new ComparedState(then, then.book().resolve(slate)), new ComparedState(run.record().record(), state(run.record(), run.shot())));
     }
 
     /** The run that a tick without a run belongs to: the newest in the shot's own place that is not signed; one begins when there is none. */
     long openRun(long shotId, String author) {
-        scenes.oneChangeAtATime(shots.get(shotId).sceneId());
+        scenes.lockForUpdate(shots.get(shotId).sceneId());
         return newest(shotId).orElseGet(() -> begin(shotId, new NewRun(null, null, null, List.of(), false), author));
     }
 
@@ -240,15 +240,15 @@ public class RebuildService {
     /**
      * Keeps what is not as recorded about a thing, or that it is as recorded after all.
      *
-     * @throws StaleEdit when somebody else said something about this step since that version
+     * @throws EditConflict when somebody else said something about this step since that version
      */
-    void otherwise(long runId, String placement, Otherwise wanted, long version, String author) {
+    void otherwise(long runId, String placement, StepChange wanted, long version, String author) {
         BuiltRun run = open(runId);
         requireOnSet(run, placement);
         RunStepEntity step = step(runId, run.record().placementId(placement));
         if (step.version() != version) {
-            throw new StaleEdit("%s said something about %s since you opened it. Nothing of yours was kept yet: look again."
-                    .formatted(step.author(), run.record().recording().placement(placement).name()), version);
+            throw new EditConflict("%s said something about %s since you opened it. Nothing of yours was kept yet: look again."
+                    .formatted(step.author(), run.record().record().placement(placement).name()), version);
         }
         if (wanted.kind() == null && wanted.values().isEmpty()) {
             steps.save(step.instead(null, null, null).ticked(wanted.done()).by(author, clock.instant()));
@@ -258,10 +258,10 @@ public class RebuildService {
         ShotState recorded = withoutWhatIsSaidOf(run, placement).state();
         List<AttributeValue> other = wanted.values().stream().map(Change::value)
                 .filter(v -> recorded.knot(placement, Attribute.of(v)).filter(k -> k.value().equals(v)).isEmpty()).toList();
-        Instead instead = new Instead(placement, piece, other, wanted.why() == null ? "" : wanted.why());
-        AsBuilt would = AsBuilt.of(run.built().recording(), run.built().state(), run.built().recording().set(), PlanFit.NONE, List.of(instead));
-        instead.values().forEach(v -> would.recording().check(placement, v));
-        would.recording().checkColours(would.state(), placement);
+        Deviation instead = new Deviation(placement, piece, other, wanted.why() == null ? "" : wanted.why());
+        AsBuilt would = AsBuilt.of(run.built().scene(), run.built().state(), run.built().scene().set(), PlanFit.NONE, List.of(instead));
+        instead.values().forEach(v -> would.scene().check(placement, v));
+        would.scene().checkColours(would.state(), placement);
         steps.save(step.instead(piece == null ? null : json.write(piece),
                 json.write(instead.values().stream().map(v -> new KeptValue(Attribute.of(v), json.tree(v))).toList()), instead.why()).ticked(wanted.done())
                 .by(author, clock.instant()));
@@ -282,8 +282,8 @@ public class RebuildService {
     }
 
     private static void requireOnSet(BuiltRun run, String placement) {
-        if (!run.built().state().stands(placement)) {
-            throw new Refusal("%s is not on set in %s: there is nothing to tick.".formatted(run.record().recording().placement(placement).name(), run.shot().card().slate()));
+        if (!run.built().state().isOnSet(placement)) {
+            throw new Refusal("%s is not on set in %s: there is nothing to tick.".formatted(run.record().record().placement(placement).name(), run.shot().card().slate()));
         }
     }
 
@@ -300,7 +300,7 @@ public class RebuildService {
     }
 
     private AsBuilt withoutWhatIsSaidOf(BuiltRun run, String placement) {
-        return AsBuilt.of(run.record().recording(), state(run.record(), run.shot()), run.built().recording().set(), run.fit(),
+        return AsBuilt.of(run.record().record(), state(run.record(), run.shot()), run.built().scene().set(), run.fit(),
                 run.instead().stream().filter(i -> !i.placement().equals(placement)).toList());
     }
 
@@ -308,9 +308,9 @@ public class RebuildService {
     @Transactional(readOnly = true)
     TapeCheck tapes(long runId, String placement, Map<String, Double> pulled) {
         BuiltRun run = built(runId);
-        SetPlan set = run.built().recording().set();
+        SetPlan set = run.built().scene().set();
         Place place = run.built().state().value(placement, Place.class)
-                .orElseThrow(() -> new Refusal("%s has no recorded place to check.".formatted(run.record().recording().placement(placement).name())));
+                .orElseThrow(() -> new Refusal("%s has no recorded place to check.".formatted(run.record().record().placement(placement).name())));
         List<TapeCheck.Pulled> tapes = pulled.entrySet().stream()
                 .map(t -> new TapeCheck.Pulled(new Landmark(t.getKey(), landmark(set, t.getKey(), "The set")), t.getValue())).toList();
         return TapeCheck.of(tapes, place.point(), set.landmarks(), set.tapeWalls());
@@ -355,7 +355,7 @@ public class RebuildService {
 
     private void requireOpen(long runId) {
         RunEntity run = run(runId);
-        scenes.oneChangeAtATime(shots.get(run.shotId()).sceneId());
+        scenes.lockForUpdate(shots.get(run.shotId()).sceneId());
         RunHead.Signature signed = run.signature();
         if (signed != null) {
             throw new Refusal("This rebuild is signed by %s and stays as it is: start another one.".formatted(signed.author()));
@@ -364,14 +364,14 @@ public class RebuildService {
 
     /** What was ticked off in the newest open run of a shot. */
     @Transactional(readOnly = true)
-    public List<Tick> ticks(long shotId, SceneRecord record) {
+    public List<Tick> ticks(long shotId, StoredScene record) {
         Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         return newest(shotId).stream().flatMap(run -> steps.findByRunIdOrderById(run).stream()).filter(RunStepEntity::done)
                 .map(t -> new Tick(Objects.requireNonNull(keys.get(t.placementId())), t.author(), t.at())).toList();
     }
 
     /** Keeps ticks as they are, from a file. */
-    public void keepAll(long shotId, SceneRecord record, List<Tick> done) {
+    public void importAll(long shotId, StoredScene record, List<Tick> done) {
         if (!done.isEmpty()) {
             long run = openRun(shotId, done.get(0).author());
             done.forEach(t -> steps.save(step(run, record.placementId(t.placement())).ticked(true).by(t.author(), t.at())));

@@ -5,28 +5,28 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.TapeCheck;
-import org.oblume.core.moves.ChangeWords;
+import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.moves.Difference;
-import org.oblume.core.moves.Side;
-import org.oblume.core.moves.StandsAlready;
+import org.oblume.core.moves.ComparedState;
+import org.oblume.core.moves.AlreadyInPlace;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.rebuild.AsBuilt;
-import org.oblume.core.rebuild.Instead;
+import org.oblume.core.rebuild.Deviation;
 import org.oblume.core.rebuild.RebuildSheet;
 import org.oblume.core.rebuild.RebuildStep;
-import org.oblume.server.location.SetService;
+import org.oblume.server.set.SetService;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.SceneRecord;
-import org.oblume.server.shot.SceneRecords;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.springframework.stereotype.Service;
@@ -39,12 +39,12 @@ public class RebuildSheets {
 
     private final RebuildService rebuild;
     private final ShotService shots;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final PlotService plots;
     private final SetService sets;
     private final KnotService knots;
 
-    RebuildSheets(RebuildService rebuild, ShotService shots, SceneRecords records, PlotService plots, SetService sets, KnotService knots) {
+    RebuildSheets(RebuildService rebuild, ShotService shots, StoredScenes records, PlotService plots, SetService sets, KnotService knots) {
         this.rebuild = rebuild;
         this.shots = shots;
         this.records = records;
@@ -57,8 +57,8 @@ public class RebuildSheets {
     public RebuildView ofShot(long shotId) {
         return rebuild.newest(shotId).map(this::ofRun).orElseGet(() -> {
             Shot shot = shots.get(shotId);
-            SceneRecord record = records.restingUnder(shot);
-            AsBuilt built = AsBuilt.of(record.recording(), record.recording().book().resolve(shot.card().slate()), record.set().plan(), PlanFit.NONE, List.of());
+            StoredScene record = records.withAncestors(shot);
+            AsBuilt built = AsBuilt.of(record.record(), record.record().book().resolve(shot.card().slate()), record.set().plan(), PlanFit.NONE, List.of());
             return view(shot, record, built, null, record.set().name(), List.of(), List.of(), Map.of());
         });
     }
@@ -88,31 +88,31 @@ public class RebuildSheets {
         }).count());
     }
 
-    private static List<RebuildStep> steps(SceneRecord record, AsBuilt built, StandsAlready stands) {
-        return RebuildSheet.steps(built.recording().set(), built.recording().placements(), built.state(), record.scene().heading().buildOrder()).stream()
+    private static List<RebuildStep> steps(StoredScene record, AsBuilt built, AlreadyInPlace stands) {
+        return RebuildSheet.steps(built.scene().set(), built.scene().placements(), built.state(), record.scene().heading().buildOrder()).stream()
                 .filter(s -> stands.stays().stream().noneMatch(p -> p.key().equals(s.placement().key()))).toList();
     }
 
-    private StandsAlready stands(@Nullable RunHead run, AsBuilt built) {
+    private AlreadyInPlace stands(@Nullable RunHead run, AsBuilt built) {
         if (run == null || run.fromShotId() == null) {
-            return new StandsAlready(List.of(), List.of());
+            return new AlreadyInPlace(List.of(), List.of());
         }
         Shot from = shots.get(run.fromShotId());
-        Recording before = records.restingUnder(from).recording();
-        return StandsAlready.between(new Side(before, before.book().resolve(from.card().slate())), new Side(built.recording(), built.state()));
+        SceneRecord before = records.withAncestors(from).record();
+        return AlreadyInPlace.between(new ComparedState(before, before.book().resolve(from.card().slate())), new ComparedState(built.scene(), built.state()));
     }
 
-    private RebuildView view(Shot shot, SceneRecord record, AsBuilt built, @Nullable RunHead run, String setName, List<RebuildView.RevisedSince> revised, List<Instead> instead,
+    private RebuildView view(Shot shot, StoredScene record, AsBuilt built, @Nullable RunHead run, String setName, List<RebuildView.RevisedSince> revised, List<Deviation> instead,
             Map<Long, RunStepEntity> kept) {
-        StandsAlready stands = stands(run, built);
+        AlreadyInPlace stands = stands(run, built);
         List<RebuildStep> all = steps(record, built, stands);
         Set<String> keys = all.stream().map(s -> s.placement().key()).collect(Collectors.toSet());
-        Map<String, PlacedView> placed = plots.tried(shot, record, built.recording(), built.state(), keys).stream().collect(Collectors.toMap(p -> p.placement().key(), p -> p));
+        Map<String, PlacedView> placed = plots.tried(shot, record, built.scene(), built.state(), keys).stream().collect(Collectors.toMap(p -> p.placement().key(), p -> p));
         List<RebuildView.Step> steps = all.stream()
                 .map(s -> step(s, placed.get(s.placement().key()), record, built, instead, kept.get(record.placementId(s.placement().key())))).toList();
-        List<RebuildView.MisfitSaid> misfits = run == null || run.setId() == null ? List.of() : misfits(built);
+        List<RebuildView.MisfitView> misfits = run == null || run.setId() == null ? List.of() : misfits(built);
         return new RebuildView(shot.id(), shot.card().slate(), shot.card().description(), record.slate(shot.card().basedOnId()), record.scene().id(),
-                record.scene().heading(), setName, built.recording().set(), run, rebuild.ofShot(shot.id(), record), steps, names(stands.stays()), names(stands.out()), misfits, revised,
+                record.scene().heading(), setName, built.scene().set(), run, rebuild.ofShot(shot.id(), record), steps, names(stands.stays()), names(stands.out()), misfits, revised,
                 knots.newestEvent());
     }
 
@@ -120,31 +120,31 @@ public class RebuildSheets {
         return placements.stream().map(Placement::name).toList();
     }
 
-    static List<RebuildView.MisfitSaid> misfits(AsBuilt built) {
-        return built.misfits().stream().map(m -> new RebuildView.MisfitSaid(m.placement(), m.words())).toList();
+    static List<RebuildView.MisfitView> misfits(AsBuilt built) {
+        return built.misfits().stream().map(m -> new RebuildView.MisfitView(m.placement(), m.words())).toList();
     }
 
-    private static RebuildView.Step step(RebuildStep step, PlacedView placed, SceneRecord record, AsBuilt built, List<Instead> instead, @Nullable RunStepEntity kept) {
+    private static RebuildView.Step step(RebuildStep step, PlacedView placed, StoredScene record, AsBuilt built, List<Deviation> instead, @Nullable RunStepEntity kept) {
         String key = step.placement().key();
-        SetPlan set = built.recording().set();
+        SetPlan set = built.scene().set();
         PlacedView.Tape third = step.tapes() == null ? null : built.state().value(key, Place.class)
                 .flatMap(p -> TapeCheck.third(step.tapes(), p.point(), set.landmarks(), set.tapeWalls())
                         .map(l -> PlacedView.Tape.of(l.name(), l.point(), l.point().distanceM(p.point())))).orElse(null);
         RebuildView.Done done = kept == null || !kept.done() ? null
                 : new RebuildView.Done(kept.author(), kept.at(), step.newestChange().isAfter(kept.at()));
-        RebuildView.InsteadOf otherwise = kept == null ? null : instead.stream().filter(i -> i.placement().equals(key)).findFirst().map(i -> otherwise(record, built, i, kept)).orElse(null);
+        RebuildView.DeviationView otherwise = kept == null ? null : instead.stream().filter(i -> i.placement().equals(key)).findFirst().map(i -> otherwise(record, built, i, kept)).orElse(null);
         return new RebuildView.Step(placed, third, step.cautions(), done, otherwise, kept == null ? 0 : kept.version());
     }
 
-    private static RebuildView.InsteadOf otherwise(SceneRecord record, AsBuilt built, Instead instead, RunStepEntity kept) {
+    private static RebuildView.DeviationView otherwise(StoredScene record, AsBuilt built, Deviation instead, RunStepEntity kept) {
         List<RebuildView.OtherValue> values = instead.values().stream().map(v -> otherValue(record, built, instead.placement(), v)).toList();
         String piece = instead.piece() == null ? null : instead.piece().unit() == null ? instead.piece().what() : instead.piece().unit() + ", " + instead.piece().what();
-        return new RebuildView.InsteadOf(piece, values, instead.why(), kept.author(), kept.at());
+        return new RebuildView.DeviationView(piece, values, instead.why(), kept.author(), kept.at());
     }
 
-    private static RebuildView.OtherValue otherValue(SceneRecord record, AsBuilt built, String placement, AttributeValue value) {
+    private static RebuildView.OtherValue otherValue(StoredScene record, AsBuilt built, String placement, AttributeValue value) {
         Attribute attribute = Attribute.of(value);
-        return new RebuildView.OtherValue(attribute, attribute.label(), value, ChangeWords.say(built.recording(), value),
-                record.recording().book().resolve(built.state().slate()).knot(placement, attribute).map(k -> ChangeWords.say(record.recording(), k.value())).orElse(null));
+        return new RebuildView.OtherValue(attribute, attribute.label(), value, ChangePhrases.say(built.scene(), value),
+                record.record().book().resolve(built.state().slate()).knot(placement, attribute).map(k -> ChangePhrases.say(record.record(), k.value())).orElse(null));
     }
 }

@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.shot.PlacedView;
 
@@ -22,7 +22,7 @@ import org.oblume.server.shot.PlacedView;
  * @param seen the newest change of the record
  */
 public record RebuildView(long shotId, String slate, String description, @Nullable String basedOn, long sceneId, SceneHeading scene, String setName, SetPlan set,
-        @Nullable RunHead run, List<RunHead> runs, List<Step> steps, List<String> stands, List<String> out, List<MisfitSaid> misfits, List<RevisedSince> revised, long seen) {
+        @Nullable RunHead run, List<RunHead> runs, List<Step> steps, List<String> stands, List<String> out, List<MisfitView> misfits, List<RevisedSince> revised, long seen) {
 
     /**
      * @param placed what to put back and how, as it is to be in this rebuild
@@ -32,7 +32,7 @@ public record RebuildView(long shotId, String slate, String description, @Nullab
      * @param instead what is not as recorded, or null
      * @param version for If-Match; 0 while nothing is kept of it
      */
-    public record Step(PlacedView placed, PlacedView.@Nullable Tape third, List<String> cautions, @Nullable Done done, @Nullable InsteadOf instead, long version) {
+    public record Step(PlacedView placed, PlacedView.@Nullable Tape third, List<String> cautions, @Nullable Done done, @Nullable DeviationView instead, long version) {
     }
 
     /** @param changedSince whether something this step rests on was changed after it was ticked */
@@ -40,16 +40,16 @@ public record RebuildView(long shotId, String slate, String description, @Nullab
     }
 
     /** @param piece what stands in for it, or null. @param values what is true now, in words. @param recorded the same values as recorded */
-    public record InsteadOf(@Nullable String piece, List<OtherValue> values, String why, String author, Instant at) {
+    public record DeviationView(@Nullable String piece, List<OtherValue> values, String why, String author, Instant at) {
     }
 
-    public record OtherValue(Attribute attribute, String label, AttributeValue value, Words now, @Nullable Words recorded) {
+    public record OtherValue(Attribute attribute, String label, AttributeValue value, Phrase now, @Nullable Phrase recorded) {
     }
 
-    public record MisfitSaid(String placement, Words words) {
+    public record MisfitView(String placement, Phrase words) {
     }
 
     /** @param name of the thing. @param label of what changed */
-    public record RevisedSince(String name, String label, Words words) {
+    public record RevisedSince(String name, String label, Phrase words) {
     }
 }

@@ -40,7 +40,7 @@ class DemoRig {
         }
         try {
             List<Long> all = productions.all().stream().flatMap(p -> scenes.ofProduction(p.id()).stream()).map(Scene::id).toList();
-            recall.hang(shots.ofScenes(all).get(0).id());
+            recall.patchFixtures(shots.ofScenes(all).get(0).id());
             LOG.info("The simulated rig hangs as the first shot is recorded.");
         } catch (Refusal | IndexOutOfBoundsException notHung) {
             LOG.warn("The simulated rig was not hung: {}", notHung.getMessage());

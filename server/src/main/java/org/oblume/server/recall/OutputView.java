@@ -10,11 +10,11 @@ import org.jspecify.annotations.Nullable;
  * @param armed who armed output and where to; null while it is off
  * @param live the shot that is sent; null while nothing is
  * @param interfaces what output can go to, loopback first
- * @param cutOff what to know of a server that stopped while output was live, until output is armed again; or null
- * @param trouble why packets do not leave, or null
+ * @param interruption what to know of a server that stopped while output was live, until output is armed again; or null
+ * @param sendError why packets do not leave, or null
  * @param rig whether there is a rig that answers
  */
-public record OutputView(@Nullable Armed armed, @Nullable LiveShot live, List<Outlet> interfaces, @Nullable String cutOff, @Nullable String trouble, boolean rig) {
+public record OutputView(@Nullable Armed armed, @Nullable LiveShot live, List<Outlet> interfaces, @Nullable String interruption, @Nullable String sendError, boolean rig) {
 
     public record Armed(String by, Instant at, String outlet) {
     }

@@ -20,10 +20,10 @@ import org.springframework.web.bind.annotation.RestController;
 class RecallController {
 
     private final RecallService recall;
-    private final Output output;
+    private final LiveOutput output;
     private final RigClient rig;
 
-    RecallController(RecallService recall, Output output, RigClient rig) {
+    RecallController(RecallService recall, LiveOutput output, RigClient rig) {
         this.recall = recall;
         this.output = output;
         this.rig = rig;
@@ -33,8 +33,8 @@ class RecallController {
     record Arm(@Nullable String outlet, @Nullable String confirmed) {
     }
 
-    /** @param mark of the preview that was looked at. @param warned whether cast and crew were warned of effects that flash */
-    record RecallBody(double fadeSeconds, int priority, int mark, boolean warned) {
+    /** @param stateDigest of the preview that was looked at. @param warned whether cast and crew were warned of effects that flash */
+    record RecallBody(double fadeSeconds, int priority, int stateDigest, boolean warned) {
     }
 
     /** @param keys of the placements; all when left out */
@@ -45,7 +45,7 @@ class RecallController {
         }
     }
 
-    record Hang(long shotId) {
+    record RigPatch(long shotId) {
     }
 
     record NodeState(boolean up) {
@@ -75,18 +75,18 @@ class RecallController {
 
     @PostMapping("/shots/{shotId}/recall")
     OutputView recall(@PathVariable long shotId, @RequestBody RecallBody body, Principal person) {
-        recall.recall(shotId, body.fadeSeconds(), body.priority(), body.mark(), body.warned(), person.getName());
+        recall.recall(shotId, body.fadeSeconds(), body.priority(), body.stateDigest(), body.warned(), person.getName());
         return recall.output();
     }
 
     @GetMapping("/shots/{shotId}/readback")
-    RecallView.RigBeside readBack(@PathVariable long shotId) {
+    RecallView.ReadBackView readBack(@PathVariable long shotId) {
         return recall.readBack(shotId);
     }
 
     /** Sends the record again: settings, then levels. */
     @PostMapping("/shots/{shotId}/readback")
-    RecallView.RigBeside sendAgain(@PathVariable long shotId, @RequestBody SendAgain body, Principal person) {
+    RecallView.ReadBackView sendAgain(@PathVariable long shotId, @RequestBody SendAgain body, Principal person) {
         recall.sendAgain(shotId, body.keys() == null ? List.of() : body.keys(), person.getName());
         return recall.readBack(shotId);
     }
@@ -97,8 +97,8 @@ class RecallController {
     }
 
     @PostMapping("/rig/units")
-    RigState hang(@RequestBody Hang body) {
-        return recall.hang(body.shotId());
+    RigState patchFixtures(@RequestBody RigPatch body) {
+        return recall.patchFixtures(body.shotId());
     }
 
     @PostMapping("/rig/units/{unit}/faults")
@@ -107,8 +107,8 @@ class RecallController {
     }
 
     @DeleteMapping("/rig/units/{unit}/faults")
-    RigState mend(@PathVariable String unit) {
-        return rig.mend(unit);
+    RigState clearFaults(@PathVariable String unit) {
+        return rig.clearFaults(unit);
     }
 
     @PutMapping("/rig/nodes/{name}")

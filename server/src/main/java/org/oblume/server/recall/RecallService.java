@@ -18,14 +18,14 @@ import org.oblume.core.network.PatchCheck;
 import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.network.ReadBack;
 import org.oblume.core.network.SacnPacket;
-import org.oblume.core.network.SlotFrame;
+import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.network.UnitAnswer;
 import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.patch.PatchPage;
 import org.oblume.server.patch.PatchService;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.EditConflict;
 import org.springframework.stereotype.Service;
 
 /** Recalls a shot over the network and reads back what the rig stands at. */
@@ -35,11 +35,11 @@ class RecallService {
     /** Steps of a mode by which a read-back may differ: what rounding to slots may cost. */
     private static final double STEPS = 1;
     private final PatchService patches;
-    private final Output output;
+    private final LiveOutput output;
     private final RigClient rig;
     private final Clock clock;
 
-    RecallService(PatchService patches, Output output, RigClient rig, Clock clock) {
+    RecallService(PatchService patches, LiveOutput output, RigClient rig, Clock clock) {
         this.patches = patches;
         this.output = output;
         this.rig = rig;
@@ -47,13 +47,13 @@ class RecallService {
     }
 
     OutputView output() {
-        Output.Sent live = output.live();
+        LiveOutput.RecalledShot live = output.live();
         return output.view(live == null ? null : revised(live), rig.state().isPresent());
     }
 
-    private @Nullable String revised(Output.Sent live) {
+    private @Nullable String revised(LiveOutput.RecalledShot live) {
         try {
-            return mark(patches.patched(live.shotId()).units()) == live.mark() ? null
+            return stateDigest(patches.patched(live.shotId()).units()) == live.stateDigest() ? null
                     : "%s was changed after it was recalled: what is sent is how it was then. Recall it again.".formatted(live.slate());
         } catch (NoSuchElementException gone) {
             return "%s is not there any more: what is sent is how it was.".formatted(live.slate());
@@ -64,29 +64,29 @@ class RecallService {
         PatchService.PatchedShot shot = patches.patched(shotId);
         Optional<RigState> state = rig.state();
         Map<String, UnitAnswer> answers = state.map(s -> s.units().stream().map(RigState.RigUnit::answer).collect(Collectors.toMap(UnitAnswer::unit, a -> a))).orElse(Map.of());
-        List<RecallView.ToldUnit> told = new ArrayList<>();
-        List<RecallView.ByHand> byHand = new ArrayList<>();
+        List<RecallView.NetworkUnit> told = new ArrayList<>();
+        List<RecallView.FixtureUnit> byHand = new ArrayList<>();
         for (PatchedUnit unit : shot.units()) {
             String key = unit.placement().key();
             if (unit.isPatched()) {
                 UnitAnswer answer = answers.get(unit.unit());
                 String now = answer == null ? null : answer.dialled().say();
-                String then = unit.dialled().say();
+                String then = unit.values().say();
                 boolean changes = answer == null || !ReadBack.of(List.of(unit), List.of(answer), STEPS).isEmpty();
-                told.add(new RecallView.ToldUnit(key, unit.placement().name(), now, then, changes));
+                told.add(new RecallView.NetworkUnit(key, unit.placement().name(), now, then, changes));
             }
             if (!unit.atTheHead().isEmpty()) {
-                byHand.add(new RecallView.ByHand(key, unit.placement().name(), unit.isPatched() ? "at the head" : unit.patch().say(), unit.atTheHead()));
+                byHand.add(new RecallView.FixtureUnit(key, unit.placement().name(), unit.isPatched() ? "at the head" : unit.patch().say(), unit.atTheHead()));
             }
         }
         told.sort(Comparator.comparing(t -> !t.changes()));
         List<String> cautions = shot.units().stream().map(u -> caution(u)).filter(Objects::nonNull).toList();
         List<String> conflicts = patches.conflicts(shot, state.map(RigState::sources).orElse(List.of()), output.sourceId()).stream().map(PatchPage.PatchConflict::sentence).toList();
-        return new RecallView.RecallPreview(shot.shot().card().slate(), mark(shot.units()), told, byHand, cautions, conflicts, state.isPresent());
+        return new RecallView.RecallPreview(shot.shot().card().slate(), stateDigest(shot.units()), told, byHand, cautions, conflicts, state.isPresent());
     }
 
     private static @Nullable String caution(PatchedUnit unit) {
-        Effect effect = unit.dialled().effect();
+        Effect effect = unit.values().effect();
         String caution = effect.caution();
         return caution == null ? null : "%s, %s: %s".formatted(unit.placement().name(), effect.say(), caution);
     }
@@ -96,13 +96,13 @@ class RecallService {
      *
      * @param mark of the state that the person looked at
      * @param warned whether cast and crew were warned of its effects
-     * @throws StaleEdit when the record has moved on since
+     * @throws EditConflict when the record has moved on since
      * @throws Refusal when output is off, or nobody was warned
      */
     void recall(long shotId, double fadeSeconds, int priority, int mark, boolean warned, String by) {
         PatchService.PatchedShot shot = patches.patched(shotId);
-        if (mark(shot.units()) != mark) {
-            throw new StaleEdit("%s was changed since you looked. Nothing was sent: look at what would change now, and recall again.".formatted(shot.shot().card().slate()), preview(shotId));
+        if (stateDigest(shot.units()) != mark) {
+            throw new EditConflict("%s was changed since you looked. Nothing was sent: look at what would change now, and recall again.".formatted(shot.shot().card().slate()), preview(shotId));
         }
         Optional<String> caution = shot.units().stream().map(RecallService::caution).filter(Objects::nonNull).findFirst();
         if (caution.isPresent() && !warned) {
@@ -112,11 +112,11 @@ class RecallService {
     }
 
     private void send(PatchService.PatchedShot shot, double fadeSeconds, int priority, String by) {
-        Map<Integer, SlotFrame> frames = SlotFrame.of(shot.units());
+        Map<Integer, UniverseFrame> frames = UniverseFrame.of(shot.units());
         if (frames.isEmpty()) {
             throw new Refusal("Nothing in %s is on the network: patch a light first.".formatted(shot.shot().card().slate()));
         }
-        output.send(frames, new Output.Sent(shot.shot().id(), shot.shot().card().slate(), by, clock.instant(), fadeSeconds, priority, mark(shot.units())));
+        output.send(frames, new LiveOutput.RecalledShot(shot.shot().id(), shot.shot().card().slate(), by, clock.instant(), fadeSeconds, priority, stateDigest(shot.units())));
     }
 
     /** Sends the record again: mode, address and menu of what the network reaches, then what it is dialled to. @param keys the units, all when it is empty */
@@ -133,26 +133,26 @@ class RecallService {
                 rig.set(unit.unit(), RigUnitSpec.Settings.of(unit));
             }
         }
-        Output.Sent live = output.live();
+        LiveOutput.RecalledShot live = output.live();
         send(shot, 0, live == null ? SacnPacket.USUAL_PRIORITY : live.priority(), by);
     }
 
     /** @throws Refusal when no rig answers */
-    RecallView.RigBeside readBack(long shotId) {
+    RecallView.ReadBackView readBack(long shotId) {
         PatchService.PatchedShot shot = patches.patched(shotId);
         RigState state = rig.ask();
         List<UnitAnswer> answers = state.units().stream().map(RigState.RigUnit::answer).toList();
         Map<String, String> names = shot.units().stream().collect(Collectors.toMap(u -> u.placement().key(), u -> u.placement().name()));
-        List<RecallView.Drifted> drift = ReadBack.of(shot.units(), answers, STEPS).stream().map(d -> new RecallView.Drifted(d.key(), Objects.requireNonNull(names.get(d.key())), d.attribute(), d.sentence(),
-                d.rigs(), d.standing(), d.bySending())).toList();
+        List<RecallView.DriftView> drift = ReadBack.of(shot.units(), answers, STEPS).stream().map(d -> new RecallView.DriftView(d.key(), Objects.requireNonNull(names.get(d.key())), d.attribute(), d.sentence(),
+                d.rigs(), d.status(), d.bySending())).toList();
         int asked = (int) shot.units().stream().filter(PatchedUnit::isPatched).count();
-        int differ = (int) drift.stream().map(RecallView.Drifted::key).distinct().count();
-        List<String> sources = PatchCheck.of(List.of(), List.of(), state.sources(), output.sourceId()).stream().map(c -> c.sentence() + " " + c.mend()).toList();
-        return new RecallView.RigBeside(shot.shot().card().slate(), asked, asked - differ, drift, sources);
+        int differ = (int) drift.stream().map(RecallView.DriftView::key).distinct().count();
+        List<String> sources = PatchCheck.of(List.of(), List.of(), state.sources(), output.sourceId()).stream().map(c -> c.sentence() + " " + c.fix()).toList();
+        return new RecallView.ReadBackView(shot.shot().card().slate(), asked, asked - differ, drift, sources);
     }
 
     /** Hangs the simulated rig as a shot is recorded: what a crew does with real units at their menus. */
-    RigState hang(long shotId) {
+    RigState patchFixtures(long shotId) {
         PatchService.PatchedShot shot = patches.patched(shotId);
         List<RigUnitSpec> units = new ArrayList<>();
         for (PatchedUnit unit : shot.units()) {
@@ -161,7 +161,7 @@ class RecallService {
                 units.add(RigUnitSpec.of(unit, mode.get()));
             }
         }
-        return rig.hang(units, shot.nodes().stream().map(RecallService::node).toList());
+        return rig.patchFixtures(units, shot.nodes().stream().map(RecallService::node).toList());
     }
 
     private static RigState.RigNode node(NetworkNode node) {
@@ -169,8 +169,8 @@ class RecallService {
     }
 
     /** Tells one state of a shot's control from another: all slots, and the menus. */
-    private static int mark(List<PatchedUnit> units) {
-        int slots = SlotFrame.of(units).entrySet().stream().mapToInt(e -> 31 * e.getKey() + Arrays.hashCode(e.getValue().slots())).sum();
+    private static int stateDigest(List<PatchedUnit> units) {
+        int slots = UniverseFrame.of(units).entrySet().stream().mapToInt(e -> 31 * e.getKey() + Arrays.hashCode(e.getValue().slots())).sum();
         List<Menu> menus = units.stream().map(PatchedUnit::menu).toList();
         return 31 * slots + menus.hashCode();
     }

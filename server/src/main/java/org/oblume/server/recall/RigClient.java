@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.support.JsonText;
+import org.oblume.server.support.RecordJson;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
@@ -25,9 +25,9 @@ class RigClient {
     private static final int OK = 200;
     private final HttpClient http = HttpClient.newBuilder().connectTimeout(PATIENCE).version(HttpClient.Version.HTTP_1_1).build();
     private final String url;
-    private final JsonText json;
+    private final RecordJson json;
 
-    RigClient(@Value("${oblume.rig}") String url, JsonText json) {
+    RigClient(@Value("${oblume.rig}") String url, RecordJson json) {
         this.url = url;
         this.json = json;
     }
@@ -50,7 +50,7 @@ class RigClient {
         return call("GET", "/state", null);
     }
 
-    RigState hang(List<RigUnitSpec> units, List<RigState.RigNode> nodes) {
+    RigState patchFixtures(List<RigUnitSpec> units, List<RigState.RigNode> nodes) {
         call("PUT", "/units", units);
         return call("PUT", "/nodes", nodes);
     }
@@ -63,7 +63,7 @@ class RigClient {
         return call("POST", "/units/" + encoded(unit) + "/faults", fault);
     }
 
-    RigState mend(String unit) {
+    RigState clearFaults(String unit) {
         return call("DELETE", "/units/" + encoded(unit) + "/faults", null);
     }
 

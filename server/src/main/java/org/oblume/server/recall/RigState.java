@@ -11,7 +11,7 @@ import org.oblume.core.network.UnitAnswer;
  * @param nodes that carry universes
  * @param sources that it hears
  */
-public record RigState(List<RigUnit> units, List<RigNode> nodes, List<PatchCheck.HeardSource> sources, PacketCounts packets) {
+public record RigState(List<RigUnit> units, List<RigNode> nodes, List<PatchCheck.SacnSource> sources, PacketCounts packets) {
 
     /** @param outputPercent of its full light. @param faults what was set to go wrong with it */
     public record RigUnit(UnitAnswer answer, double outputPercent, List<String> faults) {

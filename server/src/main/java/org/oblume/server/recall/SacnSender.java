@@ -15,7 +15,7 @@ import java.util.function.Consumer;
 import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.network.SacnPacket;
-import org.oblume.core.network.SlotFrame;
+import org.oblume.core.network.UniverseFrame;
 
 /**
  * Sends universes as one E1.31 source: at up to 44 frames a second while something fades, three more when it has come to rest, then one
@@ -39,7 +39,7 @@ final class SacnSender implements AutoCloseable {
     private final DatagramSocket socket;
     private final boolean multicast;
     private final int port;
-    private final Consumer<IOException> onTrouble;
+    private final Consumer<IOException> onSendError;
     private final Map<Integer, Stream> streams = new TreeMap<>();
     private final Thread thread;
     private long sent;
@@ -48,17 +48,17 @@ final class SacnSender implements AutoCloseable {
     private static final class Stream {
         private final byte[] packet;
         private final InetAddress to;
-        private SlotFrame from;
-        private SlotFrame wanted;
+        private UniverseFrame from;
+        private UniverseFrame wanted;
         private long startedAt;
         private long fadeNanos;
         private int sequence;
         private int repeats;
         private long sentAt;
-        private int lastWords = -1;
+        private int terminationPacketsLeft = -1;
         private boolean endsDark;
 
-        private Stream(byte[] packet, InetAddress to, SlotFrame dark, long longAgo) {
+        private Stream(byte[] packet, InetAddress to, UniverseFrame dark, long longAgo) {
             this.packet = packet;
             this.to = to;
             this.from = dark;
@@ -80,7 +80,7 @@ final class SacnSender implements AutoCloseable {
         this.name = name;
         this.port = port;
         this.nanos = nanos;
-        this.onTrouble = onTrouble;
+        this.onSendError = onTrouble;
         this.multicast = on != null;
         this.socket = on == null ? new DatagramSocket(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0)) : onInterface(on);
         thread = new Thread(this::run, "sACN output");
@@ -102,16 +102,16 @@ final class SacnSender implements AutoCloseable {
      * @param fadeSeconds 0 or more
      * @param priority 0 to 200
      */
-    synchronized void send(Map<Integer, SlotFrame> frames, double fadeSeconds, int priority) throws IOException {
+    synchronized void send(Map<Integer, UniverseFrame> frames, double fadeSeconds, int priority) throws IOException {
         long now = nanos.getAsLong();
-        Map<Integer, SlotFrame> all = new TreeMap<>(frames);
-        streams.keySet().forEach(u -> all.putIfAbsent(u, SlotFrame.dark(u)));
-        for (Map.Entry<Integer, SlotFrame> entry : all.entrySet()) {
+        Map<Integer, UniverseFrame> all = new TreeMap<>(frames);
+        streams.keySet().forEach(u -> all.putIfAbsent(u, UniverseFrame.blackout(u)));
+        for (Map.Entry<Integer, UniverseFrame> entry : all.entrySet()) {
             int universe = entry.getKey();
             Stream before = streams.get(universe);
-            byte[] packet = new SacnPacket(source, name, priority, 0, false, false, universe, new byte[SlotFrame.SLOTS]).encode();
+            byte[] packet = new SacnPacket(source, name, priority, 0, false, false, universe, new byte[UniverseFrame.SLOTS]).encode();
             InetAddress to = multicast ? InetAddress.getByName(SacnPacket.group(universe)) : InetAddress.getLoopbackAddress();
-            Stream stream = new Stream(packet, to, SlotFrame.dark(universe), now - SECOND_NANOS);
+            Stream stream = new Stream(packet, to, UniverseFrame.blackout(universe), now - SECOND_NANOS);
             if (before != null) {
                 stream.from = before.wanted.between(before.from, before.done(now));
                 stream.sequence = before.sequence;
@@ -128,7 +128,7 @@ final class SacnSender implements AutoCloseable {
 
     /** Lets go of all universes: each ends with three packets that say so. */
     synchronized void release() {
-        streams.values().forEach(s -> s.lastWords = s.lastWords < 0 ? SacnPacket.LAST_WORDS : s.lastWords);
+        streams.values().forEach(s -> s.terminationPacketsLeft = s.terminationPacketsLeft < 0 ? SacnPacket.TERMINATION_PACKETS : s.terminationPacketsLeft);
         LockSupport.unpark(thread);
     }
 
@@ -163,34 +163,34 @@ final class SacnSender implements AutoCloseable {
 
     private synchronized void frame(long now) {
         for (Stream stream : streams.values()) {
-            boolean resting = stream.repeats >= REPEATS_AT_REST && stream.lastWords < 0;
+            boolean resting = stream.repeats >= REPEATS_AT_REST && stream.terminationPacketsLeft < 0;
             if (now - stream.sentAt >= (resting ? KEEP_ALIVE_NANOS : CLOSEST_NANOS)) {
                 transmit(stream, now);
             }
         }
-        streams.values().removeIf(s -> s.lastWords == 0);
+        streams.values().removeIf(s -> s.terminationPacketsLeft == 0);
         notifyAll();
     }
 
     private void transmit(Stream stream, long now) {
         double done = stream.done(now);
-        stream.wanted.fill(stream.from, done, stream.packet, SacnPacket.FIRST_SLOT);
-        SacnPacket.renumber(stream.packet, stream.sequence, stream.lastWords > 0);
+        stream.wanted.writeTo(stream.from, done, stream.packet, SacnPacket.FIRST_SLOT);
+        SacnPacket.renumber(stream.packet, stream.sequence, stream.terminationPacketsLeft > 0);
         stream.sequence = (stream.sequence + 1) % NUMBERS;
         stream.sentAt = now;
-        if (stream.lastWords > 0) {
-            stream.lastWords--;
+        if (stream.terminationPacketsLeft > 0) {
+            stream.terminationPacketsLeft--;
         } else {
             stream.repeats = done < 1 ? 0 : stream.repeats + 1;
             if (stream.endsDark && done >= 1) {
-                stream.lastWords = SacnPacket.LAST_WORDS;
+                stream.terminationPacketsLeft = SacnPacket.TERMINATION_PACKETS;
             }
         }
         try {
             socket.send(new DatagramPacket(stream.packet, stream.packet.length, stream.to, port));
             sent++;
         } catch (IOException refused) {
-            onTrouble.accept(refused);
+            onSendError.accept(refused);
         }
     }
 

@@ -17,7 +17,7 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Surface;
-import org.oblume.server.support.JsonText;
+import org.oblume.server.support.RecordJson;
 
 @Entity
 @Table(name = "placement")
@@ -64,7 +64,7 @@ class PlacementEntity {
     protected PlacementEntity() {
     }
 
-    PlacementEntity(long sceneId, int placeInList, Placement placement, JsonText json) {
+    PlacementEntity(long sceneId, int placeInList, Placement placement, RecordJson json) {
         this.sceneId = sceneId;
         this.placeInList = placeInList;
         this.key = placement.key();
@@ -96,7 +96,7 @@ class PlacementEntity {
         return version;
     }
 
-    PlacedPiece toPlacedPiece(JsonText json) {
+    PlacedPiece toPlacedPiece(RecordJson json) {
         return new PlacedPiece(id == null ? 0 : id, version, new Placement(key, name, kind, role, motivation,
                 new Piece(what, unit, widthM, lowestKelvin, highestKelvin, watts, mount, heightM,
                         lamp == null ? null : json.read(lamp, Lamp.class),

@@ -5,8 +5,8 @@ import java.util.NoSuchElementException;
 import java.util.stream.IntStream;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.support.JsonText;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.EditConflict;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,9 +17,9 @@ public class SceneService {
 
     private final SceneRepository scenes;
     private final PlacementRepository placements;
-    private final JsonText json;
+    private final RecordJson json;
 
-    SceneService(SceneRepository scenes, PlacementRepository placements, JsonText json) {
+    SceneService(SceneRepository scenes, PlacementRepository placements, RecordJson json) {
         this.scenes = scenes;
         this.placements = placements;
         this.json = json;
@@ -36,7 +36,7 @@ public class SceneService {
      * cycle, a locked shot further on), so two changes may not be judged side by side.
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void oneChangeAtATime(long sceneId) {
+    public void lockForUpdate(long sceneId) {
         scenes.findLocked(sceneId).orElseThrow(() -> new NoSuchElementException("There is no such scene any more."));
     }
 
@@ -72,14 +72,14 @@ public class SceneService {
     /**
      * Changes what a placement is called, is there for and goes with.
      *
-     * @throws StaleEdit when somebody changed it since that version
+     * @throws EditConflict when somebody changed it since that version
      */
     public void describe(long sceneId, String key, PlacementCard card, long version) {
         PlacementEntity entity = placements.findBySceneIdAndKey(sceneId, key)
                 .orElseThrow(() -> new NoSuchElementException("The scene has no placement “%s”.".formatted(key)));
         Placement before = entity.toPlacedPiece(json).placement();
         if (entity.version() != version) {
-            throw new StaleEdit("Someone changed %s since you opened it. Nothing of yours was kept yet.".formatted(before.name()), before);
+            throw new EditConflict("Someone changed %s since you opened it. Nothing of yours was kept yet.".formatted(before.name()), before);
         }
         Placement placement = new Placement(key, card.name(), before.kind(), card.role(), card.motivation(), before.piece(),
                 card.group(), card.locked());

@@ -9,16 +9,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.moves.ChangeWords;
+import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.EditEntity.Kind;
-import org.oblume.server.support.JsonText;
+import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,13 +30,13 @@ public class HistoryService {
     private static final Set<Kind> DOABLE = Set.of(Kind.EDIT, Kind.REDO);
     private final ShotService shots;
     private final SceneService scenes;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final KnotService tying;
     private final KnotEventRepository events;
     private final EditRepository edits;
-    private final JsonText json;
+    private final RecordJson json;
 
-    HistoryService(ShotService shots, SceneService scenes, SceneRecords records, KnotService tying, KnotEventRepository events, EditRepository edits, JsonText json) {
+    HistoryService(ShotService shots, SceneService scenes, StoredScenes records, KnotService tying, KnotEventRepository events, EditRepository edits, RecordJson json) {
         this.shots = shots;
         this.scenes = scenes;
         this.records = records;
@@ -49,21 +49,21 @@ public class HistoryService {
     /** Newest first. @param placement only what was changed of that thing, or null for all of the shot */
     @Transactional(readOnly = true)
     List<PastChange> past(long shotId, @Nullable String placement) {
-        SceneRecord record = records.restingUnder(shots.get(shotId));
+        StoredScene record = records.withAncestors(shots.get(shotId));
         Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
         return events.findByShotIdOrderByIdDesc(shotId).stream()
                 .filter(e -> placement == null || placed.get(e.placementId()).key().equals(placement))
                 .map(e -> past(record, placed.get(e.placementId()), e)).toList();
     }
 
-    private PastChange past(SceneRecord record, Placement placement, KnotEventEntity event) {
+    private PastChange past(StoredScene record, Placement placement, KnotEventEntity event) {
         return new PastChange(event.id(), placement.key(), placement.name(), event.attribute(), event.attribute().label(),
                 printed(record, event.attribute(), event.beforeValue()), printed(record, event.attribute(), event.value()), event.reason(),
-                event.tie().note(), event.tie().author(), event.tie().at());
+                event.attribution().note(), event.attribution().author(), event.attribution().at());
     }
 
-    private @Nullable Words printed(SceneRecord record, Attribute attribute, @Nullable String stored) {
-        return stored == null ? null : ChangeWords.say(record.recording(), json.read(stored, attribute.type()));
+    private @Nullable Phrase printed(StoredScene record, Attribute attribute, @Nullable String stored) {
+        return stored == null ? null : ChangePhrases.say(record.record(), json.read(stored, attribute.type()));
     }
 
     /** What this person's next undo and redo would be of, in this shot. */
@@ -75,13 +75,13 @@ public class HistoryService {
 
     /** @throws Refusal when there is nothing to take back, or somebody changed it since */
     public void undo(long shotId, String author) {
-        SceneRecord record = locked(shotId);
+        StoredScene record = locked(shotId);
         EditEntity edit = lastDone(shotId, author).orElseThrow(() -> new Refusal("There is nothing of yours to undo in this shot."));
         revert(record, shotId, edit, author, Kind.UNDO);
     }
 
     public void redo(long shotId, String author) {
-        SceneRecord record = locked(shotId);
+        StoredScene record = locked(shotId);
         EditEntity undone = lastUndone(shotId, author).orElseThrow(() -> new Refusal("There is nothing of yours to do again in this shot."));
         revert(record, shotId, undone, author, Kind.REDO);
     }
@@ -100,7 +100,7 @@ public class HistoryService {
         return edits.findFirstByShotIdAndAuthorAndKindInAndTakenBackFalseOrderByIdDesc(shotId, author, kinds);
     }
 
-    private void revert(SceneRecord record, long shotId, EditEntity edit, String author, Kind kind) {
+    private void revert(StoredScene record, long shotId, EditEntity edit, String author, Kind kind) {
         Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
         List<KnotChange> back = new ArrayList<>();
         for (KnotEventEntity event : events.findByEditIdOrderById(edit.id())) {
@@ -112,7 +112,7 @@ public class HistoryService {
             // What a later edit that was taken back left behind is what this one left.
             if (now.id() != event.id() && !Objects.equals(now.value(), event.value())) {
                 throw new Refusal("%s changed the %s of %s since: change it by hand, or go back in the history.".formatted(
-                        now.tie().author(), event.attribute().label(), placement.name()));
+                        now.attribution().author(), event.attribute().label(), placement.name()));
             }
             back.add(asBefore(event, placement, author));
         }
@@ -122,10 +122,10 @@ public class HistoryService {
     }
 
     /** The record as it is, and stays until the transaction ends. */
-    private SceneRecord locked(long shotId) {
+    private StoredScene locked(long shotId) {
         Shot shot = shots.get(shotId);
-        scenes.oneChangeAtATime(shot.sceneId());
-        return records.restingUnder(shot);
+        scenes.lockForUpdate(shot.sceneId());
+        return records.withAncestors(shot);
     }
 
     /** The value that its own shot held before an event: what was tied before it, or carried. */
@@ -137,7 +137,7 @@ public class HistoryService {
     private KnotChange asAt(@Nullable KnotEventEntity then, Attribute attribute, Placement placement, String author) {
         AttributeValue value = then == null || then.value() == null ? null : json.read(Objects.requireNonNull(then.value()), attribute.type());
         return new KnotChange(placement.key(), attribute, value, then == null ? null : then.reason(),
-                then == null ? null : then.tie().note(), author, KnotChange.WHATEVER);
+                then == null ? null : then.attribution().note(), author, KnotChange.ANY_REVISION);
     }
 
     /**
@@ -146,7 +146,7 @@ public class HistoryService {
      * @param placement only that thing, or null for all of the shot
      */
     public void goBack(long shotId, long event, @Nullable String placement, String author) {
-        SceneRecord record = locked(shotId);
+        StoredScene record = locked(shotId);
         Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
         Map<Object, KnotEventEntity> then = new LinkedHashMap<>();
         Map<Object, KnotEventEntity> now = new LinkedHashMap<>();

@@ -15,5 +15,5 @@ public record KnotChange(String placement, Attribute attribute, @Nullable Attrib
         @Nullable String note, String author, long expectedRevision) {
 
     /** Takes the place of whatever holds now; for changes that were checked against the record in another way. */
-    public static final long WHATEVER = -1;
+    public static final long ANY_REVISION = -1;
 }

@@ -12,7 +12,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 
 /** The value that holds now for one attribute of one placement in one shot; no value once it was untied. */
@@ -49,7 +49,7 @@ class KnotEntity {
         this.attribute = attribute;
     }
 
-    void hold(@Nullable String newValue, Tie tie) {
+    void hold(@Nullable String newValue, Attribution tie) {
         value = newValue;
         reason = tie.reason();
         note = tie.note();
@@ -78,7 +78,7 @@ class KnotEntity {
         return version + 1;
     }
 
-    Tie tie() {
-        return new Tie(reason, note, author, at, revision());
+    Attribution attribution() {
+        return new Attribution(reason, note, author, at, revision());
     }
 }

@@ -12,7 +12,7 @@ import java.time.Instant;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 
 /** One change, as it was made. */
@@ -51,7 +51,7 @@ class KnotEventEntity {
     KnotEventEntity(KnotEntity knot, @Nullable Long editId, @Nullable String beforeValue) {
         this.editId = editId;
         this.beforeValue = beforeValue;
-        Tie tie = knot.tie();
+        Attribution tie = knot.attribution();
         shotId = knot.shotId();
         placementId = knot.placementId();
         attribute = knot.attribute();
@@ -86,8 +86,8 @@ class KnotEventEntity {
         return reason;
     }
 
-    Tie tie() {
-        return new Tie(reason, note, author, at, 1);
+    Attribution attribution() {
+        return new Attribution(reason, note, author, at, 1);
     }
 
     long shotId() {

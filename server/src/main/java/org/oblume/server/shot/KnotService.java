@@ -13,17 +13,17 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Stage;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.EditEntity.Kind;
-import org.oblume.server.support.JsonText;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.EditConflict;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,17 +32,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class KnotService {
 
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final ShotService shots;
     private final SceneService scenes;
     private final KnotRepository knots;
     private final KnotEventRepository events;
     private final EditRepository edits;
-    private final JsonText json;
+    private final RecordJson json;
     private final Clock clock;
 
-    KnotService(SceneRecords records, ShotService shots, SceneService scenes, KnotRepository knots,
-            KnotEventRepository events, EditRepository edits, JsonText json, Clock clock) {
+    KnotService(StoredScenes records, ShotService shots, SceneService scenes, KnotRepository knots,
+            KnotEventRepository events, EditRepository edits, RecordJson json, Clock clock) {
         this.records = records;
         this.shots = shots;
         this.scenes = scenes;
@@ -57,7 +57,7 @@ public class KnotService {
      * Records changes in a shot, all of them or none.
      *
      * @return the revision of each value now, in their order
-     * @throws StaleEdit with what the other recorded, when a value was changed since that revision
+     * @throws EditConflict with what the other recorded, when a value was changed since that revision
      * @throws org.oblume.core.units.Refusal when the rules do not allow one; nothing is kept then
      */
     public List<Long> change(long shotId, List<KnotChange> changes) {
@@ -67,13 +67,13 @@ public class KnotService {
     /** @param ofEdit the edit that this one takes back or does again, or null */
     List<Long> change(long shotId, List<KnotChange> changes, Kind kind, @Nullable Long ofEdit) {
         Shot shot = shots.get(shotId);
-        scenes.oneChangeAtATime(shot.sceneId());
-        SceneRecord record = records.of(shot.sceneId());
+        scenes.lockForUpdate(shot.sceneId());
+        StoredScene record = records.of(shot.sceneId());
         String slate = shot.card().slate();
-        Recording before = record.recording();
+        SceneRecord before = record.record();
         ShotState held = before.book().resolve(slate);
         Map<Kept, KnotEntity> rows = rows(shotId);
-        Recording after = before;
+        SceneRecord after = before;
         List<KnotEntity> changed = new ArrayList<>();
         List<Long> revisions = new ArrayList<>();
         Set<String> names = new LinkedHashSet<>();
@@ -81,14 +81,14 @@ public class KnotService {
             Kept key = new Kept(record.placementId(change.placement()), change.attribute());
             @Nullable KnotEntity row = rows.get(key);
             long revision = row == null ? 0 : row.revision();
-            if (change.expectedRevision() != KnotChange.WHATEVER && revision != change.expectedRevision()) {
+            if (change.expectedRevision() != KnotChange.ANY_REVISION && revision != change.expectedRevision()) {
                 throw stale(record, Objects.requireNonNull(row, "A value that was tied has gone."), change);
             }
             if (change.value() != null && alreadyHolds(held, change)) {
                 revisions.add(revision);
                 continue;
             }
-            Tie tie = new Tie(change.reason(), change.note(), change.author(), clock.instant(), revision + 1);
+            Attribution tie = new Attribution(change.reason(), change.note(), change.author(), clock.instant(), revision + 1);
             after = with(after, shot, change, tie);
             KnotEntity kept = row == null ? new KnotEntity(shotId, key.placementId(), change.attribute()) : row;
             kept.hold(change.value() == null ? null : json.write(change.value()), tie);
@@ -110,7 +110,7 @@ public class KnotService {
         return revisions;
     }
 
-    private void keep(SceneRecord record, List<KnotEntity> changed, ShotState held, EditEntity edit) {
+    private void keep(StoredScene record, List<KnotEntity> changed, ShotState held, EditEntity edit) {
         Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         long editId = edits.saveAndFlush(edit).id();
         knots.saveAllAndFlush(changed);
@@ -127,12 +127,12 @@ public class KnotService {
     /**
      * Checks changes by what the person had in sight, and lets nobody else change the scene until the transaction ends.
      *
-     * @throws StaleEdit with what the other recorded, when one of the values was changed after that event
+     * @throws EditConflict with what the other recorded, when one of the values was changed after that event
      */
     public void requireUnchangedSince(long shotId, List<KnotChange> changes, long event) {
         long sceneId = shots.get(shotId).sceneId();
-        scenes.oneChangeAtATime(sceneId);
-        SceneRecord record = records.of(sceneId);
+        scenes.lockForUpdate(sceneId);
+        StoredScene record = records.of(sceneId);
         Map<Kept, KnotEntity> rows = rows(shotId);
         for (KnotChange change : changes) {
             Kept key = new Kept(record.placementId(change.placement()), change.attribute());
@@ -151,15 +151,15 @@ public class KnotService {
     }
 
     /** A revision leaves what was shot after it as it was: each keeps the value that it carried, as a knot of its own. */
-    private List<KnotEntity> pinned(SceneRecord record, Shot revised, KnotChange change) {
-        CarryBook book = record.recording().book();
+    private List<KnotEntity> pinned(StoredScene record, Shot revised, KnotChange change) {
+        CarryBook book = record.record().book();
         List<KnotEntity> pins = new ArrayList<>();
         for (String slate : book.lockedFollowers(revised.card().slate(), change.placement(), change.attribute())) {
             book.resolve(slate).knot(change.placement(), change.attribute()).ifPresent(carried -> {
                 long shotId = record.shot(slate).id();
                 Kept key = new Kept(record.placementId(change.placement()), change.attribute());
                 KnotEntity row = rows(shotId).getOrDefault(key, new KnotEntity(shotId, key.placementId(), change.attribute()));
-                row.hold(json.write(carried.value()), new Tie(Reason.FIX, "As it was shot; %s was revised".formatted(revised.card().slate()),
+                row.hold(json.write(carried.value()), new Attribution(Reason.FIX, "As it was shot; %s was revised".formatted(revised.card().slate()),
                         change.author(), clock.instant(), row.revision()));
                 pins.add(row);
             });
@@ -168,9 +168,9 @@ public class KnotService {
     }
 
     /** @throws org.oblume.core.units.Refusal when the rules do not allow the change */
-    private static Recording with(Recording before, Shot shot, KnotChange change, Tie tie) {
+    private static SceneRecord with(SceneRecord before, Shot shot, KnotChange change, Attribution tie) {
         String slate = shot.card().slate();
-        if (shot.revision() == 1 || shot.card().stage() == Stage.SHOT) {
+        if (shot.revision() == 1 || shot.card().stage() == ShotStage.SHOT) {
             before.book().refuseChangingWhatWasShot(slate, change.placement(), change.attribute());
         }
         before.placement(change.placement()).refuseMovingWhenLocked(change.attribute());
@@ -183,12 +183,12 @@ public class KnotService {
     }
 
     /** Keeps knots that were checked with their whole record, as they are: from a file, or for a new placement. */
-    public void keepAll(SceneRecord record, List<Knot> tied) {
+    public void recordAll(StoredScene record, List<Knot> tied) {
         List<KnotEntity> rows = new ArrayList<>();
         for (Knot knot : tied) {
             KnotEntity row = new KnotEntity(record.shot(knot.slate()).id(), record.placementId(knot.placement()),
                     knot.attribute());
-            row.hold(json.write(knot.value()), knot.tie());
+            row.hold(json.write(knot.value()), knot.attribution());
             rows.add(row);
         }
         knots.saveAllAndFlush(rows);
@@ -199,19 +199,19 @@ public class KnotService {
         AttributeValue wanted = Objects.requireNonNull(change.value());
         return state.knot(change.placement(), change.attribute())
                 .filter(k -> k.value().equals(wanted))
-                .filter(k -> !state.tiedHere(k) || (k.tie().reason() == change.reason()
-                        && Objects.equals(k.tie().note(), change.note())))
+                .filter(k -> !state.tiedHere(k) || (k.attribution().reason() == change.reason()
+                        && Objects.equals(k.attribution().note(), change.note())))
                 .isPresent();
     }
 
-    private StaleEdit stale(SceneRecord record, KnotEntity theirs, KnotChange change) {
-        String name = record.recording().placement(change.placement()).name();
+    private EditConflict stale(StoredScene record, KnotEntity theirs, KnotChange change) {
+        String name = record.record().placement(change.placement()).name();
         String what = "the %s of %s".formatted(change.attribute().label(), name);
         AttributeValue value = valueOf(theirs.value(), change.attribute());
-        Tie tie = theirs.tie();
+        Attribution tie = theirs.attribution();
         String say = value == null ? "carried again" : value.say();
-        return new StaleEdit("%s changed %s to %s. Yours is not kept yet: take theirs, or put yours on top."
-                .formatted(tie.author(), what, say), new TheirValue(change.placement(), change.attribute(),
+        return new EditConflict("%s changed %s to %s. Yours is not kept yet: take theirs, or put yours on top."
+                .formatted(tie.author(), what, say), new ConflictingValue(change.placement(), change.attribute(),
                         change.attribute().label(), value, say, tie.reason(), tie.author(), tie.at(), theirs.revision()));
     }
 

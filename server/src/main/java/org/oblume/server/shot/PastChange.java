@@ -4,7 +4,7 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
-import org.oblume.core.plot.Words;
+import org.oblume.core.units.Phrase;
 
 /**
  * A change of the record that was made once.
@@ -13,6 +13,6 @@ import org.oblume.core.plot.Words;
  * @param from in words, or null when nothing was recorded before
  * @param to in words, or null when the value carries again from there
  */
-record PastChange(long event, String placement, String name, Attribute attribute, String label, @Nullable Words from, @Nullable Words to,
+record PastChange(long event, String placement, String name, Attribute attribute, String label, @Nullable Phrase from, @Nullable Phrase to,
         @Nullable Reason reason, @Nullable String note, String author, Instant at) {
 }

@@ -10,9 +10,9 @@ import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.server.scene.PlacementCard;
-import org.oblume.server.support.Edit;
-import org.oblume.server.support.JsonText;
-import org.oblume.server.team.May;
+import org.oblume.server.support.IfMatch;
+import org.oblume.server.support.RecordJson;
+import org.oblume.server.team.Permission;
 import org.oblume.server.team.TeamService;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -39,9 +39,9 @@ class PlotController {
     private final PlotService plots;
     private final KnotService knots;
     private final TeamService team;
-    private final JsonText json;
+    private final RecordJson json;
 
-    PlotController(PlotService plots, KnotService knots, TeamService team, JsonText json) {
+    PlotController(PlotService plots, KnotService knots, TeamService team, RecordJson json) {
         this.plots = plots;
         this.knots = knots;
         this.team = team;
@@ -76,7 +76,7 @@ class PlotController {
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
         return answer(shotId, new KnotChange(placement, attribute, json.value(attribute, body.value(), body.text()),
-                body.reason(), body.note(), person.getName(), Edit.version(ifMatch)), person);
+                body.reason(), body.note(), person.getName(), IfMatch.version(ifMatch)), person);
     }
 
     @DeleteMapping("/placements/{placement}/{attribute}")
@@ -85,7 +85,7 @@ class PlotController {
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
         return answer(shotId, new KnotChange(placement, attribute, null, null, null, person.getName(),
-                Edit.version(ifMatch)), person);
+                IfMatch.version(ifMatch)), person);
     }
 
     /** Records several changes, all of them or none. */
@@ -94,7 +94,7 @@ class PlotController {
             Principal person) {
         String by = person.getName();
         if (body.changes().stream().anyMatch(c -> !OF_CONTROL.contains(c.attribute()))) {
-            team.require(by, May.EDIT);
+            team.require(by, Permission.EDIT);
         }
         knots.change(shotId, body.changes().stream().map(c -> new KnotChange(c.placement(), c.attribute(),
                 c.value() == null ? null : json.value(c.attribute(), c.value()), body.reason(), body.note(), by, c.revision())).toList());
@@ -104,7 +104,7 @@ class PlotController {
     @PutMapping("/placements/{placement}")
     PlotView describe(@PathVariable long shotId, @PathVariable String placement, @RequestBody PlacementCard card,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch, Principal person) {
-        plots.describe(shotId, placement, card, Edit.version(ifMatch));
+        plots.describe(shotId, placement, card, IfMatch.version(ifMatch));
         return plots.plot(shotId, person.getName());
     }
 
@@ -126,7 +126,7 @@ class PlotController {
 
     private ResponseEntity<PlotView> answer(long shotId, KnotChange change, Principal person) {
         long revision = knots.change(shotId, List.of(change)).get(0);
-        return ResponseEntity.ok().eTag(Edit.etag(revision)).body(plots.plot(shotId, person.getName()));
+        return ResponseEntity.ok().eTag(IfMatch.etag(revision)).body(plots.plot(shotId, person.getName()));
     }
 
 }

@@ -14,9 +14,9 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Modifiers;
@@ -38,14 +38,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class PlotService {
 
     private final ShotService shots;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final SceneService scenes;
     private final KnotService tying;
     private final KnotRepository knots;
     private final HistoryService history;
     private final Clock clock;
 
-    PlotService(ShotService shots, SceneRecords records, SceneService scenes, KnotService tying, KnotRepository knots, HistoryService history,
+    PlotService(ShotService shots, StoredScenes records, SceneService scenes, KnotService tying, KnotRepository knots, HistoryService history,
             Clock clock) {
         this.history = history;
         this.shots = shots;
@@ -58,7 +58,7 @@ public class PlotService {
 
     PlotView plot(long shotId, String author) {
         Shot shot = shots.get(shotId);
-        return view(shot, records.restingUnder(shot), null, history.mine(shotId, author));
+        return view(shot, records.withAncestors(shot), null, history.mine(shotId, author));
     }
 
     /** How the shot was when a revision of it was closed; to read, not to edit. */
@@ -67,9 +67,9 @@ public class PlotService {
         return view(shot, records.asOf(shot, lastEvent), lastEvent, new PlotView.Mine(null, null));
     }
 
-    private PlotView view(Shot shot, SceneRecord record, @Nullable Long asOf, PlotView.Mine mine) {
+    private PlotView view(Shot shot, StoredScene record, @Nullable Long asOf, PlotView.Mine mine) {
         ShotCard card = shot.card();
-        CarryBook book = record.recording().book();
+        CarryBook book = record.record().book();
         PlotView.ShotHead head = new PlotView.ShotHead(shot.id(), card.slate(), card.description(), card.day(), card.stage(),
                 card.basedOnId(), record.slate(card.basedOnId()), book.basedOn(card.slate()), shot.version(),
                 shot.revision(), shot.lit(), shot.shot(), asOf);
@@ -78,12 +78,12 @@ public class PlotService {
     }
 
     /** What placements look like in a shot, for other views of it. */
-    public List<PlacedView> placed(Shot shot, SceneRecord record) {
+    public List<PlacedView> placed(Shot shot, StoredScene record) {
         return placements(shot, record).views();
     }
 
     /** What some placements would look like with changes that are not kept. */
-    public List<PlacedView> tried(Shot shot, SceneRecord record, Recording tried, ShotState state, Set<String> keys) {
+    public List<PlacedView> tried(Shot shot, StoredScene record, SceneRecord tried, ShotState state, Set<String> keys) {
         Placements would = new Placements(tried, state, revisions(shot, record), versions(record));
         return tried.placements().stream().filter(p -> keys.contains(p.key())).map(would::view).toList();
     }
@@ -92,17 +92,17 @@ public class PlotService {
     @Transactional
     public String place(long shotId, NewPlacement wanted, String author) {
         Shot shot = shots.get(shotId);
-        scenes.oneChangeAtATime(shot.sceneId());
-        SceneRecord record = records.of(shot.sceneId());
+        scenes.lockForUpdate(shot.sceneId());
+        StoredScene record = records.of(shot.sceneId());
         String slate = shot.card().slate();
-        record.recording().book().requireReason(slate, wanted.reason());
-        record.recording().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
+        record.record().book().requireReason(slate, wanted.reason());
+        record.record().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
         Placement placement = new Placement(keyFor(wanted.name()), wanted.name(), wanted.kind(), wanted.role(),
                 wanted.motivation(), wanted.piece());
         record.set().plan().check(placement, wanted.place());
         PlacedPiece placed = scenes.place(shot.sceneId(), placement);
-        SceneRecord now = records.of(shot.sceneId());
-        tying.keepAll(now, startKnots(slate, placed.placement(), wanted.place(), wanted.beamDeg(),
+        StoredScene now = records.of(shot.sceneId());
+        tying.recordAll(now, startKnots(slate, placed.placement(), wanted.place(), wanted.beamDeg(),
                 placement.kind() == PlacementKind.MARK ? null : firstMark(now, slate),
                 wanted.stack() == null ? Modifiers.NONE : wanted.stack(), wanted.reason(), author));
         return placed.placement().key();
@@ -112,32 +112,32 @@ public class PlotService {
     @Transactional
     public String copy(long shotId, String key, Copy wanted, String author) {
         Shot shot = shots.get(shotId);
-        scenes.oneChangeAtATime(shot.sceneId());
-        SceneRecord record = records.of(shot.sceneId());
+        scenes.lockForUpdate(shot.sceneId());
+        StoredScene record = records.of(shot.sceneId());
         String slate = shot.card().slate();
-        Placement of = record.recording().placement(key);
-        record.recording().book().requireReason(slate, wanted.reason());
-        record.recording().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
+        Placement of = record.record().placement(key);
+        record.record().book().requireReason(slate, wanted.reason());
+        record.record().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
         Piece piece = of.piece();
         Piece another = new Piece(piece.what(), null, piece.widthM(), piece.lowestKelvin(), piece.highestKelvin(), piece.watts(), piece.mount(),
                 piece.heightM(), piece.lamp(), piece.surface());
         Placement placement = new Placement(keyFor(wanted.name()), wanted.name(), of.kind(), of.role(), of.motivation(), another, of.group(), null);
         record.set().plan().check(placement, wanted.place());
-        Tie tie = new Tie(wanted.reason(), null, author, clock.instant(), 1);
+        Attribution tie = new Attribution(wanted.reason(), null, author, clock.instant(), 1);
         List<Knot> tied = new ArrayList<>();
-        for (Knot knot : record.recording().book().resolve(slate).knots(key)) {
+        for (Knot knot : record.record().book().resolve(slate).knots(key)) {
             AttributeValue value = knot.value() instanceof Place ? wanted.place() : knot.value() instanceof Patch ? Patch.BY_HAND : knot.value();
             tied.add(new Knot(slate, placement.key(), value, tie));
         }
         scenes.place(shot.sceneId(), placement);
-        tying.keepAll(records.of(shot.sceneId()), tied);
+        tying.recordAll(records.of(shot.sceneId()), tied);
         return placement.key();
     }
 
     /** Knots that put a placement on set with the values it starts from. */
     public List<Knot> startKnots(String slate, Placement placement, Place place, double beamDeg, @Nullable String mark, Modifiers stack,
             @Nullable Reason reason, String author) {
-        Tie tie = new Tie(reason, null, author, clock.instant(), 1);
+        Attribution tie = new Attribution(reason, null, author, clock.instant(), 1);
         List<Knot> tied = new ArrayList<>();
         for (AttributeValue value : StartValues.of(placement, place, beamDeg, mark, stack)) {
             tied.add(new Knot(slate, placement.key(), value, tie));
@@ -150,16 +150,16 @@ public class PlotService {
         scenes.describe(shots.get(shotId).sceneId(), key, card, version);
     }
 
-    private Placements placements(Shot shot, SceneRecord record) {
-        return new Placements(record.recording(), record.recording().book().resolve(shot.card().slate()),
+    private Placements placements(Shot shot, StoredScene record) {
+        return new Placements(record.record(), record.record().book().resolve(shot.card().slate()),
                 revisions(shot, record), versions(record));
     }
 
-    private static Map<String, Long> versions(SceneRecord record) {
+    private static Map<String, Long> versions(StoredScene record) {
         return record.placed().stream().collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::version));
     }
 
-    private Map<String, Map<Attribute, Long>> revisions(Shot shot, SceneRecord record) {
+    private Map<String, Map<Attribute, Long>> revisions(Shot shot, StoredScene record) {
         Map<Long, String> keys = record.placed().stream()
                 .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         Map<String, Map<Attribute, Long>> revisions = new HashMap<>();
@@ -170,10 +170,10 @@ public class PlotService {
         return revisions;
     }
 
-    private static @Nullable String firstMark(SceneRecord record, String slate) {
-        ShotState state = record.recording().book().resolve(slate);
-        return record.recording().placements().stream().filter(p -> p.kind() == PlacementKind.MARK)
-                .map(Placement::key).filter(state::stands).findFirst().orElse(null);
+    private static @Nullable String firstMark(StoredScene record, String slate) {
+        ShotState state = record.record().book().resolve(slate);
+        return record.record().placements().stream().filter(p -> p.kind() == PlacementKind.MARK)
+                .map(Placement::key).filter(state::isOnSet).findFirst().orElse(null);
     }
 
     /** A key from a name: {@code Bench lamp 2} becomes {@code bench-lamp-2}. */

@@ -2,8 +2,8 @@ package org.oblume.server.shot;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Stage;
-import org.oblume.server.location.DrawnSet;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.server.set.DrawnSet;
 import org.oblume.server.scene.SceneHeading;
 
 /** Everything that the plot of one shot shows. */
@@ -19,7 +19,7 @@ record PlotView(long sceneId, SceneHeading scene, DrawnSet drawn, ShotHead shot,
      * @param revision 1 until what was shot is opened again
      * @param asOf the event up to which an old revision is shown, or null for the record as it is
      */
-    record ShotHead(long id, String slate, String description, @Nullable Integer day, Stage stage,
+    record ShotHead(long id, String slate, String description, @Nullable Integer day, ShotStage stage,
             @Nullable Long basedOnId, @Nullable String basedOn, List<String> neededBy, long version, int revision,
             @Nullable LastTouch lit, @Nullable LastTouch shot, @Nullable Long asOf) {
     }

@@ -6,10 +6,10 @@ import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.Paces;
 import org.oblume.core.plot.Underlay;
 import org.oblume.core.units.Length;
-import org.oblume.server.location.DrawnSet;
-import org.oblume.server.location.SetService;
-import org.oblume.server.location.StageSet;
-import org.oblume.server.support.Edit;
+import org.oblume.server.set.DrawnSet;
+import org.oblume.server.set.SetService;
+import org.oblume.server.set.StageSet;
+import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -68,7 +68,7 @@ class SetController {
     @PutMapping("/api/sets/{setId}")
     ResponseEntity<DrawnSet> draw(@PathVariable long setId, @RequestBody StageSet set,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return answer(drawing.draw(setId, set, Edit.version(ifMatch)));
+        return answer(drawing.draw(setId, set, IfMatch.version(ifMatch)));
     }
 
     /** A picture to scale by two points on it and the distance between them; nothing is kept by this. */
@@ -78,6 +78,6 @@ class SetController {
     }
 
     private static ResponseEntity<DrawnSet> answer(DrawnSet set) {
-        return ResponseEntity.ok().eTag(Edit.etag(set.version())).body(set);
+        return ResponseEntity.ok().eTag(IfMatch.etag(set.version())).body(set);
     }
 }

@@ -2,11 +2,11 @@ package org.oblume.server.shot;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.oblume.core.carry.Recording;
+import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.location.DrawnSet;
-import org.oblume.server.location.SetService;
-import org.oblume.server.location.StageSet;
+import org.oblume.server.set.DrawnSet;
+import org.oblume.server.set.SetService;
+import org.oblume.server.set.StageSet;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.scene.SceneService;
 import org.springframework.stereotype.Service;
@@ -20,9 +20,9 @@ class SetDrawing {
     private static final int MOST_PROBLEMS_TOLD = 3;
     private final SetService sets;
     private final SceneService scenes;
-    private final SceneRecords records;
+    private final StoredScenes records;
 
-    SetDrawing(SetService sets, SceneService scenes, SceneRecords records) {
+    SetDrawing(SetService sets, SceneService scenes, StoredScenes records) {
         this.sets = sets;
         this.scenes = scenes;
         this.records = records;
@@ -37,9 +37,9 @@ class SetDrawing {
     DrawnSet draw(long setId, StageSet set, long version) {
         List<String> problems = new ArrayList<>();
         for (Scene scene : scenes.inSet(setId)) {
-            scenes.oneChangeAtATime(scene.id());
-            SceneRecord record = records.of(scene.id());
-            Recording redrawn = Recording.of(set.plan(), record.recording().placements(), record.recording().book());
+            scenes.lockForUpdate(scene.id());
+            StoredScene record = records.of(scene.id());
+            SceneRecord redrawn = SceneRecord.of(set.plan(), record.record().placements(), record.record().book());
             problems.addAll(redrawn.problems(record.knots()));
         }
         if (!problems.isEmpty()) {

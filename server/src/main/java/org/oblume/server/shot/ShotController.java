@@ -3,7 +3,7 @@ package org.oblume.server.shot;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.server.support.Edit;
+import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -55,14 +55,14 @@ class ShotController {
     @PutMapping("/api/shots/{id}")
     ResponseEntity<Shot> update(@PathVariable long id, @RequestBody ShotCard card,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch, Principal person) {
-        Shot shot = shots.update(id, card, Edit.version(ifMatch), person.getName());
-        return ResponseEntity.ok().eTag(Edit.etag(shot.version())).body(shot);
+        Shot shot = shots.update(id, card, IfMatch.version(ifMatch), person.getName());
+        return ResponseEntity.ok().eTag(IfMatch.etag(shot.version())).body(shot);
     }
 
     @DeleteMapping("/api/shots/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@PathVariable long id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        shots.delete(id, Edit.version(ifMatch));
+        shots.delete(id, IfMatch.version(ifMatch));
     }
 }

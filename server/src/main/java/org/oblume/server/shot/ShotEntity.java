@@ -11,7 +11,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Stage;
+import org.oblume.core.carry.ShotStage;
 
 @Entity
 @Table(name = "shot")
@@ -27,7 +27,7 @@ class ShotEntity {
     @Column(name = "shooting_day")
     private @Nullable Integer day;
     @Enumerated(EnumType.STRING)
-    private Stage stage = Stage.PLANNED;
+    private ShotStage stage = ShotStage.PLANNED;
     @Column(name = "based_on_id")
     private @Nullable Long basedOnId;
     @Column(name = "place_in_list")
@@ -62,16 +62,16 @@ class ShotEntity {
     }
 
     /** Keeps who brought it to a stage that it had not reached before; one that is planned again has reached none. */
-    void reached(Stage before, String author, Instant at) {
-        if (stage == Stage.LIT && before == Stage.PLANNED || stage == Stage.SHOT && litBy == null) {
+    void reached(ShotStage before, String author, Instant at) {
+        if (stage == ShotStage.LIT && before == ShotStage.PLANNED || stage == ShotStage.SHOT && litBy == null) {
             litBy = author;
             litAt = at;
         }
-        if (stage == Stage.SHOT && before != Stage.SHOT) {
+        if (stage == ShotStage.SHOT && before != ShotStage.SHOT) {
             shotBy = author;
             shotAt = at;
         }
-        if (stage == Stage.PLANNED) {
+        if (stage == ShotStage.PLANNED) {
             litBy = null;
             litAt = null;
         }
@@ -79,7 +79,7 @@ class ShotEntity {
 
     void openRevision() {
         revision++;
-        stage = Stage.LIT;
+        stage = ShotStage.LIT;
         shotBy = null;
         shotAt = null;
     }

@@ -10,11 +10,11 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Stage;
+import org.oblume.core.carry.ShotStage;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.scene.SceneService;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.EditConflict;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,11 +26,11 @@ public class ShotService {
     private final KnotEventRepository events;
     private final SceneService scenes;
     private static final int LONGEST_REASON = 500;
-    private final SceneRecords records;
+    private final StoredScenes records;
     private final RevisionRepository revisions;
     private final Clock clock;
 
-    ShotService(ShotRepository shots, KnotEventRepository events, SceneService scenes, SceneRecords records, RevisionRepository revisions, Clock clock) {
+    ShotService(ShotRepository shots, KnotEventRepository events, SceneService scenes, StoredScenes records, RevisionRepository revisions, Clock clock) {
         this.shots = shots;
         this.revisions = revisions;
         this.clock = clock;
@@ -69,8 +69,8 @@ public class ShotService {
      * @param next whether the shot that came next, if it carries from the one before, carries from the new one: nothing changes in it by that
      */
     public Shot insert(long sceneId, ShotCard card, @Nullable Long afterId, boolean next, String author) {
-        scenes.oneChangeAtATime(sceneId);
-        SceneRecord record = records.of(sceneId);
+        scenes.lockForUpdate(sceneId);
+        StoredScene record = records.of(sceneId);
         refuseTaken(record, 0, card.slate());
         requireInScene(record, card);
         List<ShotEntity> all = shots.findBySceneIdOrderByPlaceInList(sceneId);
@@ -83,7 +83,7 @@ public class ShotService {
             }
         }
         ShotEntity made = new ShotEntity(sceneId, place, card);
-        made.reached(Stage.PLANNED, author, clock.instant());
+        made.reached(ShotStage.PLANNED, author, clock.instant());
         Shot shot = shots.saveAndFlush(made).toShot();
         if (next && place < all.size()) {
             Shot follower = all.get(place).toShot();
@@ -104,12 +104,12 @@ public class ShotService {
     public Map<String, Shot> createAll(long sceneId, List<ListedShot> listed) {
         Map<String, ShotEntity> made = new LinkedHashMap<>();
         for (ListedShot shot : listed) {
-            made.put(shot.line().slate(), shots.save(new ShotEntity(sceneId, made.size(), shot.card(null))));
+            made.put(shot.node().slate(), shots.save(new ShotEntity(sceneId, made.size(), shot.card(null))));
         }
         for (ListedShot shot : listed) {
-            if (shot.line().basedOn() != null) {
-                long baseId = made.get(shot.line().basedOn()).toShot().id();
-                made.get(shot.line().slate()).fill(shot.card(baseId));
+            if (shot.node().basedOn() != null) {
+                long baseId = made.get(shot.node().basedOn()).toShot().id();
+                made.get(shot.node().slate()).fill(shot.card(baseId));
             }
         }
         shots.flush();
@@ -121,21 +121,21 @@ public class ShotService {
     /**
      * Changes what is said of a shot.
      *
-     * @throws StaleEdit with the card as it stands, when someone changed it since that version
+     * @throws EditConflict with the card as it stands, when someone changed it since that version
      */
     public Shot update(long id, ShotCard card, long version, String author) {
-        scenes.oneChangeAtATime(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
+        scenes.lockForUpdate(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
         ShotEntity entity = entity(id);
         Shot shot = entity.toShot();
         refuseStale(shot, version);
-        SceneRecord record = records.of(shot.sceneId());
+        StoredScene record = records.of(shot.sceneId());
         refuseTaken(record, id, card.slate());
         requireInScene(record, card);
         if (!Objects.equals(shot.card().basedOnId(), card.basedOnId())) {
-            record.recording().book().refuseRebasing(shot.card().slate(), record.slate(card.basedOnId()));
+            record.record().book().refuseRebasing(shot.card().slate(), record.slate(card.basedOnId()));
         }
-        Stage before = shot.card().stage();
-        if (before == Stage.SHOT && card.stage() != Stage.SHOT) {
+        ShotStage before = shot.card().stage();
+        if (before == ShotStage.SHOT && card.stage() != ShotStage.SHOT) {
             throw new Refusal("stage", "%s has been shot: open a revision and say why.".formatted(shot.card().slate()));
         }
         entity.fill(card);
@@ -149,10 +149,10 @@ public class ShotService {
      * @throws Refusal when it has not been shot, or no reason is given
      */
     public Shot revise(long id, String reason, String author) {
-        scenes.oneChangeAtATime(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
+        scenes.lockForUpdate(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
         ShotEntity entity = entity(id);
         Shot shot = entity.toShot();
-        if (shot.card().stage() != Stage.SHOT) {
+        if (shot.card().stage() != ShotStage.SHOT) {
             throw new Refusal("%s has not been shot: change it as it is.".formatted(shot.card().slate()));
         }
         String why = Checks.text("Why it is revised", reason, LONGEST_REASON);
@@ -168,10 +168,10 @@ public class ShotService {
 
     /** Deletes a shot that no other is based on, with what was recorded in it. */
     public void delete(long id, long version) {
-        scenes.oneChangeAtATime(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
+        scenes.lockForUpdate(shots.sceneIdOf(id).orElseThrow(ShotService::gone));
         Shot shot = get(id);
         refuseStale(shot, version);
-        records.of(shot.sceneId()).recording().book().refuseDeleting(shot.card().slate());
+        records.of(shot.sceneId()).record().book().refuseDeleting(shot.card().slate());
         shots.deleteById(id);
     }
 
@@ -185,18 +185,18 @@ public class ShotService {
 
     private static void refuseStale(Shot shot, long version) {
         if (shot.version() != version) {
-            throw new StaleEdit("Someone changed %s since you opened it. Nothing of yours was kept yet."
+            throw new EditConflict("Someone changed %s since you opened it. Nothing of yours was kept yet."
                     .formatted(shot.card().slate()), shot);
         }
     }
 
-    private static void refuseTaken(SceneRecord record, long id, String slate) {
+    private static void refuseTaken(StoredScene record, long id, String slate) {
         if (record.shots().stream().anyMatch(s -> s.id() != id && s.card().slate().equalsIgnoreCase(slate))) {
             throw new Refusal("slate", "The scene has a shot %s already: choose another slate.".formatted(slate));
         }
     }
 
-    private static void requireInScene(SceneRecord record, ShotCard card) {
+    private static void requireInScene(StoredScene record, ShotCard card) {
         if (card.basedOnId() != null && record.slate(card.basedOnId()) == null) {
             throw new Refusal("basedOnId", "%s can only be based on a shot of its own scene.".formatted(card.slate()));
         }

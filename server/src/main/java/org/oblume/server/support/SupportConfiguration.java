@@ -28,7 +28,7 @@ class SupportConfiguration {
 
     /** A number is not a text, and half a sheet is not a sheet: nothing of a request is bent into another kind. */
     @Bean
-    Jackson2ObjectMapperBuilderCustomizer nothingIsBent() {
+    Jackson2ObjectMapperBuilderCustomizer noCoercion() {
         return builder -> builder.postConfigurer(mapper -> {
             for (CoercionInputShape shape : List.of(CoercionInputShape.Integer, CoercionInputShape.Float, CoercionInputShape.Boolean)) {
                 mapper.coercionConfigFor(LogicalType.Textual).setCoercion(shape, CoercionAction.Fail);
@@ -38,7 +38,7 @@ class SupportConfiguration {
     }
 
     @EventListener
-    void sayWhere(ApplicationReadyEvent ready) {
+    void logAddress(ApplicationReadyEvent ready) {
         if (ready.getApplicationContext() instanceof WebServerApplicationContext web && web.getWebServer() != null) {
             LOG.info("Oblume is ready: http://localhost:{}/", web.getWebServer().getPort());
         }

@@ -26,7 +26,7 @@ class AccountEntity {
     /** Its hash, or null for one of the demo, which needs none. */
     private @Nullable String passphrase;
     @Enumerated(EnumType.STRING)
-    private Role role = Role.READER;
+    private TeamRole role = TeamRole.READER;
     private boolean removed;
     @Version
     private long version;
@@ -34,7 +34,7 @@ class AccountEntity {
     protected AccountEntity() {
     }
 
-    AccountEntity(String name, @Nullable String passphrase, Role role) {
+    AccountEntity(String name, @Nullable String passphrase, TeamRole role) {
         this.name = name;
         this.nameKey = key(name);
         this.passphrase = passphrase;
@@ -46,7 +46,7 @@ class AccountEntity {
         return name.strip().toLowerCase(Locale.ROOT);
     }
 
-    void setRole(Role to) {
+    void setRole(TeamRole to) {
         role = to;
     }
 

@@ -11,8 +11,8 @@ import org.springframework.stereotype.Component;
 @Profile("demo")
 class DemoTeam implements ApplicationRunner {
 
-    private static final Map<Role, String> PEOPLE = Map.of(Role.LEAD, "gaffer", Role.CREW, "key grip", Role.CONTROL, "control operator",
-            Role.CONTINUITY, "script supervisor", Role.READER, "visitor");
+    private static final Map<TeamRole, String> PEOPLE = Map.of(TeamRole.LEAD, "gaffer", TeamRole.CREW, "key grip", TeamRole.CONTROL, "control operator",
+            TeamRole.CONTINUITY, "script supervisor", TeamRole.READER, "visitor");
     private final TeamService team;
 
     DemoTeam(TeamService team) {
@@ -22,7 +22,7 @@ class DemoTeam implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         if (team.nobodyYet()) {
-            for (Role role : Role.values()) {
+            for (TeamRole role : TeamRole.values()) {
                 team.makeForDemo(PEOPLE.get(role), role);
             }
         }

@@ -23,7 +23,7 @@ class InvitationEntity {
     @Column(name = "token_hash")
     private String tokenHash = "";
     @Enumerated(EnumType.STRING)
-    private Role role = Role.READER;
+    private TeamRole role = TeamRole.READER;
     @Column(name = "made_by")
     private String madeBy = "";
     @Column(name = "expires_at")
@@ -36,7 +36,7 @@ class InvitationEntity {
     protected InvitationEntity() {
     }
 
-    InvitationEntity(String tokenHash, Role role, String madeBy, Instant expiresAt) {
+    InvitationEntity(String tokenHash, TeamRole role, String madeBy, Instant expiresAt) {
         this.tokenHash = tokenHash;
         this.role = role;
         this.madeBy = madeBy;
@@ -51,7 +51,7 @@ class InvitationEntity {
         return takenBy == null && now.isBefore(expiresAt);
     }
 
-    Role role() {
+    TeamRole role() {
         return role;
     }
 

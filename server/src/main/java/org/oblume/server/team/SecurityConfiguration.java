@@ -47,22 +47,22 @@ class SecurityConfiguration {
         return http.authorizeHttpRequests(calls -> calls
                         .dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR).permitAll()
                         .requestMatchers("/api/session", "/api/session/demo", "/api/session/first", "/api/invitations/*", "/api/bench/**").permitAll()
-                        .requestMatchers("/api/session/**", "/api/sessions", "/api/live/**").access(may(team, May.READ))
-                        .requestMatchers("/api/team/**").access(may(team, May.LEAD))
-                        .requestMatchers(GET, "/api/**").access(may(team, May.READ))
-                        .requestMatchers(HEAD, "/api/**").access(may(team, May.READ))
+                        .requestMatchers("/api/session/**", "/api/sessions", "/api/live/**").access(may(team, Permission.READ))
+                        .requestMatchers("/api/team/**").access(may(team, Permission.LEAD))
+                        .requestMatchers(GET, "/api/**").access(may(team, Permission.READ))
+                        .requestMatchers(HEAD, "/api/**").access(may(team, Permission.READ))
                         .requestMatchers(POST, "/api/shots/*/light", "/api/shots/*/say", "/api/shots/*/arrange", "/api/sets/paces", "/api/sets/underlay",
                                 "/api/kit/beam", "/api/shots/*/runs/fit", "/api/runs/*/steps/*/tapes", "/api/shots/*/readings/read", "/api/shots/*/agree",
                                 "/api/shots/*/patch/plan", "/api/shots/*/patch/read", "/api/output/stop")
-                        .access(may(team, May.READ))
-                        .requestMatchers(POST, "/api/runs/*/sign").access(may(team, May.LEAD))
+                        .access(may(team, Permission.READ))
+                        .requestMatchers(POST, "/api/runs/*/sign").access(may(team, Permission.LEAD))
                         .requestMatchers("/api/shots/*/rebuild/*", "/api/shots/*/runs", "/api/runs/**", "/api/shots/*/readings", "/api/readings/*", "/api/moves/ticks", "/api/notes/**", "/api/*/*/notes", "/api/*/*/photos",
-                                "/api/shots/*/takes", "/api/takes/*").access(may(team, May.NOTE))
-                        .requestMatchers(PUT, "/api/shots/*/placements/*/PATCH", "/api/shots/*/placements/*/MENU").access(may(team, May.PATCH))
-                        .requestMatchers(DELETE, "/api/shots/*/placements/*/PATCH", "/api/shots/*/placements/*/MENU").access(may(team, May.PATCH))
-                        .requestMatchers("/api/productions/*/nodes", "/api/nodes/*", "/api/output/**", "/api/rig/**", "/api/shots/*/recall", "/api/shots/*/readback").access(may(team, May.PATCH))
-                        .requestMatchers(POST, "/api/shots/*/knots", "/api/shots/*/undo", "/api/shots/*/redo").access(may(team, May.PATCH))
-                        .requestMatchers("/api/**").access(may(team, May.EDIT))
+                                "/api/shots/*/takes", "/api/takes/*").access(may(team, Permission.NOTE))
+                        .requestMatchers(PUT, "/api/shots/*/placements/*/PATCH", "/api/shots/*/placements/*/MENU").access(may(team, Permission.PATCH))
+                        .requestMatchers(DELETE, "/api/shots/*/placements/*/PATCH", "/api/shots/*/placements/*/MENU").access(may(team, Permission.PATCH))
+                        .requestMatchers("/api/productions/*/nodes", "/api/nodes/*", "/api/output/**", "/api/rig/**", "/api/shots/*/recall", "/api/shots/*/readback").access(may(team, Permission.PATCH))
+                        .requestMatchers(POST, "/api/shots/*/knots", "/api/shots/*/undo", "/api/shots/*/redo").access(may(team, Permission.PATCH))
+                        .requestMatchers("/api/**").access(may(team, Permission.EDIT))
                         .anyRequest().permitAll())
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .csrf(csrf -> csrf.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
@@ -79,7 +79,7 @@ class SecurityConfiguration {
 
     /** When a session was last used is kept to the minute: otherwise every read would be a write that waits for the disk. */
     @Bean
-    SessionRepositoryCustomizer<JdbcIndexedSessionRepository> lastUsedToTheMinute() {
+    SessionRepositoryCustomizer<JdbcIndexedSessionRepository> coarseLastAccess() {
         return sessions -> sessions.setUpdateSessionQuery("""
                 UPDATE SPRING_SESSION SET SESSION_ID = ?, LAST_ACCESS_TIME = ?, MAX_INACTIVE_INTERVAL = ?, EXPIRY_TIME = ?, PRINCIPAL_NAME = ?
                 WHERE PRIMARY_ID = ? AND LAST_ACCESS_TIME < (EXTRACT(EPOCH FROM CURRENT_TIMESTAMP) - 60) * 1000""");
@@ -103,10 +103,10 @@ class SecurityConfiguration {
         };
     }
 
-    private static AuthorizationManager<RequestAuthorizationContext> may(TeamService team, May what) {
+    private static AuthorizationManager<RequestAuthorizationContext> may(TeamService team, Permission what) {
         return (person, call) -> {
             var someone = person.get();
-            return new AuthorizationDecision(someone != null && team.may(someone.getName(), what));
+            return new AuthorizationDecision(someone != null && team.hasPermission(someone.getName(), what));
         };
     }
 

@@ -53,7 +53,7 @@ class SessionController {
     record SignIn(String name, String passphrase) {
     }
 
-    record DemoSignIn(Role role) {
+    record DemoSignIn(TeamRole role) {
     }
 
     record NewPassphrase(String now, String next) {
@@ -66,11 +66,11 @@ class SessionController {
      * @param first whether there is no account at all yet
      * @param demo the roles that can be taken with one click, in the demo only
      */
-    record SessionView(@Nullable String name, @Nullable Role role, List<May> may, boolean first, List<Role> demo) {
+    record SessionView(@Nullable String name, @Nullable TeamRole role, List<Permission> permissions, boolean first, List<TeamRole> demo) {
     }
 
     /** @param role that the invitation is for */
-    record Invited(Role role) {
+    record Invited(TeamRole role) {
     }
 
     @GetMapping("/api/session")
@@ -156,8 +156,8 @@ class SessionController {
                 member == null ? List.of() : member.role().allows().stream().sorted().toList(), team.nobodyYet(), demoRoles());
     }
 
-    private List<Role> demoRoles() {
-        return environment.acceptsProfiles(Profiles.of("demo")) ? Arrays.asList(Role.values()) : List.of();
+    private List<TeamRole> demoRoles() {
+        return environment.acceptsProfiles(Profiles.of("demo")) ? Arrays.asList(TeamRole.values()) : List.of();
     }
 
     private static final class NotSignedIn extends RuntimeException {

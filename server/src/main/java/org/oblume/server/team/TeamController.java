@@ -3,7 +3,7 @@ package org.oblume.server.team;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.server.support.Edit;
+import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -31,7 +31,7 @@ class TeamController {
     record TeamView(List<Member> members, List<Invitation> invitations) {
     }
 
-    record RoleBody(Role role) {
+    record RoleBody(TeamRole role) {
     }
 
     /** @param path of the link, to be put behind the address of this Oblume; shown this once */
@@ -58,12 +58,12 @@ class TeamController {
     @PutMapping("/{id}")
     Member changeRole(@PathVariable long id, @RequestBody RoleBody wanted,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return team.changeRole(id, wanted.role(), Edit.version(ifMatch));
+        return team.changeRole(id, wanted.role(), IfMatch.version(ifMatch));
     }
 
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        team.remove(id, Edit.version(ifMatch));
+        team.remove(id, IfMatch.version(ifMatch));
     }
 }

@@ -14,7 +14,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.support.StaleEdit;
+import org.oblume.server.support.EditConflict;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -55,14 +55,14 @@ public class TeamService {
     }
 
     @Transactional(readOnly = true)
-    public boolean may(String name, May what) {
+    public boolean hasPermission(String name, Permission what) {
         return member(name).map(m -> m.role().allows(what)).orElse(false);
     }
 
     /** @throws AccessDeniedException when the person's role does not allow it now */
     @Transactional(readOnly = true)
-    public void require(String name, May what) {
-        if (!may(name, what)) {
+    public void require(String name, Permission what) {
+        if (!hasPermission(name, what)) {
             throw new AccessDeniedException(what.name());
         }
     }
@@ -93,16 +93,16 @@ public class TeamService {
         if (!nobodyYet()) {
             throw new Refusal("There is a lead already: ask for an invitation.");
         }
-        return make(name, passphrase, Role.LEAD);
+        return make(name, passphrase, TeamRole.LEAD);
     }
 
     /** An account without a passphrase, for the demo. */
-    public void makeForDemo(String name, Role role) {
+    public void makeForDemo(String name, TeamRole role) {
         accounts.save(new AccountEntity(name, null, role));
     }
 
     /** @return the token of the link; it is not kept and cannot be shown again */
-    String invite(Role role, String by) {
+    String invite(TeamRole role, String by) {
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
@@ -115,7 +115,7 @@ public class TeamService {
     }
 
     @Transactional(readOnly = true)
-    Role invitedAs(String token) {
+    TeamRole invitedAs(String token) {
         return open(token).role();
     }
 
@@ -127,8 +127,8 @@ public class TeamService {
         return member;
     }
 
-    /** @throws StaleEdit when somebody changed it since that version */
-    Member changeRole(long id, Role role, long version) {
+    /** @throws EditConflict when somebody changed it since that version */
+    Member changeRole(long id, TeamRole role, long version) {
         AccountEntity account = account(id, version);
         requireAnotherLead(account.toMember(), role);
         account.setRole(role);
@@ -156,7 +156,7 @@ public class TeamService {
         sessions.findByPrincipalName(name).keySet().forEach(sessions::deleteById);
     }
 
-    private Member make(String name, String passphrase, Role role) {
+    private Member make(String name, String passphrase, TeamRole role) {
         String checked = Checks.text("Your name", name, LONGEST_NAME);
         if (accounts.existsByNameKey(AccountEntity.key(checked))) {
             throw new Refusal("name", "%s is taken: add what sets you apart, such as your department.".formatted(checked));
@@ -181,14 +181,14 @@ public class TeamService {
     private AccountEntity account(long id, long version) {
         AccountEntity account = accounts.findById(id).orElseThrow(TeamService::gone);
         if (account.toMember().version() != version) {
-            throw new StaleEdit("Someone changed this account since you opened it. Nothing of yours was kept yet.", account.toMember());
+            throw new EditConflict("Someone changed this account since you opened it. Nothing of yours was kept yet.", account.toMember());
         }
         return account;
     }
 
-    private void requireAnotherLead(Member member, @Nullable Role next) {
-        boolean last = member.role() == Role.LEAD && members().stream().filter(m -> m.role() == Role.LEAD).count() == 1;
-        if (last && next != Role.LEAD) {
+    private void requireAnotherLead(Member member, @Nullable TeamRole next) {
+        boolean last = member.role() == TeamRole.LEAD && members().stream().filter(m -> m.role() == TeamRole.LEAD).count() == 1;
+        if (last && next != TeamRole.LEAD) {
             throw new Refusal("role", "%s is the only lead: make someone else lead first.".formatted(member.name()));
         }
     }

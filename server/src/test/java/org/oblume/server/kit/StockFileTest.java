@@ -12,7 +12,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.oblume.core.filter.StockKind;
-import org.oblume.server.support.JsonText;
+import org.oblume.server.support.RecordJson;
 import org.oblume.core.units.Refusal;
 
 class StockFileTest {
@@ -62,6 +62,6 @@ class StockFileTest {
     }
 
     private static Kit kit(Path data) {
-        return new KitService(data, mock(OwnFixtureRepository.class), mock(JsonText.class)).kit();
+        return new KitService(data, mock(OwnFixtureRepository.class), mock(RecordJson.class)).kit();
     }
 }

@@ -12,10 +12,10 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.Recording;
-import org.oblume.core.carry.ShotLine;
-import org.oblume.core.carry.Stage;
-import org.oblume.core.carry.Tie;
+import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.carry.ShotNode;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.Height;
@@ -25,10 +25,10 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Pointing;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Standing;
+import org.oblume.core.plot.SetStatus;
 
 /** How long a plot of forty heads takes to be laid out as a PDF, beside a page of one line in the same type. Asserts no time. */
 @Tag("measure")
@@ -72,11 +72,11 @@ class PaperMeasuredTest {
         for (int i = 0; i < 40; i++) {
             String key = "head-" + i;
             placements.add(new Placement(key, "Head " + i, PlacementKind.HEAD, Role.KEY, null, new Piece("LED spot", null, 0.3, 2700.0, 6500.0, 300, Mount.STAND)));
-            for (AttributeValue value : List.of(Standing.ON, Place.of(1 + i % 8 * 1.7, 1 + i / 8 * 1.9), new Height(2), Pointing.along(i * 37, -20), new Level(i * 2), new Beam(40))) {
-                knots.add(new Knot("1A", key, value, new Tie(null, null, "gaffer", Instant.EPOCH, 1)));
+            for (AttributeValue value : List.of(SetStatus.ON, Place.of(1 + i % 8 * 1.7, 1 + i / 8 * 1.9), new Height(2), AimSetting.along(i * 37, -20), new Level(i * 2), new Beam(40))) {
+                knots.add(new Knot("1A", key, value, new Attribution(null, null, "gaffer", Instant.EPOCH, 1)));
             }
         }
-        CarryBook book = CarryBook.of(List.of(new ShotLine("1A", null, Stage.PLANNED)), knots);
-        return new PlanDrawing(Recording.of(SetPlan.room(15, 11, 4), placements, book), book.resolve("1A"));
+        CarryBook book = CarryBook.of(List.of(new ShotNode("1A", null, ShotStage.PLANNED)), knots);
+        return new PlanDrawing(SceneRecord.of(SetPlan.room(15, 11, 4), placements, book), book.resolve("1A"));
     }
 }

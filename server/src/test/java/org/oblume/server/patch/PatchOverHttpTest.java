@@ -70,7 +70,7 @@ class PatchOverHttpTest {
         patch("edge", "{\"universe\":1,\"address\":105,\"slots\":8,\"mode\":\"16-bit white\"}");
         JsonNode conflict = page().get("conflicts").get(0);
         assertThat(conflict.get("kind").asText()).isEqualTo("OVERLAP");
-        JsonNode mend = conflict.get("mends").get(0);
+        JsonNode mend = conflict.get("fixes").get(0);
         patch(mend.get("key").asText(), mend.get("value").toString());
         assertThat(conflicts()).isEmpty();
     }

@@ -49,10 +49,10 @@ class RecallMeasuredTest {
         double[] answered = new double[RUNS];
         for (int i = -20; i < RUNS; i++) {
             String path = "/api/shots/%d/recall".formatted(shots[Math.floorMod(i, 2)]);
-            int mark = api.get(path).body().get("mark").asInt();
+            int mark = api.get(path).body().get("stateDigest").asInt();
             double before = key();
             long began = System.nanoTime();
-            api.post(path, "{\"fadeSeconds\":0,\"priority\":100,\"mark\":%d,\"warned\":true}".formatted(mark));
+            api.post(path, "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":true}".formatted(mark));
             double answer = (System.nanoTime() - began) / 1e6;
             while (key() == before) {
                 Thread.onSpinWait();

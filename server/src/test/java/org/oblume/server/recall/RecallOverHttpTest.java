@@ -80,8 +80,8 @@ class RecallOverHttpTest {
     }
 
     private Answer recall(double fade, int priority) {
-        int mark = api.get(of("recall")).body().get("mark").asInt();
-        return api.post(of("recall"), "{\"fadeSeconds\":%s,\"priority\":%d,\"mark\":%d,\"warned\":false}".formatted(fade, priority, mark));
+        int mark = api.get(of("recall")).body().get("stateDigest").asInt();
+        return api.post(of("recall"), "{\"fadeSeconds\":%s,\"priority\":%d,\"stateDigest\":%d,\"warned\":false}".formatted(fade, priority, mark));
     }
 
     private List<String> drift() {
@@ -124,14 +124,14 @@ class RecallOverHttpTest {
     @Test
     void afterARecallEveryUnitStandsAsRecordedToALevelStep() {
         JsonNode preview = api.get(of("recall")).body();
-        assertThat(preview.get("sent").findValuesAsText("name")).contains("Key", "Edge", "Street sign", "Ambience");
-        assertThat(preview.get("sent").get(0).get("changes").asBoolean()).isTrue();
+        assertThat(preview.get("overNetwork").findValuesAsText("name")).contains("Key", "Edge", "Street sign", "Ambience");
+        assertThat(preview.get("overNetwork").get(0).get("changes").asBoolean()).isTrue();
         arm();
         assertThat(recall(0, 100).status()).isEqualTo(200);
         agrees();
         JsonNode beside = api.get(of("readback")).body();
         assertThat(beside.get("agree").asInt()).isEqualTo(beside.get("asked").asInt()).isEqualTo(6);
-        assertThat(api.get(of("recall")).body().get("sent").findValues("changes")).as("a second recall changes nothing").allMatch(c -> !c.asBoolean());
+        assertThat(api.get(of("recall")).body().get("overNetwork").findValues("changes")).as("a second recall changes nothing").allMatch(c -> !c.asBoolean());
     }
 
     @Test
@@ -226,9 +226,9 @@ class RecallOverHttpTest {
     @Test
     void aRecordThatMovesOnIsNotSentUnseenAndIsToldOnceItIsLive() {
         arm();
-        int seen = api.get(of("recall")).body().get("mark").asInt();
+        int seen = api.get(of("recall")).body().get("stateDigest").asInt();
         tie("key", "LEVEL", "33");
-        Answer stale = api.post(of("recall"), "{\"fadeSeconds\":0,\"priority\":100,\"mark\":%d,\"warned\":false}".formatted(seen));
+        Answer stale = api.post(of("recall"), "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":false}".formatted(seen));
         assertThat(stale.status()).isEqualTo(409);
         assertThat(stale.detail()).startsWith("4C was changed since you looked. Nothing was sent");
         recall(0, 100);
@@ -245,8 +245,8 @@ class RecallOverHttpTest {
         Answer unsaid = recall(0, 100);
         assertThat(unsaid.status()).isEqualTo(400);
         assertThat(unsaid.body().get("field").asText()).isEqualTo("warned");
-        int mark = api.get(of("recall")).body().get("mark").asInt();
-        assertThat(api.post(of("recall"), "{\"fadeSeconds\":0,\"priority\":100,\"mark\":%d,\"warned\":true}".formatted(mark)).status()).isEqualTo(200);
+        int mark = api.get(of("recall")).body().get("stateDigest").asInt();
+        assertThat(api.post(of("recall"), "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":true}".formatted(mark)).status()).isEqualTo(200);
         agrees();
     }
 
@@ -264,7 +264,7 @@ class RecallOverHttpTest {
     void whatTheNetworkDoesNotReachIsListedForThePersonAtTheHead() {
         String lamp = "{\"value\":{\"path\":\"APP\",\"group\":\"Practicals\"},\"reason\":\"FIX\"}";
         assertThat(api.put(of("placements/bench-lamp/PATCH"), lamp, 0L).status()).isEqualTo(200);
-        JsonNode byHand = api.get(of("recall")).body().get("atTheHead");
+        JsonNode byHand = api.get(of("recall")).body().get("atFixture");
         assertThat(byHand.get(0).get("name").asText()).isEqualTo("Bench lamp");
         assertThat(byHand.get(0).get("where").asText()).isEqualTo("app group Practicals");
         assertThat(byHand.get(0).get("what").get(0).asText()).contains("%");

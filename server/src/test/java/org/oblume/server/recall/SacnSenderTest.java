@@ -16,7 +16,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.network.SacnPacket;
-import org.oblume.core.network.SlotFrame;
+import org.oblume.core.network.UniverseFrame;
 
 /** What goes out on the wire, over a real socket. */
 class SacnSenderTest {
@@ -45,7 +45,7 @@ class SacnSenderTest {
     @Test
     void nothingIsSentUntilThereIsSomethingToSendAndThenNoMoreThanThat() throws IOException {
         assertThat(sender.universes()).isZero();
-        sender.send(Map.of(5, SlotFrame.dark(5)), 0, 100);
+        sender.send(Map.of(5, UniverseFrame.blackout(5)), 0, 100);
         await().until(() -> universe(5).size() >= 3);
         assertThat(listener.all().get(0).packet().sequence()).as("the first of all packets").isZero();
         assertThat(listener.all()).allMatch(h -> h.packet().universe() == 5);
@@ -53,7 +53,7 @@ class SacnSenderTest {
 
     @Test
     void sequenceNumbersGoUpByOneAndAFadeStaysUnder44FramesASecond() throws IOException {
-        sender.send(Map.of(1, SlotFrame.dark(1), 2, SlotFrame.dark(2)), 1, 120);
+        sender.send(Map.of(1, UniverseFrame.blackout(1), 2, UniverseFrame.blackout(2)), 1, 120);
         await().until(() -> sender.done() == 1 && universe(2).size() > 30);
         List<SacnPacket> heard = universe(1);
         assertThat(IntStream.range(1, heard.size()).map(i -> heard.get(i).sequence() - heard.get(i - 1).sequence())).containsOnly(1);
@@ -65,7 +65,7 @@ class SacnSenderTest {
 
     @Test
     void whatRestsIsKeptAliveAboutOnceASecond() throws IOException {
-        sender.send(Map.of(1, SlotFrame.dark(1)), 0, 100);
+        sender.send(Map.of(1, UniverseFrame.blackout(1)), 0, 100);
         await().until(() -> universe(1).size() >= 6);
         List<Listener.Heard> all = listener.all();
         double apart = (all.get(5).nanos() - all.get(4).nanos()) / 1e9;
@@ -74,7 +74,7 @@ class SacnSenderTest {
 
     @Test
     void aUniverseThatIsLetGoSaysSoThreeTimes() throws IOException {
-        sender.send(Map.of(1, SlotFrame.dark(1), 63999, SlotFrame.dark(63999)), 0, 100);
+        sender.send(Map.of(1, UniverseFrame.blackout(1), 63999, UniverseFrame.blackout(63999)), 0, 100);
         await().until(() -> universe(63999).size() >= 3);
         sender.release();
         await().until(() -> sender.universes() == 0);
@@ -91,7 +91,7 @@ class SacnSenderTest {
             socket.joinGroup(group, loopback);
             socket.setSoTimeout(5000);
             try (SacnSender multicast = new SacnSender(UUID.randomUUID(), "Oblume", loopback, socket.getLocalPort(), System::nanoTime, trouble -> { })) {
-                multicast.send(Map.of(7, SlotFrame.dark(7)), 0, 100);
+                multicast.send(Map.of(7, UniverseFrame.blackout(7)), 0, 100);
                 DatagramPacket packet = new DatagramPacket(new byte[1500], 1500);
                 socket.receive(packet);
                 assertThat(SacnPacket.decode(packet.getData(), packet.getLength()).universe()).isEqualTo(7);
@@ -101,9 +101,9 @@ class SacnSenderTest {
 
     @Test
     void aUniverseThatTheNextShotDoesNotUseGoesDarkInItsTimeAndEnds() throws IOException {
-        sender.send(Map.of(1, SlotFrame.dark(1), 2, SlotFrame.dark(2)), 0, 100);
+        sender.send(Map.of(1, UniverseFrame.blackout(1), 2, UniverseFrame.blackout(2)), 0, 100);
         await().until(() -> universe(2).size() >= 3);
-        sender.send(Map.of(1, SlotFrame.dark(1)), 0.2, 100);
+        sender.send(Map.of(1, UniverseFrame.blackout(1)), 0.2, 100);
         await().untilAsserted(() -> assertThat(universe(2).stream().filter(SacnPacket::terminated)).hasSize(3));
         assertThat(sender.universes()).isEqualTo(1);
         assertThat(universe(1)).noneMatch(SacnPacket::terminated);

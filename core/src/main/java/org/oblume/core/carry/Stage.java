@@ -1,6 +1,0 @@
-package org.oblume.core.carry;
-
-/** How far a shot has come. What is shot is locked. */
-public enum Stage {
-    PLANNED, LIT, SHOT
-}

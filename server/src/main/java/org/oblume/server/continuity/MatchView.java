@@ -1,0 +1,86 @@
+package org.oblume.server.continuity;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.core.continuity.Aspect;
+import org.oblume.core.continuity.Match;
+import org.oblume.core.continuity.RatioConvention;
+import org.oblume.core.continuity.Waiver;
+import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.units.Phrase;
+import org.oblume.server.rebuild.RunHead;
+import org.oblume.server.scene.SceneHeading;
+
+/**
+ * The report of a scene.
+ *
+ * @param version of the settings, for If-Match
+ * @param reference the shot that all are judged against
+ * @param shots in the scene's order, the reference among them
+ * @param runs rebuilds, the oldest first, each judged against what was recorded of its shot
+ * @param summary in a sentence
+ */
+public record MatchView(long sceneId, SceneHeading scene, long version, RatioConvention school, String schoolLabel, SignalCurve curve, long referenceId, String reference, String summary,
+        List<ShotVerdict> shots, List<ShotVerdict> runs) {
+
+    /**
+     * A shot, or a rebuild of one, with its verdict.
+     *
+     * @param run null for the shot itself
+     * @param mark name of the mark that it is judged at
+     * @param closeness HOLD or SWEETEN
+     * @param own tolerances that were set for this shot alone
+     * @param version of its tolerances, for If-Match
+     * @param metered whether any of its figures was read
+     * @param swatches lit cheek, shadow cheek, background: a grey card there as the camera shows it, by prediction; null in the dark
+     * @param keyFromDeg bearing of the key; null when it has none
+     * @param facingDeg the way the subject looks
+     * @param cameraFromDeg bearing of the camera from the mark
+     * @param title the verdict in a few words
+     */
+    public record ShotVerdict(long shotId, @Nullable RunHead run, String slate, String description, ShotStage stage, @Nullable String mark, TolerancePreset closeness, Map<Aspect, Double> own,
+            long version, boolean metered, List<@Nullable String> swatches, @Nullable Double keyFromDeg, @Nullable Double facingDeg, @Nullable Double cameraFromDeg, boolean holds,
+            String title, List<VerdictLine> lines) {
+    }
+
+    /** @param said with its unit behind a space. @param metered whether it was read, not predicted */
+    public record FigureView(double value, String said, boolean metered) {
+    }
+
+    /**
+     * @param differenceSaid with its sign, null when a figure is not known
+     * @param toleranceSaid to either side
+     * @param say what is off, or null
+     * @param remedy what to do about it, or null
+     */
+    public record VerdictLine(Aspect aspect, String label, @Nullable FigureView recorded, @Nullable FigureView now, @Nullable Double difference, @Nullable String differenceSaid,
+            double tolerance, String toleranceSaid, Match.Verdict verdict, @Nullable Waiver waiver, @Nullable String say, @Nullable Phrase remedy) {
+    }
+
+    /**
+     * The verdict on a rebuild.
+     *
+     * @param match of the rebuild against the recorded shot
+     * @param heads each light that is on: what it read against the record
+     * @param otherwise what was not as recorded
+     * @param steps in all
+     * @param done of them ticked
+     * @param toTake what is still to be read, in words
+     */
+    public record VerdictView(long sceneId, SceneHeading scene, ShotVerdict match, RunHead run, List<HeadLine> heads, List<DeviationLine> otherwise, int steps, int done, List<String> toTake) {
+
+        /** This page as it was signed. */
+        VerdictView signed(RunHead now) {
+            return new VerdictView(sceneId, scene, match, now, heads, otherwise, steps, done, toTake);
+        }
+    }
+
+    /** @param kStops read less predicted, null while it was not read. @param likely what explains it */
+    public record HeadLine(String key, String name, @Nullable Double kStops, @Nullable Double mired, @Nullable Double duv, Match.Verdict verdict, List<String> likely) {
+    }
+
+    public record DeviationLine(String name, List<Phrase> now, String why) {
+    }
+}

@@ -1,0 +1,61 @@
+package org.oblume.server.continuity;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.continuity.RatioConvention;
+import org.oblume.core.exposure.SignalCurve;
+
+/** What the shots of a scene are judged by. */
+@Entity
+@Table(name = "scene_match")
+class SceneMatchEntity {
+
+    @Id
+    @Column(name = "scene_id")
+    private long sceneId;
+    @Column(name = "reference_shot_id")
+    private @Nullable Long referenceShotId;
+    @Enumerated(EnumType.STRING)
+    private RatioConvention school = RatioConvention.LIT_TO_SHADOW;
+    @Enumerated(EnumType.STRING)
+    private SignalCurve curve = SignalCurve.BT709;
+    @Version
+    private @Nullable Long version;
+
+    protected SceneMatchEntity() {
+    }
+
+    SceneMatchEntity(long sceneId) {
+        this.sceneId = sceneId;
+    }
+
+    SceneMatchEntity fill(long reference, RatioConvention ratio, SignalCurve signal) {
+        referenceShotId = reference;
+        school = ratio;
+        curve = signal;
+        return this;
+    }
+
+    @Nullable Long referenceShotId() {
+        return referenceShotId;
+    }
+
+    RatioConvention school() {
+        return school;
+    }
+
+    SignalCurve curve() {
+        return curve;
+    }
+
+    /** Counts its changes, for If-Match; 0 while it was never kept. */
+    long version() {
+        return version == null ? 0 : version + 1;
+    }
+}

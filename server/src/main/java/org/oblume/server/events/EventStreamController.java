@@ -1,0 +1,44 @@
+package org.oblume.server.events;
+
+import java.security.Principal;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Server-sent events: {@code changed} for each call that changed something, {@code presence} when someone comes, goes or looks
+ * elsewhere, {@code beat} every ten seconds.
+ */
+@RestController
+class EventStreamController {
+
+    private final EventStreams hub;
+
+    EventStreamController(EventStreams hub) {
+        this.hub = hub;
+    }
+
+    /** @param shotId null for no shot */
+    record Viewing(@Nullable Long shotId) {
+    }
+
+    /** @param device a name that the device made up for itself; its edits bear it too */
+    @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter live(@RequestParam String device, @RequestParam(required = false) @Nullable Long shot, Principal person) {
+        return hub.open(device, person.getName(), shot);
+    }
+
+    @PutMapping("/api/live/{device}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void here(@PathVariable String device, @RequestBody Viewing here) {
+        hub.moveTo(device, here.shotId());
+    }
+}

@@ -1,0 +1,110 @@
+package org.oblume.server.events;
+
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.oblume.server.team.Permission;
+import org.oblume.server.team.TeamService;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** The open streams. What is sent goes out in order, away from the call that caused it; a stream that is gone, or whose person is, is dropped. */
+@Component
+class EventStreams {
+
+    private static final long NO_END = 0;
+    private static final int BEAT_SECONDS = 10;
+    private final Map<String, Listener> listeners = new ConcurrentHashMap<>();
+    private final ExecutorService sending = Executors.newSingleThreadExecutor(task -> thread(task, "live"));
+    private final ScheduledExecutorService beating = Executors.newSingleThreadScheduledExecutor(task -> thread(task, "live beat"));
+
+    private record Listener(String person, @Nullable Long shotId, SseEmitter stream) {
+
+        Listener at(@Nullable Long shot) {
+            return new Listener(person, shot, stream);
+        }
+    }
+
+    /** Someone who has Oblume open. @param shotId what that person looks at, or null */
+    record Present(String person, String device, @Nullable Long shotId) {
+    }
+
+    record Presence(List<Present> present) {
+    }
+
+    /** A call that changed something. @param device that made it */
+    record ChangedPath(String path, String person, String device) {
+    }
+
+    EventStreams(TeamService team) {
+        beating.scheduleWithFixedDelay(() -> {
+            listeners.values().stream().filter(l -> !team.hasPermission(l.person(), Permission.READ)).forEach(l -> l.stream().complete());
+            send("beat", Map.of());
+        }, BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
+    }
+
+    SseEmitter open(String device, String person, @Nullable Long shotId) {
+        SseEmitter stream = new SseEmitter(NO_END);
+        Listener listener = new Listener(person, shotId, stream);
+        Runnable gone = () -> {
+            if (listeners.computeIfPresent(device, (d, now) -> now.stream() == stream ? null : now) == null) {
+                sayWhoIsHere();
+            }
+        };
+        stream.onCompletion(gone);
+        stream.onError(failure -> gone.run());
+        Listener before = listeners.put(device, listener);
+        if (before != null) {
+            before.stream().complete();
+        }
+        sayWhoIsHere();
+        return stream;
+    }
+
+    void moveTo(String device, @Nullable Long shotId) {
+        if (listeners.computeIfPresent(device, (d, now) -> now.at(shotId)) != null) {
+            sayWhoIsHere();
+        }
+    }
+
+    void changed(String path, String person, String device) {
+        send("changed", new ChangedPath(path, person, device));
+    }
+
+    private void sayWhoIsHere() {
+        send("presence", new Presence(listeners.entrySet().stream().map(e -> new Present(e.getValue().person(), e.getKey(), e.getValue().shotId())).toList()));
+    }
+
+    private void send(String name, Object data) {
+        if (sending.isShutdown()) {
+            return;
+        }
+        sending.execute(() -> listeners.forEach((device, listener) -> {
+            try {
+                listener.stream().send(SseEmitter.event().name(name).data(data));
+            } catch (IOException | IllegalStateException gone) {
+                listeners.remove(device, listener);
+            }
+        }));
+    }
+
+    private static Thread thread(Runnable task, String name) {
+        Thread thread = new Thread(task, name);
+        thread.setDaemon(true);
+        return thread;
+    }
+
+    @PreDestroy
+    void close() {
+        beating.shutdownNow();
+        sending.shutdown();
+        listeners.values().forEach(l -> l.stream().complete());
+    }
+}

@@ -1,0 +1,6 @@
+package org.oblume.server.idempotency;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface IdempotencyKeyRepository extends JpaRepository<IdempotencyKeyEntity, String> {
+}

@@ -1,7 +1,0 @@
-package org.oblume.server.location;
-
-import org.oblume.core.plot.SetPlan;
-
-/** A set or a place that is lit. */
-public record StageSet(String name, SetPlan plan) {
-}

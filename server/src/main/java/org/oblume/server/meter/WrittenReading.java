@@ -1,8 +1,0 @@
-package org.oblume.server.meter;
-
-import java.time.Instant;
-import org.oblume.core.metering.Reading;
-
-/** A reading as it is written in a file. */
-public record WrittenReading(Reading figures, String author, Instant at) {
-}

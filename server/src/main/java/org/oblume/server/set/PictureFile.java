@@ -1,0 +1,123 @@
+package org.oblume.server.set;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Iterator;
+import java.util.Locale;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import javax.xml.XMLConstants;
+import javax.xml.parsers.DocumentBuilderFactory;
+import javax.xml.parsers.ParserConfigurationException;
+import org.oblume.core.units.Refusal;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.w3c.dom.Element;
+import org.xml.sax.ErrorHandler;
+import org.xml.sax.SAXException;
+import org.xml.sax.SAXParseException;
+
+/** A picture that was put in: PNG, JPEG or SVG, told by what is in it. */
+public record PictureFile(String mediaType, double widthPx, double heightPx, byte[] bytes) {
+
+    public static final int LARGEST_MB = 15;
+    private static final double MOST_MEGAPIXELS = 60;
+    private static final String NOT_ONE = "This is not a picture that can be read: save it as PNG or JPEG; a plan may be SVG too.";
+
+    /** @throws Refusal when it is no picture, or one that is too large to show */
+    static PictureFile of(byte[] bytes) {
+        return bytes.length > 0 && new String(bytes, 0, Math.min(bytes.length, 1000), java.nio.charset.StandardCharsets.UTF_8).stripLeading().startsWith("<")
+                ? svg(bytes) : raster(bytes);
+    }
+
+    /**
+     * A photograph: PNG or JPEG.
+     *
+     * @throws Refusal when it is neither, or has too many pixels to show
+     */
+    public static PictureFile photo(byte[] bytes) {
+        return raster(bytes);
+    }
+
+    /** As an answer. An SVG is somebody else's file: opened by itself, nothing in it runs. */
+    public ResponseEntity<byte[]> served() {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(mediaType))
+                .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")
+                .header("X-Content-Type-Options", "nosniff").cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate()).body(bytes);
+    }
+
+    /** Reads only the head: a small file can claim to be a picture that fills the memory. */
+    private static PictureFile raster(byte[] bytes) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) {
+                throw new Refusal(NOT_ONE);
+            }
+            ImageReader reader = readers.next();
+            String format = reader.getFormatName().toLowerCase(Locale.ROOT);
+            if (!format.equals("png") && !format.equals("jpeg")) {
+                throw new Refusal(NOT_ONE);
+            }
+            reader.setInput(in);
+            double width = reader.getWidth(0);
+            double height = reader.getHeight(0);
+            reader.dispose();
+            if (width * height > MOST_MEGAPIXELS * 1e6) {
+                throw new Refusal("This picture has %.0f megapixels: save it with %.0f or fewer.".formatted(width * height / 1e6, MOST_MEGAPIXELS));
+            }
+            return new PictureFile("image/" + format, width, height, bytes);
+        } catch (IOException broken) {
+            throw new Refusal(NOT_ONE);
+        }
+    }
+
+    private static PictureFile svg(byte[] bytes) {
+        try {
+            DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
+            factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
+            factory.setFeature("http://xml.org/sax/features/external-general-entities", false);
+            factory.setFeature("http://xml.org/sax/features/external-parameter-entities", false);
+            factory.setFeature("http://apache.org/xml/features/nonvalidating/load-external-dtd", false);
+            factory.setExpandEntityReferences(false);
+            factory.setNamespaceAware(true);
+            var builder = factory.newDocumentBuilder();
+            builder.setErrorHandler(new Quiet());
+            Element root = builder.parse(new ByteArrayInputStream(bytes)).getDocumentElement();
+            String[] box = root.getAttribute("viewBox").strip().split("[\\s,]+");
+            double width = box.length == 4 ? Double.parseDouble(box[2]) : pixels(root.getAttribute("width"));
+            double height = box.length == 4 ? Double.parseDouble(box[3]) : pixels(root.getAttribute("height"));
+            if (!"svg".equals(root.getLocalName()) || !(width > 0) || !(height > 0)) {
+                throw new Refusal(NOT_ONE);
+            }
+            return new PictureFile("image/svg+xml", width, height, bytes);
+        } catch (ParserConfigurationException | SAXException | IOException | NumberFormatException broken) {
+            throw new Refusal(NOT_ONE);
+        }
+    }
+
+    private static double pixels(String length) {
+        return Double.parseDouble(length.strip().replaceFirst("(px)?$", ""));
+    }
+
+    /** What is wrong with a file is told to the person, not to the log. */
+    private static final class Quiet implements ErrorHandler {
+
+        @Override
+        public void warning(SAXParseException warning) {
+            // nothing that spoils the picture
+        }
+
+        @Override
+        public void error(SAXParseException error) throws SAXException {
+            throw error;
+        }
+
+        @Override
+        public void fatalError(SAXParseException error) throws SAXException {
+            throw error;
+        }
+    }
+}

@@ -1,0 +1,7 @@
+package org.oblume.server.set;
+
+import org.oblume.core.plot.SetPlan;
+
+/** A set or a place that is lit. */
+public record StageSet(String name, SetPlan plan) {
+}

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { held, type Attribute, type Placed, type Plot } from '@/api/types'
+import SpineButton from './SpineButton.vue'
+import ConnectionState from './ConnectionState.vue'
+import OutputState from './OutputState.vue'
+import KnotMark from '@/components/marks/KnotMark.vue'
+import StopsText from '@/components/marks/StopsText.vue'
+import { when } from '@/lib/words'
+import { useBook } from '@/stores/book'
+import { useConnection } from '@/stores/connection'
+
+/** What is on the slate now: scene, shot, and the camera. A camera figure opens the camera in the inspector. */
+const props = defineProps<{ plot: Plot; camera?: Placed }>()
+const emit = defineEmits<{ camera: []; edit: []; spine: [] }>()
+
+const book = useBook()
+const connection = useConnection()
+/** The last that there is to tell of it: shot, lit, or only touched. */
+const said = computed(() => {
+  const { shot } = props.plot
+  const touch = book.shots.get(shot.id)?.shot.lastTouch
+  if (shot.stage === 'SHOT' && shot.shot) return { what: shot.revision > 1 ? `revision ${shot.revision}, shot` : 'shot', by: shot.shot }
+  if (shot.stage === 'LIT' && shot.lit) return { what: shot.revision > 1 ? `revision ${shot.revision}, lit` : 'lit', by: shot.lit }
+  return touch ? { what: 'changed', by: touch } : undefined
+})
+
+const FIGURES: { attribute: Attribute; name: string; unit: string; strip: RegExp }[] = [
+  { attribute: 'STOP', name: 'stop', unit: '', strip: /^/ },
+  { attribute: 'SPEED', name: 'speed', unit: '', strip: /^/ },
+  { attribute: 'SHUTTER', name: 'shutter', unit: 's', strip: / s$/ },
+  { attribute: 'WHITE', name: 'white', unit: 'K', strip: / K(?=,|$)/ },
+  { attribute: 'LENS', name: 'lens', unit: 'mm', strip: / mm$/ },
+]
+const figures = computed(() =>
+  FIGURES.flatMap((figure) => {
+    const now = props.camera && held(props.camera, figure.attribute)
+    if (!now) return []
+    const [, before = '', text = ''] = /^(T|ISO )?(.*)$/.exec(now.say.replace(figure.strip, '')) ?? []
+    return [{ ...figure, before: before.trim(), text, here: now.tiedHere && !!props.plot.shot.basedOn }]
+  }),
+)
+</script>
+
+<template>
+  <header class="slate">
+    <SpineButton @click="emit('spine')" />
+    <h1 class="text-[30px] leading-none font-bold">{{ plot.shot.slate }}</h1>
+    <button class="head" :aria-label="`Shot ${plot.shot.slate}: change its card`" @click="emit('edit')">
+      <span class="block truncate text-[12px]"><b class="font-[650]">Sc. {{ plot.scene.number }}</b> {{ plot.scene.heading }}</span>
+      <span class="block truncate text-[12px] text-quiet">
+        {{ plot.shot.description }}<template v-if="plot.shot.basedOn">, based on {{ plot.shot.basedOn }}</template>
+      </span>
+    </button>
+    <button v-for="f in figures" :key="f.attribute" class="cell" :title="`Camera ${f.name}`" @click="emit('camera')">
+      <span class="flex items-center gap-1">
+        <span class="text-[11px] text-quiet">{{ f.before }}</span>
+        <span class="figure text-[19px] leading-6"><StopsText v-if="f.attribute === 'STOP'" :text="f.text" /><template v-else>{{ f.text }}</template></span>
+        <span class="text-[11px] text-quiet">{{ f.unit }}</span>
+        <KnotMark v-if="f.here" />
+      </span>
+      <span class="block text-[11px] text-quiet">{{ f.name }}</span>
+    </button>
+    <div v-if="connection.here.length" class="here" :title="`Also looking at ${plot.shot.slate}: ${connection.here.join(', ')}`"><span class="text-quiet">also here</span><span class="block truncate">{{ connection.here.join(', ') }}</span></div>
+    <div class="last">
+      <template v-if="said"><span class="block">{{ said.what }} {{ when(said.by.at) }}</span><span class="block text-quiet">by {{ said.by.author }}</span></template>
+    </div>
+    <OutputState />
+    <ConnectionState class="mr-2" />
+  </header>
+</template>
+
+<style scoped>
+.slate {
+  display: flex;
+  align-items: center;
+  height: 52px;
+  padding-left: 16px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+}
+.head {
+  margin: 0 16px 0 12px;
+  text-align: left;
+  flex: 0 1 280px;
+  min-width: 120px;
+}
+.head:hover span {
+  color: var(--ink);
+}
+.cell {
+  height: 100%;
+  padding: 4px 14px 0;
+  border-left: 1px solid var(--line);
+  text-align: left;
+}
+.cell:hover {
+  background: var(--raised);
+}
+.last {
+  margin-left: auto;
+  padding: 0 14px;
+  font-size: 12px;
+  text-align: right;
+  border-left: 1px solid var(--line);
+  white-space: nowrap;
+}
+.here {
+  min-width: 0;
+  max-width: 130px;
+  padding: 0 12px;
+  font-size: 12px;
+  border-left: 1px solid var(--line);
+}
+.last + * {
+  flex: none;
+}
+@media (width < 1100px) {
+  .last {
+    display: none;
+  }
+}
+@media (width < 800px) {
+  .cell {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,237 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
+import type { ScenePage, BookShot } from '@/api/types'
+import LogoMark from '@/components/marks/LogoMark.vue'
+import StageTick from '@/components/marks/StageTick.vue'
+import { stageName } from '@/lib/words'
+import { useBook } from '@/stores/book'
+import { useSession } from '@/stores/session'
+import { useSettings } from '@/stores/settings'
+
+defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: []; keys: []; team: [] }>()
+
+const book = useBook()
+const session = useSession()
+const settings = useSettings()
+const route = useRoute()
+const router = useRouter()
+
+const current = computed(() => book.shots.get(Number(route.params.id)))
+const production = computed(() => current.value?.production ?? book.book?.productions[0])
+/** Going from shot to shot one stays in the view that is open. */
+const OF_A_SHOT = ['plot', 'light', 'carry', 'meter', 'match', 'rebuild', 'log']
+const view = computed(() => (OF_A_SHOT.includes(String(route.name)) ? String(route.name) : 'plot'))
+
+/** The scene that is open lists its shots; the others show them as ticks. */
+function isOpen(scene: ScenePage) {
+  return current.value ? current.value.scene.id === scene.id : production.value?.scenes[0]?.id === scene.id
+}
+
+function toShot(shot: BookShot) {
+  return { name: view.value, params: { id: shot.id } }
+}
+
+function short(scene: ScenePage) {
+  const [place = '', ...time] = scene.heading.heading.split(' ')
+  return `${place} ${time.join(' ').split(', ').at(-1) ?? ''}`
+}
+
+function step(by: number) {
+  const all = [...book.shots.keys()]
+  const at = all.indexOf(Number(route.params.id))
+  const next = all[at + by]
+  if (at >= 0 && next) void router.push({ name: view.value, params: { id: next } })
+}
+
+watch(() => route.fullPath, () => emit('close'))
+defineExpose({ step })
+
+function onKey(event: KeyboardEvent) {
+  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
+  if (typing || event.ctrlKey || event.metaKey) return
+  if (event.key === 'PageDown') step(1)
+  else if (event.key === 'PageUp') step(-1)
+  else return
+  event.preventDefault()
+}
+window.addEventListener('keydown', onKey)
+</script>
+
+<template>
+  <div v-if="open" class="shade" @click="emit('close')" />
+  <nav class="spine" :class="{ open }" aria-label="Scenes and shots">
+    <RouterLink :to="{ name: 'book' }" class="logo" aria-label="Oblume, to the book">
+      <LogoMark /><span>Oblume</span>
+    </RouterLink>
+    <div v-if="production" class="border-b border-line px-4 py-2">
+      <div class="font-semibold">{{ production.production.name }}</div>
+      <div class="text-xs text-quiet">
+        {{ current?.shot.day ? `day ${current.shot.day} of ${production.production.days}` : `${production.production.days} days` }}
+      </div>
+    </div>
+    <div class="list">
+      <section v-for="scene in production?.scenes ?? []" :key="scene.id" class="scene" :aria-label="`Scene ${scene.heading.number}`">
+        <RouterLink v-if="scene.shots[0]" :to="toShot(scene.shots[0])" class="scene-head">
+          <span class="node" />
+          <span class="min-w-0">
+            <span class="block truncate text-[11px] text-quiet"><b class="mr-1 text-[15px] font-[650] text-ink">{{ scene.heading.number }}</b>{{ short(scene) }}</span>
+            <span class="block truncate text-[11px] text-quiet lowercase">{{ scene.heading.location }}</span>
+          </span>
+        </RouterLink>
+        <ul v-if="isOpen(scene)">
+          <li v-for="shot in scene.shots" :key="shot.id">
+            <RouterLink :to="toShot(shot)" class="shot" :class="{ here: shot.id === current?.shot.id }" :aria-current="shot.id === current?.shot.id ? 'page' : undefined">
+              <StageTick :stage="shot.stage" />
+              <span class="min-w-0 grow">
+                <span class="flex items-baseline justify-between gap-1">
+                  <span class="text-[15px] font-[650]">{{ shot.slate }}</span>
+                  <span class="text-[11px] text-quiet">{{ stageName(shot.stage) }}</span>
+                </span>
+                <span class="block truncate text-[11px] text-quiet">{{ shot.description }}</span>
+              </span>
+            </RouterLink>
+          </li>
+        </ul>
+        <div v-else class="ticks">
+          <StageTick v-for="shot in scene.shots" :key="shot.id" :stage="shot.stage" />
+          <span class="block text-[11px] text-quiet">{{ scene.shots.length }} {{ scene.shots.length === 1 ? 'shot' : 'shots' }}</span>
+        </div>
+      </section>
+    </div>
+    <div class="foot">
+      <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
+      <button class="foot-button" aria-label="Who works here" @click="emit('team')"><span class="block text-[11px]">working here</span><span class="block truncate text-ink">{{ session.name }}</span></button>
+      <button class="foot-button" @click="settings.theme = settings.theme === 'dark' ? 'daylight' : 'dark'">
+        {{ settings.theme === 'dark' ? 'Daylight' : 'Dark set' }}
+      </button>
+      <button class="foot-button" @click="settings.units = settings.units === 'metric' ? 'imperial' : 'metric'">
+        {{ settings.units === 'metric' ? 'Feet, inches' : 'Metres' }}
+      </button>
+      <button class="foot-button" @click="emit('keys')">Keys ?</button>
+    </div>
+  </nav>
+</template>
+
+<style scoped>
+.spine {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  background: var(--panel);
+  border-right: 1px solid var(--line);
+}
+.logo {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  height: 52px;
+  padding: 0 14px;
+  border-bottom: 1px solid var(--line);
+  font-size: 17px;
+  font-weight: 650;
+}
+.list {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 12px 0;
+}
+.scene {
+  position: relative;
+  padding-bottom: 20px;
+}
+.scene::before {
+  content: '';
+  position: absolute;
+  left: 19.3px;
+  top: 10px;
+  bottom: -10px;
+  width: 1.4px;
+  background: var(--set);
+}
+.scene:last-child::before {
+  bottom: 0;
+}
+.scene-head {
+  display: flex;
+  gap: 10px;
+  padding: 2px 4px 2px 16px;
+  position: relative;
+}
+.node {
+  flex: none;
+  width: 8px;
+  height: 8px;
+  margin-top: 7px;
+  border: 1.4px solid var(--quiet);
+  background: var(--panel);
+}
+.shot {
+  position: relative;
+  display: flex;
+  gap: 6px;
+  padding: 4px 6px 4px 20px;
+  min-height: 38px;
+}
+.shot svg {
+  margin-top: 6px;
+  background: var(--panel);
+}
+.shot:hover,
+.shot.here {
+  background: var(--raised);
+}
+.shot.here {
+  box-shadow: inset 3px 0 var(--accent);
+}
+.ticks {
+  padding: 2px 4px 0 34px;
+}
+.ticks svg {
+  display: inline-block;
+}
+.foot {
+  border-top: 1px solid var(--line);
+  padding: 8px 12px;
+  display: grid;
+  gap: 2px;
+}
+.foot-button {
+  text-align: left;
+  padding: 3px 0;
+  font-size: 12px;
+  color: var(--quiet);
+}
+.foot-button:hover {
+  color: var(--ink);
+}
+.shade {
+  position: fixed;
+  inset: 0;
+  z-index: 30;
+  background: rgb(0 0 0 / 50%);
+}
+@media (width < 800px) {
+  .spine {
+    position: fixed;
+    inset: 0 auto 0 0;
+    z-index: 31;
+    width: 260px;
+    visibility: hidden;
+    transform: translateX(-100%);
+  }
+  .spine.open {
+    visibility: visible;
+    transform: none;
+  }
+  .shot {
+    min-height: 48px;
+  }
+  .foot-button {
+    min-height: 40px;
+  }
+}
+</style>
