@@ -1,8 +1,21 @@
 import { defineConfigWithVueTs, vueTsConfigs } from '@vue/eslint-config-typescript'
+import prettier from 'eslint-config-prettier'
 import pluginVue from 'eslint-plugin-vue'
+import accessibility from 'eslint-plugin-vuejs-accessibility'
 
 export default defineConfigWithVueTs(
   { ignores: ['src/api/generated/**', 'target/**'] },
-  pluginVue.configs['flat/essential'],
+  pluginVue.configs['flat/recommended'],
+  accessibility.configs['flat/recommended'],
   vueTsConfigs.recommended,
+  {
+    rules: {
+      // A label holds its control or names it: either is one that a screen reader finds.
+      'vuejs-accessibility/label-has-for': [
+        'error',
+        { components: [], controlComponents: ['TypedInput'], required: { some: ['nesting', 'id'] } },
+      ],
+    },
+  },
+  prettier,
 )

@@ -36,7 +36,10 @@ async function load() {
 }
 onMounted(load)
 usePrefetch(() => (route.params.id ? Number(route.params.id) : undefined))
-watch(() => session.name, (name) => name && void Promise.all([book.load(), output.load()]))
+watch(
+  () => session.name,
+  (name) => name && void Promise.all([book.load(), output.load()]),
+)
 
 function onKey(event: KeyboardEvent) {
   const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
@@ -58,10 +61,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     </main>
     <KeysDialog :open="keysOpen" @close="keysOpen = false" />
     <TeamDialog :open="teamOpen" @close="teamOpen = false" />
-    <div v-if="session.ended" class="ended" role="dialog" aria-modal="true" aria-label="Sign in to go on"><SignIn /></div>
+    <div v-if="session.ended" class="ended" role="dialog" aria-modal="true" aria-label="Sign in to go on">
+      <SignIn />
+    </div>
   </div>
   <main v-else class="flex h-full overflow-y-auto">
-    <p v-if="error" role="alert" class="m-auto">{{ error }} <button class="button ml-2" @click="load">Try again</button></p>
+    <p v-if="error" role="alert" class="m-auto">
+      {{ error }} <button class="button ml-2" @click="load">Try again</button>
+    </p>
     <SignIn v-else-if="session.session" />
     <p v-else class="m-auto text-quiet">Opening…</p>
   </main>

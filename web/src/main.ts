@@ -16,4 +16,5 @@ whenSignedOut(() => session.signedInAgain())
 app.use(router).mount('#app')
 
 // Where the browser allows it (https, or this very computer) the page opens without a network too.
-if ('serviceWorker' in navigator && import.meta.env.PROD) void navigator.serviceWorker.register('/sw.js').catch(() => undefined)
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  void navigator.serviceWorker.register('/sw.js').catch(() => undefined)

@@ -49,7 +49,8 @@ export async function call<T>(method: string, path: string, options: CallOptions
     headers['Oblume-Device'] = device
     if (pass) headers['X-XSRF-TOKEN'] = decodeURIComponent(pass)
   }
-  if (options.body !== undefined) headers['Content-Type'] = options.body instanceof Blob ? 'application/octet-stream' : 'application/json'
+  if (options.body !== undefined)
+    headers['Content-Type'] = options.body instanceof Blob ? 'application/octet-stream' : 'application/json'
   if (options.version !== undefined) headers['If-Match'] = `"${options.version}"`
   if (options.idempotencyKey) headers['Idempotency-Key'] = options.idempotencyKey
   let response: Response
@@ -58,7 +59,8 @@ export async function call<T>(method: string, path: string, options: CallOptions
       method,
       headers,
       signal: options.signal,
-      body: typeof options.body === 'string' || options.body instanceof Blob ? options.body : JSON.stringify(options.body),
+      body:
+        typeof options.body === 'string' || options.body instanceof Blob ? options.body : JSON.stringify(options.body),
     })
   } catch (failure) {
     if (options.signal?.aborted) throw failure

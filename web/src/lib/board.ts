@@ -1,4 +1,14 @@
-import type { Attribute, BoardCell, BoardKnot, BoardRow, BoardShot, BoardThread, Department, Phrase, Reason } from '@/api/types'
+import type {
+  Attribute,
+  BoardCell,
+  BoardKnot,
+  BoardRow,
+  BoardShot,
+  BoardThread,
+  Department,
+  Phrase,
+  Reason,
+} from '@/api/types'
 
 /** Sizes of the carry board, px. */
 export interface BoardSizes {
@@ -60,7 +70,14 @@ export function laneY(sizes: BoardSizes, lane: number): number {
  * @param lefts px of each column's left edge
  * @param ink for what gives no light of its own
  */
-export function threads(row: BoardRow, shots: BoardShot[], based: number[], lefts: number[], sizes: BoardSizes, ink: string): Threads {
+export function threads(
+  row: BoardRow,
+  shots: BoardShot[],
+  based: number[],
+  lefts: number[],
+  sizes: BoardSizes,
+  ink: string,
+): Threads {
   const now = states(row, based)
   const segments: Segment[] = []
   const bars: Threads['bars'] = []
@@ -77,13 +94,20 @@ export function threads(row: BoardRow, shots: BoardShot[], based: number[], left
       const y0 = laneY(sizes, shots[from]!.lane)
       const start = lefts[from]! + sizes.column
       const stop = state.state === 'ON' ? x : knot
-      const branch = y0 === y ? `M${start},${y}` : `M${start - 30},${y0}C${start - 16},${y0} ${start - 16},${y} ${start},${y}`
+      const branch =
+        y0 === y ? `M${start},${y}` : `M${start - 30},${y0}C${start - 16},${y0} ${start - 16},${y} ${start},${y}`
       if (start < x || y0 !== y) segments.push({ d: `${branch}H${x}`, stroke: colour(before), width: 1, faint: true })
-      if (state.state !== 'ON') segments.push({ d: `M${x},${y}H${stop}`, stroke: colour(before), width: 2, faint: false })
+      if (state.state !== 'ON')
+        segments.push({ d: `M${x},${y}H${stop}`, stroke: colour(before), width: 2, faint: false })
     }
     if (state.state === 'ON') {
       const ends = !based.includes(i)
-      segments.push({ d: `M${comes ? x : knot},${y}H${x + sizes.column - (ends ? 5 : 0)}`, stroke: colour(state), width: 2, faint: false })
+      segments.push({
+        d: `M${comes ? x : knot},${y}H${x + sizes.column - (ends ? 5 : 0)}`,
+        stroke: colour(state),
+        width: 2,
+        faint: false,
+      })
       if (ends) bars.push({ x: x + sizes.column - 5, y, stroke: colour(state) })
       if (!comes) bars.push({ x: knot, y, stroke: colour(state) })
     } else if (comes) bars.push({ x: knot, y, stroke: colour(before) })
@@ -123,7 +147,12 @@ export interface CellWords {
 }
 
 /** What stands in a cell: the figures that were tied there, and what else changed in a few words. */
-export function cellWords(cell: BoardCell | undefined, standing: BoardThread['state'], first: boolean, printed: (both: Phrase) => string): CellWords {
+export function cellWords(
+  cell: BoardCell | undefined,
+  standing: BoardThread['state'],
+  first: boolean,
+  printed: (both: Phrase) => string,
+): CellWords {
   const knots = cell?.knots ?? []
   const of = (a: Attribute) => knots.find((k) => k.attribute === a)
   if (of('STANDING') && standing !== 'ON') return { figures: '', words: standing === 'OFF' ? 'off' : 'out' }
@@ -131,7 +160,10 @@ export function cellWords(cell: BoardCell | undefined, standing: BoardThread['st
     const k = of(a)
     return k ? [printed(k.say).replace(/ (%|K|mm)$/, '$1')] : []
   }).join(' ')
-  const rest = knots.filter((k) => !FIGURES.includes(k.attribute) && (first ? TOLD_AT_FIRST.includes(k.attribute) : !UNSAID.includes(k.attribute)))
+  const rest = knots.filter(
+    (k) =>
+      !FIGURES.includes(k.attribute) && (first ? TOLD_AT_FIRST.includes(k.attribute) : !UNSAID.includes(k.attribute)),
+  )
   const also = first ? [] : knots.filter((k) => (k.attribute === 'HEIGHT' || k.attribute === 'AIM') && !of('PLACE'))
   const words = [...rest, ...also].map((k) => short(k, first, printed)).filter(Boolean)
   return { figures, words: words.join(', ') || (figures || first ? '' : knots.map((k) => k.label).join(', ')) }
@@ -139,7 +171,10 @@ export function cellWords(cell: BoardCell | undefined, standing: BoardThread['st
 
 function short(knot: BoardKnot, first: boolean, printed: (both: Phrase) => string): string {
   const said = printed(first ? knot.say : knot.words)
-  if (knot.attribute === 'MODIFIERS') return said === 'none' ? '' : said.replace(/ on [\d.]+ m frame(?:, [\d.]+ m before the lens)?/g, ' frame').replaceAll(';', ',')
+  if (knot.attribute === 'MODIFIERS')
+    return said === 'none'
+      ? ''
+      : said.replace(/ on [\d.]+ m frame(?:, [\d.]+ m before the lens)?/g, ' frame').replaceAll(';', ',')
   return knot.attribute === 'PLACE' ? said : `${knot.label} ${said}`
 }
 
@@ -163,7 +198,10 @@ export function shownRows(rows: BoardRow[], based: number[], filter: BoardFilter
     const { placement } = row
     const changes = row.cells.filter((c) => based[c.shot]! >= 0)
     return (
-      (!wanted || [placement.name, placement.piece.unit, placement.piece.what, placement.role.replace('_', ' ')].some((w) => w?.toLowerCase().includes(wanted))) &&
+      (!wanted ||
+        [placement.name, placement.piece.unit, placement.piece.what, placement.role.replace('_', ' ')].some((w) =>
+          w?.toLowerCase().includes(wanted),
+        )) &&
       (!filter.department || row.department === filter.department) &&
       (!filter.role || placement.role === filter.role) &&
       (!filter.changed || changes.length > 0) &&

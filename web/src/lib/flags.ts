@@ -23,7 +23,9 @@ export function placeFlag(at: Px, letters: number, taken: Box[], plan: { width: 
     const left = within(at.x + way.x * (OFF_PX + width / 2) - width / 2, plan.width - width)
     const top = within(at.y + way.y * OFF_PX - HIGH_PX / 2, plan.height - HIGH_PX)
     const flag = { at, left, right: left + width, top, bottom: top + HIGH_PX }
-    const cost = taken.reduce((sum, other) => sum + overlap(flag, other), 0) + Math.hypot(left + width / 2 - at.x, top + HIGH_PX / 2 - at.y)
+    const cost =
+      taken.reduce((sum, other) => sum + overlap(flag, other), 0) +
+      Math.hypot(left + width / 2 - at.x, top + HIGH_PX / 2 - at.y)
     if (cost < least) [best, least] = [flag, cost]
   }
   return best!

@@ -28,7 +28,11 @@ function inLens(lens: Lens, p: Point3): InLens {
   const t = (lens.tiltDeg * Math.PI) / 180
   const [dx, dy, dz] = [p.xM - lens.at.xM, p.yM - lens.at.yM, p.zM - lens.heightM]
   const forward = dx * Math.sin(b) + dy * Math.cos(b)
-  return { right: dx * Math.cos(b) - dy * Math.sin(b), up: dz * Math.cos(t) - forward * Math.sin(t), depth: forward * Math.cos(t) + dz * Math.sin(t) }
+  return {
+    right: dx * Math.cos(b) - dy * Math.sin(b),
+    up: dz * Math.cos(t) - forward * Math.sin(t),
+    depth: forward * Math.cos(t) + dz * Math.sin(t),
+  }
 }
 
 function flat(lens: Lens, p: InLens): { x: number; y: number } {
@@ -48,7 +52,11 @@ export function seenLine(lens: Lens, a: Point3, b: Point3) {
   if (p.depth < NEAREST_M && q.depth < NEAREST_M) return undefined
   const cut = (near: InLens, far: InLens): InLens => {
     const part = (NEAREST_M - near.depth) / (far.depth - near.depth)
-    return { right: near.right + part * (far.right - near.right), up: near.up + part * (far.up - near.up), depth: NEAREST_M }
+    return {
+      right: near.right + part * (far.right - near.right),
+      up: near.up + part * (far.up - near.up),
+      depth: NEAREST_M,
+    }
   }
   if (p.depth < NEAREST_M) p = cut(p, q)
   if (q.depth < NEAREST_M) q = cut(q, p)

@@ -29,12 +29,19 @@ export interface Rung {
 }
 
 /** The sources that reach one side of a mark, brightest first; those beyond the ladder's foot are left out. */
-export function rungs(mark: AtMark, sources: SourceView[], side: 'lit' | 'shadow' | 'background', foot: number): Rung[] {
+export function rungs(
+  mark: AtMark,
+  sources: SourceView[],
+  side: 'lit' | 'shadow' | 'background',
+  foot: number,
+): Rung[] {
   return mark.from
     .flatMap((one: SourceAtMark) => {
       const stops = one[side]?.overStops
       const source = sources.find((s) => s.key === one.key)
-      return stops === undefined || stops < foot || !source ? [] : [{ key: one.key, name: source.name, swatch: source.swatch ?? 'var(--quiet)', stops }]
+      return stops === undefined || stops < foot || !source
+        ? []
+        : [{ key: one.key, name: source.name, swatch: source.swatch ?? 'var(--quiet)', stops }]
     })
     .sort((a, b) => b.stops - a.stops)
 }

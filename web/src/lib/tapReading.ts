@@ -15,9 +15,18 @@ export interface Tapped {
 export function lineOf(tapped: Tapped): string {
   const places = tapped.light ? PLACES.slice(0, 1) : PLACES
   const said = (place: Place, text: string) => (place === 'lit' && text.startsWith('T') ? text : `${place} ${text}`)
-  const stops = places.filter((p) => tapped.at[p]?.stop).map((p) => said(p, `T${tapped.at[p]!.stop}${tapped.at[p]!.third ? ` ${tapped.at[p]!.third}` : ''}`))
-  const colour = [tapped.kelvin && `${tapped.kelvin} K`, tapped.tint !== undefined && `${tapped.tint < 0 ? '-' : '+'}${(Math.abs(tapped.tint) / 1000).toFixed(3)}`].filter(Boolean).join(' ')
-  const signals = tapped.light ? [] : places.filter((p) => tapped.at[p]?.signal).map((p) => said(p, `${tapped.at[p]!.signal} %`))
+  const stops = places
+    .filter((p) => tapped.at[p]?.stop)
+    .map((p) => said(p, `T${tapped.at[p]!.stop}${tapped.at[p]!.third ? ` ${tapped.at[p]!.third}` : ''}`))
+  const colour = [
+    tapped.kelvin && `${tapped.kelvin} K`,
+    tapped.tint !== undefined && `${tapped.tint < 0 ? '-' : '+'}${(Math.abs(tapped.tint) / 1000).toFixed(3)}`,
+  ]
+    .filter(Boolean)
+    .join(' ')
+  const signals = tapped.light
+    ? []
+    : places.filter((p) => tapped.at[p]?.signal).map((p) => said(p, `${tapped.at[p]!.signal} %`))
   const read = [...stops, colour, ...signals].filter(Boolean).join(', ')
   return [tapped.light && `${tapped.light} alone`, read].filter(Boolean).join(' ')
 }

@@ -18,7 +18,13 @@ export interface Footprint {
  * @param pxPerLetter width of a letter of a name
  * @param lanes how many there are; what fits in none stands in the last
  */
-export function footprints(lights: PatchedLight[], universe: number, pxPerSlot: number, pxPerLetter: number, lanes: number): Footprint[] {
+export function footprints(
+  lights: PatchedLight[],
+  universe: number,
+  pxPerSlot: number,
+  pxPerLetter: number,
+  lanes: number,
+): Footprint[] {
   const ends = Array.from({ length: lanes }, () => -Infinity)
   return lights
     .filter((l) => l.patch.universe === universe && l.patch.address !== undefined)

@@ -1,4 +1,14 @@
-import { computed, onBeforeUnmount, reactive, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import {
+  computed,
+  onBeforeUnmount,
+  reactive,
+  ref,
+  shallowRef,
+  watch,
+  type ComputedRef,
+  type Ref,
+  type ShallowRef,
+} from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call, type ApiError } from '@/api/client'
 import type { Kind, Understood } from '@/api/types'
@@ -38,7 +48,10 @@ const UNITS: Partial<Record<Kind, [metric: string, imperial: string]>> = { LENGT
  * @param options.fields for what stands in them now (a choice can bring others), by name, where it can be after the JSON field of the request, so that a refusal finds its way back
  * @param options.draw asks for all that the picture shows, from the values as the server read them (metres, lux)
  */
-export function useBench<P>(options: { fields: (text: Record<string, string>) => Record<string, BenchField>; draw: (values: Values) => Promise<P> }): UseBenchReturn<P> {
+export function useBench<P>(options: {
+  fields: (text: Record<string, string>) => Record<string, BenchField>
+  draw: (values: Values) => Promise<P>
+}): UseBenchReturn<P> {
   const settings = useSettings()
   const route = useRoute()
   const router = useRouter()
@@ -62,11 +75,15 @@ export function useBench<P>(options: { fields: (text: Record<string, string>) =>
 
   const latest = useLatest({
     send: async (typed: { name: string; kind: Kind; text: string }[]) => {
-      const { items } = await call<{ items: Understood[] }>('POST', '/api/bench/read', { body: { items: typed.map(({ kind, text }) => ({ kind, text })) } })
+      const { items } = await call<{ items: Understood[] }>('POST', '/api/bench/read', {
+        body: { items: typed.map(({ kind, text }) => ({ kind, text })) },
+      })
       read = Object.fromEntries(typed.map((one, i) => [one.name, items[i]!]))
       const wrong = Object.entries(read).filter(([, item]) => item.problem)
       if (wrong.length) return { wrong: Object.fromEntries(wrong.map(([name, item]) => [name, item.problem!])) }
-      return { drawn: await options.draw(Object.fromEntries(Object.entries(read).map(([name, item]) => [name, item.value!]))) }
+      return {
+        drawn: await options.draw(Object.fromEntries(Object.entries(read).map(([name, item]) => [name, item.value!]))),
+      }
     },
     onAnswer: (answer) => {
       problems.value = answer.wrong ?? {}
@@ -106,7 +123,10 @@ export function useBench<P>(options: { fields: (text: Record<string, string>) =>
     clearTimeout(keeping)
     keeping = setTimeout(() => {
       const changed = Object.entries(options.fields(text)).filter(([name, field]) => text[name] !== field.start)
-      if (route.path === path) void router.replace({ query: Object.fromEntries(changed.map(([name, field]) => [name, shared(name, field.kind)])) })
+      if (route.path === path)
+        void router.replace({
+          query: Object.fromEntries(changed.map(([name, field]) => [name, shared(name, field.kind)])),
+        })
     }, KEPT_AFTER_MS)
   }
   onBeforeUnmount(() => clearTimeout(keeping))

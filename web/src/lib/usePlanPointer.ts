@@ -4,7 +4,10 @@ import { bearingBetween, gap, toCentimetre, toPlan, type Px } from './screen'
 import type { UseViewportReturn } from './useViewport'
 
 /** What a pointer has hold of: the plan, a thing with all that is moved with it, or the handle that turns one. */
-export type Grip = { kind: 'pan' } | { kind: 'move'; key: string; from: Px; also: { key: string; from: Px }[] } | { kind: 'turn'; key: string }
+export type Grip =
+  | { kind: 'pan' }
+  | { kind: 'move'; key: string; from: Px; also: { key: string; from: Px }[] }
+  | { kind: 'turn'; key: string }
 
 export interface UsePlanPointerReturn {
   down: (event: PointerEvent, wanted: Grip) => void

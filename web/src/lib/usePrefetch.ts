@@ -21,7 +21,9 @@ export function usePrefetch(openShot: () => number | undefined) {
     const scenes = production.scenes
     const shots = scenes.flatMap((s) => s.shots.map((shot) => shot.id))
     const at = Math.max(0, shots.indexOf(openShot() ?? -1))
-    const near = [...shots].sort((a, b) => Math.abs(shots.indexOf(a) - at) - Math.abs(shots.indexOf(b) - at)).slice(0, MOST_SHOTS)
+    const near = [...shots]
+      .sort((a, b) => Math.abs(shots.indexOf(a) - at) - Math.abs(shots.indexOf(b) - at))
+      .slice(0, MOST_SHOTS)
     await readAll([...scenes.map((s) => `/api/scenes/${s.id}/carry`), ...near.flatMap(pathsOf)], () => mine === round)
   }
 
@@ -46,7 +48,11 @@ export function usePrefetch(openShot: () => number | undefined) {
     }, SETTLED_MS)
   }
 
-  watch(() => [!!book.book, connection.live], ([there, live]) => there && live && soon(), { immediate: true })
+  watch(
+    () => [!!book.book, connection.live],
+    ([there, live]) => there && live && soon(),
+    { immediate: true },
+  )
   /* of what others change, what was read ahead of that shot is read anew */
   const dirty = new Set<number>()
   let after: ReturnType<typeof setTimeout> | undefined
@@ -58,7 +64,12 @@ export function usePrefetch(openShot: () => number | undefined) {
     after = setTimeout(() => {
       const shots = [...dirty]
       dirty.clear()
-      void readAll([...new Set(shots.flatMap((s) => book.shots.get(s)?.scene.id ?? []))].map((s) => `/api/scenes/${s}/carry`).concat(shots.flatMap(pathsOf)), () => true)
+      void readAll(
+        [...new Set(shots.flatMap((s) => book.shots.get(s)?.scene.id ?? []))]
+          .map((s) => `/api/scenes/${s}/carry`)
+          .concat(shots.flatMap(pathsOf)),
+        () => true,
+      )
     }, SETTLED_MS)
   })
 }

@@ -41,7 +41,11 @@ export function useViewport(options: {
     const b = bounds(points)
     const scale = Math.max(
       FARTHEST,
-      Math.min(CLOSEST, (width - 2 * margin) / Math.max(1, b.right - b.left), (height - 2 * margin) / Math.max(1, b.top - b.bottom)),
+      Math.min(
+        CLOSEST,
+        (width - 2 * margin) / Math.max(1, b.right - b.left),
+        (height - 2 * margin) / Math.max(1, b.top - b.bottom),
+      ),
     )
     return {
       scale,

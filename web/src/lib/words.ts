@@ -1,4 +1,16 @@
-import { held, value, type Attribute, type Placed, type Reason, type AttributeValue, type Department, type Patch, type Role, type ShotStage, type TeamRole } from '@/api/types'
+import {
+  held,
+  value,
+  type Attribute,
+  type Placed,
+  type Reason,
+  type AttributeValue,
+  type Department,
+  type Patch,
+  type Role,
+  type ShotStage,
+  type TeamRole,
+} from '@/api/types'
 
 export const REASONS: { key: Reason; name: string; means: string }[] = [
   { key: 'MATCH', name: 'match', means: 'so that it looks the same' },
@@ -86,7 +98,11 @@ export const ATTRIBUTES: Record<Attribute, string> = {
 export function words(value: AttributeValue | undefined): string {
   return Object.entries(value ?? {})
     .filter(([, part]) => part !== false && part !== null)
-    .map(([part, figure]) => (Array.isArray(figure) ? figure.map((m: { name: string }) => m.name).join(', ') || 'none' : `${part.replace(/M$|Deg$/, '')} ${figure}`))
+    .map(([part, figure]) =>
+      Array.isArray(figure)
+        ? figure.map((m: { name: string }) => m.name).join(', ') || 'none'
+        : `${part.replace(/M$|Deg$/, '')} ${figure}`,
+    )
     .join(', ')
 }
 
@@ -123,21 +139,28 @@ export function typed(placed: Placed, attribute: Attribute, imperial: boolean): 
     }
     case 'AIM': {
       const aim = placed.aim
-      return aim ? `${Math.round(aim.bearingDeg)} ${aim.tiltDeg < 0 ? 'down' : 'up'} ${Math.abs(Math.round(aim.tiltDeg))}` : ''
+      return aim
+        ? `${Math.round(aim.bearingDeg)} ${aim.tiltDeg < 0 ? 'down' : 'up'} ${Math.abs(Math.round(aim.tiltDeg))}`
+        : ''
     }
     case 'WHITE': {
       const white = value(placed, 'WHITE')
       return white ? `${white.kelvin}${white.duv ? ` ${white.duv > 0 ? '+' : ''}${white.duv}` : ''}` : ''
     }
     default:
-      return ((imperial ? held(placed, attribute)?.sayImperial : held(placed, attribute)?.say) ?? '').replace(/ (%|K|m|mm|s)$|°$/, '').replace('−', '-')
+      return ((imperial ? held(placed, attribute)?.sayImperial : held(placed, attribute)?.say) ?? '')
+        .replace(/ (%|K|m|mm|s)$|°$/, '')
+        .replace('−', '-')
   }
 }
 
 /** What is told of a thing beside its name: level and colour of a light, lens and height of a camera. */
 export function recorded(placed: Placed): string {
   const light = placed.light
-  if (!light) return placed.placement.kind === 'CAMERA' ? [held(placed, 'LENS')?.say, held(placed, 'HEIGHT')?.say].filter(Boolean).join(', ') : ''
+  if (!light)
+    return placed.placement.kind === 'CAMERA'
+      ? [held(placed, 'LENS')?.say, held(placed, 'HEIGHT')?.say].filter(Boolean).join(', ')
+      : ''
   if (value(placed, 'STANDING')?.state === 'OFF') return 'off'
   const gel = value(placed, 'MODIFIERS')?.items.find((m) => m.gel)
   const colour = gel ? gel.name : light.kelvin ? `${Math.round(light.kelvin)}K` : ''

@@ -45,7 +45,8 @@ export const useBoard = defineStore('board', () => {
   connection.onChanged((changed) => {
     if (!board.value || !/^\/api\/(shots|scenes|looks|sets)/.test(changed.path)) return
     const shot = /^\/api\/shots\/(\d+)/.exec(changed.path)?.[1]
-    if (!shot || !book.shots.has(Number(shot)) || book.shots.get(Number(shot))?.scene.id === board.value.sceneId) void refresh()
+    if (!shot || !book.shots.has(Number(shot)) || book.shots.get(Number(shot))?.scene.id === board.value.sceneId)
+      void refresh()
   })
   connection.onReconnect(() => void refresh())
 

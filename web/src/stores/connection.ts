@@ -35,12 +35,16 @@ export const useConnection = defineStore('connection', () => {
   const lost = computed(() => failed.value && !live.value)
   const others = computed(() => present.value.filter((p) => p.device !== device))
   /** Names of who else looks at this shot, each once. */
-  const here = computed(() => [...new Set(others.value.filter((p) => p.shotId !== undefined && p.shotId === shotId.value).map((p) => p.person))])
+  const here = computed(() => [
+    ...new Set(others.value.filter((p) => p.shotId !== undefined && p.shotId === shotId.value).map((p) => p.person)),
+  ])
 
   function open() {
     stream?.close()
     stream = new EventSource(`/api/live?device=${device}${shotId.value ? `&shot=${shotId.value}` : ''}`)
-    stream.addEventListener('presence', (e) => received(() => (present.value = (JSON.parse(e.data) as { present: Present[] }).present)))
+    stream.addEventListener('presence', (e) =>
+      received(() => (present.value = (JSON.parse(e.data) as { present: Present[] }).present)),
+    )
     stream.addEventListener('beat', () => received())
     stream.addEventListener('changed', (e) => {
       received()
@@ -71,8 +75,14 @@ export const useConnection = defineStore('connection', () => {
   function look() {
     if (!session.name || session.ended) return
     if (live.value && Date.now() - heard.value > SILENT_MS) fail()
-    if (stream?.readyState === EventSource.CLOSED || (!live.value && navigator.onLine && stream?.readyState !== EventSource.CONNECTING)) {
-      void session.load().then(() => session.name && open(), () => undefined)
+    if (
+      stream?.readyState === EventSource.CLOSED ||
+      (!live.value && navigator.onLine && stream?.readyState !== EventSource.CONNECTING)
+    ) {
+      void session.load().then(
+        () => session.name && open(),
+        () => undefined,
+      )
     }
   }
 

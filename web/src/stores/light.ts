@@ -39,12 +39,19 @@ export const useLight = defineStore('light', () => {
   )
   /** The changes of the answer that come of the preview, with the levels that hold. */
   const passed = computed(() => {
-    const keys = [...preview.value.changes.map((c) => `${c.placement}/${c.attribute}`), ...preview.value.holds.map((k) => `${k}/LEVEL`)]
+    const keys = [
+      ...preview.value.changes.map((c) => `${c.placement}/${c.attribute}`),
+      ...preview.value.holds.map((k) => `${k}/LEVEL`),
+    ]
     return answer.value?.changes.filter((c) => keys.includes(`${c.placement}/${c.attribute}`)) ?? []
   })
   const question = computed(() => {
     const base = showRecord.value ? NOTHING : (trial.value ?? NOTHING)
-    return { changes: merged(base.changes, preview.value.changes), holds: [...new Set([...base.holds, ...preview.value.holds])], out: muted.value }
+    return {
+      changes: merged(base.changes, preview.value.changes),
+      holds: [...new Set([...base.holds, ...preview.value.holds])],
+      out: muted.value,
+    }
   })
 
   interface Asked {
@@ -57,7 +64,10 @@ export const useLight = defineStore('light', () => {
   const settled = computed(() => answered.value === asked.value)
 
   const latest = useLatest({
-    send: async (to: Asked) => ({ to, tried: await call<TrialView>('POST', `/api/shots/${to.shotId}/light`, { body: to.body }) }),
+    send: async (to: Asked) => ({
+      to,
+      tried: await call<TrialView>('POST', `/api/shots/${to.shotId}/light`, { body: to.body }),
+    }),
     onAnswer: ({ to, tried }) => {
       if (to.shotId !== plot.plot?.shot.id) return
       refused.value = ''
@@ -124,7 +134,9 @@ export const useLight = defineStore('light', () => {
     if (!wanted) {
       const at = active.value
       trials.value = trials.value.map((t, i) =>
-        i === at ? { ...t, changes: t.changes.filter((c) => c.placement !== placement || c.attribute !== attribute) } : t,
+        i === at
+          ? { ...t, changes: t.changes.filter((c) => c.placement !== placement || c.attribute !== attribute) }
+          : t,
       )
       return Promise.resolve()
     }
@@ -163,8 +175,28 @@ export const useLight = defineStore('light', () => {
   }
 
   return {
-    answer, refused, settled, muted, trials, active, preview, showRecord, chosenMark,
-    trial, trying, light, mark, passed,
-    begin, put, wish, wishOne, drop, keep, toggleOut, alone, merged,
+    answer,
+    refused,
+    settled,
+    muted,
+    trials,
+    active,
+    preview,
+    showRecord,
+    chosenMark,
+    trial,
+    trying,
+    light,
+    mark,
+    passed,
+    begin,
+    put,
+    wish,
+    wishOne,
+    drop,
+    keep,
+    toggleOut,
+    alone,
+    merged,
   }
 })

@@ -15,7 +15,16 @@ export const useMoves = defineStore('moves', () => {
 
   const sides = computed(() => (moves.value ? `from=${moves.value.from.id}&to=${moves.value.to.id}` : ''))
   /** Ticks that wait on this device, by the move's key. */
-  const waiting = computed(() => new Map(outbox.waiting.flatMap((w): [string, boolean][] => (w.label.startsWith('tick ') && w.path.includes('/moves/ticks') ? [[w.label.slice(5), w.method === 'PUT']] : []))))
+  const waiting = computed(
+    () =>
+      new Map(
+        outbox.waiting.flatMap((w): [string, boolean][] =>
+          w.label.startsWith('tick ') && w.path.includes('/moves/ticks')
+            ? [[w.label.slice(5), w.method === 'PUT']]
+            : [],
+        ),
+      ),
+  )
 
   async function load(from: string, to: string) {
     asked = `${from} ${to}`

@@ -44,15 +44,23 @@ export const useOutbox = defineStore('outbox', () => {
   async function load() {
     if (!session.name) return
     const before = await unsentOf<OutboxItem>(session.name)
-    waiting.value = [...before, ...waiting.value.filter((w) => !before.some((b) => b.idempotencyKey === w.idempotencyKey))].sort((a, b) => a.queuedAt - b.queuedAt)
+    waiting.value = [
+      ...before,
+      ...waiting.value.filter((w) => !before.some((b) => b.idempotencyKey === w.idempotencyKey)),
+    ].sort((a, b) => a.queuedAt - b.queuedAt)
     void flush()
   }
   watch(() => session.name, load, { immediate: true })
   window.addEventListener('pageshow', (event) => event.persisted && void load())
-  watch(() => connection.live, (live) => live && void flush())
+  watch(
+    () => connection.live,
+    (live) => live && void flush(),
+  )
 
   function put(edit: OutboxItem) {
-    waiting.value = [...waiting.value.filter((w) => w.idempotencyKey !== edit.idempotencyKey), edit].sort((a, b) => a.queuedAt - b.queuedAt)
+    waiting.value = [...waiting.value.filter((w) => w.idempotencyKey !== edit.idempotencyKey), edit].sort(
+      (a, b) => a.queuedAt - b.queuedAt,
+    )
     if (session.name) void keepUnsent({ ...edit, person: session.name })
   }
 
@@ -85,7 +93,11 @@ export const useOutbox = defineStore('outbox', () => {
       return undefined
     }
     try {
-      return await call<T>(edit.method, edit.path, { body: edit.body, version: edit.version, idempotencyKey: whole.idempotencyKey })
+      return await call<T>(edit.method, edit.path, {
+        body: edit.body,
+        version: edit.version,
+        idempotencyKey: whole.idempotencyKey,
+      })
     } catch (failure) {
       if (!(failure instanceof ApiError) || !failure.unanswered) throw failure
       add(whole)

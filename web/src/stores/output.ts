@@ -16,7 +16,8 @@ export const useOutput = defineStore('output', () => {
   /** Without a line nobody knows: what is shown then is how it was. */
   const said = computed(() => {
     const live = now.value?.live
-    if (live && connection.lost) return `${live.slate} was live when the line was lost: the rig goes on by itself, or holds or goes black as each unit is set to`
+    if (live && connection.lost)
+      return `${live.slate} was live when the line was lost: the rig goes on by itself, or holds or goes black as each unit is set to`
     if (live) return `${live.slate} is live on ${now.value?.armed?.outlet}`
     if (now.value?.armed) return `armed on ${now.value.armed.outlet}, nothing is sent`
     return 'output is off'
@@ -49,7 +50,10 @@ export const useOutput = defineStore('output', () => {
 
   const arm = (outlet: string, confirmed: string) => ask('/api/output/arm', { outlet, confirmed })
   const stop = () => ask('/api/output/stop', {})
-  const recall = (shotId: number, body: { fadeSeconds: number; priority: number; stateDigest: number; warned: boolean }) => ask(`/api/shots/${shotId}/recall`, body)
+  const recall = (
+    shotId: number,
+    body: { fadeSeconds: number; priority: number; stateDigest: number; warned: boolean },
+  ) => ask(`/api/shots/${shotId}/recall`, body)
 
   connection.onChanged((changed) => void (/^\/api\/(output|shots|rig)/.test(changed.path) && now.value && load()))
   connection.onReconnect(() => void load())

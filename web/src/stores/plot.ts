@@ -2,7 +2,17 @@ import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { ApiError, call, sentence } from '@/api/client'
 import { held, revisionOf } from '@/api/types'
-import type { Attribute, AttributeValue, Placed, PlacementCard, Plot, Reason, ConflictingValue, ChangeView, ProposedChange } from '@/api/types'
+import type {
+  Attribute,
+  AttributeValue,
+  Placed,
+  PlacementCard,
+  Plot,
+  Reason,
+  ConflictingValue,
+  ChangeView,
+  ProposedChange,
+} from '@/api/types'
 import { ATTRIBUTES, words } from '@/lib/words'
 import { useBook } from './book'
 import { useLight } from './light'
@@ -47,7 +57,9 @@ export const usePlot = defineStore('plot', () => {
   const locked = computed(() => closed.value || !session.may('EDIT'))
   const patchLocked = computed(() => closed.value || !session.may('PATCH'))
   /** What waits on this device to be sent, of this shot. */
-  const waiting = computed(() => outbox.waiting.flatMap((w) => (w.shotId === plot.value?.shot.id && w.wish && !w.current ? [w.wish] : [])))
+  const waiting = computed(() =>
+    outbox.waiting.flatMap((w) => (w.shotId === plot.value?.shot.id && w.wish && !w.current ? [w.wish] : [])),
+  )
   /** What is placed, as it is tried, or as it will be when what waits is sent. */
   const placements = computed(() =>
     (plot.value?.placements ?? []).map((p) => {
@@ -103,12 +115,25 @@ export const usePlot = defineStore('plot', () => {
     for (const wish of wishes) {
       const before = held(placed, wish.attribute)
       const say = wish.text ?? words(wish.value)
-      values[wish.attribute] = { ...before, ...(wish.value && { value: wish.value }), say, sayImperial: say, tiedHere: true }
+      values[wish.attribute] = {
+        ...before,
+        ...(wish.value && { value: wish.value }),
+        say,
+        sayImperial: say,
+        tiedHere: true,
+      }
     }
     return { ...placed, values: values as Placed['values'] }
   }
 
-  async function send(key: string, attribute: Attribute, wanted: ValueEdit, why: Reason | undefined, said: string | undefined, revision: number) {
+  async function send(
+    key: string,
+    attribute: Attribute,
+    wanted: ValueEdit,
+    why: Reason | undefined,
+    said: string | undefined,
+    revision: number,
+  ) {
     const { id, slate } = plot.value!.shot
     saving.value++
     try {
@@ -142,15 +167,28 @@ export const usePlot = defineStore('plot', () => {
     const light = useLight()
     if (light.trying) return light.wishOne(key, attribute, wanted)
     return inTurn(async () => {
-      await send(key, attribute, wanted, based.value ? reason.value : undefined, note.value, seen ?? revisionOf(find(key), attribute))
+      await send(
+        key,
+        attribute,
+        wanted,
+        based.value ? reason.value : undefined,
+        note.value,
+        seen ?? revisionOf(find(key), attribute),
+      )
       note.value = ''
     })
   }
 
-  async function sendAll(changes: { placement: string; attribute: Attribute; value?: AttributeValue; revision: number }[], why: Reason | undefined, said: string | undefined) {
+  async function sendAll(
+    changes: { placement: string; attribute: Attribute; value?: AttributeValue; revision: number }[],
+    why: Reason | undefined,
+    said: string | undefined,
+  ) {
     saving.value++
     try {
-      plot.value = await call<Plot>('POST', `/api/shots/${plot.value!.shot.id}/knots`, { body: { changes, reason: why, note: said || undefined } })
+      plot.value = await call<Plot>('POST', `/api/shots/${plot.value!.shot.id}/knots`, {
+        body: { changes, reason: why, note: said || undefined },
+      })
       tried.value = []
       problem.value = undefined
     } catch (failure) {
@@ -166,7 +204,12 @@ export const usePlot = defineStore('plot', () => {
   function keepAll(changes: Pick<ChangeView, 'placement' | 'attribute' | 'value'>[]) {
     return inTurn(async () => {
       await sendAll(
-        changes.map(({ placement, attribute, value }) => ({ placement, attribute, value, revision: revisionOf(find(placement), attribute) })),
+        changes.map(({ placement, attribute, value }) => ({
+          placement,
+          attribute,
+          value,
+          revision: revisionOf(find(placement), attribute),
+        })),
         based.value ? reason.value : undefined,
         note.value,
       )
@@ -178,7 +221,8 @@ export const usePlot = defineStore('plot', () => {
   async function dropAll(changes: Pick<ChangeView, 'placement' | 'attribute' | 'value'>[]) {
     const light = useLight()
     try {
-      if (light.trying) await light.wish(changes.map(({ placement, attribute, value }) => ({ placement, attribute, value })))
+      if (light.trying)
+        await light.wish(changes.map(({ placement, attribute, value }) => ({ placement, attribute, value })))
       else await keepAll(changes)
     } catch (failure) {
       problem.value = { sentence: sentence(failure) }
@@ -190,7 +234,10 @@ export const usePlot = defineStore('plot', () => {
     return inTurn(async () => {
       const { placement, version } = find(key)
       const { name, role, motivation, group, locked } = { ...placement, ...card }
-      plot.value = await call<Plot>('PUT', `/api/shots/${plot.value!.shot.id}/placements/${key}`, { body: { name, role, motivation, group, locked }, version })
+      plot.value = await call<Plot>('PUT', `/api/shots/${plot.value!.shot.id}/placements/${key}`, {
+        body: { name, role, motivation, group, locked },
+        version,
+      })
     })
   }
 
@@ -235,8 +282,14 @@ export const usePlot = defineStore('plot', () => {
     if (mine && /^\/api\/(shots|scenes|sets|looks)/.test(changed.path)) void refresh()
   })
   connection.onReconnect(() => void refresh())
-  watch(() => outbox.sent, () => void refresh())
-  watch(() => plot.value?.shot.id, (id) => connection.viewShot(id))
+  watch(
+    () => outbox.sent,
+    () => void refresh(),
+  )
+  watch(
+    () => plot.value?.shot.id,
+    (id) => connection.viewShot(id),
+  )
 
   async function takeTheirs() {
     conflict.value = undefined
@@ -249,15 +302,47 @@ export const usePlot = defineStore('plot', () => {
     if (!mine) return
     conflict.value = undefined
     try {
-      await send(mine.current.placement, mine.current.attribute, mine.wanted, mine.reason, mine.note, mine.current.revision)
+      await send(
+        mine.current.placement,
+        mine.current.attribute,
+        mine.wanted,
+        mine.reason,
+        mine.note,
+        mine.current.revision,
+      )
     } catch (failure) {
       if (!conflict.value) problem.value = { sentence: sentence(failure) }
     }
   }
 
   return {
-    plot, selected, reason, note, problem, conflict, saving, tried, multiSelection, waiting,
-    set, based, locked, patchLocked, placements, camera, chosen, chosenKeys,
-    load, refresh, edit, drop, keepAll, dropAll, describe, step, takeTheirs, overwrite,
+    plot,
+    selected,
+    reason,
+    note,
+    problem,
+    conflict,
+    saving,
+    tried,
+    multiSelection,
+    waiting,
+    set,
+    based,
+    locked,
+    patchLocked,
+    placements,
+    camera,
+    chosen,
+    chosenKeys,
+    load,
+    refresh,
+    edit,
+    drop,
+    keepAll,
+    dropAll,
+    describe,
+    step,
+    takeTheirs,
+    overwrite,
   }
 })

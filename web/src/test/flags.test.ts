@@ -6,9 +6,15 @@ const PLAN = { width: 700, height: 500 }
 
 describe('a note on the plan', () => {
   it('stands near its place and inside the plan', () => {
-    for (const at of [{ x: 350, y: 250 }, { x: 3, y: 3 }, { x: 699, y: 499 }]) {
+    for (const at of [
+      { x: 350, y: 250 },
+      { x: 3, y: 3 },
+      { x: 699, y: 499 },
+    ]) {
       const flag = placeFlag(at, 24, [], PLAN)
-      expect(Math.min(flag.left, flag.top, PLAN.width - flag.right, PLAN.height - flag.bottom)).toBeGreaterThanOrEqual(0)
+      expect(Math.min(flag.left, flag.top, PLAN.width - flag.right, PLAN.height - flag.bottom)).toBeGreaterThanOrEqual(
+        0,
+      )
       expect(Math.hypot((flag.left + flag.right) / 2 - at.x, (flag.top + flag.bottom) / 2 - at.y)).toBeLessThan(220)
     }
   })

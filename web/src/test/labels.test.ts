@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { around, overlap, placeLabels, tapePlate, type LabelWanted } from '@/lib/labels'
 
 const PLAN = { left: 0, top: 0, right: 600, bottom: 400 }
-const wanted = (key: string, x: number, y: number, needed = false): LabelWanted => ({ key, at: { x, y }, clear: { x: 10, y: 10 }, width: 60, height: 16, needed })
+const wanted = (key: string, x: number, y: number, needed = false): LabelWanted => ({
+  key,
+  at: { x, y },
+  clear: { x: 10, y: 10 },
+  width: 60,
+  height: 16,
+  needed,
+})
 const box = (w: LabelWanted, p: { x: number; y: number; anchor: string }) => {
   const left = p.anchor === 'start' ? p.x : p.x - w.width
   return { left, right: left + w.width, top: p.y, bottom: p.y + w.height }
@@ -18,7 +25,9 @@ describe('names on the plan', () => {
   })
 
   it('do not lie on each other, and one without room is left out', () => {
-    const crowd = Array.from({ length: 40 }, (_, i) => wanted(`h${i}`, 300 + (i % 8) * 14, 150 + Math.floor(i / 8) * 14))
+    const crowd = Array.from({ length: 40 }, (_, i) =>
+      wanted(`h${i}`, 300 + (i % 8) * 14, 150 + Math.floor(i / 8) * 14),
+    )
     const placed = placeLabels(crowd, [], PLAN)
     expect(placed.size).toBeLessThan(crowd.length)
     const boxes = crowd.flatMap((w) => (placed.has(w.key) ? [box(w, placed.get(w.key)!)] : []))

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import type { VerdictLine } from '@/api/types'
 import { apart, onRuler } from '@/lib/match'
 
-const line = (difference: number | undefined, tolerance: number) => ({ aspect: 'RATIO', label: 'lit to shadow', difference, tolerance, verdict: 'HOLDS' }) as VerdictLine
+const line = (difference: number | undefined, tolerance: number) =>
+  ({ aspect: 'RATIO', label: 'lit to shadow', difference, tolerance, verdict: 'HOLDS' }) as VerdictLine
 
 describe('the figures of a match', () => {
   it('stand apart from their unit', () => {

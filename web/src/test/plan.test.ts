@@ -24,10 +24,17 @@ describe('the plan on the screen', () => {
   })
 
   it('knows a room from a wall', () => {
-    const room = [{ xM: 0, yM: 0 }, { xM: 4, yM: 0 }, { xM: 4, yM: 3 }, { xM: 0, yM: 0 }]
+    const room = [
+      { xM: 0, yM: 0 },
+      { xM: 4, yM: 0 },
+      { xM: 4, yM: 3 },
+      { xM: 0, yM: 0 },
+    ]
     expect(isClosed(room)).toBe(true)
     expect(isClosed(room.slice(0, 3))).toBe(false)
-    expect(bounds(wallPoints({ walls: [{ points: room }], openings: [], furniture: [], landmarks: [], northDeg: 0 }))).toEqual({ left: 0, right: 4, bottom: 0, top: 3 })
+    expect(
+      bounds(wallPoints({ walls: [{ points: room }], openings: [], furniture: [], landmarks: [], northDeg: 0 })),
+    ).toEqual({ left: 0, right: 4, bottom: 0, top: 3 })
   })
 })
 

@@ -5,7 +5,9 @@ import { describe, expect, it } from 'vitest'
 
 /** The packet that `core` encodes, octet by octet the same in its own test, as another implementation reads it. */
 describe('a packet of ours, read by an independent decoder', () => {
-  const packet = new Packet(Buffer.from(readFileSync('../core/src/test/resources/sacn/packet.hex', 'ascii').trim(), 'hex'))
+  const packet = new Packet(
+    Buffer.from(readFileSync('../core/src/test/resources/sacn/packet.hex', 'ascii').trim(), 'hex'),
+  )
 
   it('has the universe, priority and sequence that were sent', () => {
     expect(packet.universe).toBe(63999)

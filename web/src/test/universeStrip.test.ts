@@ -3,7 +3,13 @@ import type { PatchedLight } from '@/api/types'
 import { footprints, overlapped, placed } from '@/lib/universeStrip'
 
 const light = (name: string, universe: number, address: number, slots: number) =>
-  ({ key: name.toLowerCase(), name, slots, last: address + slots - 1, patch: { universe, address, slots } }) as PatchedLight
+  ({
+    key: name.toLowerCase(),
+    name,
+    slots,
+    last: address + slots - 1,
+    patch: { universe, address, slots },
+  }) as PatchedLight
 
 describe('the strip of a universe', () => {
   const lights = [light('Edge', 1, 111, 8), light('Key', 1, 101, 8), light('Fill', 2, 1, 3)]

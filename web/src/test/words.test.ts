@@ -38,7 +38,11 @@ describe('rungs of a ladder', () => {
       { key: 'far', lit: side(-9), shadow: side(-9) },
     ],
   } as unknown as AtMark
-  const sources = [{ key: 'key', name: 'Key', swatch: '#fff' }, { key: 'edge', name: 'Edge', swatch: '#fa0' }, { key: 'far', name: 'Far' }] as SourceView[]
+  const sources = [
+    { key: 'key', name: 'Key', swatch: '#fff' },
+    { key: 'edge', name: 'Edge', swatch: '#fa0' },
+    { key: 'far', name: 'Far' },
+  ] as SourceView[]
 
   it('are the sources that reach that side, brightest first', () => {
     expect(rungs(mark, sources, 'lit', -6).map((r) => r.name)).toEqual(['Key', 'Edge'])
@@ -49,7 +53,11 @@ describe('rungs of a ladder', () => {
 describe('what stands in a field when one types over a value', () => {
   const placed = {
     values: {
-      PLACE: { value: { xM: 3.4, yM: 2.1, outside: true }, say: '3.40 m right, 2.10 m up, outside', sayImperial: `11'2" right, 6'11" up, outside` },
+      PLACE: {
+        value: { xM: 3.4, yM: 2.1, outside: true },
+        say: '3.40 m right, 2.10 m up, outside',
+        sayImperial: `11'2" right, 6'11" up, outside`,
+      },
       LEVEL: { value: { percent: 45 }, say: '45 %', sayImperial: '45 %' },
       WHITE: { value: { kelvin: 4300, duv: 0.002 }, say: '4300 K, tint +0.002 green', sayImperial: '' },
     },
@@ -73,7 +81,11 @@ describe('what stands in a field when one types over a value', () => {
 
 describe('what stands beside a name on the plan', () => {
   const light = (more: object) =>
-    ({ placement: { kind: 'HEAD' }, light: { kelvin: 4299.6 }, values: { LEVEL: { value: { percent: 45 }, say: '45 %' }, STANDING: { value: { state: 'ON' } }, ...more } }) as unknown as Placed
+    ({
+      placement: { kind: 'HEAD' },
+      light: { kelvin: 4299.6 },
+      values: { LEVEL: { value: { percent: 45 }, say: '45 %' }, STANDING: { value: { state: 'ON' } }, ...more },
+    }) as unknown as Placed
 
   it('is level and colour of a light, its gel when that is saturated, and off when it is off', () => {
     expect(recorded(light({}))).toBe('45% 4300K')
@@ -82,7 +94,10 @@ describe('what stands beside a name on the plan', () => {
   })
 
   it('is lens and height of a camera, and nothing of a flag', () => {
-    const camera = { placement: { kind: 'CAMERA' }, values: { LENS: { say: '35 mm' }, HEIGHT: { say: '1.42 m' } } } as unknown as Placed
+    const camera = {
+      placement: { kind: 'CAMERA' },
+      values: { LENS: { say: '35 mm' }, HEIGHT: { say: '1.42 m' } },
+    } as unknown as Placed
     expect(recorded(camera)).toBe('35 mm, 1.42 m')
     expect(recorded({ placement: { kind: 'FLAG' }, values: {} } as unknown as Placed)).toBe('')
   })

@@ -25,10 +25,13 @@ const HALVES = [
   { key: 'power', name: 'Power' },
 ]
 const halved = computed(() => HALVES.some((half) => half.key === props.bench))
-const here = computed(() => (halved.value ? BENCHES.at(-1)! : (BENCHES.find((b) => b.key === props.bench) ?? BENCHES[0]!)))
+const here = computed(() =>
+  halved.value ? BENCHES.at(-1)! : (BENCHES.find((b) => b.key === props.bench) ?? BENCHES[0]!),
+)
 const tabs = ref<HTMLElement>()
 /** On a phone the tabs are wider than the screen. */
-const showHere = () => tabs.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+const showHere = () =>
+  tabs.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
 watch(() => props.bench, showHere, { flush: 'post' })
 onMounted(showHere)
 const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.view))
@@ -42,11 +45,26 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
       <span class="text-[12px] text-quiet">calculators; nothing here is recorded</span>
     </header>
     <nav ref="tabs" class="tabs" aria-label="Benches">
-      <RouterLink v-for="b in BENCHES" :key="b.key" :to="{ name: 'bench', params: { bench: b.key } }" class="tab" :class="{ here: b.key === here.key }" :aria-current="b.key === here.key ? 'page' : undefined">{{ b.name }}</RouterLink>
+      <RouterLink
+        v-for="b in BENCHES"
+        :key="b.key"
+        :to="{ name: 'bench', params: { bench: b.key } }"
+        class="tab"
+        :class="{ here: b.key === here.key }"
+        :aria-current="b.key === here.key ? 'page' : undefined"
+        >{{ b.name }}</RouterLink
+      >
     </nav>
     <component :is="view" :key="bench">
       <nav v-if="halved" class="mb-3 flex" aria-label="Tape or power">
-        <RouterLink v-for="half in HALVES" :key="half.key" :to="{ name: 'bench', params: { bench: half.key } }" class="half" :class="{ here: half.key === bench }">{{ half.name }}</RouterLink>
+        <RouterLink
+          v-for="half in HALVES"
+          :key="half.key"
+          :to="{ name: 'bench', params: { bench: half.key } }"
+          class="half"
+          :class="{ here: half.key === bench }"
+          >{{ half.name }}</RouterLink
+        >
       </nav>
     </component>
   </div>

@@ -27,8 +27,13 @@ const wanted = computed(() => query.value.trim().toLowerCase())
 const productions = computed(() => book.book?.productions ?? [])
 
 function found(page: ScenePage): ScenePage['shots'] {
-  const own = [page.heading.number, page.heading.heading, page.heading.location].join(' ').toLowerCase().includes(wanted.value)
-  return own ? page.shots : page.shots.filter((s) => `${s.slate} ${s.description} ${stageName(s.stage)}`.toLowerCase().includes(wanted.value))
+  const own = [page.heading.number, page.heading.heading, page.heading.location]
+    .join(' ')
+    .toLowerCase()
+    .includes(wanted.value)
+  return own
+    ? page.shots
+    : page.shots.filter((s) => `${s.slate} ${s.description} ${stageName(s.stage)}`.toLowerCase().includes(wanted.value))
 }
 
 function newScene(id: number) {
@@ -59,12 +64,19 @@ async function startProduction() {
     <header class="flex h-[52px] items-center gap-2 border-b border-line bg-panel px-4">
       <SpineButton @click="$emit('spine')" />
       <h1 class="text-[22px]">Book</h1>
-      <input v-model="query" class="field find" placeholder="Find a scene or a shot" aria-label="Find a scene or a shot" />
+      <input
+        v-model="query"
+        class="field find"
+        placeholder="Find a scene or a shot"
+        aria-label="Find a scene or a shot"
+      />
       <button class="button ml-auto" @click="dialog = 'import'">Import scene…</button>
       <button class="button" @click="dialog = 'production'">New production…</button>
     </header>
     <div class="pages">
-      <div v-if="book.error" role="alert">{{ book.error }} <button class="button ml-2" @click="book.load">Try again</button></div>
+      <div v-if="book.error" role="alert">
+        {{ book.error }} <button class="button ml-2" @click="book.load">Try again</button>
+      </div>
       <p v-else-if="!book.book" class="text-quiet">Opening the book…</p>
       <p v-else-if="!productions.length" class="max-w-md text-[15px]">
         The book is empty. Start a production, then its first scene; or import a scene that another Oblume exported.
@@ -72,7 +84,10 @@ async function startProduction() {
       <section v-for="page in productions" :key="page.production.id" class="mb-8">
         <div class="mb-2 flex items-baseline gap-3">
           <h2 class="text-[22px]">{{ page.production.name }}</h2>
-          <span class="text-quiet">{{ page.production.days }} shooting days, {{ page.scenes.length }} {{ page.scenes.length === 1 ? 'scene' : 'scenes' }}</span>
+          <span class="text-quiet"
+            >{{ page.production.days }} shooting days, {{ page.scenes.length }}
+            {{ page.scenes.length === 1 ? 'scene' : 'scenes' }}</span
+          >
           <button class="button ml-auto" @click="newScene(page.production.id)">New scene…</button>
         </div>
         <p v-if="!page.scenes.length" class="text-quiet">No scene yet. Start one from a bare room, or import one.</p>
@@ -80,8 +95,19 @@ async function startProduction() {
           <div class="scene-head">
             <span class="node" />
             <h3 class="number">{{ s.heading.number }}</h3>
-            <div class="min-w-0 grow"><span class="block truncate font-[650]">{{ s.heading.heading }}</span><span class="text-[12px] text-quiet">{{ s.heading.location }}</span></div>
-            <a class="button" :href="`/api/scenes/${s.id}/export`" download :aria-label="`Export scene ${s.heading.number}`">Export</a>
+            <div class="min-w-0 grow">
+              <span class="block truncate font-[650]">{{ s.heading.heading }}</span><span
+                class="text-[12px] text-quiet"
+                >{{ s.heading.location }}</span
+              >
+            </div>
+            <a
+              class="button"
+              :href="`/api/scenes/${s.id}/export`"
+              download
+              :aria-label="`Export scene ${s.heading.number}`"
+              >Export</a
+            >
             <button class="button" @click="newShot(s)">New shot…</button>
           </div>
           <ul>
@@ -93,7 +119,9 @@ async function startProduction() {
                 <span class="what">{{ shot.description }}</span>
                 <span class="base">{{ shot.basedOn ? `from ${shot.basedOn}` : 'starts afresh' }}</span>
                 <span class="day">{{ shot.day ? `day ${shot.day}` : 'no day' }}</span>
-                <span class="touch">{{ shot.lastTouch ? `${shot.lastTouch.author}, ${when(shot.lastTouch.at)}` : 'nothing changed here' }}</span>
+                <span class="touch">{{
+                  shot.lastTouch ? `${shot.lastTouch.author}, ${when(shot.lastTouch.at)}` : 'nothing changed here'
+                }}</span>
               </RouterLink>
             </li>
           </ul>

@@ -50,22 +50,50 @@ const row = computed(() => rows.value[at.value.row])
 const may = computed(() => session.may('EDIT'))
 const editable = computed(() => may.value && shot.value?.stage !== 'SHOT')
 const roles = computed(() => ROLES.filter((r) => board.value?.rows.some((b) => b.placement.role === r.key)))
-const filtered = computed(() => !!(filter.value.text || filter.value.department || filter.value.role || filter.value.changed || filter.value.cheats))
+const filtered = computed(
+  () =>
+    !!(
+      filter.value.text ||
+      filter.value.department ||
+      filter.value.role ||
+      filter.value.changed ||
+      filter.value.cheats
+    ),
+)
 
-watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
-watch(sceneId, (id) => {
-  gap.value = undefined
-  if (id) void store.load(id)
-}, { immediate: true })
+watch(
+  () => props.shotId,
+  (id) => void plot.load(id),
+  { immediate: true },
+)
+watch(
+  sceneId,
+  (id) => {
+    gap.value = undefined
+    if (id) void store.load(id)
+  },
+  { immediate: true },
+)
 /* the column of the shot that is open */
-watch([() => props.shotId, board], ([id], [before]) => {
-  const column = board.value?.shots.findIndex((s) => s.id === id) ?? -1
-  if (column >= 0 && (id !== before || at.value.column >= (board.value?.shots.length ?? 0))) at.value = { ...at.value, column }
-}, { immediate: true })
+watch(
+  [() => props.shotId, board],
+  ([id], [before]) => {
+    const column = board.value?.shots.findIndex((s) => s.id === id) ?? -1
+    if (column >= 0 && (id !== before || at.value.column >= (board.value?.shots.length ?? 0)))
+      at.value = { ...at.value, column }
+  },
+  { immediate: true },
+)
 watch(board, (now, before) => {
   if (now && !before) {
     const column = now.shots.findIndex((s) => s.id === props.shotId)
-    at.value = { row: Math.max(0, now.rows.findIndex((r) => r.placement.role === 'KEY')), column: Math.max(0, column) }
+    at.value = {
+      row: Math.max(
+        0,
+        now.rows.findIndex((r) => r.placement.role === 'KEY'),
+      ),
+      column: Math.max(0, column),
+    }
     void nextTick(() => grid.value?.focus())
   }
 })
@@ -76,7 +104,8 @@ watch(shot, (now) => {
   clearTimeout(settling)
   if (!now || now.id === props.shotId) return
   settling = setTimeout(() => {
-    if (shot.value?.id === now.id && router.currentRoute.value.name === 'carry') void router.replace({ name: 'carry', params: { id: now.id } })
+    if (shot.value?.id === now.id && router.currentRoute.value.name === 'carry')
+      void router.replace({ name: 'carry', params: { id: now.id } })
   }, FOLLOW_MS)
 })
 onBeforeUnmount(() => clearTimeout(settling))
@@ -89,21 +118,31 @@ async function keep(cells: CellEdit[], why?: Reason): Promise<boolean> {
 
 /** What was typed into a cell and refused is put back for mending. */
 async function type(cells: { row: BoardRow; column: number; text: string }[], typed: boolean) {
-  const kept = await keep(cells.map((c) => ({ shotId: board.value!.shots[c.column]!.id, placement: c.row.placement.key, text: c.text })))
+  const kept = await keep(
+    cells.map((c) => ({ shotId: board.value!.shots[c.column]!.id, placement: c.row.placement.key, text: c.text })),
+  )
   if (!kept && typed) void grid.value?.retype(cells[0]!.text)
 }
 
 function paste(cells: { row: BoardRow; column: number; from: number }[]) {
-  void keep(cells.map((c) => ({ shotId: board.value!.shots[c.column]!.id, placement: c.row.placement.key, from: c.from })).filter((c) => c.from !== c.shotId))
+  void keep(
+    cells
+      .map((c) => ({ shotId: board.value!.shots[c.column]!.id, placement: c.row.placement.key, from: c.from }))
+      .filter((c) => c.from !== c.shotId),
+  )
 }
 
 function here(change: Partial<CellEdit>, why?: Reason) {
-  if (row.value && shot.value) void keep([{ shotId: shot.value.id, placement: row.value.placement.key, ...change }], why)
+  if (row.value && shot.value)
+    void keep([{ shotId: shot.value.id, placement: row.value.placement.key, ...change }], why)
 }
 
 function openGap(before: number) {
   const shots = board.value!.shots
-  gap.value = gap.value?.before === before ? undefined : { before, from: `shot-${shots[before - 1]!.id}`, to: `shot-${shots[before]!.id}` }
+  gap.value =
+    gap.value?.before === before
+      ? undefined
+      : { before, from: `shot-${shots[before - 1]!.id}`, to: `shot-${shots[before]!.id}` }
 }
 
 function openShot(id: number) {
@@ -124,7 +163,14 @@ async function inserted() {
 
 <template>
   <div class="view">
-    <SlateBar v-if="plot.plot" :plot="plot.plot" :camera="plot.camera" @camera="router.push({ name: 'plot', params: { id: shotId } })" @edit="dialog = undefined" @spine="$emit('spine')" />
+    <SlateBar
+      v-if="plot.plot"
+      :plot="plot.plot"
+      :camera="plot.camera"
+      @camera="router.push({ name: 'plot', params: { id: shotId } })"
+      @edit="dialog = undefined"
+      @spine="$emit('spine')"
+    />
     <ViewTabs :shot-id="shotId">
       <UndoButtons @done="store.refresh" />
       <template v-if="board && shot">
@@ -132,9 +178,31 @@ async function inserted() {
         <Menu as="div" class="relative">
           <MenuButton class="button">{{ shot.slate }}…</MenuButton>
           <MenuItems class="items">
-            <MenuItem v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" :disabled="!may" @click="dialog = 'insert'">Insert a shot after {{ shot.slate }}…</button></MenuItem>
-            <MenuItem v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" :disabled="!editable" @click="dialog = 'rebase'">Base {{ shot.slate }} on another shot…</button></MenuItem>
-            <MenuItem v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" :disabled="!editable" @click="dialog = 'take'">Copy a state into {{ shot.slate }}…</button></MenuItem>
+            <MenuItem v-slot="{ active }"
+              ><button class="menu-item" :class="{ 'bg-ground': active }" :disabled="!may" @click="dialog = 'insert'">
+                Insert a shot after {{ shot.slate }}…
+              </button></MenuItem
+            >
+            <MenuItem v-slot="{ active }"
+              ><button
+                class="menu-item"
+                :class="{ 'bg-ground': active }"
+                :disabled="!editable"
+                @click="dialog = 'rebase'"
+              >
+                Base {{ shot.slate }} on another shot…
+              </button></MenuItem
+            >
+            <MenuItem v-slot="{ active }"
+              ><button
+                class="menu-item"
+                :class="{ 'bg-ground': active }"
+                :disabled="!editable"
+                @click="dialog = 'take'"
+              >
+                Copy a state into {{ shot.slate }}…
+              </button></MenuItem
+            >
           </MenuItems>
         </Menu>
         <button class="button" @click="compare">Compare two shots</button>
@@ -142,28 +210,98 @@ async function inserted() {
     </ViewTabs>
     <template v-if="board">
       <div class="filters" role="search" aria-label="Filter the board">
-        <input v-model="filter.text" class="field !w-44" placeholder="Find by name, role or kind" aria-label="Find on the board" />
-        <select v-model="filter.department" class="field !w-32" aria-label="Department"><option value="">every department</option><option v-for="d in DEPARTMENTS.filter((x) => ['ELECTRIC', 'GRIP', 'CAMERA'].includes(x.key))" :key="d.key" :value="d.key">{{ d.name }}</option></select>
-        <select v-model="filter.role" class="field !w-32" aria-label="Role"><option value="">every role</option><option v-for="r in roles" :key="r.key" :value="r.key">{{ r.name }}</option></select>
+        <input
+          v-model="filter.text"
+          class="field !w-44"
+          placeholder="Find by name, role or kind"
+          aria-label="Find on the board"
+        />
+        <select v-model="filter.department" class="field !w-32" aria-label="Department">
+          <option value="">every department</option>
+          <option
+            v-for="d in DEPARTMENTS.filter((x) => ['ELECTRIC', 'GRIP', 'CAMERA'].includes(x.key))"
+            :key="d.key"
+            :value="d.key"
+          >
+            {{ d.name }}
+          </option>
+        </select>
+        <select v-model="filter.role" class="field !w-32" aria-label="Role">
+          <option value="">every role</option>
+          <option v-for="r in roles" :key="r.key" :value="r.key">{{ r.name }}</option>
+        </select>
         <label class="check"><input v-model="filter.changed" type="checkbox" /> changed only</label>
         <label class="check"><input v-model="filter.cheats" type="checkbox" /> cheats only</label>
-        <label class="check ml-auto"><input type="checkbox" :checked="compact" @change="dense = ($event.target as HTMLInputElement).checked" /> compact</label>
+        <label class="check ml-auto"
+          ><input type="checkbox" :checked="compact" @change="dense = ($event.target as HTMLInputElement).checked" />
+          compact</label
+        >
       </div>
-      <div v-if="store.problem" class="problem" role="alert"><WedgeMark act /><span class="grow">{{ store.problem }}</span><button class="button" @click="store.problem = ''">Leave it</button></div>
+      <div v-if="store.problem" class="problem" role="alert">
+        <WedgeMark act /><span class="grow">{{ store.problem }}</span
+        ><button class="button" @click="store.problem = ''">Leave it</button>
+      </div>
       <div class="stage">
-        <CarryGrid v-if="rows.length" ref="grid" v-model:at="at" :board="board" :based="store.based" :rows="rows" :compact="compact" :shot-id="shotId" :gap="gap && !compact ? { before: gap.before, width: GAP_WIDTH } : undefined" :readonly="!may" @type="type" @paste="paste" @gap="openGap" @shot="openShot">
-          <template #gap><GapMoves v-if="gap" :from="gap.from" :to="gap.to" :production-id="board.productionId" @close="gap = undefined" /></template>
+        <CarryGrid
+          v-if="rows.length"
+          ref="grid"
+          v-model:at="at"
+          :board="board"
+          :based="store.based"
+          :rows="rows"
+          :compact="compact"
+          :shot-id="shotId"
+          :gap="gap && !compact ? { before: gap.before, width: GAP_WIDTH } : undefined"
+          :readonly="!may"
+          @type="type"
+          @paste="paste"
+          @gap="openGap"
+          @shot="openShot"
+        >
+          <template #gap
+            ><GapMoves
+              v-if="gap"
+              :from="gap.from"
+              :to="gap.to"
+              :production-id="board.productionId"
+              @close="gap = undefined"
+          /></template>
         </CarryGrid>
-        <p v-else class="p-6 text-[15px]">{{ filtered ? 'Nothing on the board is like that: loosen the filter.' : 'Nothing is placed in this scene yet. Place something on the plot, then come back to see what carries.' }}</p>
+        <p v-else class="p-6 text-[15px]">
+          {{
+            filtered
+              ? 'Nothing on the board is like that: loosen the filter.'
+              : 'Nothing is placed in this scene yet. Place something on the plot, then come back to see what carries.'
+          }}
+        </p>
       </div>
-      <CellFacts v-if="row && shot" :row="row" :shot="shot" :column="at.column" :editable="editable" @change="grid?.edit()" @untie="here({ text: '' })" @call="(reason) => here({}, reason)" @history="router.push({ name: 'log', params: { id: shot.id }, query: { of: row.placement.key } })" />
+      <CellFacts
+        v-if="row && shot"
+        :row="row"
+        :shot="shot"
+        :column="at.column"
+        :editable="editable"
+        @change="grid?.edit()"
+        @untie="here({ text: '' })"
+        @call="(reason) => here({}, reason)"
+        @history="router.push({ name: 'log', params: { id: shot.id }, query: { of: row.placement.key } })"
+      />
       <template v-if="shot">
-        <ShotDialog :open="dialog === 'insert'" :scene="line?.scene" :based-on="book.shots.get(shot.id)?.shot" insert @close="dialog = undefined" @kept="inserted" />
+        <ShotDialog
+          :open="dialog === 'insert'"
+          :scene="line?.scene"
+          :based-on="book.shots.get(shot.id)?.shot"
+          insert
+          @close="dialog = undefined"
+          @kept="inserted"
+        />
         <RebaseDialog :open="dialog === 'rebase'" :shot="shot" :shots="board.shots" @close="dialog = undefined" />
         <TakeDialog :open="dialog === 'take'" :shot="shot" @close="dialog = undefined" @kept="store.refresh" />
       </template>
     </template>
-    <p v-else class="m-auto text-quiet" :role="store.problem ? 'alert' : undefined">{{ store.problem || 'Opening the carry board…' }}</p>
+    <p v-else class="m-auto text-quiet" :role="store.problem ? 'alert' : undefined">
+      {{ store.problem || 'Opening the carry board…' }}
+    </p>
   </div>
 </template>
 

@@ -32,7 +32,9 @@ const mark = computed(() => compared.value?.lightTo.marks[0])
 const other = computed(() => {
   const there = compared.value?.lightFrom.marks
   const found = there?.find((m) => m.name === mark.value?.name) ?? there?.[0]
-  return found && compared.value ? { slate: compared.value.from.name, mark: found, light: compared.value.lightFrom } : undefined
+  return found && compared.value
+    ? { slate: compared.value.from.name, mark: found, light: compared.value.lightFrom }
+    : undefined
 })
 
 async function load() {
@@ -64,28 +66,59 @@ function go(from: string, to: string) {
       <SidePicker :model-value="to" label="To" class="pick" @update:model-value="(id: string) => go(from, id)" />
       <button class="button" @click="go(to, from)">Swap</button>
       <RouterLink class="button ml-auto" :to="{ name: 'moves', params: { from, to } }">What to do</RouterLink>
-      <RouterLink v-if="compared?.to.shotId" class="button" :to="{ name: 'carry', params: { id: compared.to.shotId } }">Carry board</RouterLink>
+      <RouterLink v-if="compared?.to.shotId" class="button" :to="{ name: 'carry', params: { id: compared.to.shotId } }"
+        >Carry board</RouterLink
+      >
       <ConnectionState />
     </header>
-    <p v-if="error" role="alert" class="p-4">{{ error }} <button class="button ml-2" @click="load">Try again</button></p>
+    <p v-if="error" role="alert" class="p-4">
+      {{ error }} <button class="button ml-2" @click="load">Try again</button>
+    </p>
     <div v-else-if="compared" class="body">
       <section class="words" aria-label="In words">
-        <p class="mb-2 text-quiet">{{ compared.differences.length ? `${compared.differences.length} ${compared.differences.length === 1 ? 'value is' : 'values are'} another in ${compared.to.name} than in ${compared.from.name}.` : `${compared.from.name} and ${compared.to.name} are recorded alike.` }}</p>
+        <p class="mb-2 text-quiet">
+          {{
+            compared.differences.length
+              ? `${compared.differences.length} ${compared.differences.length === 1 ? 'value is' : 'values are'} another in ${compared.to.name} than in ${compared.from.name}.`
+              : `${compared.from.name} and ${compared.to.name} are recorded alike.`
+          }}
+        </p>
         <div v-for="g in groups" :key="g.name" class="thing" :class="{ chosen: g.name === chosen }">
-          <button class="w-full text-left font-[650]" @click="chosen = chosen === g.name ? undefined : g.name">{{ g.name }}</button>
+          <button class="w-full text-left font-[650]" @click="chosen = chosen === g.name ? undefined : g.name">
+            {{ g.name }}
+          </button>
           <dl>
-            <template v-for="(d, i) in g.changes" :key="i"><dt>{{ d.label }}</dt><dd class="figure">{{ settings.printed(d.words) }}</dd></template>
+            <template v-for="(d, i) in g.changes" :key="i"
+              ><dt>{{ d.label }}</dt>
+              <dd class="figure">{{ settings.printed(d.words) }}</dd></template
+            >
           </dl>
         </div>
       </section>
       <section class="plan" aria-label="On the plan">
-        <ComparePlan v-if="compared.sameSet" :compared="compared" :chosen="chosen" @choose="(name) => (chosen = name)" />
-        <p v-else class="m-auto max-w-sm p-6 text-center text-quiet">The two stand in different sets, so they cannot be drawn on one plan. Words and roses compare them all the same.</p>
+        <ComparePlan
+          v-if="compared.sameSet"
+          :compared="compared"
+          :chosen="chosen"
+          @choose="(name) => (chosen = name)"
+        />
+        <p v-else class="m-auto max-w-sm p-6 text-center text-quiet">
+          The two stand in different sets, so they cannot be drawn on one plan. Words and roses compare them all the
+          same.
+        </p>
       </section>
       <section class="roses" aria-label="Where the light comes from">
         <template v-if="mark">
-          <h2 class="group-title">{{ mark.name }} in {{ compared.to.name }}<template v-if="other">, dashed: {{ compared.from.name }}</template></h2>
-          <RosePair :mark="mark" :light="compared.lightTo" :other="other" @select="(key) => (chosen = compared?.lightTo.sources.find((s) => s.key === key)?.name)" />
+          <h2 class="group-title">
+            {{ mark.name }} in {{ compared.to.name
+            }}<template v-if="other">, dashed: {{ compared.from.name }}</template>
+          </h2>
+          <RosePair
+            :mark="mark"
+            :light="compared.lightTo"
+            :other="other"
+            @select="(key) => (chosen = compared?.lightTo.sources.find((s) => s.key === key)?.name)"
+          />
         </template>
         <p v-else class="text-quiet">There is no mark on set in {{ compared.to.name }}.</p>
       </section>

@@ -22,5 +22,7 @@ onMounted(async () => {
 
 <template>
   <SignIn v-if="role" :token="token" :invited-as="role" @done="router.replace({ name: 'book' })" />
-  <p v-else class="m-auto max-w-sm p-6" :role="error ? 'alert' : undefined">{{ error || 'Looking up the invitation…' }}</p>
+  <p v-else class="m-auto max-w-sm p-6" :role="error ? 'alert' : undefined">
+    {{ error || 'Looking up the invitation…' }}
+  </p>
 </template>

@@ -35,7 +35,9 @@ const error = ref('')
 const dialog = ref<'revise'>()
 const goingBack = ref<PastChange>()
 const of = computed(() => (typeof route.query.of === 'string' ? route.query.of : ''))
-const things = computed(() => plot.plot?.placements.map((p) => ({ key: p.placement.key, name: p.placement.name })) ?? [])
+const things = computed(
+  () => plot.plot?.placements.map((p) => ({ key: p.placement.key, name: p.placement.name })) ?? [],
+)
 
 async function load() {
   const id = props.shotId
@@ -54,7 +56,11 @@ async function load() {
     error.value = sentence(failure)
   }
 }
-watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
+watch(
+  () => props.shotId,
+  (id) => void plot.load(id),
+  { immediate: true },
+)
 watch([() => props.shotId, of, () => outbox.sent], load, { immediate: true })
 onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|takes|scenes)/.test(changed.path) && load())))
 
@@ -63,7 +69,9 @@ async function goBack() {
   goingBack.value = undefined
   if (!to) return
   try {
-    plot.plot = await call<Plot>('POST', `/api/shots/${props.shotId}/back`, { body: { event: to.event, placement: of.value || undefined } })
+    plot.plot = await call<Plot>('POST', `/api/shots/${props.shotId}/back`, {
+      body: { event: to.event, placement: of.value || undefined },
+    })
     await load()
   } catch (failure) {
     error.value = sentence(failure)
@@ -81,12 +89,28 @@ async function revised() {
 
 <template>
   <div class="view">
-    <SlateBar v-if="plot.plot" :plot="plot.plot" :camera="plot.camera" @camera="router.push({ name: 'plot', params: { id: shotId } })" @spine="$emit('spine')" />
+    <SlateBar
+      v-if="plot.plot"
+      :plot="plot.plot"
+      :camera="plot.camera"
+      @camera="router.push({ name: 'plot', params: { id: shotId } })"
+      @spine="$emit('spine')"
+    />
     <ViewTabs :shot-id="shotId">
       <UndoButtons />
-      <button v-if="plot.plot?.shot.stage === 'SHOT'" class="button" :disabled="!session.may('EDIT')" @click="dialog = 'revise'">Open a revision…</button>
+      <button
+        v-if="plot.plot?.shot.stage === 'SHOT'"
+        class="button"
+        :disabled="!session.may('EDIT')"
+        @click="dialog = 'revise'"
+      >
+        Open a revision…
+      </button>
     </ViewTabs>
-    <div v-if="error" class="flex items-start gap-2 border-b border-ink bg-raised px-4 py-2" role="alert"><WedgeMark act /><span class="grow">{{ error }}</span><button class="button" @click="load">Try again</button></div>
+    <div v-if="error" class="flex items-start gap-2 border-b border-ink bg-raised px-4 py-2" role="alert">
+      <WedgeMark act /><span class="grow">{{ error }}</span
+      ><button class="button" @click="load">Try again</button>
+    </div>
     <div class="body">
       <div class="side">
         <TakeList :shot-id="shotId" :takes="takes" @kept="load" @failed="(s) => (error = s)" />
@@ -97,37 +121,78 @@ async function revised() {
           <h2 class="pane-title">Revisions</h2>
           <ol>
             <li v-for="r in revisions.closed" :key="r.number" class="entry">
-              <span class="grow"><b class="font-[650]">Revision {{ r.number }}</b>, as it was shot<span class="block text-[12px] text-quiet">opened again by {{ r.author }}, {{ when(r.at) }}: {{ r.reason }}</span></span>
+              <span class="grow"
+                ><b class="font-[650]">Revision {{ r.number }}</b
+                >, as it was shot<span class="block text-[12px] text-quiet"
+                  >opened again by {{ r.author }}, {{ when(r.at) }}: {{ r.reason }}</span
+                ></span
+              >
               <button class="button" @click="look(r)">Look at it</button>
             </li>
-            <li class="entry"><span><b class="font-[650]">Revision {{ revisions.revision }}</b>, the record now</span></li>
+            <li class="entry">
+              <span
+                ><b class="font-[650]">Revision {{ revisions.revision }}</b
+                >, the record now</span
+              >
+            </li>
           </ol>
         </section>
         <section aria-label="History">
           <div class="mb-1 flex items-baseline gap-3">
             <h2 class="pane-title">Every change in {{ plot.plot?.shot.slate }}</h2>
-            <select class="field !w-44" aria-label="Of which thing" :value="of" @change="router.replace({ query: { of: ($event.target as HTMLSelectElement).value || undefined } })">
+            <select
+              class="field !w-44"
+              aria-label="Of which thing"
+              :value="of"
+              @change="router.replace({ query: { of: ($event.target as HTMLSelectElement).value || undefined } })"
+            >
               <option value="">of everything</option>
               <option v-for="t in things" :key="t.key" :value="t.key">of {{ t.name }}</option>
             </select>
           </div>
-          <p v-if="!past.length" class="text-quiet">Nothing was changed here: {{ plot.based ? `everything carries from ${plot.based}` : 'nothing is recorded yet' }}.</p>
+          <p v-if="!past.length" class="text-quiet">
+            Nothing was changed here:
+            {{ plot.based ? `everything carries from ${plot.based}` : 'nothing is recorded yet' }}.
+          </p>
           <ol>
             <li v-for="(c, i) in past" :key="c.event" class="entry past">
               <span class="min-w-0 grow">
                 <b class="font-[650]">{{ c.name }}</b> {{ c.label }}
-                <span class="figure">{{ c.from ? `${settings.printed(c.from)} to ` : '' }}{{ c.to ? settings.printed(c.to) : 'carries again' }}</span>
-                <span class="block text-[12px] text-quiet">{{ [reasonName(c.reason), c.author, when(c.at)].filter(Boolean).join(', ') }}<template v-if="c.note">: {{ c.note }}</template></span>
+                <span class="figure"
+                  >{{ c.from ? `${settings.printed(c.from)} to ` : ''
+                  }}{{ c.to ? settings.printed(c.to) : 'carries again' }}</span
+                >
+                <span class="block text-[12px] text-quiet"
+                  >{{ [reasonName(c.reason), c.author, when(c.at)].filter(Boolean).join(', ')
+                  }}<template v-if="c.note">: {{ c.note }}</template></span
+                >
               </span>
-              <button v-if="i && !plot.locked" class="button back" :aria-label="`Go back to ${c.name} ${c.label}, ${when(c.at)}`" @click="goingBack = c">Go back to here</button>
+              <button
+                v-if="i && !plot.locked"
+                class="button back"
+                :aria-label="`Go back to ${c.name} ${c.label}, ${when(c.at)}`"
+                @click="goingBack = c"
+              >
+                Go back to here
+              </button>
             </li>
           </ol>
         </section>
       </div>
     </div>
-    <ReviseDialog :open="dialog === 'revise'" :shot-id="shotId" :slate="plot.plot?.shot.slate ?? ''" @close="dialog = undefined" @revised="revised" />
+    <ReviseDialog
+      :open="dialog === 'revise'"
+      :shot-id="shotId"
+      :slate="plot.plot?.shot.slate ?? ''"
+      @close="dialog = undefined"
+      @revised="revised"
+    />
     <div v-if="goingBack" class="confirm" role="alertdialog" aria-label="Go back">
-      <span class="grow">Put {{ of ? things.find((t) => t.key === of)?.name : `all of ${plot.plot?.shot.slate}` }} back to how it was after {{ goingBack.author }}’s change of {{ when(goingBack.at) }}? That is a new edit; nothing that came after is lost.</span>
+      <span class="grow"
+        >Put {{ of ? things.find((t) => t.key === of)?.name : `all of ${plot.plot?.shot.slate}` }} back to how it was
+        after {{ goingBack.author }}’s change of {{ when(goingBack.at) }}? That is a new edit; nothing that came after
+        is lost.</span
+      >
       <button class="button" @click="goingBack = undefined">No</button>
       <button class="button button-main" @click="goBack">Yes, go back</button>
     </div>

@@ -34,7 +34,11 @@ const report = ref<MatchReport>()
 const problem = ref('')
 const chosen = ref<string>()
 const asking = ref(false)
-const by = ref({ referenceShotId: 0, school: 'LIT_TO_SHADOW' as MatchReport['school'], curve: 'BT709' as MatchReport['curve'] })
+const by = ref({
+  referenceShotId: 0,
+  school: 'LIT_TO_SHADOW' as MatchReport['school'],
+  curve: 'BT709' as MatchReport['curve'],
+})
 const sceneId = computed(() => book.shots.get(props.shotId)?.scene.id)
 const COLUMNS: { aspect: Aspect; name: string }[] = [
   { aspect: 'RATIO', name: 'Ratio' },
@@ -64,19 +68,33 @@ async function load() {
     problem.value = sentence(failure)
   }
 }
-watch(() => props.shotId, (id) => void plot.load(id), { immediate: true })
-watch(sceneId, () => {
-  report.value = undefined
-  void load()
-}, { immediate: true })
-onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+watch(
+  () => props.shotId,
+  (id) => void plot.load(id),
+  { immediate: true },
+)
+watch(
+  sceneId,
+  () => {
+    report.value = undefined
+    void load()
+  },
+  { immediate: true },
+)
+onBeforeUnmount(
+  connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())),
+)
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
 const editable = computed(() => session.may('EDIT'))
 const rows = computed(() => (report.value ? [...report.value.shots, ...report.value.runs] : []))
 const key = (j: ShotVerdict) => (j.run ? `run-${j.run.id}` : `shot-${j.shotId}`)
 const opened = computed(() => rows.value.find((j) => key(j) === chosen.value))
-const quiet = computed(() => rows.value.flatMap((j) => j.lines.filter((l) => l.waiver && l.verdict === 'WAIVED').map((l) => ({ judged: j, line: l, why: l.waiver! }))))
+const quiet = computed(() =>
+  rows.value.flatMap((j) =>
+    j.lines.filter((l) => l.waiver && l.verdict === 'WAIVED').map((l) => ({ judged: j, line: l, why: l.waiver! })),
+  ),
+)
 const of = (j: ShotVerdict, aspect: Aspect) => j.lines.find((l) => l.aspect === aspect)!
 const isReference = (j: ShotVerdict) => !j.run && j.shotId === report.value?.referenceId
 const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
@@ -88,7 +106,10 @@ function ask() {
 }
 async function judgeBy() {
   try {
-    report.value = await call<MatchReport>('PUT', `/api/scenes/${sceneId.value}/match`, { body: by.value, version: report.value?.version })
+    report.value = await call<MatchReport>('PUT', `/api/scenes/${sceneId.value}/match`, {
+      body: by.value,
+      version: report.value?.version,
+    })
     asking.value = false
     problem.value = ''
   } catch (failure) {
@@ -99,59 +120,149 @@ async function judgeBy() {
 
 <template>
   <div class="view">
-    <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
+    <SlateBar
+      v-if="plot.plot && plot.plot.shot.id === shotId"
+      :plot="plot.plot"
+      :camera="plot.camera"
+      @spine="$emit('spine')"
+    />
     <ViewTabs :shot-id="shotId">
-      <PaperLinks v-if="report" :papers="[{ name: 'Match report', path: `/api/scenes/${report.sceneId}/paper/match` }]" />
+      <PaperLinks
+        v-if="report"
+        :papers="[{ name: 'Match report', path: `/api/scenes/${report.sceneId}/paper/match` }]"
+      />
       <button v-if="editable && report" class="button" @click="ask">Judge by…</button>
     </ViewTabs>
     <div v-if="report" class="body">
       <header class="head">
         <h1 class="text-[22px]">Match, scene {{ report.scene.number }} against {{ report.reference }}</h1>
         <p class="text-[15px]">{{ report.summary }}</p>
-        <p class="text-[12px] text-quiet">Ratio is {{ report.schoolLabel }}; the monitor is read {{ report.curve === 'NONE' ? 'as it is, divided' : `through ${CURVES.find((c) => c.key === report!.curve)?.name}` }}. What is not metered is predicted, by a model.</p>
+        <p class="text-[12px] text-quiet">
+          Ratio is {{ report.schoolLabel }}; the monitor is read
+          {{
+            report.curve === 'NONE'
+              ? 'as it is, divided'
+              : `through ${CURVES.find((c) => c.key === report!.curve)?.name}`
+          }}. What is not metered is predicted, by a model.
+        </p>
       </header>
       <p v-if="problem && !asking" role="alert" class="px-5"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
       <table class="report">
-        <thead><tr><th>Shot</th><th>Grey card: lit, shadow, background</th><th v-for="c in COLUMNS.slice(0, 1)" :key="c.aspect">{{ c.name }}</th><th>Key side</th><th v-for="c in COLUMNS.slice(1)" :key="c.aspect">{{ c.name }}</th><th>What to do</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Shot</th>
+            <th>Grey card: lit, shadow, background</th>
+            <th v-for="c in COLUMNS.slice(0, 1)" :key="c.aspect">{{ c.name }}</th>
+            <th>Key side</th>
+            <th v-for="c in COLUMNS.slice(1)" :key="c.aspect">{{ c.name }}</th>
+            <th>What to do</th>
+          </tr>
+        </thead>
         <tbody>
           <template v-for="j in rows" :key="key(j)">
-          <tr :class="{ reference: isReference(j), opened: !j.run && j.shotId === shotId }" :data-shot="j.slate" :data-run="j.run?.id">
-            <th scope="row">
-              <button class="block text-left" :aria-expanded="opened === j" :aria-label="`All figures of ${j.slate}`" @click="chosen = opened === j ? undefined : key(j)"><span class="slate">{{ j.slate }}</span> <StageTick v-if="!j.run" :stage="j.stage" class="inline" /></button>
-              <span class="block font-normal text-quiet">{{ isReference(j) ? 'reference' : j.run ? j.run.name : `${j.metered ? 'metered' : 'predicted'}, ${j.closeness.toLowerCase()}` }}</span>
-            </th>
-            <td><span class="faces" aria-hidden="true"><span v-for="(s, i) in j.swatches" :key="i" :style="{ background: s ?? 'var(--ground)' }" /></span></td>
-            <template v-for="c in COLUMNS" :key="c.aspect">
-              <td class="figures">
-                <span v-if="of(j, c.aspect).now" class="flex items-baseline gap-3">
-                  <span class="figure text-[15px]">{{ apart(of(j, c.aspect).now!.said).figure }}<span class="unit">{{ apart(of(j, c.aspect).now!.said).unit }}</span></span>
-                  <span v-if="!isReference(j) && of(j, c.aspect).difference !== undefined" class="figure ml-auto text-quiet">{{ of(j, c.aspect).differenceSaid }}</span>
-                </span>
-                <span v-else class="text-quiet">not known</span>
-                <ToleranceMark v-if="!isReference(j)" :line="of(j, c.aspect)" />
+            <tr
+              :class="{ reference: isReference(j), opened: !j.run && j.shotId === shotId }"
+              :data-shot="j.slate"
+              :data-run="j.run?.id"
+            >
+              <th scope="row">
+                <button
+                  class="block text-left"
+                  :aria-expanded="opened === j"
+                  :aria-label="`All figures of ${j.slate}`"
+                  @click="chosen = opened === j ? undefined : key(j)"
+                >
+                  <span class="slate">{{ j.slate }}</span> <StageTick v-if="!j.run" :stage="j.stage" class="inline" />
+                </button>
+                <span class="block font-normal text-quiet">{{
+                  isReference(j)
+                    ? 'reference'
+                    : j.run
+                      ? j.run.name
+                      : `${j.metered ? 'metered' : 'predicted'}, ${j.closeness.toLowerCase()}`
+                }}</span>
+              </th>
+              <td>
+                <span class="faces" aria-hidden="true"
+                  ><span v-for="(s, i) in j.swatches" :key="i" :style="{ background: s ?? 'var(--ground)' }"
+                /></span>
               </td>
-              <td v-if="c.aspect === 'RATIO'" class="side"><KeySide :judged="j" /><span v-if="of(j, 'KEY_SIDE').verdict === 'WAIVED' && of(j, 'KEY_SIDE').waiver?.cause === 'CHEAT'" class="text-accent"><CheatFlag /> cheat</span></td>
-            </template>
-            <td class="remedy">
-              <p class="flex gap-2"><span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><span v-else class="dot" /></span><b class="font-[650]">{{ j.title }}</b></p>
-              <p v-for="l in off(j)" :key="l.aspect" class="pl-5"><StopsText v-if="l.remedy" :text="settings.printed(l.remedy)" /></p>
-              <RouterLink v-if="j.run" class="pl-5 underline" :to="{ name: 'verdict', params: { run: j.run.id } }">{{ j.run.signed ? `signed by ${j.run.signed.author}` : 'to its verdict' }}</RouterLink>
-            </td>
-          </tr>
-          <tr v-if="opened === j"><td colspan="7" class="all"><VerdictPane :judged="j" :reference="report.reference" :editable="editable" @changed="report = $event" /></td></tr>
+              <template v-for="c in COLUMNS" :key="c.aspect">
+                <td class="figures">
+                  <span v-if="of(j, c.aspect).now" class="flex items-baseline gap-3">
+                    <span class="figure text-[15px]"
+                      >{{ apart(of(j, c.aspect).now!.said).figure
+                      }}<span class="unit">{{ apart(of(j, c.aspect).now!.said).unit }}</span></span
+                    >
+                    <span
+                      v-if="!isReference(j) && of(j, c.aspect).difference !== undefined"
+                      class="figure ml-auto text-quiet"
+                      >{{ of(j, c.aspect).differenceSaid }}</span
+                    >
+                  </span>
+                  <span v-else class="text-quiet">not known</span>
+                  <ToleranceMark v-if="!isReference(j)" :line="of(j, c.aspect)" />
+                </td>
+                <td v-if="c.aspect === 'RATIO'" class="side">
+                  <KeySide :judged="j" /><span
+                    v-if="of(j, 'KEY_SIDE').verdict === 'WAIVED' && of(j, 'KEY_SIDE').waiver?.cause === 'CHEAT'"
+                    class="text-accent"
+                    ><CheatFlag /> cheat</span
+                  >
+                </td>
+              </template>
+              <td class="remedy">
+                <p class="flex gap-2">
+                  <span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><span v-else class="dot" /></span
+                  ><b class="font-[650]">{{ j.title }}</b>
+                </p>
+                <p v-for="l in off(j)" :key="l.aspect" class="pl-5">
+                  <StopsText v-if="l.remedy" :text="settings.printed(l.remedy)" />
+                </p>
+                <RouterLink v-if="j.run" class="pl-5 underline" :to="{ name: 'verdict', params: { run: j.run.id } }">{{
+                  j.run.signed ? `signed by ${j.run.signed.author}` : 'to its verdict'
+                }}</RouterLink>
+              </td>
+            </tr>
+            <tr v-if="opened === j">
+              <td colspan="7" class="all">
+                <VerdictPane
+                  :judged="j"
+                  :reference="report.reference"
+                  :editable="editable"
+                  @changed="report = $event"
+                />
+              </td>
+            </tr>
           </template>
         </tbody>
       </table>
       <ul v-if="quiet.length" class="quiet" aria-label="Explained">
-        <li v-for="q in quiet" :key="key(q.judged) + q.line.aspect"><CheatFlag v-if="q.why.cause === 'CHEAT'" /><span v-else class="dot mt-1.5" /> <span><b class="font-[650]">{{ q.judged.slate }}, {{ q.line.label }}.</b> {{ q.why.reason }} <span class="text-quiet">{{ q.why.cause === 'CHEAT' ? 'Called a cheat' : 'Right by eye' }} by {{ q.why.author }}. The check keeps quiet about it.</span></span></li>
+        <li v-for="q in quiet" :key="key(q.judged) + q.line.aspect">
+          <CheatFlag v-if="q.why.cause === 'CHEAT'" /><span v-else class="dot mt-1.5" />
+          <span
+            ><b class="font-[650]">{{ q.judged.slate }}, {{ q.line.label }}.</b> {{ q.why.reason }}
+            <span class="text-quiet"
+              >{{ q.why.cause === 'CHEAT' ? 'Called a cheat' : 'Right by eye' }} by {{ q.why.author }}. The check keeps
+              quiet about it.</span
+            ></span
+          >
+        </li>
       </ul>
     </div>
     <p v-else class="m-auto text-quiet" role="status">{{ problem || 'Comparing the shots…' }}</p>
     <BaseDialog :open="asking" title="What the scene is judged by" :error="problem" @close="asking = false">
-      <ChoiceField v-model="by.referenceShotId" label="Reference shot" :options="(report?.shots ?? []).map((s) => ({ key: s.shotId, name: `${s.slate} ${s.description}` }))" />
+      <ChoiceField
+        v-model="by.referenceShotId"
+        label="Reference shot"
+        :options="(report?.shots ?? []).map((s) => ({ key: s.shotId, name: `${s.slate} ${s.description}` }))"
+      />
       <ChoiceField v-model="by.school" label="Ratio that the scene carries" :options="SCHOOLS" />
       <ChoiceField v-model="by.curve" label="Signals on the monitor are read through" :options="CURVES" />
-      <template #buttons><button class="button" @click="asking = false">Cancel</button><button class="button button-main" @click="judgeBy">Judge by these</button></template>
+      <template #buttons
+        ><button class="button" @click="asking = false">Cancel</button
+        ><button class="button button-main" @click="judgeBy">Judge by these</button></template
+      >
     </BaseDialog>
   </div>
 </template>

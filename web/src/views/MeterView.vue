@@ -31,7 +31,11 @@ const problem = ref('')
 const said = ref('')
 const mark = ref<string>()
 const entry = ref<InstanceType<typeof ReadingEntry>>()
-const waiting = computed(() => outbox.waiting.filter((w) => w.path === `/api/shots/${props.shotId}/readings` && (w.body as { run?: number }).run === props.runId))
+const waiting = computed(() =>
+  outbox.waiting.filter(
+    (w) => w.path === `/api/shots/${props.shotId}/readings` && (w.body as { run?: number }).run === props.runId,
+  ),
+)
 
 async function load() {
   const id = props.shotId
@@ -49,13 +53,19 @@ function show(now: Meter | undefined) {
   problem.value = ''
   if (!now.marks.some((m) => m.key === mark.value)) mark.value = now.marks[0]?.key
 }
-watch(() => [props.shotId, props.runId], () => {
-  meter.value = undefined
-  void plot.load(props.shotId)
-  void load()
-}, { immediate: true })
+watch(
+  () => [props.shotId, props.runId],
+  () => {
+    meter.value = undefined
+    void plot.load(props.shotId)
+    void load()
+  },
+  { immediate: true },
+)
 watch(() => outbox.sent, load)
-onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+onBeforeUnmount(
+  connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())),
+)
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
 function read(name: string) {
@@ -73,37 +83,86 @@ async function drop(reading: ReadingView) {
 
 <template>
   <div class="view">
-    <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
+    <SlateBar
+      v-if="plot.plot && plot.plot.shot.id === shotId"
+      :plot="plot.plot"
+      :camera="plot.camera"
+      @spine="$emit('spine')"
+    />
     <SpineButton v-else @click="$emit('spine')" />
-    <ViewTabs :shot-id="shotId"><PaperLinks :papers="[{ name: 'Reading log', path: `/api/shots/${shotId}/paper/readings${runId ? `?run=${runId}` : ''}` }]" /></ViewTabs>
+    <ViewTabs :shot-id="shotId"
+      ><PaperLinks
+        :papers="[{ name: 'Reading log', path: `/api/shots/${shotId}/paper/readings${runId ? `?run=${runId}` : ''}` }]"
+    /></ViewTabs>
     <div v-if="meter" class="panes [--side:372px]">
       <div class="main">
-        <p v-if="runId" class="px-4 pt-3">Readings of a rebuild of {{ meter.slate }}, beside what was recorded. <RouterLink class="underline" :to="{ name: 'verdict', params: { run: runId } }">To its verdict</RouterLink></p>
+        <p v-if="runId" class="px-4 pt-3">
+          Readings of a rebuild of {{ meter.slate }}, beside what was recorded.
+          <RouterLink class="underline" :to="{ name: 'verdict', params: { run: runId } }">To its verdict</RouterLink>
+        </p>
         <ReadingEntry ref="entry" v-model:line="said" v-model:mark="mark" :meter="meter" @kept="show" />
         <p v-if="problem" role="alert" class="px-4 pt-2"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
         <table class="log">
-          <thead><tr><th>Light</th><th>Read</th><th>Against the prediction</th><th>Who, when</th><th><span class="sr-only">Take out</span></th></tr></thead>
+          <thead>
+            <tr>
+              <th>Light</th>
+              <th>Read</th>
+              <th>Against the prediction</th>
+              <th>Who, when</th>
+              <th><span class="sr-only">Take out</span></th>
+            </tr>
+          </thead>
           <tbody>
-            <tr v-for="w in waiting" :key="w.idempotencyKey"><td colspan="4">{{ w.label }}; waits to be sent{{ w.problem ? `: ${w.problem}` : '' }}</td><td /></tr>
+            <tr v-for="w in waiting" :key="w.idempotencyKey">
+              <td colspan="4">{{ w.label }}; waits to be sent{{ w.problem ? `: ${w.problem}` : '' }}</td>
+              <td />
+            </tr>
             <tr v-for="r in meter.readings" :key="r.id">
-              <th scope="row">{{ r.light ? `${r.light} alone` : 'all lights' }}<span v-if="meter.marks.length > 1" class="block text-quiet">{{ r.mark }}</span></th>
+              <th scope="row">
+                {{ r.light ? `${r.light} alone` : 'all lights'
+                }}<span v-if="meter.marks.length > 1" class="block text-quiet">{{ r.mark }}</span>
+              </th>
               <td class="figure"><StopsText :text="settings.printed(r.words)" /></td>
               <td>
                 <template v-if="r.solo">
-                  <span v-if="r.solo.kStops !== undefined" class="figure">{{ signed(r.solo.kStops, 1) }}<span class="unit">stop</span></span>
-                  <span v-if="r.solo.mired !== undefined" class="figure ml-2">{{ signed(r.solo.mired, 0) }}<span class="unit">mired</span></span>
+                  <span v-if="r.solo.kStops !== undefined" class="figure"
+                    >{{ signed(r.solo.kStops, 1) }}<span class="unit">stop</span></span
+                  >
+                  <span v-if="r.solo.mired !== undefined" class="figure ml-2"
+                    >{{ signed(r.solo.mired, 0) }}<span class="unit">mired</span></span
+                  >
                   <span v-if="r.solo.duv !== undefined" class="figure ml-2">{{ signed(r.solo.duv, 4) }}</span>
-                  <span v-if="r.solo.doubtful" class="block"><WedgeMark act class="mr-1 inline" /> Something is not as recorded.</span>
-                  <span v-if="r.solo.likely.length" class="block text-quiet">likely: {{ r.solo.likely.join('; or ') }}</span>
+                  <span v-if="r.solo.doubtful" class="block"
+                    ><WedgeMark act class="mr-1 inline" /> Something is not as recorded.</span
+                  >
+                  <span v-if="r.solo.likely.length" class="block text-quiet"
+                    >likely: {{ r.solo.likely.join('; or ') }}</span
+                  >
                 </template>
-                <span v-for="b in r.beside" :key="b.what" class="mr-3 whitespace-nowrap">{{ b.what }} <span class="figure">{{ signed(b.stops, 1) }}</span></span>
+                <span v-for="b in r.beside" :key="b.what" class="mr-3 whitespace-nowrap"
+                  >{{ b.what }} <span class="figure">{{ signed(b.stops, 1) }}</span></span
+                >
               </td>
-              <td class="whitespace-nowrap text-quiet">{{ r.author }}<span class="block">{{ when(r.at) }}</span></td>
-              <td><button v-if="r.author === session.name" class="button" :aria-label="`Take out the reading of ${r.light ?? 'all lights'}`" @click="drop(r)">Take out</button></td>
+              <td class="whitespace-nowrap text-quiet">
+                {{ r.author }}<span class="block">{{ when(r.at) }}</span>
+              </td>
+              <td>
+                <button
+                  v-if="r.author === session.name"
+                  class="button"
+                  :aria-label="`Take out the reading of ${r.light ?? 'all lights'}`"
+                  @click="drop(r)"
+                >
+                  Take out
+                </button>
+              </td>
             </tr>
           </tbody>
         </table>
-        <p v-if="!meter.readings.length && !waiting.length" class="p-4 text-quiet">Nothing is metered yet. Read all lights at the mark, then each light alone: what is read alone corrects its later predictions.</p>
+        <p v-if="!meter.readings.length && !waiting.length" class="p-4 text-quiet">
+          Nothing is metered yet. Read all lights at the mark, then each light alone: what is read alone corrects its
+          later predictions.
+        </p>
       </div>
       <aside class="side">
         <section aria-label="To read">
@@ -112,10 +171,20 @@ async function drop(reading: ReadingView) {
           <ul class="mt-1">
             <li v-for="l in meter.lights" :key="l.key">
               <button class="toread" @click="read(l.name)">
-                <span class="grow"><b class="font-[650]">{{ l.name }}</b><span v-if="l.readHere" class="text-quiet"> read</span></span>
-                <span class="figure"><StopsText :text="l.predicted ? settings.printed(l.predicted) : 'not known'" /></span>
+                <span class="grow"
+                  ><b class="font-[650]">{{ l.name }}</b
+                  ><span v-if="l.readHere" class="text-quiet"> read</span></span
+                >
+                <span class="figure"
+                  ><StopsText :text="l.predicted ? settings.printed(l.predicted) : 'not known'"
+                /></span>
                 <span v-if="l.kelvin" class="figure text-quiet">{{ Math.round(l.kelvin) }} K</span>
-                <span v-if="l.kStops !== undefined" class="figure" :title="`Metered ${signed(l.kStops, 1)} stop against its figures`">{{ signed(l.kStops, 1) }}</span>
+                <span
+                  v-if="l.kStops !== undefined"
+                  class="figure"
+                  :title="`Metered ${signed(l.kStops, 1)} stop against its figures`"
+                  >{{ signed(l.kStops, 1) }}</span
+                >
               </button>
             </li>
           </ul>
@@ -123,10 +192,17 @@ async function drop(reading: ReadingView) {
         <BringTogether v-if="!runId" :meter="meter" />
         <section aria-label="Units measured">
           <h2 class="text-[15px]">Dialled and measured</h2>
-          <p v-if="!meter.units.length" class="text-quiet">Read a light alone with its colour: what it was dialled to and what it measured are kept for its unit and its path.</p>
+          <p v-if="!meter.units.length" class="text-quiet">
+            Read a light alone with its colour: what it was dialled to and what it measured are kept for its unit and
+            its path.
+          </p>
           <div v-for="u in meter.units" :key="u.unit + u.path" class="mt-1">
-            <b class="font-[650]">{{ u.unit }}</b> <span class="text-quiet">{{ u.path === 'none' ? 'bare' : u.path }}</span>
-            <span v-for="p in u.points" :key="p.dialledKelvin" class="figure block">{{ Math.round(p.dialledKelvin) }} K measures {{ Math.round(p.measuredKelvin) }} K {{ p.measuredDuv ? signed(p.measuredDuv, 4) : '' }}</span>
+            <b class="font-[650]">{{ u.unit }}</b>
+            <span class="text-quiet">{{ u.path === 'none' ? 'bare' : u.path }}</span>
+            <span v-for="p in u.points" :key="p.dialledKelvin" class="figure block"
+              >{{ Math.round(p.dialledKelvin) }} K measures {{ Math.round(p.measuredKelvin) }} K
+              {{ p.measuredDuv ? signed(p.measuredDuv, 4) : '' }}</span
+            >
           </div>
         </section>
       </aside>

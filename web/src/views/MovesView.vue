@@ -19,12 +19,23 @@ const book = useBook()
 const connection = useConnection()
 const router = useRouter()
 const tempoOpen = ref(false)
-const moves = computed(() => (store.moves?.from.id === props.from && store.moves.to.id === props.to ? store.moves : undefined))
-const productionId = computed(() => book.shots.get(moves.value?.to.shotId ?? moves.value?.from.shotId ?? 0)?.production.production.id)
+const moves = computed(() =>
+  store.moves?.from.id === props.from && store.moves.to.id === props.to ? store.moves : undefined,
+)
+const productionId = computed(
+  () => book.shots.get(moves.value?.to.shotId ?? moves.value?.from.shotId ?? 0)?.production.production.id,
+)
 const done = computed(() => moves.value?.moves.filter(store.isDone).length ?? 0)
 
-watch(() => [props.from, props.to] as const, ([from, to]) => void store.load(from, to), { immediate: true })
-watch(() => moves.value?.to.shotId, (id) => id && connection.viewShot(id))
+watch(
+  () => [props.from, props.to] as const,
+  ([from, to]) => void store.load(from, to),
+  { immediate: true },
+)
+watch(
+  () => moves.value?.to.shotId,
+  (id) => id && connection.viewShot(id),
+)
 
 function print() {
   window.print()
@@ -37,15 +48,23 @@ function print() {
       <SpineButton @click="$emit('spine')" />
       <div class="min-w-0 grow">
         <h1 class="truncate text-[22px]">{{ moves ? `${moves.from.name} to ${moves.to.name}` : 'What to do' }}</h1>
-        <p v-if="moves" class="truncate text-[12px] text-quiet">Sc. {{ moves.to.scene.number }} {{ moves.to.scene.heading }}; {{ moves.to.description }}</p>
+        <p v-if="moves" class="truncate text-[12px] text-quiet">
+          Sc. {{ moves.to.scene.number }} {{ moves.to.scene.heading }}; {{ moves.to.description }}
+        </p>
       </div>
       <ConnectionState class="no-print" />
-      <div v-if="moves" class="text-right"><span class="figure text-[22px]">{{ Number(moves.minutes.toFixed(1)) }}</span><span class="unit">min</span><span class="block text-[12px] text-quiet">{{ done }} of {{ moves.moves.length }} done</span></div>
+      <div v-if="moves" class="text-right">
+        <span class="figure text-[22px]">{{ Number(moves.minutes.toFixed(1)) }}</span><span class="unit">min</span
+        ><span class="block text-[12px] text-quiet">{{ done }} of {{ moves.moves.length }} done</span>
+      </div>
     </header>
     <div v-if="moves" class="body">
       <MoveBars v-if="moves.moves.length" :moves="moves" class="bars" />
       <div class="big"><MoveSteps :moves="moves" /></div>
-      <p class="mt-4 text-[12px] text-quiet">Times are estimates from the crew’s own table. Rigging, loads and power: the qualified people and the local code decide.</p>
+      <p class="mt-4 text-[12px] text-quiet">
+        Times are estimates from the crew’s own table. Rigging, loads and power: the qualified people and the local code
+        decide.
+      </p>
       <footer class="no-print mt-4 flex flex-wrap gap-2">
         <PaperLinks :papers="[{ name: 'Move list', path: `/api/moves/paper?from=${from}&to=${to}` }]" />
         <button class="button" @click="print">Print</button>
@@ -53,9 +72,17 @@ function print() {
         <button v-if="productionId" class="button" @click="tempoOpen = true">Times…</button>
         <button class="button" @click="router.back()">Back</button>
       </footer>
-      <JobTimesDialog v-if="productionId" :open="tempoOpen" :tempo="moves.tempo" :production-id="productionId" @close="tempoOpen = false" />
+      <JobTimesDialog
+        v-if="productionId"
+        :open="tempoOpen"
+        :tempo="moves.tempo"
+        :production-id="productionId"
+        @close="tempoOpen = false"
+      />
     </div>
-    <p v-if="store.problem" role="alert" class="p-4">{{ store.problem }} <button class="button ml-2" @click="store.load(from, to)">Try again</button></p>
+    <p v-if="store.problem" role="alert" class="p-4">
+      {{ store.problem }} <button class="button ml-2" @click="store.load(from, to)">Try again</button>
+    </p>
     <p v-else-if="!moves" class="m-auto text-quiet">Working out what to do…</p>
   </div>
 </template>

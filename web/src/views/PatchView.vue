@@ -26,7 +26,12 @@ const problem = ref('')
 const marked = ref<string>()
 const filter = ref('')
 
-const shown = computed(() => page.value?.units.filter((u) => [u.name, u.unit, u.what, u.said].some((w) => w?.toLowerCase().includes(filter.value.trim().toLowerCase()))) ?? [])
+const shown = computed(
+  () =>
+    page.value?.units.filter((u) =>
+      [u.name, u.unit, u.what, u.said].some((w) => w?.toLowerCase().includes(filter.value.trim().toLowerCase())),
+    ) ?? [],
+)
 
 /** How the camera sees each light. */
 const swatches = computed(() => Object.fromEntries(plot.placements.map((p) => [p.placement.key, p.light?.swatch])))
@@ -41,12 +46,20 @@ async function load() {
     problem.value = sentence(failure)
   }
 }
-watch(() => props.shotId, (id) => {
-  page.value = undefined
-  void plot.load(id)
-}, { immediate: true })
+watch(
+  () => props.shotId,
+  (id) => {
+    page.value = undefined
+    void plot.load(id)
+  },
+  { immediate: true },
+)
 /* each edit answers with the plot: the patch is read after it */
-watch(() => plot.plot, () => void load(), { immediate: true })
+watch(
+  () => plot.plot,
+  () => void load(),
+  { immediate: true },
+)
 onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(nodes|productions)/.test(changed.path) && load())))
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
@@ -56,7 +69,9 @@ function patch(light: PatchedLight, value: Patch) {
 /** The first room that is wide enough, from the start of its universe on. */
 async function toFree(light: PatchedLight) {
   try {
-    const plan = await call<PatchPlan>('POST', `/api/shots/${props.shotId}/patch/plan`, { body: { order: 'ADDRESS', universe: light.patch.universe ?? 1, address: 1, every: 1, keys: [light.key] } })
+    const plan = await call<PatchPlan>('POST', `/api/shots/${props.shotId}/patch/plan`, {
+      body: { order: 'ADDRESS', universe: light.patch.universe ?? 1, address: 1, every: 1, keys: [light.key] },
+    })
     mend(plan.changes)
   } catch (failure) {
     problem.value = sentence(failure)
@@ -69,31 +84,82 @@ function mend(changes: Repatched[]) {
 
 <template>
   <div class="view">
-    <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
+    <SlateBar
+      v-if="plot.plot && plot.plot.shot.id === shotId"
+      :plot="plot.plot"
+      :camera="plot.camera"
+      @spine="$emit('spine')"
+    />
     <SpineButton v-else @click="$emit('spine')" />
     <ViewTabs :shot-id="shotId"><UndoButtons /></ViewTabs>
     <div v-if="page" class="panes">
       <div class="main">
-        <p v-if="plot.problem ?? problem" role="alert" class="px-4 pt-2"><WedgeMark act class="mr-1 inline" /> {{ plot.problem?.sentence ?? problem }}</p>
-        <UniverseStrip v-for="u in page.universes" :key="u.universe" :universe="u" :lights="page.units" :swatches="swatches" :locked="plot.patchLocked" :marked="marked" @choose="(key) => (marked = key)" @move="(light, address) => patch(light, { ...light.patch, address })" />
-        <label class="flex items-center gap-2 px-4 pt-3"><span class="text-quiet">Lights on set</span><input v-model="filter" class="field !w-48" placeholder="filter" aria-label="Filter the lights" /></label>
+        <p v-if="plot.problem ?? problem" role="alert" class="px-4 pt-2">
+          <WedgeMark act class="mr-1 inline" /> {{ plot.problem?.sentence ?? problem }}
+        </p>
+        <UniverseStrip
+          v-for="u in page.universes"
+          :key="u.universe"
+          :universe="u"
+          :lights="page.units"
+          :swatches="swatches"
+          :locked="plot.patchLocked"
+          :marked="marked"
+          @choose="(key) => (marked = key)"
+          @move="(light, address) => patch(light, { ...light.patch, address })"
+        />
+        <label class="flex items-center gap-2 px-4 pt-3"
+          ><span class="text-quiet">Lights on set</span
+          ><input v-model="filter" class="field !w-48" placeholder="filter" aria-label="Filter the lights"
+        /></label>
         <table class="mt-1 w-full">
-          <thead><tr><th>Light</th><th>Reached</th><th>Universe / address</th><th>Mode, slots</th><th>Menu</th></tr></thead>
-          <tbody><PatchRow v-for="u in shown" :key="u.key" :light="u" :locked="plot.patchLocked" :marked="marked === u.key" @choose="marked = u.key" @free="toFree(u)" @patch="(value) => patch(u, value)" /></tbody>
+          <thead>
+            <tr>
+              <th>Light</th>
+              <th>Reached</th>
+              <th>Universe / address</th>
+              <th>Mode, slots</th>
+              <th>Menu</th>
+            </tr>
+          </thead>
+          <tbody>
+            <PatchRow
+              v-for="u in shown"
+              :key="u.key"
+              :light="u"
+              :locked="plot.patchLocked"
+              :marked="marked === u.key"
+              @choose="marked = u.key"
+              @free="toFree(u)"
+              @patch="(value) => patch(u, value)"
+            />
+          </tbody>
         </table>
       </div>
       <aside class="side">
         <section v-if="plot.based && !plot.patchLocked"><ReasonPicker /></section>
         <section aria-label="Conflicts">
-          <h2 class="text-[15px]">{{ page.conflicts.length ? (page.conflicts.length === 1 ? '1 conflict' : `${page.conflicts.length} conflicts`) : 'No conflict' }}</h2>
-          <p v-if="!page.conflicts.length" class="text-quiet">Footprints, modes, nodes and universes of this shot agree.</p>
+          <h2 class="text-[15px]">
+            {{
+              page.conflicts.length
+                ? page.conflicts.length === 1
+                  ? '1 conflict'
+                  : `${page.conflicts.length} conflicts`
+                : 'No conflict'
+            }}
+          </h2>
+          <p v-if="!page.conflicts.length" class="text-quiet">
+            Footprints, modes, nodes and universes of this shot agree.
+          </p>
           <ul>
             <li v-for="c in page.conflicts" :key="c.sentence" class="mt-1 flex gap-2">
               <WedgeMark act />
               <div>
                 <p>{{ c.sentence }}</p>
                 <p class="text-quiet">{{ c.fix }}</p>
-                <button v-if="c.fixes.length && !plot.patchLocked" class="button mt-1" @click="mend(c.fixes)">{{ c.fixes.map((m) => `${m.name} to ${m.to}`).join('; ') }}</button>
+                <button v-if="c.fixes.length && !plot.patchLocked" class="button mt-1" @click="mend(c.fixes)">
+                  {{ c.fixes.map((m) => `${m.name} to ${m.to}`).join('; ') }}
+                </button>
               </div>
             </li>
           </ul>

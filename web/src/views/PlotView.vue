@@ -42,7 +42,9 @@ const middle = ref<PlanPoint>({ xM: 0, yM: 0 })
 const line = computed(() => book.shots.get(props.shotId))
 const outsideOffered = computed(() => {
   const wanted = plot.problem?.wanted
-  return plot.problem?.attribute === 'PLACE' && wanted && 'value' in wanted && 'xM' in wanted.value ? wanted.value : undefined
+  return plot.problem?.attribute === 'PLACE' && wanted && 'value' in wanted && 'xM' in wanted.value
+    ? wanted.value
+    : undefined
 })
 /** Where the record has what is tried elsewhere. */
 const ghosts = computed(() =>
@@ -56,20 +58,38 @@ const ghosts = computed(() =>
 const asOf = computed(() => (typeof route.query.event === 'string' ? Number(route.query.event) : undefined))
 watch([() => props.shotId, asOf], ([id, event]) => void plot.load(id, event), { immediate: true })
 /* the ladder is of the mark that is chosen, or that the chosen light is aimed at */
-watch(() => plot.selected, (key) => {
-  const mark = key && plot.chosen && (plot.chosen.placement.kind === 'MARK' ? key : value(plot.chosen, 'AIM')?.mark)
-  if (mark && light.light?.marks.some((m) => m.key === mark)) light.chosenMark = mark
-})
+watch(
+  () => plot.selected,
+  (key) => {
+    const mark = key && plot.chosen && (plot.chosen.placement.kind === 'MARK' ? key : value(plot.chosen, 'AIM')?.mark)
+    if (mark && light.light?.marks.some((m) => m.key === mark)) light.chosenMark = mark
+  },
+)
 
 /** The changes under the finger, as they would be recorded. */
 const changes = computed<ProposedChange[]>(() => [
   ...Object.entries(draft.value).flatMap(([key, { at, bearing }]): ProposedChange[] => {
     const placed = plot.plot?.placements.find((p) => p.placement.key === key)
     if (!placed) return []
-    if (at) return [{ placement: key, attribute: 'PLACE', value: { ...at, outside: value(placed, 'PLACE')?.outside ?? false } }]
-    return bearing === undefined ? [] : [{ placement: key, attribute: 'AIM', value: { bearingDeg: bearing, tiltDeg: Math.round(placed.aim?.tiltDeg ?? 0) } }]
+    if (at)
+      return [
+        { placement: key, attribute: 'PLACE', value: { ...at, outside: value(placed, 'PLACE')?.outside ?? false } },
+      ]
+    return bearing === undefined
+      ? []
+      : [
+          {
+            placement: key,
+            attribute: 'AIM',
+            value: { bearingDeg: bearing, tiltDeg: Math.round(placed.aim?.tiltDeg ?? 0) },
+          },
+        ]
   }),
-  ...Object.entries(raising.value).map(([key, heightM]): ProposedChange => ({ placement: key, attribute: 'HEIGHT', value: { heightM } })),
+  ...Object.entries(raising.value).map(([key, heightM]): ProposedChange => ({
+    placement: key,
+    attribute: 'HEIGHT',
+    value: { heightM },
+  })),
 ])
 watch(changes, (now) => (light.preview = { changes: now, holds: [] }))
 
@@ -88,7 +108,10 @@ async function drop() {
 }
 
 function select(key: string | undefined, more = false) {
-  if (more && key && plot.selected && key !== plot.selected) plot.multiSelection = plot.multiSelection.includes(key) ? plot.multiSelection.filter((k) => k !== key) : [...plot.multiSelection, key]
+  if (more && key && plot.selected && key !== plot.selected)
+    plot.multiSelection = plot.multiSelection.includes(key)
+      ? plot.multiSelection.filter((k) => k !== key)
+      : [...plot.multiSelection, key]
   else {
     plot.multiSelection = []
     plot.selected = key
@@ -136,9 +159,20 @@ async function kept() {
 <template>
   <div class="view">
     <template v-if="plot.plot && plot.set">
-      <SlateBar :plot="plot.plot" :camera="plot.camera" @camera="select(plot.camera?.placement.key)" @edit="dialog = 'shot'" @spine="$emit('spine')" />
+      <SlateBar
+        :plot="plot.plot"
+        :camera="plot.camera"
+        @camera="select(plot.camera?.placement.key)"
+        @edit="dialog = 'shot'"
+        @spine="$emit('spine')"
+      />
       <ViewTabs :shot-id="shotId">
-        <PaperLinks :papers="[{ name: 'Plot to scale', path: `/api/shots/${shotId}/paper/plot`, kinds: ['pdf', 'svg'] }, { name: 'Shot sheet', path: `/api/shots/${shotId}/paper/sheet` }]" />
+        <PaperLinks
+          :papers="[
+            { name: 'Plot to scale', path: `/api/shots/${shotId}/paper/plot`, kinds: ['pdf', 'svg'] },
+            { name: 'Shot sheet', path: `/api/shots/${shotId}/paper/sheet` },
+          ]"
+        />
         <UndoButtons />
         <button v-if="!light.trials.length" class="button" @click="light.begin">Try without saving</button>
         <button class="button" @click="router.push({ name: 'set', params: { id: shotId } })">Draw the set</button>
@@ -170,7 +204,13 @@ async function kept() {
             <button class="button" aria-label="Zoom in" @click="stage?.zoom(1.25)">+</button>
             <button class="button" aria-label="Zoom out" @click="stage?.zoom(0.8)">−</button>
             <button class="button" @click="stage?.fit()">Fit</button>
-            <button class="button only-narrow" :aria-pressed="sheet === 'light'" @click="sheet = sheet ? undefined : 'light'">Light</button>
+            <button
+              class="button only-narrow"
+              :aria-pressed="sheet === 'light'"
+              @click="sheet = sheet ? undefined : 'light'"
+            >
+              Light
+            </button>
           </div>
           <div v-if="plot.problem || light.refused" class="problem" role="alert">
             <WedgeMark act />
@@ -181,17 +221,44 @@ async function kept() {
         </div>
         <MarkLadder class="beside" />
         <div class="strip">
-          <HeightStrip :set="plot.set" :placements="plot.placements" :selected="plot.selected" :locked="plot.locked && !light.trying" :camera="plot.camera" :draft="raising" @select="select" @raise="(key, heightM) => (raising = { [key]: heightM })" @drop="drop" />
-          <FrameView :set="plot.set" :placements="plot.placements" :camera="plot.camera" :hints="light.light?.hints ?? []" :selected="plot.selected" @select="select" />
+          <HeightStrip
+            :set="plot.set"
+            :placements="plot.placements"
+            :selected="plot.selected"
+            :locked="plot.locked && !light.trying"
+            :camera="plot.camera"
+            :draft="raising"
+            @select="select"
+            @raise="(key, heightM) => (raising = { [key]: heightM })"
+            @drop="drop"
+          />
+          <FrameView
+            :set="plot.set"
+            :placements="plot.placements"
+            :camera="plot.camera"
+            :hints="light.light?.hints ?? []"
+            :selected="plot.selected"
+            @select="select"
+          />
         </div>
         <SayBar ref="say" class="saying" />
         <aside class="inspector" aria-label="What is selected">
-          <div class="mb-2 flex justify-end" v-if="plot.chosen"><button class="text-[12px] text-quiet hover:text-ink" @click="select(undefined)">Back to {{ plot.plot.shot.slate }}</button></div>
+          <div v-if="plot.chosen" class="mb-2 flex justify-end">
+            <button class="text-[12px] text-quiet hover:text-ink" @click="select(undefined)">
+              Back to {{ plot.plot.shot.slate }}
+            </button>
+          </div>
           <PlacementPane v-if="plot.chosen" :key="plot.chosen.placement.key" :placed="plot.chosen" />
           <ShotPane v-else />
         </aside>
       </div>
-      <ShotDialog :open="dialog === 'shot'" :scene="line?.scene" :shot="line?.shot" @close="dialog = undefined" @kept="kept" />
+      <ShotDialog
+        :open="dialog === 'shot'"
+        :scene="line?.scene"
+        :shot="line?.shot"
+        @close="dialog = undefined"
+        @kept="kept"
+      />
       <ShotDialog :open="dialog === 'new'" :scene="line?.scene" :based-on="line?.shot" @close="dialog = undefined" />
       <PlaceDialog :open="dialog === 'place'" :at="middle" @close="dialog = undefined" />
       <CompareDialog :open="dialog === 'compare'" @close="dialog = undefined" />
@@ -213,7 +280,9 @@ async function kept() {
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template: 'stage ladder inspector' minmax(0, 1fr) 'strip strip inspector' 126px 'say say say' auto / minmax(0, 1fr) 134px 302px;
+  grid-template:
+    'stage ladder inspector' minmax(0, 1fr) 'strip strip inspector' 126px 'say say say' auto / minmax(0, 1fr)
+    134px 302px;
 }
 .stage {
   grid-area: stage;

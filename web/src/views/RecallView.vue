@@ -44,7 +44,10 @@ const here = computed(() => live.value?.shotId === props.shotId)
 const changing = computed(() => preview.value?.overNetwork.filter((u) => u.changes).length ?? 0)
 const rows = computed(() => {
   const order = new Map((plot.plot?.placements ?? []).map((p, i) => [p.placement.key, i]))
-  return (preview.value?.overNetwork ?? []).filter((u) => u.name.toLowerCase().includes(filter.value.trim().toLowerCase())).sort((a, b) => (order.get(a.key) ?? 0) - (order.get(b.key) ?? 0)).map((u) => ({ ...u, drift: beside.value?.drift.filter((d) => d.key === u.key) ?? [] }))
+  return (preview.value?.overNetwork ?? [])
+    .filter((u) => u.name.toLowerCase().includes(filter.value.trim().toLowerCase()))
+    .sort((a, b) => (order.get(a.key) ?? 0) - (order.get(b.key) ?? 0))
+    .map((u) => ({ ...u, drift: beside.value?.drift.filter((d) => d.key === u.key) ?? [] }))
 })
 const takeable = computed(() => beside.value?.drift.flatMap(changes) ?? [])
 /** A level or a colour is the record's; where a light listens and its menu are the control's. */
@@ -53,7 +56,10 @@ const mayTake = (d: DriftView) => (d.attribute === 'PATCH' || d.attribute === 'M
 async function load() {
   const id = props.shotId
   /* both at once: they are shown beside each other */
-  const [now, answer] = await Promise.allSettled([call<RecallPreview>('GET', `/api/shots/${id}/recall`, { now: true }), call<ReadBackView>('GET', `/api/shots/${id}/readback`, { now: true })])
+  const [now, answer] = await Promise.allSettled([
+    call<RecallPreview>('GET', `/api/shots/${id}/recall`, { now: true }),
+    call<ReadBackView>('GET', `/api/shots/${id}/readback`, { now: true }),
+  ])
   if (id !== props.shotId) return
   if (now.status === 'rejected') {
     problem.value = sentence(now.reason)
@@ -64,18 +70,29 @@ async function load() {
   noRig.value = answer.status === 'fulfilled' ? '' : sentence(answer.reason)
   looks.value++
 }
-watch(() => props.shotId, (id) => {
-  preview.value = beside.value = undefined
-  problem.value = ''
-  warned.value = false
-  void plot.load(id)
-}, { immediate: true })
-watch(() => plot.plot, () => {
-  problem.value = ''
-  void load()
-  void output.load()
-}, { immediate: true })
-watch(() => [output.now?.armed, live.value?.slate, live.value?.done === 1], () => void load())
+watch(
+  () => props.shotId,
+  (id) => {
+    preview.value = beside.value = undefined
+    problem.value = ''
+    warned.value = false
+    void plot.load(id)
+  },
+  { immediate: true },
+)
+watch(
+  () => plot.plot,
+  () => {
+    problem.value = ''
+    void load()
+    void output.load()
+  },
+  { immediate: true },
+)
+watch(
+  () => [output.now?.armed, live.value?.slate, live.value?.done === 1],
+  () => void load(),
+)
 /* what stands on the rig changes without anybody's edit */
 const looking = setInterval(() => document.visibilityState === 'visible' && output.now?.rig && void load(), LOOK_MS)
 onBeforeUnmount(() => clearInterval(looking))
@@ -88,7 +105,14 @@ async function recall() {
     return
   }
   busy.value = true
-  problem.value = (await output.recall(props.shotId, { fadeSeconds: seconds!, priority: wanted!, stateDigest: preview.value!.stateDigest, warned: warned.value })) ? '' : output.problem
+  problem.value = (await output.recall(props.shotId, {
+    fadeSeconds: seconds!,
+    priority: wanted!,
+    stateDigest: preview.value!.stateDigest,
+    warned: warned.value,
+  }))
+    ? ''
+    : output.problem
   busy.value = false
   await load()
 }
@@ -105,7 +129,11 @@ async function sendAgain(keys: string[]) {
   await load()
 }
 function changes(d: DriftView) {
-  const found: { placement: string; attribute: 'STANDING' | NonNullable<DriftView['attribute']>; value: AttributeValue }[] = []
+  const found: {
+    placement: string
+    attribute: 'STANDING' | NonNullable<DriftView['attribute']>
+    value: AttributeValue
+  }[] = []
   if (d.status) found.push({ placement: d.key, attribute: 'STANDING', value: d.status })
   if (d.rigs && d.attribute) found.push({ placement: d.key, attribute: d.attribute, value: d.rigs })
   return found
@@ -122,22 +150,45 @@ async function take(all: ReturnType<typeof changes>) {
 
 <template>
   <div class="view">
-    <SlateBar v-if="plot.plot && plot.plot.shot.id === shotId" :plot="plot.plot" :camera="plot.camera" @spine="$emit('spine')" />
+    <SlateBar
+      v-if="plot.plot && plot.plot.shot.id === shotId"
+      :plot="plot.plot"
+      :camera="plot.camera"
+      @spine="$emit('spine')"
+    />
     <SpineButton v-else @click="$emit('spine')" />
     <ViewTabs :shot-id="shotId"><UndoButtons /></ViewTabs>
     <div v-if="preview" class="panes">
       <div class="main">
         <section class="now" :class="{ live }" aria-label="Output">
           <div class="grow">
-            <p class="text-[22px] leading-7 font-[650]" role="status">{{ live ? (here ? `${live.slate} is live` : `${live.slate} is live, not ${preview.slate}`) : output.now?.armed ? 'Armed, nothing is sent' : 'Output is off' }}</p>
+            <p class="text-[22px] leading-7 font-[650]" role="status">
+              {{
+                live
+                  ? here
+                    ? `${live.slate} is live`
+                    : `${live.slate} is live, not ${preview.slate}`
+                  : output.now?.armed
+                    ? 'Armed, nothing is sent'
+                    : 'Output is off'
+              }}
+            </p>
             <p class="text-quiet">
-              <template v-if="live">{{ live.universes }} {{ live.universes === 1 ? 'universe' : 'universes' }} on {{ output.now?.armed?.outlet }} at priority {{ live.priority }}, by {{ live.by }}<template v-if="live.done < 1">; fading, {{ Math.round(live.done * 100) }} %</template></template>
-              <template v-else-if="output.now?.armed">on {{ output.now.armed.outlet }}, by {{ output.now.armed.by }}</template>
+              <template v-if="live"
+                >{{ live.universes }} {{ live.universes === 1 ? 'universe' : 'universes' }} on
+                {{ output.now?.armed?.outlet }} at priority {{ live.priority }}, by {{ live.by
+                }}<template v-if="live.done < 1">; fading, {{ Math.round(live.done * 100) }} %</template></template
+              >
+              <template v-else-if="output.now?.armed"
+                >on {{ output.now.armed.outlet }}, by {{ output.now.armed.by }}</template
+              >
               <template v-else>Nothing leaves this machine until it is armed.</template>
             </p>
             <progress v-if="live && live.done < 1" :value="live.done" max="1" class="w-full" aria-label="Fade" />
           </div>
-          <button v-if="!output.now?.armed" class="button" :disabled="!may || connection.lost" @click="arming = true">Arm output…</button>
+          <button v-if="!output.now?.armed" class="button" :disabled="!may || connection.lost" @click="arming = true">
+            Arm output…
+          </button>
           <button v-else class="button stop" :disabled="connection.lost" @click="output.stop()">Stop all</button>
         </section>
         <p v-if="connection.lost && live" class="note"><WedgeMark act /> {{ output.said }}.</p>
@@ -147,26 +198,78 @@ async function take(all: ReturnType<typeof changes>) {
         <p v-if="problem" role="alert" class="note"><WedgeMark act /> {{ problem }}</p>
         <p v-for="s in beside?.sources ?? []" :key="s" class="note"><WedgeMark act /> {{ s }}</p>
         <form class="recall" @submit.prevent="recall">
-          <label><span class="text-[11px] text-quiet">fade, seconds</span><input v-model="fade" class="field figure text-right" inputmode="decimal" /></label>
-          <label><span class="text-[11px] text-quiet">priority</span><input v-model="priority" class="field figure text-right" inputmode="numeric" /></label>
+          <label
+            ><span class="text-[11px] text-quiet">fade, seconds</span
+            ><input v-model="fade" class="field figure text-right" inputmode="decimal"
+          /></label>
+          <label
+            ><span class="text-[11px] text-quiet">priority</span
+            ><input v-model="priority" class="field figure text-right" inputmode="numeric"
+          /></label>
           <div class="grow">
             <p v-for="c in preview.cautions" :key="c" class="flex gap-2"><WedgeMark act /> {{ c }}</p>
-            <label v-if="preview.cautions.length" class="flex min-h-8 items-center gap-2"><input v-model="warned" type="checkbox" /> Cast and crew are warned</label>
+            <label v-if="preview.cautions.length" class="flex min-h-8 items-center gap-2"
+              ><input v-model="warned" type="checkbox" /> Cast and crew are warned</label
+            >
           </div>
-          <p class="text-quiet">{{ !preview.asked ? 'what stands now is not known' : changing ? `${changing} of ${preview.overNetwork.length} would change` : 'nothing would change' }}</p>
-          <button class="button button-main" type="submit" :disabled="!may || busy || connection.lost || !output.now?.armed">Recall {{ preview.slate }}</button>
+          <p class="text-quiet">
+            {{
+              !preview.asked
+                ? 'what stands now is not known'
+                : changing
+                  ? `${changing} of ${preview.overNetwork.length} would change`
+                  : 'nothing would change'
+            }}
+          </p>
+          <button
+            class="button button-main"
+            type="submit"
+            :disabled="!may || busy || connection.lost || !output.now?.armed"
+          >
+            Recall {{ preview.slate }}
+          </button>
         </form>
         <div class="flex flex-wrap items-center gap-2 px-4 pt-3">
-          <h2 class="text-[15px]" role="status">{{ noRig || (beside ? (beside.drift.length ? `${beside.agree} of ${beside.asked} stand as recorded` : `All ${beside.asked} stand as recorded`) : 'Asking the rig…') }}</h2>
+          <h2 class="text-[15px]" role="status">
+            {{
+              noRig ||
+              (beside
+                ? beside.drift.length
+                  ? `${beside.agree} of ${beside.asked} stand as recorded`
+                  : `All ${beside.asked} stand as recorded`
+                : 'Asking the rig…')
+            }}
+          </h2>
           <span class="grow" />
-          <input v-if="preview.overNetwork.length > 8" v-model="filter" class="field !w-40" placeholder="filter" aria-label="Filter the lights" />
+          <input
+            v-if="preview.overNetwork.length > 8"
+            v-model="filter"
+            class="field !w-40"
+            placeholder="filter"
+            aria-label="Filter the lights"
+          />
           <template v-if="beside?.drift.length">
             <button class="button" :disabled="!may || busy" @click="sendAgain([])">Send the record again</button>
-            <button v-if="takeable.length" class="button" :disabled="plot.locked" :title="`What stands now becomes ${preview.slate}`" @click="take(takeable)">Snapshot: take all {{ takeable.length }}</button>
+            <button
+              v-if="takeable.length"
+              class="button"
+              :disabled="plot.locked"
+              :title="`What stands now becomes ${preview.slate}`"
+              @click="take(takeable)"
+            >
+              Snapshot: take all {{ takeable.length }}
+            </button>
           </template>
         </div>
         <table class="mt-1 w-full">
-          <thead><tr><th>Light</th><th>Record</th><th>Stands at</th><th>What differs</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Light</th>
+              <th>Record</th>
+              <th>Stands at</th>
+              <th>What differs</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="u in rows" :key="u.key" :class="{ differs: u.drift.length }">
               <th scope="row">{{ u.name }}</th>
@@ -175,22 +278,47 @@ async function take(all: ReturnType<typeof changes>) {
               <td>
                 <div v-for="d in u.drift" :key="d.sentence" class="drift">
                   <WedgeMark /><span class="grow">{{ d.sentence }}</span>
-                  <button v-if="d.bySending" class="button" :disabled="!may || busy" :aria-label="`Send the record of ${u.name} again`" @click="sendAgain([u.key])">Send again</button>
-                  <button v-if="changes(d).length" class="button" :disabled="!mayTake(d)" :aria-label="`Take the rig’s ${d.attribute?.toLowerCase()} of ${u.name}`" @click="take(changes(d))">Take the rig’s</button>
+                  <button
+                    v-if="d.bySending"
+                    class="button"
+                    :disabled="!may || busy"
+                    :aria-label="`Send the record of ${u.name} again`"
+                    @click="sendAgain([u.key])"
+                  >
+                    Send again
+                  </button>
+                  <button
+                    v-if="changes(d).length"
+                    class="button"
+                    :disabled="!mayTake(d)"
+                    :aria-label="`Take the rig’s ${d.attribute?.toLowerCase()} of ${u.name}`"
+                    @click="take(changes(d))"
+                  >
+                    Take the rig’s
+                  </button>
                 </div>
                 <span v-if="!u.drift.length && beside" class="text-quiet">as recorded</span>
               </td>
             </tr>
           </tbody>
         </table>
-        <p v-if="!preview.overNetwork.length" class="p-4 text-quiet">No light of {{ preview.slate }} is on the network. <RouterLink class="underline" :to="{ name: 'patch', params: { id: shotId } }">Give one an address</RouterLink> to recall it.</p>
+        <p v-if="!preview.overNetwork.length" class="p-4 text-quiet">
+          No light of {{ preview.slate }} is on the network.
+          <RouterLink class="underline" :to="{ name: 'patch', params: { id: shotId } }">Give one an address</RouterLink>
+          to recall it.
+        </p>
       </div>
       <aside class="side">
         <section v-if="plot.based && !plot.patchLocked"><ReasonPicker /></section>
         <section aria-label="By hand">
           <h2 class="text-[15px]">For the person at the head or on the app</h2>
           <p v-if="!preview.atFixture.length" class="text-quiet">Nothing: the network reaches all of it.</p>
-          <ul><li v-for="h in preview.atFixture" :key="h.key" class="mt-1"><b class="font-[650]">{{ h.name }}</b> <span class="figure">{{ h.what.join(', ') }}</span> <span class="text-quiet">{{ h.where }}</span></li></ul>
+          <ul>
+            <li v-for="h in preview.atFixture" :key="h.key" class="mt-1">
+              <b class="font-[650]">{{ h.name }}</b> <span class="figure">{{ h.what.join(', ') }}</span>
+              <span class="text-quiet">{{ h.where }}</span>
+            </li>
+          </ul>
         </section>
         <section v-if="preview.conflicts.length" aria-label="Conflicts">
           <h2 class="text-[15px]">What will not work</h2>

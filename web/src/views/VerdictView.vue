@@ -32,7 +32,9 @@ async function load() {
   }
 }
 watch(() => props.runId, load, { immediate: true })
-onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())))
+onBeforeUnmount(
+  connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())),
+)
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
 async function sign() {
@@ -52,23 +54,54 @@ async function sign() {
         <SpineButton @click="$emit('spine')" />
         <div class="min-w-0 grow">
           <h1 class="text-[22px]">{{ verdict.match.slate }}, {{ verdict.run.name }}: is it the same light?</h1>
-          <p class="text-quiet">Sc. {{ verdict.scene.number }} {{ verdict.scene.heading }}; {{ verdict.match.description }}</p>
+          <p class="text-quiet">
+            Sc. {{ verdict.scene.number }} {{ verdict.scene.heading }}; {{ verdict.match.description }}
+          </p>
         </div>
         <ConnectionState />
-        <PaperLinks :papers="[{ name: 'Verdict', path: `/api/runs/${runId}/paper/verdict` }, { name: 'Lights', path: `/api/runs/${runId}/paper/lights`, kinds: ['csv'] }, { name: 'Reading log', path: `/api/shots/${verdict.match.shotId}/paper/readings?run=${runId}` }]" />
-        <RouterLink class="button" :to="{ name: 'rebuild', params: { id: verdict.match.shotId }, query: { run: runId } }">To the steps</RouterLink>
-        <RouterLink class="button" :to="{ name: 'match', params: { id: verdict.match.shotId } }">To the scene’s report</RouterLink>
+        <PaperLinks
+          :papers="[
+            { name: 'Verdict', path: `/api/runs/${runId}/paper/verdict` },
+            { name: 'Lights', path: `/api/runs/${runId}/paper/lights`, kinds: ['csv'] },
+            { name: 'Reading log', path: `/api/shots/${verdict.match.shotId}/paper/readings?run=${runId}` },
+          ]"
+        />
+        <RouterLink
+          class="button"
+          :to="{ name: 'rebuild', params: { id: verdict.match.shotId }, query: { run: runId } }"
+          >To the steps</RouterLink
+        >
+        <RouterLink class="button" :to="{ name: 'match', params: { id: verdict.match.shotId } }"
+          >To the scene’s report</RouterLink
+        >
       </header>
-      <p class="px-5 text-[17px]"><WedgeMark v-if="!verdict.match.holds" act class="mr-1 inline" /> <b class="font-[650]">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.</p>
+      <p class="px-5 text-[17px]">
+        <WedgeMark v-if="!verdict.match.holds" act class="mr-1 inline" />
+        <b class="font-[650]">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.
+      </p>
       <section v-if="verdict.toTake.length && !verdict.run.signed" class="px-5 py-2" aria-label="Still to read">
         <h2 class="text-[15px]">Still to read</h2>
-        <ul class="list-disc pl-5"><li v-for="t in verdict.toTake" :key="t">{{ t }}</li></ul>
-        <RouterLink class="button mt-2" :to="{ name: 'meter', params: { id: verdict.match.shotId }, query: { run: runId } }">To the meter</RouterLink>
+        <ul class="list-disc pl-5">
+          <li v-for="t in verdict.toTake" :key="t">{{ t }}</li>
+        </ul>
+        <RouterLink
+          class="button mt-2"
+          :to="{ name: 'meter', params: { id: verdict.match.shotId }, query: { run: runId } }"
+          >To the meter</RouterLink
+        >
       </section>
       <section class="px-5 py-2" aria-label="Each light alone">
         <h2 class="text-[15px]">Each light alone, against the record</h2>
         <table class="heads">
-          <thead><tr><th>Light</th><th>stops</th><th>mired</th><th>Duv</th><th>verdict</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Light</th>
+              <th>stops</th>
+              <th>mired</th>
+              <th>Duv</th>
+              <th>verdict</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="h in verdict.heads" :key="h.key" :data-head="h.key" :data-verdict="h.verdict">
               <th scope="row">{{ h.name }}</th>
@@ -76,8 +109,15 @@ async function sign() {
               <td class="figure">{{ h.mired === undefined ? '' : signed(h.mired, 0) }}</td>
               <td class="figure">{{ h.duv === undefined ? '' : signed(h.duv, 4) }}</td>
               <td>
-                <template v-if="h.verdict === 'OUT'"><WedgeMark act class="mr-1 inline" /> <b class="font-[650]">Not as recorded.</b> {{ h.likely.length ? `Likely: ${h.likely.join('; or ')}.` : 'No single cause of the stock explains it.' }}</template>
-                <span v-else :class="{ 'text-quiet': h.verdict === 'UNKNOWN' }">{{ h.verdict === 'HOLDS' ? 'holds' : 'not read' }}</span>
+                <template v-if="h.verdict === 'OUT'"
+                  ><WedgeMark act class="mr-1 inline" /> <b class="font-[650]">Not as recorded.</b>
+                  {{
+                    h.likely.length ? `Likely: ${h.likely.join('; or ')}.` : 'No single cause of the stock explains it.'
+                  }}</template
+                >
+                <span v-else :class="{ 'text-quiet': h.verdict === 'UNKNOWN' }">{{
+                  h.verdict === 'HOLDS' ? 'holds' : 'not read'
+                }}</span>
               </td>
             </tr>
           </tbody>
@@ -85,12 +125,23 @@ async function sign() {
       </section>
       <section v-if="verdict.otherwise.length" class="px-5 py-2" aria-label="Not as recorded">
         <h2 class="text-[15px]">Not as recorded, and known</h2>
-        <p v-for="o in verdict.otherwise" :key="o.name"><b class="font-[650]">{{ o.name }}</b>: {{ o.now.map((w) => settings.printed(w)).join(', ') }}. <span class="text-quiet">{{ o.why }}</span></p>
+        <p v-for="o in verdict.otherwise" :key="o.name">
+          <b class="font-[650]">{{ o.name }}</b>: {{ o.now.map((w) => settings.printed(w)).join(', ') }}.
+          <span class="text-quiet">{{ o.why }}</span>
+        </p>
       </section>
-      <VerdictPane :judged="verdict.match" :reference="verdict.match.slate" :editable="session.may('EDIT') && !verdict.run.signed" @changed="load" />
+      <VerdictPane
+        :judged="verdict.match"
+        :reference="verdict.match.slate"
+        :editable="session.may('EDIT') && !verdict.run.signed"
+        @changed="load"
+      />
       <footer class="sign">
         <p v-if="problem" role="alert"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
-        <p v-if="verdict.run.signed"><b class="font-[650]">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b> {{ verdict.run.signed.said }}</p>
+        <p v-if="verdict.run.signed">
+          <b class="font-[650]">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b>
+          {{ verdict.run.signed.said }}
+        </p>
         <template v-else-if="session.may('LEAD')">
           <button class="button button-main" @click="sign">Sign this verdict</button>
           <span class="text-quiet">Signed, the rebuild is closed and stays as it is.</span>

@@ -13,7 +13,16 @@ const bare = computed(() => !/[a-z′'"″°%]$/i.test(model.value.trim()))
   <div class="mb-1">
     <div class="flex min-h-8 items-center gap-2">
       <label :for="id" class="grow">{{ label }}</label>
-      <input :id="id" v-model="model" class="field figure !w-[118px] text-right text-[14px]" :aria-invalid="!!problem" :aria-describedby="problem ? `${id}-p` : undefined" autocomplete="off" spellcheck="false" @focus="($event.target as HTMLInputElement).select()" />
+      <input
+        :id="id"
+        v-model="model"
+        class="field figure !w-[118px] text-right text-[14px]"
+        :aria-invalid="!!problem"
+        :aria-describedby="problem ? `${id}-p` : undefined"
+        autocomplete="off"
+        spellcheck="false"
+        @focus="($event.target as HTMLInputElement).select()"
+      />
       <span class="w-8 text-[12px] text-quiet">{{ bare ? unit : '' }}</span>
     </div>
     <p v-if="problem" :id="`${id}-p`" role="alert" class="mb-1 text-[12px]">{{ problem }}</p>

@@ -29,11 +29,19 @@ async function copy() {
         <button class="button ml-auto" @click="copy">{{ copied ? 'Copied' : 'Copy as text' }}</button>
       </header>
       <div class="drawn" :class="{ stale }"><slot /></div>
-      <p v-if="stale" class="told" role="status"><WedgeMark /> <span>{{ problem ?? 'The picture is of the last values that were understood.' }}</span></p>
+      <p v-if="stale" class="told" role="status">
+        <WedgeMark /> <span>{{ problem ?? 'The picture is of the last values that were understood.' }}</span>
+      </p>
     </section>
     <aside class="fields" aria-label="Values"><slot name="fields" /></aside>
     <BaseDialog :open="byHand" title="Copy as text" @close="byHand = false">
-      <textarea class="field min-h-48" readonly :value="summary" aria-label="What this bench found" @focus="($event.target as HTMLTextAreaElement).select()" />
+      <textarea
+        class="field min-h-48"
+        readonly
+        :value="summary"
+        aria-label="What this bench found"
+        @focus="($event.target as HTMLTextAreaElement).select()"
+      />
       <template #buttons><button class="button button-main" @click="byHand = false">Close</button></template>
     </BaseDialog>
   </div>

@@ -51,7 +51,12 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
   }),
   draw,
 })
-const names = computed(() => (text.filters ?? '').split(';').map((name) => name.trim()).filter(Boolean))
+const names = computed(() =>
+  (text.filters ?? '')
+    .split(';')
+    .map((name) => name.trim())
+    .filter(Boolean),
+)
 const stack = computed(() => names.value.flatMap((name) => shelf.filters.find((item) => item.name === name) ?? []))
 const white = (item: Stock) => item.kind !== 'COLOUR'
 
@@ -66,26 +71,58 @@ async function draw(v: Values): Promise<Picture> {
   }
   const filters = stack.value.map(({ miredShift, stops, duvShift }) => ({ miredShift, stops, duvShift }))
   const [behind, onWhite, dial] = await Promise.all([
-    call<Behind>('POST', '/api/bench/colour-temperature', { body: { sourceKelvin: source.kelvin, sourceDuv: source.duv, filters } }),
-    call<Behind>('POST', '/api/bench/colour-temperature', { body: { sourceKelvin: balance.whiteBalanceKelvin, filters: [] } }),
+    call<Behind>('POST', '/api/bench/colour-temperature', {
+      body: { sourceKelvin: source.kelvin, sourceDuv: source.duv, filters },
+    }),
+    call<Behind>('POST', '/api/bench/colour-temperature', {
+      body: { sourceKelvin: balance.whiteBalanceKelvin, filters: [] },
+    }),
     call<DialAnswer>('POST', '/api/bench/dial', {
       body: {
-        dialledKelvin: v.dialledKelvin, dialledDuv: v.dialledDuv, measuredKelvin: v.measuredKelvin, measuredDuv: v.measuredDuv,
-        targetKelvin: v.targetKelvin, targetDuv: v.targetDuv, minKelvin: v.minKelvin, maxKelvin: v.maxKelvin,
+        dialledKelvin: v.dialledKelvin,
+        dialledDuv: v.dialledDuv,
+        measuredKelvin: v.measuredKelvin,
+        measuredDuv: v.measuredDuv,
+        targetKelvin: v.targetKelvin,
+        targetDuv: v.targetDuv,
+        minKelvin: v.minKelvin,
+        maxKelvin: v.maxKelvin,
       },
     }),
   ])
-  const shown = [v.sourceKelvin!, v.whiteBalanceKelvin!, behind.kelvin, v.dialledKelvin!, v.measuredKelvin!, v.targetKelvin!, dial.dialKelvin].map(miredAt)
+  const shown = [
+    v.sourceKelvin!,
+    v.whiteBalanceKelvin!,
+    behind.kelvin,
+    v.dialledKelvin!,
+    v.measuredKelvin!,
+    v.targetKelvin!,
+    dial.dialKelvin,
+  ].map(miredAt)
   const from = Math.max(40, Math.floor((Math.min(...shown) - ROOM_MIRED) / 10) * 10)
   const to = Math.min(1000, Math.ceil((Math.max(...shown) + ROOM_MIRED) / 10) * 10)
   const along = ticks(from, to, BAND_STEP_MIRED)
   const { swatches } = await call<{ swatches: string[] }>('POST', '/api/bench/seen', {
-    body: { whites: [source, { kelvin: behind.kelvin, duv: behind.duv }, ...along.map((m) => ({ kelvin: 1e6 / m }))], ...balance },
+    body: {
+      whites: [source, { kelvin: behind.kelvin, duv: behind.duv }, ...along.map((m) => ({ kelvin: 1e6 / m }))],
+      ...balance,
+    },
   })
   const [before = '', after = '', ...colours] = swatches
   return {
-    source, white: { kelvin: v.whiteBalanceKelvin!, duv: v.whiteBalanceDuv! }, stack: stack.value, behind, offWhite: Math.round(behind.mired - onWhite.mired), dial, asked,
-    range: [v.minKelvin!, v.maxKelvin!], from, to, band: along.map((mired, i) => ({ mired, swatch: colours[i]! })), before, after,
+    source,
+    white: { kelvin: v.whiteBalanceKelvin!, duv: v.whiteBalanceDuv! },
+    stack: stack.value,
+    behind,
+    offWhite: Math.round(behind.mired - onWhite.mired),
+    dial,
+    asked,
+    range: [v.minKelvin!, v.maxKelvin!],
+    from,
+    to,
+    band: along.map((mired, i) => ({ mired, swatch: colours[i]! })),
+    before,
+    after,
   }
 }
 
@@ -122,14 +159,22 @@ const dialArrows = computed(() => {
   const shift = p.dial.pathMired
   const dial = miredAt(p.dial.dialKelvin)
   return [
-    { key: 'path', name: `its path ${signed(shift, 0)}`, from: miredAt(p.asked.dialled.kelvin), to: miredAt(p.asked.measured.kelvin) },
+    {
+      key: 'path',
+      name: `its path ${signed(shift, 0)}`,
+      from: miredAt(p.asked.dialled.kelvin),
+      to: miredAt(p.asked.measured.kelvin),
+    },
     { key: 'again', name: 'the same path', from: dial, to: dial + shift },
   ]
 })
 const found = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const off = p.offWhite === 0 ? 'on the camera’s white' : `${Math.abs(p.offWhite)} mired ${p.offWhite > 0 ? 'warmer' : 'cooler'} than the camera’s white`
+  const off =
+    p.offWhite === 0
+      ? 'on the camera’s white'
+      : `${Math.abs(p.offWhite)} mired ${p.offWhite > 0 ? 'warmer' : 'cooler'} than the camera’s white`
   return `${Math.round(p.behind.kelvin)} K, Duv ${signed(p.behind.duv, 4)}, ${p.behind.stops.toFixed(1)} stops lost: ${off}.`
 })
 const toDial = computed(() => {
@@ -140,7 +185,14 @@ const toDial = computed(() => {
     ? `${dial}: it then measures ${p.asked.target.kelvin} K.`
     : `${dial}, the end of its range: it stays ${Math.abs(Math.round(p.dial.residualMired))} mired too ${p.dial.residualMired > 0 ? 'warm' : 'cool'}.`
 })
-const summary = computed(() => [`Source ${text.sourceKelvin} K, tint ${text.sourceDuv}, through ${names.value.join(', ') || 'nothing'}:`, found.value, `Dialled ${text.dialledKelvin} K, measured ${text.measuredKelvin} K.`, toDial.value].join('\n'))
+const summary = computed(() =>
+  [
+    `Source ${text.sourceKelvin} K, tint ${text.sourceDuv}, through ${names.value.join(', ') || 'nothing'}:`,
+    found.value,
+    `Dialled ${text.dialledKelvin} K, measured ${text.measuredKelvin} K.`,
+    toDial.value,
+  ].join('\n'),
+)
 
 function keepStack(changed: string[]) {
   text.filters = changed.join('; ')
@@ -148,33 +200,82 @@ function keepStack(changed: string[]) {
 </script>
 
 <template>
-  <BenchFrame title="Colour of light" hint="height on the ruler is tint: up green, down magenta" :stale="stale" :problem="problem" :summary="summary">
+  <BenchFrame
+    title="Colour of light"
+    hint="height on the ruler is tint: up green, down magenta"
+    :stale="stale"
+    :problem="problem"
+    :summary="summary"
+  >
     <template v-if="picture">
-      <MiredRuler :marks="marks" :arrows="arrows" :band="picture.band" :from="picture.from" :to="picture.to" @drag="(key, kelvin) => (text[key] = String(kelvin))" />
+      <MiredRuler
+        :marks="marks"
+        :arrows="arrows"
+        :band="picture.band"
+        :from="picture.from"
+        :to="picture.to"
+        @drag="(key, kelvin) => (text[key] = String(kelvin))"
+      />
       <div class="flex flex-wrap items-center gap-4 px-6 pb-3">
-        <figure class="seen"><span :style="{ background: picture.before }" /><figcaption>source</figcaption></figure>
-        <figure class="seen"><span :style="{ background: picture.after }" /><figcaption>behind the stack</figcaption></figure>
-        <p class="max-w-[46ch]" data-found="colour">{{ found }} <span class="text-quiet">Swatches as the camera sees them; the stock’s figures are nominal, shifts of tint add (model).</span></p>
+        <figure class="seen">
+          <span :style="{ background: picture.before }" />
+          <figcaption>source</figcaption>
+        </figure>
+        <figure class="seen">
+          <span :style="{ background: picture.after }" />
+          <figcaption>behind the stack</figcaption>
+        </figure>
+        <p class="max-w-[46ch]" data-found="colour">
+          {{ found }}
+          <span class="text-quiet"
+            >Swatches as the camera sees them; the stock’s figures are nominal, shifts of tint add (model).</span
+          >
+        </p>
       </div>
       <div class="border-t border-line">
         <h3 class="px-4 pt-2 text-[13px]">What to dial</h3>
-        <MiredRuler :marks="dialMarks" :arrows="dialArrows" :band="picture.band" :from="picture.from" :to="picture.to" :range="picture.range" @drag="(key, kelvin) => (text[key] = String(kelvin))" />
-        <p class="px-6 pb-3" data-found="dial"><b>{{ toDial }}</b></p>
+        <MiredRuler
+          :marks="dialMarks"
+          :arrows="dialArrows"
+          :band="picture.band"
+          :from="picture.from"
+          :to="picture.to"
+          :range="picture.range"
+          @drag="(key, kelvin) => (text[key] = String(kelvin))"
+        />
+        <p class="px-6 pb-3" data-found="dial">
+          <b>{{ toDial }}</b>
+        </p>
       </div>
     </template>
     <template #fields>
       <h3 class="group-title mb-1">Light and camera</h3>
       <BenchField v-model="text.sourceKelvin!" label="source" unit="K" :problem="problems.sourceKelvin" />
       <BenchField v-model="text.sourceDuv!" label="its tint" unit="Duv" :problem="problems.sourceDuv" />
-      <BenchField v-model="text.whiteBalanceKelvin!" label="camera white" unit="K" :problem="problems.whiteBalanceKelvin" />
+      <BenchField
+        v-model="text.whiteBalanceKelvin!"
+        label="camera white"
+        unit="K"
+        :problem="problems.whiteBalanceKelvin"
+      />
       <BenchField v-model="text.whiteBalanceDuv!" label="its tint" unit="Duv" :problem="problems.whiteBalanceDuv" />
-      <h3 class="group-title mt-3 mb-1 flex"><span class="grow">Through, in order</span><span class="w-12 text-right text-[11px] font-normal text-quiet">stops</span><span class="w-12 text-right text-[11px] font-normal text-quiet">mired</span><span class="w-6" /></h3>
+      <h3 class="group-title mt-3 mb-1 flex">
+        <span class="grow">Through, in order</span
+        ><span class="w-12 text-right text-[11px] font-normal text-quiet">stops</span
+        ><span class="w-12 text-right text-[11px] font-normal text-quiet">mired</span><span class="w-6" />
+      </h3>
       <ol>
         <li v-for="(item, i) in stack" :key="`${i}${item.name}`" class="flex min-h-7 items-center">
           <span class="min-w-0 grow truncate" :title="item.heat">{{ item.name }}</span>
           <span class="figure w-12 text-right text-[14px]">−{{ item.stops.toFixed(1) }}</span>
           <span class="figure w-12 text-right text-[14px]">{{ signed(item.miredShift, 0) }}</span>
-          <button class="w-6 text-quiet hover:text-ink" :aria-label="`Take off ${item.name}`" @click="keepStack(names.filter((_, at) => at !== i))">×</button>
+          <button
+            class="w-6 text-quiet hover:text-ink"
+            :aria-label="`Take off ${item.name}`"
+            @click="keepStack(names.filter((_, at) => at !== i))"
+          >
+            ×
+          </button>
         </li>
       </ol>
       <StockPicker down class="mt-1" :only="white" @pick="(item) => keepStack([...names, item.name])" />

@@ -41,7 +41,10 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
     targetDuv: { kind: 'DUV', start: '0' },
     maxFilters: { kind: 'NUMBER', start: '3' },
     dimmable: { start: 'no' },
-    stock: { start: 'ND 0.3*1; ND 0.6*1; ND 0.9*1; Single net*2; Double net*2; Eighth CTO*2; Quarter CTO*2; Half CTO*2; Full CTO*2' },
+    stock: {
+      start:
+        'ND 0.3*1; ND 0.6*1; ND 0.9*1; Single net*2; Double net*2; Eighth CTO*2; Quarter CTO*2; Half CTO*2; Full CTO*2',
+    },
   }),
   draw,
 })
@@ -57,14 +60,36 @@ const atHand = computed(() =>
 
 async function draw(v: Values): Promise<Picture> {
   await shelf.fill()
-  const stock = atHand.value.map(({ item: { name, miredShift, stops, duvShift }, sheets }) => ({ name, miredShift, stops, duvShift, sheets }))
+  const stock = atHand.value.map(({ item: { name, miredShift, stops, duvShift }, sheets }) => ({
+    name,
+    miredShift,
+    stops,
+    duvShift,
+    sheets,
+  }))
   const { sourceTStop, sourceKelvin, sourceDuv, targetTStop, targetKelvin, targetDuv, maxFilters } = v
   const { prescriptions, startStops } = await call<Prescriptions>('POST', '/api/bench/correction', {
-    body: { sourceTStop, sourceKelvin, sourceDuv, targetTStop, targetKelvin, targetDuv, maxFilters, stock, dimmable: text.dimmable === 'yes' },
+    body: {
+      sourceTStop,
+      sourceKelvin,
+      sourceDuv,
+      targetTStop,
+      targetKelvin,
+      targetDuv,
+      maxFilters,
+      stock,
+      dimmable: text.dimmable === 'yes',
+    },
   })
   const camera = { whiteBalanceKelvin: targetKelvin, whiteBalanceDuv: targetDuv }
   const { swatches } = await call<{ swatches: string[] }>('POST', '/api/bench/seen', {
-    body: { whites: [{ kelvin: sourceKelvin, duv: sourceDuv }, ...prescriptions.map(({ kelvin, duv }) => ({ kelvin, duv: Math.max(-0.05, Math.min(0.05, duv)) }))], ...camera },
+    body: {
+      whites: [
+        { kelvin: sourceKelvin, duv: sourceDuv },
+        ...prescriptions.map(({ kelvin, duv }) => ({ kelvin, duv: Math.max(-0.05, Math.min(0.05, duv)) })),
+      ],
+      ...camera,
+    },
   })
   const cost = (name: string) => stock.find((item) => item.name === name)?.stops ?? 0
   return {
@@ -76,11 +101,15 @@ async function draw(v: Values): Promise<Picture> {
 }
 
 const top = computed(() => Math.max(1, Math.ceil(picture.value?.startStops ?? 1)) + 0.35)
-const bottom = computed(() => Math.min(-1, Math.floor(Math.min(0, ...(picture.value?.prescriptions ?? []).map((p) => p.deltaStops)))) - 0.35)
+const bottom = computed(
+  () => Math.min(-1, Math.floor(Math.min(0, ...(picture.value?.prescriptions ?? []).map((p) => p.deltaStops)))) - 0.35,
+)
 const summary = computed(() =>
   [
     `T${text.sourceTStop} at ${text.sourceKelvin} K reads; T${text.targetTStop} at ${text.targetKelvin} K is wanted.`,
-    ...(picture.value?.prescriptions ?? []).map((p, i) => `${i + 1}. ${p.filters.join(' + ') || 'nothing'}: ${p.label}, ${Math.round(p.kelvin)} K; ${p.reason}`),
+    ...(picture.value?.prescriptions ?? []).map(
+      (p, i) => `${i + 1}. ${p.filters.join(' + ') || 'nothing'}: ${p.label}, ${Math.round(p.kelvin)} K; ${p.reason}`,
+    ),
   ].join('\n'),
 )
 
@@ -91,7 +120,12 @@ function put(item: Stock, sheets: number) {
   const others = atHand.value.filter((one) => one.item.name !== item.name)
   const at = atHand.value.findIndex((one) => one.item.name === item.name)
   if (sheets <= 0) keep(others)
-  else keep(at < 0 ? [...others, { item, sheets }] : atHand.value.map((one) => (one.item.name === item.name ? { item, sheets } : one)))
+  else
+    keep(
+      at < 0
+        ? [...others, { item, sheets }]
+        : atHand.value.map((one) => (one.item.name === item.name ? { item, sheets } : one)),
+    )
 }
 function holds(drawer: (typeof DRAWERS)[number]) {
   return atHand.value.some((one) => drawer.holds(one.item))
@@ -103,14 +137,31 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
 </script>
 
 <template>
-  <BenchFrame title="Correction" hint="from the light that reads, down each filter, to the line that is wanted" :stale="stale" :problem="problem" :summary="summary">
+  <BenchFrame
+    title="Correction"
+    hint="from the light that reads, down each filter, to the line that is wanted"
+    :stale="stale"
+    :problem="problem"
+    :summary="summary"
+  >
     <div v-if="picture" class="ladders">
       <PrescriptionLadder
-        v-for="(p, i) in picture.prescriptions" :key="i" :prescription="p" :rank="i + 1" :start-stops="picture.startStops" :top="top" :bottom="bottom"
-        :source-swatch="picture.swatches[0]!" :swatch="picture.swatches[i + 1]!" :target="picture.target"
+        v-for="(p, i) in picture.prescriptions"
+        :key="i"
+        :prescription="p"
+        :rank="i + 1"
+        :start-stops="picture.startStops"
+        :top="top"
+        :bottom="bottom"
+        :source-swatch="picture.swatches[0]!"
+        :swatch="picture.swatches[i + 1]!"
+        :target="picture.target"
       />
     </div>
-    <p class="px-4 pb-3 text-[12px] text-quiet">Figures of the stock are nominal; tint shifts add (model). Meter it when it hangs. Filters go in hot light only with air behind them.</p>
+    <p class="px-4 pb-3 text-[12px] text-quiet">
+      Figures of the stock are nominal; tint shifts add (model). Meter it when it hangs. Filters go in hot light only
+      with air behind them.
+    </p>
     <template #fields>
       <h3 class="group-title mb-1">It reads</h3>
       <BenchField v-model="text.sourceTStop!" label="stop" unit="T" :problem="problems.sourceTStop" />
@@ -121,10 +172,25 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
       <BenchField v-model="text.targetKelvin!" label="colour" unit="K" :problem="problems.targetKelvin" />
       <BenchField v-model="text.targetDuv!" label="tint" unit="Duv" :problem="problems.targetDuv" />
       <BenchField v-model="text.maxFilters!" label="filters at most" :problem="problems.maxFilters" />
-      <label class="flex min-h-8 items-center gap-2"><span class="grow">it can be dimmed</span><input type="checkbox" :checked="text.dimmable === 'yes'" @change="text.dimmable = text.dimmable === 'yes' ? 'no' : 'yes'" /></label>
+      <label class="flex min-h-8 items-center gap-2"
+        ><span class="grow">it can be dimmed</span
+        ><input
+          type="checkbox"
+          :checked="text.dimmable === 'yes'"
+          @change="text.dimmable = text.dimmable === 'yes' ? 'no' : 'yes'"
+      /></label>
       <h3 class="group-title mt-3 mb-1">Stock at hand</h3>
       <div class="mb-2 flex flex-wrap gap-1">
-        <button v-for="d in DRAWERS" :key="d.name" class="button !px-2" :class="{ taken: holds(d) }" :aria-pressed="holds(d)" @click="toggle(d)">{{ d.name }}</button>
+        <button
+          v-for="d in DRAWERS"
+          :key="d.name"
+          class="button !px-2"
+          :class="{ taken: holds(d) }"
+          :aria-pressed="holds(d)"
+          @click="toggle(d)"
+        >
+          {{ d.name }}
+        </button>
       </div>
       <ul>
         <li v-for="{ item, sheets } in atHand" :key="item.name" class="flex min-h-7 items-center gap-1">

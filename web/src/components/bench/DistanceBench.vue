@@ -47,17 +47,35 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
 async function draw(v: Values): Promise<Picture> {
   const [moved, thrown] = await Promise.all([
     call<Moved>('POST', '/api/bench/move', {
-      body: { fromDistanceM: v.fromDistanceM, toDistanceM: v.toDistanceM, emitterRadiusM: v.emitterWidthM! / 2, levelPercent: v.levelPercent, curve: text.curve },
+      body: {
+        fromDistanceM: v.fromDistanceM,
+        toDistanceM: v.toDistanceM,
+        emitterRadiusM: v.emitterWidthM! / 2,
+        levelPercent: v.levelPercent,
+        curve: text.curve,
+      },
     }),
     call<Thrown>('POST', '/api/bench/shadow', {
-      body: { sourceRadiusM: v.streakWidthM! / 2, sourceToEdgeM: v.sourceToEdgeM, edgeToSurfaceM: v.edgeToSurfaceM, openingWidthM: v.openingWidthM },
+      body: {
+        sourceRadiusM: v.streakWidthM! / 2,
+        sourceToEdgeM: v.sourceToEdgeM,
+        edgeToSurfaceM: v.edgeToSurfaceM,
+        openingWidthM: v.openingWidthM,
+      },
     }),
   ])
   const [from, to, penumbra] = await say('LENGTH', [v.fromDistanceM!, v.toDistanceM!, thrown.penumbraM])
   return {
     said: { from: from!, to: to!, penumbra: penumbra! },
-    from: v.fromDistanceM!, to: v.toDistanceM!, radius: v.emitterWidthM! / 2, level: text.levelPercent ?? '', moved,
-    sourceToEdge: v.sourceToEdgeM!, edgeToSurface: v.edgeToSurfaceM!, opening: v.openingWidthM!, thrown,
+    from: v.fromDistanceM!,
+    to: v.toDistanceM!,
+    radius: v.emitterWidthM! / 2,
+    level: text.levelPercent ?? '',
+    moved,
+    sourceToEdge: v.sourceToEdgeM!,
+    edgeToSurface: v.edgeToSurfaceM!,
+    opening: v.openingWidthM!,
+    thrown,
   }
 }
 
@@ -75,15 +93,30 @@ const scale = computed(() => across.value.px(1) - across.value.px(0))
 const half = computed(() => Math.max(5, (picture.value?.radius ?? 0) * scale.value))
 function heads(p: Picture) {
   return [
-    { key: 'from', name: `before, ${p.said.from[settings.units]}`, x: across.value.px(p.from), size: p.moved.angularSizeFromDeg, level: `${p.level.replace(/ ?%$/, '')} %` },
-    { key: 'to', name: `now, ${p.said.to[settings.units]}`, x: across.value.px(p.to), size: p.moved.angularSizeToDeg, level: `${p.moved.levelPercent.toFixed(0)} %` },
+    {
+      key: 'from',
+      name: `before, ${p.said.from[settings.units]}`,
+      x: across.value.px(p.from),
+      size: p.moved.angularSizeFromDeg,
+      level: `${p.level.replace(/ ?%$/, '')} %`,
+    },
+    {
+      key: 'to',
+      name: `now, ${p.said.to[settings.units]}`,
+      x: across.value.px(p.to),
+      size: p.moved.angularSizeToDeg,
+      level: `${p.moved.levelPercent.toFixed(0)} %`,
+    },
   ]
 }
 function put(name: string, metres: number) {
   text[name] = written(Math.max(NEAREST_M, metres), settings.units)
 }
 const grabbed = ref('toDistanceM')
-const grab = useDrag(() => element.value, (at) => put(grabbed.value, across.value.value(at.x)))
+const grab = useDrag(
+  () => element.value,
+  (at) => put(grabbed.value, across.value.value(at.x)),
+)
 function down(event: PointerEvent, name: string) {
   grabbed.value = name
   grab(event)
@@ -98,52 +131,140 @@ function nudge(event: KeyboardEvent, name: string, metres: number) {
 const toldMove = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const change = Math.abs(p.moved.stopsChange) < 0.005 ? 'The mark stays as it is' : `The mark ${p.moved.stopsChange > 0 ? 'gains' : 'loses'} ${Math.abs(p.moved.stopsChange).toFixed(2)} stops at the same level`
-  const hold = p.moved.reachable ? `hold it with ${p.moved.levelPercent.toFixed(0)} %` : `it can’t be held: short by ${p.moved.shortfallStops.toFixed(1)} stops at 100 %`
+  const change =
+    Math.abs(p.moved.stopsChange) < 0.005
+      ? 'The mark stays as it is'
+      : `The mark ${p.moved.stopsChange > 0 ? 'gains' : 'loses'} ${Math.abs(p.moved.stopsChange).toFixed(2)} stops at the same level`
+  const hold = p.moved.reachable
+    ? `hold it with ${p.moved.levelPercent.toFixed(0)} %`
+    : `it can’t be held: short by ${p.moved.shortfallStops.toFixed(1)} stops at 100 %`
   return `${change}; ${hold}. The light is ${p.moved.angularSizeFromDeg.toFixed(1)}° wide before and ${p.moved.angularSizeToDeg.toFixed(1)}° now, as the mark sees it.`
 })
 const toldShadow = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const penumbra = settings.units === 'imperial' ? p.said.penumbra.imperial : `${(p.thrown.penumbraM * 1000).toFixed(0)} mm`
+  const penumbra =
+    settings.units === 'imperial' ? p.said.penumbra.imperial : `${(p.thrown.penumbraM * 1000).toFixed(0)} mm`
   return `Shadows through the opening fan by ${p.thrown.fanDeg?.toFixed(1)}°: ${p.thrown.parallel ? 'they read as parallel' : 'one sees that they spread'}. The edge is soft over ${penumbra}.`
 })
-const summary = computed(() => [`From ${text.fromDistanceM} to ${text.toDistanceM}, emitter ${text.emitterWidthM} wide, at ${text.levelPercent} %:`, toldMove.value, `Source ${text.streakWidthM} wide, ${text.sourceToEdgeM} from an opening of ${text.openingWidthM}, surface ${text.edgeToSurfaceM} behind:`, toldShadow.value].join('\n'))
+const summary = computed(() =>
+  [
+    `From ${text.fromDistanceM} to ${text.toDistanceM}, emitter ${text.emitterWidthM} wide, at ${text.levelPercent} %:`,
+    toldMove.value,
+    `Source ${text.streakWidthM} wide, ${text.sourceToEdgeM} from an opening of ${text.openingWidthM}, surface ${text.edgeToSurfaceM} behind:`,
+    toldShadow.value,
+  ].join('\n'),
+)
 
 /* the opening, seen from above: source at the left, wall with its opening, surface at the right */
 const fan = computed(() => {
   const p = picture.value
   if (!p || !size.value.width) return undefined
   const x = axis(0, p.sourceToEdge + p.edgeToSurface, 40, Math.max(120, size.value.width - 60))
-  const perM = Math.min(x.px(1) - x.px(0), 150 / Math.max(0.2, (p.opening * (p.sourceToEdge + p.edgeToSurface)) / p.sourceToEdge))
+  const perM = Math.min(
+    x.px(1) - x.px(0),
+    150 / Math.max(0.2, (p.opening * (p.sourceToEdge + p.edgeToSurface)) / p.sourceToEdge),
+  )
   const wall = x.px(p.sourceToEdge)
   const end = x.px(p.sourceToEdge + p.edgeToSurface)
   const open = (p.opening / 2) * perM
   const spread = (open * (p.sourceToEdge + p.edgeToSurface)) / p.sourceToEdge
-  return { source: x.px(0), wall, end, open, spread, penumbra: Math.max(1, p.thrown.penumbraM * perM), rays: [-1, -0.5, 0, 0.5, 1] }
+  return {
+    source: x.px(0),
+    wall,
+    end,
+    open,
+    spread,
+    penumbra: Math.max(1, p.thrown.penumbraM * perM),
+    rays: [-1, -0.5, 0, 0.5, 1],
+  }
 })
 const FAN_MIDDLE = 100
 </script>
 
 <template>
-  <BenchFrame title="Distance and softness" hint="drag a head along its way" :stale="stale" :problem="problem" :summary="summary">
-    <svg ref="element" class="drawing block w-full shrink-0" :height="HEIGHT" role="group" aria-label="The head and the mark, from the side">
+  <BenchFrame
+    title="Distance and softness"
+    hint="drag a head along its way"
+    :stale="stale"
+    :problem="problem"
+    :summary="summary"
+  >
+    <svg
+      ref="element"
+      class="drawing block w-full shrink-0"
+      :height="HEIGHT"
+      role="group"
+      aria-label="The head and the mark, from the side"
+    >
       <template v-if="picture">
         <path :d="`M16,${HEIGHT - 34}H${size.width - 16}`" stroke="var(--set)" />
-        <g v-for="m in Math.floor(across.value(size.width - 30))" :key="m"><path :d="`M${across.px(m)},${HEIGHT - 34}v5`" stroke="var(--quiet)" /><text v-if="scale > 26 || m % 5 === 0" :x="across.px(m)" :y="HEIGHT - 14" text-anchor="middle" class="tick">{{ m }}<template v-if="m === 1"> m</template></text></g>
+        <g v-for="m in Math.floor(across.value(size.width - 30))" :key="m">
+          <path :d="`M${across.px(m)},${HEIGHT - 34}v5`" stroke="var(--quiet)" />
+          <text v-if="scale > 26 || m % 5 === 0" :x="across.px(m)" :y="HEIGHT - 14" text-anchor="middle" class="tick">
+            {{ m }}
+            <template v-if="m === 1">m</template>
+          </text>
+        </g>
         <circle :cx="FACE_PX" :cy="MIDDLE" r="12" fill="var(--floor)" stroke="var(--ink)" stroke-width="2" />
         <path :d="`M${FACE_PX + 13},${MIDDLE - 4}l7,4l-7,4z`" fill="var(--ink)" />
         <text :x="FACE_PX" :y="MIDDLE + 32" text-anchor="middle">mark</text>
         <g v-for="h in heads(picture)" :key="h.key" :class="{ was: h.key === 'from' }">
-          <path :d="`M${FACE_PX + 20},${MIDDLE}L${h.x},${MIDDLE - half}V${MIDDLE + half}Z`" fill="var(--ink)" :fill-opacity="h.key === 'to' ? 0.14 : 0.05" stroke="var(--quiet)" :stroke-dasharray="h.key === 'from' ? '4 3' : undefined" />
+          <path
+            :d="`M${FACE_PX + 20},${MIDDLE}L${h.x},${MIDDLE - half}V${MIDDLE + half}Z`"
+            fill="var(--ink)"
+            :fill-opacity="h.key === 'to' ? 0.14 : 0.05"
+            stroke="var(--quiet)"
+            :stroke-dasharray="h.key === 'from' ? '4 3' : undefined"
+          />
           <path :d="`M${h.x + 6},${MIDDLE + half}V${HEIGHT - 34}`" stroke="var(--set)" />
-          <rect :x="h.x" :y="MIDDLE - half" width="12" :height="2 * half" :fill="h.key === 'to' ? 'var(--ink)' : 'var(--ground)'" stroke="var(--ink)" />
-          <text :x="h.x + 6" :y="h.key === 'to' ? MIDDLE - half - 26 : MIDDLE + half + 18" :dx="h.key === 'to' ? 0 : 54" text-anchor="middle">{{ h.name }}</text>
-          <text :x="h.x + 6" :y="h.key === 'to' ? MIDDLE - half - 10 : MIDDLE + half + 34" :dx="h.key === 'to' ? 0 : 54" text-anchor="middle" class="figure">{{ h.level }} · {{ h.size.toFixed(1) }}°</text>
           <rect
-            :x="h.x - 16" :y="MIDDLE - half - 8" width="44" :height="2 * half + 16" class="handle" tabindex="0" role="slider" :data-handle="h.key" :aria-label="`Head ${h.name}`"
-            aria-valuemin="0.1" aria-valuemax="100" :aria-valuenow="h.key === 'to' ? picture.to : picture.from" :aria-valuetext="h.name"
-            @pointerdown="down($event, h.key === 'to' ? 'toDistanceM' : 'fromDistanceM')" @keydown="nudge($event, h.key === 'to' ? 'toDistanceM' : 'fromDistanceM', h.key === 'to' ? picture.to : picture.from)"
+            :x="h.x"
+            :y="MIDDLE - half"
+            width="12"
+            :height="2 * half"
+            :fill="h.key === 'to' ? 'var(--ink)' : 'var(--ground)'"
+            stroke="var(--ink)"
+          />
+          <text
+            :x="h.x + 6"
+            :y="h.key === 'to' ? MIDDLE - half - 26 : MIDDLE + half + 18"
+            :dx="h.key === 'to' ? 0 : 54"
+            text-anchor="middle"
+          >
+            {{ h.name }}
+          </text>
+          <text
+            :x="h.x + 6"
+            :y="h.key === 'to' ? MIDDLE - half - 10 : MIDDLE + half + 34"
+            :dx="h.key === 'to' ? 0 : 54"
+            text-anchor="middle"
+            class="figure"
+          >
+            {{ h.level }} · {{ h.size.toFixed(1) }}°
+          </text>
+          <rect
+            :x="h.x - 16"
+            :y="MIDDLE - half - 8"
+            width="44"
+            :height="2 * half + 16"
+            class="handle"
+            tabindex="0"
+            role="slider"
+            :data-handle="h.key"
+            :aria-label="`Head ${h.name}`"
+            aria-valuemin="0.1"
+            aria-valuemax="100"
+            :aria-valuenow="h.key === 'to' ? picture.to : picture.from"
+            :aria-valuetext="h.name"
+            @pointerdown="down($event, h.key === 'to' ? 'toDistanceM' : 'fromDistanceM')"
+            @keydown="
+              nudge(
+                $event,
+                h.key === 'to' ? 'toDistanceM' : 'fromDistanceM',
+                h.key === 'to' ? picture.to : picture.from,
+              )
+            "
           />
         </g>
       </template>
@@ -152,28 +273,63 @@ const FAN_MIDDLE = 100
     <div class="border-t border-line pt-2">
       <h3 class="px-4 text-[13px]">Through an opening, seen from above</h3>
       <svg v-if="fan" class="drawing block w-full" :height="2 * FAN_MIDDLE" role="img" aria-label="The fan of shadows">
-        <path v-for="r in fan.rays" :key="r" :d="`M${fan.source},${FAN_MIDDLE}L${fan.end},${FAN_MIDDLE + r * fan.spread}`" stroke="var(--quiet)" :stroke-width="Math.abs(r) === 1 ? 1.6 : 0.8" />
+        <path
+          v-for="r in fan.rays"
+          :key="r"
+          :d="`M${fan.source},${FAN_MIDDLE}L${fan.end},${FAN_MIDDLE + r * fan.spread}`"
+          stroke="var(--quiet)"
+          :stroke-width="Math.abs(r) === 1 ? 1.6 : 0.8"
+        />
         <circle :cx="fan.source" :cy="FAN_MIDDLE" r="6" fill="var(--ink)" />
-        <path :d="`M${fan.wall},10V${FAN_MIDDLE - fan.open}M${fan.wall},${FAN_MIDDLE + fan.open}V190`" stroke="var(--wall)" stroke-width="6" />
+        <path
+          :d="`M${fan.wall},10V${FAN_MIDDLE - fan.open}M${fan.wall},${FAN_MIDDLE + fan.open}V190`"
+          stroke="var(--wall)"
+          stroke-width="6"
+        />
         <path :d="`M${fan.end},10V190`" stroke="var(--set)" stroke-width="2" />
-        <rect v-for="side in [-1, 1]" :key="side" :x="fan.end - 3" :y="FAN_MIDDLE + side * fan.spread - fan.penumbra / 2" width="9" :height="fan.penumbra" fill="var(--ink)" />
+        <rect
+          v-for="side in [-1, 1]"
+          :key="side"
+          :x="fan.end - 3"
+          :y="FAN_MIDDLE + side * fan.spread - fan.penumbra / 2"
+          width="9"
+          :height="fan.penumbra"
+          fill="var(--ink)"
+        />
         <text :x="fan.wall" y="8" text-anchor="middle" class="tick">opening</text>
         <text :x="fan.end + 10" :y="FAN_MIDDLE - fan.spread + 4" class="tick">edge</text>
       </svg>
-      <p class="px-4 pb-3" data-found="shadow">{{ toldShadow }} <span class="text-quiet">Below 5° reads as parallel (model).</span></p>
+      <p class="px-4 pb-3" data-found="shadow">
+        {{ toldShadow }} <span class="text-quiet">Below 5° reads as parallel (model).</span>
+      </p>
     </div>
     <template #fields>
       <h3 class="group-title mb-1">The head moves</h3>
       <BenchField v-model="text.fromDistanceM!" label="from" :unit="unit" :problem="problems.fromDistanceM" />
       <BenchField v-model="text.toDistanceM!" label="to" :unit="unit" :problem="problems.toDistanceM" />
-      <BenchField v-model="text.emitterWidthM!" label="emitter, wide" :unit="unit" :problem="problems.emitterWidthM ?? problems.emitterRadiusM" />
+      <BenchField
+        v-model="text.emitterWidthM!"
+        label="emitter, wide"
+        :unit="unit"
+        :problem="problems.emitterWidthM ?? problems.emitterRadiusM"
+      />
       <BenchField v-model="text.levelPercent!" label="level" unit="%" :problem="problems.levelPercent" />
       <ChoiceField v-model="text.curve!" label="level curve" :options="LEVEL_CURVES" />
       <h3 class="group-title mt-3 mb-1">Through an opening</h3>
       <BenchField v-model="text.streakWidthM!" label="source, wide" :unit="unit" :problem="problems.streakWidthM" />
-      <BenchField v-model="text.sourceToEdgeM!" label="source to opening" :unit="unit" :problem="problems.sourceToEdgeM" />
+      <BenchField
+        v-model="text.sourceToEdgeM!"
+        label="source to opening"
+        :unit="unit"
+        :problem="problems.sourceToEdgeM"
+      />
       <BenchField v-model="text.openingWidthM!" label="opening, wide" :unit="unit" :problem="problems.openingWidthM" />
-      <BenchField v-model="text.edgeToSurfaceM!" label="opening to surface" :unit="unit" :problem="problems.edgeToSurfaceM" />
+      <BenchField
+        v-model="text.edgeToSurfaceM!"
+        label="opening to surface"
+        :unit="unit"
+        :problem="problems.edgeToSurfaceM"
+      />
     </template>
   </BenchFrame>
 </template>

@@ -70,25 +70,40 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
 
 async function draw(v: Values): Promise<Picture> {
   const { lux, iso, lensNdStops, calibrationConstant, tStop, lit, shadow, keyLux, fillLux } = v
-  const opened = text.shutterBy === 'ANGLE' ? { fps: v.fps, shutterAngleDeg: v.shutterAngleDeg } : { shutterSeconds: v.shutterSeconds }
+  const opened =
+    text.shutterBy === 'ANGLE'
+      ? { fps: v.fps, shutterAngleDeg: v.shutterAngleDeg }
+      : { shutterSeconds: v.shutterSeconds }
   const mode = text.mode
   const ask = (curve?: string) => call<Ratio>('POST', '/api/bench/ratio', { body: { mode, curve, lit, shadow } })
   const signal = mode === 'SIGNAL'
   const [exposed, read, quick, schools] = await Promise.all([
-    call<Exposed>('POST', '/api/bench/exposure', { body: { lux, iso, ...opened, lensNdStops, calibrationConstant, tStop } }),
+    call<Exposed>('POST', '/api/bench/exposure', {
+      body: { lux, iso, ...opened, lensNdStops, calibrationConstant, tStop },
+    }),
     ask(signal ? text.curve : undefined),
     signal ? ask('NONE') : undefined,
     call<BothSchools>('POST', '/api/bench/lights-ratio', { body: { keyLux, fillLux } }),
   ])
   const [needs] = await say('LIGHT', [exposed.requiredLux ?? 0])
   return {
-    exposed, stop: `T${(text.tStop ?? '').replace(/^t/i, '')}`, read, quick, schools, needs: needs!,
-    readBy: signal ? `through ${CURVES.find((c) => c.key === text.curve)?.name}` : MODES.find((m) => m.key === mode)!.name,
+    exposed,
+    stop: `T${(text.tStop ?? '').replace(/^t/i, '')}`,
+    read,
+    quick,
+    schools,
+    needs: needs!,
+    readBy: signal
+      ? `through ${CURVES.find((c) => c.key === text.curve)?.name}`
+      : MODES.find((m) => m.key === mode)!.name,
   }
 }
 
 const over = computed(() => picture.value?.exposed.stopsOver ?? 0)
-const range = computed(() => ({ top: Math.max(2, Math.ceil(over.value)) + 0.4, bottom: Math.min(-2, Math.floor(over.value)) - 0.4 }))
+const range = computed(() => ({
+  top: Math.max(2, Math.ceil(over.value)) + 0.4,
+  bottom: Math.min(-2, Math.floor(over.value)) - 0.4,
+}))
 const ratio = (value: number) => `${value < 1 ? value.toFixed(2) : value.toFixed(1)}:1`
 const stops = (value: number) => `${value.toFixed(1).replace('-', '−')} stops`
 /** The darker side hangs below the brighter one. */
@@ -111,14 +126,23 @@ const ladders = computed(() => {
   return [
     { title: `Two sides, ${p.readBy}`, ...sides(p.read, ...named) },
     ...(p.quick ? [{ title: 'The same, percent divided (display-referred)', ...sides(p.quick, ...named) }] : []),
-    { title: 'Key alone to fill alone', ...sides({ ratio: p.schools.keyToFill, stops: p.schools.keyToFillStops }, 'key', 'fill') },
-    { title: 'Lit side to shadow side (key + fill to fill)', ...sides({ ratio: p.schools.litToShadow, stops: p.schools.litToShadowStops }, 'key + fill', 'fill') },
+    {
+      title: 'Key alone to fill alone',
+      ...sides({ ratio: p.schools.keyToFill, stops: p.schools.keyToFillStops }, 'key', 'fill'),
+    },
+    {
+      title: 'Lit side to shadow side (key + fill to fill)',
+      ...sides({ ratio: p.schools.litToShadow, stops: p.schools.litToShadowStops }, 'key + fill', 'fill'),
+    },
   ]
 })
 const told = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const off = Math.abs(over.value) < 0.05 ? 'right on it' : `${Math.abs(over.value).toFixed(1)} stops ${over.value > 0 ? 'over' : 'under'}`
+  const off =
+    Math.abs(over.value) < 0.05
+      ? 'right on it'
+      : `${Math.abs(over.value).toFixed(1)} stops ${over.value > 0 ? 'over' : 'under'}`
   return `${p.stop} needs ${p.needs[settings.units]}; this light is ${off}. It asks for`
 })
 const element = ref<HTMLElement>()
@@ -126,21 +150,36 @@ const size = useSize(element)
 /** On a phone two ladders stand beside each other, lower ones. */
 const high = computed(() => (size.value.width < 600 ? 280 : 440))
 const summary = computed(() =>
-  [`${told.value} ${picture.value?.exposed.label}.`, ...ladders.value.map((l) => `${l.title}: ${l.gap.ratio}, ${l.gap.stops}`)].join('\n'),
+  [
+    `${told.value} ${picture.value?.exposed.label}.`,
+    ...ladders.value.map((l) => `${l.title}: ${l.gap.ratio}, ${l.gap.stops}`),
+  ].join('\n'),
 )
 </script>
 
 <template>
-  <BenchFrame title="Exposure and ratio" hint="ticks are thirds of a stop" :stale="stale" :problem="problem" :summary="summary">
+  <BenchFrame
+    title="Exposure and ratio"
+    hint="ticks are thirds of a stop"
+    :stale="stale"
+    :problem="problem"
+    :summary="summary"
+  >
     <template v-if="picture">
       <div ref="element" class="ladders">
         <StopLadder
-          title="This light, in stops from the stop that is set" :bars="[{ key: 'light', at: over, name: 'light', figure: signed(over, 1), as: 'rung' }]"
-          :top="range.top" :bottom="range.bottom" :line="picture.stop" :height="high"
+          title="This light, in stops from the stop that is set"
+          :bars="[{ key: 'light', at: over, name: 'light', figure: signed(over, 1), as: 'rung' }]"
+          :top="range.top"
+          :bottom="range.bottom"
+          :line="picture.stop"
+          :height="high"
         />
         <StopLadder v-for="l in ladders" :key="l.title" v-bind="l" bare :height="high" />
       </div>
-      <p class="px-4 pb-3" data-found="exposure">{{ told }} <b class="figure"><StopsText :text="picture.exposed.label" /></b>.</p>
+      <p class="px-4 pb-3" data-found="exposure">
+        {{ told }} <b class="figure"><StopsText :text="picture.exposed.label" /></b>.
+      </p>
     </template>
     <template #fields>
       <h3 class="group-title mb-1">Exposure</h3>
@@ -154,12 +193,26 @@ const summary = computed(() =>
       </template>
       <BenchField v-else v-model="text.shutterSeconds!" label="time" unit="s" :problem="problems.shutterSeconds" />
       <BenchField v-model="text.lensNdStops!" label="ND on the lens" unit="stops" :problem="problems.lensNdStops" />
-      <BenchField v-model="text.calibrationConstant!" label="meter’s constant" :problem="problems.calibrationConstant" />
+      <BenchField
+        v-model="text.calibrationConstant!"
+        label="meter’s constant"
+        :problem="problems.calibrationConstant"
+      />
       <h3 class="group-title mt-3 mb-1">Lit and shadow, read</h3>
       <ChoiceField v-model="text.mode!" label="by" :options="MODES" />
       <ChoiceField v-if="text.mode === 'SIGNAL'" v-model="text.curve!" label="curve" :options="CURVES" />
-      <BenchField v-model="text.lit!" label="lit side" :unit="text.mode === 'SIGNAL' ? '%' : text.mode === 'LUX' ? lightUnit : 'T'" :problem="problems.lit" />
-      <BenchField v-model="text.shadow!" label="shadow side" :unit="text.mode === 'SIGNAL' ? '%' : text.mode === 'LUX' ? lightUnit : 'T'" :problem="problems.shadow" />
+      <BenchField
+        v-model="text.lit!"
+        label="lit side"
+        :unit="text.mode === 'SIGNAL' ? '%' : text.mode === 'LUX' ? lightUnit : 'T'"
+        :problem="problems.lit"
+      />
+      <BenchField
+        v-model="text.shadow!"
+        label="shadow side"
+        :unit="text.mode === 'SIGNAL' ? '%' : text.mode === 'LUX' ? lightUnit : 'T'"
+        :problem="problems.shadow"
+      />
       <h3 class="group-title mt-3 mb-1">Key and fill, each alone</h3>
       <BenchField v-model="text.keyLux!" label="key" :unit="lightUnit" :problem="problems.keyLux" />
       <BenchField v-model="text.fillLux!" label="fill" :unit="lightUnit" :problem="problems.fillLux" />

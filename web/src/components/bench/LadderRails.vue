@@ -26,7 +26,11 @@ const rungs = computed(() =>
   ticks(props.bottom, props.top, THIRD).map((stops) => {
     const whole = Math.abs(stops - Math.round(stops)) < 0.01
     const figure = whole && !props.bare && (props.zero || Math.round(stops) !== 0)
-    return { y: up.value.px(stops), tick: whole ? 10 : 5, figure: figure ? `${stops > 0.5 ? '+' : ''}${Math.round(stops)}`.replace('-', '−') : undefined }
+    return {
+      y: up.value.px(stops),
+      tick: whole ? 10 : 5,
+      figure: figure ? `${stops > 0.5 ? '+' : ''}${Math.round(stops)}`.replace('-', '−') : undefined,
+    }
   }),
 )
 </script>

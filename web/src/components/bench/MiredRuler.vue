@@ -76,13 +76,20 @@ const placed = computed(() => {
 const rows = computed(() => Math.max(1, ...placed.value.filter((p) => p.named).map((p) => p.row + 1)))
 
 /** Ends of the fixture's range, as far as the ruler shows them. */
-const reach = computed(() => [...(props.range ?? [])].reverse().map((kelvin) => across.value.px(Math.max(props.from, Math.min(props.to, miredAt(kelvin))))))
+const reach = computed(() =>
+  [...(props.range ?? [])]
+    .reverse()
+    .map((kelvin) => across.value.px(Math.max(props.from, Math.min(props.to, miredAt(kelvin))))),
+)
 
 const dragging = ref<string>()
-const grab = useDrag(() => element.value, (at) => {
-  const mired = Math.max(40, Math.min(1000, across.value.value(at.x)))
-  if (dragging.value) emit('drag', dragging.value, Math.max(1000, Math.min(25000, kelvinAt(mired))))
-})
+const grab = useDrag(
+  () => element.value,
+  (at) => {
+    const mired = Math.max(40, Math.min(1000, across.value.value(at.x)))
+    if (dragging.value) emit('drag', dragging.value, Math.max(1000, Math.min(25000, kelvinAt(mired))))
+  },
+)
 function down(event: PointerEvent, key: string) {
   dragging.value = key
   grab(event)
@@ -91,45 +98,123 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
   const by = { ArrowLeft: 1, ArrowRight: -1 }[event.key]
   if (!by) return
   event.preventDefault()
-  emit('drag', mark.key, Math.max(1000, Math.min(25000, Math.round(mark.kelvin / 10) * 10 + by * (event.shiftKey ? 100 : 10))))
+  emit(
+    'drag',
+    mark.key,
+    Math.max(1000, Math.min(25000, Math.round(mark.kelvin / 10) * 10 + by * (event.shiftKey ? 100 : 10))),
+  )
 }
 </script>
 
 <template>
-  <svg ref="element" class="drawing block w-full shrink-0" :height="height" role="group" aria-label="Mired ruler, cool to warm">
+  <svg
+    ref="element"
+    class="drawing block w-full shrink-0"
+    :height="height"
+    role="group"
+    aria-label="Mired ruler, cool to warm"
+  >
     <defs>
       <linearGradient :id="id" x1="0" x2="1">
         <stop v-for="b in band" :key="b.mired" :offset="(b.mired - from) / (to - from)" :stop-color="b.swatch" />
       </linearGradient>
     </defs>
-    <rect x="24" :y="top" :width="Math.max(0, size.width - 48)" :height="BAND_PX" :fill="`url(#${id})`" stroke="var(--set)" />
+    <rect
+      x="24"
+      :y="top"
+      :width="Math.max(0, size.width - 48)"
+      :height="BAND_PX"
+      :fill="`url(#${id})`"
+      stroke="var(--set)"
+    />
     <g v-for="m in ticks(from, to, step)" :key="m" stroke="var(--quiet)">
       <path :d="`M${across.px(m)},${bottom}v${m % 50 ? 4 : 9}`" />
       <text v-if="m % 50 === 0" :x="across.px(m)" :y="bottom + 21" text-anchor="middle" class="tick">{{ m }}</text>
     </g>
     <text v-if="across.px(ticks(from, to, 50)[0] ?? to) > 72" x="24" :y="bottom + 21" class="tick">mired</text>
     <g v-for="(a, i) in arrows" :key="a.key" stroke="var(--ink)" fill="none">
-      <path :d="`M${across.px(a.from)},${top - 4}V${top - 14 - i * ARROW_PX}H${across.px(a.to)}V${top - 10}`" stroke-width="1.4" />
+      <path
+        :d="`M${across.px(a.from)},${top - 4}V${top - 14 - i * ARROW_PX}H${across.px(a.to)}V${top - 10}`"
+        stroke-width="1.4"
+      />
       <path :d="`M${across.px(a.to) - 4},${top - 11}h8l-4,8z`" fill="var(--ink)" stroke="none" />
-      <text :x="(across.px(a.from) + across.px(a.to)) / 2" :y="top - 19 - i * ARROW_PX" text-anchor="middle">{{ a.name }}</text>
+      <text :x="(across.px(a.from) + across.px(a.to)) / 2" :y="top - 19 - i * ARROW_PX" text-anchor="middle">
+        {{ a.name }}
+      </text>
     </g>
     <g v-for="p in [...placed].reverse()" :key="p.mark.key">
-      <path v-if="p.mark.as === 'line'" :d="`M${p.x},${top - 22}V${bottom + 26}`" stroke="var(--ink)" stroke-width="1.8" />
-      <rect v-if="p.mark.as === 'slab'" :x="p.x - 4" :y="p.y - 10" width="8" height="20" rx="1" fill="var(--ground)" stroke="var(--ink)" stroke-width="1.4"><title>{{ p.mark.name }}, {{ Math.round(p.mark.kelvin) }} K</title></rect>
-      <path v-if="p.named" :d="`M${p.x},${p.mark.as === 'line' ? bottom + 26 : Math.max(p.y, bottom)}V${bottom + 28 + p.row * 34}`" stroke="var(--quiet)" fill="none" />
-      <circle v-if="p.mark.as === 'dot'" :cx="p.x" :cy="p.y" r="6" fill="var(--ink)" stroke="var(--ground)" stroke-width="3" paint-order="stroke" />
-      <circle v-if="p.mark.as === 'ring'" :cx="p.x" :cy="p.y" r="6" fill="var(--ground)" stroke="var(--ink)" stroke-width="2" />
-      <text v-if="p.named" :x="p.words" :y="bottom + 42 + p.row * 34" text-anchor="middle">{{ p.mark.name }}</text>
-      <text v-if="p.named" :x="p.words" :y="bottom + 56 + p.row * 34" text-anchor="middle" class="figure">{{ Math.round(p.mark.kelvin) }}<tspan class="tick" dx="3">K</tspan></text>
+      <path
+        v-if="p.mark.as === 'line'"
+        :d="`M${p.x},${top - 22}V${bottom + 26}`"
+        stroke="var(--ink)"
+        stroke-width="1.8"
+      />
+      <rect
+        v-if="p.mark.as === 'slab'"
+        :x="p.x - 4"
+        :y="p.y - 10"
+        width="8"
+        height="20"
+        rx="1"
+        fill="var(--ground)"
+        stroke="var(--ink)"
+        stroke-width="1.4"
+      >
+        <title>{{ p.mark.name }}, {{ Math.round(p.mark.kelvin) }} K</title>
+      </rect>
+      <path
+        v-if="p.named"
+        :d="`M${p.x},${p.mark.as === 'line' ? bottom + 26 : Math.max(p.y, bottom)}V${bottom + 28 + p.row * 34}`"
+        stroke="var(--quiet)"
+        fill="none"
+      />
       <circle
-        v-if="p.mark.handle" :cx="p.x" :cy="p.y" r="18" class="handle" tabindex="0" role="slider" :data-handle="p.mark.key"
-        :aria-label="p.mark.name" aria-valuemin="1000" aria-valuemax="25000" :aria-valuenow="Math.round(p.mark.kelvin)" :aria-valuetext="`${Math.round(p.mark.kelvin)} K`"
-        @pointerdown="down($event, p.mark.key)" @keydown="nudge($event, p.mark)"
+        v-if="p.mark.as === 'dot'"
+        :cx="p.x"
+        :cy="p.y"
+        r="6"
+        fill="var(--ink)"
+        stroke="var(--ground)"
+        stroke-width="3"
+        paint-order="stroke"
+      />
+      <circle
+        v-if="p.mark.as === 'ring'"
+        :cx="p.x"
+        :cy="p.y"
+        r="6"
+        fill="var(--ground)"
+        stroke="var(--ink)"
+        stroke-width="2"
+      />
+      <text v-if="p.named" :x="p.words" :y="bottom + 42 + p.row * 34" text-anchor="middle">{{ p.mark.name }}</text>
+      <text v-if="p.named" :x="p.words" :y="bottom + 56 + p.row * 34" text-anchor="middle" class="figure">
+        {{ Math.round(p.mark.kelvin) }}
+        <tspan class="tick" dx="3">K</tspan>
+      </text>
+      <circle
+        v-if="p.mark.handle"
+        :cx="p.x"
+        :cy="p.y"
+        r="18"
+        class="handle"
+        tabindex="0"
+        role="slider"
+        :data-handle="p.mark.key"
+        :aria-label="p.mark.name"
+        aria-valuemin="1000"
+        aria-valuemax="25000"
+        :aria-valuenow="Math.round(p.mark.kelvin)"
+        :aria-valuetext="`${Math.round(p.mark.kelvin)} K`"
+        @pointerdown="down($event, p.mark.key)"
+        @keydown="nudge($event, p.mark)"
       />
     </g>
     <g v-if="range" stroke="var(--quiet)" fill="none">
       <path :d="`M${reach[0]},${height - 16}v-6H${reach[1]}v6`" stroke-dasharray="4 3" />
-      <text :x="(reach[0]! + reach[1]!) / 2" :y="height - 8" text-anchor="middle" class="tick">the fixture's range, {{ range[0] }} to {{ range[1] }} K</text>
+      <text :x="(reach[0]! + reach[1]!) / 2" :y="height - 8" text-anchor="middle" class="tick">
+        the fixture's range, {{ range[0] }} to {{ range[1] }} K
+      </text>
     </g>
   </svg>
 </template>

@@ -61,8 +61,15 @@ const rows = computed(() => rowsOf(text.circuits))
 
 /** Watts of each circuit's loads: `640 + 210`, each typed as one says it, read by the server in one go. */
 async function loads(): Promise<number[][]> {
-  const parts = rows.value.map((i) => (text[`loads${i}`] ?? '').split('+').map((part) => part.trim()).filter(Boolean))
-  const { items } = await call<{ items: Understood[] }>('POST', '/api/bench/read', { body: { items: parts.flat().map((part) => ({ kind: 'NUMBER', text: part })) } })
+  const parts = rows.value.map((i) =>
+    (text[`loads${i}`] ?? '')
+      .split('+')
+      .map((part) => part.trim())
+      .filter(Boolean),
+  )
+  const { items } = await call<{ items: Understood[] }>('POST', '/api/bench/read', {
+    body: { items: parts.flat().map((part) => ({ kind: 'NUMBER', text: part })) },
+  })
   return parts.map((own, i) => {
     const read = items.splice(0, own.length)
     const wrong = read.find((item) => item.problem)
@@ -74,13 +81,24 @@ async function loads(): Promise<number[][]> {
 async function draw(v: Values): Promise<Picture> {
   const watts = await loads()
   const circuits = rows.value.map((i) => ({
-    name: text[`name${i}`], breakerAmps: v[`breaker${i}`], phase: text[`phase${i}`] ? Number(text[`phase${i}`]) : undefined,
+    name: text[`name${i}`],
+    breakerAmps: v[`breaker${i}`],
+    phase: text[`phase${i}`] ? Number(text[`phase${i}`]) : undefined,
     loads: watts[i]!.map((one) => ({ watts: one, powerFactor: v.powerFactor })),
   }))
   const [loaded, battery] = await Promise.all([
-    call<Loaded>('POST', '/api/bench/power', { body: { volts: v.volts, continuousFraction: v.continuousFraction, circuits } }),
+    call<Loaded>('POST', '/api/bench/power', {
+      body: { volts: v.volts, continuousFraction: v.continuousFraction, circuits },
+    }),
     call<BatteryRun>('POST', '/api/bench/battery', {
-      body: { wattHours: v.wattHours, usable: v.usable, watts: v.watts, idleWatts: v.idleWatts, levelPercent: v.levelPercent, curve: text.curve },
+      body: {
+        wattHours: v.wattHours,
+        usable: v.usable,
+        watts: v.watts,
+        idleWatts: v.idleWatts,
+        levelPercent: v.levelPercent,
+        curve: text.curve,
+      },
     }),
   ])
   return { loaded, battery }
@@ -96,8 +114,12 @@ const summary = computed(() => {
   const p = picture.value
   if (!p) return ''
   return [
-    ...p.loaded.circuits.map((c) => `${c.name}: ${c.amps.toFixed(1)} of ${c.limitAmps.toFixed(1)} A${c.over ? ', over its limit' : ''}`),
-    `Phases ${Object.values(p.loaded.phaseAmps).map((a) => Number(a).toFixed(1)).join(' / ')} A, unbalance ${(p.loaded.unbalance * 100).toFixed(0)} %`,
+    ...p.loaded.circuits.map(
+      (c) => `${c.name}: ${c.amps.toFixed(1)} of ${c.limitAmps.toFixed(1)} A${c.over ? ', over its limit' : ''}`,
+    ),
+    `Phases ${Object.values(p.loaded.phaseAmps)
+      .map((a) => Number(a).toFixed(1))
+      .join(' / ')} A, unbalance ${(p.loaded.unbalance * 100).toFixed(0)} %`,
     `Battery ${text.wattHours} Wh: draws ${p.battery.drawWatts.toFixed(0)} W, lasts ${p.battery.hours.toFixed(2)} h`,
     'Estimates: a qualified electrician and the local code decide.',
   ].join('\n')
@@ -105,32 +127,64 @@ const summary = computed(() => {
 </script>
 
 <template>
-  <BenchFrame title="Power" hint="estimates: a qualified electrician and the local code decide" :stale="stale" :problem="problem" :summary="summary">
+  <BenchFrame
+    title="Power"
+    hint="estimates: a qualified electrician and the local code decide"
+    :stale="stale"
+    :problem="problem"
+    :summary="summary"
+  >
     <template v-if="picture">
       <div class="px-4 py-3">
         <div v-for="(c, i) in picture.loaded.circuits" :key="i" class="bar-row" data-circuit>
           <span class="truncate font-semibold">{{ c.name }}</span>
           <svg width="100%" height="26" role="img" :aria-label="`${(c.utilisation * 100).toFixed(0)} % of its limit`">
-            <rect x="0" y="7" :width="`${(c.utilisation / most) * 100}%`" height="12" :fill="c.over ? 'var(--ink)' : 'var(--quiet)'" />
+            <rect
+              x="0"
+              y="7"
+              :width="`${(c.utilisation / most) * 100}%`"
+              height="12"
+              :fill="c.over ? 'var(--ink)' : 'var(--quiet)'"
+            />
             <line :x1="`${100 / most}%`" :x2="`${100 / most}%`" y1="1" y2="25" stroke="var(--ink)" stroke-width="1.8" />
           </svg>
-          <span class="figure text-right">{{ c.amps.toFixed(1) }}<span class="unit">of {{ c.limitAmps.toFixed(1) }} A</span></span>
-          <span class="flex gap-1 text-[12px]"><template v-if="c.over"><WedgeMark act /> over its limit: move a load</template><template v-else><span class="text-quiet">{{ (c.utilisation * 100).toFixed(0) }} %</span></template></span>
+          <span class="figure text-right"
+            >{{ c.amps.toFixed(1) }}<span class="unit">of {{ c.limitAmps.toFixed(1) }} A</span></span
+          >
+          <span class="flex gap-1 text-[12px]"
+            ><template v-if="c.over"><WedgeMark act /> over its limit: move a load</template
+            ><template v-else
+              ><span class="text-quiet">{{ (c.utilisation * 100).toFixed(0) }} %</span></template
+            ></span
+          >
         </div>
-        <p class="mt-1 text-[12px] text-quiet">The line is what may be drawn for hours: {{ text.continuousFraction }} of the breaker.</p>
+        <p class="mt-1 text-[12px] text-quiet">
+          The line is what may be drawn for hours: {{ text.continuousFraction }} of the breaker.
+        </p>
       </div>
       <div class="border-t border-line px-4 py-3">
         <h3 class="mb-1 text-[13px]">Phases</h3>
         <div v-for="(amps, phase) in picture.loaded.phaseAmps" :key="phase" class="bar-row">
           <span>phase {{ phase }}</span>
-          <svg width="100%" height="20" aria-hidden="true"><rect y="5" :width="`${(Number(amps) / mostAmps) * 80}%`" height="10" fill="var(--quiet)" /></svg>
-          <span class="figure text-right">{{ Number(amps).toFixed(1) }}<span class="unit">A</span></span><span />
+          <svg width="100%" height="20" aria-hidden="true">
+            <rect y="5" :width="`${(Number(amps) / mostAmps) * 80}%`" height="10" fill="var(--quiet)" />
+          </svg>
+          <span class="figure text-right">{{ Number(amps).toFixed(1) }}<span class="unit">A</span></span
+          ><span />
         </div>
-        <p class="text-[12px]">Unbalance <span class="figure">{{ (picture.loaded.unbalance * 100).toFixed(0) }} %</span> <span class="text-quiet">of the mean.</span></p>
+        <p class="text-[12px]">
+          Unbalance <span class="figure">{{ (picture.loaded.unbalance * 100).toFixed(0) }} %</span>
+          <span class="text-quiet">of the mean.</span>
+        </p>
       </div>
       <div class="border-t border-line px-4 py-3" data-found="battery">
         <h3 class="mb-1 text-[13px]">Battery</h3>
-        <p><span class="figure text-[30px]">{{ time(picture.battery.hours) }}</span> <span class="figure text-quiet">{{ picture.battery.hours.toFixed(2) }} h</span>, drawing <span class="figure">{{ picture.battery.drawWatts.toFixed(1) }}</span> W. <span class="text-quiet">An estimate: age and cold take from it.</span></p>
+        <p>
+          <span class="figure text-[30px]">{{ time(picture.battery.hours) }}</span>
+          <span class="figure text-quiet">{{ picture.battery.hours.toFixed(2) }} h</span>, drawing
+          <span class="figure">{{ picture.battery.drawWatts.toFixed(1) }}</span> W.
+          <span class="text-quiet">An estimate: age and cold take from it.</span>
+        </p>
       </div>
     </template>
     <template #fields>
@@ -138,17 +192,48 @@ const summary = computed(() => {
       <h3 class="group-title mb-1">Supply</h3>
       <BenchField v-model="text.volts!" label="mains" unit="V" :problem="problems.volts" />
       <BenchField v-model="text.powerFactor!" label="power factor" :problem="problems.powerFactor" />
-      <BenchField v-model="text.continuousFraction!" label="breaker, for hours" :problem="problems.continuousFraction" />
+      <BenchField
+        v-model="text.continuousFraction!"
+        label="breaker, for hours"
+        :problem="problems.continuousFraction"
+      />
       <fieldset v-for="i in rows" :key="i" class="mt-2 border-t border-line pt-2">
         <legend class="sr-only">Circuit {{ i + 1 }}</legend>
-        <div class="flex gap-1"><input v-model="text[`name${i}`]" class="field font-semibold" :aria-label="`Name of circuit ${i + 1}`" maxlength="60" /><input v-model="text[`breaker${i}`]" class="field figure !w-16 text-right" :aria-label="`Breaker of circuit ${i + 1}, amperes`" /><span class="self-center text-[12px] text-quiet">A</span></div>
-        <div class="mt-1 flex gap-1"><input v-model="text[`loads${i}`]" class="field figure" :aria-label="`Watts on circuit ${i + 1}, such as 640 + 210`" /><span class="self-center text-[12px] text-quiet">W</span></div>
+        <div class="flex gap-1">
+          <input
+            v-model="text[`name${i}`]"
+            class="field font-semibold"
+            :aria-label="`Name of circuit ${i + 1}`"
+            maxlength="60"
+          /><input
+            v-model="text[`breaker${i}`]"
+            class="field figure !w-16 text-right"
+            :aria-label="`Breaker of circuit ${i + 1}, amperes`"
+          /><span class="self-center text-[12px] text-quiet">A</span>
+        </div>
+        <div class="mt-1 flex gap-1">
+          <input
+            v-model="text[`loads${i}`]"
+            class="field figure"
+            :aria-label="`Watts on circuit ${i + 1}, such as 640 + 210`"
+          /><span class="self-center text-[12px] text-quiet">W</span>
+        </div>
         <ChoiceField v-model="text[`phase${i}`]!" label="" :options="PHASES" />
-        <p v-if="problems[`breaker${i}`] ?? problems[`loads${i}`]" role="alert" class="text-[12px]">{{ problems[`breaker${i}`] ?? problems[`loads${i}`] }}</p>
+        <p v-if="problems[`breaker${i}`] ?? problems[`loads${i}`]" role="alert" class="text-[12px]">
+          {{ problems[`breaker${i}`] ?? problems[`loads${i}`] }}
+        </p>
       </fieldset>
       <div class="mt-1 flex gap-1">
-        <button class="button" :disabled="rows.length >= MOST_CIRCUITS" @click="text.circuits = String(rows.length + 1)">One circuit more</button>
-        <button class="button" :disabled="!rows.length" @click="text.circuits = String(rows.length - 1)">One less</button>
+        <button
+          class="button"
+          :disabled="rows.length >= MOST_CIRCUITS"
+          @click="text.circuits = String(rows.length + 1)"
+        >
+          One circuit more
+        </button>
+        <button class="button" :disabled="!rows.length" @click="text.circuits = String(rows.length - 1)">
+          One less
+        </button>
       </div>
       <h3 class="group-title mt-4 mb-1">Battery</h3>
       <BenchField v-model="text.wattHours!" label="capacity" unit="Wh" :problem="problems.wattHours" />

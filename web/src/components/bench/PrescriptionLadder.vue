@@ -50,7 +50,9 @@ const words = computed(() => {
   })
 })
 const dimmed = computed(() => props.prescription.output < 1)
-const colour = computed(() => Math.max(-MOST_MIRED, Math.min(MOST_MIRED, props.prescription.deltaMired)) * (MIRED_PX / 2 / MOST_MIRED))
+const colour = computed(
+  () => Math.max(-MOST_MIRED, Math.min(MOST_MIRED, props.prescription.deltaMired)) * (MIRED_PX / 2 / MOST_MIRED),
+)
 const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
 </script>
 
@@ -61,23 +63,68 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
       <span class="figure text-[19px]"><StopsText :text="prescription.label" /></span>
       <span class="figure ml-auto text-[14px]">{{ Math.round(prescription.kelvin) }}<span class="unit">K</span></span>
     </header>
-    <svg class="drawing" width="100%" :height="HEIGHT" role="img" :aria-label="`${prescription.filters.join(', ') || 'no filter'}: ${prescription.label}, ${Math.round(prescription.kelvin)} K`">
+    <svg
+      class="drawing"
+      width="100%"
+      :height="HEIGHT"
+      role="img"
+      :aria-label="`${prescription.filters.join(', ') || 'no filter'}: ${prescription.label}, ${Math.round(prescription.kelvin)} K`"
+    >
       <LadderRails :left="RAIL_LEFT" :right="RAIL_RIGHT" :height="HEIGHT" :top="top" :bottom="bottom" />
       <line x1="4" x2="100%" :y1="up.px(0)" :y2="up.px(0)" stroke="var(--ink)" stroke-width="1.8" />
       <text x="4" :y="up.px(0) - 5" class="tick">T{{ target }}</text>
-      <rect :x="RAIL_LEFT + 1" :y="up.px(startStops) - 3" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="6" :fill="sourceSwatch" stroke="var(--set)" />
+      <rect
+        :x="RAIL_LEFT + 1"
+        :y="up.px(startStops) - 3"
+        :width="RAIL_RIGHT - RAIL_LEFT - 2"
+        height="6"
+        :fill="sourceSwatch"
+        stroke="var(--set)"
+      />
       <g v-for="(r, i) in rungs" :key="i">
-        <path :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(r.from) + 3}V${up.px(r.to)}`" stroke="var(--quiet)" stroke-width="1.2" />
+        <path
+          :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(r.from) + 3}V${up.px(r.to)}`"
+          stroke="var(--quiet)"
+          stroke-width="1.2"
+        />
         <path :d="`M${RAIL_LEFT + 4},${up.px(r.to)}H${RAIL_RIGHT - 4}`" stroke="var(--ink)" stroke-width="2" />
-        <text :x="RAIL_RIGHT + 7" :y="words[i]">{{ r.name }}<template v-if="r.sheets > 1"> ×{{ r.sheets }}</template></text>
+        <text :x="RAIL_RIGHT + 7" :y="words[i]">
+          {{ r.name }}
+          <template v-if="r.sheets > 1">×{{ r.sheets }}</template>
+        </text>
       </g>
-      <path v-if="dimmed" :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(rungs.at(-1)?.to ?? startStops)}V${up.px(prescription.deltaStops)}`" stroke="var(--quiet)" stroke-dasharray="3 3" />
-      <rect :x="RAIL_LEFT + 1" :y="up.px(prescription.deltaStops) - 4" :width="RAIL_RIGHT - RAIL_LEFT - 2" height="8" :fill="swatch" stroke="var(--set)" />
+      <path
+        v-if="dimmed"
+        :d="`M${(RAIL_LEFT + RAIL_RIGHT) / 2},${up.px(rungs.at(-1)?.to ?? startStops)}V${up.px(prescription.deltaStops)}`"
+        stroke="var(--quiet)"
+        stroke-dasharray="3 3"
+      />
+      <rect
+        :x="RAIL_LEFT + 1"
+        :y="up.px(prescription.deltaStops) - 4"
+        :width="RAIL_RIGHT - RAIL_LEFT - 2"
+        height="8"
+        :fill="swatch"
+        stroke="var(--set)"
+      />
     </svg>
-    <svg :width="MIRED_PX + 12" height="26" class="mx-auto block" role="img" :aria-label="`${signed(prescription.deltaMired, 0)} mired off`">
+    <svg
+      :width="MIRED_PX + 12"
+      height="26"
+      class="mx-auto block"
+      role="img"
+      :aria-label="`${signed(prescription.deltaMired, 0)} mired off`"
+    >
       <path :d="`M6,13H${MIRED_PX + 6}M${6 + MIRED_PX / 2},9v8`" stroke="var(--quiet)" />
       <path :d="`M${6 + MIRED_PX / 3},6h-4v14h4M${6 + (2 * MIRED_PX) / 3},6h4v14h-4`" stroke="var(--ink)" fill="none" />
-      <rect :x="3 + MIRED_PX / 2 + colour" y="6" width="6" height="14" :fill="inside ? 'var(--ink)' : 'var(--ground)'" stroke="var(--ink)" />
+      <rect
+        :x="3 + MIRED_PX / 2 + colour"
+        y="6"
+        width="6"
+        height="14"
+        :fill="inside ? 'var(--ink)' : 'var(--ground)'"
+        stroke="var(--ink)"
+      />
     </svg>
     <p class="text-center text-[11px] text-quiet">cool · 10 mired · warm</p>
     <p class="px-2 pt-1 text-[12px]" data-reason>{{ prescription.reason }}</p>

@@ -41,22 +41,69 @@ const across = computed(() => rail.value + APART)
 <template>
   <figure class="m-0 min-w-0">
     <figcaption class="min-h-10 px-1 pb-1 text-[12px] text-quiet">{{ title }}</figcaption>
-    <svg class="drawing" width="100%" :height="high" role="img" :aria-label="`${title}: ${bars.map((b) => `${b.name} ${b.figure ?? ''}`).join(', ')}${gap ? `, ratio ${gap.ratio}` : ''}`">
+    <svg
+      class="drawing"
+      width="100%"
+      :height="high"
+      role="img"
+      :aria-label="`${title}: ${bars.map((b) => `${b.name} ${b.figure ?? ''}`).join(', ')}${gap ? `, ratio ${gap.ratio}` : ''}`"
+    >
       <LadderRails :left="rail" :right="across" :height="high" :top="top" :bottom="bottom" :bare="bare" zero />
       <g v-if="line">
         <line :x1="rail - 10" x2="100%" :y1="up.px(0)" :y2="up.px(0)" stroke="var(--ink)" stroke-width="1.8" />
-        <foreignObject :x="across + 8" :y="up.px(0) - 24" width="120" height="22"><div class="figure text-[15px]"><StopsText :text="line" /></div></foreignObject>
+        <foreignObject :x="across + 8" :y="up.px(0) - 24" width="120" height="22"
+          ><div class="figure text-[15px]"><StopsText :text="line" /></div
+        ></foreignObject>
       </g>
       <template v-if="gap">
-        <path :d="`M${across + 12},${up.px(gap.from)}H${across + 30}V${up.px((gap.from + gap.to) / 2) - 26}M${across + 12},${up.px(gap.to)}H${across + 30}V${up.px((gap.from + gap.to) / 2) + 26}`" fill="none" stroke="var(--ink)" />
+        <path
+          :d="`M${across + 12},${up.px(gap.from)}H${across + 30}V${up.px((gap.from + gap.to) / 2) - 26}M${across + 12},${up.px(gap.to)}H${across + 30}V${up.px((gap.from + gap.to) / 2) + 26}`"
+          fill="none"
+          stroke="var(--ink)"
+        />
         <text :x="across + 16" :y="up.px((gap.from + gap.to) / 2) + 4" class="ratio">{{ gap.ratio }}</text>
         <text :x="across + 16" :y="up.px((gap.from + gap.to) / 2) + 20" class="tick">{{ gap.stops }}</text>
       </template>
       <g v-for="b in bars" :key="b.key">
-        <path v-if="b.as === 'bar'" :d="`M${rail - 6},${up.px(b.at)}H${across + 6}M${rail - 6},${up.px(b.at) - 6}v12M${across + 6},${up.px(b.at) - 6}v12`" stroke="var(--ink)" stroke-width="2.4" />
-        <rect v-else-if="b.as === 'rung'" :x="rail + 1" :y="up.px(b.at) - 3" :width="APART - 2" height="6" fill="var(--ink)" />
-        <circle v-else :cx="rail + APART / 2" :cy="up.px(b.at)" r="4.6" fill="var(--ground)" stroke="var(--ink)" stroke-width="2" />
-        <text :x="across + 12" :y="up.px(b.at) + (line && Math.abs(up.px(b.at) - up.px(0)) < 18 ? 18 : b.as === 'bar' && gap ? (b.at === gap.from ? -8 : 16) : 4)">{{ b.name }} <tspan class="figure">{{ b.figure }}</tspan></text>
+        <path
+          v-if="b.as === 'bar'"
+          :d="`M${rail - 6},${up.px(b.at)}H${across + 6}M${rail - 6},${up.px(b.at) - 6}v12M${across + 6},${up.px(b.at) - 6}v12`"
+          stroke="var(--ink)"
+          stroke-width="2.4"
+        />
+        <rect
+          v-else-if="b.as === 'rung'"
+          :x="rail + 1"
+          :y="up.px(b.at) - 3"
+          :width="APART - 2"
+          height="6"
+          fill="var(--ink)"
+        />
+        <circle
+          v-else
+          :cx="rail + APART / 2"
+          :cy="up.px(b.at)"
+          r="4.6"
+          fill="var(--ground)"
+          stroke="var(--ink)"
+          stroke-width="2"
+        />
+        <text
+          :x="across + 12"
+          :y="
+            up.px(b.at) +
+            (line && Math.abs(up.px(b.at) - up.px(0)) < 18
+              ? 18
+              : b.as === 'bar' && gap
+                ? b.at === gap.from
+                  ? -8
+                  : 16
+                : 4)
+          "
+        >
+          {{ b.name }}
+          <tspan class="figure">{{ b.figure }}</tspan>
+        </text>
       </g>
     </svg>
   </figure>

@@ -37,7 +37,10 @@ const WAYS = [
   { key: 'OUT', name: 'the stand gives two tapes' },
 ]
 
-const STAND: Record<string, Field> = { px: { kind: 'LENGTH', start: '1.80 m' }, py: { kind: 'LENGTH', start: '2.40 m' } }
+const STAND: Record<string, Field> = {
+  px: { kind: 'LENGTH', start: '1.80 m' },
+  py: { kind: 'LENGTH', start: '2.40 m' },
+}
 const TAPES: Record<string, Field> = {
   distanceAM: { kind: 'LENGTH', start: '3.00 m' },
   distanceBM: { kind: 'LENGTH', start: '4.00 m' },
@@ -62,15 +65,42 @@ async function draw(v: Values): Promise<Picture> {
   const b = { x: v.bx!, y: v.by! }
   if (text.way === 'OUT') {
     const point = { x: v.px!, y: v.py! }
-    const out = await call<TapeOutAnswer>('POST', '/api/bench/tape-out', { body: { point, landmarks: [{ name: 'A', ...a }, { name: 'B', ...b }] } })
+    const out = await call<TapeOutAnswer>('POST', '/api/bench/tape-out', {
+      body: {
+        point,
+        landmarks: [
+          { name: 'A', ...a },
+          { name: 'B', ...b },
+        ],
+      },
+    })
     const said = await say('LENGTH', [out.distanceAM, out.distanceBM, point.x, point.y])
-    return { a, b, point, tapes: [out.distanceAM, out.distanceBM], said, angle: out.crossingAngleDeg, quality: out.quality, side: out.side }
+    return {
+      a,
+      b,
+      point,
+      tapes: [out.distanceAM, out.distanceBM],
+      said,
+      angle: out.crossingAngleDeg,
+      quality: out.quality,
+      side: out.side,
+    }
   }
   const fix = await call<TapeAnswer>('POST', '/api/bench/tape', {
     body: { a, b, distanceAM: v.distanceAM, distanceBM: v.distanceBM, side: text.side, tapeErrorM: v.tapeErrorM },
   })
   const said = await say('LENGTH', [v.distanceAM!, v.distanceBM!, fix.x, fix.y, fix.positionErrorM])
-  return { a, b, point: { x: fix.x, y: fix.y }, tapes: [v.distanceAM!, v.distanceBM!], said, angle: fix.crossingAngleDeg, quality: fix.quality, side: text.side!, errorM: fix.positionErrorM }
+  return {
+    a,
+    b,
+    point: { x: fix.x, y: fix.y },
+    tapes: [v.distanceAM!, v.distanceBM!],
+    said,
+    angle: fix.crossingAngleDeg,
+    quality: fix.quality,
+    side: text.side!,
+    errorM: fix.positionErrorM,
+  }
 }
 
 const element = ref<SVGSVGElement>()
@@ -84,26 +114,42 @@ const view = computed<View>(() => {
   const xs = [p.a.x, p.b.x, p.point.x]
   const ys = [p.a.y, p.b.y, p.point.y]
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
-  const scale = Math.min((size.value.width - 2 * MARGIN) / Math.max(1, right - left), (HEIGHT - 2 * MARGIN) / Math.max(1, high - low))
+  const scale = Math.min(
+    (size.value.width - 2 * MARGIN) / Math.max(1, right - left),
+    (HEIGHT - 2 * MARGIN) / Math.max(1, high - low),
+  )
   return { scale, x: size.value.width / 2 - ((left + right) / 2) * scale, y: HEIGHT / 2 + ((low + high) / 2) * scale }
 })
 const drawn = computed(() => {
   const p = picture.value
   if (!p) return undefined
-  const [a, b, point] = [p.a, p.b, p.point].map((one) => toPx(view.value, plan(one))) as [ReturnType<typeof toPx>, ReturnType<typeof toPx>, ReturnType<typeof toPx>]
+  const [a, b, point] = [p.a, p.b, p.point].map((one) => toPx(view.value, plan(one))) as [
+    ReturnType<typeof toPx>,
+    ReturnType<typeof toPx>,
+    ReturnType<typeof toPx>,
+  ]
   const toward = (to: typeof a, px: number) => {
     const way = gap(point, to) || 1
     return { x: point.x + ((to.x - point.x) / way) * px, y: point.y + ((to.y - point.y) / way) * px }
   }
   const [arcA, arcB] = [toward(a, 34), toward(b, 34)]
   const sweep = (arcA.x - point.x) * (arcB.y - point.y) - (arcA.y - point.y) * (arcB.x - point.x) > 0 ? 1 : 0
-  return { a, b, point, arc: `M${arcA.x},${arcA.y}A34,34 0 0 ${sweep} ${arcB.x},${arcB.y}`, middle: toward({ x: (arcA.x + arcB.x) / 2, y: (arcA.y + arcB.y) / 2 }, 58) }
+  return {
+    a,
+    b,
+    point,
+    arc: `M${arcA.x},${arcA.y}A34,34 0 0 ${sweep} ${arcB.x},${arcB.y}`,
+    middle: toward({ x: (arcA.x + arcB.x) / 2, y: (arcA.y + arcB.y) / 2 }, 58),
+  }
 })
 /** Dragging the stand asks the other way round: what its tapes are. */
-const grab = useDrag(() => element.value, (at) => {
-  const p = toPlan(view.value, at)
-  put(p.xM, p.yM)
-})
+const grab = useDrag(
+  () => element.value,
+  (at) => {
+    const p = toPlan(view.value, at)
+    put(p.xM, p.yM)
+  },
+)
 function put(x: number, y: number) {
   text.way = 'OUT'
   text.px = written(x, settings.units)
@@ -120,28 +166,89 @@ const told = computed(() => {
   const p = picture.value
   if (!p) return ''
   const [a, b, x, y, off] = p.said.map((one) => one[settings.units])
-  const error = p.errorM === undefined ? '' : ` Within ${settings.units === 'imperial' ? off : `${(p.errorM * 1000).toFixed(0)} mm`} (model).`
+  const error =
+    p.errorM === undefined
+      ? ''
+      : ` Within ${settings.units === 'imperial' ? off : `${(p.errorM * 1000).toFixed(0)} mm`} (model).`
   return `A ${a}, B ${b}, to the ${p.side.toLowerCase()} of the walk from A to B: the stand is ${x} right, ${y} up. The tapes cross at ${p.angle.toFixed(0)}°, ${QUALITY[p.quality]}.${error}`
 })
 </script>
 
 <template>
-  <BenchFrame title="Tape" hint="drag the stand, or type what the tapes read" :stale="stale" :problem="problem" :summary="told">
-    <svg ref="element" class="drawing block w-full shrink-0" :height="HEIGHT" role="group" aria-label="Two landmarks and the stand, from above">
+  <BenchFrame
+    title="Tape"
+    hint="drag the stand, or type what the tapes read"
+    :stale="stale"
+    :problem="problem"
+    :summary="told"
+  >
+    <svg
+      ref="element"
+      class="drawing block w-full shrink-0"
+      :height="HEIGHT"
+      role="group"
+      aria-label="Two landmarks and the stand, from above"
+    >
       <template v-if="drawn && picture">
-        <circle v-for="(l, i) in [drawn.a, drawn.b]" :key="`c${i}`" :cx="l.x" :cy="l.y" :r="picture.tapes[i]! * view.scale" fill="none" stroke="var(--line)" />
+        <circle
+          v-for="(l, i) in [drawn.a, drawn.b]"
+          :key="`c${i}`"
+          :cx="l.x"
+          :cy="l.y"
+          :r="picture.tapes[i]! * view.scale"
+          fill="none"
+          stroke="var(--line)"
+        />
         <path :d="`M${drawn.a.x},${drawn.a.y}L${drawn.b.x},${drawn.b.y}`" stroke="var(--set)" stroke-dasharray="2 4" />
-        <path v-for="(l, i) in [drawn.a, drawn.b]" :key="`t${i}`" :d="`M${l.x},${l.y}L${drawn.point.x},${drawn.point.y}`" stroke="var(--accent)" stroke-width="1.4" />
+        <path
+          v-for="(l, i) in [drawn.a, drawn.b]"
+          :key="`t${i}`"
+          :d="`M${l.x},${l.y}L${drawn.point.x},${drawn.point.y}`"
+          stroke="var(--accent)"
+          stroke-width="1.4"
+        />
         <path :d="drawn.arc" fill="none" stroke="var(--ink)" />
-        <text :x="drawn.middle.x" :y="drawn.middle.y + 4" text-anchor="middle" class="figure">{{ picture.angle.toFixed(0) }}°</text>
+        <text :x="drawn.middle.x" :y="drawn.middle.y + 4" text-anchor="middle" class="figure">
+          {{ picture.angle.toFixed(0) }}°
+        </text>
         <g v-for="(l, i) in [drawn.a, drawn.b]" :key="`l${i}`">
-          <rect :x="l.x - 4.5" :y="l.y - 4.5" width="9" height="9" fill="var(--ground)" stroke="var(--accent)" stroke-width="1.4" />
+          <rect
+            :x="l.x - 4.5"
+            :y="l.y - 4.5"
+            width="9"
+            height="9"
+            fill="var(--ground)"
+            stroke="var(--accent)"
+            stroke-width="1.4"
+          />
           <path :d="`M${l.x - 4.5},${l.y + 4.5}l9,-9`" stroke="var(--accent)" stroke-width="1.4" />
           <text :x="l.x" :y="l.y + 28" text-anchor="middle" class="letter">{{ i ? 'B' : 'A' }}</text>
-          <text :x="(l.x + drawn.point.x) / 2" :y="(l.y + drawn.point.y) / 2" text-anchor="middle" class="figure length">{{ picture.said[i]![settings.units] }}</text>
+          <text
+            :x="(l.x + drawn.point.x) / 2"
+            :y="(l.y + drawn.point.y) / 2"
+            text-anchor="middle"
+            class="figure length"
+          >
+            {{ picture.said[i]![settings.units] }}
+          </text>
         </g>
-        <path :d="`M${drawn.point.x},${drawn.point.y}v-13m0,13l11.3,6.5m-11.3,-6.5l-11.3,6.5`" stroke="var(--ink)" stroke-width="1.6" />
-        <circle :cx="drawn.point.x" :cy="drawn.point.y" r="22" class="handle" tabindex="0" role="button" data-handle="stand" :aria-label="`The stand. ${told}`" @pointerdown="grab" @keydown="nudge" />
+        <path
+          :d="`M${drawn.point.x},${drawn.point.y}v-13m0,13l11.3,6.5m-11.3,-6.5l-11.3,6.5`"
+          stroke="var(--ink)"
+          stroke-width="1.6"
+        />
+        <circle
+          :cx="drawn.point.x"
+          :cy="drawn.point.y"
+          r="22"
+          class="handle"
+          tabindex="0"
+          role="button"
+          data-handle="stand"
+          :aria-label="`The stand. ${told}`"
+          @pointerdown="grab"
+          @keydown="nudge"
+        />
       </template>
     </svg>
     <p class="px-4 pb-3" data-found="tape">{{ told }}</p>

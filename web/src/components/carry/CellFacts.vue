@@ -17,7 +17,9 @@ const settings = useSettings()
 const MANY = 4
 const cell = computed(() => cellAt(props.row, props.column))
 const knots = computed(() => cell.value?.knots ?? [])
-const carries = computed(() => (props.shot.basedOn ? `everything carries from ${props.shot.basedOn}` : 'nothing recorded'))
+const carries = computed(() =>
+  props.shot.basedOn ? `everything carries from ${props.shot.basedOn}` : 'nothing recorded',
+)
 const COUNT = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine']
 const summary = computed(() => {
   if (!knots.value.length) return carries.value
@@ -30,20 +32,40 @@ const summary = computed(() => {
   <footer class="facts">
     <div class="lead">
       <h2 class="truncate text-[17px]">{{ row.placement.name }} in {{ shot.slate }}</h2>
-      <p class="mb-1.5 truncate text-[12px] text-quiet">{{ shot.stage === 'SHOT' ? 'shot, and locked; ' : '' }}{{ summary }}</p>
+      <p class="mb-1.5 truncate text-[12px] text-quiet">
+        {{ shot.stage === 'SHOT' ? 'shot, and locked; ' : '' }}{{ summary }}
+      </p>
       <div class="flex flex-wrap gap-2">
         <button class="button" :disabled="!editable" @click="emit('change')">Change</button>
-        <button class="button" :disabled="!editable || !knots.length || !shot.basedOn" @click="emit('untie')">Untie</button>
-        <button v-if="knots.every((k) => k.reason !== 'CHEAT')" class="button" :disabled="!editable || !knots.length || !shot.basedOn" @click="emit('call', 'CHEAT')">Call it a cheat</button>
+        <button class="button" :disabled="!editable || !knots.length || !shot.basedOn" @click="emit('untie')">
+          Untie
+        </button>
+        <button
+          v-if="knots.every((k) => k.reason !== 'CHEAT')"
+          class="button"
+          :disabled="!editable || !knots.length || !shot.basedOn"
+          @click="emit('call', 'CHEAT')"
+        >
+          Call it a cheat
+        </button>
         <button v-else class="button" :disabled="!editable" @click="emit('call', 'MATCH')">Call it a match</button>
         <button class="button" @click="emit('history')">History</button>
       </div>
     </div>
     <div class="why">
-      <label class="flex items-center gap-2"><span class="shrink-0 text-[12px] text-quiet">next is a</span>
-        <select v-model="store.reason" class="field !w-24" aria-label="Why the next change is made"><option v-for="r in REASONS" :key="r.key" :value="r.key">{{ r.name }}</option></select>
+      <label class="flex items-center gap-2"
+        ><span class="shrink-0 text-[12px] text-quiet">next is a</span>
+        <select v-model="store.reason" class="field !w-24" aria-label="Why the next change is made">
+          <option v-for="r in REASONS" :key="r.key" :value="r.key">{{ r.name }}</option>
+        </select>
       </label>
-      <input v-model="store.note" class="field mt-1" maxlength="500" placeholder="why, in your words" aria-label="Note kept with the next change" />
+      <input
+        v-model="store.note"
+        class="field mt-1"
+        maxlength="500"
+        placeholder="why, in your words"
+        aria-label="Note kept with the next change"
+      />
     </div>
     <ul class="knots">
       <li v-for="k in knots.slice(0, MANY + (knots.length === MANY + 1 ? 1 : 0))" :key="k.attribute">

@@ -14,13 +14,31 @@ const look = computed(() => props.board.looks[props.column - props.board.shots.l
 <template>
   <div class="column-head" role="columnheader" :class="{ here, compact, look }">
     <template v-if="shot">
-      <button v-if="before && !compact" class="gap-button" :aria-label="`What to do from ${before.slate} to ${shot.slate}`" title="Open the gap: what to do between the two" @click="$emit('gap')"><svg width="9" height="14" aria-hidden="true"><path d="M1 1V13M8 1V13" stroke="currentColor" stroke-width="1.4" /></svg></button>
+      <button
+        v-if="before && !compact"
+        class="gap-button"
+        :aria-label="`What to do from ${before.slate} to ${shot.slate}`"
+        title="Open the gap: what to do between the two"
+        @click="$emit('gap')"
+      >
+        <svg width="9" height="14" aria-hidden="true">
+          <path d="M1 1V13M8 1V13" stroke="currentColor" stroke-width="1.4" />
+        </svg>
+      </button>
       <button class="w-full text-left" :aria-label="`Shot ${shot.slate}`" @click="$emit('shot', shot.id)">
-        <span class="flex items-center gap-1.5"><b class="slate-name">{{ shot.slate }}</b><StageTick :stage="shot.stage" /><span class="ml-auto truncate text-[11px] text-quiet">{{ shot.basedOn ? `from ${shot.basedOn}` : 'first' }}</span></span>
+        <span class="flex items-center gap-1.5"
+          ><b class="slate-name">{{ shot.slate }}</b
+          ><StageTick :stage="shot.stage" /><span class="ml-auto truncate text-[11px] text-quiet">{{
+            shot.basedOn ? `from ${shot.basedOn}` : 'first'
+          }}</span></span
+        >
         <span class="block truncate text-[12px]" :class="{ 'text-quiet': compact }">{{ shot.description }}</span>
       </button>
     </template>
-    <template v-else-if="look"><b class="slate-name block truncate">{{ look.card.name }}</b><span class="block text-[11px] text-quiet">saved look</span></template>
+    <template v-else-if="look"
+      ><b class="slate-name block truncate">{{ look.card.name }}</b
+      ><span class="block text-[11px] text-quiet">saved look</span></template
+    >
   </div>
 </template>
 

@@ -21,8 +21,18 @@ const extent = computed(() => {
 })
 const view = computed<View>(() => {
   const e = extent.value
-  const scale = Math.max(4, Math.min((size.value.width - 2 * MARGIN) / Math.max(1, e.right - e.left), (size.value.height - 2 * MARGIN) / Math.max(1, e.top - e.bottom)))
-  return { scale, x: (size.value.width - (e.left + e.right) * scale) / 2, y: (size.value.height + (e.bottom + e.top) * scale) / 2 }
+  const scale = Math.max(
+    4,
+    Math.min(
+      (size.value.width - 2 * MARGIN) / Math.max(1, e.right - e.left),
+      (size.value.height - 2 * MARGIN) / Math.max(1, e.top - e.bottom),
+    ),
+  )
+  return {
+    scale,
+    x: (size.value.width - (e.left + e.right) * scale) / 2,
+    y: (size.value.height + (e.bottom + e.top) * scale) / 2,
+  }
 })
 const things = computed(() =>
   props.compared.standing.map((s) => {
@@ -32,7 +42,12 @@ const things = computed(() =>
     const way = from && to && length > NEAR_PX ? along(bearingBetween(from, to)) : undefined
     const wide = Math.max(12, s.widthM * view.value.scale)
     return {
-      ...s, wide, at: to ?? from!, bearing: (s.to ?? s.from)!.bearingDeg, ghost: way || !to ? from : undefined, ghostBearing: s.from?.bearingDeg ?? 0,
+      ...s,
+      wide,
+      at: to ?? from!,
+      bearing: (s.to ?? s.from)!.bearingDeg,
+      ghost: way || !to ? from : undefined,
+      ghostBearing: s.from?.bearingDeg ?? 0,
       arrow: way && from && to ? arrow(from, move(to, way, -NEAR_PX), way) : '',
       state: !s.from ? 'comes in' : !s.to ? 'goes out' : way ? 'moved' : 'stays',
     }
@@ -46,20 +61,46 @@ function arrow(from: Px, tip: Px, way: Px) {
 function body(kind: string, wide: number) {
   if (kind === 'MARK') return 'M-8,0a8,8 0 1 0 16,0a8,8 0 1 0 -16,0M-4,-9L0,-15L4,-9Z'
   if (kind === 'CAMERA') return 'M0,-9L7,6H-7ZM-5,6V13H5V6'
-  if (kind === 'HEAD' || kind === 'PRACTICAL' || kind === 'DAYLIGHT') return `M${-wide / 2},-5H${wide / 2}V5H${-wide / 2}Z`
+  if (kind === 'HEAD' || kind === 'PRACTICAL' || kind === 'DAYLIGHT')
+    return `M${-wide / 2},-5H${wide / 2}V5H${-wide / 2}Z`
   return `M${-wide / 2},0H${wide / 2}M${-wide / 2},-5V5M${wide / 2},-5V5`
 }
 </script>
 
 <template>
-  <svg ref="svg" class="drawing plan" role="img" :aria-label="`${compared.from.name} and ${compared.to.name} on the plan`">
+  <svg
+    ref="svg"
+    class="drawing plan"
+    role="img"
+    :aria-label="`${compared.from.name} and ${compared.to.name} on the plan`"
+  >
     <template v-if="size.width">
       <SetLayer :set="compared.plan" :view="view" :named="[]" />
-      <g v-for="t in things" :key="t.name" class="thing" :class="{ chosen: t.name === chosen, still: t.state === 'stays' }" @click="$emit('choose', t.name)">
+      <g
+        v-for="t in things"
+        :key="t.name"
+        class="thing"
+        aria-hidden="true"
+        :class="{ chosen: t.name === chosen, still: t.state === 'stays' }"
+        @click="$emit('choose', t.name)"
+      >
         <path v-if="t.arrow" :d="t.arrow" class="arrow" />
-        <path v-if="t.ghost" :d="body(t.kind, t.wide)" :transform="`translate(${t.ghost.x} ${t.ghost.y}) rotate(${t.ghostBearing})`" class="ghost" />
-        <path v-if="t.to" :d="body(t.kind, t.wide)" :transform="`translate(${t.at.x} ${t.at.y}) rotate(${t.bearing})`" class="now" />
-        <text v-if="t.state !== 'stays' || t.name === chosen" :x="t.at.x + 10" :y="t.at.y - 9">{{ t.name }}<tspan v-if="t.state !== 'moved' && t.state !== 'stays'" class="state">, {{ t.state }}</tspan></text>
+        <path
+          v-if="t.ghost"
+          :d="body(t.kind, t.wide)"
+          :transform="`translate(${t.ghost.x} ${t.ghost.y}) rotate(${t.ghostBearing})`"
+          class="ghost"
+        />
+        <path
+          v-if="t.to"
+          :d="body(t.kind, t.wide)"
+          :transform="`translate(${t.at.x} ${t.at.y}) rotate(${t.bearing})`"
+          class="now"
+        />
+        <text v-if="t.state !== 'stays' || t.name === chosen" :x="t.at.x + 10" :y="t.at.y - 9">
+          {{ t.name }}
+          <tspan v-if="t.state !== 'moved' && t.state !== 'stays'" class="state">, {{ t.state }}</tspan>
+        </text>
       </g>
     </template>
   </svg>

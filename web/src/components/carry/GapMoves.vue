@@ -11,10 +11,16 @@ const props = defineProps<{ from: string; to: string; productionId: number }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useMoves()
 const tempoOpen = ref(false)
-const moves = computed(() => (store.moves?.from.id === props.from && store.moves.to.id === props.to ? store.moves : undefined))
+const moves = computed(() =>
+  store.moves?.from.id === props.from && store.moves.to.id === props.to ? store.moves : undefined,
+)
 const crews = computed(() => moves.value?.departments.filter((d) => d.department !== 'TOGETHER').length ?? 0)
 
-watch(() => [props.from, props.to] as const, ([from, to]) => void store.load(from, to), { immediate: true })
+watch(
+  () => [props.from, props.to] as const,
+  ([from, to]) => void store.load(from, to),
+  { immediate: true },
+)
 </script>
 
 <template>
@@ -22,13 +28,24 @@ watch(() => [props.from, props.to] as const, ([from, to]) => void store.load(fro
     <button class="close" aria-label="Close the gap" @click="emit('close')">×</button>
     <template v-if="moves">
       <header class="mb-2 flex items-baseline justify-between pr-5">
-        <span><b class="text-[15px] font-[650]">{{ moves.from.name }} to {{ moves.to.name }}</b><span class="block text-[12px] text-quiet">by who moves it</span></span>
-        <span class="shrink-0 text-right"><span class="figure text-[19px]">{{ Number(moves.minutes.toFixed(1)) }}</span><span class="unit">min</span><span class="block text-[12px] text-quiet">{{ crews }} {{ crews === 1 ? 'crew' : 'crews' }}, estimate</span></span>
+        <span
+          ><b class="text-[15px] font-[650]">{{ moves.from.name }} to {{ moves.to.name }}</b
+          ><span class="block text-[12px] text-quiet">by who moves it</span></span
+        >
+        <span class="shrink-0 text-right"
+          ><span class="figure text-[19px]">{{ Number(moves.minutes.toFixed(1)) }}</span
+          ><span class="unit">min</span
+          ><span class="block text-[12px] text-quiet"
+            >{{ crews }} {{ crews === 1 ? 'crew' : 'crews' }}, estimate</span
+          ></span
+        >
       </header>
       <MoveBars v-if="moves.moves.length" :moves="moves" />
       <div class="steps"><MoveSteps :moves="moves" brief /></div>
       <footer class="mt-2 flex flex-wrap gap-2">
-        <RouterLink class="button button-main !px-2" :to="{ name: 'moves', params: { from, to } }">Open as a list</RouterLink>
+        <RouterLink class="button button-main !px-2" :to="{ name: 'moves', params: { from, to } }"
+          >Open as a list</RouterLink
+        >
         <RouterLink class="button !px-2" :to="{ name: 'compare', params: { from, to } }">Compare</RouterLink>
         <button class="button !px-2" @click="tempoOpen = true">Times…</button>
       </footer>

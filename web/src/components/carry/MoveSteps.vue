@@ -36,7 +36,12 @@ function waits(step: MoveStep) {
 <template>
   <p v-if="!moves.moves.length" class="text-quiet">Nothing to do: the two are lit alike.</p>
   <section v-for="g in groups" :key="g.key" class="group">
-    <h3 class="flex justify-between border-t border-quiet pt-1"><span class="font-[650]">{{ name(g.name) }}</span><span><span class="figure">{{ minutes(g.work) }}</span><span class="unit">min</span></span></h3>
+    <h3 class="flex justify-between border-t border-quiet pt-1">
+      <span class="font-[650]">{{ name(g.name) }}</span><span
+        ><span class="figure">{{ minutes(g.work) }}</span
+        ><span class="unit">min</span></span
+      >
+    </h3>
     <ul>
       <li v-for="m in g.steps" :key="m.key">
         <label class="step" :class="{ done: store.isDone(m) }">
@@ -44,12 +49,22 @@ function waits(step: MoveStep) {
           <span class="min-w-0 grow">
             {{ settings.printed(m.words) }}
             <span v-if="store.waiting.has(m.key)" class="block text-[11px]">waits to be sent</span>
-            <span v-else-if="m.done" class="block text-[11px] text-quiet">{{ m.done.changedSince ? 'reads differently since it was ticked by' : 'done by' }} {{ m.done.author }}</span>
+            <span v-else-if="m.done" class="block text-[11px] text-quiet"
+              >{{ m.done.changedSince ? 'reads differently since it was ticked by' : 'done by' }}
+              {{ m.done.author }}</span
+            >
             <span v-if="!brief && waits(m)" class="block text-[11px] text-quiet">after {{ waits(m) }}</span>
-            <template v-if="!brief"><span v-for="c in m.cautions" :key="c" class="block text-[11px]">{{ c }}</span></template>
-            <span v-else-if="m.cautions.some((c) => c.startsWith('The way'))" class="block text-[11px]">{{ m.cautions.find((c) => c.startsWith('The way')) }}</span>
+            <template v-if="!brief"
+              ><span v-for="c in m.cautions" :key="c" class="block text-[11px]">{{ c }}</span></template
+            >
+            <span v-else-if="m.cautions.some((c) => c.startsWith('The way'))" class="block text-[11px]">{{
+              m.cautions.find((c) => c.startsWith('The way'))
+            }}</span>
           </span>
-          <span class="shrink-0 text-quiet"><span class="figure">{{ minutes(m.minutes) }}</span><span class="unit">min</span></span>
+          <span class="shrink-0 text-quiet"
+            ><span class="figure">{{ minutes(m.minutes) }}</span
+            ><span class="unit">min</span></span
+          >
         </label>
       </li>
     </ul>

@@ -15,7 +15,9 @@ const model = defineModel<T>({ required: true })
     </ListboxButton>
     <ListboxOptions class="options">
       <ListboxOption v-for="o in options" :key="String(o.key)" v-slot="{ active, selected }" :value="o.key">
-        <div class="menu-item cursor-pointer" :class="{ 'bg-ground': active, 'font-semibold': selected }">{{ o.name }}</div>
+        <div class="menu-item cursor-pointer" :class="{ 'bg-ground': active, 'font-semibold': selected }">
+          {{ o.name }}
+        </div>
       </ListboxOption>
     </ListboxOptions>
   </Listbox>

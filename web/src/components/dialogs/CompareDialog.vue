@@ -32,11 +32,16 @@ watch(
     error.value = ''
     columns.value = []
     const key = light.mark?.key
-    const asked: Trial[] = [{ name: 'Record', changes: [], holds: [] }, ...light.trials.map((t) => ({ ...t, name: `Try ${t.name}` }))]
+    const asked: Trial[] = [
+      { name: 'Record', changes: [], holds: [] },
+      ...light.trials.map((t) => ({ ...t, name: `Try ${t.name}` })),
+    ]
     try {
       columns.value = await Promise.all(
         asked.map(async ({ name, changes, holds }) => {
-          const tried = await call<TrialView>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body: { changes, holds, out: [] } })
+          const tried = await call<TrialView>('POST', `/api/shots/${plot.plot!.shot.id}/light`, {
+            body: { changes, holds, out: [] },
+          })
           return { name, tried, mark: tried.light.marks.find((m) => m.key === key) ?? tried.light.marks[0] }
         }),
       )
@@ -48,7 +53,10 @@ watch(
 
 /** How far apart the sources that count are, in the words of the hint about mixed colour. */
 function mixed(c: Column) {
-  return c.tried.light.hints.find((h) => h.kind === 'MIXED_COLOUR' && h.placement === c.mark?.key)?.reason.split('. ')[0] ?? 'they agree'
+  return (
+    c.tried.light.hints.find((h) => h.kind === 'MIXED_COLOUR' && h.placement === c.mark?.key)?.reason.split('. ')[0] ??
+    'they agree'
+  )
 }
 function white(c: Column) {
   const camera = c.tried.light.camera
@@ -59,9 +67,17 @@ const rows = computed<{ name: string; of: (c: Column) => string; swatch?: (c: Co
   { name: 'shadow cheek, stops', of: (c) => tenths(c.mark?.shadow.overStops) },
   { name: 'background, stops', of: (c) => (c.mark?.background ? tenths(c.mark.background.overStops) : '') },
   { name: 'lit to shadow', of: (c) => (c.mark?.litToShadow ? ratio(c.mark.litToShadow.ratio) : '') },
-  { name: 'lit cheek, K', of: (c) => (c.mark?.lit.kelvin ? String(Math.round(c.mark.lit.kelvin)) : ''), swatch: (c) => c.mark?.lit.swatch },
+  {
+    name: 'lit cheek, K',
+    of: (c) => (c.mark?.lit.kelvin ? String(Math.round(c.mark.lit.kelvin)) : ''),
+    swatch: (c) => c.mark?.lit.swatch,
+  },
   { name: 'lit cheek, Duv', of: (c) => (c.mark?.lit.duv === undefined ? '' : signed(c.mark.lit.duv, 4)) },
-  { name: 'shadow cheek, K', of: (c) => (c.mark?.shadow.kelvin ? String(Math.round(c.mark.shadow.kelvin)) : ''), swatch: (c) => c.mark?.shadow.swatch },
+  {
+    name: 'shadow cheek, K',
+    of: (c) => (c.mark?.shadow.kelvin ? String(Math.round(c.mark.shadow.kelvin)) : ''),
+    swatch: (c) => c.mark?.shadow.swatch,
+  },
   { name: 'shadow cheek, Duv', of: (c) => (c.mark?.shadow.duv === undefined ? '' : signed(c.mark.shadow.duv, 4)) },
   { name: 'camera white', of: white },
   { name: 'colours there', of: mixed },
@@ -69,18 +85,38 @@ const rows = computed<{ name: string; of: (c: Column) => string; swatch?: (c: Co
 </script>
 
 <template>
-  <BaseDialog :open="open" wide :title="`Compared on ${columns[0]?.mark?.name ?? 'the mark'}, predicted`" :error="error" @close="$emit('close')">
+  <BaseDialog
+    :open="open"
+    wide
+    :title="`Compared on ${columns[0]?.mark?.name ?? 'the mark'}, predicted`"
+    :error="error"
+    @close="$emit('close')"
+  >
     <div class="overflow-x-auto">
       <table v-if="columns.length" class="w-full">
-        <thead><tr><th /><th v-for="c in columns" :key="c.name" scope="col">{{ c.name }}</th></tr></thead>
+        <thead>
+          <tr>
+            <th />
+            <th v-for="c in columns" :key="c.name" scope="col">{{ c.name }}</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.name">
             <th scope="row">{{ row.name }}</th>
-            <td v-for="c in columns" :key="c.name" :class="{ words: row.of === mixed }"><span v-if="row.swatch?.(c)" class="swatch" :style="{ background: row.swatch(c) }" /><StopsText :text="row.of(c)" :class="{ figure: row.of !== mixed }" /></td>
+            <td v-for="c in columns" :key="c.name" :class="{ words: row.of === mixed }">
+              <span v-if="row.swatch?.(c)" class="swatch" :style="{ background: row.swatch(c) }" /><StopsText
+                :text="row.of(c)"
+                :class="{ figure: row.of !== mixed }"
+              />
+            </td>
           </tr>
           <tr>
             <th scope="row">changes</th>
-            <td v-for="c in columns" :key="c.name" class="words"><template v-for="(x, i) in c.tried.changes" :key="i">{{ x.name }} {{ x.label }} {{ settings.printed(x.after) }}<br /></template></td>
+            <td v-for="c in columns" :key="c.name" class="words">
+              <template v-for="(x, i) in c.tried.changes" :key="i"
+                >{{ x.name }} {{ x.label }} {{ settings.printed(x.after) }}<br
+              /></template>
+            </td>
           </tr>
         </tbody>
       </table>

@@ -7,7 +7,9 @@ import BaseDialog from './BaseDialog.vue'
 /** Two people changed one value: both are shown, one is chosen. */
 const plot = usePlot()
 const theirs = computed(() => plot.conflict?.current)
-const name = computed(() => plot.placements.find((p) => p.placement.key === theirs.value?.placement)?.placement.name ?? '')
+const name = computed(
+  () => plot.placements.find((p) => p.placement.key === theirs.value?.placement)?.placement.name ?? '',
+)
 const mine = computed(() => {
   const wanted = plot.conflict?.wanted
   if (!wanted) return 'carried again'
@@ -22,7 +24,11 @@ const mine = computed(() => {
       <p class="mb-3">The {{ theirs.label }} of {{ name }} in {{ plot.plot?.shot.slate }}. Yours is not kept yet.</p>
       <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         <dt class="text-quiet">theirs</dt>
-        <dd><span class="figure">{{ theirs.say }}</span><span class="block text-[12px] text-quiet">{{ [reasonName(theirs.reason), theirs.author, when(theirs.at)].filter(Boolean).join(', ') }}</span></dd>
+        <dd>
+          <span class="figure">{{ theirs.say }}</span><span class="block text-[12px] text-quiet">{{
+            [reasonName(theirs.reason), theirs.author, when(theirs.at)].filter(Boolean).join(', ')
+          }}</span>
+        </dd>
         <dt class="text-quiet">yours</dt>
         <dd class="figure">{{ mine }}</dd>
       </dl>

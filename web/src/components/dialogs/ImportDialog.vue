@@ -56,12 +56,17 @@ async function load() {
 <template>
   <BaseDialog :open="open" title="Import a scene" :error="error" @close="emit('close')">
     <form id="import-form" @submit.prevent="load">
-      <label class="mb-2 block"><span class="text-[12px] text-quiet">Scene file, .oblume.json</span><input type="file" accept=".json,application/json" class="field" @change="pick" /></label>
+      <label class="mb-2 block"
+        ><span class="text-[12px] text-quiet">Scene file, .oblume.json</span
+        ><input type="file" accept=".json,application/json" class="field" @change="pick"
+      /></label>
       <TextField v-model="number" label="Under another scene number" hint="empty: its own" :maxlength="12" />
     </form>
     <template #buttons>
       <button class="button" @click="emit('close')">Cancel</button>
-      <button class="button button-main" type="submit" form="import-form" :disabled="busy">{{ busy ? 'Importing…' : 'Import' }}</button>
+      <button class="button button-main" type="submit" form="import-form" :disabled="busy">
+        {{ busy ? 'Importing…' : 'Import' }}
+      </button>
     </template>
   </BaseDialog>
 </template>

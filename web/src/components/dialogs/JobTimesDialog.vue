@@ -34,11 +34,26 @@ async function keep() {
 
 <template>
   <BaseDialog :open="open" wide title="How long this crew takes" :error="error" @close="emit('close')">
-    <p class="mb-3 text-quiet">Estimates, for the whole production. Departments work side by side; the time on the clock follows from these.</p>
+    <p class="mb-3 text-quiet">
+      Estimates, for the whole production. Departments work side by side; the time on the clock follows from these.
+    </p>
     <form id="tempo-form" class="grid gap-x-8 sm:grid-cols-2" @submit.prevent="keep">
-      <label v-for="j in table.jobs" :key="j.job" class="flex items-center gap-2 py-0.5"><span class="grow">{{ j.label }}</span><input v-model.number="j.minutes" type="number" step="0.5" min="0" class="field figure !w-20 text-right" /><span class="unit w-8">min</span></label>
+      <label v-for="j in table.jobs" :key="j.job" class="flex items-center gap-2 py-0.5"
+        ><span class="grow">{{ j.label }}</span
+        ><input
+          v-model.number="j.minutes"
+          type="number"
+          step="0.5"
+          min="0"
+          class="field figure !w-20 text-right"
+        /><span class="unit w-8">min</span></label
+      >
       <template v-for="c in table.crews" :key="c.department">
-        <label v-if="c.department !== 'TOGETHER'" class="flex items-center gap-2 py-0.5"><span class="grow">people, {{ DEPARTMENTS.find((d) => d.key === c.department)?.name }}</span><input v-model.number="c.people" type="number" min="1" class="field figure !w-20 text-right" /><span class="w-8" /></label>
+        <label v-if="c.department !== 'TOGETHER'" class="flex items-center gap-2 py-0.5"
+          ><span class="grow">people, {{ DEPARTMENTS.find((d) => d.key === c.department)?.name }}</span
+          ><input v-model.number="c.people" type="number" min="1" class="field figure !w-20 text-right" /><span
+            class="w-8"
+        /></label>
       </template>
     </form>
     <template #buttons>

@@ -24,7 +24,9 @@ const motivation = ref('')
 const error = ref('')
 const own = ref(false)
 
-const fixtures = computed(() => (kit.value?.fixtures ?? []).filter((f) => f.piece.what.toLowerCase().includes(query.value.trim().toLowerCase())))
+const fixtures = computed(() =>
+  (kit.value?.fixtures ?? []).filter((f) => f.piece.what.toLowerCase().includes(query.value.trim().toLowerCase())),
+)
 const fixture = computed(() => kit.value?.fixtures.find((f) => f.piece.what === what.value))
 
 watch(
@@ -47,7 +49,8 @@ function pickFirst() {
 
 function added(f: Fixture) {
   own.value = false
-  if (kit.value) kit.value = { ...kit.value, fixtures: [f, ...kit.value.fixtures.filter((k) => k.piece.what !== f.piece.what)] }
+  if (kit.value)
+    kit.value = { ...kit.value, fixtures: [f, ...kit.value.fixtures.filter((k) => k.piece.what !== f.piece.what)] }
   query.value = f.piece.what
   pick(f)
 }
@@ -93,14 +96,32 @@ async function keep() {
 <template>
   <BaseDialog :open="open" title="Place something" :error="error" @close="emit('close')">
     <form id="place-form" @submit.prevent="keep">
-      <label class="mb-1 block"><span class="text-[12px] text-quiet">What</span><input v-model="query" class="field" placeholder="Type to find: panel, net, mirror" autocomplete="off" @keydown.enter.prevent="pickFirst" /></label>
+      <label class="mb-1 block"
+        ><span class="text-[12px] text-quiet">What</span
+        ><input
+          v-model="query"
+          class="field"
+          placeholder="Type to find: panel, net, mirror"
+          autocomplete="off"
+          @keydown.enter.prevent="pickFirst"
+      /></label>
       <ul class="mb-2 h-32 overflow-y-auto border border-line" aria-label="Kit">
         <li v-for="f in fixtures" :key="f.piece.what">
-          <button type="button" class="menu-item" :class="{ chosen: f.piece.what === what }" :aria-pressed="f.piece.what === what" @click="pick(f)">{{ f.piece.what }}<span v-if="f.own" class="text-quiet"> the crew’s own</span></button>
+          <button
+            type="button"
+            class="menu-item"
+            :class="{ chosen: f.piece.what === what }"
+            :aria-pressed="f.piece.what === what"
+            @click="pick(f)"
+          >
+            {{ f.piece.what }}<span v-if="f.own" class="text-quiet"> the crew’s own</span>
+          </button>
         </li>
         <li v-if="kit && !fixtures.length" class="px-3 py-2 text-quiet">Nothing in the kit is called that.</li>
       </ul>
-      <button type="button" class="mb-2 text-[12px] text-quiet underline" @click="own = true">Add a kind of your own, or a measured beam…</button>
+      <button type="button" class="mb-2 text-[12px] text-quiet underline" @click="own = true">
+        Add a kind of your own, or a measured beam…
+      </button>
       <TextField v-model="name" label="What the crew calls it here" hint="Key, Back window" :maxlength="60" />
       <TextField v-model="unit" label="Which unit" hint="its tag or nickname; may stay empty" :maxlength="80" />
       <ChoiceField v-model="role" label="What it is there for" :options="ROLES" />

@@ -18,7 +18,10 @@ const on = ref<number>()
 const preview = ref<Rebased[]>()
 const error = ref('')
 
-const choices = computed(() => [{ key: undefined, name: 'nothing: only its own knots hold' }, ...props.shots.filter((s) => s.id !== props.shot.id).map((s) => ({ key: s.id, name: `${s.slate} ${s.description}` }))])
+const choices = computed(() => [
+  { key: undefined, name: 'nothing: only its own knots hold' },
+  ...props.shots.filter((s) => s.id !== props.shot.id).map((s) => ({ key: s.id, name: `${s.slate} ${s.description}` })),
+])
 
 watch(
   () => props.open,
@@ -33,7 +36,10 @@ watch([on, () => props.open], async () => {
   if (!props.open) return
   const asked = on.value
   try {
-    const answer = await call<{ shots: Rebased[] }>('GET', `/api/shots/${props.shot.id}/rebase${asked === undefined ? '' : `?on=${asked}`}`)
+    const answer = await call<{ shots: Rebased[] }>(
+      'GET',
+      `/api/shots/${props.shot.id}/rebase${asked === undefined ? '' : `?on=${asked}`}`,
+    )
     if (on.value === asked) preview.value = answer.shots
   } catch (failure) {
     error.value = sentence(failure)
@@ -60,10 +66,20 @@ async function keep() {
     <ChoiceField v-model="on" label="Its values carry from" :options="choices" />
     <div v-if="preview" class="max-h-80 overflow-y-auto">
       <template v-for="s in preview" :key="s.slate">
-        <h3 class="group-title mt-2">{{ s.slate }}: {{ s.differences.length ? `${s.differences.length} would change` : 'nothing would change' }}</h3>
-        <ul class="text-[12px]"><li v-for="(d, i) in s.differences" :key="i"><b class="font-[650]">{{ d.name }}</b> {{ d.label }}, <span class="figure">{{ settings.printed(d.words) }}</span></li></ul>
+        <h3 class="group-title mt-2">
+          {{ s.slate }}: {{ s.differences.length ? `${s.differences.length} would change` : 'nothing would change' }}
+        </h3>
+        <ul class="text-[12px]">
+          <li v-for="(d, i) in s.differences" :key="i">
+            <b class="font-[650]">{{ d.name }}</b> {{ d.label }},
+            <span class="figure">{{ settings.printed(d.words) }}</span>
+          </li>
+        </ul>
       </template>
     </div>
-    <template #buttons><button class="button" @click="emit('close')">Cancel</button><button class="button button-main" :disabled="!preview" @click="keep">Base it on that</button></template>
+    <template #buttons
+      ><button class="button" @click="emit('close')">Cancel</button
+      ><button class="button button-main" :disabled="!preview" @click="keep">Base it on that</button></template
+    >
   </BaseDialog>
 </template>

@@ -11,10 +11,13 @@ const emit = defineEmits<{ close: []; revised: [] }>()
 const book = useBook()
 const reason = ref('')
 const error = ref('')
-watch(() => props.open, () => {
-  reason.value = ''
-  error.value = ''
-})
+watch(
+  () => props.open,
+  () => {
+    reason.value = ''
+    error.value = ''
+  },
+)
 
 async function revise() {
   try {
@@ -30,8 +33,16 @@ async function revise() {
 
 <template>
   <BaseDialog :open="open" :title="`Open a revision of ${slate}`" :error="error" @close="emit('close')">
-    <p class="mb-3">{{ slate }} has been shot. Its record as it is stays readable; a new revision takes your changes. Shots that were shot after it and carry from it keep what they had.</p>
-    <form id="revise-form" @submit.prevent="revise"><TextField v-model="reason" label="Why it is revised" :maxlength="500" /></form>
-    <template #buttons><button class="button" @click="emit('close')">Cancel</button><button class="button button-main" type="submit" form="revise-form">Open revision</button></template>
+    <p class="mb-3">
+      {{ slate }} has been shot. Its record as it is stays readable; a new revision takes your changes. Shots that were
+      shot after it and carry from it keep what they had.
+    </p>
+    <form id="revise-form" @submit.prevent="revise">
+      <TextField v-model="reason" label="Why it is revised" :maxlength="500" />
+    </form>
+    <template #buttons
+      ><button class="button" @click="emit('close')">Cancel</button
+      ><button class="button button-main" type="submit" form="revise-form">Open revision</button></template
+    >
   </BaseDialog>
 </template>

@@ -18,7 +18,16 @@ const ORDERS = [
   { key: 'WINDOW_FIRST', name: 'window first, from what cannot be changed' },
   { key: 'KEY_FIRST', name: 'key first' },
 ]
-const EMPTY = { number: '', heading: '', location: '', buildOrder: 'AMBIENCE_FIRST', roomWidth: '6', roomDepth: '5', ceiling: '2.8', firstSlate: '' }
+const EMPTY = {
+  number: '',
+  heading: '',
+  location: '',
+  buildOrder: 'AMBIENCE_FIRST',
+  roomWidth: '6',
+  roomDepth: '5',
+  ceiling: '2.8',
+  firstSlate: '',
+}
 const fields = ref({ ...EMPTY })
 const error = ref('')
 /** Sets that are there; the first is none of them. */
@@ -32,7 +41,10 @@ watch(
     setId.value = 0
     error.value = ''
     if (!open || !props.productionId) return
-    const there = await call<{ id: number; name: string }[]>('GET', `/api/productions/${props.productionId}/sets`).catch(() => [])
+    const there = await call<{ id: number; name: string }[]>(
+      'GET',
+      `/api/productions/${props.productionId}/sets`,
+    ).catch(() => [])
     sets.value = [{ key: 0, name: 'a new room, to be drawn on' }, ...there.map((s) => ({ key: s.id, name: s.name }))]
   },
 )
@@ -43,7 +55,9 @@ watch(
 
 async function keep() {
   try {
-    const { shotId } = await call<{ shotId: number }>('POST', `/api/productions/${props.productionId}/scenes`, { body: { ...fields.value, setId: setId.value || undefined } })
+    const { shotId } = await call<{ shotId: number }>('POST', `/api/productions/${props.productionId}/scenes`, {
+      body: { ...fields.value, setId: setId.value || undefined },
+    })
     await book.load()
     emit('close')
     await router.push({ name: 'plot', params: { id: shotId } })

@@ -10,7 +10,13 @@ import ChoiceField from './ChoiceField.vue'
 import TextField from './TextField.vue'
 
 /** A new shot, or the card of one that is there. */
-const props = defineProps<{ open: boolean; scene?: ScenePage; shot?: BookShot; basedOn?: BookShot; /** It comes right after the one it is based on, and the next may carry from it. */ insert?: boolean }>()
+const props = defineProps<{
+  open: boolean
+  scene?: ScenePage
+  shot?: BookShot
+  basedOn?: BookShot
+  /** It comes right after the one it is based on, and the next may carry from it. */ insert?: boolean
+}>()
 const emit = defineEmits<{ close: []; kept: [] }>()
 const book = useBook()
 const router = useRouter()
@@ -26,9 +32,17 @@ const next = ref(true)
 
 const bases = computed(() => [
   { key: undefined, name: 'nothing: start afresh' },
-  ...(props.scene?.shots ?? []).filter((s) => s.id !== props.shot?.id).map((s) => ({ key: s.id, name: `${s.slate} ${s.description}` })),
+  ...(props.scene?.shots ?? [])
+    .filter((s) => s.id !== props.shot?.id)
+    .map((s) => ({ key: s.id, name: `${s.slate} ${s.description}` })),
 ])
-const title = computed(() => (props.shot ? `Shot ${props.shot.slate}` : props.insert ? `Insert a shot after ${props.basedOn?.slate ?? ''}` : `New shot in scene ${props.scene?.heading.number ?? ''}`))
+const title = computed(() =>
+  props.shot
+    ? `Shot ${props.shot.slate}`
+    : props.insert
+      ? `Insert a shot after ${props.basedOn?.slate ?? ''}`
+      : `New shot in scene ${props.scene?.heading.number ?? ''}`,
+)
 
 function nextSlate(): string {
   const last = props.scene?.shots.at(-1)?.slate ?? `${props.scene?.heading.number ?? ''}@`
@@ -69,11 +83,21 @@ function keep() {
     error.value = 'The shooting day is a whole number, or empty while it is not planned.'
     return
   }
-  const card: ShotCard = { slate: slate.value, description: description.value, stage: stage.value, basedOnId: basedOnId.value, day: day.value.trim() ? Number(day.value) : undefined }
+  const card: ShotCard = {
+    slate: slate.value,
+    description: description.value,
+    stage: stage.value,
+    basedOnId: basedOnId.value,
+    day: day.value.trim() ? Number(day.value) : undefined,
+  }
   void attempt(async () => {
     if (props.shot) return book.changeShot(props.shot.id, card, props.shot.version)
     if (!props.scene) return
-    const id = await book.addShot(props.scene.id, card, props.insert && props.basedOn ? { after: props.basedOn.id, next: next.value } : undefined)
+    const id = await book.addShot(
+      props.scene.id,
+      card,
+      props.insert && props.basedOn ? { after: props.basedOn.id, next: next.value } : undefined,
+    )
     if (props.insert) return
     return { name: 'plot', params: { id } }
   })
@@ -95,10 +119,17 @@ function remove() {
     <form id="shot-form" @submit.prevent="keep">
       <TextField v-model="slate" label="Slate" :maxlength="12" />
       <TextField v-model="description" label="What it shows" />
-      <ChoiceField v-model="basedOnId" label="Based on: every value carries from that shot until you change it here" :options="bases" />
+      <ChoiceField
+        v-model="basedOnId"
+        label="Based on: every value carries from that shot until you change it here"
+        :options="bases"
+      />
       <TextField v-model="day" label="Shooting day" hint="a number, or empty" :maxlength="4" />
       <ChoiceField v-model="stage" label="Stage" :options="STAGES" />
-      <label v-if="insert" class="flex items-center gap-2"><input v-model="next" type="checkbox" /> the shot that comes next carries from this one, if it carries from {{ basedOn?.slate }} now</label>
+      <label v-if="insert" class="flex items-center gap-2"
+        ><input v-model="next" type="checkbox" /> the shot that comes next carries from this one, if it carries from
+        {{ basedOn?.slate }} now</label
+      >
     </form>
     <p v-if="deleting" class="mt-3">Delete {{ shot?.slate }} with everything recorded in it? This cannot be undone.</p>
     <template #buttons>

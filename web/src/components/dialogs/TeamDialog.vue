@@ -41,9 +41,12 @@ watch(
 
 const invite = () =>
   attempt(async () => {
-    link.value = location.origin + (await call<{ path: string }>('POST', '/api/team/invitations', { body: { role: role.value } })).path
+    link.value =
+      location.origin +
+      (await call<{ path: string }>('POST', '/api/team/invitations', { body: { role: role.value } })).path
   })
-const changeRole = (member: Member, to: TeamRole) => attempt(() => call('PUT', `/api/team/${member.id}`, { body: { role: to }, version: member.version }))
+const changeRole = (member: Member, to: TeamRole) =>
+  attempt(() => call('PUT', `/api/team/${member.id}`, { body: { role: to }, version: member.version }))
 const remove = (member: Member) => attempt(() => call('DELETE', `/api/team/${member.id}`, { version: member.version }))
 const withdraw = (id: number) => attempt(() => call('DELETE', `/api/team/invitations/${id}`))
 const changePassphrase = () =>
@@ -57,31 +60,54 @@ const changePassphrase = () =>
 
 <template>
   <BaseDialog :open="open" wide title="Who works here" :error="error" @close="$emit('close')">
-    <p class="mb-3">You are <b>{{ session.name }}</b>, {{ TEAM_ROLES.find((r) => r.key === session.session?.role)?.name }}: {{ TEAM_ROLES.find((r) => r.key === session.session?.role)?.does }}.</p>
+    <p class="mb-3">
+      You are <b>{{ session.name }}</b>, {{ TEAM_ROLES.find((r) => r.key === session.session?.role)?.name }}:
+      {{ TEAM_ROLES.find((r) => r.key === session.session?.role)?.does }}.
+    </p>
     <template v-if="team">
       <table class="mb-3 w-full">
         <tbody>
           <tr v-for="m in team.members" :key="m.id">
             <th scope="row" class="py-1 text-left font-[400]">{{ m.name }}</th>
             <td class="w-36">
-              <select class="field" :aria-label="`Role of ${m.name}`" :value="m.role" @change="changeRole(m, ($event.target as HTMLSelectElement).value as TeamRole)">
+              <select
+                class="field"
+                :aria-label="`Role of ${m.name}`"
+                :value="m.role"
+                @change="changeRole(m, ($event.target as HTMLSelectElement).value as TeamRole)"
+              >
                 <option v-for="r in TEAM_ROLES" :key="r.key" :value="r.key">{{ r.name }}</option>
               </select>
             </td>
-            <td class="w-24 pl-2"><button v-if="m.name !== session.name" class="button" :aria-label="`Remove ${m.name}`" @click="remove(m)">Remove</button></td>
+            <td class="w-24 pl-2">
+              <button v-if="m.name !== session.name" class="button" :aria-label="`Remove ${m.name}`" @click="remove(m)">
+                Remove
+              </button>
+            </td>
           </tr>
           <tr v-for="i in team.invitations" :key="`i${i.id}`" class="text-quiet">
-            <th scope="row" class="py-1 text-left font-[400]">invited by {{ i.madeBy }}, open until {{ when(i.expiresAt) }}</th>
+            <th scope="row" class="py-1 text-left font-[400]">
+              invited by {{ i.madeBy }}, open until {{ when(i.expiresAt) }}
+            </th>
             <td>{{ TEAM_ROLES.find((r) => r.key === i.role)?.name }}</td>
             <td class="pl-2"><button class="button" @click="withdraw(i.id)">Withdraw</button></td>
           </tr>
         </tbody>
       </table>
       <form class="mb-4 flex flex-wrap items-center gap-2" @submit.prevent="invite">
-        <select v-model="role" class="field !w-36" aria-label="Role of the invited"><option v-for="r in TEAM_ROLES" :key="r.key" :value="r.key">{{ r.name }}</option></select>
+        <select v-model="role" class="field !w-36" aria-label="Role of the invited">
+          <option v-for="r in TEAM_ROLES" :key="r.key" :value="r.key">{{ r.name }}</option>
+        </select>
         <button class="button" type="submit">Make an invitation link</button>
-        <label v-if="link" class="w-full text-[12px] text-quiet">Send this link to one person; it works once, for three days, and is not shown again
-          <input class="field figure mt-1" readonly :value="link" aria-label="Invitation link" @focus="($event.target as HTMLInputElement).select()" />
+        <label v-if="link" class="w-full text-[12px] text-quiet"
+          >Send this link to one person; it works once, for three days, and is not shown again
+          <input
+            class="field figure mt-1"
+            readonly
+            :value="link"
+            aria-label="Invitation link"
+            @focus="($event.target as HTMLInputElement).select()"
+          />
         </label>
       </form>
     </template>

@@ -5,10 +5,17 @@ import type { Stock } from '@/api/types'
 import { useStock } from '@/stores/stock'
 
 /** Picks something of the stock that is hung before a lamp, by typing part of its name: `half cto`. */
-const props = withDefaults(defineProps<{ /** Which items are offered. */ only?: (item: Stock) => boolean; /** The list opens downwards. */ down?: boolean; label?: string }>(), {
-  only: () => true,
-  label: 'Add a filter or a cloth from the stock',
-})
+const props = withDefaults(
+  defineProps<{
+    /** Which items are offered. */ only?: (item: Stock) => boolean
+    /** The list opens downwards. */ down?: boolean
+    label?: string
+  }>(),
+  {
+    only: () => true,
+    label: 'Add a filter or a cloth from the stock',
+  },
+)
 const emit = defineEmits<{ pick: [item: Stock] }>()
 
 const MOST_SHOWN = 8
@@ -18,7 +25,11 @@ const found = computed(() => shelf.filters.filter((m) => props.only(m) && matche
 
 /** Every word typed has to be in the name: `cto half` finds Half CTO. */
 function matches(name: string) {
-  return query.value.trim().toLowerCase().split(/\s+/).every((word) => name.toLowerCase().includes(word))
+  return query.value
+    .trim()
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => name.toLowerCase().includes(word))
 }
 
 function pick(item: Stock | null) {
@@ -30,7 +41,15 @@ function pick(item: Stock | null) {
 <template>
   <div>
     <Combobox :model-value="null" nullable as="div" class="relative" @update:model-value="pick">
-      <ComboboxInput class="field" :value="query" placeholder="Add from the stock: half cto" :aria-label="label" autocomplete="off" @change="query = $event.target.value" @focus="shelf.fill" />
+      <ComboboxInput
+        class="field"
+        :value="query"
+        placeholder="Add from the stock: half cto"
+        :aria-label="label"
+        autocomplete="off"
+        @change="query = $event.target.value"
+        @focus="shelf.fill"
+      />
       <ComboboxOptions v-if="query" class="options" :class="down ? 'down' : 'up'">
         <ComboboxOption v-for="m in found" :key="m.name" v-slot="{ active }" :value="m">
           <div class="flex cursor-pointer gap-2 px-3 py-1.5" :class="{ 'bg-ground': active }" :title="m.heat">

@@ -12,8 +12,13 @@ const plot = usePlot()
 const FREE = 'by-bearing'
 
 const aim = computed(() => value(props.placed, 'AIM'))
-const marks = computed(() => plot.placements.filter((p) => p.placement.kind === 'MARK' && p.placement.key !== props.placed.placement.key))
-const options = computed(() => [...marks.value.map((m) => ({ key: m.placement.key, name: `at ${m.placement.name}` })), { key: FREE, name: 'by bearing and tilt' }])
+const marks = computed(() =>
+  plot.placements.filter((p) => p.placement.kind === 'MARK' && p.placement.key !== props.placed.placement.key),
+)
+const options = computed(() => [
+  ...marks.value.map((m) => ({ key: m.placement.key, name: `at ${m.placement.name}` })),
+  { key: FREE, name: 'by bearing and tilt' },
+])
 
 function choose(key: string) {
   const mark = marks.value.find((m) => m.placement.key === key)
@@ -26,12 +31,27 @@ function choose(key: string) {
 </script>
 
 <template>
-  <ChoiceRow :placed="placed" attribute="AIM" label="aim" :options="options" :chosen="aim?.mark ?? FREE" @choose="choose" />
-  <ValueRow v-if="!aim?.mark" :placed="placed" attribute="AIM" label="bearing, tilt" hint="Type a bearing and a tilt: 220 down 20" />
+  <ChoiceRow
+    :placed="placed"
+    attribute="AIM"
+    label="aim"
+    :options="options"
+    :chosen="aim?.mark ?? FREE"
+    @choose="choose"
+  />
+  <ValueRow
+    v-if="!aim?.mark"
+    :placed="placed"
+    attribute="AIM"
+    label="bearing, tilt"
+    hint="Type a bearing and a tilt: 220 down 20"
+  />
   <div v-else class="flex min-h-6 items-center gap-1">
     <span class="thread-space" />
     <span class="text-quiet">bearing, tilt</span>
-    <span class="figure ml-auto pr-1 text-[14px]">{{ placed.aim ? `${placed.aim.bearing} ${tilt(placed.aim.tiltDeg)}` : 'on its mark' }}</span>
+    <span class="figure ml-auto pr-1 text-[14px]">{{
+      placed.aim ? `${placed.aim.bearing} ${tilt(placed.aim.tiltDeg)}` : 'on its mark'
+    }}</span>
   </div>
 </template>
 

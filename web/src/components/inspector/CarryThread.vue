@@ -12,7 +12,11 @@ defineEmits<{ untie: [] }>()
 
 <template>
   <Menu as="div" class="thread">
-    <MenuButton v-if="held?.tiedHere && based" class="knot" :aria-label="`${label}: changed here, ${reasonName(held.reason)}. Who and why`">
+    <MenuButton
+      v-if="held?.tiedHere && based"
+      class="knot"
+      :aria-label="`${label}: changed here, ${reasonName(held.reason)}. Who and why`"
+    >
       <CheatFlag v-if="held.reason === 'CHEAT'" />
       <KnotMark v-else upright />
     </MenuButton>
@@ -22,7 +26,9 @@ defineEmits<{ untie: [] }>()
         <p v-if="held.note" class="mt-1 text-quiet">{{ held.note }}</p>
       </div>
       <MenuItem v-slot="{ active }" :disabled="locked">
-        <button class="menu-item" :class="{ 'bg-raised': active }" @click="$emit('untie')">Untie: carry from {{ based }} again</button>
+        <button class="menu-item" :class="{ 'bg-raised': active }" @click="$emit('untie')">
+          Untie: carry from {{ based }} again
+        </button>
       </MenuItem>
     </MenuItems>
   </Menu>

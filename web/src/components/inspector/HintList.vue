@@ -14,7 +14,9 @@ async function toggle(hint: HintView) {
   const placed = plot.placements.find((p) => p.placement.key === hint.placement)
   if (!placed) return
   const now = value(placed, 'ON_PURPOSE')?.hints ?? []
-  const hints: Values['ON_PURPOSE']['hints'] = now.includes(hint.kind) ? now.filter((k) => k !== hint.kind) : [...now, hint.kind]
+  const hints: Values['ON_PURPOSE']['hints'] = now.includes(hint.kind)
+    ? now.filter((k) => k !== hint.kind)
+    : [...now, hint.kind]
   try {
     await plot.edit(hint.placement, 'ON_PURPOSE', { value: { hints } })
     error.value = ''
@@ -30,12 +32,21 @@ async function toggle(hint: HintView) {
       <WedgeMark v-if="!h.onPurpose" :act="h.urgent" />
       <span v-else class="w-[13px] text-center">·</span>
       <span class="min-w-0 grow">
-        <button v-if="named" class="block text-left font-[650] hover:underline" @click="plot.selected = h.placement">{{ h.title }}</button>
+        <button v-if="named" class="block text-left font-[650] hover:underline" @click="plot.selected = h.placement">
+          {{ h.title }}
+        </button>
         <b v-else class="block font-[650]">{{ h.title }}</b>
         <span v-if="!h.onPurpose" class="text-[12px]">{{ h.reason }}</span>
         <span v-else class="text-[12px]">on purpose</span>
       </span>
-      <button v-if="!plot.locked" class="mean" :title="h.onPurpose ? 'Show it again' : 'It is meant so: be quiet about it from this shot on'" @click="toggle(h)">{{ h.onPurpose ? 'show again' : 'on purpose' }}</button>
+      <button
+        v-if="!plot.locked"
+        class="mean"
+        :title="h.onPurpose ? 'Show it again' : 'It is meant so: be quiet about it from this shot on'"
+        @click="toggle(h)"
+      >
+        {{ h.onPurpose ? 'show again' : 'on purpose' }}
+      </button>
     </li>
   </ul>
   <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>

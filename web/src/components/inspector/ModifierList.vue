@@ -60,7 +60,13 @@ function metres(event: Event) {
 
 <template>
   <section class="flex" data-attribute="MODIFIERS">
-    <CarryThread :held="now" :based="plot.based" :locked="plot.locked" label="Modifiers" @untie="plot.drop(placed.placement.key, 'MODIFIERS', null)" />
+    <CarryThread
+      :held="now"
+      :based="plot.based"
+      :locked="plot.locked"
+      label="Modifiers"
+      @untie="plot.drop(placed.placement.key, 'MODIFIERS', null)"
+    />
     <div class="min-w-0 grow pl-1">
       <div class="flex items-baseline text-[11px] text-quiet">
         <h3 class="group-title grow text-ink">Through, in order</h3>
@@ -69,21 +75,61 @@ function metres(event: Event) {
       <ol>
         <li v-for="(m, i) in items" :key="`${i}${m.name}`">
           <div class="item" :class="{ 'text-quiet': !now?.tiedHere && plot.based }">
-            <button class="min-w-0 grow truncate text-left" :disabled="plot.locked" :aria-expanded="open === i" @click="open = open === i ? undefined : i">
-              {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m</template><template v-if="m.covers">, {{ m.covers.toLowerCase() }} half</template>
+            <button
+              class="min-w-0 grow truncate text-left"
+              :disabled="plot.locked"
+              :aria-expanded="open === i"
+              @click="open = open === i ? undefined : i"
+            >
+              {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m</template
+              ><template v-if="m.covers">, {{ m.covers.toLowerCase() }} half</template>
             </button>
-            <span class="figure w-12 text-right text-[14px]">−<StopsText :text="placed.light?.stack[i]?.stopsText ?? ''" /></span>
+            <span class="figure w-12 text-right text-[14px]"
+              >−<StopsText :text="placed.light?.stack[i]?.stopsText ?? ''"
+            /></span>
             <span class="figure w-12 text-right text-[14px]">{{ placed.light?.stack[i]?.miredText }}</span>
           </div>
           <div v-if="open === i" class="mb-2 grid gap-1 border-l border-line pl-2 text-[12px]">
-            <label class="flex items-center gap-2"><input type="checkbox" :checked="!!m.frameWidthM" @change="toggleFrame(i, !m.frameWidthM)" />on a frame of its own</label>
+            <label class="flex items-center gap-2"
+              ><input type="checkbox" :checked="!!m.frameWidthM" @change="toggleFrame(i, !m.frameWidthM)" />on a frame
+              of its own</label
+            >
             <template v-if="m.frameWidthM">
-              <label class="flex items-center gap-2"><span class="grow">frame, wide</span><input class="field figure !w-20 text-right" :value="m.frameWidthM" inputmode="decimal" @change="change(i, { frameWidthM: metres($event) })" /> m</label>
-              <label class="flex items-center gap-2"><span class="grow">from the lens</span><input class="field figure !w-20 text-right" :value="m.frameDistanceM" inputmode="decimal" @change="change(i, { frameDistanceM: metres($event) })" /> m</label>
+              <label class="flex items-center gap-2"
+                ><span class="grow">frame, wide</span
+                ><input
+                  class="field figure !w-20 text-right"
+                  :value="m.frameWidthM"
+                  inputmode="decimal"
+                  @change="change(i, { frameWidthM: metres($event) })"
+                />
+                m</label
+              >
+              <label class="flex items-center gap-2"
+                ><span class="grow">from the lens</span
+                ><input
+                  class="field figure !w-20 text-right"
+                  :value="m.frameDistanceM"
+                  inputmode="decimal"
+                  @change="change(i, { frameDistanceM: metres($event) })"
+                />
+                m</label
+              >
             </template>
-            <label class="flex items-center gap-2"><span class="grow">over</span>
-              <select class="field !w-36" :value="m.covers ?? ''" @change="change(i, { covers: (($event.target as HTMLSelectElement).value || undefined) as Modifier['covers'] })">
-                <option value="">all of the beam</option><option value="LOWER">its lower half</option><option value="UPPER">its upper half</option><option value="LEFT">its left half</option><option value="RIGHT">its right half</option>
+            <label class="flex items-center gap-2"
+              ><span class="grow">over</span>
+              <select
+                class="field !w-36"
+                :value="m.covers ?? ''"
+                @change="
+                  change(i, { covers: (($event.target as HTMLSelectElement).value || undefined) as Modifier['covers'] })
+                "
+              >
+                <option value="">all of the beam</option>
+                <option value="LOWER">its lower half</option>
+                <option value="UPPER">its upper half</option>
+                <option value="LEFT">its left half</option>
+                <option value="RIGHT">its right half</option>
               </select>
             </label>
             <p v-if="m.narrowsToDeg" class="text-quiet">Leaves a beam of {{ m.narrowsToDeg }}°.</p>
@@ -96,9 +142,13 @@ function metres(event: Event) {
         </li>
       </ol>
       <div class="item border-t border-line text-quiet">
-        <span class="grow">{{ items.length ? 'all of it' : placed.records.includes('LEVEL') ? 'nothing: bare lamp' : 'nothing hangs on it' }}</span>
+        <span class="grow">{{
+          items.length ? 'all of it' : placed.records.includes('LEVEL') ? 'nothing: bare lamp' : 'nothing hangs on it'
+        }}</span>
         <template v-if="items.length">
-          <span class="figure w-12 text-right text-[14px]">−<StopsText :text="placed.light?.stackStopsText ?? ''" /></span>
+          <span class="figure w-12 text-right text-[14px]"
+            >−<StopsText :text="placed.light?.stackStopsText ?? ''"
+          /></span>
           <span class="figure w-12 text-right text-[14px]">{{ placed.light?.stackMiredText }}</span>
         </template>
       </div>

@@ -21,11 +21,20 @@ const PARTS: { key: 'universe' | 'address' | 'slots' | 'mode'; name: string; wid
 const now = computed(() => held(props.placed, 'PATCH'))
 const recorded = computed<Typed>(() => {
   const patch = value(props.placed, 'PATCH')
-  return { universe: text(patch?.universe), address: text(patch?.address), slots: text(patch?.slots), mode: text(patch?.mode), path: patch?.path ?? (patch?.universe ? 'WIRED' : 'BY_HAND'), group: text(patch?.group) }
+  return {
+    universe: text(patch?.universe),
+    address: text(patch?.address),
+    slots: text(patch?.slots),
+    mode: text(patch?.mode),
+    path: patch?.path ?? (patch?.universe ? 'WIRED' : 'BY_HAND'),
+    group: text(patch?.group),
+  }
 })
 const fields = ref<Typed>({ ...recorded.value })
 const error = ref('')
-const parts = computed(() => PARTS.filter((p) => p.wide || fields.value.path === 'WIRED' || fields.value.path === 'WIRELESS'))
+const parts = computed(() =>
+  PARTS.filter((p) => p.wide || fields.value.path === 'WIRED' || fields.value.path === 'WIRELESS'),
+)
 const modes = computed(() => props.placed.light?.modes ?? [])
 watch(recorded, (fresh, old) => {
   if (JSON.stringify(fresh) !== JSON.stringify(old)) fields.value = { ...fresh }
@@ -72,7 +81,13 @@ async function keep() {
 
 <template>
   <section class="flex" data-attribute="PATCH">
-    <CarryThread :held="now" :based="plot.based" :locked="plot.patchLocked" label="Control" @untie="plot.drop(placed.placement.key, 'PATCH', null)" />
+    <CarryThread
+      :held="now"
+      :based="plot.based"
+      :locked="plot.patchLocked"
+      label="Control"
+      @untie="plot.drop(placed.placement.key, 'PATCH', null)"
+    />
     <form class="min-w-0 grow pl-1" @submit.prevent="keep" @focusout="leave">
       <h3 class="group-title">Control</h3>
       <label class="block">
@@ -88,13 +103,24 @@ async function keep() {
       <div class="grid grid-cols-3 gap-x-2">
         <label v-for="part in parts" :key="part.key" class="block" :class="{ 'col-span-3': part.wide }">
           <span class="text-[11px] text-quiet">{{ part.name }}</span>
-          <input v-model="fields[part.key]" :list="part.wide ? `modes-of-${placed.placement.key}` : undefined" class="field" :class="{ 'figure text-right': !part.wide, 'text-quiet': !now?.tiedHere && plot.based }" :inputmode="part.wide ? 'text' : 'numeric'" :disabled="plot.patchLocked" :aria-invalid="!!error" autocomplete="off" />
+          <input
+            v-model="fields[part.key]"
+            :list="part.wide ? `modes-of-${placed.placement.key}` : undefined"
+            class="field"
+            :class="{ 'figure text-right': !part.wide, 'text-quiet': !now?.tiedHere && plot.based }"
+            :inputmode="part.wide ? 'text' : 'numeric'"
+            :disabled="plot.patchLocked"
+            :aria-invalid="!!error"
+            autocomplete="off"
+          />
         </label>
       </div>
       <datalist :id="`modes-of-${placed.placement.key}`"><option v-for="m in modes" :key="m" :value="m" /></datalist>
       <button type="submit" class="hidden">Keep</button>
       <p v-if="error" role="alert" class="mt-1 text-[12px]">{{ error }}</p>
-      <p v-else-if="fields.path === 'BY_HAND'" class="mt-1 text-[11px] text-quiet">No address: set by hand at the head.</p>
+      <p v-else-if="fields.path === 'BY_HAND'" class="mt-1 text-[11px] text-quiet">
+        No address: set by hand at the head.
+      </p>
     </form>
   </section>
 </template>

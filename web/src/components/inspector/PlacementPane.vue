@@ -37,7 +37,9 @@ const states = computed(() => [
   ...(light.value ? [{ key: 'OFF' as const, name: 'standing, off' }] : []),
   { key: 'STRUCK' as const, name: 'struck' },
 ])
-const fullColour = computed(() => records('COLOUR') && (value(props.placed, 'COLOUR') || props.placed.light?.fullColour))
+const fullColour = computed(
+  () => records('COLOUR') && (value(props.placed, 'COLOUR') || props.placed.light?.fullColour),
+)
 const place = computed(() => value(props.placed, 'PLACE'))
 /** Behind a saturated gel a colour temperature says nothing. */
 const gel = computed(() => value(props.placed, 'MODIFIERS')?.items.find((m) => m.gel))
@@ -62,28 +64,54 @@ function setOutside(outside: boolean) {
       </div>
       <ThingMenu :placed="placed" />
     </header>
-    <p v-if="placed.placement.motivation" class="text-[12px] text-quiet">Motivated by {{ placed.placement.motivation }}.</p>
-    <p v-if="plot.multiSelection.length" class="text-[12px] text-quiet">And {{ plot.multiSelection.length }} more: moved together, put in order under “Do…”.</p>
+    <p v-if="placed.placement.motivation" class="text-[12px] text-quiet">
+      Motivated by {{ placed.placement.motivation }}.
+    </p>
+    <p v-if="plot.multiSelection.length" class="text-[12px] text-quiet">
+      And {{ plot.multiSelection.length }} more: moved together, put in order under “Do…”.
+    </p>
     <p v-if="placed.placement.group" class="text-[12px] text-quiet">Goes with “{{ placed.placement.group }}”.</p>
     <HintList v-if="hints.length" :hints="hints" />
     <ReasonPicker />
     <section>
       <div class="flex items-baseline justify-between">
         <h3 class="group-title pl-6">Stands</h3>
-        <span v-if="tapes" class="text-[11px] text-quiet">tapes cross at {{ Math.round(tapes.crossingDeg) }}°, {{ tapes.crossing.toLowerCase() }}</span>
+        <span v-if="tapes" class="text-[11px] text-quiet"
+          >tapes cross at {{ Math.round(tapes.crossingDeg) }}°, {{ tapes.crossing.toLowerCase() }}</span
+        >
       </div>
-      <ChoiceRow :placed="placed" attribute="STANDING" label="in this shot" :options="states" :chosen="state" @choose="plot.drop(placed.placement.key, 'STANDING', { value: { state: $event } })" />
+      <ChoiceRow
+        :placed="placed"
+        attribute="STANDING"
+        label="in this shot"
+        :options="states"
+        :chosen="state"
+        @choose="plot.drop(placed.placement.key, 'STANDING', { value: { state: $event } })"
+      />
       <template v-if="tapes">
         <div v-for="tape in [tapes.a, tapes.b]" :key="tape.landmark" class="derived">
           <span>from {{ tape.landmark }}</span>
-          <span><span class="figure text-[14px]">{{ settings.figure(tape.length).figure }}</span><span class="unit">{{ settings.figure(tape.length).unit }}</span></span>
+          <span
+            ><span class="figure text-[14px]">{{ settings.figure(tape.length).figure }}</span
+            ><span class="unit">{{ settings.figure(tape.length).unit }}</span></span
+          >
         </div>
       </template>
       <p v-else-if="place" class="pl-6 text-[12px] text-quiet">No two landmarks are in sight of it: no tapes.</p>
-      <ValueRow :placed="placed" attribute="PLACE" without=", outside" hint="Metres right and up the plan: 3.40, 2.10" />
+      <ValueRow
+        :placed="placed"
+        attribute="PLACE"
+        without=", outside"
+        hint="Metres right and up the plan: 3.40, 2.10"
+      />
       <label v-if="place && plot.set?.walls.length" class="derived cursor-pointer">
         <span>outside the walls</span>
-        <input type="checkbox" :checked="place.outside" :disabled="plot.locked" @change="setOutside(($event.target as HTMLInputElement).checked)" />
+        <input
+          type="checkbox"
+          :checked="place.outside"
+          :disabled="plot.locked"
+          @change="setOutside(($event.target as HTMLInputElement).checked)"
+        />
       </label>
       <ValueRow :placed="placed" attribute="HEIGHT" hint="Metres, or feet and inches: 1.95 or 6'5&quot;" />
       <AimRows :placed="placed" />
@@ -100,15 +128,31 @@ function setOutside(outside: boolean) {
         <ValueRow :placed="placed" attribute="LEVEL" hint="Percent: 45" />
         <ValueRow :placed="placed" attribute="CCT" hint="Kelvin: 5600" />
         <ValueRow :placed="placed" attribute="TINT" label="tint, Duv" hint="Duv: 0.004 green, −0.004 magenta" />
-        <ValueRow v-if="fullColour" :placed="placed" attribute="COLOUR" hint="Hue and saturation: hue 210, saturation 80; or white" />
+        <ValueRow
+          v-if="fullColour"
+          :placed="placed"
+          attribute="COLOUR"
+          hint="Hue and saturation: hue 210, saturation 80; or white"
+        />
         <ValueRow :placed="placed" attribute="BEAM" hint="Full angle at half intensity: 36" />
-        <ValueRow :placed="placed" attribute="EFFECT" hint="flicker, flash, pulse, lightning, screen, faulty, passing, and how often a second: flicker 3; or none" />
-        <p v-if="light.caution" class="pl-6 text-[12px]" role="note"><WedgeMark act class="mr-1 inline" />{{ light.caution }}</p>
+        <ValueRow
+          :placed="placed"
+          attribute="EFFECT"
+          hint="flicker, flash, pulse, lightning, screen, faulty, passing, and how often a second: flicker 3; or none"
+        />
+        <p v-if="light.caution" class="pl-6 text-[12px]" role="note">
+          <WedgeMark act class="mr-1 inline" />{{ light.caution }}
+        </p>
         <div class="derived">
           <span>behind it all</span>
-          <span v-if="gel" class="flex items-center gap-1.5"><span class="swatch" :style="{ background: light.swatch }" />{{ gel.name }}</span>
+          <span v-if="gel" class="flex items-center gap-1.5"
+            ><span class="swatch" :style="{ background: light.swatch }" />{{ gel.name }}</span
+          >
           <span v-else-if="light.kelvin" class="flex items-center gap-1.5">
-            <span class="swatch" :style="{ background: light.swatch }" /><span class="figure text-[14px]">{{ Math.round(light.kelvin) }}</span><span class="unit !ml-0">K</span>
+            <span class="swatch" :style="{ background: light.swatch }" /><span class="figure text-[14px]">{{
+              Math.round(light.kelvin)
+            }}</span
+            ><span class="unit !ml-0">K</span>
             <span v-if="light.duv" class="figure text-[14px]">{{ signed(light.duv, 3) }}</span>
           </span>
           <span v-else>{{ light.problem }}</span>
@@ -117,7 +161,12 @@ function setOutside(outside: boolean) {
     </template>
     <SourceFacts v-if="placed.light" :placed="placed" />
     <PatchForm v-if="light" :placed="placed" class="rule" />
-    <ValueRow v-if="light" :placed="placed" attribute="MENU" hint="curve linear, smoothing off, fan low, output constant, 1200 Hz, hold, display off, channel 5" />
+    <ValueRow
+      v-if="light"
+      :placed="placed"
+      attribute="MENU"
+      hint="curve linear, smoothing off, fan low, output constant, 1200 Hz, hold, display off, channel 5"
+    />
     <section v-if="camera" class="rule">
       <h3 class="group-title pl-6">Camera</h3>
       <ValueRow :placed="placed" attribute="LENS" hint="Millimetres: 50" />
@@ -127,7 +176,11 @@ function setOutside(outside: boolean) {
       <ValueRow :placed="placed" attribute="WHITE" hint="Kelvin, and tint: 4300 or 4300 +0.002" />
       <ValueRow :placed="placed" attribute="LENS_ND" hint="Density: 0.6, or clear" />
     </section>
-    <RouterLink class="rule text-[12px] underline" :to="{ name: 'log', params: { id: plot.plot!.shot.id }, query: { of: placed.placement.key } }">History, notes and photographs of {{ placed.placement.name }}</RouterLink>
+    <RouterLink
+      class="rule text-[12px] underline"
+      :to="{ name: 'log', params: { id: plot.plot!.shot.id }, query: { of: placed.placement.key } }"
+      >History, notes and photographs of {{ placed.placement.name }}</RouterLink
+    >
   </div>
 </template>
 

@@ -17,7 +17,13 @@ const plot = usePlot()
         </RadioGroupOption>
       </div>
     </RadioGroup>
-    <input v-model="plot.note" class="field mt-1" maxlength="500" placeholder="Why, for the next change" aria-label="Note kept with the next change" />
+    <input
+      v-model="plot.note"
+      class="field mt-1"
+      maxlength="500"
+      placeholder="Why, for the next change"
+      aria-label="Note kept with the next change"
+    />
   </div>
 </template>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import type { Attribute, ValueView } from '@/api/types'
+import { held, type Attribute, type ValueView } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
@@ -27,13 +27,23 @@ const changes = computed(() =>
     ? plot.placements.flatMap((p) =>
         Object.entries(p.values as Record<string, ValueView>)
           .filter(([, h]) => h.tiedHere)
-          .map(([attribute, h]) => ({ key: p.placement.key, name: p.placement.name, what: ATTRIBUTES[attribute as Attribute], attribute, held: h })),
+          .map(([attribute, h]) => ({
+            key: p.placement.key,
+            name: p.placement.name,
+            what: ATTRIBUTES[attribute as Attribute],
+            attribute,
+            held: h,
+          })),
       )
     : [],
 )
 const listed = computed(() => {
   const wanted = query.value.trim().toLowerCase()
-  return plot.placements.filter((p) => [p.placement.name, p.placement.role.replace('_', ' '), p.placement.piece.unit, p.placement.piece.what].some((word) => word?.toLowerCase().includes(wanted)))
+  return plot.placements.filter((p) =>
+    [p.placement.name, p.placement.role.replace('_', ' '), p.placement.piece.unit, p.placement.piece.what].some(
+      (word) => word?.toLowerCase().includes(wanted),
+    ),
+  )
 })
 </script>
 
@@ -42,30 +52,51 @@ const listed = computed(() => {
     <header class="border-b border-line pb-2">
       <h2 class="text-[22px] leading-7">{{ plot.plot.shot.slate }}</h2>
       <p class="text-quiet">
-        {{ stageName(plot.plot.shot.stage) }}<template v-if="plot.based">, based on {{ plot.based }}</template><template v-else>, based on no other shot</template>
-        <template v-if="plot.plot.shot.neededBy.length">; {{ plot.plot.shot.neededBy.join(', ') }} {{ plot.plot.shot.neededBy.length === 1 ? 'carries' : 'carry' }} from it</template>
+        {{ stageName(plot.plot.shot.stage) }}<template v-if="plot.based">, based on {{ plot.based }}</template
+        ><template v-else>, based on no other shot</template>
+        <template v-if="plot.plot.shot.neededBy.length"
+          >; {{ plot.plot.shot.neededBy.join(', ') }}
+          {{ plot.plot.shot.neededBy.length === 1 ? 'carries' : 'carry' }} from it</template
+        >
       </p>
       <div v-if="plot.plot.shot.asOf" class="mt-1">
         <p>This is an older revision, to read.</p>
-        <RouterLink class="button mt-1" :to="{ name: 'plot', params: { id: plot.plot.shot.id } }">Back to the record now</RouterLink>
+        <RouterLink class="button mt-1" :to="{ name: 'plot', params: { id: plot.plot.shot.id } }"
+          >Back to the record now</RouterLink
+        >
       </div>
       <div v-else-if="plot.plot.shot.stage === 'SHOT'" class="mt-1">
         <p>Shot, and locked. Record a change in a new shot based on it, or open a revision and say why.</p>
         <button v-if="session.may('EDIT')" class="button mt-1" @click="revising = true">Open a revision…</button>
       </div>
       <p v-else-if="!session.may('EDIT')" class="mt-1">You see everything here; editing is for the crew.</p>
-      <ReviseDialog :open="revising" :shot-id="plot.plot.shot.id" :slate="plot.plot.shot.slate" @close="revising = false" @revised="plot.load(plot.plot.shot.id)" />
+      <ReviseDialog
+        :open="revising"
+        :shot-id="plot.plot.shot.id"
+        :slate="plot.plot.shot.slate"
+        @close="revising = false"
+        @revised="plot.load(plot.plot.shot.id)"
+      />
     </header>
     <section v-if="plot.based">
-      <h3 class="group-title">{{ changes.length ? `Changed from ${plot.based}` : `Nothing changed from ${plot.based} yet` }}</h3>
-      <p v-if="!changes.length" class="text-[12px] text-quiet">Everything carries. Choose a head on the plan and move it, or type over one of its values.</p>
+      <h3 class="group-title">
+        {{ changes.length ? `Changed from ${plot.based}` : `Nothing changed from ${plot.based} yet` }}
+      </h3>
+      <p v-if="!changes.length" class="text-[12px] text-quiet">
+        Everything carries. Choose a head on the plan and move it, or type over one of its values.
+      </p>
       <ul>
         <li v-for="c in changes" :key="c.key + c.attribute">
           <button class="line" @click="plot.selected = c.key">
             <CheatFlag v-if="c.held.reason === 'CHEAT'" /><KnotMark v-else upright />
             <span class="min-w-0 grow text-left">
-              <span class="block truncate"><b class="font-[650]">{{ c.name }}</b> {{ c.what }}, {{ c.held.say }}</span>
-              <span class="block truncate text-[11px] text-quiet">{{ reasonName(c.held.reason) }}, {{ c.held.author }} {{ when(c.held.at) }}<template v-if="c.held.note">: {{ c.held.note }}</template></span>
+              <span class="block truncate"
+                ><b class="font-[650]">{{ c.name }}</b> {{ c.what }}, {{ c.held.say }}</span
+              >
+              <span class="block truncate text-[11px] text-quiet"
+                >{{ reasonName(c.held.reason) }}, {{ c.held.author }} {{ when(c.held.at)
+                }}<template v-if="c.held.note">: {{ c.held.note }}</template></span
+              >
             </span>
           </button>
         </li>
@@ -74,22 +105,44 @@ const listed = computed(() => {
     <section v-if="light.light">
       <h3 class="group-title">{{ hints.length ? 'Worth a look' : 'Nothing worth a second look' }}</h3>
       <HintList :hints="hints.slice(0, MOST_HINTS)" named />
-      <details v-if="hints.length > MOST_HINTS" class="mt-1"><summary class="text-[12px]">And {{ hints.length - MOST_HINTS }} more</summary><HintList :hints="hints.slice(MOST_HINTS)" named /></details>
-      <details v-if="judged.length" class="mt-1"><summary class="text-[12px] text-quiet">On purpose: {{ judged.length }}</summary><HintList :hints="judged" named /></details>
+      <details v-if="hints.length > MOST_HINTS" class="mt-1">
+        <summary class="text-[12px]">And {{ hints.length - MOST_HINTS }} more</summary>
+        <HintList :hints="hints.slice(MOST_HINTS)" named />
+      </details>
+      <details v-if="judged.length" class="mt-1">
+        <summary class="text-[12px] text-quiet">On purpose: {{ judged.length }}</summary>
+        <HintList :hints="judged" named />
+      </details>
     </section>
     <section v-if="restrictions.length">
       <h3 class="group-title">The place does not allow</h3>
-      <ul class="text-[12px]"><li v-for="(r, i) in restrictions" :key="i">{{ r.note }}</li></ul>
+      <ul class="text-[12px]">
+        <li v-for="(r, i) in restrictions" :key="i">{{ r.note }}</li>
+      </ul>
     </section>
     <section>
       <h3 class="group-title mb-1">Placed in this scene</h3>
-      <input v-model="query" class="field mb-1" placeholder="Find by name, role or kind" aria-label="Find what is placed" />
+      <input
+        v-model="query"
+        class="field mb-1"
+        placeholder="Find by name, role or kind"
+        aria-label="Find what is placed"
+      />
       <ul>
         <li v-for="p in listed" :key="p.placement.key">
           <button class="line" :class="{ 'text-quiet': !p.onSet }" @click="plot.selected = p.placement.key">
-            <span class="swatch" :style="{ background: p.light?.swatch ?? 'transparent', borderColor: p.light?.swatch ? 'var(--set)' : 'transparent' }" />
-            <span class="min-w-0 grow truncate text-left"><b class="font-[600]">{{ p.placement.name }}</b> <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span>
-            <span class="figure text-[14px]">{{ p.onSet ? ((p.values as Record<string, ValueView>).LEVEL?.say ?? '') : 'struck' }}</span>
+            <span
+              class="swatch"
+              :style="{
+                background: p.light?.swatch ?? 'transparent',
+                borderColor: p.light?.swatch ? 'var(--set)' : 'transparent',
+              }"
+            />
+            <span class="min-w-0 grow truncate text-left"
+              ><b class="font-[600]">{{ p.placement.name }}</b>
+              <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span
+            >
+            <span class="figure text-[14px]">{{ p.onSet ? (held(p, 'LEVEL')?.say ?? '') : 'struck' }}</span>
           </button>
         </li>
       </ul>

@@ -29,42 +29,82 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
     <p v-if="source.unknown" class="pl-6 text-[12px]">{{ source.unknown }}</p>
     <template v-else-if="one">
       <dl class="facts">
-        <dt>lit cheek</dt><dd><StopsText :text="thirds(one.lit.overStops)" /></dd>
-        <dt>shadow cheek</dt><dd><StopsText :text="thirds(one.shadow.overStops)" /></dd>
-        <template v-if="one.background"><dt>background</dt><dd><StopsText :text="thirds(one.background.overStops)" /></dd></template>
-        <dt>turned to it</dt><dd>{{ settings.printed(one.facingLight) }}</dd>
+        <dt>lit cheek</dt>
+        <dd><StopsText :text="thirds(one.lit.overStops)" /></dd>
+        <dt>shadow cheek</dt>
+        <dd><StopsText :text="thirds(one.shadow.overStops)" /></dd>
+        <template v-if="one.background"
+          ><dt>background</dt>
+          <dd><StopsText :text="thirds(one.background.overStops)" /></dd
+        ></template>
+        <dt>turned to it</dt>
+        <dd>{{ settings.printed(one.facingLight) }}</dd>
         <template v-if="one.distanceM">
-          <dt>from</dt><dd>{{ Math.round(one.fromDeg) }}°<span class="unit">{{ Math.round(Math.abs(one.upDeg)) }}° {{ one.upDeg < 0 ? 'below' : 'up' }}, {{ settings.printed(one.distance) }}</span></dd>
-          <dt>as large as</dt><dd>{{ one.sizeDeg.toFixed(1) }}°</dd>
-          <template v-if="one.penumbraM !== undefined"><dt>shadow edge behind</dt><dd>{{ whole(one.penumbraM) }}</dd></template>
+          <dt>from</dt>
+          <dd>
+            {{ Math.round(one.fromDeg) }}°<span class="unit"
+              >{{ Math.round(Math.abs(one.upDeg)) }}° {{ one.upDeg < 0 ? 'below' : 'up' }},
+              {{ settings.printed(one.distance) }}</span
+            >
+          </dd>
+          <dt>as large as</dt>
+          <dd>{{ one.sizeDeg.toFixed(1) }}°</dd>
+          <template v-if="one.penumbraM !== undefined"
+            ><dt>shadow edge behind</dt>
+            <dd>{{ whole(one.penumbraM) }}</dd></template
+          >
         </template>
         <template v-if="one.through">
-          <dt>fan through {{ one.through.opening }}</dt><dd>{{ one.through.fanDeg.toFixed(1) }}°<span class="unit">{{ one.through.parallel ? 'reads as parallel' : `${one.through.awayM.toFixed(1)} m off` }}</span></dd>
-          <dt>a bar’s edge there</dt><dd>{{ whole(one.through.edgePenumbraM) }}</dd>
+          <dt>fan through {{ one.through.opening }}</dt>
+          <dd>
+            {{ one.through.fanDeg.toFixed(1) }}°<span class="unit">{{
+              one.through.parallel ? 'reads as parallel' : `${one.through.awayM.toFixed(1)} m off`
+            }}</span>
+          </dd>
+          <dt>a bar’s edge there</dt>
+          <dd>{{ whole(one.through.edgePenumbraM) }}</dd>
         </template>
       </dl>
       <p v-if="one.allAround" class="pl-6 text-[11px] text-quiet">Most of it comes off the room: one bounce (model).</p>
-      <p v-else-if="!one.straight && one.distanceM" class="pl-6 text-[11px] text-quiet">It comes off grip: a board, a mirror or a cloth.</p>
+      <p v-else-if="!one.straight && one.distanceM" class="pl-6 text-[11px] text-quiet">
+        It comes off grip: a board, a mirror or a cloth.
+      </p>
     </template>
     <div class="flex gap-1 pt-1 pl-6">
-      <button class="button !px-2" :aria-pressed="light.muted.length > 0 && !out" @click="light.alone([key])">Alone</button>
-      <button class="button !px-2" :aria-pressed="out" @click="light.toggleOut([key])">{{ out ? 'Back in' : 'Out' }}</button>
+      <button class="button !px-2" :aria-pressed="light.muted.length > 0 && !out" @click="light.alone([key])">
+        Alone
+      </button>
+      <button class="button !px-2" :aria-pressed="out" @click="light.toggleOut([key])">
+        {{ out ? 'Back in' : 'Out' }}
+      </button>
       <button v-if="light.muted.length" class="button !px-2" @click="light.muted = []">All</button>
     </div>
   </section>
   <section v-if="source?.headroomStops !== undefined" class="rule">
     <h3 class="group-title pl-6">Headroom</h3>
-    <p class="pl-6"><span class="figure text-[20px]">{{ tenths(source.headroomStops) }}</span><span class="unit">stops to 100 %</span></p>
+    <p class="pl-6">
+      <span class="figure text-[20px]">{{ tenths(source.headroomStops) }}</span><span class="unit">stops to 100 %</span>
+    </p>
   </section>
   <section v-if="upkeep" class="rule">
     <h3 class="group-title pl-6">The kind</h3>
     <dl class="facts">
-      <dt>draws, at full</dt><dd>{{ placed.placement.piece.watts }}<span class="unit">W</span></dd>
-      <template v-if="upkeep.batteryWh"><dt>battery</dt><dd>{{ upkeep.batteryWh }}<span class="unit">Wh</span></dd></template>
-      <dt>weighs</dt><dd>{{ upkeep.weightKg }}<span class="unit">kg</span></dd>
-      <template v-if="upkeep.noise"><dt>noise</dt><dd class="words">{{ upkeep.noise }}</dd></template>
-      <dt>burns</dt><dd class="words">{{ BURN[upkeep.burn] }}</dd>
-      <dt>keep cloth off</dt><dd>{{ upkeep.safeDistanceM }}<span class="unit">m</span></dd>
+      <dt>draws, at full</dt>
+      <dd>{{ placed.placement.piece.watts }}<span class="unit">W</span></dd>
+      <template v-if="upkeep.batteryWh"
+        ><dt>battery</dt>
+        <dd>{{ upkeep.batteryWh }}<span class="unit">Wh</span></dd></template
+      >
+      <dt>weighs</dt>
+      <dd>{{ upkeep.weightKg }}<span class="unit">kg</span></dd>
+      <template v-if="upkeep.noise"
+        ><dt>noise</dt>
+        <dd class="words">{{ upkeep.noise }}</dd></template
+      >
+      <dt>burns</dt>
+      <dd class="words">{{ BURN[upkeep.burn] }}</dd>
+      <dt>keep cloth off</dt>
+      <dd>{{ upkeep.safeDistanceM }}<span class="unit">m</span></dd>
     </dl>
     <p v-if="upkeep.modes" class="pl-6 text-[11px] text-quiet">Modes: {{ upkeep.modes }}.</p>
     <p v-if="upkeep.menu" class="pl-6 text-[11px] text-quiet">In its menu: {{ upkeep.menu }}.</p>

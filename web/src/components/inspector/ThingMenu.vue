@@ -29,7 +29,9 @@ const APART_M = 0.6
 
 async function order(key: Order) {
   try {
-    const { changes } = await call<Arranged>('POST', `/api/shots/${plot.plot!.shot.id}/arrange`, { body: { order: key, placements: plot.chosenKeys } })
+    const { changes } = await call<Arranged>('POST', `/api/shots/${plot.plot!.shot.id}/arrange`, {
+      body: { order: key, placements: plot.chosenKeys },
+    })
     await plot.dropAll(changes)
   } catch (failure) {
     plot.problem = { sentence: sentence(failure) }
@@ -70,9 +72,17 @@ async function keepCopy() {
   const place = value(props.placed, 'PLACE')
   if (!place || !plot.plot) return
   try {
-    const answer = await call<{ key: string; plot: Plot }>('POST', `/api/shots/${plot.plot.shot.id}/placements/${placement.value.key}/copies`, {
-      body: { name: copyName.value, place: { ...place, xM: place.xM + APART_M }, reason: plot.based ? plot.reason : undefined },
-    })
+    const answer = await call<{ key: string; plot: Plot }>(
+      'POST',
+      `/api/shots/${plot.plot.shot.id}/placements/${placement.value.key}/copies`,
+      {
+        body: {
+          name: copyName.value,
+          place: { ...place, xM: place.xM + APART_M },
+          reason: plot.based ? plot.reason : undefined,
+        },
+      },
+    )
     plot.plot = answer.plot
     plot.selected = answer.key
     dialog.value = undefined
@@ -87,32 +97,83 @@ async function keepCopy() {
     <MenuButton class="button">Do…</MenuButton>
     <MenuItems class="items">
       <template v-if="!many">
-        <MenuItem v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCard">Name, role, group…</button></MenuItem>
-        <MenuItem v-slot="{ active }" :disabled="plot.locked"><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCopy">Duplicate…</button></MenuItem>
+        <MenuItem v-slot="{ active }"
+          ><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCard">
+            Name, role, group…
+          </button></MenuItem
+        >
+        <MenuItem v-slot="{ active }" :disabled="plot.locked"
+          ><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCopy">Duplicate…</button></MenuItem
+        >
       </template>
-      <MenuItem v-for="o in ORDERS" :key="o.key" v-slot="{ active }" :disabled="plot.locked || (o.key === 'ROW' && !many)">
-        <button class="menu-item" :class="{ 'bg-ground': active, 'text-quiet': plot.locked || (o.key === 'ROW' && !many) }" @click="order(o.key)">{{ o.name }}</button>
+      <MenuItem
+        v-for="o in ORDERS"
+        :key="o.key"
+        v-slot="{ active }"
+        :disabled="plot.locked || (o.key === 'ROW' && !many)"
+      >
+        <button
+          class="menu-item"
+          :class="{ 'bg-ground': active, 'text-quiet': plot.locked || (o.key === 'ROW' && !many) }"
+          @click="order(o.key)"
+        >
+          {{ o.name }}
+        </button>
       </MenuItem>
-      <MenuItem v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ locked: !placement.locked })">{{ placement.locked ? 'Unlock' : 'Lock where it stands' }}</button></MenuItem>
-      <MenuItem v-if="many" v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ group: placement.name })">Group these {{ plot.chosenKeys.length }}</button></MenuItem>
-      <MenuItem v-if="placement.group" v-slot="{ active }"><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ group: '' })">Out of “{{ placement.group }}”</button></MenuItem>
+      <MenuItem v-slot="{ active }"
+        ><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ locked: !placement.locked })">
+          {{ placement.locked ? 'Unlock' : 'Lock where it stands' }}
+        </button></MenuItem
+      >
+      <MenuItem v-if="many" v-slot="{ active }"
+        ><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ group: placement.name })">
+          Group these {{ plot.chosenKeys.length }}
+        </button></MenuItem
+      >
+      <MenuItem v-if="placement.group" v-slot="{ active }"
+        ><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ group: '' })">
+          Out of “{{ placement.group }}”
+        </button></MenuItem
+      >
     </MenuItems>
   </Menu>
   <BaseDialog :open="dialog === 'card'" :title="placement.name" :error="error" @close="dialog = undefined">
     <form id="card-form" @submit.prevent="keepCard">
       <TextField v-model="card.name" label="What the crew calls it here" :maxlength="60" />
       <ChoiceField v-model="card.role" label="What it is there for" :options="ROLES" />
-      <TextField v-model="card.motivation as string" label="What in the story would make this light" hint="may stay empty" />
-      <TextField v-model="card.group as string" label="Group, moved and switched together" hint="may stay empty" :maxlength="60" />
+      <TextField
+        v-model="card.motivation as string"
+        label="What in the story would make this light"
+        hint="may stay empty"
+      />
+      <TextField
+        v-model="card.group as string"
+        label="Group, moved and switched together"
+        hint="may stay empty"
+        :maxlength="60"
+      />
     </form>
-    <template #buttons><button class="button" @click="dialog = undefined">Cancel</button><button class="button button-main" type="submit" form="card-form">Keep</button></template>
+    <template #buttons
+      ><button class="button" @click="dialog = undefined">Cancel</button
+      ><button class="button button-main" type="submit" form="card-form">Keep</button></template
+    >
   </BaseDialog>
-  <BaseDialog :open="dialog === 'copy'" :title="`Another like ${placement.name}`" :error="error" @close="dialog = undefined">
+  <BaseDialog
+    :open="dialog === 'copy'"
+    :title="`Another like ${placement.name}`"
+    :error="error"
+    @close="dialog = undefined"
+  >
     <form id="copy-form" @submit.prevent="keepCopy">
       <TextField v-model="copyName" label="What the crew calls it here" :maxlength="60" />
-      <p class="text-[12px] text-quiet">It takes all values of this shot, stands {{ APART_M }} m to the right, and has no control address yet.</p>
+      <p class="text-[12px] text-quiet">
+        It takes all values of this shot, stands {{ APART_M }} m to the right, and has no control address yet.
+      </p>
     </form>
-    <template #buttons><button class="button" @click="dialog = undefined">Cancel</button><button class="button button-main" type="submit" form="copy-form">Place it</button></template>
+    <template #buttons
+      ><button class="button" @click="dialog = undefined">Cancel</button
+      ><button class="button button-main" type="submit" form="copy-form">Place it</button></template
+    >
   </BaseDialog>
 </template>
 

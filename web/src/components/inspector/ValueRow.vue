@@ -8,7 +8,13 @@ import { useSettings } from '@/stores/settings'
 import CarryThread from './CarryThread.vue'
 
 /** One recorded value: read at a glance, typed over in place. A refused value stays as it was typed, with the reason. */
-const props = defineProps<{ placed: Placed; attribute: Attribute; label?: string; hint?: string; /** Said elsewhere, and left out here. */ without?: string }>()
+const props = defineProps<{
+  placed: Placed
+  attribute: Attribute
+  label?: string
+  hint?: string
+  /** Said elsewhere, and left out here. */ without?: string
+}>()
 const plot = usePlot()
 const settings = useSettings()
 const id = useId()
@@ -19,7 +25,9 @@ const imperial = computed(() => settings.units === 'imperial')
 const say = computed(() => (imperial.value ? now.value?.sayImperial : now.value?.say) ?? 'not recorded')
 const shown = computed(() => say.value.replace(props.without ?? '', ''))
 const parts = computed(() => /^(.*?) (%|K|m|mm)$/.exec(shown.value))
-const waits = computed(() => plot.waiting.some((w) => w.placement === props.placed.placement.key && w.attribute === props.attribute))
+const waits = computed(() =>
+  plot.waiting.some((w) => w.placement === props.placed.placement.key && w.attribute === props.attribute),
+)
 const changed = computed(() => now.value?.tiedHere || !plot.based)
 
 const editing = ref(false)
@@ -66,10 +74,30 @@ function untie() {
     <CarryThread :held="now" :based="plot.based" :locked="plot.locked" :label="name" @untie="untie" />
     <label :for="id" class="name" :class="{ 'text-quiet': !changed }">{{ name }}</label>
     <template v-if="editing">
-      <input :id="id" ref="input" v-model="text" class="field figure edit" :aria-invalid="!!error" :aria-describedby="error ? `${id}-e` : undefined" autocomplete="off" @keydown.enter="keep" @keydown.esc.stop="cancel" @blur="keep" />
+      <input
+        :id="id"
+        ref="input"
+        v-model="text"
+        class="field figure edit"
+        :aria-invalid="!!error"
+        :aria-describedby="error ? `${id}-e` : undefined"
+        autocomplete="off"
+        @keydown.enter="keep"
+        @keydown.esc.stop="cancel"
+        @blur="keep"
+      />
     </template>
-    <button v-else :id="id" class="value" :class="{ carried: !changed }" :disabled="plot.locked" :title="plot.locked ? 'Not to be edited here' : (hint ?? 'Type a new value')" @click="start">
-      <span class="figure">{{ parts ? parts[1] : shown }}</span><span v-if="parts" class="unit">{{ parts[2] }}</span><span v-if="waits" class="unit">waits to be sent</span>
+    <button
+      v-else
+      :id="id"
+      class="value"
+      :class="{ carried: !changed }"
+      :disabled="plot.locked"
+      :title="plot.locked ? 'Not to be edited here' : (hint ?? 'Type a new value')"
+      @click="start"
+    >
+      <span class="figure">{{ parts ? parts[1] : shown }}</span><span v-if="parts" class="unit">{{ parts[2] }}</span
+      ><span v-if="waits" class="unit">waits to be sent</span>
     </button>
   </div>
   <p v-if="error" :id="`${id}-e`" role="alert" class="mb-1 ml-5 text-[12px]">{{ error }}</p>

@@ -24,13 +24,33 @@ function mine(w: OutboxItem) {
 </script>
 
 <template>
-  <button class="line" :class="{ lost: connection.lost || outbox.conflicts.length }" aria-live="polite" :aria-label="`The line: ${text}`" @click="open = true">
-    <WedgeMark v-if="connection.lost || outbox.conflicts.length" :act="outbox.conflicts.length > 0" /><span v-else class="dot" :class="{ off: !connection.live }" />{{ text }}
+  <button
+    class="line"
+    :class="{ lost: connection.lost || outbox.conflicts.length }"
+    aria-live="polite"
+    :aria-label="`The line: ${text}`"
+    @click="open = true"
+  >
+    <WedgeMark v-if="connection.lost || outbox.conflicts.length" :act="outbox.conflicts.length > 0" /><span
+      v-else
+      class="dot"
+      :class="{ off: !connection.live }"
+    />{{ text }}
   </button>
   <BaseDialog :open="open" title="The line to the server" @close="open = false">
     <p class="mb-3">
-      <template v-if="connection.lost">There is no line. You can go on: what was open can be read, and what you record waits here and is sent, once each, when the line stands again.</template>
-      <template v-else-if="connection.live">The line stands. {{ connection.others.length ? `Also here: ${[...new Set(connection.others.map((p) => p.person))].join(', ')}.` : 'Nobody else is here.' }}</template>
+      <template v-if="connection.lost"
+        >There is no line. You can go on: what was open can be read, and what you record waits here and is sent, once
+        each, when the line stands again.</template
+      >
+      <template v-else-if="connection.live"
+        >The line stands.
+        {{
+          connection.others.length
+            ? `Also here: ${[...new Set(connection.others.map((p) => p.person))].join(', ')}.`
+            : 'Nobody else is here.'
+        }}</template
+      >
       <template v-else>Connecting…</template>
     </p>
     <section v-for="w in outbox.conflicts" :key="w.idempotencyKey" class="mb-3 border-t border-line pt-2">
@@ -39,7 +59,12 @@ function mine(w: OutboxItem) {
         <p class="mb-2">Someone changed this meanwhile. Choose which holds.</p>
         <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
           <dt class="text-quiet">theirs</dt>
-          <dd><span class="figure">{{ w.current.say }}</span> <span class="text-[12px] text-quiet">{{ [reasonName(w.current.reason), w.current.author, when(w.current.at)].filter(Boolean).join(', ') }}</span></dd>
+          <dd>
+            <span class="figure">{{ w.current.say }}</span>
+            <span class="text-[12px] text-quiet">{{
+              [reasonName(w.current.reason), w.current.author, when(w.current.at)].filter(Boolean).join(', ')
+            }}</span>
+          </dd>
           <dt class="text-quiet">yours</dt>
           <dd class="figure">{{ mine(w) }}</dd>
         </dl>
@@ -47,12 +72,18 @@ function mine(w: OutboxItem) {
       <p v-else>{{ w.problem }}</p>
       <div class="mt-2 flex gap-2">
         <button class="button" @click="outbox.drop(w)">{{ w.current ? 'Take theirs' : 'Let it go' }}</button>
-        <button class="button" @click="outbox.overwrite(w)">{{ w.current ? 'Put mine on top' : 'Send it again' }}</button>
+        <button class="button" @click="outbox.overwrite(w)">
+          {{ w.current ? 'Put mine on top' : 'Send it again' }}
+        </button>
       </div>
     </section>
     <template v-if="outbox.unsent.length">
       <h3 class="group-title">Waits to be sent</h3>
-      <ul><li v-for="w in outbox.unsent" :key="w.idempotencyKey">{{ w.label }}<span v-if="w.wish" class="figure text-quiet">, {{ mine(w) }}</span></li></ul>
+      <ul>
+        <li v-for="w in outbox.unsent" :key="w.idempotencyKey">
+          {{ w.label }}<span v-if="w.wish" class="figure text-quiet">, {{ mine(w) }}</span>
+        </li>
+      </ul>
     </template>
     <template #buttons><button class="button button-main" @click="open = false">Close</button></template>
   </BaseDialog>

@@ -13,9 +13,13 @@ const live = computed(() => output.now?.live)
 
 <template>
   <div v-if="output.now?.armed" class="output" role="status" :class="{ live }">
-    <RouterLink v-if="live" :to="{ name: 'recall', params: { id: live.shotId } }" :title="output.said"><WedgeMark act class="mr-1 inline" />{{ live.slate }} {{ connection.lost ? 'was live' : 'live' }}</RouterLink>
+    <RouterLink v-if="live" :to="{ name: 'recall', params: { id: live.shotId } }" :title="output.said"
+      ><WedgeMark act class="mr-1 inline" />{{ live.slate }} {{ connection.lost ? 'was live' : 'live' }}</RouterLink
+    >
     <span v-else :title="output.said">armed</span>
-    <button class="stop" :disabled="connection.lost" title="Ends all output, key: ." @click="output.stop()">Stop all</button>
+    <button class="stop" :disabled="connection.lost" title="Ends all output, key: ." @click="output.stop()">
+      Stop all
+    </button>
   </div>
 </template>
 

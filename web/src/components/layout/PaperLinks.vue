@@ -10,7 +10,13 @@ function address(path: string, kind: string) {
   const [file, query] = path.split('?')
   return `${file}.${kind}?${query ? `${query}&` : ''}units=${settings.units}`
 }
-const links = () => props.papers.flatMap((p) => (p.kinds ?? ['pdf', 'csv']).map((kind) => ({ name: `${p.name}, ${kind.toUpperCase()}`, href: address(p.path, kind) })))
+const links = () =>
+  props.papers.flatMap((p) =>
+    (p.kinds ?? ['pdf', 'csv']).map((kind) => ({
+      name: `${p.name}, ${kind.toUpperCase()}`,
+      href: address(p.path, kind),
+    })),
+  )
 </script>
 
 <template>
@@ -18,7 +24,9 @@ const links = () => props.papers.flatMap((p) => (p.kinds ?? ['pdf', 'csv']).map(
     <MenuButton class="button">On paper</MenuButton>
     <MenuItems class="items">
       <MenuItem v-for="l in links()" :key="l.href" v-slot="{ active }">
-        <a :href="l.href" target="_blank" rel="noopener" class="menu-item" :class="{ 'bg-ground': active }">{{ l.name }}</a>
+        <a :href="l.href" target="_blank" rel="noopener" class="menu-item" :class="{ 'bg-ground': active }">{{
+          l.name
+        }}</a>
       </MenuItem>
     </MenuItems>
   </Menu>

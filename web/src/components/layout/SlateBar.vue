@@ -20,8 +20,10 @@ const connection = useConnection()
 const said = computed(() => {
   const { shot } = props.plot
   const touch = book.shots.get(shot.id)?.shot.lastTouch
-  if (shot.stage === 'SHOT' && shot.shot) return { what: shot.revision > 1 ? `revision ${shot.revision}, shot` : 'shot', by: shot.shot }
-  if (shot.stage === 'LIT' && shot.lit) return { what: shot.revision > 1 ? `revision ${shot.revision}, lit` : 'lit', by: shot.lit }
+  if (shot.stage === 'SHOT' && shot.shot)
+    return { what: shot.revision > 1 ? `revision ${shot.revision}, shot` : 'shot', by: shot.shot }
+  if (shot.stage === 'LIT' && shot.lit)
+    return { what: shot.revision > 1 ? `revision ${shot.revision}, lit` : 'lit', by: shot.lit }
   return touch ? { what: 'changed', by: touch } : undefined
 })
 
@@ -47,7 +49,9 @@ const figures = computed(() =>
     <SpineButton @click="emit('spine')" />
     <h1 class="text-[30px] leading-none font-bold">{{ plot.shot.slate }}</h1>
     <button class="head" :aria-label="`Shot ${plot.shot.slate}: change its card`" @click="emit('edit')">
-      <span class="block truncate text-[12px]"><b class="font-[650]">Sc. {{ plot.scene.number }}</b> {{ plot.scene.heading }}</span>
+      <span class="block truncate text-[12px]"
+        ><b class="font-[650]">Sc. {{ plot.scene.number }}</b> {{ plot.scene.heading }}</span
+      >
       <span class="block truncate text-[12px] text-quiet">
         {{ plot.shot.description }}<template v-if="plot.shot.basedOn">, based on {{ plot.shot.basedOn }}</template>
       </span>
@@ -55,15 +59,26 @@ const figures = computed(() =>
     <button v-for="f in figures" :key="f.attribute" class="cell" :title="`Camera ${f.name}`" @click="emit('camera')">
       <span class="flex items-center gap-1">
         <span class="text-[11px] text-quiet">{{ f.before }}</span>
-        <span class="figure text-[19px] leading-6"><StopsText v-if="f.attribute === 'STOP'" :text="f.text" /><template v-else>{{ f.text }}</template></span>
+        <span class="figure text-[19px] leading-6"
+          ><StopsText v-if="f.attribute === 'STOP'" :text="f.text" /><template v-else>{{ f.text }}</template></span
+        >
         <span class="text-[11px] text-quiet">{{ f.unit }}</span>
         <KnotMark v-if="f.here" />
       </span>
       <span class="block text-[11px] text-quiet">{{ f.name }}</span>
     </button>
-    <div v-if="connection.here.length" class="here" :title="`Also looking at ${plot.shot.slate}: ${connection.here.join(', ')}`"><span class="text-quiet">also here</span><span class="block truncate">{{ connection.here.join(', ') }}</span></div>
+    <div
+      v-if="connection.here.length"
+      class="here"
+      :title="`Also looking at ${plot.shot.slate}: ${connection.here.join(', ')}`"
+    >
+      <span class="text-quiet">also here</span><span class="block truncate">{{ connection.here.join(', ') }}</span>
+    </div>
     <div class="last">
-      <template v-if="said"><span class="block">{{ said.what }} {{ when(said.by.at) }}</span><span class="block text-quiet">by {{ said.by.author }}</span></template>
+      <template v-if="said"
+        ><span class="block">{{ said.what }} {{ when(said.by.at) }}</span
+        ><span class="block text-quiet">by {{ said.by.author }}</span></template
+      >
     </div>
     <OutputState />
     <ConnectionState class="mr-2" />

@@ -45,7 +45,10 @@ function step(by: number) {
   if (at >= 0 && next) void router.push({ name: view.value, params: { id: next } })
 }
 
-watch(() => route.fullPath, () => emit('close'))
+watch(
+  () => route.fullPath,
+  () => emit('close'),
+)
 defineExpose({ step })
 
 function onKey(event: KeyboardEvent) {
@@ -60,7 +63,7 @@ window.addEventListener('keydown', onKey)
 </script>
 
 <template>
-  <div v-if="open" class="shade" @click="emit('close')" />
+  <div v-if="open" class="shade" aria-hidden="true" @click="emit('close')" />
   <nav class="spine" :class="{ open }" aria-label="Scenes and shots">
     <RouterLink :to="{ name: 'book' }" class="logo" aria-label="Oblume, to the book">
       <LogoMark /><span>Oblume</span>
@@ -68,21 +71,38 @@ window.addEventListener('keydown', onKey)
     <div v-if="production" class="border-b border-line px-4 py-2">
       <div class="font-semibold">{{ production.production.name }}</div>
       <div class="text-xs text-quiet">
-        {{ current?.shot.day ? `day ${current.shot.day} of ${production.production.days}` : `${production.production.days} days` }}
+        {{
+          current?.shot.day
+            ? `day ${current.shot.day} of ${production.production.days}`
+            : `${production.production.days} days`
+        }}
       </div>
     </div>
     <div class="list">
-      <section v-for="scene in production?.scenes ?? []" :key="scene.id" class="scene" :aria-label="`Scene ${scene.heading.number}`">
+      <section
+        v-for="scene in production?.scenes ?? []"
+        :key="scene.id"
+        class="scene"
+        :aria-label="`Scene ${scene.heading.number}`"
+      >
         <RouterLink v-if="scene.shots[0]" :to="toShot(scene.shots[0])" class="scene-head">
           <span class="node" />
           <span class="min-w-0">
-            <span class="block truncate text-[11px] text-quiet"><b class="mr-1 text-[15px] font-[650] text-ink">{{ scene.heading.number }}</b>{{ short(scene) }}</span>
+            <span class="block truncate text-[11px] text-quiet"
+              ><b class="mr-1 text-[15px] font-[650] text-ink">{{ scene.heading.number }}</b
+              >{{ short(scene) }}</span
+            >
             <span class="block truncate text-[11px] text-quiet lowercase">{{ scene.heading.location }}</span>
           </span>
         </RouterLink>
         <ul v-if="isOpen(scene)">
           <li v-for="shot in scene.shots" :key="shot.id">
-            <RouterLink :to="toShot(shot)" class="shot" :class="{ here: shot.id === current?.shot.id }" :aria-current="shot.id === current?.shot.id ? 'page' : undefined">
+            <RouterLink
+              :to="toShot(shot)"
+              class="shot"
+              :class="{ here: shot.id === current?.shot.id }"
+              :aria-current="shot.id === current?.shot.id ? 'page' : undefined"
+            >
               <StageTick :stage="shot.stage" />
               <span class="min-w-0 grow">
                 <span class="flex items-baseline justify-between gap-1">
@@ -96,13 +116,18 @@ window.addEventListener('keydown', onKey)
         </ul>
         <div v-else class="ticks">
           <StageTick v-for="shot in scene.shots" :key="shot.id" :stage="shot.stage" />
-          <span class="block text-[11px] text-quiet">{{ scene.shots.length }} {{ scene.shots.length === 1 ? 'shot' : 'shots' }}</span>
+          <span class="block text-[11px] text-quiet"
+            >{{ scene.shots.length }} {{ scene.shots.length === 1 ? 'shot' : 'shots' }}</span
+          >
         </div>
       </section>
     </div>
     <div class="foot">
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
-      <button class="foot-button" aria-label="Who works here" @click="emit('team')"><span class="block text-[11px]">working here</span><span class="block truncate text-ink">{{ session.name }}</span></button>
+      <button class="foot-button" aria-label="Who works here" @click="emit('team')">
+        <span class="block text-[11px]">working here</span
+        ><span class="block truncate text-ink">{{ session.name }}</span>
+      </button>
       <button class="foot-button" @click="settings.theme = settings.theme === 'dark' ? 'daylight' : 'dark'">
         {{ settings.theme === 'dark' ? 'Daylight' : 'Dark set' }}
       </button>

@@ -13,7 +13,11 @@ const NAMES = { undo: 'Undo', redo: 'Redo' } as const
     :key="way"
     class="button"
     :disabled="!plot.plot?.mine[way]"
-    :title="plot.plot?.mine[way] ? `${name} your last edit, of ${plot.plot.mine[way]}` : `Nothing of yours to ${way} in this shot`"
+    :title="
+      plot.plot?.mine[way]
+        ? `${name} your last edit, of ${plot.plot.mine[way]}`
+        : `Nothing of yours to ${way} in this shot`
+    "
     @click="plot.step(way).then(() => emit('done'))"
   >
     {{ name }}

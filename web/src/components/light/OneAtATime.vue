@@ -38,7 +38,14 @@ function build(n: number) {
     <header class="flex items-center gap-2">
       <h2 class="text-[15px] whitespace-nowrap">One at a time</h2>
       <span class="grow" />
-      <button class="button !px-2" :disabled="!light.muted.length && !other.length" title="All on, and what was taken out, in turn" @click="flick">A / B</button>
+      <button
+        class="button !px-2"
+        :disabled="!light.muted.length && !other.length"
+        title="All on, and what was taken out, in turn"
+        @click="flick"
+      >
+        A / B
+      </button>
       <button class="button !px-2" :disabled="!light.muted.length" @click="light.muted = []">All on</button>
     </header>
     <p class="text-right text-[11px] text-quiet"><span class="mr-[122px]">headroom, stops</span></p>
@@ -46,22 +53,41 @@ function build(n: number) {
       <li v-for="g in groups" :key="`g${g.name}`" class="row">
         <span class="swatch" /><b class="grow truncate font-[650]">{{ g.name }}</b>
         <button class="button !px-2" @click="light.alone(g.keys)">Alone</button>
-        <button class="button !px-2" :aria-pressed="g.keys.every((k) => light.muted.includes(k))" @click="light.toggleOut(g.keys)">Out</button>
+        <button
+          class="button !px-2"
+          :aria-pressed="g.keys.every((k) => light.muted.includes(k))"
+          @click="light.toggleOut(g.keys)"
+        >
+          Out
+        </button>
       </li>
       <li v-for="s in source.sources" :key="s.key" class="row" :class="{ 'text-quiet': s.out }" :data-source="s.key">
         <span class="swatch" :style="{ background: s.out ? 'transparent' : s.swatch }" />
-        <button class="min-w-0 grow truncate text-left hover:underline" @click="emit('select', s.key)">{{ s.name }}</button>
-        <span v-if="s.headroomStops !== undefined" class="figure text-[13px]" title="headroom to full, stops">{{ tenths(s.headroomStops) }}</span>
+        <button class="min-w-0 grow truncate text-left hover:underline" @click="emit('select', s.key)">
+          {{ s.name }}
+        </button>
+        <span v-if="s.headroomStops !== undefined" class="figure text-[13px]" title="headroom to full, stops">{{
+          tenths(s.headroomStops)
+        }}</span>
         <button class="button !px-2" @click="light.alone([s.key])">Alone</button>
         <button class="button !px-2" :aria-pressed="s.out" @click="light.toggleOut([s.key])">Out</button>
       </li>
     </ul>
     <footer class="flex items-center gap-2">
-      <span class="text-[12px] text-quiet">Build up, {{ built === undefined ? 'all on' : `${built} of ${source.sources.length}` }}</span>
+      <span class="text-[12px] text-quiet"
+        >Build up, {{ built === undefined ? 'all on' : `${built} of ${source.sources.length}` }}</span
+      >
       <span class="grow" />
       <button class="button !px-2" @click="build(0)">Dark</button>
       <button class="button !px-2" aria-label="One less" @click="build((built ?? source.sources.length) - 1)">−</button>
-      <button class="button !px-2" aria-label="The next one" :disabled="built === undefined" @click="build((built ?? 0) + 1)">Next</button>
+      <button
+        class="button !px-2"
+        aria-label="The next one"
+        :disabled="built === undefined"
+        @click="build((built ?? 0) + 1)"
+      >
+        Next
+      </button>
     </footer>
   </section>
 </template>

@@ -6,7 +6,13 @@ import { along } from '@/lib/screen'
 import { signed } from '@/lib/words'
 
 /** The rose of this shot, another shot's laid over it, and in words what differs. */
-const props = defineProps<{ mark: AtMark; light: Light; cameraDeg?: number; other?: { slate: string; mark: AtMark; light: Light }; selected?: string }>()
+const props = defineProps<{
+  mark: AtMark
+  light: Light
+  cameraDeg?: number
+  other?: { slate: string; mark: AtMark; light: Light }
+  selected?: string
+}>()
 defineEmits<{ select: [key: string] }>()
 
 const R0 = 16
@@ -25,7 +31,15 @@ const words = computed(() =>
     .map((one) => {
       const name = props.light.sources.find((s) => s.key === one.key)?.name ?? ''
       const was = props.other?.mark.from.find((o) => o.key === one.key)
-      return { key: one.key, name, say: props.other ? (was ? differences(was, one) : 'not there') : `${Math.round(one.fromDeg)}°, ${Math.abs(Math.round(one.upDeg))}° ${one.upDeg < 0 ? 'below' : 'up'}, ${one.sizeDeg.toFixed(0)}° large` }
+      return {
+        key: one.key,
+        name,
+        say: props.other
+          ? was
+            ? differences(was, one)
+            : 'not there'
+          : `${Math.round(one.fromDeg)}°, ${Math.abs(Math.round(one.upDeg))}° ${one.upDeg < 0 ? 'below' : 'up'}, ${one.sizeDeg.toFixed(0)}° large`,
+      }
     }),
 )
 function differences(was: SourceAtMark, now: SourceAtMark): string {
@@ -43,17 +57,38 @@ function differences(was: SourceAtMark, now: SourceAtMark): string {
 
 <template>
   <div class="pair">
-    <svg class="drawing" :viewBox="`${-SIDE / 2} ${-SIDE / 2} ${SIDE} ${SIDE}`" role="img" :aria-label="`Where light comes from at ${mark.name}`">
-      <circle v-for="s in RINGS" :key="s" :r="R0 + (s - FOOT) * PER_STOP" fill="none" :stroke="s === 0 ? 'var(--quiet)' : 'var(--line)'" />
+    <svg
+      class="drawing"
+      :viewBox="`${-SIDE / 2} ${-SIDE / 2} ${SIDE} ${SIDE}`"
+      role="img"
+      :aria-label="`Where light comes from at ${mark.name}`"
+    >
+      <circle
+        v-for="s in RINGS"
+        :key="s"
+        :r="R0 + (s - FOOT) * PER_STOP"
+        fill="none"
+        :stroke="s === 0 ? 'var(--quiet)' : 'var(--line)'"
+      />
       <RoseMark :mark="mark" :sources="light.sources" :r0="R0" :per-stop="PER_STOP" :chosen="selected" />
       <RoseMark v-if="other" :mark="other.mark" :sources="other.light.sources" :r0="R0" :per-stop="PER_STOP" ghost />
       <circle r="12" fill="var(--raised)" stroke="var(--ink)" stroke-width="1.6" />
       <path d="M-5,-12.5L0,-20L5,-12.5Z" fill="var(--ink)" :transform="`rotate(${mark.facingDeg})`" />
-      <text v-for="s in RINGS" :key="`t${s}`" :y="R0 + (s - FOOT) * PER_STOP + 4" text-anchor="middle" class="tick">{{ s === 0 ? '0' : `−${-s}` }}</text>
-      <g v-if="camera" :transform="`translate(${camera.x * 122} ${camera.y * 122}) rotate(${(cameraDeg ?? 0)})`"><path d="M0,-7L6,5H-6Z" fill="var(--raised)" stroke="var(--ink)" /><title>camera</title></g>
+      <text v-for="s in RINGS" :key="`t${s}`" :y="R0 + (s - FOOT) * PER_STOP + 4" text-anchor="middle" class="tick">
+        {{ s === 0 ? '0' : `−${-s}` }}
+      </text>
+      <g v-if="camera" :transform="`translate(${camera.x * 122} ${camera.y * 122}) rotate(${cameraDeg ?? 0})`">
+        <path d="M0,-7L6,5H-6Z" fill="var(--raised)" stroke="var(--ink)" />
+        <title>camera</title>
+      </g>
     </svg>
     <dl>
-      <template v-for="w in words" :key="w.key"><dt><button class="hover:underline" @click="$emit('select', w.key)">{{ w.name }}</button></dt><dd>{{ w.say }}</dd></template>
+      <template v-for="w in words" :key="w.key"
+        ><dt>
+          <button class="hover:underline" @click="$emit('select', w.key)">{{ w.name }}</button>
+        </dt>
+        <dd>{{ w.say }}</dd></template
+      >
     </dl>
     <p v-if="!words.length" class="text-quiet">No light arrives from any one side.</p>
   </div>

@@ -28,7 +28,9 @@ const error = ref('')
 let moved: ProposedChange[] = []
 
 const camera = computed(() => plot.plot?.placements.find((p) => p.placement.kind === 'CAMERA' && p.onSet))
-const recorded = computed(() => props.placed && plot.plot?.placements.find((p) => p.placement.key === props.placed!.placement.key))
+const recorded = computed(
+  () => props.placed && plot.plot?.placements.find((p) => p.placement.key === props.placed!.placement.key),
+)
 const isLight = computed(() => !!recorded.value?.records.includes('LEVEL'))
 const from = computed(() => (recorded.value?.aim?.distanceM ? recorded.value.aim.distanceM : undefined))
 const now = computed(() => ({
@@ -63,15 +65,22 @@ function pass() {
   const one = recorded.value?.placement.key
   const cam = camera.value?.placement.key
   const changes: ProposedChange[] = [...moved]
-  if (one && level.value !== undefined) changes.push({ placement: one, attribute: 'LEVEL', value: { percent: level.value } })
+  if (one && level.value !== undefined)
+    changes.push({ placement: one, attribute: 'LEVEL', value: { percent: level.value } })
   if (one && added.value.length && recorded.value) {
     const items = value(recorded.value, 'MODIFIERS')?.items ?? []
     changes.push({ placement: one, attribute: 'MODIFIERS', value: { items: [...items, ...added.value.map(worn)] } })
   }
   if (cam && stop.value !== undefined) changes.push({ placement: cam, attribute: 'STOP', value: { tStop: stop.value } })
   if (cam && iso.value !== undefined) changes.push({ placement: cam, attribute: 'SPEED', value: { iso: iso.value } })
-  if (cam && nd.value !== undefined) changes.push({ placement: cam, attribute: 'LENS_ND', value: { density: nd.value } })
-  if (cam && white.value !== undefined && camera.value) changes.push({ placement: cam, attribute: 'WHITE', value: { kelvin: white.value, duv: value(camera.value, 'WHITE')?.duv ?? 0 } })
+  if (cam && nd.value !== undefined)
+    changes.push({ placement: cam, attribute: 'LENS_ND', value: { density: nd.value } })
+  if (cam && white.value !== undefined && camera.value)
+    changes.push({
+      placement: cam,
+      attribute: 'WHITE',
+      value: { kelvin: white.value, duv: value(camera.value, 'WHITE')?.duv ?? 0 },
+    })
   const holds = one && hold.value && level.value === undefined && (moved.length || added.value.length) ? [one] : []
   light.preview = { changes, holds }
 }
@@ -112,27 +121,86 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
   <section class="what">
     <h2 class="text-[15px]">What if</h2>
     <template v-if="recorded && isLight">
-      <p class="text-[12px]"><b class="font-[650]">{{ recorded.placement.name }}</b></p>
-      <label v-if="from" class="slide"><span>distance</span><input type="range" min="0.5" :max="Math.max(6, from * 2).toFixed(1)" step="0.05" :value="now.distance" @input="distance = number($event)" /><span class="figure">{{ toMark ? settings.printed(toMark.distance) : `${now.distance.toFixed(2)} m` }}</span></label>
-      <label class="slide"><span>level</span><input type="range" min="0" max="100" step="1" :value="now.level" @input="level = number($event)" /><span class="figure">{{ Math.round(holding ? holding.levelPercent : now.level) }} %</span></label>
+      <p class="text-[12px]">
+        <b class="font-[650]">{{ recorded.placement.name }}</b>
+      </p>
+      <label v-if="from" class="slide"
+        ><span>distance</span
+        ><input
+          type="range"
+          min="0.5"
+          :max="Math.max(6, from * 2).toFixed(1)"
+          step="0.05"
+          :value="now.distance"
+          @input="distance = number($event)"
+        /><span class="figure">{{
+          toMark ? settings.printed(toMark.distance) : `${now.distance.toFixed(2)} m`
+        }}</span></label
+      >
+      <label class="slide"
+        ><span>level</span
+        ><input type="range" min="0" max="100" step="1" :value="now.level" @input="level = number($event)" /><span
+          class="figure"
+          >{{ Math.round(holding ? holding.levelPercent : now.level) }} %</span
+        ></label
+      >
       <div class="flex items-center gap-2">
-        <StockPicker class="grow" label="Add a filter or a cloth, to see what it does" @pick="added = [...added, $event]" />
+        <StockPicker
+          class="grow"
+          label="Add a filter or a cloth, to see what it does"
+          @pick="added = [...added, $event]"
+        />
         <label class="flex items-center gap-1 text-[12px]"><input v-model="hold" type="checkbox" />hold</label>
       </div>
       <p v-if="added.length" class="text-[12px]">with {{ added.map((a) => a.name).join(', ') }}</p>
       <p v-if="holding" class="text-[12px]" role="status">
-        {{ tenths(holding.changeStops) }} stops, {{ holding.sizeFromDeg.toFixed(1) }}° to {{ holding.sizeToDeg.toFixed(1) }}°.
+        {{ tenths(holding.changeStops) }} stops, {{ holding.sizeFromDeg.toFixed(1) }}° to
+        {{ holding.sizeToDeg.toFixed(1) }}°.
         <template v-if="holding.reachable">Held at {{ holding.levelPercent.toFixed(0) }} %.</template>
-        <template v-else>Short by {{ holding.shortStops.toFixed(1) }} stop: {{ holding.offers.join(', or ') }}.</template>
+        <template v-else
+          >Short by {{ holding.shortStops.toFixed(1) }} stop: {{ holding.offers.join(', or ') }}.</template
+        >
       </p>
     </template>
     <p v-else class="text-[12px] text-quiet">Choose a source in the ladder or the list.</p>
     <template v-if="camera">
       <p class="text-[12px]"><b class="font-[650]">Camera</b></p>
-      <label class="slide"><span>stop</span><input type="range" min="-3" max="27" step="1" :value="thirdOfStop(now.stop)" @input="stop = stopOf(number($event))" /><span class="figure">{{ light.light?.camera?.stop ?? '' }}</span></label>
-      <label class="slide"><span>ISO</span><input type="range" min="-3" max="18" step="1" :value="thirdOfIso(now.iso)" @input="iso = isoOf(number($event))" /><span class="figure">{{ now.iso }}</span></label>
-      <label class="slide"><span>ND</span><input type="range" min="0" max="2.1" step="0.3" :value="now.nd" @input="nd = number($event)" /><span class="figure">{{ now.nd ? now.nd.toFixed(1) : 'clear' }}</span></label>
-      <label class="slide"><span>white</span><input type="range" min="2500" max="9000" step="100" :value="now.white" @input="white = number($event)" /><span class="figure">{{ now.white }} K</span></label>
+      <label class="slide"
+        ><span>stop</span
+        ><input
+          type="range"
+          min="-3"
+          max="27"
+          step="1"
+          :value="thirdOfStop(now.stop)"
+          @input="stop = stopOf(number($event))"
+        /><span class="figure">{{ light.light?.camera?.stop ?? '' }}</span></label
+      >
+      <label class="slide"
+        ><span>ISO</span
+        ><input
+          type="range"
+          min="-3"
+          max="18"
+          step="1"
+          :value="thirdOfIso(now.iso)"
+          @input="iso = isoOf(number($event))"
+        /><span class="figure">{{ now.iso }}</span></label
+      >
+      <label class="slide"
+        ><span>ND</span
+        ><input type="range" min="0" max="2.1" step="0.3" :value="now.nd" @input="nd = number($event)" /><span
+          class="figure"
+          >{{ now.nd ? now.nd.toFixed(1) : 'clear' }}</span
+        ></label
+      >
+      <label class="slide"
+        ><span>white</span
+        ><input type="range" min="2500" max="9000" step="100" :value="now.white" @input="white = number($event)" /><span
+          class="figure"
+          >{{ now.white }} K</span
+        ></label
+      >
     </template>
     <p v-if="error || light.refused" role="alert" class="text-[12px]">{{ error || light.refused }}</p>
     <div v-if="pending" class="keeping">

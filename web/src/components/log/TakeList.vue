@@ -31,10 +31,21 @@ async function attempt(action: () => Promise<unknown>) {
 }
 const add = () =>
   attempt(async () => {
-    await outbox.send({ method: 'POST', path: `/api/shots/${props.shotId}/takes`, body: { note: note.value || undefined, circled: false }, label: `take ${next.value}` })
+    await outbox.send({
+      method: 'POST',
+      path: `/api/shots/${props.shotId}/takes`,
+      body: { note: note.value || undefined, circled: false },
+      label: `take ${next.value}`,
+    })
     note.value = ''
   })
-const change = (take: Take, to: Partial<Take>) => attempt(() => call('PUT', `/api/takes/${take.id}`, { body: { number: take.number, note: take.note, circled: take.circled, ...to }, version: take.version }))
+const change = (take: Take, to: Partial<Take>) =>
+  attempt(() =>
+    call('PUT', `/api/takes/${take.id}`, {
+      body: { number: take.number, note: take.note, circled: take.circled, ...to },
+      version: take.version,
+    }),
+  )
 const remove = (take: Take) => attempt(() => call('DELETE', `/api/takes/${take.id}`, { version: take.version }))
 </script>
 
@@ -44,14 +55,42 @@ const remove = (take: Take) => attempt(() => call('DELETE', `/api/takes/${take.i
     <p v-if="!takes.length" class="text-quiet">No take yet.</p>
     <ol>
       <li v-for="t in takes" :key="t.id" class="take">
-        <button class="number" :class="{ circled: t.circled }" :disabled="!may" :aria-pressed="t.circled" :aria-label="`Take ${t.number}, ${t.circled ? 'circled' : 'not circled'}`" :title="t.circled ? 'Not circled after all' : 'Circle it'" @click="change(t, { circled: !t.circled })">{{ t.number }}</button>
-        <span class="min-w-0 grow"><input class="note" :value="t.note" :disabled="!may" maxlength="500" placeholder="note" :aria-label="`Note of take ${t.number}`" @change="change(t, { note: ($event.target as HTMLInputElement).value })" /><span class="block text-[11px] text-quiet">{{ t.author }}, {{ when(t.at) }}</span></span>
+        <button
+          class="number"
+          :class="{ circled: t.circled }"
+          :disabled="!may"
+          :aria-pressed="t.circled"
+          :aria-label="`Take ${t.number}, ${t.circled ? 'circled' : 'not circled'}`"
+          :title="t.circled ? 'Not circled after all' : 'Circle it'"
+          @click="change(t, { circled: !t.circled })"
+        >
+          {{ t.number }}
+        </button>
+        <span class="min-w-0 grow"
+          ><input
+            class="note"
+            :value="t.note"
+            :disabled="!may"
+            maxlength="500"
+            placeholder="note"
+            :aria-label="`Note of take ${t.number}`"
+            @change="change(t, { note: ($event.target as HTMLInputElement).value })"
+          /><span class="block text-[11px] text-quiet">{{ t.author }}, {{ when(t.at) }}</span></span
+        >
         <button v-if="may" class="x" :aria-label="`Delete take ${t.number}`" @click="remove(t)">×</button>
       </li>
     </ol>
-    <p v-if="waiting" class="text-[12px]">{{ waiting }} {{ waiting === 1 ? 'take waits' : 'takes wait' }} to be sent.</p>
+    <p v-if="waiting" class="text-[12px]">
+      {{ waiting }} {{ waiting === 1 ? 'take waits' : 'takes wait' }} to be sent.
+    </p>
     <form v-if="may" class="mt-2 flex gap-2" @submit.prevent="add">
-      <input v-model="note" class="field" maxlength="500" placeholder="note, if any" aria-label="Note of the next take" />
+      <input
+        v-model="note"
+        class="field"
+        maxlength="500"
+        placeholder="note, if any"
+        aria-label="Note of the next take"
+      />
       <button class="button" type="submit" :disabled="busy">Take {{ next }}</button>
     </form>
   </section>

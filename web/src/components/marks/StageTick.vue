@@ -7,7 +7,15 @@ defineProps<{ stage: ShotStage }>()
 
 <template>
   <svg width="20" height="10" viewBox="0 0 20 10" aria-hidden="true" class="shrink-0">
-    <rect x=".6" y="2.6" width="14.8" height="4.8" rx="1" :fill="stage === 'PLANNED' ? 'none' : 'var(--ink)'" :stroke="stage === 'PLANNED' ? 'var(--quiet)' : 'var(--ink)'" />
+    <rect
+      x=".6"
+      y="2.6"
+      width="14.8"
+      height="4.8"
+      rx="1"
+      :fill="stage === 'PLANNED' ? 'none' : 'var(--ink)'"
+      :stroke="stage === 'PLANNED' ? 'var(--quiet)' : 'var(--ink)'"
+    />
     <path v-if="stage === 'SHOT'" d="M18.4 0V10" stroke="var(--ink)" stroke-width="1.8" />
   </svg>
 </template>

@@ -8,7 +8,11 @@ const parts = computed(() => /^(.*?) ?(\d+)\/(\d+)(.*)$/.exec(props.text.replace
 
 <template>
   <span v-if="parts" :aria-label="text"
-    >{{ parts[1] }}<span aria-hidden="true" class="fraction"><sup>{{ parts[2] }}</sup>⁄<sub>{{ parts[3] }}</sub></span>{{ parts[4] }}</span
+    >{{ parts[1]
+    }}<span aria-hidden="true" class="fraction"
+      ><sup>{{ parts[2] }}</sup
+      >⁄<sub>{{ parts[3] }}</sub></span
+    >{{ parts[4] }}</span
   >
   <span v-else>{{ text }}</span>
 </template>

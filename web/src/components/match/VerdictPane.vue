@@ -16,11 +16,14 @@ const saying = ref<Aspect>()
 const reason = ref('')
 const setting = ref<Aspect>()
 const limit = ref('')
-watch(() => [props.judged.shotId, props.judged.run?.id], () => {
-  saying.value = undefined
-  setting.value = undefined
-  problem.value = ''
-})
+watch(
+  () => [props.judged.shotId, props.judged.run?.id],
+  () => {
+    saying.value = undefined
+    setting.value = undefined
+    problem.value = ''
+  },
+)
 
 async function attempt(action: () => Promise<MatchReport>) {
   try {
@@ -32,12 +35,15 @@ async function attempt(action: () => Promise<MatchReport>) {
     problem.value = sentence(failure)
   }
 }
-const eye = (aspect: Aspect) => `/api/shots/${props.judged.shotId}/by-eye/${aspect}${props.judged.run ? `?run=${props.judged.run.id}` : ''}`
+const eye = (aspect: Aspect) =>
+  `/api/shots/${props.judged.shotId}/by-eye/${aspect}${props.judged.run ? `?run=${props.judged.run.id}` : ''}`
 function say(line: VerdictLine) {
   void attempt(() => call('PUT', eye(line.aspect), { body: { reason: reason.value } }))
 }
 function judge(closeness: ShotVerdict['closeness'], own: Record<string, number>) {
-  void attempt(() => call('PUT', `/api/shots/${props.judged.shotId}/match`, { body: { closeness, own }, version: props.judged.version }))
+  void attempt(() =>
+    call('PUT', `/api/shots/${props.judged.shotId}/match`, { body: { closeness, own }, version: props.judged.version }),
+  )
 }
 function keepLimit(aspect: Aspect) {
   const typed = Number(limit.value.replace(',', '.'))
@@ -55,34 +61,107 @@ function usual(aspect: Aspect) {
 <template>
   <section class="pane" :aria-label="`${judged.slate} against ${reference}`">
     <header class="flex flex-wrap items-center gap-3">
-      <h2 class="text-[15px]">{{ judged.slate }}<template v-if="judged.run">, {{ judged.run.name }}</template> against {{ judged.run ? 'its record' : reference }}</h2>
+      <h2 class="text-[15px]">
+        {{ judged.slate }}<template v-if="judged.run">, {{ judged.run.name }}</template> against
+        {{ judged.run ? 'its record' : reference }}
+      </h2>
       <div v-if="editable" class="ml-auto flex gap-1" role="group" aria-label="How close it has to come">
-        <button class="button" :aria-pressed="judged.closeness === 'HOLD'" :class="{ chosen: judged.closeness === 'HOLD' }" @click="judge('HOLD', judged.own)">hold</button>
-        <button class="button" :aria-pressed="judged.closeness === 'SWEETEN'" :class="{ chosen: judged.closeness === 'SWEETEN' }" @click="judge('SWEETEN', judged.own)">sweeten</button>
+        <button
+          class="button"
+          :aria-pressed="judged.closeness === 'HOLD'"
+          :class="{ chosen: judged.closeness === 'HOLD' }"
+          @click="judge('HOLD', judged.own)"
+        >
+          hold
+        </button>
+        <button
+          class="button"
+          :aria-pressed="judged.closeness === 'SWEETEN'"
+          :class="{ chosen: judged.closeness === 'SWEETEN' }"
+          @click="judge('SWEETEN', judged.own)"
+        >
+          sweeten
+        </button>
       </div>
     </header>
     <p v-if="problem" role="alert" class="mt-1">{{ problem }}</p>
     <table class="mt-1 w-full">
-      <thead><tr><th /><th>recorded</th><th>now</th><th>off by</th><th>within</th><th /><th>what to do</th></tr></thead>
+      <thead>
+        <tr>
+          <th />
+          <th>recorded</th>
+          <th>now</th>
+          <th>off by</th>
+          <th>within</th>
+          <th />
+          <th>what to do</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="line in judged.lines" :key="line.aspect" :data-aspect="line.aspect" :data-verdict="line.verdict">
           <th scope="row">{{ line.label }}</th>
           <td v-for="(f, i) in [line.recorded, line.now]" :key="i" class="figure whitespace-nowrap">
-            <template v-if="f">{{ apart(f.said).figure }}<span class="unit">{{ apart(f.said).unit }}</span> <span class="kind">{{ f.metered ? 'metered' : 'predicted' }}</span></template>
+            <template v-if="f"
+              >{{ apart(f.said).figure }}<span class="unit">{{ apart(f.said).unit }}</span>
+              <span class="kind">{{ f.metered ? 'metered' : 'predicted' }}</span></template
+            >
             <span v-else class="text-quiet">not known</span>
           </td>
           <td class="figure whitespace-nowrap">{{ line.differenceSaid }}</td>
           <td class="whitespace-nowrap">
-            <form v-if="setting === line.aspect" class="flex gap-1" @submit.prevent="keepLimit(line.aspect)"><input v-model="limit" class="field !w-20" :aria-label="`Tolerance for ${line.label}`" /><button class="button">Set</button></form>
-            <button v-else-if="editable" class="text-left underline decoration-dotted" @click="((setting = line.aspect), (limit = String(Number(line.tolerance.toFixed(4)))))">{{ line.toleranceSaid }}</button>
+            <form v-if="setting === line.aspect" class="flex gap-1" @submit.prevent="keepLimit(line.aspect)">
+              <input v-model="limit" class="field !w-20" :aria-label="`Tolerance for ${line.label}`" /><button
+                class="button"
+              >
+                Set
+              </button>
+            </form>
+            <button
+              v-else-if="editable"
+              class="text-left underline decoration-dotted"
+              @click="((setting = line.aspect), (limit = String(Number(line.tolerance.toFixed(4)))))"
+            >
+              {{ line.toleranceSaid }}
+            </button>
             <template v-else>{{ line.toleranceSaid }}</template>
-            <button v-if="editable && (judged.own as Record<string, number>)[line.aspect] !== undefined && setting !== line.aspect" class="ml-1 text-quiet underline" @click="usual(line.aspect)">usual</button>
+            <button
+              v-if="
+                editable && (judged.own as Record<string, number>)[line.aspect] !== undefined && setting !== line.aspect
+              "
+              class="ml-1 text-quiet underline"
+              @click="usual(line.aspect)"
+            >
+              usual
+            </button>
           </td>
           <td><ToleranceMark :line="line" /></td>
           <td class="remedy">
-            <template v-if="line.waiver"><b class="font-[650]">{{ line.waiver.cause === 'CHEAT' ? 'A cheat' : 'Right by eye' }}</b>: {{ line.waiver.reason }} <span class="text-quiet">({{ line.waiver.author }})</span> <button v-if="editable && line.waiver.cause === 'BY_EYE'" class="underline" @click="attempt(() => call('DELETE', eye(line.aspect)))">take back</button></template>
-            <form v-else-if="saying === line.aspect" class="flex gap-1" @submit.prevent="say(line)"><input v-model="reason" class="field" maxlength="500" aria-label="Why it is right by eye" placeholder="why it is right" /><button class="button">Say it</button></form>
-            <template v-else-if="line.verdict === 'OUT'"><StopsText :text="line.remedy ? settings.printed(line.remedy) : `${line.say}.`" /> <button v-if="editable" class="underline" @click="((saying = line.aspect), (reason = ''))">right by eye…</button></template>
+            <template v-if="line.waiver"
+              ><b class="font-[650]">{{ line.waiver.cause === 'CHEAT' ? 'A cheat' : 'Right by eye' }}</b
+              >: {{ line.waiver.reason }} <span class="text-quiet">({{ line.waiver.author }})</span>
+              <button
+                v-if="editable && line.waiver.cause === 'BY_EYE'"
+                class="underline"
+                @click="attempt(() => call('DELETE', eye(line.aspect)))"
+              >
+                take back
+              </button></template
+            >
+            <form v-else-if="saying === line.aspect" class="flex gap-1" @submit.prevent="say(line)">
+              <input
+                v-model="reason"
+                class="field"
+                maxlength="500"
+                aria-label="Why it is right by eye"
+                placeholder="why it is right"
+              /><button class="button">Say it</button>
+            </form>
+            <template v-else-if="line.verdict === 'OUT'"
+              ><StopsText :text="line.remedy ? settings.printed(line.remedy) : `${line.say}.`" />
+              <button v-if="editable" class="underline" @click="((saying = line.aspect), (reason = ''))">
+                right by eye…
+              </button></template
+            >
             <span v-else class="text-quiet">{{ line.verdict === 'HOLDS' ? 'holds' : 'cannot be told' }}</span>
           </td>
         </tr>

@@ -20,20 +20,31 @@ const others = ref<string[]>([])
 const answer = ref<WhiteMatch>()
 const problem = ref('')
 const candidates = computed(() => props.meter.lights.filter((l) => l.kelvin !== undefined))
-watch(candidates, (now) => {
-  if (reference.value !== TYPED && !now.some((l) => l.key === reference.value)) reference.value = now.find((l) => l.readHere)?.key ?? now[0]?.key ?? ''
-}, { immediate: true })
-watch([reference, typed, others, () => props.meter.readings.length], async () => {
-  answer.value = undefined
-  problem.value = ''
-  if (!reference.value || (reference.value === TYPED && !typed.value.trim())) return
-  const asked = reference.value === TYPED ? { white: typed.value } : { reference: reference.value }
-  try {
-    answer.value = await call<WhiteMatch>('POST', `/api/shots/${props.meter.shotId}/agree`, { body: { ...asked, others: others.value.filter((k) => k !== reference.value) } })
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
-}, { immediate: true })
+watch(
+  candidates,
+  (now) => {
+    if (reference.value !== TYPED && !now.some((l) => l.key === reference.value))
+      reference.value = now.find((l) => l.readHere)?.key ?? now[0]?.key ?? ''
+  },
+  { immediate: true },
+)
+watch(
+  [reference, typed, others, () => props.meter.readings.length],
+  async () => {
+    answer.value = undefined
+    problem.value = ''
+    if (!reference.value || (reference.value === TYPED && !typed.value.trim())) return
+    const asked = reference.value === TYPED ? { white: typed.value } : { reference: reference.value }
+    try {
+      answer.value = await call<WhiteMatch>('POST', `/api/shots/${props.meter.shotId}/agree`, {
+        body: { ...asked, others: others.value.filter((k) => k !== reference.value) },
+      })
+    } catch (failure) {
+      problem.value = sentence(failure)
+    }
+  },
+  { immediate: true },
+)
 
 /** Puts every way beside the record as a try of its own, and goes to look at them on the mark. */
 async function tryAll(ways: WhiteMatchWay[]) {
@@ -51,7 +62,10 @@ async function tryAll(ways: WhiteMatchWay[]) {
   }
 }
 function left(way: WhiteMatchWay) {
-  const parts = [Math.abs(way.residualMired) >= 0.5 ? `${signed(way.residualMired, 0)} mired` : '', Math.abs(way.residualDuv) >= 0.0005 ? `Duv ${signed(way.residualDuv, 4)}` : ''].filter(Boolean)
+  const parts = [
+    Math.abs(way.residualMired) >= 0.5 ? `${signed(way.residualMired, 0)} mired` : '',
+    Math.abs(way.residualDuv) >= 0.0005 ? `Duv ${signed(way.residualDuv, 4)}` : '',
+  ].filter(Boolean)
   return parts.length ? `left: ${parts.join(', ')}` : 'nothing left'
 }
 </script>
@@ -63,13 +77,30 @@ function left(way: WhiteMatchWay) {
     <template v-else>
       <div class="mt-1 flex flex-wrap items-center gap-2">
         <label class="text-quiet" for="white-of">white of</label>
-        <select id="white-of" v-model="reference" class="field !w-auto"><option v-for="l in candidates" :key="l.key" :value="l.key">{{ l.name }}</option><option :value="TYPED">no light: as I type</option></select>
-        <input v-if="reference === TYPED" v-model.lazy="typed" class="field !w-28" aria-label="White to measure" placeholder="4300 +0.002" />
-        <span v-if="answer" class="figure">{{ Math.round(answer.kelvin) }}<span class="unit">K</span> {{ answer.duv ? signed(answer.duv, 4) : '' }}</span>
+        <select id="white-of" v-model="reference" class="field !w-auto">
+          <option v-for="l in candidates" :key="l.key" :value="l.key">{{ l.name }}</option>
+          <option :value="TYPED">no light: as I type</option>
+        </select>
+        <input
+          v-if="reference === TYPED"
+          v-model.lazy="typed"
+          class="field !w-28"
+          aria-label="White to measure"
+          placeholder="4300 +0.002"
+        />
+        <span v-if="answer" class="figure"
+          >{{ Math.round(answer.kelvin) }}<span class="unit">K</span>
+          {{ answer.duv ? signed(answer.duv, 4) : '' }}</span
+        >
       </div>
       <fieldset class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
         <legend class="float-left mr-3 text-quiet">to agree</legend>
-        <label v-for="l in candidates.filter((c) => c.key !== reference)" :key="l.key" class="flex min-h-[28px] items-center gap-1"><input v-model="others" type="checkbox" :value="l.key" /> {{ l.name }}</label>
+        <label
+          v-for="l in candidates.filter((c) => c.key !== reference)"
+          :key="l.key"
+          class="flex min-h-[28px] items-center gap-1"
+          ><input v-model="others" type="checkbox" :value="l.key" /> {{ l.name }}</label
+        >
       </fieldset>
       <p v-if="problem" role="alert" class="mt-1">{{ problem }}</p>
       <ul v-if="answer" class="mt-1">
@@ -79,8 +110,12 @@ function left(way: WhiteMatchWay) {
           <span class="text-quiet">{{ left(way) }}</span>
         </li>
       </ul>
-      <p v-if="answer?.nominal.length" class="text-[12px] text-quiet">Not measured yet, taken at stock figures: {{ answer.nominal.join(', ') }}.</p>
-      <button v-if="answer?.ways.length" class="button mt-2" @click="tryAll(answer.ways)">Try {{ answer.ways.length === 1 ? 'it' : 'each of them' }} on the mark</button>
+      <p v-if="answer?.nominal.length" class="text-[12px] text-quiet">
+        Not measured yet, taken at stock figures: {{ answer.nominal.join(', ') }}.
+      </p>
+      <button v-if="answer?.ways.length" class="button mt-2" @click="tryAll(answer.ways)">
+        Try {{ answer.ways.length === 1 ? 'it' : 'each of them' }} on the mark
+      </button>
     </template>
   </section>
 </template>

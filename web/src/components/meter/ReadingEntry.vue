@@ -47,7 +47,12 @@ watch([line, mark], () => {
 async function keep(sure: boolean) {
   if (!line.value.trim()) return
   try {
-    const now = await outbox.send<Meter>({ method: 'POST', path: path.value, body: { ...body.value, sure }, label: `Reading ${line.value}, ${props.meter.slate}` })
+    const now = await outbox.send<Meter>({
+      method: 'POST',
+      path: path.value,
+      body: { ...body.value, sure },
+      label: `Reading ${line.value}, ${props.meter.slate}`,
+    })
     line.value = ''
     doubt.value = ''
     emit('kept', now)
@@ -64,23 +69,44 @@ defineExpose({ focus: () => field.value?.focus() })
 <template>
   <form class="entry" @submit.prevent="keep(false)">
     <div class="flex gap-2">
-      <select v-if="meter.marks.length > 1" v-model="mark" class="field !w-auto" aria-label="Mark"><option v-for="m in meter.marks" :key="m.key" :value="m.key">{{ m.name }}</option></select>
-      <input ref="field" v-model="line" class="field say" aria-label="Reading" maxlength="200" autocomplete="off" placeholder="key alone T4 1/3, 4300 K +0.002" />
+      <select v-if="meter.marks.length > 1" v-model="mark" class="field !w-auto" aria-label="Mark">
+        <option v-for="m in meter.marks" :key="m.key" :value="m.key">{{ m.name }}</option>
+      </select>
+      <input
+        ref="field"
+        v-model="line"
+        class="field say"
+        aria-label="Reading"
+        maxlength="200"
+        autocomplete="off"
+        placeholder="key alone T4 1/3, 4300 K +0.002"
+      />
       <button class="button" type="button" :aria-pressed="tapping" @click="tapping = !tapping">Tap</button>
       <button class="button button-main" type="submit" :disabled="!line.trim()">Keep</button>
     </div>
     <TapPad v-if="tapping" v-model="line" :lights="meter.lights" class="mt-2" />
     <p class="echo" aria-live="polite">
-      <template v-if="doubt"><WedgeMark act class="mr-1 inline" /> {{ doubt }} <button class="button ml-2" type="button" @click="keep(true)">Keep it, it is so</button></template>
+      <template v-if="doubt"
+        ><WedgeMark act class="mr-1 inline" /> {{ doubt }}
+        <button class="button ml-2" type="button" @click="keep(true)">Keep it, it is so</button></template
+      >
       <template v-else-if="refused"><WedgeMark class="mr-1 inline" /> {{ refused }}</template>
       <template v-else-if="understood">
-        {{ understood.light ? `${understood.light} alone` : 'all lights' }}, {{ understood.mark }}: <b class="font-[650]"><StopsText :text="settings.printed(understood.words)" /></b>
-        <template v-if="understood.solo?.kStops !== undefined">; {{ signed(understood.solo.kStops, 1) }} stop against the prediction</template>
+        {{ understood.light ? `${understood.light} alone` : 'all lights' }}, {{ understood.mark }}:
+        <b class="font-[650]"><StopsText :text="settings.printed(understood.words)" /></b>
+        <template v-if="understood.solo?.kStops !== undefined"
+          >; {{ signed(understood.solo.kStops, 1) }} stop against the prediction</template
+        >
         <template v-for="b in understood.beside" :key="b.what">; {{ b.what }} {{ signed(b.stops, 1) }}</template>
         <template v-if="understood.solo?.mired !== undefined">, {{ signed(understood.solo.mired, 0) }} mired</template>
-        <span v-if="understood.solo?.likely.length" class="block">likely: {{ understood.solo.likely.join('; or ') }}</span>
+        <span v-if="understood.solo?.likely.length" class="block"
+          >likely: {{ understood.solo.likely.join('; or ') }}</span
+        >
       </template>
-      <template v-else>One light: its name, then what is read towards it. All lights: stop, then <i>shadow</i>, <i>background</i>; <i>lit 54</i> for the monitor.</template>
+      <template v-else
+        >One light: its name, then what is read towards it. All lights: stop, then <i>shadow</i>, <i>background</i>;
+        <i>lit 54</i> for the monitor.</template
+      >
     </p>
   </form>
 </template>

@@ -7,12 +7,16 @@ import { PATHS } from '@/lib/words'
 const props = defineProps<{ light: PatchedLight; locked: boolean; marked: boolean }>()
 const emit = defineEmits<{ patch: [value: Patch]; free: []; choose: [] }>()
 
-const recorded = computed(() => (props.light.patch.universe ? `${props.light.patch.universe} / ${props.light.patch.address}` : ''))
+const recorded = computed(() =>
+  props.light.patch.universe ? `${props.light.patch.universe} / ${props.light.patch.address}` : '',
+)
 const typed = ref(recorded.value)
 const error = ref('')
 watch(recorded, (now) => (typed.value = now))
 const network = computed(() => props.light.path === 'WIRED' || props.light.path === 'WIRELESS')
-const mode = computed(() => props.light.modes.find((m) => m.name.toLowerCase() === props.light.patch.mode?.toLowerCase())?.name ?? '')
+const mode = computed(
+  () => props.light.modes.find((m) => m.name.toLowerCase() === props.light.patch.mode?.toLowerCase())?.name ?? '',
+)
 
 function where() {
   if (typed.value === recorded.value) return
@@ -22,7 +26,12 @@ function where() {
     return
   }
   error.value = ''
-  emit('patch', { ...props.light.patch, slots: mode.value ? undefined : props.light.patch.slots, universe: universe ? Number(universe) : undefined, address: address ? Number(address) : undefined })
+  emit('patch', {
+    ...props.light.patch,
+    slots: mode.value ? undefined : props.light.patch.slots,
+    universe: universe ? Number(universe) : undefined,
+    address: address ? Number(address) : undefined,
+  })
 }
 function reach(path: string) {
   const p = props.light.patch
@@ -30,31 +39,88 @@ function reach(path: string) {
   else emit('patch', { mode: p.mode, path: path as Patch['path'], group: path === 'APP' ? p.group : undefined })
 }
 function choose(name: string) {
-  emit('patch', { ...props.light.patch, mode: name || undefined, slots: props.light.modes.find((m) => m.name === name)?.slots })
+  emit('patch', {
+    ...props.light.patch,
+    mode: name || undefined,
+    slots: props.light.modes.find((m) => m.name === name)?.slots,
+  })
 }
 </script>
 
 <template>
   <tr :class="{ marked }" @focusin="emit('choose')">
-    <th scope="row"><button class="text-left font-[650]" @click="emit('choose')">{{ light.name }}</button><span class="block text-[12px] font-normal text-quiet">{{ light.unit ?? light.what }}</span></th>
+    <th scope="row">
+      <button class="text-left font-[650]" @click="emit('choose')">{{ light.name }}</button><span
+        class="block text-[12px] font-normal text-quiet"
+        >{{ light.unit ?? light.what }}</span
+      >
+    </th>
     <td>
-      <select class="field" :value="light.path" :disabled="locked" :aria-label="`How ${light.name} is reached`" @change="reach(($event.target as HTMLSelectElement).value)">
+      <select
+        class="field"
+        :value="light.path"
+        :disabled="locked"
+        :aria-label="`How ${light.name} is reached`"
+        @change="reach(($event.target as HTMLSelectElement).value)"
+      >
         <option v-for="p in PATHS" :key="p.key" :value="p.key">{{ p.name }}</option>
       </select>
     </td>
     <td>
-      <form v-if="network" class="flex gap-1" @submit.prevent="where"><input v-model="typed" class="field figure !w-24 shrink-0 grow" :disabled="locked" :aria-label="`Universe and address of ${light.name}`" :aria-invalid="!!error" placeholder="1 / 101" autocomplete="off" @blur="where" /><button v-if="!locked" type="button" class="button" :aria-label="`Next free address for ${light.name}`" title="The first room in its universe that is wide enough" @click="emit('free')">Next free</button></form>
-      <form v-else-if="light.path === 'APP'" @submit.prevent><input class="field" :value="light.patch.group ?? ''" :disabled="locked" :aria-label="`Group of ${light.name} in the app`" placeholder="group" autocomplete="off" @change="emit('patch', { ...light.patch, group: ($event.target as HTMLInputElement).value || undefined })" /></form>
+      <form v-if="network" class="flex gap-1" @submit.prevent="where">
+        <input
+          v-model="typed"
+          class="field figure !w-24 shrink-0 grow"
+          :disabled="locked"
+          :aria-label="`Universe and address of ${light.name}`"
+          :aria-invalid="!!error"
+          placeholder="1 / 101"
+          autocomplete="off"
+          @blur="where"
+        /><button
+          v-if="!locked"
+          type="button"
+          class="button"
+          :aria-label="`Next free address for ${light.name}`"
+          title="The first room in its universe that is wide enough"
+          @click="emit('free')"
+        >
+          Next free
+        </button>
+      </form>
+      <form v-else-if="light.path === 'APP'" @submit.prevent>
+        <input
+          class="field"
+          :value="light.patch.group ?? ''"
+          :disabled="locked"
+          :aria-label="`Group of ${light.name} in the app`"
+          placeholder="group"
+          autocomplete="off"
+          @change="emit('patch', { ...light.patch, group: ($event.target as HTMLInputElement).value || undefined })"
+        />
+      </form>
       <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>
     </td>
     <td>
-      <select v-if="light.modes.length" class="field" :value="mode" :disabled="locked" :aria-label="`Mode of ${light.name}`" @change="choose(($event.target as HTMLSelectElement).value)">
+      <select
+        v-if="light.modes.length"
+        class="field"
+        :value="mode"
+        :disabled="locked"
+        :aria-label="`Mode of ${light.name}`"
+        @change="choose(($event.target as HTMLSelectElement).value)"
+      >
         <option value="">{{ light.patch.mode && !mode ? `${light.patch.mode}, not known` : 'none' }}</option>
         <option v-for="m in light.modes" :key="m.name" :value="m.name">{{ m.name }}, {{ m.slots }}</option>
       </select>
       <span v-else class="text-quiet">{{ light.patch.mode ?? '' }}</span>
     </td>
-    <td class="text-[12px]">{{ light.menu ?? '' }}<span v-if="light.atTheHead.length" class="block text-quiet">at the head: {{ light.atTheHead.join(', ') }}</span></td>
+    <td class="text-[12px]">
+      {{ light.menu ?? ''
+      }}<span v-if="light.atTheHead.length" class="block text-quiet"
+        >at the head: {{ light.atTheHead.join(', ') }}</span
+      >
+    </td>
   </tr>
 </template>
 

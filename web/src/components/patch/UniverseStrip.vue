@@ -7,7 +7,13 @@ import { footprints, overlapped, placed, SLOTS, type Footprint } from '@/lib/uni
  * A universe: the whole of it as a narrow band with a window on it, and under that the strip as seen through the window. A footprint is
  * dragged along the strip, or moved with the arrows; it is kept when it is let go, or with Enter.
  */
-const props = defineProps<{ universe: PatchPage['universes'][number]; lights: PatchedLight[]; swatches: Record<string, string | undefined>; locked: boolean; marked?: string }>()
+const props = defineProps<{
+  universe: PatchPage['universes'][number]
+  lights: PatchedLight[]
+  swatches: Record<string, string | undefined>
+  locked: boolean
+  marked?: string
+}>()
 const emit = defineEmits<{ move: [light: PatchedLight, address: number]; choose: [key: string] }>()
 
 const SLOT = 7
@@ -39,11 +45,15 @@ onMounted(async () => {
   look()
   if (scroller.value) new ResizeObserver(look).observe(scroller.value)
 })
-watch(() => props.marked, (key) => {
-  const f = all.value.find((one) => one.light.key === key)
-  const seen = f && f.first >= visibleSlots.value.from && f.last <= visibleSlots.value.from + visibleSlots.value.width
-  if (f && !seen && scroller.value) scroller.value.scrollLeft = Math.max(0, (f.first - 1) * SLOT - scroller.value.clientWidth / 3)
-})
+watch(
+  () => props.marked,
+  (key) => {
+    const f = all.value.find((one) => one.light.key === key)
+    const seen = f && f.first >= visibleSlots.value.from && f.last <= visibleSlots.value.from + visibleSlots.value.width
+    if (f && !seen && scroller.value)
+      scroller.value.scrollLeft = Math.max(0, (f.first - 1) * SLOT - scroller.value.clientWidth / 3)
+  },
+)
 
 function slide(event: PointerEvent) {
   const box = band.value?.getBoundingClientRect()
@@ -60,7 +70,8 @@ function grab(event: PointerEvent, f: Footprint) {
   const scrolled = scroller.value?.scrollLeft ?? 0
   const move = (now: Event) => {
     const by = ((now as PointerEvent).clientX - from + (scroller.value?.scrollLeft ?? 0) - scrolled) / SLOT
-    if (inHand.value || Math.abs(by) >= 1) inHand.value = { key: f.light.key, first: placed(f.first + by, f.light.slots) }
+    if (inHand.value || Math.abs(by) >= 1)
+      inHand.value = { key: f.light.key, first: placed(f.first + by, f.light.slots) }
   }
   const end = (now: Event) => {
     element.removeEventListener('pointermove', move)
@@ -94,31 +105,115 @@ function key(event: KeyboardEvent, f: Footprint) {
 
 <template>
   <section class="universe" :aria-label="`Universe ${universe.universe}`">
-    <h2><span class="figure text-[19px]">{{ universe.universe }}</span> <span class="text-quiet">universe, {{ said }}; {{ universe.carriedBy.length ? `carried by ${universe.carriedBy.join(', ')}` : 'carried by no node' }}</span></h2>
-    <svg ref="band" class="band" :viewBox="`0 0 ${SLOTS} 10`" preserveAspectRatio="none" aria-hidden="true" @pointerdown="slide" @pointermove="slide">
+    <h2>
+      <span class="figure text-[19px]">{{ universe.universe }}</span>
+      <span class="text-quiet"
+        >universe, {{ said }};
+        {{ universe.carriedBy.length ? `carried by ${universe.carriedBy.join(', ')}` : 'carried by no node' }}</span
+      >
+    </h2>
+    <svg
+      ref="band"
+      class="band"
+      :viewBox="`0 0 ${SLOTS} 10`"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+      @pointerdown="slide"
+      @pointermove="slide"
+    >
       <rect width="512" height="10" class="free" />
-      <rect v-for="f in all" :key="f.light.key" :x="first(f) - 1" y="1" :width="f.last - f.first + 1" height="8" class="block" :style="{ fill: swatches[f.light.key] }" />
-      <rect v-if="all.length" :x="visibleSlots.from" y="0" :width="Math.min(visibleSlots.width, SLOTS)" height="10" class="window" vector-effect="non-scaling-stroke" />
+      <rect
+        v-for="f in all"
+        :key="f.light.key"
+        :x="first(f) - 1"
+        y="1"
+        :width="f.last - f.first + 1"
+        height="8"
+        class="block"
+        :style="{ fill: swatches[f.light.key] }"
+      />
+      <rect
+        v-if="all.length"
+        :x="visibleSlots.from"
+        y="0"
+        :width="Math.min(visibleSlots.width, SLOTS)"
+        height="10"
+        class="window"
+        vector-effect="non-scaling-stroke"
+      />
     </svg>
     <div v-if="all.length" ref="scroller" class="strip" @scroll.passive="look">
-      <svg :width="SLOTS * SLOT + 12" :height="TOP + TALL + 22" class="drawing" role="group" :aria-label="`Footprints in universe ${universe.universe}`">
+      <svg
+        :width="SLOTS * SLOT + 12"
+        :height="TOP + TALL + 22"
+        class="drawing"
+        role="group"
+        :aria-label="`Footprints in universe ${universe.universe}`"
+      >
         <rect :y="TOP" :width="SLOTS * SLOT" :height="TALL" class="free" />
         <template v-for="n in 52" :key="n">
-          <line :x1="(n - 1) * 10 * SLOT" :x2="(n - 1) * 10 * SLOT" :y1="TOP + TALL" :y2="TOP + TALL + 5" class="notch" />
+          <line
+            :x1="(n - 1) * 10 * SLOT"
+            :x2="(n - 1) * 10 * SLOT"
+            :y1="TOP + TALL"
+            :y2="TOP + TALL + 5"
+            class="notch"
+          />
           <text :x="(n - 1) * 10 * SLOT" :y="TOP + TALL + 17" class="tick">{{ (n - 1) * 10 + 1 }}</text>
         </template>
         <line :x1="SLOTS * SLOT" :x2="SLOTS * SLOT" :y1="TOP - 6" :y2="TOP + TALL + 6" class="end" />
         <g
-          v-for="f in all" :key="f.light.key" class="footprint" :class="{ locked, here: marked === f.light.key, clash: clash(f).length, past: f.last > SLOTS }" role="button" tabindex="0"
+          v-for="f in all"
+          :key="f.light.key"
+          class="footprint"
+          :class="{ locked, here: marked === f.light.key, clash: clash(f).length, past: f.last > SLOTS }"
+          role="button"
+          tabindex="0"
           :aria-label="`${f.light.name}, slots ${first(f)} to ${first(f) + f.last - f.first}${clash(f).length ? `, shares slots with ${clash(f).join(', ')}` : ''}`"
-          :transform="`translate(${(first(f) - 1) * SLOT} 0)`" @pointerdown="grab($event, f)" @keydown="key($event, f)" @blur="inHand = undefined" @focus="emit('choose', f.light.key)"
+          :transform="`translate(${(first(f) - 1) * SLOT} 0)`"
+          @pointerdown="grab($event, f)"
+          @keydown="key($event, f)"
+          @blur="inHand = undefined"
+          @focus="emit('choose', f.light.key)"
         >
           <line x1="1" x2="1" :y1="f.lane * LANE + 6" :y2="TOP" class="stem" />
-          <text x="4" :y="f.lane * LANE + 11">{{ f.light.name }}<tspan v-if="inHand?.key === f.light.key" class="figure"> {{ first(f) }}</tspan></text>
-          <rect x="0.5" :y="TOP + 2.5" :width="(f.last - f.first + 1) * SLOT - 1" :height="TALL - 5" class="block" rx="2" :style="{ fill: swatches[f.light.key] }" />
-          <rect v-if="clash(f).length" x="2" :y="TOP + 4" :width="(f.last - f.first + 1) * SLOT - 4" height="4" class="shared" />
-          <line v-for="n in f.last - f.first" :key="n" :x1="n * SLOT" :x2="n * SLOT" :y1="TOP + TALL - 8" :y2="TOP + TALL - 3" class="cut" />
-          <rect x="0" :y="f.lane * LANE" :width="Math.max((f.last - f.first + 1) * SLOT, 24)" :height="TOP + TALL - f.lane * LANE" fill="transparent" />
+          <text x="4" :y="f.lane * LANE + 11">
+            {{ f.light.name }}
+            <tspan v-if="inHand?.key === f.light.key" class="figure">{{ first(f) }}</tspan>
+          </text>
+          <rect
+            x="0.5"
+            :y="TOP + 2.5"
+            :width="(f.last - f.first + 1) * SLOT - 1"
+            :height="TALL - 5"
+            class="block"
+            rx="2"
+            :style="{ fill: swatches[f.light.key] }"
+          />
+          <rect
+            v-if="clash(f).length"
+            x="2"
+            :y="TOP + 4"
+            :width="(f.last - f.first + 1) * SLOT - 4"
+            height="4"
+            class="shared"
+          />
+          <line
+            v-for="n in f.last - f.first"
+            :key="n"
+            :x1="n * SLOT"
+            :x2="n * SLOT"
+            :y1="TOP + TALL - 8"
+            :y2="TOP + TALL - 3"
+            class="cut"
+          />
+          <rect
+            x="0"
+            :y="f.lane * LANE"
+            :width="Math.max((f.last - f.first + 1) * SLOT, 24)"
+            :height="TOP + TALL - f.lane * LANE"
+            fill="transparent"
+          />
         </g>
       </svg>
     </div>

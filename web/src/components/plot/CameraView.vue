@@ -27,7 +27,13 @@ const edges = computed(() =>
     <path :d="path([at, ...edges.map((e) => e.end)])" fill="var(--ink)" fill-opacity=".035" />
     <g v-for="e in edges" :key="e.side">
       <path :d="path([at, e.end], false)" stroke="var(--ink)" stroke-opacity=".62" stroke-dasharray="9 4" fill="none" />
-      <text class="word" text-anchor="middle" :transform="`translate(${e.word.x} ${e.word.y}) rotate(${e.turn})`" dy="-4">{{ e.side < 0 ? 'frame left' : 'frame right' }}</text>
+      <text
+        class="word"
+        text-anchor="middle"
+        :transform="`translate(${e.word.x} ${e.word.y}) rotate(${e.turn})`"
+        dy="-4"
+        >{{ e.side < 0 ? 'frame left' : 'frame right' }}</text
+      >
     </g>
   </g>
 </template>

@@ -18,10 +18,19 @@ const frames = computed(() =>
 </script>
 
 <template>
-  <g v-for="(f, i) in frames" :key="i" :transform="`translate(${f.middle.x} ${f.middle.y}) rotate(${bearing})`" class="frame">
+  <g
+    v-for="(f, i) in frames"
+    :key="i"
+    :transform="`translate(${f.middle.x} ${f.middle.y}) rotate(${bearing})`"
+    class="frame"
+  >
     <rect :x="-f.half" y="-2.5" :width="2 * f.half" height="5" fill="var(--ground)" />
     <path :d="f.hatch" stroke="var(--ink)" stroke-width=".8" />
-    <path :d="`M${-f.half},-2.5H${f.half}M${-f.half},2.5H${f.half}M${-f.half},-6V6M${f.half},-6V6`" stroke="var(--ink)" stroke-width="1.2" />
+    <path
+      :d="`M${-f.half},-2.5H${f.half}M${-f.half},2.5H${f.half}M${-f.half},-6V6M${f.half},-6V6`"
+      stroke="var(--ink)"
+      stroke-width="1.2"
+    />
     <title>{{ f.name }}</title>
   </g>
 </template>

@@ -33,12 +33,40 @@ const stand = computed(() => props.placed.placement.piece.mount === 'STAND')
 <template>
   <g :transform="`rotate(${bearing})`">
     <path v-if="stand" d="M0,0L0,17M0,0L14.7,-8.5M0,0L-14.7,-8.5" stroke="var(--quiet)" />
-    <path :d="round" :fill="on ? (placed.light?.swatch ?? 'var(--panel)') : 'var(--panel)'" stroke="var(--ground)" stroke-width="5" paint-order="stroke" />
+    <path
+      :d="round"
+      :fill="on ? (placed.light?.swatch ?? 'var(--panel)') : 'var(--panel)'"
+      stroke="var(--ground)"
+      stroke-width="5"
+      paint-order="stroke"
+    />
     <path :d="round" fill="none" stroke="var(--set)" stroke-width="1" />
     <template v-if="on && level > 0">
-      <path :d="round" fill="none" stroke="var(--ink)" :stroke-width="narrow ? 1.6 : 2" pathLength="100" :stroke-dasharray="`${level} 100`" />
-      <path :d="`M0,0V-${narrow ? 4 : 5.5}`" :transform="`translate(${notch.x} ${notch.y}) rotate(${notch.turn})`" stroke="var(--ink)" :stroke-width="narrow ? 1.8 : 2.2" />
+      <path
+        :d="round"
+        fill="none"
+        stroke="var(--ink)"
+        :stroke-width="narrow ? 1.6 : 2"
+        pathLength="100"
+        :stroke-dasharray="`${level} 100`"
+      />
+      <path
+        :d="`M0,0V-${narrow ? 4 : 5.5}`"
+        :transform="`translate(${notch.x} ${notch.y}) rotate(${notch.turn})`"
+        stroke="var(--ink)"
+        :stroke-width="narrow ? 1.8 : 2.2"
+      />
     </template>
-    <rect v-if="selected" :x="-width / 2 - 6" :y="-depth / 2 - 6" :width="width + 12" :height="depth + 12" rx="3" fill="none" stroke="var(--accent)" stroke-width="1.6" />
+    <rect
+      v-if="selected"
+      :x="-width / 2 - 6"
+      :y="-depth / 2 - 6"
+      :width="width + 12"
+      :height="depth + 12"
+      rx="3"
+      fill="none"
+      stroke="var(--accent)"
+      stroke-width="1.6"
+    />
   </g>
 </template>

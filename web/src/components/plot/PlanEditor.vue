@@ -59,7 +59,11 @@ const MOST_PETALS = 6
 const element = ref<SVGSVGElement>()
 const viewport = useViewport({
   element,
-  points: () => [...wallPoints(props.set), ...props.set.landmarks.map((l) => l.point), ...standing.value.flatMap((p) => value(p, 'PLACE') ?? [])],
+  points: () => [
+    ...wallPoints(props.set),
+    ...props.set.landmarks.map((l) => l.point),
+    ...standing.value.flatMap((p) => value(p, 'PLACE') ?? []),
+  ],
 })
 const { view, size } = viewport
 
@@ -77,7 +81,11 @@ const drawn = computed(() =>
       at: toPx(view.value, place),
       bearing: draft?.bearing ?? placed.aim?.bearingDeg ?? 0,
       light,
-      shines: light && value(placed, 'STANDING')?.state === 'ON' && (value(placed, 'LEVEL')?.percent ?? 0) > 0 && !source?.out,
+      shines:
+        light &&
+        value(placed, 'STANDING')?.state === 'ON' &&
+        (value(placed, 'LEVEL')?.percent ?? 0) > 0 &&
+        !source?.out,
       held: key === props.selected || props.also.includes(key),
       outside: value(placed, 'PLACE')?.outside ?? false,
       selected: key === props.selected,
@@ -92,8 +100,12 @@ const faded = computed(() => {
   if (!one || drawn.value.length <= CROWD) return new Set<string>()
   const mark = value(one.placed, 'AIM')?.mark
   const near = (d: (typeof drawn.value)[number]) =>
-    d.held || d.key === mark || d.placed.placement.kind === 'CAMERA' || value(d.placed, 'AIM')?.mark === one.key ||
-    (!!one.placed.placement.group && d.placed.placement.group === one.placed.placement.group) || gap(d.at, one.at) < NEAR_M * view.value.scale
+    d.held ||
+    d.key === mark ||
+    d.placed.placement.kind === 'CAMERA' ||
+    value(d.placed, 'AIM')?.mark === one.key ||
+    (!!one.placed.placement.group && d.placed.placement.group === one.placed.placement.group) ||
+    gap(d.at, one.at) < NEAR_M * view.value.scale
   return new Set(drawn.value.filter((d) => !near(d)).map((d) => d.key))
 })
 /** Marks of one group are walked one after the other. */
@@ -125,21 +137,30 @@ const flags = computed(() => {
       return [{ hint, ...flag }]
     })
 })
-const ghosted = computed(() => props.ghosts.flatMap((g) => {
-  const d = drawn.value.find((one) => one.key === g.key)
-  const at = toPx(view.value, g.at)
-  return d && (gap(at, d.at) > 2 || Math.abs(g.bearing - d.bearing) > 1) ? [{ ...g, at, to: d.at, half: Math.max(7, (d.placed.placement.piece.widthM * view.value.scale) / 2) }] : []
-}))
+const ghosted = computed(() =>
+  props.ghosts.flatMap((g) => {
+    const d = drawn.value.find((one) => one.key === g.key)
+    const at = toPx(view.value, g.at)
+    return d && (gap(at, d.at) > 2 || Math.abs(g.bearing - d.bearing) > 1)
+      ? [{ ...g, at, to: d.at, half: Math.max(7, (d.placed.placement.piece.widthM * view.value.scale) / 2) }]
+      : []
+  }),
+)
 const cameraDrawn = computed(() => drawn.value.find((d) => d.placed.placement.kind === 'CAMERA'))
-const tapes = computed(() => (chosen.value?.placed.tapes ? [chosen.value.placed.tapes.a, chosen.value.placed.tapes.b] : []))
+const tapes = computed(() =>
+  chosen.value?.placed.tapes ? [chosen.value.placed.tapes.a, chosen.value.placed.tapes.b] : [],
+)
 const room = computed(() => props.set.walls.map((w) => path(w.points.map((p) => toPx(view.value, p)))).join(''))
 const closed = computed(() => props.set.walls.some((w) => isClosed(w.points)))
 
 /** The opening that a light outside shines through: the one nearest to its aim. */
 function through(d: { at: Px; bearing: number; outside: boolean }): [Px, Px] | undefined {
   if (!d.outside) return undefined
-  const ends = props.set.openings.filter((o) => o.kind === 'WINDOW').map((o): [Px, Px] => [toPx(view.value, o.from), toPx(view.value, o.to)])
-  const off = ([a, b]: [Px, Px]) => Math.abs(((bearingBetween(d.at, { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }) - d.bearing + 540) % 360) - 180)
+  const ends = props.set.openings
+    .filter((o) => o.kind === 'WINDOW')
+    .map((o): [Px, Px] => [toPx(view.value, o.from), toPx(view.value, o.to)])
+  const off = ([a, b]: [Px, Px]) =>
+    Math.abs(((bearingBetween(d.at, { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }) - d.bearing + 540) % 360) - 180)
   return ends.sort((a, b) => off(a) - off(b))[0]
 }
 
@@ -158,19 +179,25 @@ function extent(placed: Placed, bearing: number): Px {
 }
 
 const labels = computed(() => {
-  const wanted = drawn.value.map((d) => ({
-    key: d.key,
-    at: d.at,
-    clear: extent(d.placed, d.bearing),
-    width: Math.max(d.placed.placement.name.length * 7.2, figures(d.placed).length * 7.2) + (d.changed ? 12 : 0),
-    height: figures(d.placed) ? 30 : 16,
-    needed: d.held || d.placed.placement.kind === 'MARK' || d.placed.placement.kind === 'CAMERA',
-  })).filter((d) => !faded.value.has(d.key))
-  return placeLabels(wanted, [
-    ...props.set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })),
-    ...flags.value,
-    ...tapes.value.map((t) => around(tapePlate(toPx(view.value, t.from), chosen.value!.at), PLATE_PX)),
-  ], { left: 0, top: 0, right: size.value.width, bottom: size.value.height })
+  const wanted = drawn.value
+    .map((d) => ({
+      key: d.key,
+      at: d.at,
+      clear: extent(d.placed, d.bearing),
+      width: Math.max(d.placed.placement.name.length * 7.2, figures(d.placed).length * 7.2) + (d.changed ? 12 : 0),
+      height: figures(d.placed) ? 30 : 16,
+      needed: d.held || d.placed.placement.kind === 'MARK' || d.placed.placement.kind === 'CAMERA',
+    }))
+    .filter((d) => !faded.value.has(d.key))
+  return placeLabels(
+    wanted,
+    [
+      ...props.set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })),
+      ...flags.value,
+      ...tapes.value.map((t) => around(tapePlate(toPx(view.value, t.from), chosen.value!.at), PLATE_PX)),
+    ],
+    { left: 0, top: 0, right: size.value.width, bottom: size.value.height },
+  )
 })
 const KNOT_PX = 11
 /** Leaves room for the knot between what is named and its name. */
@@ -186,7 +213,8 @@ const bar = computed(() => {
 /** Takes hold of a thing, with all that is moved with it: what else is chosen, and its group. */
 function moving(d: (typeof drawn.value)[number]): Grip {
   const group = d.placed.placement.group
-  const together = (o: typeof d) => (props.also.length && d.held ? o.held : !!group && o.placed.placement.group === group)
+  const together = (o: typeof d) =>
+    props.also.length && d.held ? o.held : !!group && o.placed.placement.group === group
   const also = drawn.value.filter((o) => o.key !== d.key && together(o) && !o.placed.placement.locked)
   return { kind: 'move', key: d.key, from: d.at, also: also.map((o) => ({ key: o.key, from: o.at })) }
 }
@@ -197,7 +225,8 @@ const pointer = usePlanPointer({
   locked: (key) => props.locked || !!drawn.value.find((d) => d.key === key)?.placed.placement.locked,
   turnedAbout: () => chosen.value?.at,
   onTake(wanted, more) {
-    if (wanted.kind === 'turn' || (wanted.kind === 'move' && !more && !props.also.includes(wanted.key))) emit('select', wanted.key)
+    if (wanted.kind === 'turn' || (wanted.kind === 'move' && !more && !props.also.includes(wanted.key)))
+      emit('select', wanted.key)
     else if (wanted.kind === 'move' && more) emit('select', wanted.key, true)
   },
   onTap: () => emit('select', undefined),
@@ -235,7 +264,12 @@ function onKey(event: KeyboardEvent, key = props.selected): boolean {
   const d = drawn.value.find((one) => one.key === key)
   if (d && !props.locked && !d.placed.placement.locked) {
     const step = event.shiftKey ? FAR_NUDGE_M : event.altKey ? FINE_NUDGE_M : NUDGE_M
-    const ways: Record<string, [number, number]> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }
+    const ways: Record<string, [number, number]> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+    }
     const way = ways[event.key]
     if (way) {
       const from = toPlan(view.value, d.at)
@@ -261,10 +295,16 @@ function spoken(d: (typeof drawn.value)[number]): string {
   return words.filter(Boolean).join(', ')
 }
 
-defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetre(toPlan(view.value, { x: size.value.width / 2, y: size.value.height / 2 })) })
+defineExpose({
+  fit: viewport.fit,
+  zoom: viewport.zoom,
+  middle: () => toCentimetre(toPlan(view.value, { x: size.value.width / 2, y: size.value.height / 2 })),
+})
 </script>
 
 <template>
+  <!-- An application takes keys and pointers itself; the rule knows only buttons and fields. -->
+  <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
   <svg
     ref="element"
     class="stage"
@@ -279,21 +319,68 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
     @keydown="(event) => onKey(event) && event.preventDefault()"
   >
     <defs>
-      <clipPath id="room"><path v-if="closed" :d="room" /><rect v-else :width="size.width" :height="size.height" /></clipPath>
+      <clipPath id="room">
+        <path v-if="closed" :d="room" />
+        <rect v-else :width="size.width" :height="size.height" />
+      </clipPath>
     </defs>
     <SetLayer :set="set" :view="view" :named="tapes.map((t) => t.landmark)" />
     <template v-for="d in drawn" :key="`throw-${d.key}`">
-      <ThrowShape v-if="d.shines" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" :through="through(d)" :plain="drawn.length > CROWD" :class="{ faded: faded.has(d.key) }" />
+      <ThrowShape
+        v-if="d.shines"
+        :placed="d.placed"
+        :at="d.at"
+        :bearing="d.bearing"
+        :scale="view.scale"
+        :through="through(d)"
+        :plain="drawn.length > CROWD"
+        :class="{ faded: faded.has(d.key) }"
+      />
     </template>
-    <CameraView v-if="cameraDrawn?.placed.viewDeg" :at="cameraDrawn.at" :bearing="cameraDrawn.bearing" :view-deg="cameraDrawn.placed.viewDeg" :scale="view.scale" />
-    <FrameMark v-for="d in drawn" :key="`frame-${d.key}`" :placed="d.placed" :at="d.at" :bearing="d.bearing" :scale="view.scale" />
-    <path v-for="w in walks" :key="w.name" :d="w.d" class="walk"><title>{{ w.name }}</title></path>
-    <g v-for="r in roses" :key="`rose-${r.mark.key}`" :transform="`translate(${r.at.x} ${r.at.y})`" class="fixed-mark" :class="{ faded: r.faded }">
-      <RoseMark :mark="r.mark" :sources="light!.sources" :r0="ROSE_R0" :per-stop="ROSE_PER_STOP" :chosen="selected" :most="drawn.length > CROWD ? MOST_PETALS : undefined" :within="ROSE_WITHIN" />
+    <CameraView
+      v-if="cameraDrawn?.placed.viewDeg"
+      :at="cameraDrawn.at"
+      :bearing="cameraDrawn.bearing"
+      :view-deg="cameraDrawn.placed.viewDeg"
+      :scale="view.scale"
+    />
+    <FrameMark
+      v-for="d in drawn"
+      :key="`frame-${d.key}`"
+      :placed="d.placed"
+      :at="d.at"
+      :bearing="d.bearing"
+      :scale="view.scale"
+    />
+    <path v-for="w in walks" :key="w.name" :d="w.d" class="walk">
+      <title>{{ w.name }}</title>
+    </path>
+    <g
+      v-for="r in roses"
+      :key="`rose-${r.mark.key}`"
+      :transform="`translate(${r.at.x} ${r.at.y})`"
+      class="fixed-mark"
+      :class="{ faded: r.faded }"
+    >
+      <RoseMark
+        :mark="r.mark"
+        :sources="light!.sources"
+        :r0="ROSE_R0"
+        :per-stop="ROSE_PER_STOP"
+        :chosen="selected"
+        :most="drawn.length > CROWD ? MOST_PETALS : undefined"
+        :within="ROSE_WITHIN"
+      />
     </g>
     <g v-for="g in ghosted" :key="`ghost-${g.key}`" class="ghost">
       <path :d="path([g.at, g.to], false)" />
-      <rect :x="-g.half" y="-5" :width="2 * g.half" height="10" :transform="`translate(${g.at.x} ${g.at.y}) rotate(${g.bearing})`" />
+      <rect
+        :x="-g.half"
+        y="-5"
+        :width="2 * g.half"
+        height="10"
+        :transform="`translate(${g.at.x} ${g.at.y}) rotate(${g.bearing})`"
+      />
     </g>
     <template v-if="chosen">
       <TapeLine v-for="tape in tapes" :key="tape.landmark" :tape="tape" :to="chosen.at" :view="view" />
@@ -316,32 +403,83 @@ defineExpose({ fit: viewport.fit, zoom: viewport.zoom, middle: () => toCentimetr
       <circle r="22" fill="transparent" class="reach" />
       <HeadMark v-if="d.light" :placed="d.placed" :scale="view.scale" :bearing="d.bearing" :selected="d.held" />
       <OtherMark v-else :placed="d.placed" :scale="view.scale" :bearing="d.bearing" :selected="d.held" />
-      <path v-if="d.placed.placement.locked && d.held" d="M12,-14v-3a3.5,3.5 0 0 1 7,0v3M10.5,-14h10v7h-10z" class="lock"><title>Locked where it stands</title></path>
+      <path
+        v-if="d.placed.placement.locked && d.held"
+        d="M12,-14v-3a3.5,3.5 0 0 1 7,0v3M10.5,-14h10v7h-10z"
+        class="lock"
+      >
+        <title>Locked where it stands</title>
+      </path>
     </g>
     <g v-for="d in drawn" :key="`label-${d.key}`" class="label" :class="{ chosen: d.selected }">
       <template v-if="labels.get(d.key)">
         <g :transform="`translate(${labels.get(d.key)!.x} ${labels.get(d.key)!.y})`">
-          <path v-if="d.changed" :transform="`translate(${labels.get(d.key)!.anchor === 'start' ? 3.5 : -3.5} 8)`" d="M0,-7C4.5,-3 4.5,3 0,7C-4.5,3 -4.5,-3 0,-7Z" class="knot" />
-          <text :x="inset(d)" y="12" :text-anchor="labels.get(d.key)!.anchor" class="name">{{ d.placed.placement.name }}</text>
-          <text :x="inset(d)" y="27" :text-anchor="labels.get(d.key)!.anchor" class="figure">{{ figures(d.placed) }}</text>
+          <path
+            v-if="d.changed"
+            :transform="`translate(${labels.get(d.key)!.anchor === 'start' ? 3.5 : -3.5} 8)`"
+            d="M0,-7C4.5,-3 4.5,3 0,7C-4.5,3 -4.5,-3 0,-7Z"
+            class="knot"
+          />
+          <text :x="inset(d)" y="12" :text-anchor="labels.get(d.key)!.anchor" class="name">
+            {{ d.placed.placement.name }}
+          </text>
+          <text :x="inset(d)" y="27" :text-anchor="labels.get(d.key)!.anchor" class="figure">
+            {{ figures(d.placed) }}
+          </text>
         </g>
       </template>
     </g>
-    <g v-for="(f, i) in flags" :key="`flag-${i}`" class="flag" @pointerdown.stop @click="emit('hint', f.hint)">
-      <path :d="`M${f.at.x},${f.at.y + 10}L${f.left > f.at.x ? f.left : f.right},${f.top + 14}`" stroke="var(--ink)" fill="none" />
-      <rect :x="f.left" :y="f.top" :width="f.right - f.left" :height="f.bottom - f.top" rx="3" fill="var(--ground)" stroke="var(--ink)" />
+    <g
+      v-for="(f, i) in flags"
+      :key="`flag-${i}`"
+      class="flag"
+      role="button"
+      tabindex="0"
+      :aria-label="`${f.hint.title}. ${f.hint.reason}`"
+      @pointerdown.stop
+      @click="emit('hint', f.hint)"
+      @keydown.enter.stop="emit('hint', f.hint)"
+    >
+      <path
+        :d="`M${f.at.x},${f.at.y + 10}L${f.left > f.at.x ? f.left : f.right},${f.top + 14}`"
+        stroke="var(--ink)"
+        fill="none"
+      />
+      <rect
+        :x="f.left"
+        :y="f.top"
+        :width="f.right - f.left"
+        :height="f.bottom - f.top"
+        rx="3"
+        fill="var(--ground)"
+        stroke="var(--ink)"
+      />
       <path :d="`M${f.left + 10},${f.top + 22}h12v-9z`" fill="var(--ink)" stroke="var(--ink)" stroke-linejoin="round" />
       <text :x="f.left + 30" :y="f.top + 16" class="flag-title">{{ f.hint.title }}</text>
       <text :x="f.left + 30" :y="f.top + 32" class="flag-words">why, and on purpose</text>
     </g>
-    <g v-if="chosen && handle && !locked && !chosen.placed.placement.locked" class="handle" @pointerdown="pointer.down($event, { kind: 'turn', key: chosen.key })">
+    <g
+      v-if="chosen && handle && !locked && !chosen.placed.placement.locked"
+      class="handle"
+      @pointerdown="pointer.down($event, { kind: 'turn', key: chosen.key })"
+    >
       <path :d="path([chosen.at, handle], false)" stroke="var(--accent)" stroke-dasharray="2 3" />
       <circle :cx="handle.x" :cy="handle.y" r="16" fill="transparent" />
-      <circle :cx="handle.x" :cy="handle.y" r="5" fill="var(--ground)" stroke="var(--accent)" stroke-width="1.6" data-handle="turn" />
+      <circle
+        :cx="handle.x"
+        :cy="handle.y"
+        r="5"
+        fill="var(--ground)"
+        stroke="var(--accent)"
+        stroke-width="1.6"
+        data-handle="turn"
+      />
       <title>Turn {{ chosen.placed.placement.name }}</title>
     </g>
     <g :transform="`translate(${size.width - 34} 34)`" class="fixed-mark" aria-hidden="true">
-      <g :transform="`rotate(${set.northDeg})`"><path d="M0,14V-14M-5,-7L0,-14L5,-7" fill="none" stroke="var(--quiet)" stroke-width="1.2" /></g>
+      <g :transform="`rotate(${set.northDeg})`">
+        <path d="M0,14V-14M-5,-7L0,-14L5,-7" fill="none" stroke="var(--quiet)" stroke-width="1.2" />
+      </g>
       <text x="12" y="4">N</text>
     </g>
     <g :transform="`translate(${size.width - 24 - bar.px} ${size.height - 18})`" class="fixed-mark" aria-hidden="true">

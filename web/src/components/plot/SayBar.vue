@@ -24,7 +24,9 @@ const input = ref<HTMLInputElement>()
 const problem = computed(() => heard.value?.problems[0])
 const told = computed(() => (heard.value && !problem.value ? light.passed : []))
 const holds = computed(() => light.answer?.holds.filter((h) => heard.value?.holds.includes(h.placement)) ?? [])
-const ready = computed(() => !!heard.value && !problem.value && told.value.length > 0 && light.settled && !light.refused)
+const ready = computed(
+  () => !!heard.value && !problem.value && told.value.length > 0 && light.settled && !light.refused,
+)
 const pieces = computed(() => {
   const p = problem.value
   if (!p) return undefined
@@ -37,7 +39,9 @@ const latest = useLatest({
   onAnswer: (answer) => {
     heard.value = answer
     error.value = ''
-    light.preview = answer.problems.length ? { changes: [], holds: [] } : { changes: answer.changes, holds: answer.holds }
+    light.preview = answer.problems.length
+      ? { changes: [], holds: [] }
+      : { changes: answer.changes, holds: answer.holds }
   },
   onRefused: (refusal) => (error.value = refusal.message),
 })
@@ -101,33 +105,73 @@ defineExpose({ focus: () => input.value?.focus() })
   <section class="say" aria-label="Say it">
     <div class="line">
       <label for="say-it" class="text-quiet">Say it</label>
-      <input id="say-it" ref="input" v-model="text" class="entry" :disabled="plot.locked" autocomplete="off" spellcheck="false" :placeholder="plot.locked ? 'Not to be edited here' : 'key 45% 4300, edge down 1 stop'" :aria-invalid="!!problem" aria-describedby="say-echo" @keydown="onKey" />
+      <input
+        id="say-it"
+        ref="input"
+        v-model="text"
+        class="entry"
+        :disabled="plot.locked"
+        autocomplete="off"
+        spellcheck="false"
+        :placeholder="plot.locked ? 'Not to be edited here' : 'key 45% 4300, edge down 1 stop'"
+        :aria-invalid="!!problem"
+        aria-describedby="say-echo"
+        @keydown="onKey"
+      />
       <template v-if="text">
-        <select v-if="plot.based && !light.trying" v-model="plot.reason" class="field reason" aria-label="Why it changes">
+        <select
+          v-if="plot.based && !light.trying"
+          v-model="plot.reason"
+          class="field reason"
+          aria-label="Why it changes"
+        >
           <option v-for="r in REASONS" :key="r.key" :value="r.key">{{ r.name }}</option>
         </select>
-        <button class="button" :class="{ 'button-main': ready }" :disabled="!ready" @click="keep">{{ light.trying ? 'Into the try' : 'Keep' }} <kbd>Enter</kbd></button>
-        <button v-if="!light.trying" class="button" :disabled="!ready" @click="tryFirst">Try first <kbd>Ctrl Enter</kbd></button>
+        <button class="button" :class="{ 'button-main': ready }" :disabled="!ready" @click="keep">
+          {{ light.trying ? 'Into the try' : 'Keep' }} <kbd>Enter</kbd>
+        </button>
+        <button v-if="!light.trying" class="button" :disabled="!ready" @click="tryFirst">
+          Try first <kbd>Ctrl Enter</kbd>
+        </button>
         <button class="button" @click="clear">Not that <kbd>Esc</kbd></button>
       </template>
     </div>
     <div id="say-echo" class="echo" role="status">
       <template v-if="problem && pieces">
         <WedgeMark />
-        <span class="wrong">{{ pieces.before }}<mark>{{ pieces.wrong || '…' }}</mark>{{ pieces.after }}</span>
+        <span class="wrong"
+          >{{ pieces.before }}<mark>{{ pieces.wrong || '…' }}</mark
+          >{{ pieces.after }}</span
+        >
         <span>{{ problem.sentence }}</span>
         <button v-for="s in problem.suggestions" :key="s" class="suggestion" @click="suggest(s)">{{ s }}</button>
       </template>
-      <template v-else-if="error || (text && light.refused)"><WedgeMark act /><span>{{ error || light.refused }}</span></template>
+      <template v-else-if="error || (text && light.refused)"
+        ><WedgeMark act /><span>{{ error || light.refused }}</span></template
+      >
       <template v-else-if="heard">
-        <span v-for="c in told" :key="c.placement + c.attribute" class="told"><KnotMark /><b>{{ c.name }}</b> {{ c.label }} <template v-if="c.before"><span class="figure">{{ settings.printed(c.before) }}</span> to </template><span class="figure">{{ settings.printed(c.after) }}</span></span>
+        <span v-for="c in told" :key="c.placement + c.attribute" class="told"
+          ><KnotMark /><b>{{ c.name }}</b> {{ c.label }}
+          <template v-if="c.before"
+            ><span class="figure">{{ settings.printed(c.before) }}</span> to </template
+          ><span class="figure">{{ settings.printed(c.after) }}</span></span
+        >
         <span v-for="h in holds" :key="h.placement" class="told">
-          <template v-if="h.reachable">{{ tenths(h.changeStops) }} stops, held at <span class="figure">{{ h.levelPercent.toFixed(0) }} %</span>; {{ h.sizeFromDeg.toFixed(1) }}° to {{ h.sizeToDeg.toFixed(1) }}° as {{ h.mark }} sees it</template>
-          <template v-else><WedgeMark act />{{ h.name }} is short by {{ tenths(h.shortStops).replace('+', '') }} stop. {{ h.offers.join(', or ') }}</template>
+          <template v-if="h.reachable"
+            >{{ tenths(h.changeStops) }} stops, held at <span class="figure">{{ h.levelPercent.toFixed(0) }} %</span>;
+            {{ h.sizeFromDeg.toFixed(1) }}° to {{ h.sizeToDeg.toFixed(1) }}° as {{ h.mark }} sees it</template
+          >
+          <template v-else
+            ><WedgeMark act />{{ h.name }} is short by {{ tenths(h.shortStops).replace('+', '') }} stop.
+            {{ h.offers.join(', or ') }}</template
+          >
         </span>
         <span v-if="!told.length && !problem" class="text-quiet">That is how it is already.</span>
       </template>
-      <span v-else class="text-quiet">Names, then what changes: level, stops up or down, kelvin, gels, distance, height, on, off, hold. Commas between.</span>
+      <span v-else class="text-quiet"
+        >Names, then what changes: level, stops up or down, kelvin, gels, distance, height, on, off, hold. Commas
+        between.</span
+      >
     </div>
   </section>
 </template>

@@ -15,9 +15,7 @@ const WORD_PX = 16
 /** Whether there is room for words among the lines. */
 const roomy = computed(() => props.view.scale >= WORDS_FROM)
 const walls = computed(() => props.set.walls.map((w) => w.points.map((p) => toPx(props.view, p))))
-const rooms = computed(() =>
-  props.set.walls.flatMap((w, i) => (isClosed(w.points) ? [walls.value[i] ?? []] : [])),
-)
+const rooms = computed(() => props.set.walls.flatMap((w, i) => (isClosed(w.points) ? [walls.value[i] ?? []] : [])))
 const centre = computed(() => {
   const b = bounds(wallPoints(props.set))
   return toPx(props.view, { xM: (b.left + b.right) / 2, yM: (b.bottom + b.top) / 2 })
@@ -52,18 +50,42 @@ const underlay = computed(() => {
   const height = u.heightPx * u.metresPerPx * props.view.scale
   return { href: `/api/pictures/${u.picture}`, x: corner.x, y: corner.y - height, width, height }
 })
-const RESTRICTED = { NO_STANDS: 'no stands', NO_HAZE: 'no haze', LOAD_LIMIT: 'load limit', QUIET: 'quiet', OTHER: 'mind' }
+const RESTRICTED = {
+  NO_STANDS: 'no stands',
+  NO_HAZE: 'no haze',
+  LOAD_LIMIT: 'load limit',
+  QUIET: 'quiet',
+  OTHER: 'mind',
+}
 const restrictions = computed(() =>
-  (props.set.restrictions ?? []).filter((r) => r.outline.length).map((r, i) => {
-    const b = bounds(r.outline)
-    const corner = toPx(props.view, { xM: b.left, yM: b.top })
-    return { key: i, d: path(r.outline.map((p) => toPx(props.view, p))), at: corner, words: `${RESTRICTED[r.kind]}: ${r.note}`, short: RESTRICTED[r.kind] }
-  }),
+  (props.set.restrictions ?? [])
+    .filter((r) => r.outline.length)
+    .map((r, i) => {
+      const b = bounds(r.outline)
+      const corner = toPx(props.view, { xM: b.left, yM: b.top })
+      return {
+        key: i,
+        d: path(r.outline.map((p) => toPx(props.view, p))),
+        at: corner,
+        words: `${RESTRICTED[r.kind]}: ${r.note}`,
+        short: RESTRICTED[r.kind],
+      }
+    }),
 )
 /** Two that are close together share the room: the second is left to the list beside the plan. */
 const landmarks = computed(() => {
   const all = props.set.landmarks.map((l) => ({ name: l.name, at: toPx(props.view, l.point), worded: true }))
-  all.forEach((l, i) => (l.worded = !all.slice(0, i).some((o) => o.worded && Math.abs(o.at.y - l.at.y) < 14 && Math.abs(o.at.x - l.at.x) < Math.max(o.name.length, l.name.length) * 6.2)))
+  all.forEach(
+    (l, i) =>
+      (l.worded = !all
+        .slice(0, i)
+        .some(
+          (o) =>
+            o.worded &&
+            Math.abs(o.at.y - l.at.y) < 14 &&
+            Math.abs(o.at.x - l.at.x) < Math.max(o.name.length, l.name.length) * 6.2,
+        )),
+  )
   return all
 })
 const extent = computed(() => bounds([...wallPoints(props.set), ...props.set.landmarks.map((l) => l.point)]))
@@ -92,7 +114,10 @@ const metres = computed(() => {
 
 <template>
   <g class="set">
-    <defs><pattern id="restricted" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0,0V7" stroke="var(--quiet)" stroke-width="1" /></pattern></defs>
+    <defs
+      ><pattern id="restricted" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"
+        ><path d="M0,0V7" stroke="var(--quiet)" stroke-width="1" /></pattern
+    ></defs>
     <path v-for="(room, i) in rooms" :key="`f${i}`" :d="path(room)" fill="var(--floor)" />
     <image v-if="underlay" v-bind="underlay" preserveAspectRatio="none" class="underlay" />
     <path :d="crosses" stroke="var(--line)" />
@@ -102,25 +127,55 @@ const metres = computed(() => {
       <title>{{ r.words }}</title>
     </g>
     <path v-for="f in furniture" :key="f.name" :d="f.d" fill="none" stroke="var(--set)" stroke-width="1.2" />
-    <path v-for="(w, i) in walls" :key="`w${i}`" :d="path(w, false)" fill="none" stroke="var(--wall)" :stroke-width="Math.max(3, WALL_M * view.scale)" stroke-linejoin="miter" stroke-linecap="square" />
+    <path
+      v-for="(w, i) in walls"
+      :key="`w${i}`"
+      :d="path(w, false)"
+      fill="none"
+      stroke="var(--wall)"
+      :stroke-width="Math.max(3, WALL_M * view.scale)"
+      stroke-linejoin="miter"
+      stroke-linecap="square"
+    />
     <g v-for="o in openings" :key="o.name">
-      <path :d="path([o.from, o.to], false)" stroke="var(--ground)" :stroke-width="Math.max(3, WALL_M * view.scale) + 1" />
+      <path
+        :d="path([o.from, o.to], false)"
+        stroke="var(--ground)"
+        :stroke-width="Math.max(3, WALL_M * view.scale) + 1"
+      />
       <g v-if="o.kind === 'WINDOW'" stroke="var(--set)" stroke-width="1.2">
-        <path v-for="side in [-1, 1]" :key="side" :d="`M${o.from.x - o.uy * 2.5 * side},${o.from.y + o.ux * 2.5 * side}L${o.to.x - o.uy * 2.5 * side},${o.to.y + o.ux * 2.5 * side}`" />
+        <path
+          v-for="side in [-1, 1]"
+          :key="side"
+          :d="`M${o.from.x - o.uy * 2.5 * side},${o.from.y + o.ux * 2.5 * side}L${o.to.x - o.uy * 2.5 * side},${o.to.y + o.ux * 2.5 * side}`"
+        />
       </g>
       <g v-else fill="none" stroke="var(--set)" stroke-width="1.2">
         <path :d="`M${o.to.x},${o.to.y}L${o.to.x + o.uy * o.width},${o.to.y - o.ux * o.width * -1}`" />
-        <path :d="`M${o.from.x},${o.from.y}A${o.width},${o.width} 0 0 0 ${o.to.x + o.uy * o.width},${o.to.y + o.ux * o.width}`" stroke-dasharray="1.5 4" />
+        <path
+          :d="`M${o.from.x},${o.from.y}A${o.width},${o.width} 0 0 0 ${o.to.x + o.uy * o.width},${o.to.y + o.ux * o.width}`"
+          stroke-dasharray="1.5 4"
+        />
       </g>
       <text :x="o.word.x" :y="o.word.y" text-anchor="middle" class="word">{{ o.name }}</text>
     </g>
-    <text v-for="f in roomy ? furniture : []" :key="`t${f.name}`" class="word" text-anchor="middle" dominant-baseline="middle" :transform="`translate(${f.middle.x} ${f.middle.y}) rotate(${f.tall ? -90 : 0})`">{{ f.name }}</text>
+    <text
+      v-for="f in roomy ? furniture : []"
+      :key="`t${f.name}`"
+      class="word"
+      text-anchor="middle"
+      dominant-baseline="middle"
+      :transform="`translate(${f.middle.x} ${f.middle.y}) rotate(${f.tall ? -90 : 0})`"
+      >{{ f.name }}</text
+    >
     <g v-for="l in landmarks" :key="l.name" :transform="`translate(${l.at.x} ${l.at.y})`">
       <rect x="-4.5" y="-4.5" width="9" height="9" fill="var(--ground)" stroke="var(--quiet)" stroke-width="1.2" />
       <path d="M-4.5 4.5L4.5 -4.5" stroke="var(--quiet)" stroke-width="1.2" />
       <text v-if="roomy && l.worded && !named?.includes(l.name)" x="8" y="-7" class="word">{{ l.name }}</text>
     </g>
-    <text v-for="m in metres" :key="m.key" :x="m.x" :y="m.y" text-anchor="middle" class="word figure">{{ m.text }}</text>
+    <text v-for="m in metres" :key="m.key" :x="m.x" :y="m.y" text-anchor="middle" class="word figure">{{
+      m.text
+    }}</text>
   </g>
 </template>
 

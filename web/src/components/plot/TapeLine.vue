@@ -35,11 +35,23 @@ const plateWidth = computed(() => (text.value.figure.length + text.value.unit.le
     <g :transform="`translate(${from.x} ${from.y})`">
       <rect x="-4.5" y="-4.5" width="9" height="9" fill="var(--ground)" stroke="var(--accent)" stroke-width="1.4" />
       <path d="M-4.5 4.5L4.5 -4.5" stroke="var(--accent)" stroke-width="1.4" />
-      <text :y="letter ? -12 : -10" text-anchor="middle" class="name" :class="{ letter }">{{ letter ?? tape.landmark }}</text>
+      <text :y="letter ? -12 : -10" text-anchor="middle" class="name" :class="{ letter }">{{
+        letter ?? tape.landmark
+      }}</text>
     </g>
     <g v-if="!letter" :transform="`translate(${plate.x} ${plate.y})`">
-      <rect :x="-plateWidth / 2" y="-10.5" :width="plateWidth" height="21" rx="3" fill="var(--ground)" stroke="var(--accent)" />
-      <text y="5" text-anchor="middle" class="figure length">{{ text.figure }}<tspan v-if="text.unit" class="small" dx="3">{{ text.unit }}</tspan></text>
+      <rect
+        :x="-plateWidth / 2"
+        y="-10.5"
+        :width="plateWidth"
+        height="21"
+        rx="3"
+        fill="var(--ground)"
+        stroke="var(--accent)"
+      />
+      <text y="5" text-anchor="middle" class="figure length"
+        >{{ text.figure }}<tspan v-if="text.unit" class="small" dx="3">{{ text.unit }}</tspan></text
+      >
     </g>
   </g>
 </template>

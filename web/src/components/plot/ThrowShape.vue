@@ -47,7 +47,12 @@ function wedge(from: Px, width: number, half: number, length: number): Px[] {
   const side = along(props.bearing + 90)
   const left = move(from, side, -width / 2)
   const right = move(from, side, width / 2)
-  return [left, move(left, along(props.bearing - half), length), move(right, along(props.bearing + half), length), right]
+  return [
+    left,
+    move(left, along(props.bearing - half), length),
+    move(right, along(props.bearing + half), length),
+    right,
+  ]
 }
 
 const half = computed(() => Math.min(75, beam.value / 2))
@@ -69,7 +74,14 @@ const entering = computed(() => {
   const far = (p: Px) => move(p, along((Math.atan2(p.x - props.at.x, props.at.y - p.y) * 180) / Math.PI), reach.value)
   return [a, far(a), far(b), b]
 })
-const edges = computed(() => (soft.value || frame.value ? [] : [[first.value[0]!, first.value[1]!], [first.value[3]!, first.value[2]!]]))
+const edges = computed(() =>
+  soft.value || frame.value
+    ? []
+    : [
+        [first.value[0]!, first.value[1]!],
+        [first.value[3]!, first.value[2]!],
+      ],
+)
 </script>
 
 <template>
@@ -85,13 +97,26 @@ const edges = computed(() => (soft.value || frame.value ? [] : [[first.value[0]!
         <stop offset="1" :stop-color="swatch" stop-opacity="0" />
       </radialGradient>
     </defs>
-    <circle v-if="pool || entering" :cx="at.x" :cy="at.y" :r="pool ? Math.max(34, 0.7 * scale) : 40" :fill="`url(#pool-${key})`" />
+    <circle
+      v-if="pool || entering"
+      :cx="at.x"
+      :cy="at.y"
+      :r="pool ? Math.max(34, 0.7 * scale) : 40"
+      :fill="`url(#pool-${key})`"
+    />
     <path v-if="entering" :d="path(entering)" :fill="`url(#throw-${key})`" class="soft" clip-path="url(#room)" />
     <template v-else-if="!pool">
       <g clip-path="url(#room)">
         <path :d="path(first)" :fill="`url(#throw-${key})`" :class="{ soft: soft && !frame }" />
         <path v-if="second" :d="path(second)" :fill="`url(#throw-${key})`" class="soft" />
-        <path v-for="(edge, i) in edges" :key="i" :d="path(edge, false)" :stroke="`url(#throw-${key})`" stroke-width="1.3" fill="none" />
+        <path
+          v-for="(edge, i) in edges"
+          :key="i"
+          :d="path(edge, false)"
+          :stroke="`url(#throw-${key})`"
+          stroke-width="1.3"
+          fill="none"
+        />
       </g>
     </template>
   </g>

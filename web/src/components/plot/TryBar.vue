@@ -34,24 +34,59 @@ async function keep() {
 
 <template>
   <div class="bar" role="group" aria-label="Tries">
-    <button class="chip" :class="{ here: light.active === undefined }" :aria-pressed="light.active === undefined" @click="choose(undefined)">Record</button>
-    <button v-for="(t, i) in light.trials" :key="t.name" class="chip tried" :class="{ here: light.active === i }" :aria-pressed="light.active === i" @click="choose(i)">
+    <button
+      class="chip"
+      :class="{ here: light.active === undefined }"
+      :aria-pressed="light.active === undefined"
+      @click="choose(undefined)"
+    >
+      Record
+    </button>
+    <button
+      v-for="(t, i) in light.trials"
+      :key="t.name"
+      class="chip tried"
+      :class="{ here: light.active === i }"
+      :aria-pressed="light.active === i"
+      @click="choose(i)"
+    >
       Try {{ t.name }} <span class="text-quiet">{{ t.changes.length + t.holds.length }}</span>
     </button>
     <button class="button" :disabled="light.trials.length >= 8" @click="light.begin">Another try</button>
-    <button v-if="light.trying" class="button" :aria-pressed="light.showRecord" @click="light.showRecord = !light.showRecord">{{ light.showRecord ? 'Showing the record' : 'Look at the record' }}</button>
+    <button
+      v-if="light.trying"
+      class="button"
+      :aria-pressed="light.showRecord"
+      @click="light.showRecord = !light.showRecord"
+    >
+      {{ light.showRecord ? 'Showing the record' : 'Look at the record' }}
+    </button>
     <span v-if="light.trying && !light.trial!.changes.length" class="text-quiet">Move, type or say something.</span>
     <span class="grow" />
     <button class="button" @click="$emit('compare')">Compare</button>
     <template v-if="light.trying">
       <button class="button" @click="light.drop(light.active!)">Throw away</button>
-      <button class="button button-main" :disabled="!light.trial!.changes.length || plot.locked" @click="keeping = true">Keep try {{ light.trial!.name }}</button>
+      <button
+        class="button button-main"
+        :disabled="!light.trial!.changes.length || plot.locked"
+        @click="keeping = true"
+      >
+        Keep try {{ light.trial!.name }}
+      </button>
     </template>
     <BaseDialog :open="keeping" :title="`Keep try ${light.trial?.name ?? ''}`" :error="error" @close="keeping = false">
       <ReasonPicker v-if="plot.based" />
-      <label v-else class="block"><span class="text-[12px] text-quiet">Why this one; it stays with the record</span><input v-model="plot.note" class="field" maxlength="500" /></label>
+      <label v-else class="block"
+        ><span class="text-[12px] text-quiet">Why this one; it stays with the record</span
+        ><input v-model="plot.note" class="field" maxlength="500"
+      /></label>
       <ul class="mt-3">
-        <li v-for="c in light.answer?.changes ?? []" :key="c.placement + c.attribute"><b class="font-[650]">{{ c.name }}</b> {{ c.label }} <template v-if="c.before"><span class="figure">{{ settings.printed(c.before) }}</span> to </template><span class="figure">{{ settings.printed(c.after) }}</span></li>
+        <li v-for="c in light.answer?.changes ?? []" :key="c.placement + c.attribute">
+          <b class="font-[650]">{{ c.name }}</b> {{ c.label }}
+          <template v-if="c.before"
+            ><span class="figure">{{ settings.printed(c.before) }}</span> to </template
+          ><span class="figure">{{ settings.printed(c.after) }}</span>
+        </li>
       </ul>
       <template #buttons>
         <button class="button" @click="keeping = false">Not yet</button>

@@ -18,7 +18,10 @@ const tapes = computed(() => props.placed.tapes)
 const { view } = useViewport({
   element,
   margin: 46,
-  points: () => [...(place.value ? [place.value] : []), ...(tapes.value ? [tapes.value.a.from, tapes.value.b.from] : wallPoints(props.set))],
+  points: () => [
+    ...(place.value ? [place.value] : []),
+    ...(tapes.value ? [tapes.value.a.from, tapes.value.b.from] : wallPoints(props.set)),
+  ],
 })
 const at = computed(() => (place.value ? toPx(view.value, place.value) : undefined))
 const bearing = computed(() => props.placed.aim?.bearingDeg ?? 0)

@@ -22,13 +22,20 @@ const height = computed(() => {
   return /^(.*?) (m)$/.exec(say) ?? [say, say, '']
 })
 const what: Record<string, string> = { HEAD: 'lamp', PRACTICAL: 'lamp', FLAG: 'middle', CAMERA: 'lens', MARK: 'eyes' }
-const title = computed(() => `${placed.value.placement.name}${piece.value.mount === 'STAND' && placed.value.placement.kind !== 'CAMERA' ? ' stand' : ''}`)
+const title = computed(
+  () =>
+    `${placed.value.placement.name}${piece.value.mount === 'STAND' && placed.value.placement.kind !== 'CAMERA' ? ' stand' : ''}`,
+)
 const patch = computed(() => value(placed.value, 'PATCH'))
 const menu = computed(() => held(placed.value, 'MENU')?.say)
 const items = computed(() => value(placed.value, 'MODIFIERS')?.items ?? [])
 const gel = computed(() => items.value.find((m) => m.gel))
 const off = computed(() => value(placed.value, 'STANDING')?.state === 'OFF')
-const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LENS', 'STOP', 'SPEED', 'SHUTTER', 'WHITE'] as const).flatMap((a) => held(placed.value, a)?.say ?? []) : []))
+const camera = computed(() =>
+  placed.value.placement.kind === 'CAMERA'
+    ? (['LENS', 'STOP', 'SPEED', 'SHUTTER', 'WHITE'] as const).flatMap((a) => held(placed.value, a)?.say ?? [])
+    : [],
+)
 </script>
 
 <template>
@@ -41,26 +48,54 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
     <div class="grid grid-cols-2">
       <template v-if="tapes">
         <div v-for="(tape, i) in [tapes.a, tapes.b]" :key="tape.landmark" class="cell" :data-tape="tape.landmark">
-          <span class="what"><b class="mr-1 text-[16px] font-[650] text-ink">{{ i ? 'B' : 'A' }}</b> from {{ tape.landmark }}</span>
-          <span class="big" :class="{ imperial: settings.units === 'imperial' }">{{ settings.figure(tape.length).figure }}<span class="unit">{{ settings.figure(tape.length).unit }}</span></span>
+          <span class="what"
+            ><b class="mr-1 text-[16px] font-[650] text-ink">{{ i ? 'B' : 'A' }}</b> from {{ tape.landmark }}</span
+          >
+          <span class="big" :class="{ imperial: settings.units === 'imperial' }"
+            >{{ settings.figure(tape.length).figure
+            }}<span class="unit">{{ settings.figure(tape.length).unit }}</span></span
+          >
         </div>
       </template>
-      <p v-else class="cell col-span-2">No two landmarks are in sight of it: place it by eye from the plan{{ value(placed, 'PLACE') ? `, ${held(placed, 'PLACE')?.say}` : '' }}.</p>
+      <p v-else class="cell col-span-2">
+        No two landmarks are in sight of it: place it by eye from the plan{{
+          value(placed, 'PLACE') ? `, ${held(placed, 'PLACE')?.say}` : ''
+        }}.
+      </p>
       <div class="cell">
         <span class="what">height to {{ what[placed.placement.kind] }}</span>
-        <span class="big" :class="{ imperial: settings.units === 'imperial' }">{{ height[1] }}<span class="unit">{{ height[2] }}</span></span>
+        <span class="big" :class="{ imperial: settings.units === 'imperial' }"
+          >{{ height[1] }}<span class="unit">{{ height[2] }}</span></span
+        >
       </div>
       <div v-if="placed.aim" class="cell">
-        <span class="what">{{ placed.placement.kind === 'MARK' ? 'faces' : placed.aim.markName ? `aim at ${placed.aim.markName}` : 'aim' }}, {{ tilt(placed.aim.tiltDeg) }}</span>
+        <span class="what"
+          >{{
+            placed.placement.kind === 'MARK' ? 'faces' : placed.aim.markName ? `aim at ${placed.aim.markName}` : 'aim'
+          }}, {{ tilt(placed.aim.tiltDeg) }}</span
+        >
         <span class="big">{{ placed.aim.bearing }}</span>
       </div>
     </div>
     <p v-if="tapes" class="px-5 pt-3 text-[15px] font-[650]">
       Walking A to B, {{ piece.mount === 'STAND' ? 'the stand' : 'it' }} is on your {{ tapes.side.toLowerCase() }}.
-      <span v-if="tapes.crossing !== 'GOOD'" class="font-normal text-quiet">The tapes cross at {{ Math.round(tapes.crossingDeg) }}°: pull them twice.</span>
+      <span v-if="tapes.crossing !== 'GOOD'" class="font-normal text-quiet"
+        >The tapes cross at {{ Math.round(tapes.crossingDeg) }}°: pull them twice.</span
+      >
     </p>
-    <p v-if="step.instead" class="instead"><WedgeMark act class="mr-1 inline" /> <b class="font-[650]">Not as recorded:</b>
-      {{ [step.instead.piece, ...step.instead.values.map((v) => `${v.label} ${settings.printed(v.now)}${v.recorded ? ` (recorded ${settings.printed(v.recorded)})` : ''}`)].filter(Boolean).join('; ') }}.
+    <p v-if="step.instead" class="instead">
+      <WedgeMark act class="mr-1 inline" /> <b class="font-[650]">Not as recorded:</b>
+      {{
+        [
+          step.instead.piece,
+          ...step.instead.values.map(
+            (v) =>
+              `${v.label} ${settings.printed(v.now)}${v.recorded ? ` (recorded ${settings.printed(v.recorded)})` : ''}`,
+          ),
+        ]
+          .filter(Boolean)
+          .join('; ')
+      }}.
       <span class="text-quiet">{{ step.instead.why }} ({{ step.instead.author }})</span>
     </p>
     <dl class="facts">
@@ -70,7 +105,10 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
           <span v-if="!items.length">nothing, bare lamp</span>
           <ol v-else>
             <li v-for="(m, i) in items" :key="i">
-              <span class="figure text-quiet">{{ i + 1 }}</span> {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m, {{ m.frameDistanceM }} m from the lens</template>
+              <span class="figure text-quiet">{{ i + 1 }}</span> {{ m.name
+              }}<template v-if="m.frameWidthM">
+                on frame {{ m.frameWidthM }} m, {{ m.frameDistanceM }} m from the lens</template
+              >
               <span class="text-quiet"> −<StopsText :text="light.stack[i]?.stopsText ?? ''" /></span>
             </li>
           </ol>
@@ -78,30 +116,73 @@ const camera = computed(() => (placed.value.placement.kind === 'CAMERA' ? (['LEN
         <dt>level</dt>
         <dd>
           <template v-if="off">off</template>
-          <span v-else class="figure strong">{{ value(placed, 'LEVEL')?.percent ?? '–' }}<span class="unit">%</span></span>
+          <span v-else class="figure strong"
+            >{{ value(placed, 'LEVEL')?.percent ?? '–' }}<span class="unit">%</span></span
+          >
         </dd>
         <dt>dialled</dt>
         <dd>
-          <span class="figure strong">{{ value(placed, 'CCT')?.kelvin ?? '–' }}<span class="unit">K</span></span>, tint <span class="figure strong">{{ held(placed, 'TINT')?.say ?? '–' }}</span><template v-if="value(placed, 'COLOUR')?.saturationPercent">, <span class="figure strong">{{ held(placed, 'COLOUR')?.say }}</span></template>
-          <span v-if="light.swatch" class="block text-quiet"><span class="swatch" :style="{ background: light.swatch }" /> {{ gel ? `${gel.name}, seen by the camera` : `${Math.round(light.kelvin ?? 0)} K at the mark` }}</span>
+          <span class="figure strong">{{ value(placed, 'CCT')?.kelvin ?? '–' }}<span class="unit">K</span></span
+          >, tint <span class="figure strong">{{ held(placed, 'TINT')?.say ?? '–' }}</span><template
+            v-if="value(placed, 'COLOUR')?.saturationPercent"
+            >, <span class="figure strong">{{ held(placed, 'COLOUR')?.say }}</span></template
+          >
+          <span v-if="light.swatch" class="block text-quiet"
+            ><span class="swatch" :style="{ background: light.swatch }" />
+            {{ gel ? `${gel.name}, seen by the camera` : `${Math.round(light.kelvin ?? 0)} K at the mark` }}</span
+          >
         </dd>
         <dt>address</dt>
         <dd>
-          <template v-if="patch?.universe"><span class="figure strong">{{ patch.universe }} / {{ patch.address }}</span><template v-if="patch.mode">, {{ patch.mode }}</template><template v-if="patch.slots">, {{ patch.slots }} slots</template><template v-if="patch.path === 'WIRELESS'">, wireless</template></template>
+          <template v-if="patch?.universe"
+            ><span class="figure strong">{{ patch.universe }} / {{ patch.address }}</span
+            ><template v-if="patch.mode">, {{ patch.mode }}</template
+            ><template v-if="patch.slots">, {{ patch.slots }} slots</template
+            ><template v-if="patch.path === 'WIRELESS'">, wireless</template></template
+          >
           <template v-else>{{ patch?.path ? held(placed, 'PATCH')?.say : 'by hand at the head' }}</template>
         </dd>
-        <template v-if="piece.watts"><dt>power</dt><dd><span class="figure">{{ Math.round(piece.watts) }}<span class="unit">W</span></span>{{ piece.lamp?.upkeep.batteryWh ? `, or a battery of ${Math.round(piece.lamp.upkeep.batteryWh)} Wh` : '' }}</dd></template>
-        <template v-if="menu || piece.lamp?.upkeep.menu"><dt>menu</dt><dd>{{ menu ?? `check ${piece.lamp?.upkeep.menu}` }}</dd></template>
-        <template v-if="value(placed, 'EFFECT')"><dt>effect</dt><dd>{{ held(placed, 'EFFECT')?.say }}<span v-if="light.caution" class="block"><WedgeMark act class="mr-1 inline" />{{ light.caution }}</span></dd></template>
+        <template v-if="piece.watts"
+          ><dt>power</dt>
+          <dd>
+            <span class="figure">{{ Math.round(piece.watts) }}<span class="unit">W</span></span
+            >{{ piece.lamp?.upkeep.batteryWh ? `, or a battery of ${Math.round(piece.lamp.upkeep.batteryWh)} Wh` : '' }}
+          </dd></template
+        >
+        <template v-if="menu || piece.lamp?.upkeep.menu"
+          ><dt>menu</dt>
+          <dd>{{ menu ?? `check ${piece.lamp?.upkeep.menu}` }}</dd></template
+        >
+        <template v-if="value(placed, 'EFFECT')"
+          ><dt>effect</dt>
+          <dd>
+            {{ held(placed, 'EFFECT')?.say
+            }}<span v-if="light.caution" class="block"><WedgeMark act class="mr-1 inline" />{{ light.caution }}</span>
+          </dd></template
+        >
         <dt>beam</dt>
         <dd class="figure">{{ held(placed, 'BEAM')?.say ?? 'not recorded' }}</dd>
       </template>
-      <template v-if="camera.length"><dt>camera</dt><dd class="figure">{{ camera.join(', ') }}</dd></template>
-      <template v-if="placed.placement.kind === 'FLAG'"><dt>flag</dt><dd>{{ piece.widthM }} m wide</dd></template>
+      <template v-if="camera.length"
+        ><dt>camera</dt>
+        <dd class="figure">{{ camera.join(', ') }}</dd></template
+      >
+      <template v-if="placed.placement.kind === 'FLAG'"
+        ><dt>flag</dt>
+        <dd>{{ piece.widthM }} m wide</dd></template
+      >
     </dl>
-    <p class="px-5 pt-1"><RouterLink class="text-quiet underline" :to="{ name: 'log', params: { id: shotId }, query: { of: placed.placement.key } }">Notes and photographs of it</RouterLink></p>
+    <p class="px-5 pt-1">
+      <RouterLink
+        class="text-quiet underline"
+        :to="{ name: 'log', params: { id: shotId }, query: { of: placed.placement.key } }"
+        >Notes and photographs of it</RouterLink
+      >
+    </p>
     <ul class="px-5 pt-1">
-      <li v-for="c in step.cautions" :key="c" class="flex gap-2 py-0.5"><WedgeMark /><span>{{ c }}</span></li>
+      <li v-for="c in step.cautions" :key="c" class="flex gap-2 py-0.5">
+        <WedgeMark /><span>{{ c }}</span>
+      </li>
     </ul>
   </article>
 </template>

@@ -17,19 +17,27 @@ const tapes = computed(() => {
   const t = props.step.placed.tapes
   return t ? [t.a, t.b, ...(props.step.third ? [props.step.third] : [])] : []
 })
-watch(() => props.open, () => {
-  pulled.value = Object.fromEntries(tapes.value.map((t) => [t.landmark, '']))
-  said.value = undefined
-  error.value = ''
-}, { immediate: true })
+watch(
+  () => props.open,
+  () => {
+    pulled.value = Object.fromEntries(tapes.value.map((t) => [t.landmark, '']))
+    said.value = undefined
+    error.value = ''
+  },
+  { immediate: true },
+)
 
 async function check() {
   said.value = undefined
   error.value = ''
-  const measured = tapes.value.flatMap((t) => (pulled.value[t.landmark]?.trim() ? [{ landmark: t.landmark, length: pulled.value[t.landmark]! }] : []))
+  const measured = tapes.value.flatMap((t) =>
+    pulled.value[t.landmark]?.trim() ? [{ landmark: t.landmark, length: pulled.value[t.landmark]! }] : [],
+  )
   try {
     const run = props.runId ?? (await props.begin())
-    said.value = await call<TapeCheckView>('POST', `/api/runs/${run}/steps/${props.step.placed.placement.key}/tapes`, { body: { tapes: measured } })
+    said.value = await call<TapeCheckView>('POST', `/api/runs/${run}/steps/${props.step.placed.placement.key}/tapes`, {
+      body: { tapes: measured },
+    })
   } catch (failure) {
     error.value = sentence(failure)
   }
@@ -37,11 +45,26 @@ async function check() {
 </script>
 
 <template>
-  <BaseDialog :open="open" :title="`Check the tapes of ${step.placed.placement.name}`" :error="error" @close="emit('close')">
+  <BaseDialog
+    :open="open"
+    :title="`Check the tapes of ${step.placed.placement.name}`"
+    :error="error"
+    @close="emit('close')"
+  >
     <form id="tape-form" @submit.prevent="check">
-      <TextField v-for="(t, i) in tapes" :key="t.landmark" v-model="pulled[t.landmark]!" :label="`${'ABC'[i]} from ${t.landmark}`" :hint="`should be ${settings.figure(t.length).figure} ${settings.figure(t.length).unit}`" :maxlength="30" />
+      <TextField
+        v-for="(t, i) in tapes"
+        :key="t.landmark"
+        v-model="pulled[t.landmark]!"
+        :label="`${'ABC'[i]} from ${t.landmark}`"
+        :hint="`should be ${settings.figure(t.length).figure} ${settings.figure(t.length).unit}`"
+        :maxlength="30"
+      />
     </form>
     <p v-if="said" role="status" class="mt-2 text-[15px]">{{ said.sentence }}</p>
-    <template #buttons><button class="button" @click="emit('close')">Close</button><button class="button button-main" type="submit" form="tape-form">Check</button></template>
+    <template #buttons
+      ><button class="button" @click="emit('close')">Close</button
+      ><button class="button button-main" type="submit" form="tape-form">Check</button></template
+    >
   </BaseDialog>
 </template>

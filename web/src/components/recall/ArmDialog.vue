@@ -14,11 +14,14 @@ const confirmed = ref('')
 const error = ref('')
 const outlets = computed(() => output.now?.interfaces ?? [])
 const leaves = computed(() => !outlets.value.find((o) => o.name === outlet.value)?.loopback)
-watch(() => props.open, () => {
-  outlet.value = 'loopback'
-  confirmed.value = ''
-  error.value = ''
-})
+watch(
+  () => props.open,
+  () => {
+    outlet.value = 'loopback'
+    confirmed.value = ''
+    error.value = ''
+  },
+)
 
 async function arm() {
   if (await output.arm(outlet.value, confirmed.value)) emit('close')
@@ -33,14 +36,25 @@ async function arm() {
         <legend class="mb-1 text-[12px] text-quiet">Where it goes</legend>
         <label v-for="o in outlets" :key="o.name" class="flex min-h-8 items-center gap-2">
           <input v-model="outlet" type="radio" name="outlet" :value="o.name" />
-          <span>{{ o.loopback ? 'loopback: this machine only, the simulated rig' : `${o.name}: real lights on this network` }} <span class="figure text-quiet">{{ o.address }}</span></span>
+          <span
+            >{{
+              o.loopback ? 'loopback: this machine only, the simulated rig' : `${o.name}: real lights on this network`
+            }}
+            <span class="figure text-quiet">{{ o.address }}</span></span
+          >
         </label>
       </fieldset>
       <template v-if="leaves">
-        <p class="mt-2">This sends multicast sACN to every light that listens there. Nobody may be at a hot lamp, on a ladder or before a flash.</p>
+        <p class="mt-2">
+          This sends multicast sACN to every light that listens there. Nobody may be at a hot lamp, on a ladder or
+          before a flash.
+        </p>
         <TextField v-model="confirmed" :label="`Type ${outlet} to confirm it`" class="mt-2" />
       </template>
-      <p class="mt-2 text-quiet">Nothing is sent until a shot is recalled. Output turns off when the server stops, and with <b class="figure">.</b> or “Stop all” at any time.</p>
+      <p class="mt-2 text-quiet">
+        Nothing is sent until a shot is recalled. Output turns off when the server stops, and with
+        <b class="figure">.</b> or “Stop all” at any time.
+      </p>
     </form>
     <template #buttons>
       <button class="button" @click="emit('close')">Cancel</button>

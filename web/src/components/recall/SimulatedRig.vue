@@ -36,12 +36,22 @@ async function ask(method: string, path: string, body?: object) {
     problem.value = sentence(failure)
   }
 }
-watch(() => props.at, () => void ask('GET', '/api/rig'), { immediate: true })
+watch(
+  () => props.at,
+  () => void ask('GET', '/api/rig'),
+  { immediate: true },
+)
 
 const named = (name: string) => `/api/rig/units/${encodeURIComponent(name)}/faults`
 function fail() {
   const first = rig.value!.units[0]!.answer
-  void ask('POST', named(unit.value), fault.value === 'TWIN' ? { kind: 'WRONG_ADDRESS', universe: first.universe, address: first.address } : { kind: fault.value })
+  void ask(
+    'POST',
+    named(unit.value),
+    fault.value === 'TWIN'
+      ? { kind: 'WRONG_ADDRESS', universe: first.universe, address: first.address }
+      : { kind: fault.value },
+  )
 }
 function disturb(kind: string, priority?: number) {
   void ask('POST', '/api/rig/disturbances', { kind, universe: Number(universe.value) || 1, priority })
@@ -54,20 +64,50 @@ function disturb(kind: string, priority?: number) {
     <p class="text-quiet">A model that stands in for the lights: no real unit is touched by this.</p>
     <p v-if="problem" role="alert" class="mt-1">{{ problem }}</p>
     <template v-if="rig">
-      <p class="mt-1">{{ rig.units.length }} units hang; {{ rig.packets.received }} packets heard<template v-if="rig.packets.malformed">, {{ rig.packets.malformed }} could not be read</template><template v-if="rig.packets.outOfOrder">, {{ rig.packets.outOfOrder }} came out of order</template><template v-if="rig.packets.flooding">, {{ rig.packets.flooding }} came too fast and were dropped</template>.</p>
+      <p class="mt-1">
+        {{ rig.units.length }} units hang; {{ rig.packets.received }} packets heard<template
+          v-if="rig.packets.malformed"
+          >, {{ rig.packets.malformed }} could not be read</template
+        ><template v-if="rig.packets.outOfOrder">, {{ rig.packets.outOfOrder }} came out of order</template
+        ><template v-if="rig.packets.flooding">, {{ rig.packets.flooding }} came too fast and were dropped</template>.
+      </p>
       <template v-if="may">
-        <button class="button mt-1" @click="ask('POST', '/api/rig/units', { shotId })">Hang it as recorded in {{ slate }}</button>
+        <button class="button mt-1" @click="ask('POST', '/api/rig/units', { shotId })">
+          Hang it as recorded in {{ slate }}
+        </button>
         <form v-if="rig.units.length" class="mt-2 grid grid-cols-2 gap-2" @submit.prevent="fail">
-          <label><span class="text-[11px] text-quiet">unit</span><select v-model="unit" class="field" aria-label="unit"><option v-for="u in rig.units" :key="u.answer.unit">{{ u.answer.unit }}</option></select></label>
-          <label><span class="text-[11px] text-quiet">what goes wrong</span><select v-model="fault" class="field" aria-label="what goes wrong"><option v-for="f in FAULTS" :key="f.kind" :value="f.kind">{{ f.name }}</option></select></label>
+          <label
+            ><span class="text-[11px] text-quiet">unit</span
+            ><select v-model="unit" class="field" aria-label="unit">
+              <option v-for="u in rig.units" :key="u.answer.unit">{{ u.answer.unit }}</option>
+            </select></label
+          >
+          <label
+            ><span class="text-[11px] text-quiet">what goes wrong</span
+            ><select v-model="fault" class="field" aria-label="what goes wrong">
+              <option v-for="f in FAULTS" :key="f.kind" :value="f.kind">{{ f.name }}</option>
+            </select></label
+          >
           <button class="button" type="submit">Let it go wrong</button>
-          <button class="button" type="button" :disabled="!chosen?.faults.length" @click="ask('DELETE', named(unit))">Put {{ unit }} right</button>
+          <button class="button" type="button" :disabled="!chosen?.faults.length" @click="ask('DELETE', named(unit))">
+            Put {{ unit }} right
+          </button>
         </form>
         <div class="mt-2 flex flex-wrap gap-2">
-          <button v-for="n in rig.nodes" :key="n.name" class="button" @click="ask('PUT', `/api/rig/nodes/${encodeURIComponent(n.name)}`, { up: !n.up })">{{ n.up ? `${n.name}: take it off` : `${n.name}: back on` }}</button>
+          <button
+            v-for="n in rig.nodes"
+            :key="n.name"
+            class="button"
+            @click="ask('PUT', `/api/rig/nodes/${encodeURIComponent(n.name)}`, { up: !n.up })"
+          >
+            {{ n.up ? `${n.name}: take it off` : `${n.name}: back on` }}
+          </button>
         </div>
         <div class="mt-2 flex flex-wrap items-end gap-2">
-          <label class="w-20"><span class="text-[11px] text-quiet">universe</span><input v-model="universe" class="field figure" inputmode="numeric" /></label>
+          <label class="w-20"
+            ><span class="text-[11px] text-quiet">universe</span
+            ><input v-model="universe" class="field figure" inputmode="numeric"
+          /></label>
           <button class="button" @click="disturb('RIVAL', 100)">Another source, same priority</button>
           <button class="button" @click="disturb('RIVAL', 150)">one above ours</button>
           <button class="button" @click="disturb('MALFORMED')">broken packets</button>

@@ -22,22 +22,48 @@ const named = computed(() => PAINTS.some((p) => JSON.stringify(p.surface) === no
 
 function part(name: keyof Surface, event: Event) {
   const value = Number((event.target as HTMLInputElement).value.replace(',', '.'))
-  if (!Number.isNaN(value)) emit('change', { ...(props.surface ?? { reflectance: props.otherwise, miredShift: 0, duvShift: 0 }), [name]: value })
+  if (!Number.isNaN(value))
+    emit('change', {
+      ...(props.surface ?? { reflectance: props.otherwise, miredShift: 0, duvShift: 0 }),
+      [name]: value,
+    })
 }
 </script>
 
 <template>
   <div class="grid gap-1">
-    <label class="row"><span>{{ label }}</span>
-      <select class="field" :value="now" @change="emit('change', ($event.target as HTMLSelectElement).value ? JSON.parse(($event.target as HTMLSelectElement).value) : undefined)">
+    <label class="row"
+      ><span>{{ label }}</span>
+      <select
+        class="field"
+        :value="now"
+        @change="
+          emit(
+            'change',
+            ($event.target as HTMLSelectElement).value
+              ? JSON.parse(($event.target as HTMLSelectElement).value)
+              : undefined,
+          )
+        "
+      >
         <option value="">not known: {{ Math.round(otherwise * 100) }} % comes back</option>
-        <option v-for="p in PAINTS" :key="p.name" :value="JSON.stringify(p.surface)">{{ p.name }}, {{ Math.round(p.surface.reflectance * 100) }} %</option>
+        <option v-for="p in PAINTS" :key="p.name" :value="JSON.stringify(p.surface)">
+          {{ p.name }}, {{ Math.round(p.surface.reflectance * 100) }} %
+        </option>
         <option v-if="surface && !named" :value="now">measured</option>
       </select>
     </label>
     <div v-if="surface" class="grid grid-cols-3 gap-1 text-[11px] text-quiet">
-      <label>comes back<input class="field figure" :value="surface.reflectance" inputmode="decimal" @change="part('reflectance', $event)" /></label>
-      <label>mired<input class="field figure" :value="surface.miredShift" @change="part('miredShift', $event)" /></label>
+      <label
+        >comes back<input
+          class="field figure"
+          :value="surface.reflectance"
+          inputmode="decimal"
+          @change="part('reflectance', $event)"
+      /></label>
+      <label
+        >mired<input class="field figure" :value="surface.miredShift" @change="part('miredShift', $event)"
+      /></label>
       <label>Duv<input class="field figure" :value="surface.duvShift" @change="part('duvShift', $event)" /></label>
     </div>
   </div>

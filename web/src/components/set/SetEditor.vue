@@ -17,24 +17,47 @@ const props = defineProps<{
   /** Things that stand on the set in the open shot. */
   standing: { name: string; at: PlanPoint }[]
 }>()
-const emit = defineEmits<{ done: [points: PlanPoint[]]; corner: [index: number, at: PlanPoint, end: boolean]; pick: [at: PlanPoint, reachM: number] }>()
+const emit = defineEmits<{
+  done: [points: PlanPoint[]]
+  corner: [index: number, at: PlanPoint, end: boolean]
+  pick: [at: PlanPoint, reachM: number]
+}>()
 
 const SNAP_PX = 11
 const SQUARE_DEG = 5
 const GRID_M = 0.05
 
 const element = ref<SVGSVGElement>()
-const viewport = useViewport({ element, points: () => [...wallPoints(props.plan), ...props.plan.landmarks.map((l) => l.point), ...spread.value, { xM: 0, yM: 0 }, { xM: 4, yM: 3 }] })
+const viewport = useViewport({
+  element,
+  points: () => [
+    ...wallPoints(props.plan),
+    ...props.plan.landmarks.map((l) => l.point),
+    ...spread.value,
+    { xM: 0, yM: 0 },
+    { xM: 4, yM: 3 },
+  ],
+})
 const spread = computed(() => {
   const u = props.plan.underlay
-  return u ? [u.corner, { xM: u.corner.xM + u.widthPx * u.metresPerPx, yM: u.corner.yM + u.heightPx * u.metresPerPx }] : []
+  return u
+    ? [u.corner, { xM: u.corner.xM + u.widthPx * u.metresPerPx, yM: u.corner.yM + u.heightPx * u.metresPerPx }]
+    : []
 })
 const { view } = viewport
 const points = ref<PlanPoint[]>([])
 const at = ref<PlanPoint>()
-watch(() => props.clicks, () => (points.value = []))
+watch(
+  () => props.clicks,
+  () => (points.value = []),
+)
 
-const anchors = computed(() => [...wallPoints(props.plan), ...props.plan.openings.flatMap((o) => [o.from, o.to]), ...props.plan.landmarks.map((l) => l.point), ...points.value])
+const anchors = computed(() => [
+  ...wallPoints(props.plan),
+  ...props.plan.openings.flatMap((o) => [o.from, o.to]),
+  ...props.plan.landmarks.map((l) => l.point),
+  ...points.value,
+])
 
 /** To a corner that is near, onto a wall that is near, square to the last point, or to the next 5 cm. */
 function snapped(event: MouseEvent): PlanPoint {
@@ -49,7 +72,8 @@ function snapped(event: MouseEvent): PlanPoint {
   if (last) {
     const bearing = bearingBetween(toPx(view.value, last), px)
     const off = Math.abs(bearing - Math.round(bearing / 90) * 90)
-    if (off < SQUARE_DEG) free = Math.round(bearing / 90) % 2 ? { xM: free.xM, yM: last.yM } : { xM: last.xM, yM: free.yM }
+    if (off < SQUARE_DEG)
+      free = Math.round(bearing / 90) % 2 ? { xM: free.xM, yM: last.yM } : { xM: last.xM, yM: free.yM }
   }
   return { xM: round(free.xM), yM: round(free.yM) }
 }
@@ -114,7 +138,11 @@ function up(event: PointerEvent) {
 
 function put(point: PlanPoint) {
   const first = points.value[0]
-  const closes = props.clicks === 'many' && points.value.length > 2 && first && gap(toPx(view.value, first), toPx(view.value, point)) < SNAP_PX
+  const closes =
+    props.clicks === 'many' &&
+    points.value.length > 2 &&
+    first &&
+    gap(toPx(view.value, first), toPx(view.value, point)) < SNAP_PX
   points.value = [...points.value, closes ? first : point]
   if (points.value.length === props.clicks || closes) finish()
 }
@@ -143,21 +171,65 @@ defineExpose({ fit: viewport.fit, finish, drawing: computed(() => points.value.l
 
 <template>
   <div class="stage">
-    <svg ref="element" tabindex="0" role="application" :aria-label="`Plan to draw on. ${hint} Everything can be typed beside it too.`" :class="{ draws: clicks !== 0 }" @pointerdown="down" @pointermove="move" @pointerup="up" @wheel.prevent="viewport.zoom(Math.exp(-$event.deltaY / 500), { x: $event.offsetX, y: $event.offsetY })" @keydown="onKey" @dblclick="finish">
+    <!-- An application takes keys and pointers itself; the rule knows only buttons and fields. -->
+    <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
+    <svg
+      ref="element"
+      tabindex="0"
+      role="application"
+      :aria-label="`Plan to draw on. ${hint} Everything can be typed beside it too.`"
+      :class="{ draws: clicks !== 0 }"
+      @pointerdown="down"
+      @pointermove="move"
+      @pointerup="up"
+      @wheel.prevent="viewport.zoom(Math.exp(-$event.deltaY / 500), { x: $event.offsetX, y: $event.offsetY })"
+      @keydown="onKey"
+      @dblclick="finish"
+    >
       <SetLayer :set="plan" :view="view" />
-      <g v-for="s in standing" :key="s.name" :transform="`translate(${toPx(view, s.at).x} ${toPx(view, s.at).y})`" class="standing"><circle r="4" /><text x="8" y="4">{{ s.name }}</text></g>
-      <path v-if="line.length > 1" :d="path(line.map((p) => toPx(view, p)), false)" class="drawing-line" />
+      <g
+        v-for="s in standing"
+        :key="s.name"
+        :transform="`translate(${toPx(view, s.at).x} ${toPx(view, s.at).y})`"
+        class="standing"
+      >
+        <circle r="4" />
+        <text x="8" y="4">{{ s.name }}</text>
+      </g>
+      <path
+        v-if="line.length > 1"
+        :d="
+          path(
+            line.map((p) => toPx(view, p)),
+            false,
+          )
+        "
+        class="drawing-line"
+      />
       <circle v-for="(p, i) in points" :key="i" :cx="toPx(view, p).x" :cy="toPx(view, p).y" r="4" class="point" />
       <circle v-if="at && clicks !== 0" :cx="toPx(view, at).x" :cy="toPx(view, at).y" r="5" class="cursor" />
-      <text v-if="length && at" :x="toPx(view, at).x + 12" :y="toPx(view, at).y - 10" class="figure length">{{ length.toFixed(2) }} m</text>
-      <rect v-for="(c, i) in corners" :key="`c${i}`" :x="toPx(view, c).x - 6" :y="toPx(view, c).y - 6" width="12" height="12" class="corner" @pointerdown="grab($event, i)" />
+      <text v-if="length && at" :x="toPx(view, at).x + 12" :y="toPx(view, at).y - 10" class="figure length">
+        {{ length.toFixed(2) }} m
+      </text>
+      <rect
+        v-for="(c, i) in corners"
+        :key="`c${i}`"
+        :x="toPx(view, c).x - 6"
+        :y="toPx(view, c).y - 6"
+        width="12"
+        height="12"
+        class="corner"
+        @pointerdown="grab($event, i)"
+      />
     </svg>
     <p class="hint" role="status">{{ hint }}</p>
     <div class="zoom">
       <button class="button" aria-label="Zoom in" @click="viewport.zoom(1.25)">+</button>
       <button class="button" aria-label="Zoom out" @click="viewport.zoom(0.8)">−</button>
       <button class="button" @click="viewport.fit()">Fit</button>
-      <button v-if="clicks === 'many' && points.length > 1" class="button button-main" @click="finish">Done <kbd>Enter</kbd></button>
+      <button v-if="clicks === 'many' && points.length > 1" class="button button-main" @click="finish">
+        Done <kbd>Enter</kbd>
+      </button>
     </div>
   </div>
 </template>

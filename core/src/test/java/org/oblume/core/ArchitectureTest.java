@@ -12,11 +12,21 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
 
     @ArchTest
-    static final ArchRule coreKnowsOnlyTheJdkAndTheSunsPosition = classes().should().onlyDependOnClassesThat()
-            .resideInAnyPackage("org.oblume.core..", "java.lang..", "java.util..", "java.time", "java.math", "java.nio", "java.nio.charset",
-                    "org.jspecify.annotations", "org.shredzone.commons.suncalc..");
+    static final ArchRule coreKnowsOnlyTheJdkAndTheSunsPosition = classes()
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage(
+                    "org.oblume.core..",
+                    "java.lang..",
+                    "java.util..",
+                    "java.time",
+                    "java.math",
+                    "java.nio",
+                    "java.nio.charset",
+                    "org.jspecify.annotations",
+                    "org.shredzone.commons.suncalc..");
 
     @ArchTest
-    static final ArchRule packagesOfCoreHaveNoCycles = slices().matching("org.oblume.core.(*)..").should()
-            .beFreeOfCycles();
+    static final ArchRule packagesOfCoreHaveNoCycles =
+            slices().matching("org.oblume.core.(*)..").should().beFreeOfCycles();
 }

@@ -21,8 +21,13 @@ public record Cases(String name, JsonNode request, JsonNode answer, JsonNode tol
     public static Stream<Cases> of(String file) {
         try (InputStream json = Cases.class.getResourceAsStream("/cases/" + file + ".json")) {
             JsonNode all = new ObjectMapper().readTree(json);
-            return StreamSupport.stream(all.spliterator(), false).map(c -> new Cases(c.get("name").asText(),
-                    c.get("request"), c.get("answer"), c.get("tolerance"), c.path("problemField").asText(null)));
+            return StreamSupport.stream(all.spliterator(), false)
+                    .map(c -> new Cases(
+                            c.get("name").asText(),
+                            c.get("request"),
+                            c.get("answer"),
+                            c.get("tolerance"),
+                            c.path("problemField").asText(null)));
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
@@ -61,8 +66,11 @@ public record Cases(String name, JsonNode request, JsonNode answer, JsonNode tol
 
     public void assertAnswer(String field, double value) {
         double allowed = Math.max(tolerance.get(field).asDouble(), 1e-12);
-        assertThat(value).as(name + ": " + field)
-                .isBetween(answer.get(field).asDouble() - allowed, answer.get(field).asDouble() + allowed);
+        assertThat(value)
+                .as(name + ": " + field)
+                .isBetween(
+                        answer.get(field).asDouble() - allowed,
+                        answer.get(field).asDouble() + allowed);
     }
 
     @Override

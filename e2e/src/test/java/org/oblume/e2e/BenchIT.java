@@ -40,7 +40,14 @@ class BenchIT {
         crew.fill("stop", "9");
         crew.see("[data-rank='1']");
         String best = crew.text("[data-rank='1']").replaceAll("\\s+", " ");
-        assertThat(best).contains("T2", "4534", "Double net", "ND 0.9", "Quarter CTO", "3 mired too warm, stop and tint right; 3 filters");
+        assertThat(best)
+                .contains(
+                        "T2",
+                        "4534",
+                        "Double net",
+                        "ND 0.9",
+                        "Quarter CTO",
+                        "3 mired too warm, stop and tint right; 3 filters");
         assertThat(crew.texts("[data-rank]")).hasSize(5);
 
         crew.press("One Quarter CTO less");
@@ -59,7 +66,8 @@ class BenchIT {
         crew.fill("shadow side", "12");
         crew.seeText("10.8:1");
         crew.seeText("4.5:1");
-        assertThat(crew.text()).contains("3.4 stops", "2.2 stops", "Two sides, through BT.709", "percent divided (display-referred)");
+        assertThat(crew.text())
+                .contains("3.4 stops", "2.2 stops", "Two sides, through BT.709", "percent divided (display-referred)");
     }
 
     @Test
@@ -68,7 +76,9 @@ class BenchIT {
         crew.fill("stop set", "8 1/3");
         crew.fill("time", "1/50");
         crew.fill("light", "90 fc");
-        crew.until("see it in the address", d -> crew.path().contains("lux=90+fc") && crew.path().contains("tStop=8+1/3") ? true : null);
+        crew.until(
+                "see it in the address",
+                d -> crew.path().contains("lux=90+fc") && crew.path().contains("tStop=8+1/3") ? true : null);
         String told = crew.text("[data-found=exposure]");
         crew.open(crew.path());
         crew.until("find the same", d -> crew.text("[data-found=exposure]").equals(told) ? true : null);
@@ -157,7 +167,8 @@ class BenchIT {
         crew.seeText("A 9′ 10″, B 13′ 1 1/2″");
         crew.seeText("The tapes cross at 90°, good.");
         crew.open("/bench/exposure");
-        crew.until("see the same light in foot-candles", d -> crew.value("light").equals("29.7 fc") ? true : null);
+        crew.until(
+                "see the same light in foot-candles", d -> crew.value("light").equals("29.7 fc") ? true : null);
         crew.press("Metres");
     }
 
@@ -168,8 +179,11 @@ class BenchIT {
         crew.script("navigator.clipboard.writeText = text => { window.taken = text; return Promise.resolve() }");
         crew.press("Copy as text");
         crew.press("Copied");
-        assertThat((String) crew.script("return window.taken")).contains("wall right: 10.5 of 12.8 A",
-                "lasts 1.79 h", "a qualified electrician and the local code decide");
+        assertThat((String) crew.script("return window.taken"))
+                .contains(
+                        "wall right: 10.5 of 12.8 A",
+                        "lasts 1.79 h",
+                        "a qualified electrician and the local code decide");
 
         crew.open("/bench/tape");
         crew.seeText("1.80 m right");
@@ -184,9 +198,13 @@ class BenchIT {
             crew.laptop();
             crew.open("/bench/" + bench);
             crew.see("[aria-label=Values] input");
-            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth")).as(bench).isTrue();
+            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth"))
+                    .as(bench)
+                    .isTrue();
             crew.phone();
-            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth")).as(bench).isTrue();
+            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth"))
+                    .as(bench)
+                    .isTrue();
         }
         assertThat(crew.complaints()).isEmpty();
     }

@@ -27,15 +27,24 @@ final class BigScene {
     private ObjectNode make() {
         ObjectNode file = json.objectNode().put("format", "oblume-scene").put("version", 1);
         file.putObject("production").put("name", "Long night").put("days", 9);
-        file.putObject("scene").put("number", "90").put("heading", "INT. HALL, NIGHT").put("location", "Hall")
+        file.putObject("scene")
+                .put("number", "90")
+                .put("heading", "INT. HALL, NIGHT")
+                .put("location", "Hall")
                 .put("buildOrder", "AMBIENCE_FIRST");
-        ObjectNode plan = file.putObject("set").put("name", "Hall").putObject("plan").put("northDeg", 0);
+        ObjectNode plan =
+                file.putObject("set").put("name", "Hall").putObject("plan").put("northDeg", 0);
         ArrayNode wall = plan.putArray("walls").addArray();
         double[][] corners = {{0, 0}, {WIDTH_M, 0}, {WIDTH_M, DEPTH_M}, {0, DEPTH_M}, {0, 0}};
         ArrayNode landmarks = json.arrayNode();
         for (int i = 0; i < corners.length; i++) {
             wall.addObject().put("xM", corners[i][0]).put("yM", corners[i][1]);
-            landmarks.addObject().put("name", "post " + i).putObject("point").put("xM", 0.5 + 5.5 * i).put("yM", 1 + i % 3 * 6);
+            landmarks
+                    .addObject()
+                    .put("name", "post " + i)
+                    .putObject("point")
+                    .put("xM", 0.5 + 5.5 * i)
+                    .put("yM", 1 + i % 3 * 6);
         }
         plan.putArray("openings");
         plan.putArray("furniture");
@@ -51,27 +60,41 @@ final class BigScene {
             ArrayNode changes = shot(shots, s).put("basedOn", "S" + (s - 1)).putArray("knots");
             int upTo = KNOTS - (KNOTS - knots) * (SHOTS - 1 - s) / (SHOTS - s);
             for (int i = MARKS + 1 + s; knots < upTo; i++) {
-                knot(changes, "p" + i, "LEVEL", "percent", random.nextInt(1000) / 10.0).put("reason", "MATCH");
+                knot(changes, "p" + i, "LEVEL", "percent", random.nextInt(1000) / 10.0)
+                        .put("reason", "MATCH");
             }
         }
         return file;
     }
 
     private ObjectNode shot(ArrayNode shots, int number) {
-        return shots.addObject().put("slate", "S" + number).put("description", "Shot " + number).put("stage", "PLANNED");
+        return shots.addObject()
+                .put("slate", "S" + number)
+                .put("description", "Shot " + number)
+                .put("stage", "PLANNED");
     }
 
     private void place(ArrayNode placements, ArrayNode tied, int i) {
         boolean camera = i == MARKS;
         boolean mark = i < MARKS;
         String key = "p" + i;
-        ObjectNode placement = placements.addObject().put("key", key).put("name", "Placement " + i)
-                .put("kind", mark ? "MARK" : camera ? "CAMERA" : "HEAD").put("role", mark ? "SUBJECT" : camera ? "CAMERA" : "FILL");
-        placement.putObject("piece").put("what", "Bicolour LED spot 300 W").put("widthM", camera ? 0.0249 : 0.3).put("watts", 320)
+        ObjectNode placement = placements
+                .addObject()
+                .put("key", key)
+                .put("name", "Placement " + i)
+                .put("kind", mark ? "MARK" : camera ? "CAMERA" : "HEAD")
+                .put("role", mark ? "SUBJECT" : camera ? "CAMERA" : "FILL");
+        placement
+                .putObject("piece")
+                .put("what", "Bicolour LED spot 300 W")
+                .put("widthM", camera ? 0.0249 : 0.3)
+                .put("watts", 320)
                 .put("mount", "STAND");
         knot(tied, key, "STANDING", "state", "ON");
         ObjectNode place = value(tied, key, "PLACE");
-        place.put("xM", 0.5 + random.nextDouble() * (WIDTH_M - 1)).put("yM", 0.5 + random.nextDouble() * (DEPTH_M - 1)).put("outside", false);
+        place.put("xM", 0.5 + random.nextDouble() * (WIDTH_M - 1))
+                .put("yM", 0.5 + random.nextDouble() * (DEPTH_M - 1))
+                .put("outside", false);
         knot(tied, key, "HEIGHT", "heightM", 1 + random.nextInt(20) / 10.0);
         ObjectNode aim = value(tied, key, "AIM");
         if (mark) {
@@ -87,9 +110,17 @@ final class BigScene {
             knot(tied, key, "CCT", "kelvin", 3000.0 + random.nextInt(3000));
             knot(tied, key, "TINT", "duv", 0.0);
             knot(tied, key, "BEAM", "beamDeg", 40.0);
-            ObjectNode modifier = value(tied, key, "MODIFIERS").putArray("items").addObject();
-            modifier.put("name", "Quarter CTO").put("stops", 0.3).put("miredShift", 42).put("duvShift", 0).put("softens", false);
-            value(tied, key, "PATCH").put("universe", 1 + i / 50).put("address", 1 + i % 50 * 10).put("slots", 8);
+            ObjectNode modifier =
+                    value(tied, key, "MODIFIERS").putArray("items").addObject();
+            modifier.put("name", "Quarter CTO")
+                    .put("stops", 0.3)
+                    .put("miredShift", 42)
+                    .put("duvShift", 0)
+                    .put("softens", false);
+            value(tied, key, "PATCH")
+                    .put("universe", 1 + i / 50)
+                    .put("address", 1 + i % 50 * 10)
+                    .put("slots", 8);
         }
     }
 
@@ -100,7 +131,11 @@ final class BigScene {
 
     private ObjectNode value(ArrayNode knotsOfShot, String key, String attribute) {
         knots++;
-        ObjectNode knot = knotsOfShot.addObject().put("placement", key).put("attribute", attribute).put("author", "generator")
+        ObjectNode knot = knotsOfShot
+                .addObject()
+                .put("placement", key)
+                .put("attribute", attribute)
+                .put("author", "generator")
                 .put("at", "2026-11-16T18:00:00Z");
         return knot.putObject("value");
     }

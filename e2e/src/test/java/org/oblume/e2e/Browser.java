@@ -42,14 +42,26 @@ final class Browser implements AutoCloseable {
         try {
             ChromeOptions options = new ChromeOptions();
             options.setBinary("/usr/bin/chromium");
-            options.addArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
-                    "--disable-background-networking", "--disable-component-update", "--disable-sync", "--hide-scrollbars",
-                    "--force-device-scale-factor=1", "--user-data-dir=" + Files.createTempDirectory("oblume-chromium"));
+            options.addArguments(
+                    "--headless=new",
+                    "--no-sandbox",
+                    "--disable-gpu",
+                    "--disable-quic",
+                    "--no-first-run",
+                    "--disable-background-networking",
+                    "--disable-component-update",
+                    "--disable-sync",
+                    "--hide-scrollbars",
+                    "--force-device-scale-factor=1",
+                    "--user-data-dir=" + Files.createTempDirectory("oblume-chromium"));
             LoggingPreferences logs = new LoggingPreferences();
             logs.enable(LogType.BROWSER, Level.SEVERE);
             options.setCapability(ChromeOptions.LOGGING_PREFS, logs);
-            driver = new ChromeDriver(new ChromeDriverService.Builder()
-                    .usingDriverExecutable(new File("/usr/bin/chromedriver")).build(), options);
+            driver = new ChromeDriver(
+                    new ChromeDriverService.Builder()
+                            .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+                            .build(),
+                    options);
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         }
@@ -65,7 +77,8 @@ final class Browser implements AutoCloseable {
     }
 
     private void size(int width, int height, boolean mobile) {
-        driver.executeCdpCommand("Emulation.setDeviceMetricsOverride",
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
     }
 
@@ -73,7 +86,10 @@ final class Browser implements AutoCloseable {
     Browser open(String path) {
         if (!signedIn) {
             driver.get(address + "/");
-            until("see who may come in", d -> d.findElements(By.id("sign-in-title")).stream().findFirst().map(WebElement::getText).orElse(null));
+            until("see who may come in", d -> d.findElements(By.id("sign-in-title")).stream()
+                    .findFirst()
+                    .map(WebElement::getText)
+                    .orElse(null));
             if (text().contains("take a role")) {
                 goIn("lead");
             } else {
@@ -113,8 +129,10 @@ final class Browser implements AutoCloseable {
 
     /** Waits for the first element of a CSS selector that can be seen. */
     WebElement see(String css) {
-        return until("see " + css, d -> d.findElements(By.cssSelector(css)).stream().filter(WebElement::isDisplayed)
-                .findFirst().orElse(null));
+        return until("see " + css, d -> d.findElements(By.cssSelector(css)).stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst()
+                .orElse(null));
     }
 
     /** Waits until the page shows a text. */
@@ -123,7 +141,8 @@ final class Browser implements AutoCloseable {
     }
 
     void gone(String css) {
-        until("no longer see " + css,
+        until(
+                "no longer see " + css,
                 d -> d.findElements(By.cssSelector(css)).stream().noneMatch(WebElement::isDisplayed) ? css : null);
     }
 
@@ -136,17 +155,23 @@ final class Browser implements AutoCloseable {
     }
 
     List<String> texts(String css) {
-        return driver.findElements(By.cssSelector(css)).stream().map(WebElement::getText).toList();
+        return driver.findElements(By.cssSelector(css)).stream()
+                .map(WebElement::getText)
+                .toList();
     }
 
     /** Presses the button, link or menu item of that name. */
     void press(String name) {
         String quoted = "\"" + name + "\"";
-        By named = By.xpath("//*[self::button or self::a or @role='button' or @role='option' or @role='menuitem' or @role='radio']"
-                + "[normalize-space()=" + quoted + " or @aria-label=" + quoted + "]");
+        By named = By.xpath(
+                "//*[self::button or self::a or @role='button' or @role='option' or @role='menuitem' or @role='radio']"
+                        + "[normalize-space()=" + quoted + " or @aria-label=" + quoted + "]");
         until("press " + name, d -> {
-            WebElement button = d.findElements(named).stream().filter(WebElement::isDisplayed).filter(WebElement::isEnabled)
-                    .reduce((first, last) -> last).orElse(null);
+            WebElement button = d.findElements(named).stream()
+                    .filter(WebElement::isDisplayed)
+                    .filter(WebElement::isEnabled)
+                    .reduce((first, last) -> last)
+                    .orElse(null);
             if (button != null) {
                 button.click();
             }
@@ -166,10 +191,14 @@ final class Browser implements AutoCloseable {
     /** Chooses from the list with that label. */
     void choose(String label, String option) {
         WebElement list = see("select[aria-label=\"" + label + "\"]");
-        until("choose " + option, d -> list.findElements(By.tagName("option")).stream().filter(o -> o.getText().equals(option)).findFirst().map(o -> {
-            o.click();
-            return true;
-        }).orElse(null));
+        until("choose " + option, d -> list.findElements(By.tagName("option")).stream()
+                .filter(o -> o.getText().equals(option))
+                .findFirst()
+                .map(o -> {
+                    o.click();
+                    return true;
+                })
+                .orElse(null));
     }
 
     /** What stands in the field with that label. */
@@ -178,9 +207,14 @@ final class Browser implements AutoCloseable {
     }
 
     private WebElement field(String label) {
-        return until("find field " + label, d -> d.findElements(By.xpath(
-                "//label[.//span[normalize-space()=\"" + label + "\"] or normalize-space()=\"" + label + "\"]//input | //input[@id=//label[normalize-space()=\"" + label + "\"]/@for] | //input[@aria-label=\""
-                        + label + "\"]")).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
+        return until("find field " + label, d -> d
+                .findElements(By.xpath("//label[.//span[normalize-space()=\"" + label + "\"] or normalize-space()=\""
+                        + label + "\"]//input | //input[@id=//label[normalize-space()=\"" + label
+                        + "\"]/@for] | //input[@aria-label=\"" + label + "\"]"))
+                .stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst()
+                .orElse(null));
     }
 
     /** Types over a recorded value in the inspector and keeps it with Enter. */
@@ -201,8 +235,12 @@ final class Browser implements AutoCloseable {
 
     /** Waits until a recorded value reads so. */
     void reads(String attribute, String text) {
-        until(attribute + " reads " + text, d -> d.findElements(By.cssSelector("[data-attribute=" + attribute + "]")).stream()
-                .anyMatch(e -> packed(e.getText()).contains(packed(text))) ? text : null);
+        until(
+                attribute + " reads " + text,
+                d -> d.findElements(By.cssSelector("[data-attribute=" + attribute + "]")).stream()
+                                .anyMatch(e -> packed(e.getText()).contains(packed(text)))
+                        ? text
+                        : null);
     }
 
     /** A figure and its unit stand apart by a margin, not by a space. */
@@ -220,31 +258,49 @@ final class Browser implements AutoCloseable {
     }
 
     void pressWithControl(String key) {
-        new Actions(driver).keyDown(Keys.CONTROL).sendKeys(key).keyUp(Keys.CONTROL).perform();
+        new Actions(driver)
+                .keyDown(Keys.CONTROL)
+                .sendKeys(key)
+                .keyUp(Keys.CONTROL)
+                .perform();
     }
 
     void pressWithShift(WebElement what) {
         new Actions(driver).keyDown(Keys.SHIFT).click(what).keyUp(Keys.SHIFT).perform();
     }
 
-    /** Clicks a point of an element. @param script answers px from its top left, [x, y] */
+    /**
+     * Clicks a point of an element.
+     *
+     * @param script answers px from its top left, [x, y]
+     */
     @SuppressWarnings("unchecked")
     void clickAt(WebElement what, String script) {
         List<Number> at = (List<Number>) driver.executeScript(script);
         Dimension size = what.getSize();
-        new Actions(driver).moveToElement(what, (int) Math.round(at.get(0).doubleValue() - size.getWidth() / 2.0),
-                (int) Math.round(at.get(1).doubleValue() - size.getHeight() / 2.0)).click().perform();
+        new Actions(driver)
+                .moveToElement(what, (int) Math.round(at.get(0).doubleValue() - size.getWidth() / 2.0), (int)
+                        Math.round(at.get(1).doubleValue() - size.getHeight() / 2.0))
+                .click()
+                .perform();
     }
 
     void drag(WebElement what, int dx, int dy) {
-        new Actions(driver).moveToElement(what).clickAndHold().moveByOffset(dx / 2, dy / 2)
-                .moveByOffset(dx - dx / 2, dy - dy / 2).release().perform();
+        new Actions(driver)
+                .moveToElement(what)
+                .clickAndHold()
+                .moveByOffset(dx / 2, dy / 2)
+                .moveByOffset(dx - dx / 2, dy - dy / 2)
+                .release()
+                .perform();
     }
 
     /** Whether this device has a network. */
     void network(boolean there) {
         driver.executeCdpCommand("Network.enable", Map.of());
-        driver.executeCdpCommand("Network.emulateNetworkConditions", Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+        driver.executeCdpCommand(
+                "Network.emulateNetworkConditions",
+                Map.of("offline", !there, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
     }
 
     void upload(String css, Path file) {
@@ -253,10 +309,14 @@ final class Browser implements AutoCloseable {
 
     /** Runs script in the page and waits for the promise it returns; its {@code fetch} may edit as the page may. */
     Object fetch(String script) {
-        return ((JavascriptExecutor) driver).executeAsyncScript("""
+        return ((JavascriptExecutor) driver)
+                .executeAsyncScript(
+                        """
                 const pass = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
                 const fetch = (path, how = {}) => window.fetch(path, { ...how, headers: { ...how.headers, ...(pass && { 'X-XSRF-TOKEN': pass }) } });
-                """ + "const done = arguments[arguments.length - 1]; (async () => {" + script + "})().then(done, e => done('failed: ' + e))");
+                """
+                                + "const done = arguments[arguments.length - 1]; (async () => {" + script
+                                + "})().then(done, e => done('failed: ' + e))");
     }
 
     Object script(String script) {
@@ -265,11 +325,16 @@ final class Browser implements AutoCloseable {
 
     /** Milliseconds from asking for a page until so many elements have been drawn, by the browser's own clock. */
     double timeUntilDrawn(String path, String css, int count) {
-        driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", """
+        driver.executeCdpCommand(
+                "Page.addScriptToEvaluateOnNewDocument",
+                Map.of(
+                        "source",
+                        """
                 (function look() {
                   if (document.querySelectorAll('%s').length >= %d) requestAnimationFrame(() => window.drawnAt ??= performance.now());
                   else requestAnimationFrame(look);
-                })()""".formatted(css, count)));
+                })()"""
+                                .formatted(css, count)));
         open(path);
         return ((Number) until("see it drawn", d -> d.executeScript("return window.drawnAt"))).doubleValue();
     }
@@ -285,15 +350,30 @@ final class Browser implements AutoCloseable {
 
     /** What the page's console complained of, other than refused requests, which are answered on the screen. */
     List<String> complaints() {
-        return driver.manage().logs().get(LogType.BROWSER).getAll().stream().map(LogEntry::getMessage)
-                .filter(m -> !m.contains("Failed to load resource")).toList();
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .map(LogEntry::getMessage)
+                .filter(m -> !m.contains("Failed to load resource"))
+                .toList();
     }
 
     <T> T until(String what, Function<ChromeDriver, T> condition) {
-        return new WebDriverWait(driver, PATIENCE).pollingEvery(GLANCE).withMessage(() -> "could not " + what + " on " + path() + ":\n" + text())
-                .ignoring(StaleElementReferenceException.class).ignoring(NoSuchElementException.class)
+        return new WebDriverWait(driver, PATIENCE)
+                .pollingEvery(GLANCE)
+                .withMessage(() -> "could not " + what + " on " + path() + ":\n" + text())
+                .ignoring(StaleElementReferenceException.class)
+                .ignoring(NoSuchElementException.class)
                 .ignoring(org.openqa.selenium.ElementClickInterceptedException.class)
                 .until(d -> condition.apply(driver));
+    }
+
+    /** Makes it a device that was never here: nobody signed in, nothing kept, with a network. */
+    void forget() {
+        network(true);
+        driver.manage().deleteAllCookies();
+        driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", address, "storageTypes", "all"));
+        driver.get("about:blank");
+        laptop();
+        signedIn = false;
     }
 
     @Override

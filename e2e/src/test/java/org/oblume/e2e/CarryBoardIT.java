@@ -38,7 +38,8 @@ class CarryBoardIT {
         assertThat(cell(crew, "Key in 4C")).contains("42%", "match");
         assertThat(cell(crew, "Key in 4D")).contains("66%", "cheat");
         assertThat(cell(crew, "Edge in 4D")).contains("off", "fix");
-        assertThat(crew.see("[aria-label='Bench lamp in 4C: carries from 4B']").getText()).isEmpty();
+        assertThat(crew.see("[aria-label='Bench lamp in 4C: carries from 4B']").getText())
+                .isEmpty();
         assertThat(crew.text("footer h2")).isEqualTo("Key in 4C");
         assertThat(crew.text("footer")).contains("0.51 m closer", "58 to 42 %", "The frame came in; ratio held.");
         check("cheats only");
@@ -99,14 +100,21 @@ class CarryBoardIT {
         crew.open("/shots/3/carry");
         crew.press("What to do from 4B to 4C");
         crew.seeText("4B to 4C");
-        assertThat(crew.text("aside")).contains("Electric", "Grip", "Control", "Key to 2.12 m from window post, 1.46 m from door post", "Recall 4C:");
+        assertThat(crew.text("aside"))
+                .contains(
+                        "Electric",
+                        "Grip",
+                        "Control",
+                        "Key to 2.12 m from window post, 1.46 m from door post",
+                        "Recall 4C:");
         grip.phone();
         grip.open("/moves/shot-2/shot-3");
         grip.seeText("0 of");
         grip.pressCss(".step input");
         grip.seeText("1 of");
         crew.until("see it ticked on the board", d -> crew.text("aside").contains("done by key grip") ? true : null);
-        assertThat((Boolean) grip.script("return document.documentElement.scrollWidth <= innerWidth")).isTrue();
+        assertThat((Boolean) grip.script("return document.documentElement.scrollWidth <= innerWidth"))
+                .isTrue();
         grip.laptop();
     }
 
@@ -124,12 +132,15 @@ class CarryBoardIT {
 
     @Test
     void aNameIsShownAsItIsWrittenAndNothingInItRuns() {
-        assertThat(crew.fetch("""
+        assertThat(
+                        crew.fetch(
+                                """
                 const name = '<img src=x onerror="window.hit=1">';
                 const plot = await (await fetch('/api/shots/7/plot')).json();
                 const { placement, version } = plot.placements.find(p => p.placement.key === 'edge');
                 return (await fetch('/api/shots/7/placements/edge', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': String(version) },
-                  body: JSON.stringify({ name, role: placement.role }) })).status""")).isEqualTo(200L);
+                  body: JSON.stringify({ name, role: placement.role }) })).status"""))
+                .isEqualTo(200L);
         for (String view : new String[] {"carry", "plot", "light", "rebuild", "log"}) {
             crew.open("/shots/7/" + view);
             crew.seeText(view.equals("log") ? "Takes" : "<img src=x onerror");
@@ -141,7 +152,8 @@ class CarryBoardIT {
     void aTakeThatIsSentTwiceIsOneTake() {
         crew.open("/shots/8/log");
         crew.see("[aria-label='Takes'] form");
-        crew.script("const form = document.querySelector('[aria-label=Takes] form'); form.requestSubmit(); form.requestSubmit()");
+        crew.script(
+                "const form = document.querySelector('[aria-label=Takes] form'); form.requestSubmit(); form.requestSubmit()");
         crew.seeText("Take 2");
         assertThat(crew.texts(".take")).hasSize(1);
         crew.press("Take 1, not circled");
@@ -159,7 +171,11 @@ class CarryBoardIT {
         crew.fill("Slate", "22AA");
         crew.press("Make shot");
         crew.gone("[role=dialog]");
-        crew.until("see it between", d -> crew.texts("[role=columnheader] .slate-name").equals(java.util.List.of("22A", "22AA", "22B")) ? true : null);
+        crew.until(
+                "see it between",
+                d -> crew.texts("[role=columnheader] .slate-name").equals(java.util.List.of("22A", "22AA", "22B"))
+                        ? true
+                        : null);
         crew.seeText("from 22AA");
         crew.press("Shot 22B");
         crew.press("22B…");
@@ -187,12 +203,22 @@ class CarryBoardIT {
         look("Key", "70% 5600", "Day");
         look("Key", "40% 4000", "Dusk");
         look("Key", "off", "Night");
-        crew.until("see three looks beside the shots", d -> crew.texts("[role=columnheader].look .slate-name").equals(java.util.List.of("Day", "Dusk", "Night")) ? true : null);
-        String row = crew.texts("[role=row]").stream().filter(r -> r.startsWith("Key")).findFirst().orElseThrow();
+        crew.until(
+                "see three looks beside the shots",
+                d -> crew.texts("[role=columnheader].look .slate-name")
+                                .equals(java.util.List.of("Day", "Dusk", "Night"))
+                        ? true
+                        : null);
+        String row = crew.texts("[role=row]").stream()
+                .filter(r -> r.startsWith("Key"))
+                .findFirst()
+                .orElseThrow();
         assertThat(row).contains("70 % 5600 K", "40 % 4000 K", "off");
 
         grip.open("/shots/9/carry");
-        grip.until("see the looks that somebody else saved", d -> grip.texts("[role=columnheader].look").size() == 3 ? true : null);
+        grip.until(
+                "see the looks that somebody else saved",
+                d -> grip.texts("[role=columnheader].look").size() == 3 ? true : null);
 
         crew.press("Shot 17B");
         crew.until("be in 17B", d -> crew.text("header h1").equals("17B") ? true : null);
@@ -202,7 +228,12 @@ class CarryBoardIT {
         assertThat(crew.text("[role=dialog]")).contains("Key level", "to 40 %").doesNotContain("lens");
         crew.press("Make 17B like it");
         crew.gone("[role=dialog]");
-        crew.until("see the knots", d -> cell(crew, "Key in 17B").contains("40%") && cell(crew, "Key in 17B").contains("look") ? true : null);
+        crew.until(
+                "see the knots",
+                d -> cell(crew, "Key in 17B").contains("40%")
+                                && cell(crew, "Key in 17B").contains("look")
+                        ? true
+                        : null);
         grip.until("see them too", d -> cell(grip, "Key in 17B").contains("40%") ? true : null);
     }
 
@@ -211,7 +242,14 @@ class CarryBoardIT {
         crew.type(text);
         crew.press(Keys.ENTER);
         crew.gone("input.typing");
-        crew.until("see it kept", d -> cell(crew, thing + " in 17X").replace(" ", "").startsWith(text.substring(0, 3).strip()) || text.equals("off") ? true : null);
+        crew.until(
+                "see it kept",
+                d -> cell(crew, thing + " in 17X")
+                                        .replace(" ", "")
+                                        .startsWith(text.substring(0, 3).strip())
+                                || text.equals("off")
+                        ? true
+                        : null);
         crew.press("Looks");
         crew.press("Save 17X as a look…");
         crew.fill("Name of the look", name);
@@ -221,13 +259,21 @@ class CarryBoardIT {
 
     private static String cell(Browser browser, String label) {
         WebElement cell = browser.see("[role=gridcell][aria-label^='" + label + "']");
-        return cell.findElements(By.cssSelector(".why, .said")).stream().map(WebElement::getText).reduce("", (a, b) -> b.contains("%") ? b + " " + a : a + " " + b).strip();
+        return cell.findElements(By.cssSelector(".why, .said")).stream()
+                .map(WebElement::getText)
+                .reduce("", (a, b) -> b.contains("%") ? b + " " + a : a + " " + b)
+                .strip();
     }
 
     private static void check(String label) {
-        crew.until("press " + label, d -> d.findElements(By.xpath("//label[normalize-space()='" + label + "']/input")).stream().findFirst().map(e -> {
-            e.click();
-            return true;
-        }).orElse(null));
+        crew.until(
+                "press " + label,
+                d -> d.findElements(By.xpath("//label[normalize-space()='" + label + "']/input")).stream()
+                        .findFirst()
+                        .map(e -> {
+                            e.click();
+                            return true;
+                        })
+                        .orElse(null));
     }
 }

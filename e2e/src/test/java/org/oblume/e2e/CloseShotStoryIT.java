@@ -17,7 +17,8 @@ class CloseShotStoryIT {
         Path data = RunningOblume.newData();
         Path exported = Files.createTempFile("scene", ".oblume.json");
         Object reverse;
-        try (RunningOblume oblume = RunningOblume.withDemo(data); Browser crew = new Browser(oblume.address())) {
+        try (RunningOblume oblume = RunningOblume.withDemo(data);
+                Browser crew = new Browser(oblume.address())) {
             Demo.openTheWideForChanges(crew);
             theBookLeadsToTheWide(crew);
             theHeadIsMovedTurnedAndTypedOver(crew);
@@ -25,17 +26,23 @@ class CloseShotStoryIT {
             theKeyIsChangedForTheCloseShot(crew);
             theReverseCarriesItAndTheWideIsAsItWas(crew);
             theReverseIsRebuiltOnAPhone(crew);
-            reverse = crew.fetch("return JSON.stringify((await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements)");
-            Files.writeString(exported, (String) crew.fetch("return await (await fetch('/api/scenes/1/export')).text()"));
+            reverse = crew.fetch(
+                    "return JSON.stringify((await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements)");
+            Files.writeString(
+                    exported, (String) crew.fetch("return await (await fetch('/api/scenes/1/export')).text()"));
             assertThat(crew.complaints()).isEmpty();
+            crew.close();
+            oblume.stop();
         }
-        try (RunningOblume again = RunningOblume.withDemo(data); Browser crew = new Browser(again.address())) {
+        try (RunningOblume again = RunningOblume.withDemo(data);
+                Browser crew = new Browser(again.address())) {
             allIsThereAfterARestart(crew);
         }
         try (RunningOblume elsewhere = RunningOblume.empty(RunningOblume.newData());
                 Browser crew = new Browser(elsewhere.address())) {
             theSceneIsImportedIntoAnEmptyBook(crew, exported);
-            Object there = crew.fetch("return JSON.stringify((await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements)");
+            Object there = crew.fetch(
+                    "return JSON.stringify((await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements)");
             assertThat(there).isEqualTo(reverse);
         }
     }
@@ -111,8 +118,14 @@ class CloseShotStoryIT {
 
         crew.fill("address", "141");
         crew.see("[data-attribute=PATCH] input").sendKeys(Keys.ENTER);
-        crew.until("see the new address kept", d -> crew.fetch("return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json())"
-                + ".placements.find(p => p.placement.key == 'key').values.PATCH.say").equals("1 / 141, 16-bit white") ? true : null);
+        crew.until(
+                "see the new address kept",
+                d -> crew.fetch(
+                                        "return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json())"
+                                                + ".placements.find(p => p.placement.key == 'key').values.PATCH.say")
+                                .equals("1 / 141, 16-bit white")
+                        ? true
+                        : null);
 
         crew.press("cheat");
         crew.pressCss("[data-key=edge]");
@@ -149,13 +162,25 @@ class CloseShotStoryIT {
         crew.press("Scenes and shots");
         crew.until("open 4H from the spine", d -> {
             d.findElements(org.openqa.selenium.By.cssSelector("nav.spine a.shot")).stream()
-                    .filter(a -> a.getText().startsWith("4H")).findFirst().orElseThrow().click();
+                    .filter(a -> a.getText().startsWith("4H"))
+                    .findFirst()
+                    .orElseThrow()
+                    .click();
             return true;
         });
         crew.until("be in 4H", d -> crew.text("header h1").equals("4H") ? true : null);
         crew.press("Rebuild");
-        String[] order = {"Repairer", "Camera", "Ambience", "Bench lamp", "Valve glow", "Key stand", "Negative fill stand",
-            "Edge stand", "Street sign stand"};
+        String[] order = {
+            "Repairer",
+            "Camera",
+            "Ambience",
+            "Bench lamp",
+            "Valve glow",
+            "Key stand",
+            "Negative fill stand",
+            "Edge stand",
+            "Street sign stand"
+        };
         for (int i = 0; i < order.length; i++) {
             String title = order[i];
             crew.until("see step " + title, d -> crew.text("article h2").equals(title) ? true : null);
@@ -164,7 +189,8 @@ class CloseShotStoryIT {
             if (title.equals("Key stand")) {
                 theKeysStepTellsAll(crew.text("article"));
             }
-            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth")).isTrue();
+            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth"))
+                    .isTrue();
             crew.press("Done");
         }
         crew.seeText("All 9 steps are done");
@@ -172,18 +198,32 @@ class CloseShotStoryIT {
 
     private static void theKeysStepTellsAll(String step) {
         String words = step.replaceAll("\\s+", " ");
-        assertThat(words).contains("from window post 2.16m", "from door post 1.71m", "height to lamp 2.07m",
-                "aim at Repairer, down 28°", "221°", "Walking A to B, the stand is on your right.",
-                "1 Quarter CTO", "2 Muslin, unbleached", "3 Eighth CTO", "24%", "5200K",
-                "+0.002 green", "1 / 141, 16-bit white", "Bag the high leg");
+        assertThat(words)
+                .contains(
+                        "from window post 2.16m",
+                        "from door post 1.71m",
+                        "height to lamp 2.07m",
+                        "aim at Repairer, down 28°",
+                        "221°",
+                        "Walking A to B, the stand is on your right.",
+                        "1 Quarter CTO",
+                        "2 Muslin, unbleached",
+                        "3 Eighth CTO",
+                        "24%",
+                        "5200K",
+                        "+0.002 green",
+                        "1 / 141, 16-bit white",
+                        "Bag the high leg");
     }
 
     private static void allIsThereAfterARestart(Browser crew) {
         crew.open("/");
         crew.seeText("Reverse from the counter");
-        long done = (Long) crew.fetch("const book = await (await fetch('/api/book')).json();"
-                + "const id = book.productions[0].scenes[0].shots.find(s => s.slate == '4H').id;"
-                + "return (await (await fetch('/api/shots/' + id + '/rebuild')).json()).steps.filter(s => s.done).length");
+        long done = (Long)
+                crew.fetch(
+                        "const book = await (await fetch('/api/book')).json();"
+                                + "const id = book.productions[0].scenes[0].shots.find(s => s.slate == '4H').id;"
+                                + "return (await (await fetch('/api/shots/' + id + '/rebuild')).json()).steps.filter(s => s.done).length");
         assertThat(done).isEqualTo(9);
         crew.open("/shots/1/plot");
         crew.seeText("Reverse from the counter");
@@ -199,7 +239,10 @@ class CloseShotStoryIT {
         crew.seeText("INT. RADIO REPAIR SHOP, NIGHT");
         crew.until("open 4H", d -> {
             d.findElements(org.openqa.selenium.By.cssSelector("main a.shot")).stream()
-                    .filter(a -> a.getText().contains("Reverse from the counter")).findFirst().orElseThrow().click();
+                    .filter(a -> a.getText().contains("Reverse from the counter"))
+                    .findFirst()
+                    .orElseThrow()
+                    .click();
             return true;
         });
         crew.see("[data-key=key]");

@@ -15,10 +15,12 @@ class DraggingIT {
 
     private static final int WARM_UP = 60;
     private static final int ROUNDS = 60;
-    private static final String TRIED = """
+    private static final String TRIED =
+            """
             {"changes":[{"placement":"head-7","attribute":"PLACE","value":{"xM":%.2f,"yM":3.1,"outside":false}}],"holds":[],"out":[]}""";
     /** Drags a head round in a circle for some seconds, a step each frame, and tells the time between frames. */
-    private static final String DRAG = """
+    private static final String DRAG =
+            """
             const head = document.querySelector('[data-key=head-7]'), box = head.getBoundingClientRect();
             const [cx, cy] = [box.left + box.width / 2, box.top + box.height / 2];
             const at = (type, x, y) => new PointerEvent(type, { clientX: x, clientY: y, pointerId: 1, button: 0, bubbles: true });
@@ -42,7 +44,9 @@ class DraggingIT {
             try (RunningOblume oblume = RunningOblume.asShipped(RunningOblume.newData())) {
                 Person gaffer = Person.lead(oblume);
                 gaffer.post("/api/scenes/import", BusyPlot.file(heads));
-                long shot = gaffer.get("/api/book").at("/productions/0/scenes/0/shots/0/id").asLong();
+                long shot = gaffer.get("/api/book")
+                        .at("/productions/0/scenes/0/shots/0/id")
+                        .asLong();
                 List<Double> times = new ArrayList<>();
                 for (int i = 0; i < WARM_UP + ROUNDS; i++) {
                     long start = System.nanoTime();
@@ -53,13 +57,15 @@ class DraggingIT {
                     assertThat(answer.at("/light/marks")).hasSize(BusyPlot.MARKS);
                 }
                 Collections.sort(times);
-                System.out.printf("MEASURED a tried move of %d heads, over HTTP: median %.1f ms, 95th percentile %.1f ms%n", heads, times.get(ROUNDS / 2),
-                        times.get((int) (ROUNDS * 0.95)));
+                System.out.printf(
+                        "MEASURED a tried move of %d heads, over HTTP: median %.1f ms, 95th percentile %.1f ms%n",
+                        heads, times.get(ROUNDS / 2), times.get((int) (ROUNDS * 0.95)));
                 try (Browser crew = new Browser(oblume.address())) {
                     crew.open("/shots/" + shot + "/plot");
                     crew.see(".ladder svg");
                     crew.fetch(DRAG);
-                    System.out.printf("MEASURED dragging one of %d heads for 5 s, browser: %s%n", heads, crew.fetch(DRAG));
+                    System.out.printf(
+                            "MEASURED dragging one of %d heads for 5 s, browser: %s%n", heads, crew.fetch(DRAG));
                 }
             }
         }

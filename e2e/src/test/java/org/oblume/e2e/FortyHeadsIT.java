@@ -14,7 +14,8 @@ class FortyHeadsIT {
 
     private static final int HEADS = 40;
     /** Pairs of names whose boxes have more than a hair in common. */
-    private static final String NAMES_ON_EACH_OTHER = """
+    private static final String NAMES_ON_EACH_OTHER =
+            """
             const boxes = [...document.querySelectorAll('.label .name')].map(t => t.getBoundingClientRect());
             let n = 0;
             for (let i = 0; i < boxes.length; i++) for (let j = 0; j < i; j++) {
@@ -23,6 +24,7 @@ class FortyHeadsIT {
               if (w > 4 && h > 4) n++;
             }
             return n""";
+
     private static RunningOblume oblume;
     private static Browser crew;
 
@@ -36,7 +38,9 @@ class FortyHeadsIT {
     @BeforeEach
     void open() {
         crew.open("/shots/1/plot");
-        crew.until("see all of it", d -> crew.texts(".placed").size() == HEADS + BusyPlot.GRIP + BusyPlot.MARKS + 1 ? true : null);
+        crew.until(
+                "see all of it",
+                d -> crew.texts(".placed").size() == HEADS + BusyPlot.GRIP + BusyPlot.MARKS + 1 ? true : null);
         crew.see(".ladder svg");
     }
 
@@ -76,8 +80,10 @@ class FortyHeadsIT {
         crew.pressWithShift(crew.see("[data-key=head-2]"));
         crew.seeText("And 1 more: moved together");
         crew.drag(crew.see("[data-key=head-1]"), 40, 0);
-        crew.until("see the first moved", d -> crew.text("[data-attribute=PLACE]").contains("0.70") ? null : true);
-        crew.until("see the second moved with it", d -> place("head-2").equals("1.98 m right, 1.05 m up") ? null : true);
+        crew.until(
+                "see the first moved", d -> crew.text("[data-attribute=PLACE]").contains("0.70") ? null : true);
+        crew.until(
+                "see the second moved with it", d -> place("head-2").equals("1.98 m right, 1.05 m up") ? null : true);
         crew.press("Undo");
         crew.reads("PLACE", "0.70 m right, 0.80 m up");
         crew.until("see the second back", d -> place("head-2").equals("1.98 m right, 1.05 m up") ? true : null);
@@ -85,7 +91,8 @@ class FortyHeadsIT {
     }
 
     private Object place(String key) {
-        return crew.fetch("return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements.find(p => p.placement.key == '"
-                + key + "').values.PLACE.say");
+        return crew.fetch(
+                "return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements.find(p => p.placement.key == '"
+                        + key + "').values.PLACE.say");
     }
 }

@@ -25,6 +25,7 @@ class KilledIT {
     private final Random random = new Random(5);
     /** By head: the last value that was acknowledged, and one that may be on the disk although nobody heard. */
     private final ConcurrentHashMap<String, Integer> acknowledged = new ConcurrentHashMap<>();
+
     private final ConcurrentHashMap<String, Integer> underway = new ConcurrentHashMap<>();
     private final List<String> notes = new ArrayList<>();
 
@@ -35,14 +36,22 @@ class KilledIT {
         long shot;
         RunningOblume oblume = RunningOblume.empty(data);
         gaffer = Person.lead(oblume);
-        long production = gaffer.post("/api/productions", "{\"name\":\"Long night\",\"days\":1}").get("id").asLong();
-        shot = gaffer.post("/api/productions/" + production + "/scenes", """
+        long production = gaffer.post("/api/productions", "{\"name\":\"Long night\",\"days\":1}")
+                .get("id")
+                .asLong();
+        shot = gaffer.post(
+                        "/api/productions/" + production + "/scenes",
+                        """
                 {"number":"30","heading":"INT. BOATHOUSE, DAY","location":"Boathouse","buildOrder":"KEY_FIRST","roomWidth":"8","roomDepth":"6","ceiling":"3","firstSlate":"30A"}""")
-                .get("shotId").asLong();
+                .get("shotId")
+                .asLong();
         for (String head : HEADS) {
-            gaffer.post("/api/shots/" + shot + "/placements", """
+            gaffer.post(
+                    "/api/shots/" + shot + "/placements",
+                    """
                     {"name":"%s","kind":"HEAD","role":"KEY","beamDeg":40,"place":{"xM":3,"yM":3,"outside":false},
-                     "piece":{"what":"Bicolour LED spot 150 W","widthM":0.2,"lowestKelvin":2700,"highestKelvin":6500,"watts":165,"mount":"STAND"}}""".formatted(head));
+                     "piece":{"what":"Bicolour LED spot 150 W","widthM":0.2,"lowestKelvin":2700,"highestKelvin":6500,"watts":165,"mount":"STAND"}}"""
+                            .formatted(head));
         }
         try {
             for (int kill = 0; kill < KILLS; kill++) {
@@ -80,7 +89,11 @@ class KilledIT {
             while (true) {
                 level = level % 99 + 1;
                 underway.put(head, level);
-                Person.Answer answer = person.put("/api/shots/%d/placements/%s/LEVEL".formatted(shot, head), "{\"text\":\"%d\"}".formatted(level), revision, "d");
+                Person.Answer answer = person.put(
+                        "/api/shots/%d/placements/%s/LEVEL".formatted(shot, head),
+                        "{\"text\":\"%d\"}".formatted(level),
+                        revision,
+                        "d");
                 assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
                 acknowledged.put(head, level);
                 revision++;
@@ -94,7 +107,7 @@ class KilledIT {
 
     private void write(Person person, long shot, int kill, AtomicBoolean dying) {
         try {
-            for (int i = 0;; i++) {
+            for (int i = 0; ; i++) {
                 String text = "note %d of round %d".formatted(i, kill);
                 person.post("/api/shots/" + shot + "/notes", "{\"text\":\"%s\"}".formatted(text));
                 notes.add(text);
@@ -108,11 +121,15 @@ class KilledIT {
 
     private void allIsThere(Person person, long shot) throws Exception {
         for (String head : HEADS) {
-            int now = (int) placed(person, shot, head).at("/values/LEVEL/value/percent").asDouble();
-            assertThat(now).as("%s: acknowledged %s, underway %s", head, acknowledged.get(head), underway.get(head)).isIn(acknowledged.get(head), underway.get(head));
+            int now = (int)
+                    placed(person, shot, head).at("/values/LEVEL/value/percent").asDouble();
+            assertThat(now)
+                    .as("%s: acknowledged %s, underway %s", head, acknowledged.get(head), underway.get(head))
+                    .isIn(acknowledged.get(head), underway.get(head));
             acknowledged.put(head, now);
         }
-        List<String> kept = person.get("/api/shots/" + shot + "/notes").get("notes").findValuesAsText("text");
+        List<String> kept =
+                person.get("/api/shots/" + shot + "/notes").get("notes").findValuesAsText("text");
         assertThat(kept).containsAll(notes).doesNotHaveDuplicates();
     }
 
@@ -121,7 +138,13 @@ class KilledIT {
     }
 
     private static JsonNode placed(Person person, long shot, String head) throws Exception {
-        return StreamSupport.stream(person.get("/api/shots/" + shot + "/plot").get("placements").spliterator(), false)
-                .filter(p -> p.at("/placement/key").asText().equals(head)).findFirst().orElseThrow();
+        return StreamSupport.stream(
+                        person.get("/api/shots/" + shot + "/plot")
+                                .get("placements")
+                                .spliterator(),
+                        false)
+                .filter(p -> p.at("/placement/key").asText().equals(head))
+                .findFirst()
+                .orElseThrow();
     }
 }

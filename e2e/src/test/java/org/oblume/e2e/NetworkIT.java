@@ -41,7 +41,8 @@ class NetworkIT {
     @BeforeEach
     void hangTheRig() {
         crew.open("/shots/3/plot");
-        crew.fetch("await fetch('/api/output/stop', { method: 'POST' }); await fetch('/api/rig/units', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: '{\"shotId\":3}' })");
+        crew.fetch(
+                "await fetch('/api/output/stop', { method: 'POST' }); await fetch('/api/rig/units', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: '{\"shotId\":3}' })");
     }
 
     @AfterEach
@@ -113,7 +114,8 @@ class NetworkIT {
         crew.seeText("4C live");
         crew.see("h1");
         crew.type(".");
-        crew.until("see no output", d -> d.findElements(By.cssSelector(".output")).isEmpty() ? true : null);
+        crew.until(
+                "see no output", d -> d.findElements(By.cssSelector(".output")).isEmpty() ? true : null);
         crew.open(RECALL);
         crew.seeText("Output is off");
         crew.seeText("Street sign hears nothing in universe 1: it stands at 0 %.");
@@ -141,7 +143,15 @@ class NetworkIT {
         armAndRecall();
         oblume.kill();
         crew.seeText("4C was live when the line was lost");
-        assertThat(rig.rig().state().units().stream().filter(u -> u.answer().unit().equals("Heron 2")).findFirst().orElseThrow().answer().dialled().levelPercent()).as("holds").isGreaterThan(41);
+        assertThat(rig.rig().state().units().stream()
+                        .filter(u -> u.answer().unit().equals("Heron 2"))
+                        .findFirst()
+                        .orElseThrow()
+                        .answer()
+                        .dialled()
+                        .levelPercent())
+                .as("holds")
+                .isGreaterThan(41);
         oblume = oblume.again(data, rig);
         crew.seeText("The server stopped while 4C was live on loopback");
         crew.seeText("Output is off");
@@ -151,7 +161,8 @@ class NetworkIT {
     @Test
     void effectsThatFlashWaitForAWarning() {
         crew.open("/shots/3/plot");
-        crew.fetch("""
+        crew.fetch(
+                """
                 const plot = await (await fetch('/api/shots/3/plot')).json()
                 const sign = plot.placements.find((p) => p.placement.key === 'street-sign')
                 await fetch('/api/shots/3/placements/street-sign/EFFECT', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': `"${sign.revisions.EFFECT ?? 0}"` },
@@ -164,7 +175,9 @@ class NetworkIT {
         crew.press("Recall 4C");
         crew.seeText("Say that they are warned, and recall again.");
         crew.press("Undo");
-        crew.until("see the caution gone", d -> d.findElement(By.tagName("body")).getText().contains("seizures:") ? null : true);
+        crew.until(
+                "see the caution gone",
+                d -> d.findElement(By.tagName("body")).getText().contains("seizures:") ? null : true);
     }
 
     @Test
@@ -175,10 +188,13 @@ class NetworkIT {
         crew.drag(edge, -40, 0);
         crew.seeText("1 conflict");
         crew.seeText("share slots of universe 1");
-        crew.until("mend it", d -> d.findElements(By.cssSelector("section[aria-label=Conflicts] li button")).stream().findFirst().map(b -> {
-            b.click();
-            return true;
-        }).orElse(null));
+        crew.until("mend it", d -> d.findElements(By.cssSelector("section[aria-label=Conflicts] li button")).stream()
+                .findFirst()
+                .map(b -> {
+                    b.click();
+                    return true;
+                })
+                .orElse(null));
         crew.seeText("No conflict");
         crew.see("g[aria-label^='Edge, slots 1 to']").sendKeys(Keys.ARROW_RIGHT);
         crew.see("g[aria-label^='Edge, slots 2 to']").sendKeys(Keys.ENTER);

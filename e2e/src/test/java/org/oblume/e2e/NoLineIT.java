@@ -3,6 +3,7 @@ package org.oblume.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
@@ -14,6 +15,7 @@ class NoLineIT {
     private static RunningOblume oblume;
     private static Browser phone;
     private static Browser gaffer;
+    private static Browser other;
 
     @BeforeAll
     static void start() {
@@ -21,13 +23,20 @@ class NoLineIT {
         phone = new Browser(oblume.address());
         phone.goIn("crew");
         gaffer = new Browser(oblume.address());
+        other = new Browser(oblume.address());
     }
 
     @AfterAll
     static void stop() {
         phone.close();
         gaffer.close();
+        other.close();
         oblume.close();
+    }
+
+    @AfterEach
+    void forget() {
+        other.forget();
     }
 
     /** Story 11: the phone in the tunnel. */
@@ -38,7 +47,9 @@ class NoLineIT {
         phone.see("[data-key=negative-fill]");
         phone.open("/shots/3/rebuild");
         phone.seeText("step 1 of");
-        phone.until("be live", d -> phone.texts("[aria-label^='The line']").stream().anyMatch(t -> t.contains("live")) ? true : null);
+        phone.until(
+                "be live",
+                d -> phone.texts("[aria-label^='The line']").stream().anyMatch(t -> t.contains("live")) ? true : null);
         phone.network(false);
         phone.until("know that the line is lost", d -> phone.text().contains("no line") ? true : null);
         for (int i = 1; i <= 5; i++) {
@@ -65,79 +76,97 @@ class NoLineIT {
         phone.seeText("Someone changed this meanwhile. Choose which holds.");
         assertThat(phone.text("[role=dialog]")).contains("3.40 m right, 1.50 m up", "gaffer", "3.9, 1.8");
         phone.press("Put mine on top");
-        phone.until("see it live again", d -> phone.texts("[aria-label^='The line']").stream().anyMatch(t -> t.equals("live")) ? true : null);
+        phone.until(
+                "see it live again",
+                d -> phone.texts("[aria-label^='The line']").stream().anyMatch(t -> t.equals("live")) ? true : null);
         gaffer.reads("PLACE", "3.90 m right, 1.80 m up");
-        assertThat(gaffer.fetch("return (await (await fetch('/api/shots/3/rebuild')).json()).steps.filter(s => s.done?.author === 'key grip').length")).isEqualTo(5L);
-        assertThat(gaffer.fetch("return (await (await fetch('/api/shots/3/history?placement=negative-fill')).json()).changes.filter(c => c.author === 'key grip' && c.to?.metric.startsWith('3.90')).length"))
+        assertThat(
+                        gaffer.fetch(
+                                "return (await (await fetch('/api/shots/3/rebuild')).json()).steps.filter(s => s.done?.author === 'key grip').length"))
+                .isEqualTo(5L);
+        assertThat(
+                        gaffer.fetch(
+                                "return (await (await fetch('/api/shots/3/history?placement=negative-fill')).json()).changes.filter(c => c.author === 'key grip' && c.to?.metric.startsWith('3.90')).length"))
                 .isEqualTo(1L);
     }
 
     @Test
     void aSessionThatEndsWhileOneTypesAsksForTheWayBackInAndTheValueIsKept() {
-        try (Browser other = new Browser(oblume.address())) {
-            other.goIn("crew");
-            other.open("/shots/4/plot");
-            other.pressCss("[data-key=key]");
-            other.typesWhile("LEVEL", "61", () -> assertThat(other.fetch("return (await fetch('/api/session', { method: 'DELETE' })).status")).isEqualTo(204L));
-            other.seeText("Sign in to go on");
-            other.press("Go in as crew");
-            other.reads("LEVEL", "61 %");
-        }
+        other.goIn("crew");
+        other.open("/shots/4/plot");
+        other.pressCss("[data-key=key]");
+        other.typesWhile("LEVEL", "61", () -> assertThat(
+                        other.fetch("return (await fetch('/api/session', { method: 'DELETE' })).status"))
+                .isEqualTo(204L));
+        other.seeText("Sign in to go on");
+        other.press("Go in as crew");
+        other.reads("LEVEL", "61 %");
     }
 
     @Test
     void aRoleThatIsTakenAwayRefusesInWordsAndKeepsWhatWasTyped() {
         gaffer.open("/shots/5/plot");
-        try (Browser other = new Browser(oblume.address())) {
-            other.goIn("control");
-            other.open("/shots/5/plot");
-            other.pressCss("[data-key=key]");
-            assertThat(other.see("[data-attribute=LEVEL] button.value").isEnabled()).isFalse();
-            assertThat(other.see("[data-attribute=PATCH] input").isEnabled()).isTrue();
-            String id = (String) gaffer.fetch("return String((await (await fetch('/api/team')).json()).members.find(m => m.role === 'CONTROL').id)");
-            assertThat(gaffer.fetch("return (await fetch('/api/team/%s', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '0' }, body: JSON.stringify({ role: 'READER' }) })).status"
-                    .formatted(id))).isEqualTo(200L);
-            WebElement field = other.see("[data-attribute=PATCH] input");
-            field.sendKeys(Keys.chord(Keys.CONTROL, "a"), "7", Keys.ENTER);
-            other.seeText("control operator has the role “reader”, which does not do this. Nothing was kept: ask a lead.");
-            assertThat(other.see("[data-attribute=PATCH] input").getDomProperty("value")).isEqualTo("7");
-        }
+        other.goIn("control");
+        other.open("/shots/5/plot");
+        other.pressCss("[data-key=key]");
+        assertThat(other.see("[data-attribute=LEVEL] button.value").isEnabled()).isFalse();
+        assertThat(other.see("[data-attribute=PATCH] input").isEnabled()).isTrue();
+        String id = (String) gaffer.fetch(
+                "return String((await (await fetch('/api/team')).json()).members.find(m => m.role === 'CONTROL').id)");
+        assertThat(gaffer.fetch(
+                        "return (await fetch('/api/team/%s', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '0' }, body: JSON.stringify({ role: 'READER' }) })).status"
+                                .formatted(id)))
+                .isEqualTo(200L);
+        WebElement field = other.see("[data-attribute=PATCH] input");
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), "7", Keys.ENTER);
+        other.seeText("control operator has the role “reader”, which does not do this. Nothing was kept: ask a lead.");
+        assertThat(other.see("[data-attribute=PATCH] input").getDomProperty("value"))
+                .isEqualTo("7");
     }
 
     @Test
     void aPageThatWasOpenOpensAgainWithoutANetwork() {
-        try (Browser other = new Browser(oblume.address())) {
-            other.goIn("continuity");
-            other.open("/shots/3/log");
-            other.seeText("Every change in 4C");
-            other.until("have its page kept", d -> other.fetch("return !!(await navigator.serviceWorker.ready) && !!navigator.serviceWorker.controller") == Boolean.TRUE ? true : null);
-            other.open("/shots/3/log");
-            other.see("textarea");
-            other.network(false);
-            other.open("/shots/3/log");
-            other.seeText("Every change in 4C");
-            other.see("textarea").sendKeys("The cloth sags on the left");
-            other.press("Add note");
-            other.seeText("waits to be sent: The cloth sags on the left");
-            other.network(true);
-            other.until("see the note kept", d -> other.texts(".note").stream().anyMatch(n -> n.contains("The cloth sags on the left")) ? true : null);
-        }
+        other.goIn("continuity");
+        other.open("/shots/3/log");
+        other.seeText("Every change in 4C");
+        other.until(
+                "have its page kept",
+                d -> other.fetch(
+                                        "return !!(await navigator.serviceWorker.ready) && !!navigator.serviceWorker.controller")
+                                == Boolean.TRUE
+                        ? true
+                        : null);
+        other.open("/shots/3/log");
+        other.see("textarea");
+        other.network(false);
+        other.open("/shots/3/log");
+        other.seeText("Every change in 4C");
+        other.see("textarea").sendKeys("The cloth sags on the left");
+        other.press("Add note");
+        other.seeText("waits to be sent: The cloth sags on the left");
+        other.network(true);
+        other.until(
+                "see the note kept",
+                d -> other.texts(".note").stream().anyMatch(n -> n.contains("The cloth sags on the left"))
+                        ? true
+                        : null);
     }
 
     @Test
     void aReadingThatIsMadeWithoutALineWaitsAndArrivesOnce() {
-        try (Browser other = new Browser(oblume.address())) {
-            other.goIn("crew");
-            other.open("/shots/6/meter");
-            other.see("input[aria-label=Reading]");
-            other.until("be live", d -> other.texts("[aria-label^='The line']").stream().anyMatch(t -> t.contains("live")) ? true : null);
-            other.network(false);
-            other.fill("Reading", "all 100 lux, 4200 K");
-            other.see("input[aria-label=Reading]").sendKeys(Keys.ENTER);
-            other.seeText("Reading all 100 lux, 4200 K, 4F; waits to be sent");
-            other.network(true);
-            other.until("see it kept", d -> other.texts("table.log tbody th").size() == 1 ? true : null);
-            assertThat(other.fetch("return (await (await fetch('/api/shots/6/readings')).json()).readings.length")).isEqualTo(1L);
-        }
+        other.goIn("crew");
+        other.open("/shots/6/meter");
+        other.see("input[aria-label=Reading]");
+        other.until(
+                "be live",
+                d -> other.texts("[aria-label^='The line']").stream().anyMatch(t -> t.contains("live")) ? true : null);
+        other.network(false);
+        other.fill("Reading", "all 100 lux, 4200 K");
+        other.see("input[aria-label=Reading]").sendKeys(Keys.ENTER);
+        other.seeText("Reading all 100 lux, 4200 K, 4F; waits to be sent");
+        other.network(true);
+        other.until("see it kept", d -> other.texts("table.log tbody th").size() == 1 ? true : null);
+        assertThat(other.fetch("return (await (await fetch('/api/shots/6/readings')).json()).readings.length"))
+                .isEqualTo(1L);
     }
 }

@@ -24,10 +24,12 @@ class OpeningABigSceneIT {
     private static final int WARM_UP = 60;
     private static final String[] SAME_ROWS = {
         "select * from production where id = (select production_id from scene where id = ?)",
-        "select * from stage_set where id = (select set_id from scene where id = ?)", "select * from scene where id = ?",
+        "select * from stage_set where id = (select set_id from scene where id = ?)",
+        "select * from scene where id = ?",
         "select * from placement where scene_id = ? order by place_in_list",
         "select * from shot where scene_id = ? order by place_in_list",
-        "select * from knot where shot_id in (select id from shot where scene_id = ?) order by id"};
+        "select * from knot where shot_id in (select id from shot where scene_id = ?) order by id"
+    };
 
     @Test
     void openingIsMeasuredBesideABareRead() throws Exception {
@@ -35,10 +37,13 @@ class OpeningABigSceneIT {
         long sceneId;
         try (RunningOblume oblume = RunningOblume.asShipped(data)) {
             Person gaffer = Person.lead(oblume);
-            sceneId = gaffer.post("/api/scenes/import", BigScene.file()).get("sceneId").asLong();
+            sceneId = gaffer.post("/api/scenes/import", BigScene.file())
+                    .get("sceneId")
+                    .asLong();
             JsonNode shots = gaffer.get("/api/book").at("/productions/0/scenes/0/shots");
             assertThat(shots).hasSize(BigScene.SHOTS);
-            String last = "/api/shots/" + shots.get(BigScene.SHOTS - 1).get("id").asLong();
+            String last =
+                    "/api/shots/" + shots.get(BigScene.SHOTS - 1).get("id").asLong();
             assertThat(gaffer.get(last + "/plot").get("placements")).hasSize(BigScene.PLACEMENTS);
             String board = "/api/scenes/" + sceneId + "/carry";
             say("GET carry board of 120 × 60, over HTTP", times(() -> gaffer.get(board)));
@@ -51,8 +56,11 @@ class OpeningABigSceneIT {
                 say("navigation to 120 placements drawn, browser", drawn);
             }
         }
-        try (Connection bare = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("oblume")
-                + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH", "oblume", "")) {
+        try (Connection bare = DriverManager.getConnection(
+                "jdbc:h2:file:" + data.resolve("oblume")
+                        + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH",
+                "oblume",
+                "")) {
             assertThat(read(bare, sceneId)).isEqualTo(3 + BigScene.PLACEMENTS + BigScene.SHOTS + BigScene.KNOTS);
             say("bare JDBC read of the same rows", times(() -> read(bare, sceneId)));
         }
@@ -91,7 +99,8 @@ class OpeningABigSceneIT {
 
     private static void say(String what, List<Double> times) {
         Collections.sort(times);
-        System.out.printf("MEASURED %s: median %.1f ms, 95th percentile %.1f ms, %d rounds%n", what, times.get(times.size() / 2),
-                times.get((int) (times.size() * 0.95)), times.size());
+        System.out.printf(
+                "MEASURED %s: median %.1f ms, 95th percentile %.1f ms, %d rounds%n",
+                what, times.get(times.size() / 2), times.get((int) (times.size() * 0.95)), times.size());
     }
 }

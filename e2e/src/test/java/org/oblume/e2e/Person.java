@@ -20,31 +20,49 @@ final class Person {
     static final String PASSPHRASE = "salt marsh line";
     private final ObjectMapper json = new ObjectMapper();
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
     private String address;
 
     private Person(String address) {
         this.address = address;
     }
 
-    /** An answer. @param body missing when there is none */
-    record Answer(int status, JsonNode body) {
-    }
+    /**
+     * An answer.
+     *
+     * @param body missing when there is none
+     */
+    record Answer(int status, JsonNode body) {}
 
     /** Whoever makes the first account of an empty Oblume. */
     static Person lead(RunningOblume oblume) throws IOException, InterruptedException {
         Person person = new Person(oblume.address());
         person.send("GET", "/api/session", null, null);
-        person.expect(200, person.send("POST", "/api/session/first", "{\"name\":\"gaffer\",\"passphrase\":\"%s\"}".formatted(PASSPHRASE), null));
+        person.expect(
+                200,
+                person.send(
+                        "POST",
+                        "/api/session/first",
+                        "{\"name\":\"gaffer\",\"passphrase\":\"%s\"}".formatted(PASSPHRASE),
+                        null));
         return person;
     }
 
     /** Someone whom this lead invites. */
     Person invites(String name, String role) throws IOException, InterruptedException {
-        String link = expect(201, send("POST", "/api/team/invitations", "{\"role\":\"%s\"}".formatted(role), null)).get("path").asText();
+        String link = expect(201, send("POST", "/api/team/invitations", "{\"role\":\"%s\"}".formatted(role), null))
+                .get("path")
+                .asText();
         Person person = new Person(address);
         person.send("GET", "/api/session", null, null);
-        person.expect(200, person.send("POST", "/api/invitations" + link.substring("/join".length()), "{\"name\":\"%s\",\"passphrase\":\"%s\"}".formatted(name, PASSPHRASE), null));
+        person.expect(
+                200,
+                person.send(
+                        "POST",
+                        "/api/invitations" + link.substring("/join".length()),
+                        "{\"name\":\"%s\",\"passphrase\":\"%s\"}".formatted(name, PASSPHRASE),
+                        null));
         return person;
     }
 
@@ -66,27 +84,40 @@ final class Person {
     }
 
     Answer put(String path, String body, long version, String device) throws IOException, InterruptedException {
-        return send(request(path, device).header("If-Match", "\"" + version + "\"").PUT(BodyPublishers.ofString(body)).build());
+        return send(request(path, device)
+                .header("If-Match", "\"" + version + "\"")
+                .PUT(BodyPublishers.ofString(body))
+                .build());
     }
 
-    private Answer send(String method, String path, String body, String device) throws IOException, InterruptedException {
-        return send(request(path, device).method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body)).build());
+    private Answer send(String method, String path, String body, String device)
+            throws IOException, InterruptedException {
+        return send(request(path, device)
+                .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body))
+                .build());
     }
 
     private Answer send(HttpRequest request) throws IOException, InterruptedException {
         HttpResponse<String> answer = client.send(request, BodyHandlers.ofString());
-        return new Answer(answer.statusCode(), answer.body().isEmpty() ? json.missingNode() : json.readTree(answer.body()));
+        return new Answer(
+                answer.statusCode(), answer.body().isEmpty() ? json.missingNode() : json.readTree(answer.body()));
     }
 
     /** The stream of what others do. */
     BufferedReader listen(String device) throws IOException, InterruptedException {
-        return new BufferedReader(new InputStreamReader(client.send(request("/api/live?device=" + device, null).GET().build(), BodyHandlers.ofInputStream()).body(),
+        return new BufferedReader(new InputStreamReader(
+                client.send(request("/api/live?device=" + device, null).GET().build(), BodyHandlers.ofInputStream())
+                        .body(),
                 StandardCharsets.UTF_8));
     }
 
     private HttpRequest.Builder request(String path, String device) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json");
-        cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst().ifPresent(c -> request.header("X-XSRF-TOKEN", c.getValue()));
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json");
+        cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .findFirst()
+                .ifPresent(c -> request.header("X-XSRF-TOKEN", c.getValue()));
         return device == null ? request : request.header("Oblume-Device", device);
     }
 

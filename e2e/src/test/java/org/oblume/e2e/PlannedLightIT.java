@@ -88,23 +88,36 @@ class PlannedLightIT {
         say("camera white 4150 +0.009");
         echoes("Camera camera white 4300 K to 4150 K");
         crew.press("Into the try Enter");
-        assertThat(crew.fetch("return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements"
-                + ".find(p => p.placement.key == 'camera').values.WHITE.say")).isEqualTo("4300 K");
+        assertThat(crew.fetch(
+                        "return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements"
+                                + ".find(p => p.placement.key == 'camera').values.WHITE.say"))
+                .isEqualTo("4300 K");
 
         crew.press("Compare");
         crew.seeText("Compared on Passenger");
-        crew.until("see three ways beside the record", d -> crew.texts("[role=dialog] th[scope=col]").equals(List.of("Record", "Try A", "Try B", "Try C")) ? true : null);
+        crew.until(
+                "see three ways beside the record",
+                d -> crew.texts("[role=dialog] th[scope=col]").equals(List.of("Record", "Try A", "Try B", "Try C"))
+                        ? true
+                        : null);
         List<String> tints = crew.texts("[role=dialog] tbody tr:nth-child(8) td");
         assertThat(Double.parseDouble(tints.get(0).replace('−', '-'))).isPositive();
-        assertThat(Double.parseDouble(tints.get(2).replace('−', '-'))).isLessThan(Double.parseDouble(tints.get(0).replace('−', '-')));
+        assertThat(Double.parseDouble(tints.get(2).replace('−', '-')))
+                .isLessThan(Double.parseDouble(tints.get(0).replace('−', '-')));
         assertThat(crew.texts("[role=dialog] tbody tr:nth-child(9) td").get(3)).contains("4150 K +0.009");
         crew.press("Close");
 
         crew.press("Keep try C");
         crew.fill("Why this one; it stays with the record", "The tubes cannot be gelled before the boat leaves");
         crew.press("Keep it");
-        crew.until("see the camera's white kept", d -> "The tubes cannot be gelled before the boat leaves".equals(crew.fetch(
-                "return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements.find(p => p.placement.key == 'camera').values.WHITE.note")) ? true : null);
+        crew.until(
+                "see the camera's white kept",
+                d -> "The tubes cannot be gelled before the boat leaves"
+                                .equals(
+                                        crew.fetch(
+                                                "return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements.find(p => p.placement.key == 'camera').values.WHITE.note"))
+                        ? true
+                        : null);
         assertThat(crew.complaints()).isEmpty();
     }
 
@@ -150,23 +163,43 @@ class PlannedLightIT {
         crew.open("/shots/1/light");
         crew.seeText("Stop ladder, Repairer");
         crew.pressCss("[data-source=key] button:nth-of-type(2)");
-        crew.until("see the key alone", d -> crew.texts(".ladder .rung").stream().filter(t -> !t.isBlank()).allMatch(t -> t.startsWith("Key")) ? true : null);
+        crew.until(
+                "see the key alone",
+                d -> crew.texts(".ladder .rung").stream()
+                                .filter(t -> !t.isBlank())
+                                .allMatch(t -> t.startsWith("Key"))
+                        ? true
+                        : null);
         crew.press("All on");
         crew.press("Dark");
         crew.seeText("Build up, 0 of 6");
         crew.press("The next one");
         crew.seeText("Build up, 1 of 6");
-        crew.until("see the ambience first", d -> crew.texts(".ladder .rung .word").stream().allMatch(t -> t.startsWith("Ambience")) ? true : null);
+        crew.until(
+                "see the ambience first",
+                d -> crew.texts(".ladder .rung .word").stream().allMatch(t -> t.startsWith("Ambience")) ? true : null);
         crew.press("All on");
         crew.until("see all of it again", d -> crew.text(".ladder").contains("5:1") ? true : null);
         assertThat(crew.complaints()).isEmpty();
     }
 
     private void atTheStreak(String... words) {
-        crew.until("choose the streak", d -> crew.fetch("const s = document.querySelector('.ladder select');"
-                + "if (s && s.value !== 'mark-2') { s.value = 'mark-2'; s.dispatchEvent(new Event('change')) } return s?.value").equals("mark-2") ? true : null);
+        crew.until(
+                "choose the streak",
+                d -> crew.fetch(
+                                        "const s = document.querySelector('.ladder select');"
+                                                + "if (s && s.value !== 'mark-2') { s.value = 'mark-2'; s.dispatchEvent(new Event('change')) } return s?.value")
+                                .equals("mark-2")
+                        ? true
+                        : null);
         for (String word : words) {
-            crew.until("read “" + word + "” of the sun", d -> crew.text("[aria-label='At the mark']").replaceAll("\\s+", " ").contains(word) ? true : null);
+            crew.until(
+                    "read “" + word + "” of the sun",
+                    d -> crew.text("[aria-label='At the mark']")
+                                    .replaceAll("\\s+", " ")
+                                    .contains(word)
+                            ? true
+                            : null);
         }
     }
 
@@ -176,9 +209,17 @@ class PlannedLightIT {
 
     private void echoes(String... words) {
         for (String word : words) {
-            crew.until("hear “" + word + "”", d -> crew.text("#say-echo").replaceAll("\\s+", " ").contains(word) ? true : null);
+            crew.until(
+                    "hear “" + word + "”",
+                    d -> crew.text("#say-echo").replaceAll("\\s+", " ").contains(word) ? true : null);
         }
-        crew.until("have it understood", d -> d.findElements(org.openqa.selenium.By.cssSelector(".say .button-main:not(:disabled)")).isEmpty() && !words[0].contains("short") ? null : true);
+        crew.until(
+                "have it understood",
+                d -> d.findElements(org.openqa.selenium.By.cssSelector(".say .button-main:not(:disabled)"))
+                                        .isEmpty()
+                                && !words[0].contains("short")
+                        ? null
+                        : true);
     }
 
     private void shotFrom(String base, String slate) {
@@ -198,7 +239,9 @@ class PlannedLightIT {
 
     private static String valueOf(String slate, String attribute) {
         return "const book = await (await fetch('/api/book')).json();"
-                + "const id = book.productions[0].scenes.flatMap(s => s.shots).find(s => s.slate == '" + slate + "').id;"
-                + "return (await (await fetch('/api/shots/' + id + '/plot')).json()).placements.find(p => p.placement.key == 'key').values." + attribute;
+                + "const id = book.productions[0].scenes.flatMap(s => s.shots).find(s => s.slate == '" + slate
+                + "').id;"
+                + "return (await (await fetch('/api/shots/' + id + '/plot')).json()).placements.find(p => p.placement.key == 'key').values."
+                + attribute;
     }
 }

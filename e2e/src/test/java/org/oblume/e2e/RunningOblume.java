@@ -36,12 +36,22 @@ final class RunningOblume implements AutoCloseable {
 
     /** With the demo, and a simulated rig to send to. */
     static RunningOblume withRig(Path data, RunningRig rig) {
-        return start(data, QUICK_START, "--spring.profiles.active=demo", "--oblume.rig=" + rig.url(), "--oblume.sacn-port=" + rig.sacnPort());
+        return start(
+                data,
+                QUICK_START,
+                "--spring.profiles.active=demo",
+                "--oblume.rig=" + rig.url(),
+                "--oblume.sacn-port=" + rig.sacnPort());
     }
 
     /** Started again where this one was, on the same data and rig. */
     RunningOblume again(Path data, RunningRig rig) {
-        return start(data, QUICK_START, "--spring.profiles.active=demo", "--oblume.rig=" + rig.url(), "--oblume.sacn-port=" + rig.sacnPort(),
+        return start(
+                data,
+                QUICK_START,
+                "--spring.profiles.active=demo",
+                "--oblume.rig=" + rig.url(),
+                "--oblume.sacn-port=" + rig.sacnPort(),
                 "--server.port=" + address.substring(address.lastIndexOf(':') + 1));
     }
 
@@ -57,15 +67,25 @@ final class RunningOblume implements AutoCloseable {
     private static RunningOblume start(Path data, List<String> java, String... more) {
         Path app = Path.of(System.getProperty("oblume.app"));
         List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:SharedArchiveFile=classes.jsa", "-Xshare:auto", "-Xlog:cds=off", "-Xlog:cds+dynamic=off",
-                "-jar", "oblume.jar", "--oblume.data=" + data.toAbsolutePath()));
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:SharedArchiveFile=classes.jsa",
+                "-Xshare:auto",
+                "-Xlog:cds=off",
+                "-Xlog:cds+dynamic=off",
+                "-jar",
+                "oblume.jar",
+                "--oblume.data=" + data.toAbsolutePath(),
+                "--oblume.password-rounds=4"));
         command.addAll(1, java);
         command.addAll(List.of(more));
         if (command.stream().noneMatch(c -> c.startsWith("--server.port"))) {
             command.add("--server.port=0");
         }
         try {
-            Process process = new ProcessBuilder(command).directory(app.toFile()).redirectErrorStream(true).start();
+            Process process = new ProcessBuilder(command)
+                    .directory(app.toFile())
+                    .redirectErrorStream(true)
+                    .start();
             CompletableFuture<String> ready = new CompletableFuture<>();
             Thread reader = new Thread(() -> readLog(process, ready), "oblume log");
             reader.setDaemon(true);
@@ -104,16 +124,21 @@ final class RunningOblume implements AutoCloseable {
     }
 
     /** Stops it as Ctrl C does, and waits until it has gone. */
-    @Override
-    public void close() {
+    void stop() {
         process.destroy();
         try {
             if (!process.waitFor(LONGEST_START.toSeconds(), TimeUnit.SECONDS)) {
-                process.destroyForcibly();
+                throw new IllegalStateException("Oblume did not stop");
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    /** Ends it when a test is over: nobody waits for what it would still say. */
+    @Override
+    public void close() {
+        kill();
     }
 
     static Path newData() {

@@ -14,27 +14,28 @@ import org.openqa.selenium.Keys;
 class SameLightIT {
 
     private static RunningOblume oblume;
-    private Browser gaffer;
+    private static Browser gaffer;
 
     @BeforeAll
     static void start() {
         oblume = RunningOblume.withDemo(RunningOblume.newData());
+        gaffer = new Browser(oblume.address());
     }
 
     @AfterAll
     static void stop() {
+        gaffer.close();
         oblume.close();
     }
 
     @BeforeEach
-    void goIn() {
-        gaffer = new Browser(oblume.address());
+    void sitDown() {
+        gaffer.laptop();
     }
 
     @AfterEach
     void leave() {
         assertThat(gaffer.complaints()).isEmpty();
-        gaffer.close();
     }
 
     /** Story 2: tubes that stay on. */
@@ -56,7 +57,12 @@ class SameLightIT {
         gaffer.press("Try each of them on the mark");
         gaffer.seeText("Try C");
         gaffer.press("Compare");
-        gaffer.until("see all three compared", d -> gaffer.text("[role=dialog]").contains("Try C") && gaffer.text("[role=dialog]").contains("4371 K") ? true : null);
+        gaffer.until(
+                "see all three compared",
+                d -> gaffer.text("[role=dialog]").contains("Try C")
+                                && gaffer.text("[role=dialog]").contains("4371 K")
+                        ? true
+                        : null);
         gaffer.press("Close");
         gaffer.pressCss("[aria-label=Tries] .chip.tried");
         gaffer.press("Keep try A");
@@ -77,14 +83,26 @@ class SameLightIT {
         String shot = shot("4D");
         move(shot, "match", "1.90, 1.20", "Out of the picture");
         gaffer.open("/shots/%s/match".formatted(shot));
-        gaffer.until("see that the key jumped", d -> gaffer.text("tr[data-shot='4D']").contains("Key comes from the other side of the world") ? true : null);
+        gaffer.until(
+                "see that the key jumped",
+                d -> gaffer.text("tr[data-shot='4D']").contains("Key comes from the other side of the world")
+                        ? true
+                        : null);
         move(shot, "cheat", "1.95, 1.20", "On its own side the stand would show in the glass");
         gaffer.open("/shots/%s/match".formatted(shot));
-        gaffer.until("see it called a cheat", d -> gaffer.text("tr[data-shot='4D']").contains("cheat") ? true : null);
+        gaffer.until(
+                "see it called a cheat", d -> gaffer.text("tr[data-shot='4D']").contains("cheat") ? true : null);
         assertThat(gaffer.text("tr[data-shot='4D']")).doesNotContain("other side of the world");
-        assertThat(gaffer.text("[aria-label=Explained]")).contains("On its own side the stand would show in the glass", "gaffer", "keeps quiet");
+        assertThat(gaffer.text("[aria-label=Explained]"))
+                .contains("On its own side the stand would show in the glass", "gaffer", "keeps quiet");
         gaffer.press("All figures of 4D");
-        gaffer.until("see the line stilled", d -> gaffer.see("[data-aspect=KEY_SIDE]").getDomAttribute("data-verdict").equals("WAIVED") ? true : null);
+        gaffer.until(
+                "see the line stilled",
+                d -> gaffer.see("[data-aspect=KEY_SIDE]")
+                                .getDomAttribute("data-verdict")
+                                .equals("WAIVED")
+                        ? true
+                        : null);
     }
 
     @Test
@@ -95,9 +113,13 @@ class SameLightIT {
         gaffer.pressCss("tr[data-aspect=%s] .remedy button".formatted(aspect));
         gaffer.fill("Why it is right by eye", "an insert may be darker");
         gaffer.press("Say it");
-        gaffer.until("see it stilled", d -> gaffer.text("[aria-label=Explained]").contains("an insert may be darker") ? true : null);
+        gaffer.until(
+                "see it stilled",
+                d -> gaffer.text("[aria-label=Explained]").contains("an insert may be darker") ? true : null);
         gaffer.press("sweeten");
-        gaffer.until("see looser tolerances", d -> gaffer.text("tr[data-aspect=RATIO]").contains("±2/3 stop") ? true : null);
+        gaffer.until(
+                "see looser tolerances",
+                d -> gaffer.text("tr[data-aspect=RATIO]").contains("±2/3 stop") ? true : null);
     }
 
     /** Story 9: three lamps that should match. */
@@ -106,13 +128,17 @@ class SameLightIT {
         String shot = shot("4F");
         for (int i = 1; i <= 3; i++) {
             String key = "lantern-" + i;
-            assertThat(gaffer.open("/shots/%s/plot".formatted(shot)).fetch("""
+            assertThat(gaffer.open("/shots/%s/plot".formatted(shot))
+                            .fetch(
+                                    """
                     const at = '/api/shots/%s/placements/valve-glow/copies';
                     const made = await fetch(at, { method: 'POST', headers: { 'Content-Type': 'application/json' },
                       body: JSON.stringify({ name: 'Lantern %d', place: { xM: %d, yM: 2, outside: false }, reason: 'LOOK' }) });
                     const dialled = await fetch('/api/shots/%s/placements/%s/CCT', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
                       body: JSON.stringify({ text: '2900', reason: 'LOOK' }) });
-                    return made.status + ' ' + dialled.status""".formatted(shot, i, i + 1, shot, key))).isEqualTo("201 200");
+                    return made.status + ' ' + dialled.status"""
+                                            .formatted(shot, i, i + 1, shot, key)))
+                    .isEqualTo("201 200");
         }
         gaffer.open("/shots/%s/meter".formatted(shot));
         read("Lantern 1 alone 2900 K");
@@ -160,10 +186,14 @@ class SameLightIT {
         theMeterAgrees(shot, run);
         gaffer.press("Sign this verdict");
         gaffer.seeText("Signed by gaffer");
-        assertThat(gaffer.fetch("const pdf = await fetch('/api/runs/%s/paper/verdict.pdf'); return pdf.status + ' ' + pdf.headers.get('Content-Type')".formatted(run)))
+        assertThat(gaffer.fetch(
+                        "const pdf = await fetch('/api/runs/%s/paper/verdict.pdf'); return pdf.status + ' ' + pdf.headers.get('Content-Type')"
+                                .formatted(run)))
                 .isEqualTo("200 application/pdf");
         gaffer.open("/shots/%s/match".formatted(shot));
-        gaffer.until("see the rebuild in the scene's report", d -> gaffer.text("tr[data-run='%s']".formatted(run)).contains("signed by gaffer") ? true : null);
+        gaffer.until(
+                "see the rebuild in the scene's report",
+                d -> gaffer.text("tr[data-run='%s']".formatted(run)).contains("signed by gaffer") ? true : null);
     }
 
     @Test
@@ -173,16 +203,25 @@ class SameLightIT {
         gaffer.press("in the same place");
         gaffer.press("Repair shop, built on the stage");
         gaffer.seeText("The plan is turned by 90°.");
-        gaffer.until("see what does not fit", d -> gaffer.text("[aria-label='What does not fit']").contains("Camera would stand 0.30 m outside the walls.") ? true : null);
+        gaffer.until(
+                "see what does not fit",
+                d -> gaffer.text("[aria-label='What does not fit']")
+                                .contains("Camera would stand 0.30 m outside the walls.")
+                        ? true
+                        : null);
         check("built the other way round: left and right change places");
-        gaffer.until("see that mirrored it lies elsewhere", d -> gaffer.text("[role=dialog]").contains("turned by 90°") ? null : true);
+        gaffer.until(
+                "see that mirrored it lies elsewhere",
+                d -> gaffer.text("[role=dialog]").contains("turned by 90°") ? null : true);
         gaffer.see("[role=dialog] input[type=checkbox]").click();
         gaffer.seeText("The plan is turned by 90°.");
         gaffer.fill("What it is called", "On the stage");
         gaffer.press("Begin");
         gaffer.seeText("in Repair shop, built on the stage");
         gaffer.press("Next step");
-        gaffer.until("see it at its step", d -> gaffer.text(".scroll").contains("Camera would stand 0.30 m outside the walls.") ? true : null);
+        gaffer.until(
+                "see it at its step",
+                d -> gaffer.text(".scroll").contains("Camera would stand 0.30 m outside the walls.") ? true : null);
     }
 
     @Test
@@ -191,8 +230,10 @@ class SameLightIT {
         gaffer.open("/shots/%s/rebuild".formatted(shot));
         gaffer.press("Done");
         gaffer.seeText("1 of 6 done");
-        assertThat(gaffer.fetch("return (await fetch('/api/shots/%s/placements/key/LEVEL', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '\"1\"' }, body: JSON.stringify({ text: '55', reason: 'FIX' }) })).status"
-                .formatted(shot))).isEqualTo(200L);
+        assertThat(gaffer.fetch(
+                        "return (await fetch('/api/shots/%s/placements/key/LEVEL', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '\"1\"' }, body: JSON.stringify({ text: '55', reason: 'FIX' }) })).status"
+                                .formatted(shot)))
+                .isEqualTo(200L);
         gaffer.open("/shots/%s/rebuild".formatted(shot));
         gaffer.seeText("was changed since this rebuild began");
         gaffer.seeText("70 to 55 %");
@@ -222,16 +263,25 @@ class SameLightIT {
     private static void aTapeIsReadWrongAndTheThirdShowsIt(Browser grip) {
         grip.press("Check the tapes…");
         var labels = grip.texts("[role=dialog] label span span:first-child");
-        var right = grip.texts("[role=dialog] label span span:last-child").stream().map(t -> t.replaceAll("[^\\d.]", "")).toList();
+        var right = grip.texts("[role=dialog] label span span:last-child").stream()
+                .map(t -> t.replaceAll("[^\\d.]", ""))
+                .toList();
         assertThat(labels).hasSize(3);
         grip.fill(labels.get(0), "%.2f".formatted(Double.parseDouble(right.get(0)) + 0.2));
         grip.fill(labels.get(1), right.get(1));
         grip.fill(labels.get(2), right.get(2));
         grip.press("Check");
-        grip.until("see the wrong tape named", d -> grip.text("[role=dialog] [role=status]").contains("the tape from " + labels.get(0).replace("A from ", "")) ? true : null);
+        grip.until(
+                "see the wrong tape named",
+                d -> grip.text("[role=dialog] [role=status]")
+                                .contains("the tape from " + labels.get(0).replace("A from ", ""))
+                        ? true
+                        : null);
         grip.fill(labels.get(0), right.get(0));
         grip.press("Check");
-        grip.until("see them agree", d -> grip.text("[role=dialog] [role=status]").contains("stands where it should") ? true : null);
+        grip.until(
+                "see them agree",
+                d -> grip.text("[role=dialog] [role=status]").contains("stands where it should") ? true : null);
         grip.press("Close");
         grip.gone("[role=dialog]");
     }
@@ -241,14 +291,22 @@ class SameLightIT {
         gaffer.seeText("Key alone: stop and colour");
         gaffer.press("To the meter");
         gaffer.see("input[aria-label=Reading]");
-        Object lux = gaffer.fetch("return String((await (await fetch('/api/shots/%s/readings?run=%s')).json()).lights.find(l => l.key == 'key').predicted.metric.replace(/.*?([\\d.]+) lux/, '$1'))".formatted(shot, run));
+        Object lux = gaffer.fetch(
+                "return String((await (await fetch('/api/shots/%s/readings?run=%s')).json()).lights.find(l => l.key == 'key').predicted.metric.replace(/.*?([\\d.]+) lux/, '$1'))"
+                        .formatted(shot, run));
         gaffer.fill("Reading", "Key alone %.0f lux".formatted(Double.parseDouble(String.valueOf(lux)) * 30));
         gaffer.see("input[aria-label=Reading]").sendKeys(Keys.ENTER);
         gaffer.seeText("more than a meter could be out");
         read("Key alone %s lux, 4290 K".formatted(lux));
         read("all 184 lux, 4230 K, lit 46, shadow 16, background 10");
         gaffer.open("/runs/%s/verdict".formatted(run));
-        gaffer.until("see the key hold", d -> gaffer.see("tr[data-head=key]").getDomAttribute("data-verdict").equals("HOLDS") ? true : null);
+        gaffer.until(
+                "see the key hold",
+                d -> gaffer.see("tr[data-head=key]")
+                                .getDomAttribute("data-verdict")
+                                .equals("HOLDS")
+                        ? true
+                        : null);
         gaffer.seeText("Holds.");
         gaffer.seeText("missing: unit, Quarter CTO");
     }
@@ -257,7 +315,9 @@ class SameLightIT {
         int before = gaffer.texts("table.log tbody tr").size();
         gaffer.fill("Reading", line);
         gaffer.see("input[aria-label=Reading]").sendKeys(Keys.ENTER);
-        gaffer.until("see “%s” kept".formatted(line), d -> gaffer.texts("table.log tbody tr").size() > before ? true : null);
+        gaffer.until(
+                "see “%s” kept".formatted(line),
+                d -> gaffer.texts("table.log tbody tr").size() > before ? true : null);
     }
 
     private void move(String shot, String reason, String place, String note) {
@@ -270,10 +330,14 @@ class SameLightIT {
     }
 
     private void choose(String id, String option) {
-        gaffer.until("choose " + option, d -> gaffer.see("#" + id).findElements(By.tagName("option")).stream().filter(o -> o.getText().equals(option)).findFirst().map(o -> {
-            o.click();
-            return true;
-        }).orElse(null));
+        gaffer.until("choose " + option, d -> gaffer.see("#" + id).findElements(By.tagName("option")).stream()
+                .filter(o -> o.getText().equals(option))
+                .findFirst()
+                .map(o -> {
+                    o.click();
+                    return true;
+                })
+                .orElse(null));
     }
 
     private void check(String label) {
@@ -281,16 +345,25 @@ class SameLightIT {
     }
 
     private static void check(Browser who, String label) {
-        who.until("check " + label, d -> d.findElements(By.xpath("//label[normalize-space()=\"%s\"]/input[@type='checkbox']".formatted(label))).stream().findFirst().map(box -> {
-            if (!box.isSelected()) {
-                box.click();
-            }
-            return box.isSelected() ? true : null;
-        }).orElse(null));
+        who.until(
+                "check " + label, d -> d
+                        .findElements(
+                                By.xpath("//label[normalize-space()=\"%s\"]/input[@type='checkbox']".formatted(label)))
+                        .stream()
+                        .findFirst()
+                        .map(box -> {
+                            if (!box.isSelected()) {
+                                box.click();
+                            }
+                            return box.isSelected() ? true : null;
+                        })
+                        .orElse(null));
     }
 
     private String shot(String slate) {
-        return String.valueOf(gaffer.open("/").fetch("return String((await (await fetch('/api/book')).json()).productions.flatMap(p => p.scenes).flatMap(s => s.shots).find(s => s.slate == '%s').id)"
-                .formatted(slate)));
+        return String.valueOf(gaffer.open("/")
+                .fetch(
+                        "return String((await (await fetch('/api/book')).json()).productions.flatMap(p => p.scenes).flatMap(s => s.shots).find(s => s.slate == '%s').id)"
+                                .formatted(slate)));
     }
 }

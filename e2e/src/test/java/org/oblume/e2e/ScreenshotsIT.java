@@ -12,7 +12,8 @@ class ScreenshotsIT {
 
     private static final Path FOLDER = Path.of("../docs/screenshots");
     /** A day's work on 4C and 4D: ticks, takes and a note. */
-    private static final String A_DAYS_WORK = """
+    private static final String A_DAYS_WORK =
+            """
             const head = { 'Content-Type': 'application/json' };
             await fetch('/api/shots/3/knots', { method: 'POST', headers: head, body: JSON.stringify({ reason: 'FIX', note: 'A little less on the shelves.',
               changes: [{ placement: 'ambience', attribute: 'LEVEL', value: { percent: 5 }, revision: 1 }] }) });
@@ -26,7 +27,8 @@ class ScreenshotsIT {
 
     @Test
     void everyMainView() throws IOException {
-        try (RunningRig rig = RunningRig.start(0, 0); RunningOblume oblume = RunningOblume.withRig(RunningOblume.newData(), rig);
+        try (RunningRig rig = RunningRig.start(0, 0);
+                RunningOblume oblume = RunningOblume.withRig(RunningOblume.newData(), rig);
                 Browser crew = new Browser(oblume.address())) {
             crew.open("/");
             crew.see("main article");
@@ -96,7 +98,8 @@ class ScreenshotsIT {
 
     /** A light on the slots of another; a shot that is live while a knob is turned and a tube came back in another mode. */
     private static void theNetwork(Browser crew) {
-        crew.fetch("""
+        crew.fetch(
+                """
                 const put = (path, body) => fetch(path, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '"0"' }, body: JSON.stringify(body) });
                 await put('/api/shots/4/placements/edge/PATCH', { reason: 'FIX', value: { universe: 1, address: 105, slots: 8, mode: '16-bit white' } });
                 await put('/api/shots/4/placements/street-sign/PATCH', { reason: 'FIX', value: { universe: 9, address: 1, slots: 6, mode: '8-bit white', path: 'WIRELESS' } });""");
@@ -111,7 +114,8 @@ class ScreenshotsIT {
         crew.fill("fade, seconds", "0");
         crew.press("Recall 4C");
         crew.seeText("All 6 stand as recorded");
-        crew.fetch("""
+        crew.fetch(
+                """
                 const fail = (unit, kind) => fetch(`/api/rig/units/${unit}/faults`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ kind }) });
                 await fail('Wren', 'KNOB');
                 await fail('Eel 1', 'WRONG_MODE');""");
@@ -122,7 +126,8 @@ class ScreenshotsIT {
 
     /** Day 4: the close shot is rebuilt and metered. */
     private static void aRebuildOfTheCloseShot(Browser crew) {
-        Object run = crew.fetch("""
+        Object run = crew.fetch(
+                """
                 const send = (path, body) => fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }).then(r => r.json());
                 const run = (await send('/api/shots/3/runs', { name: 'Day 4, pick-ups', pairs: [], mirrored: false })).run.id;
                 for (const key of ['mark-1', 'camera', 'ambience', 'bench-lamp', 'valve-glow', 'key']) await fetch(`/api/runs/${run}/steps/${key}`, { method: 'PUT' });
@@ -138,7 +143,8 @@ class ScreenshotsIT {
     }
 
     private static void take(Browser crew, String name) {
-        crew.fetch("await document.fonts.ready; await new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+        crew.fetch(
+                "await document.fonts.ready; await new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
         crew.picture(FOLDER.resolve(name + ".png"));
     }
 }

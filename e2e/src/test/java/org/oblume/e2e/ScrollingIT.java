@@ -8,7 +8,8 @@ import org.junit.jupiter.api.Test;
 class ScrollingIT {
 
     /** Scrolls down and to the right as fast as frames come, for five seconds, and answers the time from frame to frame. */
-    private static final String SCROLL = """
+    private static final String SCROLL =
+            """
             const board = document.querySelector('[role=grid]');
             const times = [];
             let last = performance.now();
@@ -29,10 +30,12 @@ class ScrollingIT {
 
     @Test
     void theBoardIsScrolled() throws Exception {
-        try (RunningOblume oblume = RunningOblume.asShipped(RunningOblume.newData()); Browser crew = new Browser(oblume.address())) {
+        try (RunningOblume oblume = RunningOblume.asShipped(RunningOblume.newData());
+                Browser crew = new Browser(oblume.address())) {
             crew.open("/");
             crew.imports(BigScene.file());
-            Object shot = crew.fetch("return (await (await fetch('/api/book')).json()).productions[0].scenes[0].shots[0].id");
+            Object shot =
+                    crew.fetch("return (await (await fetch('/api/book')).json()).productions[0].scenes[0].shots[0].id");
             crew.open("/shots/" + shot + "/carry");
             crew.see("[role=gridcell]");
             crew.fetch(SCROLL);

@@ -15,7 +15,8 @@ import org.openqa.selenium.WebElement;
 /** A set is drawn from nothing: walls, window, things in it, lights and marks. */
 class SetFromNothingIT {
 
-    private static final String PLAN = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 400 300'><rect width='400' height='300' fill='none' stroke='black'/></svg>";
+    private static final String PLAN =
+            "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 400 300'><rect width='400' height='300' fill='none' stroke='black'/></svg>";
     private RunningOblume oblume;
     private Browser crew;
 
@@ -49,7 +50,9 @@ class SetFromNothingIT {
         crew.press("Take away");
         crew.fill("Walls, paced out", "7 right, 5 up, 7 left, close");
         crew.press("Put them");
-        crew.until("see the wall", d -> crew.see("textarea").getDomProperty("value").equals("0 0; 7 0; 7 5; 0 5; 0 0") ? true : null);
+        crew.until(
+                "see the wall",
+                d -> crew.see("textarea").getDomProperty("value").equals("0 0; 7 0; 7 5; 0 5; 0 0") ? true : null);
         crew.fill("high, m", "3");
         crew.press(Keys.TAB);
 
@@ -69,8 +72,17 @@ class SetFromNothingIT {
         clickOnWall(stage, "4 0");
         crew.fill("Distance between both points", "7 m");
         crew.press("Scale the picture");
-        crew.until("see the picture to scale", d -> Math.abs(((Number) crew.script("return document.querySelector('image.underlay').getBoundingClientRect().width"
-                + " / document.querySelector('.set').ownerSVGElement.querySelector('.set > path[stroke-linejoin]').getBoundingClientRect().width")).doubleValue() - 1) < 0.06 ? true : null);
+        crew.until(
+                "see the picture to scale",
+                d -> Math.abs(((Number)
+                                                        crew.script(
+                                                                "return document.querySelector('image.underlay').getBoundingClientRect().width"
+                                                                        + " / document.querySelector('.set').ownerSVGElement.querySelector('.set > path[stroke-linejoin]').getBoundingClientRect().width"))
+                                                .doubleValue()
+                                        - 1)
+                                < 0.06
+                        ? true
+                        : null);
 
         crew.press("Keep the set");
         crew.seeText("Kept.");
@@ -83,9 +95,15 @@ class SetFromNothingIT {
         crew.type("PLACE", "2.5, 3.5");
         crew.reads("PLACE", "2.50 m right, 3.50 m up");
         crew.see("#say-it").sendKeys("key 2.4 m aim at visitor 60%");
-        crew.until("hear it", d -> crew.text("#say-echo").replaceAll("\\s+", " ").contains("Key level") ? true : null);
+        crew.until(
+                "hear it", d -> crew.text("#say-echo").replaceAll("\\s+", " ").contains("Key level") ? true : null);
         crew.press("Keep Enter");
-        crew.until("see the light on the visitor", d -> crew.text(".ladder").contains("At Visitor") && crew.text(".ladder .facts").contains("meter") ? true : null);
+        crew.until(
+                "see the light on the visitor",
+                d -> crew.text(".ladder").contains("At Visitor")
+                                && crew.text(".ladder .facts").contains("meter")
+                        ? true
+                        : null);
         assertThat(crew.complaints()).isEmpty();
     }
 
@@ -100,7 +118,8 @@ class SetFromNothingIT {
         crew.seeText("sideways");
         crew.fill("Walls, paced out", "3 right");
         crew.press("Put them");
-        crew.until("see it put", d -> crew.see("textarea").getDomProperty("value").equals("0 0; 3 0") ? true : null);
+        crew.until(
+                "see it put", d -> crew.see("textarea").getDomProperty("value").equals("0 0; 3 0") ? true : null);
         crew.press("Back to 1A");
         crew.seeText("The set is not kept yet");
         crew.press("Go on drawing");
@@ -111,10 +130,12 @@ class SetFromNothingIT {
 
     /** Clicks a point of the plan, by the metres that the drawing's own lines stand at. */
     private void clickOnWall(WebElement stage, String metres) {
-        crew.clickAt(stage, "const [x, y] = '" + metres + "'.split(' ').map(Number);"
-                + "const wall = document.querySelector('.set > path[stroke-linejoin]').getAttribute('d').match(/[\\d.-]+,[\\d.-]+/g).map(p => p.split(',').map(Number));"
-                + "const [x0, y0] = wall[0], scale = (wall[1][0] - x0) / 7;"
-                + "return [x0 + x * scale, y0 - y * scale]");
+        crew.clickAt(
+                stage,
+                "const [x, y] = '" + metres + "'.split(' ').map(Number);"
+                        + "const wall = document.querySelector('.set > path[stroke-linejoin]').getAttribute('d').match(/[\\d.-]+,[\\d.-]+/g).map(p => p.split(',').map(Number));"
+                        + "const [x0, y0] = wall[0], scale = (wall[1][0] - x0) / 7;"
+                        + "return [x0 + x * scale, y0 - y * scale]");
     }
 
     private void place(String typed, String what, String name) {

@@ -48,12 +48,21 @@ class ThirtyPeopleIT {
         try (RunningOblume oblume = RunningOblume.asShipped(RunningOblume.newData())) {
             Person lead = Person.lead(oblume);
             lead.post("/api/scenes/import", BusyPlot.file(40));
-            long shot = lead.get("/api/book").at("/productions/0/scenes/0/shots/0/id").asLong();
-            List<String> heads = StreamSupport.stream(plot(lead, shot).get("placements").spliterator(), false)
-                    .filter(p -> p.at("/placement/kind").asText().equals("HEAD")).map(p -> p.at("/placement/key").asText()).toList();
+            long shot = lead.get("/api/book")
+                    .at("/productions/0/scenes/0/shots/0/id")
+                    .asLong();
+            List<String> heads = StreamSupport.stream(
+                            plot(lead, shot).get("placements").spliterator(), false)
+                    .filter(p -> p.at("/placement/kind").asText().equals("HEAD"))
+                    .map(p -> p.at("/placement/key").asText())
+                    .toList();
             for (int i = 0; i < WARM_UP; i++) {
                 plot(lead, shot);
-                lead.put("/api/shots/%d/placements/%s/LEVEL".formatted(shot, heads.get(0)), "{\"text\":\"%d\"}".formatted(1 + i % 90), i + 1, "warm-up");
+                lead.put(
+                        "/api/shots/%d/placements/%s/LEVEL".formatted(shot, heads.get(0)),
+                        "{\"text\":\"%d\"}".formatted(1 + i % 90),
+                        i + 1,
+                        "warm-up");
             }
             List<Thread> threads = new ArrayList<>();
             CountDownLatch listening = new CountDownLatch(PEOPLE);
@@ -73,10 +82,12 @@ class ThirtyPeopleIT {
         say("edit, " + PEOPLE + " people", edits);
         say("plot read meanwhile", reads);
         say("edit sent to its event at another device", events);
-        System.out.printf("MEASURED edits kept %d, met another's and told so %d%n", edits.size() - met.get(), met.get());
+        System.out.printf(
+                "MEASURED edits kept %d, met another's and told so %d%n", edits.size() - met.get(), met.get());
     }
 
-    private void work(Person person, int number, long shot, List<String> heads, CountDownLatch listening) throws Exception {
+    private void work(Person person, int number, long shot, List<String> heads, CountDownLatch listening)
+            throws Exception {
         listening.await();
         Random random = new Random(number);
         long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
@@ -85,20 +96,31 @@ class ThirtyPeopleIT {
             JsonNode plot = plot(person, shot);
             reads.add((System.nanoTime() - start) / 1e6);
             String head = heads.get(random.nextInt(heads.size()));
-            long revision = StreamSupport.stream(plot.get("placements").spliterator(), false).filter(p -> p.at("/placement/key").asText().equals(head)).findFirst()
-                    .orElseThrow().at("/revisions/LEVEL").asLong();
+            long revision = StreamSupport.stream(plot.get("placements").spliterator(), false)
+                    .filter(p -> p.at("/placement/key").asText().equals(head))
+                    .findFirst()
+                    .orElseThrow()
+                    .at("/revisions/LEVEL")
+                    .asLong();
             TimeUnit.MILLISECONDS.sleep(random.nextInt(THINK_MS));
             double level = (number * 30 + n + 10) / 10.0; // no two people dim to the same
             String device = "load-%d-%d".formatted(number, n);
             long sent = System.nanoTime();
             sentAt.put(device, sent);
-            Person.Answer answer = person.put("/api/shots/%d/placements/%s/LEVEL".formatted(shot, head), "{\"text\":\"%s\"}".formatted(level), revision, device);
+            Person.Answer answer = person.put(
+                    "/api/shots/%d/placements/%s/LEVEL".formatted(shot, head),
+                    "{\"text\":\"%s\"}".formatted(level),
+                    revision,
+                    device);
             edits.add((System.nanoTime() - sent) / 1e6);
             if (answer.status() == 409) {
                 met.incrementAndGet();
             } else {
                 assertThat(answer.status()).isEqualTo(200);
-                assertThat(kept.computeIfAbsent(head, h -> new ConcurrentSkipListMap<>()).put(revision, level)).as("two edits of %s on revision %d", head, revision).isNull();
+                assertThat(kept.computeIfAbsent(head, h -> new ConcurrentSkipListMap<>())
+                                .put(revision, level))
+                        .as("two edits of %s on revision %d", head, revision)
+                        .isNull();
             }
         }
     }
@@ -108,7 +130,9 @@ class ThirtyPeopleIT {
             listening.countDown();
             for (String line = stream.readLine(); line != null; line = stream.readLine()) {
                 Matcher device = DEVICE.matcher(line);
-                if (line.startsWith("data:") && device.find() && !device.group(1).startsWith("load-" + number + "-")) {
+                if (line.startsWith("data:")
+                        && device.find()
+                        && !device.group(1).startsWith("load-" + number + "-")) {
                     events.add((System.nanoTime() - sentAt.get(device.group(1))) / 1e6);
                 }
             }
@@ -120,12 +144,17 @@ class ThirtyPeopleIT {
     /** No two edits were acknowledged on one revision of a value, and its history holds all of them in their order. */
     private void noUpdateIsLost(Person lead, long shot) throws Exception {
         for (Map.Entry<String, Map<Long, Double>> one : kept.entrySet()) {
-            JsonNode changes = lead.get("/api/shots/" + shot + "/history?placement=" + one.getKey()).get("changes");
+            JsonNode changes = lead.get("/api/shots/" + shot + "/history?placement=" + one.getKey())
+                    .get("changes");
             List<Double> recorded = StreamSupport.stream(changes.spliterator(), false)
-                    .filter(c -> c.get("attribute").asText().equals("LEVEL") && c.get("author").asText().startsWith("person"))
-                    .map(c -> Double.valueOf(c.at("/to/metric").asText().replace(" %", ""))).collect(Collectors.toCollection(ArrayList::new));
+                    .filter(c -> c.get("attribute").asText().equals("LEVEL")
+                            && c.get("author").asText().startsWith("person"))
+                    .map(c -> Double.valueOf(c.at("/to/metric").asText().replace(" %", "")))
+                    .collect(Collectors.toCollection(ArrayList::new));
             Collections.reverse(recorded);
-            assertThat(recorded).as(one.getKey()).isEqualTo(List.copyOf(one.getValue().values()));
+            assertThat(recorded)
+                    .as(one.getKey())
+                    .isEqualTo(List.copyOf(one.getValue().values()));
         }
     }
 
@@ -154,6 +183,8 @@ class ThirtyPeopleIT {
         List<Double> sorted = new ArrayList<>(times);
         Collections.sort(sorted);
         assertThat(sorted).isNotEmpty();
-        System.out.printf("MEASURED %s: median %.0f ms, 95th percentile %.0f ms, %d of them%n", what, sorted.get(sorted.size() / 2), sorted.get((int) (sorted.size() * 0.95)), sorted.size());
+        System.out.printf(
+                "MEASURED %s: median %.0f ms, 95th percentile %.0f ms, %d of them%n",
+                what, sorted.get(sorted.size() / 2), sorted.get((int) (sorted.size() * 0.95)), sorted.size());
     }
 }

@@ -45,12 +45,14 @@ class TwoPeopleAndBadInputIT {
 
     /** The key grip's edit, made behind this page's back. */
     private static void someoneElse(String body) {
-        Object status = grip.fetch("""
+        Object status = grip.fetch(
+                """
                 const plot = await (await fetch('/api/shots/5/plot')).json();
                 const key = plot.placements.find(p => p.placement.key === 'key');
                 const answer = await fetch('/api/shots/5/placements/key/LEVEL', { method: 'PUT', body: '%s',
                   headers: { 'Content-Type': 'application/json', 'If-Match': String(key.revisions.LEVEL ?? 0) } });
-                return answer.status""".formatted(body));
+                return answer.status"""
+                        .formatted(body));
         assertThat(status).isEqualTo(200L);
     }
 
@@ -142,7 +144,9 @@ class TwoPeopleAndBadInputIT {
         for (String path : new String[] {"/", "/shots/1/plot", "/shots/1/rebuild"}) {
             crew.open(path);
             crew.see(path.equals("/") ? "main article" : path.endsWith("plot") ? ".placed" : "article");
-            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth")).as(path).isTrue();
+            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth"))
+                    .as(path)
+                    .isTrue();
         }
     }
 

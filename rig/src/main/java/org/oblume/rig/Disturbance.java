@@ -13,6 +13,9 @@ public record Disturbance(Kind kind, @Nullable Integer universe, @Nullable Integ
 
     /** Another source comes, all others go, packets that cannot be read, far too many of them. */
     public enum Kind {
-        RIVAL, QUIET, MALFORMED, FLOOD
+        RIVAL,
+        QUIET,
+        MALFORMED,
+        FLOOD
     }
 }

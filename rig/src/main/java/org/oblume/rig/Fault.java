@@ -11,10 +11,20 @@ import org.jspecify.annotations.Nullable;
  * @param address that it listens at now
  * @param percent where its knob was turned to
  */
-public record Fault(Kind kind, @Nullable String mode, @Nullable Integer universe, @Nullable Integer address, @Nullable Double percent) {
+public record Fault(
+        Kind kind,
+        @Nullable String mode,
+        @Nullable Integer universe,
+        @Nullable Integer address,
+        @Nullable Double percent) {
 
     /** What can go wrong. */
     public enum Kind {
-        WRONG_MODE, WRONG_ADDRESS, KNOB, NO_POWER, CURVE_RESET, LOST_LINK
+        WRONG_MODE,
+        WRONG_ADDRESS,
+        KNOB,
+        NO_POWER,
+        CURVE_RESET,
+        LOST_LINK
     }
 }

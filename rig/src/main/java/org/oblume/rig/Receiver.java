@@ -33,9 +33,8 @@ final class Receiver implements AutoCloseable {
                 rig.receive(packet.getData(), packet.getLength());
             } catch (SocketException closed) {
                 return;
-            } catch (IOException lost) {
-                // One datagram that could not be taken in is one frame less.
-                continue;
+            } catch (IOException oneFrameLess) {
+                // The next datagram is waited for.
             }
         }
     }

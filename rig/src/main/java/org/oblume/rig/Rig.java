@@ -10,8 +10,8 @@ import java.util.UUID;
 import java.util.function.LongSupplier;
 import org.oblume.core.network.PatchCheck.SacnSource;
 import org.oblume.core.network.SacnPacket;
-import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.network.UnitAnswer;
+import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.units.Refusal;
 
 /** All virtual nodes and fixtures. Safe for several threads. */
@@ -31,12 +31,18 @@ public final class Rig {
     private final Map<String, VirtualNode> nodes = new LinkedHashMap<>();
     /** Priority by universe of another source that is played. */
     private final Map<Integer, Integer> rivals = new LinkedHashMap<>();
+
     private int rivalSequence;
     private long rivalsSentAt;
     private long received;
     private long malformed;
 
-    /** A virtual node. @param ports universes that it carries. @param up whether it works */
+    /**
+     * A virtual node.
+     *
+     * @param ports universes that it carries
+     * @param up whether it works
+     */
     public record VirtualNode(String name, List<Integer> ports, boolean up) {
 
         public VirtualNode {
@@ -45,8 +51,7 @@ public final class Rig {
     }
 
     /** A unit's answer with what it gives and what is wrong with it. */
-    public record UnitState(UnitAnswer answer, double outputPercent, Set<Fault.Kind> faults) {
-    }
+    public record UnitState(UnitAnswer answer, double outputPercent, Set<Fault.Kind> faults) {}
 
     /**
      * @param received packets that came in
@@ -54,12 +59,10 @@ public final class Rig {
      * @param outOfOrder of them that were behind others
      * @param flooding of them that came too fast, or from too many
      */
-    public record Counts(long received, long malformed, long outOfOrder, long flooding) {
-    }
+    public record Counts(long received, long malformed, long outOfOrder, long flooding) {}
 
     /** Everything there is to know. */
-    public record State(List<UnitState> units, List<VirtualNode> nodes, List<SacnSource> sources, Counts packets) {
-    }
+    public record State(List<UnitState> units, List<VirtualNode> nodes, List<SacnSource> sources, Counts packets) {}
 
     /** @param nanos a clock that only goes on, nanoseconds */
     public Rig(LongSupplier nanos) {
@@ -69,7 +72,9 @@ public final class Rig {
     /** Hangs these units in the place of all that hung before. */
     public synchronized void patchFixtures(List<UnitSpec> specs) {
         if (specs.size() > MOST_UNITS) {
-            throw new Refusal("units", "%d units are more than this rig holds: hang %d at most.".formatted(specs.size(), MOST_UNITS));
+            throw new Refusal(
+                    "units",
+                    "%d units are more than this rig holds: hang %d at most.".formatted(specs.size(), MOST_UNITS));
         }
         Map<String, VirtualUnit> hung = new LinkedHashMap<>();
         for (UnitSpec spec : specs) {
@@ -134,7 +139,16 @@ public final class Rig {
             }
             case FLOOD -> {
                 for (int i = 0; i < MANY; i++) {
-                    byte[] octets = new SacnPacket(FLOODER, "flood", 0, i % NUMBERS, false, false, universe, new byte[UniverseFrame.SLOTS]).encode();
+                    byte[] octets = new SacnPacket(
+                                    FLOODER,
+                                    "flood",
+                                    0,
+                                    i % NUMBERS,
+                                    false,
+                                    false,
+                                    universe,
+                                    new byte[UniverseFrame.SLOTS])
+                            .encode();
                     receive(octets, octets.length);
                 }
             }
@@ -165,7 +179,11 @@ public final class Rig {
         long now = nanos.getAsLong();
         List<UnitState> states = new ArrayList<>();
         units.values().forEach(u -> states.add(new UnitState(u.answer(now), u.outputPercent(now), u.faults())));
-        return new State(states, List.copyOf(nodes.values()), sources.heard(now), new Counts(received, malformed, sources.outOfOrder(), sources.flooding()));
+        return new State(
+                states,
+                List.copyOf(nodes.values()),
+                sources.heard(now),
+                new Counts(received, malformed, sources.outOfOrder(), sources.flooding()));
     }
 
     private void listen() {
@@ -175,7 +193,8 @@ public final class Rig {
             rivalsSentAt = now;
         }
         for (VirtualUnit unit : units.values()) {
-            boolean carried = nodes.isEmpty() || nodes.values().stream().anyMatch(n -> n.up() && n.ports().contains(unit.universe()));
+            boolean carried = nodes.isEmpty()
+                    || nodes.values().stream().anyMatch(n -> n.up() && n.ports().contains(unit.universe()));
             unit.hear(carried ? sources.slots(unit.universe(), now) : null);
         }
     }

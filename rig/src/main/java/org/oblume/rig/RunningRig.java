@@ -29,8 +29,7 @@ public final class RunningRig implements AutoCloseable {
     private final HttpServer http;
 
     /** @param up whether it works */
-    record NodeUp(boolean up) {
-    }
+    record NodeUp(boolean up) {}
 
     private RunningRig(Rig rig, Receiver receiver, HttpServer http) {
         this.rig = rig;
@@ -68,19 +67,28 @@ public final class RunningRig implements AutoCloseable {
         try (exchange) {
             byte[] body = exchange.getRequestBody().readNBytes(LARGEST_BODY);
             try {
-                String[] path = exchange.getRequestURI().getRawPath().substring(1).split("/");
+                String[] path =
+                        exchange.getRequestURI().getRawPath().substring(1).split("/");
                 String call = exchange.getRequestMethod() + " " + path[0] + (path.length > 2 ? " " + path[2] : "");
                 String name = path.length > 1 ? URLDecoder.decode(path[1], StandardCharsets.UTF_8) : "";
                 switch (call) {
-                    case "GET state" -> { }
-                    case "PUT units" -> rig.patchFixtures(json.readValue(body, new TypeReference<List<UnitSpec>>() { }));
+                    case "GET state" -> {}
+                    case "PUT units" -> rig.patchFixtures(json.readValue(body, new TypeReference<List<UnitSpec>>() {}));
                     case "PUT units settings" -> rig.set(name, json.readValue(body, UnitSpec.Settings.class));
                     case "POST units faults" -> rig.fail(name, json.readValue(body, Fault.class));
                     case "DELETE units faults" -> rig.clearFaults(name);
                     case "POST disturbances" -> rig.disturb(json.readValue(body, Disturbance.class));
                     case "PUT nodes" -> nodes(name, body);
                     default -> {
-                        send(exchange, NOT_FOUND, Map.of("detail", "The rig does not know %s %s.".formatted(exchange.getRequestMethod(), exchange.getRequestURI().getPath())));
+                        send(
+                                exchange,
+                                NOT_FOUND,
+                                Map.of(
+                                        "detail",
+                                        "The rig does not know %s %s."
+                                                .formatted(
+                                                        exchange.getRequestMethod(),
+                                                        exchange.getRequestURI().getPath())));
                         return;
                     }
                 }
@@ -88,14 +96,21 @@ public final class RunningRig implements AutoCloseable {
             } catch (Refusal refused) {
                 send(exchange, BAD, Map.of("detail", String.valueOf(refused.getMessage())));
             } catch (JsonProcessingException unreadable) {
-                send(exchange, BAD, Map.of("detail", unreadable.getCause() instanceof Refusal refused ? String.valueOf(refused.getMessage()) : "The body is not what docs/rig.md says."));
+                send(
+                        exchange,
+                        BAD,
+                        Map.of(
+                                "detail",
+                                unreadable.getCause() instanceof Refusal refused
+                                        ? String.valueOf(refused.getMessage())
+                                        : "The body is not what docs/rig.md says."));
             }
         }
     }
 
     private void nodes(String name, byte[] body) throws IOException {
         if (name.isEmpty()) {
-            rig.connect(json.readValue(body, new TypeReference<List<Rig.VirtualNode>>() { }));
+            rig.connect(json.readValue(body, new TypeReference<List<Rig.VirtualNode>>() {}));
         } else {
             rig.nodeUp(name, json.readValue(body, NodeUp.class).up());
         }

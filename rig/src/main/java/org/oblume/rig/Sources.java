@@ -25,6 +25,7 @@ final class Sources {
     private static final int BEHIND = -20;
     /** Twice the highest rate of a DMX512 line: what comes faster is dropped. */
     private static final int MOST_A_SECOND = 88;
+
     private static final int MOST_SOURCES = 16;
     private static final int MOST_UNIVERSES = 512;
 
@@ -99,7 +100,7 @@ final class Sources {
     }
 
     private void forget(long now) {
-        for (Iterator<Map<UUID, Source>> all = universes.values().iterator(); all.hasNext();) {
+        for (Iterator<Map<UUID, Source>> all = universes.values().iterator(); all.hasNext(); ) {
             Map<UUID, Source> sources = all.next();
             sources.values().removeIf(s -> now - s.heardAt > SILENCE_NANOS);
             if (sources.isEmpty()) {
@@ -121,7 +122,8 @@ final class Sources {
     List<SacnSource> heard(long now) {
         forget(now);
         List<SacnSource> all = new ArrayList<>();
-        universes.forEach((universe, sources) -> sources.forEach((id, s) -> all.add(new SacnSource(universe, id.toString(), s.name, s.priority))));
+        universes.forEach((universe, sources) ->
+                sources.forEach((id, s) -> all.add(new SacnSource(universe, id.toString(), s.name, s.priority))));
         return all;
     }
 

@@ -22,7 +22,16 @@ import org.oblume.core.units.Refusal;
  * @param warmUpSeconds until its lamp gives all its light after power comes on; 0 for what does not warm up
  * @param menu what is set in its menu
  */
-public record UnitSpec(String unit, String modes, String mode, int universe, int address, Ranges ranges, double lowestPercent, double warmUpSeconds, Menu menu) {
+public record UnitSpec(
+        String unit,
+        String modes,
+        String mode,
+        int universe,
+        int address,
+        Ranges ranges,
+        double lowestPercent,
+        double warmUpSeconds,
+        Menu menu) {
 
     private static final int LONGEST_NAME = 80;
 
@@ -37,11 +46,29 @@ public record UnitSpec(String unit, String modes, String mode, int universe, int
     /** @throws Refusal when its kind has no such mode */
     Mode modeNamed(String name) {
         List<Mode> all = Mode.parse(modes);
-        return all.stream().filter(m -> m.name().toLowerCase(Locale.ROOT).equals(name.toLowerCase(Locale.ROOT))).findFirst()
-                .orElseThrow(() -> new Refusal("mode", "%s has no mode “%s”: it has %s.".formatted(unit, name, String.join(", ", all.stream().map(Mode::name).toList()))));
+        return all.stream()
+                .filter(m -> m.name().toLowerCase(Locale.ROOT).equals(name.toLowerCase(Locale.ROOT)))
+                .findFirst()
+                .orElseThrow(() -> new Refusal(
+                        "mode",
+                        "%s has no mode “%s”: it has %s."
+                                .formatted(
+                                        unit,
+                                        name,
+                                        String.join(
+                                                ", ",
+                                                all.stream().map(Mode::name).toList()))));
     }
 
-    /** What can be set from afar. Null: it stays as it is. @param local whether it stands where its own knob was turned */
-    public record Settings(@Nullable String mode, @Nullable Integer universe, @Nullable Integer address, @Nullable Menu menu, @Nullable Boolean local) {
-    }
+    /**
+     * What can be set from afar. Null: it stays as it is.
+     *
+     * @param local whether it stands where its own knob was turned
+     */
+    public record Settings(
+            @Nullable String mode,
+            @Nullable Integer universe,
+            @Nullable Integer address,
+            @Nullable Menu menu,
+            @Nullable Boolean local) {}
 }

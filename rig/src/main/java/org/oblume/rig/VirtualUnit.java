@@ -5,8 +5,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.network.FixtureValues;
 import org.oblume.core.network.Mode;
-import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.network.UnitAnswer;
+import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Effect;
@@ -61,7 +61,9 @@ final class VirtualUnit {
     void set(UnitSpec.Settings settings) {
         Mode wanted = settings.mode() == null ? mode : spec.modeNamed(settings.mode());
         if (!powered || !linked) {
-            throw new Refusal("unit", "%s does not answer: %s.".formatted(name(), powered ? "its link is lost" : "it has no power"));
+            throw new Refusal(
+                    "unit",
+                    "%s does not answer: %s.".formatted(name(), powered ? "its link is lost" : "it has no power"));
         }
         mode = wanted;
         universe = settings.universe() == null ? universe : settings.universe();
@@ -71,14 +73,24 @@ final class VirtualUnit {
             knobPercent = null;
             faults.remove(Fault.Kind.KNOB);
         }
-        faults.removeIf(f -> f == Fault.Kind.WRONG_MODE && settings.mode() != null || f == Fault.Kind.WRONG_ADDRESS && settings.address() != null
-                || f == Fault.Kind.CURVE_RESET && settings.menu() != null && settings.menu().curve() != null);
+        faults.removeIf(f -> (f == Fault.Kind.WRONG_MODE && settings.mode() != null)
+                || (f == Fault.Kind.WRONG_ADDRESS && settings.address() != null)
+                || (f == Fault.Kind.CURVE_RESET
+                        && settings.menu() != null
+                        && settings.menu().curve() != null));
         held = null;
     }
 
     private static Menu over(Menu now, Menu wanted) {
-        return new Menu(or(wanted.curve(), now.curve()), or(wanted.smoothing(), now.smoothing()), or(wanted.fan(), now.fan()), or(wanted.output(), now.output()),
-                or(wanted.frequencyHz(), now.frequencyHz()), or(wanted.onLoss(), now.onLoss()), or(wanted.display(), now.display()), or(wanted.channel(), now.channel()));
+        return new Menu(
+                or(wanted.curve(), now.curve()),
+                or(wanted.smoothing(), now.smoothing()),
+                or(wanted.fan(), now.fan()),
+                or(wanted.output(), now.output()),
+                or(wanted.frequencyHz(), now.frequencyHz()),
+                or(wanted.onLoss(), now.onLoss()),
+                or(wanted.display(), now.display()),
+                or(wanted.channel(), now.channel()));
     }
 
     private static <T> @Nullable T or(@Nullable T one, @Nullable T other) {
@@ -94,14 +106,28 @@ final class VirtualUnit {
             }
             case KNOB -> knobPercent = fault.percent() == null ? 62 : fault.percent();
             case NO_POWER -> powered = false;
-            case CURVE_RESET -> menu = over(menu, new Menu(menu.curve() == LevelCurve.SQUARE ? LevelCurve.LINEAR : LevelCurve.SQUARE, null, null, null, null, null, null, null));
+            case CURVE_RESET ->
+                menu = over(
+                        menu,
+                        new Menu(
+                                menu.curve() == LevelCurve.SQUARE ? LevelCurve.LINEAR : LevelCurve.SQUARE,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null));
             case LOST_LINK -> linked = false;
         }
         faults.add(fault.kind());
     }
 
     private String otherMode() {
-        return Mode.parse(spec.modes()).stream().map(Mode::name).filter(n -> !n.equals(mode.name())).findFirst()
+        return Mode.parse(spec.modes()).stream()
+                .map(Mode::name)
+                .filter(n -> !n.equals(mode.name()))
+                .findFirst()
                 .orElseThrow(() -> new Refusal("mode", "%s has one mode only.".formatted(name())));
     }
 
@@ -127,17 +153,24 @@ final class VirtualUnit {
 
     UnitAnswer answer(long now) {
         boolean warmingUp = powered && now - poweredAt < spec.warmUpSeconds() * NANOS;
-        return new UnitAnswer(name(), powered, linked, hears, mode.name(), universe, address, stands(), menu, warmingUp);
+        return new UnitAnswer(
+                name(), powered, linked, hears, mode.name(), universe, address, stands(), menu, warmingUp);
     }
 
     private FixtureValues stands() {
         FixtureValues dialled = held;
-        boolean dark = !powered || dialled == null || !hears && menu.onLoss() == Menu.OnLoss.BLACK;
+        boolean dark = !powered || dialled == null || (!hears && menu.onLoss() == Menu.OnLoss.BLACK);
         if (dark || dialled == null) {
             return new FixtureValues(0, null, 0, Colour.WHITE, null, Effect.NONE);
         }
         double level = knobPercent == null ? dialled.levelPercent() : knobPercent;
-        return new FixtureValues(level == 0 ? 0 : Math.max(level, spec.lowestPercent()), dialled.kelvin(), dialled.duv(), dialled.colour(), dialled.beamDeg(), dialled.effect());
+        return new FixtureValues(
+                level == 0 ? 0 : Math.max(level, spec.lowestPercent()),
+                dialled.kelvin(),
+                dialled.duv(),
+                dialled.colour(),
+                dialled.beamDeg(),
+                dialled.effect());
     }
 
     /** Part of its full light that it gives, in percent: by its curve, and by how warm it is (model: evenly). */

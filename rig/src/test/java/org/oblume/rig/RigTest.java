@@ -17,7 +17,8 @@ class RigTest {
 
     private static final UUID US = UUID.fromString("0b1e55ed-0000-4000-8000-000000000001");
     private static final UUID THEM = UUID.fromString("0b1e55ed-0000-4000-8000-000000000002");
-    private static final Ranges RANGES = new Ranges(new Ranges.Range(2700, 6500), new Ranges.Range(-0.02, 0.02), new Ranges.Range(15, 50));
+    private static final Ranges RANGES =
+            new Ranges(new Ranges.Range(2700, 6500), new Ranges.Range(-0.02, 0.02), new Ranges.Range(15, 50));
     private static final String MODES = "8-bit white: level, cct, tint; 16-bit white: level 16, cct 16, tint 16";
 
     private long now;
@@ -26,11 +27,13 @@ class RigTest {
 
     @BeforeEach
     void hang() {
-        rig.patchFixtures(List.of(unit("Wren", 1, "hold", 1, 0), unit("Eel 1", 11, "black", 1, 0), unit("Gannet", 21, "hold", 50, 60)));
+        rig.patchFixtures(List.of(
+                unit("Wren", 1, "hold", 1, 0), unit("Eel 1", 11, "black", 1, 0), unit("Gannet", 21, "hold", 50, 60)));
     }
 
     private static UnitSpec unit(String name, int address, String onLoss, double lowest, double warmUp) {
-        return new UnitSpec(name, MODES, "8-bit white", 1, address, RANGES, lowest, warmUp, Menu.parse("curve linear, " + onLoss));
+        return new UnitSpec(
+                name, MODES, "8-bit white", 1, address, RANGES, lowest, warmUp, Menu.parse("curve linear, " + onLoss));
     }
 
     private void send(UUID source, int priority, int number, boolean terminated, int... slots) {
@@ -38,7 +41,16 @@ class RigTest {
         for (int i = 0; i < slots.length; i++) {
             levels[i] = (byte) slots[i];
         }
-        byte[] out = new SacnPacket(source, source.equals(US) ? "Oblume" : "house desk", priority, number & 255, false, terminated, 1, levels).encode();
+        byte[] out = new SacnPacket(
+                        source,
+                        source.equals(US) ? "Oblume" : "house desk",
+                        priority,
+                        number & 255,
+                        false,
+                        terminated,
+                        1,
+                        levels)
+                .encode();
         rig.receive(out, out.length);
     }
 
@@ -55,7 +67,10 @@ class RigTest {
     }
 
     private Rig.UnitState state(String unit) {
-        return rig.state().units().stream().filter(u -> u.answer().unit().equals(unit)).findFirst().orElseThrow();
+        return rig.state().units().stream()
+                .filter(u -> u.answer().unit().equals(unit))
+                .findFirst()
+                .orElseThrow();
     }
 
     private double level(String unit) {
@@ -120,7 +135,9 @@ class RigTest {
         assertThat(level("Wren")).isCloseTo(3.9, within(0.1));
         send(THEM, 100, 2, false, 10);
         assertThat(level("Wren")).as("ours was first").isCloseTo(39.2, within(0.1));
-        assertThat(rig.state().sources()).extracting(s -> s.name() + " " + s.priority()).containsExactlyInAnyOrder("Oblume 100", "house desk 100");
+        assertThat(rig.state().sources())
+                .extracting(s -> s.name() + " " + s.priority())
+                .containsExactlyInAnyOrder("Oblume 100", "house desk 100");
         send(US, 100, sequence++, true);
         assertThat(level("Wren")).as("the other takes over").isCloseTo(3.9, within(0.1));
     }
@@ -197,7 +214,9 @@ class RigTest {
         assertThat(state("Wren").faults()).isEmpty();
 
         rig.fail("Wren", new Fault(Fault.Kind.WRONG_ADDRESS, null, 1, 11, null));
-        assertThat(answer("Wren").address()).as("on the address of Eel 1").isEqualTo(answer("Eel 1").address());
+        assertThat(answer("Wren").address())
+                .as("on the address of Eel 1")
+                .isEqualTo(answer("Eel 1").address());
         rig.set("Wren", new UnitSpec.Settings(null, 1, 1, null, null));
 
         rig.fail("Wren", new Fault(Fault.Kind.KNOB, null, null, null, 62.0));
@@ -213,7 +232,8 @@ class RigTest {
 
         rig.fail("Wren", new Fault(Fault.Kind.LOST_LINK, null, null, null, null));
         assertThat(answer("Wren").linked()).isFalse();
-        assertThatThrownBy(() -> rig.set("Wren", new UnitSpec.Settings("8-bit white", null, null, null, null))).hasMessageContaining("its link is lost");
+        assertThatThrownBy(() -> rig.set("Wren", new UnitSpec.Settings("8-bit white", null, null, null, null)))
+                .hasMessageContaining("its link is lost");
         rig.clearFaults("Wren");
         send(128, 255, 128);
         assertThat(answer("Wren").linked()).isTrue();
@@ -236,8 +256,12 @@ class RigTest {
 
     @Test
     void whatCannotBeHungIsRefusedAndWhatHangsStays() {
-        assertThatThrownBy(() -> rig.patchFixtures(List.of(unit("Wren", 1, "hold", 1, 0), unit("Wren", 5, "hold", 1, 0)))).hasMessageContaining("Two units are called Wren");
-        assertThatThrownBy(() -> rig.patchFixtures(List.of(new UnitSpec("Dab", MODES, "extended", 1, 1, RANGES, 1, 0, Menu.NOTHING)))).hasMessageContaining("has no mode “extended”");
+        assertThatThrownBy(
+                        () -> rig.patchFixtures(List.of(unit("Wren", 1, "hold", 1, 0), unit("Wren", 5, "hold", 1, 0))))
+                .hasMessageContaining("Two units are called Wren");
+        assertThatThrownBy(() -> rig.patchFixtures(
+                        List.of(new UnitSpec("Dab", MODES, "extended", 1, 1, RANGES, 1, 0, Menu.NOTHING))))
+                .hasMessageContaining("has no mode “extended”");
         assertThat(rig.state().units()).hasSize(3);
     }
 }

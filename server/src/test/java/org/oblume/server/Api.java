@@ -26,7 +26,8 @@ import org.springframework.http.HttpStatus;
 public class Api {
 
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
     private final Environment environment;
     private final ObjectMapper json;
     private @Nullable String key;
@@ -55,9 +56,15 @@ public class Api {
 
     /** A new member, who joined by invitation, on a device of their own. */
     public Api joined(String name, String role) {
-        String path = as("LEAD").post("/api/team/invitations", "{\"role\":\"%s\"}".formatted(role)).body().get("path").asText();
+        String path = as("LEAD")
+                .post("/api/team/invitations", "{\"role\":\"%s\"}".formatted(role))
+                .body()
+                .get("path")
+                .asText();
         Api other = stranger();
-        Answer answer = other.post("/api/invitations" + path.substring("/join".length()), "{\"name\":\"%s\",\"passphrase\":\"salt marsh line\"}".formatted(name));
+        Answer answer = other.post(
+                "/api/invitations" + path.substring("/join".length()),
+                "{\"name\":\"%s\",\"passphrase\":\"salt marsh line\"}".formatted(name));
         if (answer.status() != 200) {
             throw new IllegalStateException(answer.toString());
         }
@@ -68,16 +75,26 @@ public class Api {
     public Api withoutToken() {
         Api other = new Api(environment, json);
         other.begun.set(true);
-        cookies.getCookieStore().getCookies().stream().filter(c -> !c.getName().equals("XSRF-TOKEN"))
+        cookies.getCookieStore().getCookies().stream()
+                .filter(c -> !c.getName().equals("XSRF-TOKEN"))
                 .forEach(c -> other.cookies.getCookieStore().add(address(""), c));
         return other;
     }
 
     /** The header that sets the cookie of a new session. */
     public String cookie() throws IOException, InterruptedException {
-        return client.send(request("/api/session/demo").POST(HttpRequest.BodyPublishers.ofString("{\"role\":\"READER\"}")).build(),
-                HttpResponse.BodyHandlers.ofString()).headers().allValues("Set-Cookie").stream().filter(c -> c.startsWith("OBLUME=") && !c.startsWith("OBLUME=;"))
-                .reduce((a, b) -> b).orElse("");
+        return client
+                .send(
+                        request("/api/session/demo")
+                                .POST(HttpRequest.BodyPublishers.ofString("{\"role\":\"READER\"}"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .headers()
+                .allValues("Set-Cookie")
+                .stream()
+                .filter(c -> c.startsWith("OBLUME=") && !c.startsWith("OBLUME=;"))
+                .reduce((a, b) -> b)
+                .orElse("");
     }
 
     /** The same person and device, whose calls bear a key of their own. */
@@ -86,13 +103,17 @@ public class Api {
         Api other = new Api(environment, json);
         other.begun.set(true);
         other.key = key;
-        cookies.getCookieStore().getCookies().forEach(c -> other.cookies.getCookieStore().add(address(""), c));
+        cookies.getCookieStore()
+                .getCookies()
+                .forEach(c -> other.cookies.getCookieStore().add(address(""), c));
         return other;
     }
 
     /** Listens to what others do. */
     public Stream listen(String device) throws IOException, InterruptedException {
-        return new Stream(client.send(request("/api/live?device=" + device).GET().build(), HttpResponse.BodyHandlers.ofInputStream()).body());
+        return new Stream(client.send(
+                        request("/api/live?device=" + device).GET().build(), HttpResponse.BodyHandlers.ofInputStream())
+                .body());
     }
 
     /** Server-sent events, as they come. */
@@ -134,7 +155,8 @@ public class Api {
     private void signedIn() {
         if (begun.compareAndSet(false, true)) {
             Api joined = joined("best boy", "CREW");
-            joined.cookies.getCookieStore().getCookies().forEach(c -> cookies.getCookieStore().add(address(""), c));
+            joined.cookies.getCookieStore().getCookies().forEach(c -> cookies.getCookieStore()
+                    .add(address(""), c));
         }
     }
 
@@ -155,21 +177,27 @@ public class Api {
 
     /** Sends a file as it is. */
     public Answer upload(String path, byte[] bytes) {
-        return send(request(path).setHeader("Content-Type", "application/octet-stream").POST(HttpRequest.BodyPublishers.ofByteArray(bytes)));
+        return send(request(path)
+                .setHeader("Content-Type", "application/octet-stream")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(bytes)));
     }
 
     /** A file that is got there. */
     public byte[] file(String path) throws IOException, InterruptedException {
         HttpResponse<byte[]> answer = client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
         if (answer.statusCode() != HttpStatus.OK.value()) {
-            throw new IllegalStateException("%d: %s".formatted(answer.statusCode(), new String(answer.body(), StandardCharsets.UTF_8)));
+            throw new IllegalStateException(
+                    "%d: %s".formatted(answer.statusCode(), new String(answer.body(), StandardCharsets.UTF_8)));
         }
         return answer.body();
     }
 
     /** A header of what is got there. */
     public String header(String path, String name) throws IOException, InterruptedException {
-        return client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString()).headers().firstValue(name).orElse("");
+        return client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString())
+                .headers()
+                .firstValue(name)
+                .orElse("");
     }
 
     public Answer put(String path, String body, Long version) {
@@ -184,7 +212,11 @@ public class Api {
     public long shot(String slate) {
         return StreamSupport.stream(get("/api/book").body().findValues("shots").spliterator(), false)
                 .flatMap(shots -> StreamSupport.stream(shots.spliterator(), false))
-                .filter(s -> s.get("slate").asText().equals(slate)).findFirst().orElseThrow().get("id").asLong();
+                .filter(s -> s.get("slate").asText().equals(slate))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asLong();
     }
 
     public long sceneOf(long shotId) {
@@ -193,8 +225,10 @@ public class Api {
 
     /** Makes a shot and answers its id. */
     public long shotFrom(String slate, long basedOnId) {
-        Answer made = post("/api/scenes/" + sceneOf(basedOnId) + "/shots",
-                "{\"slate\":\"%s\",\"description\":\"\",\"stage\":\"PLANNED\",\"basedOnId\":%d}".formatted(slate, basedOnId));
+        Answer made = post(
+                "/api/scenes/" + sceneOf(basedOnId) + "/shots",
+                "{\"slate\":\"%s\",\"description\":\"\",\"stage\":\"PLANNED\",\"basedOnId\":%d}"
+                        .formatted(slate, basedOnId));
         if (made.status() != 201) {
             throw new IllegalStateException(made.toString());
         }
@@ -206,12 +240,23 @@ public class Api {
     }
 
     public JsonNode placed(long shotId, String placement) {
-        return StreamSupport.stream(get("/api/shots/" + shotId + "/plot").body().get("placements").spliterator(), false)
-                .filter(p -> p.get("placement").get("key").asText().equals(placement)).findFirst().orElseThrow();
+        return StreamSupport.stream(
+                        get("/api/shots/" + shotId + "/plot")
+                                .body()
+                                .get("placements")
+                                .spliterator(),
+                        false)
+                .filter(p -> p.get("placement").get("key").asText().equals(placement))
+                .findFirst()
+                .orElseThrow();
     }
 
     public String say(long shotId, String placement, String attribute) {
-        return placed(shotId, placement).path("values").path(attribute).path("say").asText();
+        return placed(shotId, placement)
+                .path("values")
+                .path(attribute)
+                .path("say")
+                .asText();
     }
 
     public static String path(long shotId, String placement, String attribute) {
@@ -229,9 +274,10 @@ public class Api {
 
     private HttpRequest.Builder request(String path) {
         signedIn();
-        HttpRequest.Builder request = HttpRequest.newBuilder(address(path))
-                .header("Content-Type", "application/json");
-        cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst()
+        HttpRequest.Builder request = HttpRequest.newBuilder(address(path)).header("Content-Type", "application/json");
+        cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .findFirst()
                 .ifPresent(c -> request.header("X-XSRF-TOKEN", c.getValue()));
         if (key != null) {
             request.header("Idempotency-Key", key);
@@ -243,7 +289,9 @@ public class Api {
         try {
             HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
             String body = response.body();
-            return new Answer(response.statusCode(), body.isEmpty() || body.startsWith("<") ? json.missingNode() : json.readTree(body),
+            return new Answer(
+                    response.statusCode(),
+                    body.isEmpty() || body.startsWith("<") ? json.missingNode() : json.readTree(body),
                     response.headers().firstValue("ETag").orElse(""));
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);

@@ -1,11 +1,11 @@
 package org.oblume.server;
 
-import static org.assertj.core.api.Assertions.assertThat;
 import static com.tngtech.archunit.base.DescribedPredicate.not;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
@@ -25,29 +25,41 @@ import org.springframework.web.bind.annotation.RestController;
 class ArchitectureTest {
 
     @ArchTest
-    static final ArchRule featuresHaveNoCycles = slices().matching("org.oblume.server.(*)..").should().beFreeOfCycles();
+    static final ArchRule featuresHaveNoCycles =
+            slices().matching("org.oblume.server.(*)..").should().beFreeOfCycles();
 
     @ArchTest
-    static final ArchRule entitiesStayInTheirFeature = classes().that().areAnnotatedWith(Entity.class).should()
-            .bePackagePrivate();
+    static final ArchRule entitiesStayInTheirFeature =
+            classes().that().areAnnotatedWith(Entity.class).should().bePackagePrivate();
 
     @ArchTest
-    static final ArchRule repositoriesStayInTheirFeature = classes().that().areAssignableTo(Repository.class).should()
-            .bePackagePrivate();
+    static final ArchRule repositoriesStayInTheirFeature =
+            classes().that().areAssignableTo(Repository.class).should().bePackagePrivate();
 
     @ArchTest
-    static final ArchRule controllersAskServices = noClasses().that().areAnnotatedWith(RestController.class).should()
-            .dependOnClassesThat().areAssignableTo(Repository.class);
+    static final ArchRule controllersAskServices = noClasses()
+            .that()
+            .areAnnotatedWith(RestController.class)
+            .should()
+            .dependOnClassesThat()
+            .areAssignableTo(Repository.class);
 
     @ArchTest
-    static final ArchRule supportKnowsNoFeature = noClasses().that().resideInAPackage("..support..").should()
+    static final ArchRule supportKnowsNoFeature = noClasses()
+            .that()
+            .resideInAPackage("..support..")
+            .should()
             .dependOnClassesThat(resideInAPackage("org.oblume.server..").and(not(resideInAPackage("..support.."))));
 
     /** In the OpenAPI document two records of one simple name would silently be one. */
     @ArchTest
     static void recordsOnTheWireHaveNamesOfTheirOwn(JavaClasses all) {
-        Map<String, List<String>> byName = all.stream().filter(JavaClass::isRecord).filter(c -> !c.getModifiers().contains(JavaModifier.PRIVATE))
-                .filter(c -> c.getPackageName().startsWith("org.oblume.server")).collect(Collectors.groupingBy(JavaClass::getSimpleName, Collectors.mapping(JavaClass::getName, Collectors.toList())));
+        Map<String, List<String>> byName = all.stream()
+                .filter(JavaClass::isRecord)
+                .filter(c -> !c.getModifiers().contains(JavaModifier.PRIVATE))
+                .filter(c -> c.getPackageName().startsWith("org.oblume.server"))
+                .collect(Collectors.groupingBy(
+                        JavaClass::getSimpleName, Collectors.mapping(JavaClass::getName, Collectors.toList())));
         assertThat(byName.values().stream().filter(names -> names.size() > 1)).isEmpty();
     }
 }

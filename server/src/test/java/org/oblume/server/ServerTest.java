@@ -14,5 +14,4 @@ import org.springframework.test.context.ActiveProfiles;
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @ActiveProfiles({"demo", "test"})
 @Import(Api.class)
-public @interface ServerTest {
-}
+public @interface ServerTest {}

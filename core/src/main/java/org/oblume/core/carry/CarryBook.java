@@ -26,8 +26,9 @@ public final class CarryBook {
     private CarryBook(Collection<ShotNode> shots, Collection<Knot> knots) {
         for (ShotNode shot : shots) {
             if (this.shots.put(shot.slate(), shot) != null) {
-                throw new Refusal("slate", "Two shots of the scene are called %s: give each its own slate."
-                        .formatted(shot.slate()));
+                throw new Refusal(
+                        "slate",
+                        "Two shots of the scene are called %s: give each its own slate.".formatted(shot.slate()));
             }
         }
         for (ShotNode shot : shots) {
@@ -43,8 +44,8 @@ public final class CarryBook {
                 throw new Refusal("A knot names shot %s, which the scene does not have.".formatted(knot.slate()));
             }
             if (!seen.add(List.of(knot.slate(), knot.placement(), knot.attribute()))) {
-                throw new Refusal("%s has two values for the %s of %s: keep one.".formatted(knot.slate(),
-                        knot.attribute().label(), knot.placement()));
+                throw new Refusal("%s has two values for the %s of %s: keep one."
+                        .formatted(knot.slate(), knot.attribute().label(), knot.placement()));
             }
             knotsBySlate.computeIfAbsent(knot.slate(), s -> new ArrayList<>()).add(knot);
         }
@@ -65,7 +66,9 @@ public final class CarryBook {
         CarryBook now = new CarryBook(this);
         for (Knot knot : tied) {
             now.untie(knot.slate(), knot.placement(), knot.attribute());
-            now.knotsBySlate.computeIfAbsent(knot.slate(), s -> new ArrayList<>()).add(knot);
+            now.knotsBySlate
+                    .computeIfAbsent(knot.slate(), s -> new ArrayList<>())
+                    .add(knot);
         }
         return now;
     }
@@ -115,22 +118,26 @@ public final class CarryBook {
     }
 
     private Map<String, Map<Attribute, Knot>> held(String slate, Map<String, Map<String, Map<Attribute, Knot>>> known) {
-        List<String> unknown = chain(slate).stream().takeWhile(s -> !known.containsKey(s)).toList();
+        List<String> unknown =
+                chain(slate).stream().takeWhile(s -> !known.containsKey(s)).toList();
         for (int i = unknown.size() - 1; i >= 0; i--) {
             String at = unknown.get(i);
             String base = node(at).basedOn();
-            Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>(base == null ? Map.of() : known.get(base));
-            Set<String> own = new HashSet<>();
+            Map<String, Map<Attribute, Knot>> held =
+                    new LinkedHashMap<>(base == null ? Map.of() : known.getOrDefault(base, Map.of()));
+            Map<String, Map<Attribute, Knot>> own = new HashMap<>();
             for (Knot knot : knotsBySlate.getOrDefault(at, List.of())) {
-                if (own.add(knot.placement())) {
-                    Map<Attribute, Knot> carried = held.get(knot.placement());
-                    held.put(knot.placement(), carried == null ? new EnumMap<>(Attribute.class) : new EnumMap<>(carried));
-                }
-                held.get(knot.placement()).put(knot.attribute(), knot);
+                own.computeIfAbsent(knot.placement(), p -> {
+                            Map<Attribute, Knot> mine = new EnumMap<>(Attribute.class);
+                            mine.putAll(held.getOrDefault(p, Map.of()));
+                            held.put(p, mine);
+                            return mine;
+                        })
+                        .put(knot.attribute(), knot);
             }
             known.put(at, held);
         }
-        return known.get(slate);
+        return known.getOrDefault(slate, Map.of());
     }
 
     /** The shot itself, the one it is based on, and so on to the one that is based on nothing. */
@@ -149,7 +156,10 @@ public final class CarryBook {
 
     /** Shots directly based on this one, in the scene's order. */
     public List<String> basedOn(String slate) {
-        return shots.values().stream().filter(s -> slate.equals(s.basedOn())).map(ShotNode::slate).toList();
+        return shots.values().stream()
+                .filter(s -> slate.equals(s.basedOn()))
+                .map(ShotNode::slate)
+                .toList();
     }
 
     /** @throws Refusal when the shot would in the end be based on itself, naming the way round */
@@ -160,8 +170,10 @@ public final class CarryBook {
             boolean looped = way.contains(at);
             way.add(at);
             if (closed || looped) {
-                throw new Refusal("basedOn", "%s cannot be based on %s, which would base it on itself (%s). Choose another shot."
-                        .formatted(slate, basedOn, String.join(" from ", way)));
+                throw new Refusal(
+                        "basedOn",
+                        "%s cannot be based on %s, which would base it on itself (%s). Choose another shot."
+                                .formatted(slate, basedOn, String.join(" from ", way)));
             }
         }
     }
@@ -174,11 +186,16 @@ public final class CarryBook {
     public void refuseRebasing(String slate, @Nullable String basedOn) {
         requireBase(slate, basedOn);
         refuseCycle(slate, basedOn);
-        List<String> locked = shots.values().stream().filter(s -> s.stage() == ShotStage.SHOT)
-                .map(ShotNode::slate).filter(s -> chain(s).contains(slate)).toList();
+        List<String> locked = shots.values().stream()
+                .filter(s -> s.stage() == ShotStage.SHOT)
+                .map(ShotNode::slate)
+                .filter(s -> chain(s).contains(slate))
+                .toList();
         if (!locked.isEmpty()) {
-            throw new Refusal("basedOn", "%s been shot: what %s is based on stays. Make a new shot instead."
-                    .formatted(andList(locked) + (locked.size() == 1 ? " has" : " have"), slate));
+            throw new Refusal(
+                    "basedOn",
+                    "%s been shot: what %s is based on stays. Make a new shot instead."
+                            .formatted(andList(locked) + (locked.size() == 1 ? " has" : " have"), slate));
         }
     }
 
@@ -186,13 +203,15 @@ public final class CarryBook {
     public void refuseDeleting(String slate) {
         List<String> dependants = basedOn(slate);
         if (!dependants.isEmpty()) {
-            throw new Refusal("%s cannot be deleted: %s based on it. Base %s on another shot first.".formatted(slate,
-                    andList(dependants) + (dependants.size() == 1 ? " is" : " are"),
-                    dependants.size() == 1 ? "it" : "them"));
+            throw new Refusal("%s cannot be deleted: %s based on it. Base %s on another shot first."
+                    .formatted(
+                            slate,
+                            andList(dependants) + (dependants.size() == 1 ? " is" : " are"),
+                            dependants.size() == 1 ? "it" : "them"));
         }
         if (node(slate).stage() == ShotStage.SHOT) {
-            throw new Refusal("%s has been shot: its record stays. Open a revision if that was a slip."
-                    .formatted(slate));
+            throw new Refusal(
+                    "%s has been shot: its record stays. Open a revision if that was a slip.".formatted(slate));
         }
     }
 
@@ -206,13 +225,18 @@ public final class CarryBook {
         List<String> locked = new ArrayList<>();
         collectLocked(slate, placement, attribute, locked);
         if (locked.contains(slate)) {
-            throw new Refusal("%s has been shot and is locked. Open a revision of it, or record the change in a new shot based on it."
-                    .formatted(slate));
+            throw new Refusal(
+                    "%s has been shot and is locked. Open a revision of it, or record the change in a new shot based on it."
+                            .formatted(slate));
         }
         if (!locked.isEmpty()) {
-            throw new Refusal("%s been shot and %s this value from %s: changing it here would rewrite %s. Make a new shot for the change."
-                    .formatted(andList(locked) + (locked.size() == 1 ? " has" : " have"),
-                            locked.size() == 1 ? "carries" : "carry", slate, locked.size() == 1 ? "it" : "them"));
+            throw new Refusal(
+                    "%s been shot and %s this value from %s: changing it here would rewrite %s. Make a new shot for the change."
+                            .formatted(
+                                    andList(locked) + (locked.size() == 1 ? " has" : " have"),
+                                    locked.size() == 1 ? "carries" : "carry",
+                                    slate,
+                                    locked.size() == 1 ? "it" : "them"));
         }
     }
 
@@ -221,7 +245,10 @@ public final class CarryBook {
         List<String> locked = new ArrayList<>();
         for (String next : basedOn(slate)) {
             if (!tiesItself(next, placement, attribute)) {
-                locked.addAll(node(next).stage() == ShotStage.SHOT ? List.of(next) : lockedFollowers(next, placement, attribute));
+                locked.addAll(
+                        node(next).stage() == ShotStage.SHOT
+                                ? List.of(next)
+                                : lockedFollowers(next, placement, attribute));
             }
         }
         return locked;
@@ -230,8 +257,10 @@ public final class CarryBook {
     /** @throws Refusal when a change in a shot that is based on another comes without a reason */
     public void requireReason(String slate, @Nullable Reason reason) {
         if (node(slate).basedOn() != null && reason == null) {
-            throw new Refusal("reason", "%s is based on %s: say why this changes: match, cheat, fix or look."
-                    .formatted(slate, node(slate).basedOn()));
+            throw new Refusal(
+                    "reason",
+                    "%s is based on %s: say why this changes: match, cheat, fix or look."
+                            .formatted(slate, node(slate).basedOn()));
         }
     }
 
@@ -256,7 +285,9 @@ public final class CarryBook {
     }
 
     private void untie(String slate, String placement, Attribute attribute) {
-        knotsBySlate.getOrDefault(slate, new ArrayList<>()).removeIf(k -> k.placement().equals(placement) && k.attribute() == attribute);
+        knotsBySlate
+                .getOrDefault(slate, new ArrayList<>())
+                .removeIf(k -> k.placement().equals(placement) && k.attribute() == attribute);
     }
 
     private void requireBase(String slate, @Nullable String basedOn) {
@@ -277,7 +308,8 @@ public final class CarryBook {
     }
 
     private boolean tiesItself(String slate, String placement, Attribute attribute) {
-        return knotsBySlate.getOrDefault(slate, List.of()).stream().anyMatch(k -> k.placement().equals(placement) && k.attribute() == attribute);
+        return knotsBySlate.getOrDefault(slate, List.of()).stream()
+                .anyMatch(k -> k.placement().equals(placement) && k.attribute() == attribute);
     }
 
     private static String andList(List<String> names) {

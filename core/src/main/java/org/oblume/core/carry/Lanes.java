@@ -12,8 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Lanes {
 
-    private Lanes() {
-    }
+    private Lanes() {}
 
     /** @return the lane of each shot by its slate, 0 for the first, in the book's order */
     public static Map<String, Integer> of(CarryBook book) {
@@ -37,7 +36,12 @@ public final class Lanes {
     }
 
     /** The lowest lane that ended before the branch begins, or a new one; a lane that something still carries from has not ended. */
-    private static int free(CarryBook book, List<String> slates, List<String> tips, Map<String, Integer> laneOf, @Nullable String base) {
+    private static int free(
+            CarryBook book,
+            List<String> slates,
+            List<String> tips,
+            Map<String, Integer> laneOf,
+            @Nullable String base) {
         int begins = base == null ? laneOf.size() : slates.indexOf(base);
         for (int lane = 0; lane < tips.size(); lane++) {
             String tip = tips.get(lane);

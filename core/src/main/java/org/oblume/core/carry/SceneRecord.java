@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
@@ -13,7 +14,6 @@ import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Duv;
@@ -128,7 +128,9 @@ public final class SceneRecord {
             check.accept(subject);
         } catch (Refusal refusal) {
             String where = subject instanceof Knot knot
-                    ? "%s, %s of %s: ".formatted(knot.slate(), Attribute.of(knot.value()).label(), knot.placement()) : "";
+                    ? "%s, %s of %s: "
+                            .formatted(knot.slate(), Attribute.of(knot.value()).label(), knot.placement())
+                    : "";
             problems.add(where + refusal.getMessage());
         }
     }

@@ -14,8 +14,9 @@ public record ShotNode(String slate, @Nullable String basedOn, ShotStage stage) 
 
     public ShotNode {
         if (!slate.matches("[\\p{L}\\p{N}][\\p{L}\\p{N} ./-]{0,11}")) {
-            throw new Refusal("slate", "“%s” cannot go on a slate: use up to 12 letters and digits, such as 4C."
-                    .formatted(slate));
+            throw new Refusal(
+                    "slate",
+                    "“%s” cannot go on a slate: use up to 12 letters and digits, such as 4C.".formatted(slate));
         }
     }
 }

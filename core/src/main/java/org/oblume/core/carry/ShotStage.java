@@ -2,5 +2,7 @@ package org.oblume.core.carry;
 
 /** How far a shot has come. What is shot is locked. */
 public enum ShotStage {
-    PLANNED, LIT, SHOT
+    PLANNED,
+    LIT,
+    SHOT
 }

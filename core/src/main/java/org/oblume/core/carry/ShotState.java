@@ -8,11 +8,11 @@ import java.util.Optional;
 import java.util.Set;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Bearing;
 
@@ -30,7 +30,8 @@ public final class ShotState {
     /** A state that stands by itself, such as a saved look: the knots are all there is to it. */
     public static ShotState of(String name, Collection<Knot> knots) {
         Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>();
-        knots.forEach(k -> held.computeIfAbsent(k.placement(), p -> new EnumMap<>(Attribute.class)).put(k.attribute(), k));
+        knots.forEach(k -> held.computeIfAbsent(k.placement(), p -> new EnumMap<>(Attribute.class))
+                .put(k.attribute(), k));
         return new ShotState(name, held);
     }
 
@@ -58,33 +59,46 @@ public final class ShotState {
     }
 
     public <V extends AttributeValue> Optional<V> value(String placement, Class<V> type) {
-        return knots(placement).stream().map(Knot::value).filter(type::isInstance).map(type::cast).findFirst();
+        return knots(placement).stream()
+                .map(Knot::value)
+                .filter(type::isInstance)
+                .map(type::cast)
+                .findFirst();
     }
 
     /** Whether a placement is on set; one of which nothing was said is not. */
     public boolean isOnSet(String placement) {
-        return value(placement, SetStatus.class).map(s -> s.state() != SetStatus.State.STRUCK).orElse(false);
+        return value(placement, SetStatus.class)
+                .map(s -> s.state() != SetStatus.State.STRUCK)
+                .orElse(false);
     }
 
     /** Where a placement is in space; empty until both its place and its height are recorded. */
     public Optional<SpacePoint> position(String placement) {
-        return value(placement, Place.class)
-                .flatMap(place -> value(placement, Height.class).map(h -> place.point().at(h.heightM())));
+        return value(placement, Place.class).flatMap(place -> value(placement, Height.class)
+                .map(h -> place.point().at(h.heightM())));
+    }
+
+    /** The point in space that a placement is aimed at; empty along a bearing, or when the mark has no place. */
+    private Optional<SpacePoint> target(AimSetting aim) {
+        Double heightM = aim.heightM();
+        return aim.mark() == null || heightM == null
+                ? Optional.empty()
+                : value(aim.mark(), Place.class).map(place -> place.point().at(heightM));
     }
 
     /**
-     * Which way a placement points, worked out from the mark it is aimed at where it is. The distance is 0 when it is
+     * Which way a placement points, worked out from the mark it is aimed at where it is. It has no distance when it is
      * aimed along a bearing; empty when the mark has no place, or it stands on the very point it is aimed at.
      */
     public Optional<Aim> aim(String placement) {
         return value(placement, AimSetting.class).flatMap(pointing -> {
-            if (pointing.mark() == null) {
-                return Optional.of(new Aim(Bearing.ofDegrees(pointing.bearingDeg()), pointing.tiltDeg(), 0));
+            if (pointing.bearingDeg() != null && pointing.tiltDeg() != null) {
+                return Optional.of(new Aim(Bearing.ofDegrees(pointing.bearingDeg()), pointing.tiltDeg(), null));
             }
-            Optional<SpacePoint> target = value(pointing.mark(), Place.class)
-                    .map(place -> place.point().at(pointing.heightM()));
-            return position(placement).flatMap(from -> target.filter(to -> !to.equals(from))
-                    .map(to -> Aim.between(from, to)));
+            Optional<SpacePoint> target = target(pointing);
+            return position(placement)
+                    .flatMap(from -> target.filter(to -> !to.equals(from)).map(to -> Aim.between(from, to)));
         });
     }
 }

@@ -10,10 +10,8 @@ import org.oblume.core.units.Refusal;
  */
 public final class CameraWhite {
 
-    private static final Matrix BRADFORD = Matrix.of(
-            0.8951, 0.2664, -0.1614,
-            -0.7502, 1.7135, 0.0367,
-            0.0389, -0.0685, 1.0296);
+    private static final Matrix BRADFORD =
+            Matrix.of(0.8951, 0.2664, -0.1614, -0.7502, 1.7135, 0.0367, 0.0389, -0.0685, 1.0296);
     private static final Matrix BRADFORD_BACK = BRADFORD.inverse();
     /** D65 as sRGB has it: x 0.3127, y 0.3290. */
     private static final Xyz D65 = new Xyz(0.3127 / 0.3290, 1, (1 - 0.3127 - 0.3290) / 0.3290);
@@ -25,7 +23,8 @@ public final class CameraWhite {
         double[] to = BRADFORD.times(D65.x(), D65.y(), D65.z());
         for (int i = 0; i < gains.length; i++) {
             if (!(from[i] > 0)) {
-                throw new Refusal("whiteBalanceDuv",
+                throw new Refusal(
+                        "whiteBalanceDuv",
                         "A camera white this warm and this green is not a real colour: bring its tint nearer to 0.");
             }
             gains[i] = to[i] / from[i];

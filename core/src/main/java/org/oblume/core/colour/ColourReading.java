@@ -6,5 +6,4 @@ package org.oblume.core.colour;
  * @param kelvin correlated colour temperature, 1000 to 25000; an end of that range for a light beyond it
  * @param duv signed distance from the locus in CIE 1960 u,v; positive is green. Not limited: a saturated light is far off
  */
-public record ColourReading(double kelvin, double duv) {
-}
+public record ColourReading(double kelvin, double duv) {}

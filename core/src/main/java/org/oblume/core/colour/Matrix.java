@@ -4,8 +4,8 @@ package org.oblume.core.colour;
 record Matrix(double[][] rows) {
 
     static Matrix of(double... nine) {
-        return new Matrix(new double[][] {{nine[0], nine[1], nine[2]}, {nine[3], nine[4], nine[5]},
-            {nine[6], nine[7], nine[8]}});
+        return new Matrix(
+                new double[][] {{nine[0], nine[1], nine[2]}, {nine[3], nine[4], nine[5]}, {nine[6], nine[7], nine[8]}});
     }
 
     double[] times(double a, double b, double c) {

@@ -10,17 +10,19 @@ import org.oblume.core.units.Kelvin;
  */
 final class PlanckianLocus {
 
-    private static final Quotient U = new Quotient(0.860117757, 1.54118254e-4, 1.28641212e-7, 8.42420235e-4, 7.08145163e-7);
-    private static final Quotient V = new Quotient(0.317398726, 4.22806245e-5, 4.20481691e-8, -2.89741816e-5, 1.61456053e-7);
+    private static final Quotient U =
+            new Quotient(0.860117757, 1.54118254e-4, 1.28641212e-7, 8.42420235e-4, 7.08145163e-7);
+    private static final Quotient V =
+            new Quotient(0.317398726, 4.22806245e-5, 4.20481691e-8, -2.89741816e-5, 1.61456053e-7);
     private static final double STEP_K = 1;
     private static final double FIRST_MIRED = Kelvin.MIRED_PRODUCT / Kelvin.HIGHEST;
     /** Fine enough that the nearest point is between the neighbours of the nearest grid point. */
     private static final double GRID_MIRED = 10;
+
     private static final double MIRED_PRECISION = 1e-7;
     private static final Chromaticity[] GRID = grid();
 
-    private PlanckianLocus() {
-    }
+    private PlanckianLocus() {}
 
     /** A quotient of two quadratics, the lower one starting at 1. */
     private record Quotient(double a0, double a1, double a2, double b1, double b2) {
@@ -71,7 +73,8 @@ final class PlanckianLocus {
         double kelvin = Kelvin.MIRED_PRODUCT / nearest(low, high, seen);
         Chromaticity on = at(kelvin);
         double side = (seen.u() - on.u()) * V.slope(kelvin) - (seen.v() - on.v()) * U.slope(kelvin);
-        return new ColourReading(Math.max(Kelvin.LOWEST, Math.min(Kelvin.HIGHEST, kelvin)),
+        return new ColourReading(
+                Math.max(Kelvin.LOWEST, Math.min(Kelvin.HIGHEST, kelvin)),
                 Math.copySign(Math.sqrt(squaredGap(on, seen)), side));
     }
 

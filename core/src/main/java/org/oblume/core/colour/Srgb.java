@@ -4,13 +4,18 @@ package org.oblume.core.colour;
 final class Srgb {
 
     static final Matrix FROM_XYZ = Matrix.of(
-            3.2404541621141054, -1.5371385127977166, -0.4985314095560162,
-            -0.9692660305051868, 1.8760108454466942, 0.0415560175303498,
-            0.0556434309591147, -0.2040259135167538, 1.0572251882231791);
+            3.2404541621141054,
+            -1.5371385127977166,
+            -0.4985314095560162,
+            -0.9692660305051868,
+            1.8760108454466942,
+            0.0415560175303498,
+            0.0556434309591147,
+            -0.2040259135167538,
+            1.0572251882231791);
     static final Matrix TO_XYZ = FROM_XYZ.inverse();
 
-    private Srgb() {
-    }
+    private Srgb() {}
 
     /** The sRGB curve: linear 0–1 to encoded 0–1. */
     static double encode(double linear) {

@@ -78,8 +78,12 @@ public enum Aspect {
     /** A tolerance to either side: {@code ±1/3 stop}, {@code ±12 mired}, {@code 1.5 times}. */
     public String printTolerance(double tolerance) {
         return switch (this) {
-            case RATIO, EXPOSURE, BACKGROUND -> "±%s stop".formatted(Math.abs(tolerance * THIRDS - Math.round(tolerance * THIRDS)) < NEARLY ? Stops.of(tolerance).inThirds()
-                    : Stops.of(tolerance).inTenths());
+            case RATIO, EXPOSURE, BACKGROUND ->
+                "±%s stop"
+                        .formatted(
+                                Math.abs(tolerance * THIRDS - Math.round(tolerance * THIRDS)) < NEARLY
+                                        ? Stops.of(tolerance).inThirds()
+                                        : Stops.of(tolerance).inTenths());
             case KEY_SIDE -> "±%s°".formatted(Numbers.fixed(tolerance, 0));
             case WHITE -> "±%s mired".formatted(Numbers.fixed(tolerance, 0));
             case TINT -> "±" + Duv.print(tolerance);
@@ -97,11 +101,18 @@ public enum Aspect {
         double size = Math.abs(difference);
         String side = difference < 0 ? less : more;
         return switch (this) {
-            case KEY_SIDE -> size > HALF_TURN_DEG / 2 ? "Key comes from the other side of the world"
-                    : "%s has come %d° %s".formatted(subject, Math.round(size), side);
+            case KEY_SIDE ->
+                size > HALF_TURN_DEG / 2
+                        ? "Key comes from the other side of the world"
+                        : "%s has come %d° %s".formatted(subject, Math.round(size), side);
             case WHITE -> "%s is %d mired too %s".formatted(subject, Math.round(size), side);
             case TINT -> "%s is Duv %s too %s".formatted(subject, Duv.print(size), side);
-            case SOFTNESS -> "%s is seen %s times as %s".formatted(subject, Numbers.fixed(Math.pow(2, size), 1), difference < 0 ? "small: harder" : "large: softer");
+            case SOFTNESS ->
+                "%s is seen %s times as %s"
+                        .formatted(
+                                subject,
+                                Numbers.fixed(Math.pow(2, size), 1),
+                                difference < 0 ? "small: harder" : "large: softer");
             default -> "%s is %s %s".formatted(subject, Stops.of(size).inTenths(), side);
         };
     }

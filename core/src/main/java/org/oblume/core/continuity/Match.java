@@ -16,7 +16,8 @@ public record Match(List<Line> lines) {
 
     /** How a line stands. */
     public enum Verdict {
-        HOLDS, OUT,
+        HOLDS,
+        OUT,
         /** Off, and somebody said why that is right. */
         WAIVED,
         /** One of the two figures is not known. */
@@ -30,7 +31,13 @@ public record Match(List<Line> lines) {
      * @param tolerance that holds here
      * @param waiver why it is quiet, also where it holds; null when nobody said
      */
-    public record Line(Aspect aspect, @Nullable Figure recorded, @Nullable Figure now, @Nullable Double difference, double tolerance, Verdict verdict,
+    public record Line(
+            Aspect aspect,
+            @Nullable Figure recorded,
+            @Nullable Figure now,
+            @Nullable Double difference,
+            double tolerance,
+            Verdict verdict,
             @Nullable Waiver waiver) {
 
         /** {@code Background is 0.7 over}; null when it holds or is not known. */
@@ -50,10 +57,14 @@ public record Match(List<Line> lines) {
             Figure was = recorded.of().get(aspect);
             Figure is = now.of().get(aspect);
             Waiver quiet = stilled.get(aspect);
-            Double difference = was == null || is == null ? null : Double.valueOf(aspect.difference(was.value(), is.value()));
-            Verdict verdict = difference == null ? Verdict.UNKNOWN
-                    : tolerances.holds(aspect, difference) ? Verdict.HOLDS : quiet != null ? Verdict.WAIVED : Verdict.OUT;
-            lines.add(new Line(aspect, was, is, difference, tolerances.of().get(aspect), verdict, quiet));
+            Double difference =
+                    was == null || is == null ? null : Double.valueOf(aspect.difference(was.value(), is.value()));
+            Verdict verdict = difference == null
+                    ? Verdict.UNKNOWN
+                    : tolerances.holds(aspect, difference)
+                            ? Verdict.HOLDS
+                            : quiet != null ? Verdict.WAIVED : Verdict.OUT;
+            lines.add(new Line(aspect, was, is, difference, tolerances.of(aspect), verdict, quiet));
         }
         return new Match(lines);
     }
@@ -65,10 +76,13 @@ public record Match(List<Line> lines) {
 
     /** What is off and nobody said why, a sentence after the other; empty when it holds. */
     public String say() {
-        return lines.stream().filter(l -> l.verdict == Verdict.OUT).map(l -> l.say() + ".").collect(Collectors.joining(" "));
+        return lines.stream()
+                .filter(l -> l.verdict == Verdict.OUT)
+                .map(l -> l.say() + ".")
+                .collect(Collectors.joining(" "));
     }
 
     public Line line(Aspect aspect) {
-        return lines.get(aspect.ordinal());
+        return lines.stream().filter(l -> l.aspect == aspect).findFirst().orElseThrow();
     }
 }

@@ -7,21 +7,21 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Tint;
-import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Numbers;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Stops;
 
 /**
@@ -33,6 +33,7 @@ public final class Remedy {
     private static final double FULL = 100;
     /** Output beyond full that nobody sees: it counts as full. */
     private static final double JUST_FULL = 0.03;
+
     private static final double LEAST_STOPS = 0.05;
     private static final double MOST_STOPS = 4;
     private static final double NET_STOPS = 0.5;
@@ -53,11 +54,14 @@ public final class Remedy {
      * @param mark key of the mark that it is judged at
      * @return empty when nothing is known that one light could do
      */
-    public static Optional<Phrase> of(Match.Line line, ShotLighting light, ShotState state, String mark, RatioConvention school) {
+    public static Optional<Phrase> of(
+            Match.Line line, ShotLighting light, ShotState state, String mark, RatioConvention school) {
         Double difference = line.difference();
         Double recorded = line.recorded() == null ? null : line.recorded().value();
-        return difference == null || recorded == null ? Optional.empty()
-                : light.mark(mark).flatMap(at -> new Remedy(light, state, at).of(line.aspect(), difference, recorded, school));
+        return difference == null || recorded == null
+                ? Optional.empty()
+                : light.mark(mark)
+                        .flatMap(at -> new Remedy(light, state, at).of(line.aspect(), difference, recorded, school));
     }
 
     private Optional<Phrase> of(Aspect aspect, double difference, double recorded, RatioConvention school) {
@@ -68,8 +72,9 @@ public final class Remedy {
             case WHITE -> key().flatMap(key -> dialled(key, difference));
             case TINT -> key().flatMap(key -> tinted(key, difference));
             case SOFTNESS -> key().flatMap(key -> resized(key, difference));
-            case KEY_SIDE -> key().map(key -> Phrase.of("Bring %s back to bearing %s from the mark, or call the move a cheat.".formatted(name(key),
-                    Bearing.ofDegrees(recorded).print())));
+            case KEY_SIDE ->
+                key().map(key -> Phrase.of("Bring %s back to bearing %s from the mark, or call the move a cheat."
+                        .formatted(name(key), Bearing.ofDegrees(recorded).print())));
         };
     }
 
@@ -83,16 +88,23 @@ public final class Remedy {
         if (school == RatioConvention.KEY_TO_FILL) {
             return fill.flatMap(f -> dimmed(f, Math.pow(2, difference)));
         }
-        Optional<Placement> over = fill.filter(f -> of(at.lit(), f) > of(at.shadow(), f) && key().filter(k -> of(at.shadow(), k) > of(at.lit(), k)).isPresent());
+        Optional<Placement> over = fill.filter(f -> of(at.lit(), f) > of(at.shadow(), f)
+                && key().filter(k -> of(at.shadow(), k) > of(at.lit(), k)).isPresent());
         if (over.isPresent()) {
-            return Optional.of(Phrase.of("%s outshines the key: bring it down until the lit cheek is the key’s again.".formatted(name(over.get()))));
+            return Optional.of(Phrase.of("%s outshines the key: bring it down until the lit cheek is the key’s again."
+                    .formatted(name(over.get()))));
         }
         double wanted = at.lit().lux() / at.shadow().lux() * Math.pow(2, -difference);
         List<Placement> order = new ArrayList<>(fill.stream().toList());
         Figures.strongest(light, at.shadow(), FILLS).ifPresent(order::add);
         order.addAll(byShare(at.shadow()));
-        return first(order, f -> 1 + (at.lit().lux() - wanted * at.shadow().lux()) / (wanted * of(at.shadow(), f) - of(at.lit(), f)),
-                difference < 0 ? "No one light brings it back: take light off the shadow side with a flag, or make the key harder."
+        return first(
+                order,
+                f -> 1
+                        + (at.lit().lux() - wanted * at.shadow().lux())
+                                / (wanted * of(at.shadow(), f) - of(at.lit(), f)),
+                difference < 0
+                        ? "No one light brings it back: take light off the shadow side with a flag, or make the key harder."
                         : "No one light brings it back: send some of the key to the shadow side with a board.");
     }
 
@@ -102,12 +114,18 @@ public final class Remedy {
             return Optional.empty();
         }
         double wanted = background.lux() / at.lit().lux() * Math.pow(2, -difference);
-        return first(byShare(background), l -> 1 + (wanted * at.lit().lux() - background.lux()) / (of(background, l) - wanted * of(at.lit(), l)),
-                difference > 0 ? "No one light brings it back: keep light off the wall with flags." : "No one light brings it back: put a light on the wall.");
+        return first(
+                byShare(background),
+                l -> 1 + (wanted * at.lit().lux() - background.lux()) / (of(background, l) - wanted * of(at.lit(), l)),
+                difference > 0
+                        ? "No one light brings it back: keep light off the wall with flags."
+                        : "No one light brings it back: put a light on the wall.");
     }
 
     private List<Placement> byShare(SurfaceLight on) {
-        return light.lights().stream().sorted(Comparator.comparingDouble((Placement p) -> -of(on, p))).toList();
+        return light.lights().stream()
+                .sorted(Comparator.comparingDouble((Placement p) -> -of(on, p)))
+                .toList();
     }
 
     /** The first light that can do it without going out or past what one would call a change of it. */
@@ -115,14 +133,17 @@ public final class Remedy {
         for (Placement one : order) {
             double by = factor.applyAsDouble(one);
             if (Double.isFinite(by) && by > 0 && Math.abs(Stops.fromRatio(by).value()) <= MOST_STOPS) {
-                return dimmed(one, by).map(words -> by < 1 ? net(words, -Stops.fromRatio(by).value()) : words);
+                return dimmed(one, by)
+                        .map(words -> by < 1 ? net(words, -Stops.fromRatio(by).value()) : words);
             }
         }
         return Optional.of(Phrase.of(none));
     }
 
     private static Phrase net(Phrase words, double stops) {
-        String net = Math.abs(stops - NET_STOPS) <= NEAR_A_NET ? "single" : Math.abs(stops - 2 * NET_STOPS) <= 2 * NEAR_A_NET ? "double" : "";
+        String net = Math.abs(stops - NET_STOPS) <= NEAR_A_NET
+                ? "single"
+                : Math.abs(stops - 2 * NET_STOPS) <= 2 * NEAR_A_NET ? "double" : "";
         return net.isEmpty() ? words : Phrase.format("%%s Or hang a %s net before it.".formatted(net), words);
     }
 
@@ -141,12 +162,20 @@ public final class Remedy {
         }
         Stops size = Stops.of(Math.abs(stops));
         String thirds = size.inThirds().equals("0") ? size.inTenths() : size.inThirds();
-        String change = "%s %s %s stop%s".formatted(name(source), stops > 0 ? "up" : "down", thirds, size.value() > 1 && !thirds.equals("1") ? "s" : "");
+        String change = "%s %s %s stop%s"
+                .formatted(
+                        name(source),
+                        stops > 0 ? "up" : "down",
+                        thirds,
+                        size.value() > 1 && !thirds.equals("1") ? "s" : "");
         List<Phrase> ways = new ArrayList<>();
         level(source, factor).ifPresent(to -> ways.add(Phrase.of(to)));
         MarkLight.SourceAtMark from = at.sources().get(light.lights().indexOf(source));
         if (from.straight() && from.distanceM() > 0) {
-            ways.add(Phrase.format("move it from %s to %s", Phrase.of(Length.ofMetres(from.distanceM())), Phrase.of(Length.ofMetres(from.distanceM() / Math.sqrt(factor)))));
+            ways.add(Phrase.format(
+                    "move it from %s to %s",
+                    Phrase.of(Length.ofMetres(from.distanceM())),
+                    Phrase.of(Length.ofMetres(from.distanceM() / Math.sqrt(factor)))));
         }
         Phrase said = Phrase.of(change);
         for (int i = 0; i < ways.size(); i++) {
@@ -162,8 +191,14 @@ public final class Remedy {
             return Optional.empty();
         }
         double output = lamp.curve().output(now) * factor;
-        return Optional.of(output > 1 + JUST_FULL ? "%s is %s stop short at 100 %%".formatted("it", Stops.fromRatio(output).inTenths())
-                : "%d to %d %%".formatted(Math.round(now * FULL), Math.round(lamp.curve().level(Math.min(1, output)) * FULL)));
+        return Optional.of(
+                output > 1 + JUST_FULL
+                        ? "%s is %s stop short at 100 %%"
+                                .formatted("it", Stops.fromRatio(output).inTenths())
+                        : "%d to %d %%"
+                                .formatted(
+                                        Math.round(now * FULL),
+                                        Math.round(lamp.curve().level(Math.min(1, output)) * FULL)));
     }
 
     private Optional<Phrase> dialled(Placement key, double difference) {
@@ -174,8 +209,11 @@ public final class Remedy {
             double mired = Kelvin.of(dial.kelvin()).mired() - difference / share;
             double kelvin = mired <= 0 ? Double.POSITIVE_INFINITY : Kelvin.MIRED_PRODUCT / mired;
             boolean reached = lowest != null && highest != null && kelvin >= lowest && kelvin <= highest;
-            return Phrase.of(reached ? "Dial %s to %d K.".formatted(name(key), Math.round(kelvin))
-                    : "%s cannot be dialled that far: gel it by %s mired, or set the camera’s white.".formatted(name(key), Numbers.plain(Math.round(-difference / share))));
+            return Phrase.of(
+                    reached
+                            ? "Dial %s to %d K.".formatted(name(key), Math.round(kelvin))
+                            : "%s cannot be dialled that far: gel it by %s mired, or set the camera’s white."
+                                    .formatted(name(key), Numbers.plain(Math.rint(-difference / share))));
         });
     }
 
@@ -184,15 +222,24 @@ public final class Remedy {
         double share = of(at.lit(), key) / at.lit().lux();
         double wanted = state.value(key.key(), Tint.class).map(Tint::duv).orElse(0.0) - difference / share;
         boolean reached = lamp != null && Math.abs(wanted) <= lamp.tintReach();
-        return Optional.of(Phrase.of(reached ? "Dial %s’s tint to %s.".formatted(name(key), Duv.print(wanted))
-                : "Gel %s by Duv %s, or set the camera’s tint.".formatted(name(key), Duv.print(-difference / share))));
+        return Optional.of(Phrase.of(
+                reached
+                        ? "Dial %s’s tint to %s.".formatted(name(key), Duv.print(wanted))
+                        : "Gel %s by Duv %s, or set the camera’s tint."
+                                .formatted(name(key), Duv.print(-difference / share))));
     }
 
     private Optional<Phrase> resized(Placement key, double difference) {
         double now = at.sources().get(light.lights().indexOf(key)).distanceM();
-        Phrase distances = Phrase.format("from %s to %s", Phrase.of(Length.ofMetres(now)), Phrase.of(Length.ofMetres(now * Math.pow(2, difference))));
-        return Optional.of(Phrase.format(difference < 0 ? "%s closer, %s, or through a larger frame; then its level." : "%s farther, %s, or through a smaller frame; then its level.",
-                Phrase.of(name(key)), distances));
+        Phrase distances = Phrase.format(
+                "from %s to %s",
+                Phrase.of(Length.ofMetres(now)), Phrase.of(Length.ofMetres(now * Math.pow(2, difference))));
+        return Optional.of(Phrase.format(
+                difference < 0
+                        ? "%s closer, %s, or through a larger frame; then its level."
+                        : "%s farther, %s, or through a smaller frame; then its level.",
+                Phrase.of(name(key)),
+                distances));
     }
 
     private double of(SurfaceLight on, Placement source) {
@@ -200,6 +247,7 @@ public final class Remedy {
     }
 
     private static String name(Placement placement) {
-        return placement.name().substring(0, 1).toUpperCase(Locale.ROOT) + placement.name().substring(1);
+        return placement.name().substring(0, 1).toUpperCase(Locale.ROOT)
+                + placement.name().substring(1);
     }
 }

@@ -16,16 +16,16 @@ import org.oblume.core.colour.Swatch;
 import org.oblume.core.continuity.Match.Verdict;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.filter.StockItem;
-import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SurfaceLight;
+import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.SoloCheck;
-import org.oblume.core.metering.FaultHypothesis;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Stops;
 
@@ -38,7 +38,13 @@ import org.oblume.core.units.Stops;
  * @param school of ratio that the scene carries
  * @param curve by which its signals are read
  */
-public record ShotAssessment(SceneRecord scene, ShotState state, ShotLighting light, List<Reading> readings, RatioConvention school, SignalCurve curve) {
+public record ShotAssessment(
+        SceneRecord scene,
+        ShotState state,
+        ShotLighting light,
+        List<Reading> readings,
+        RatioConvention school,
+        SignalCurve curve) {
 
     public ShotAssessment {
         readings = List.copyOf(readings);
@@ -46,12 +52,19 @@ public record ShotAssessment(SceneRecord scene, ShotState state, ShotLighting li
 
     /** Empty when no mark stands. */
     public Optional<Placement> mark() {
-        return camera().flatMap(c -> state.value(c.key(), AimSetting.class)).map(AimSetting::mark).filter(state::isOnSet).map(scene::placement)
-                .or(() -> scene.placements().stream().filter(p -> p.kind() == PlacementKind.MARK && state.isOnSet(p.key())).findFirst());
+        return camera().flatMap(c -> state.value(c.key(), AimSetting.class))
+                .map(AimSetting::mark)
+                .filter(state::isOnSet)
+                .map(scene::placement)
+                .or(() -> scene.placements().stream()
+                        .filter(p -> p.kind() == PlacementKind.MARK && state.isOnSet(p.key()))
+                        .findFirst());
     }
 
     private Optional<Placement> camera() {
-        return scene.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key())).findFirst();
+        return scene.placements().stream()
+                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
+                .findFirst();
     }
 
     private Optional<MarkLight> at() {
@@ -61,7 +74,8 @@ public record ShotAssessment(SceneRecord scene, ShotState state, ShotLighting li
     /** Predicted, and in its place what was read; none when no mark stands. */
     public Figures figures() {
         return mark().map(m -> Figures.predicted(light, scene.placements(), state, m.key(), school)
-                .metered(readings, light, scene.placements(), state, m.key(), school, curve)).orElse(new Figures(Map.of()));
+                        .metered(readings, light, scene.placements(), state, m.key(), school, curve))
+                .orElse(new Figures(Map.of()));
     }
 
     /** The key side, where the key's place or aim was called a cheat in this shot or one that it carries from. */
@@ -69,14 +83,21 @@ public record ShotAssessment(SceneRecord scene, ShotState state, ShotLighting li
         Map<Aspect, Waiver> all = new EnumMap<>(Aspect.class);
         at().flatMap(mark -> Figures.key(light, mark)).ifPresent(key -> {
             for (Attribute attribute : List.of(Attribute.AIM, Attribute.PLACE)) {
-                state.knot(key.key(), attribute).filter(k -> k.attribution().reason() == Reason.CHEAT).ifPresent(k -> all.put(Aspect.KEY_SIDE, cheat(k)));
+                state.knot(key.key(), attribute)
+                        .filter(k -> k.attribution().reason() == Reason.CHEAT)
+                        .ifPresent(k -> all.put(Aspect.KEY_SIDE, cheat(k)));
             }
         });
         return all;
     }
 
     private static Waiver cheat(Knot knot) {
-        return new Waiver(Waiver.Cause.CHEAT, knot.attribution().note() == null ? "Called a cheat in %s.".formatted(knot.slate()) : knot.attribution().note(), knot.attribution().author());
+        return new Waiver(
+                Waiver.Cause.CHEAT,
+                knot.attribution().note() == null
+                        ? "Called a cheat in %s.".formatted(knot.slate())
+                        : knot.attribution().note(),
+                knot.attribution().author());
     }
 
     /** Which way the subject looks. */
@@ -87,18 +108,25 @@ public record ShotAssessment(SceneRecord scene, ShotState state, ShotLighting li
     /** Where the camera stands, seen from the mark. */
     public Optional<Bearing> cameraFrom() {
         return at().flatMap(mark -> camera().flatMap(c -> state.position(c.key()))
-                .map(c -> Bearing.fromOffset(c.xM() - mark.face().xM(), c.yM() - mark.face().yM())));
+                .map(c -> Bearing.fromOffset(
+                        c.xM() - mark.face().xM(), c.yM() - mark.face().yM())));
     }
 
     /** Grey cards on the lit cheek, the shadow cheek and the background: in the predicted colour, as bright as the figures say; null in the dark. */
     public List<@Nullable Swatch> greyCards(Figures figures) {
         return at().map(mark -> {
-            CameraWhite white = ShotLighting.white(scene.placements(), state).camera();
-            double lit = figure(figures, Aspect.EXPOSURE, over(mark.lit()));
-            double shadow = school == RatioConvention.LIT_TO_SHADOW ? lit - figure(figures, Aspect.RATIO, 0) : over(mark.shadow());
-            return Arrays.asList(card(mark.lit(), white, lit), card(mark.shadow(), white, shadow),
-                    card(mark.background(), white, lit + figure(figures, Aspect.BACKGROUND, 0)));
-        }).orElse(Arrays.asList(null, null, null));
+                    CameraWhite white =
+                            ShotLighting.white(scene.placements(), state).camera();
+                    double lit = figure(figures, Aspect.EXPOSURE, over(mark.lit()));
+                    double shadow = school == RatioConvention.LIT_TO_SHADOW
+                            ? lit - figure(figures, Aspect.RATIO, 0)
+                            : over(mark.shadow());
+                    return Arrays.asList(
+                            card(mark.lit(), white, lit),
+                            card(mark.shadow(), white, shadow),
+                            card(mark.background(), white, lit + figure(figures, Aspect.BACKGROUND, 0)));
+                })
+                .orElse(Arrays.asList(null, null, null));
     }
 
     private static @Nullable Swatch card(@Nullable SurfaceLight on, CameraWhite white, double overStops) {
@@ -111,7 +139,9 @@ public record ShotAssessment(SceneRecord scene, ShotState state, ShotLighting li
     }
 
     private double over(SurfaceLight on) {
-        return on.lux() > 0 ? light.metering().map(m -> m.over(on.lux())).map(Stops::value).orElse(0.0) : 0;
+        return on.lux() > 0
+                ? light.metering().map(m -> m.over(on.lux())).map(Stops::value).orElse(0.0)
+                : 0;
     }
 
     /**
@@ -119,19 +149,30 @@ public record ShotAssessment(SceneRecord scene, ShotState state, ShotLighting li
      *
      * @param check null while it was not read
      */
-    public record Head(Placement light, @Nullable SoloCheck check, Verdict verdict) {
-    }
+    public record Head(Placement light, @Nullable SoloCheck check, Verdict verdict) {}
 
-    /** Each light that is on and can be switched, read alone against the prediction. @param stock that the crew could have hung */
+    /**
+     * Each light that is on and can be switched, read alone against the prediction.
+     *
+     * @param stock that the crew could have hung
+     */
     public List<Head> heads(Tolerances tolerances, List<StockItem> stock) {
-        return light.lights().stream().filter(s -> s.kind() != PlacementKind.DAYLIGHT)
-                .map(source -> readings.stream().filter(r -> source.key().equals(r.alone())).reduce((older, newer) -> newer)
-                        .map(reading -> head(source, SoloCheck.of(reading, source, state, light, stock, FaultHypothesis.Uncertainty.USUAL), tolerances))
-                        .orElse(new Head(source, null, Verdict.UNKNOWN))).toList();
+        return light.lights().stream()
+                .filter(s -> s.kind() != PlacementKind.DAYLIGHT)
+                .map(source -> readings.stream()
+                        .filter(r -> source.key().equals(r.alone()))
+                        .reduce((older, newer) -> newer)
+                        .map(reading -> head(
+                                source,
+                                SoloCheck.of(reading, source, state, light, stock, FaultHypothesis.Uncertainty.USUAL),
+                                tolerances))
+                        .orElse(new Head(source, null, Verdict.UNKNOWN)))
+                .toList();
     }
 
     private static Head head(Placement source, SoloCheck check, Tolerances tolerances) {
-        boolean holds = check.holds(tolerances.of().get(Aspect.EXPOSURE), tolerances.of().get(Aspect.WHITE), tolerances.of().get(Aspect.TINT));
+        boolean holds =
+                check.holds(tolerances.of(Aspect.EXPOSURE), tolerances.of(Aspect.WHITE), tolerances.of(Aspect.TINT));
         return new Head(source, check, holds ? Verdict.HOLDS : Verdict.OUT);
     }
 
@@ -139,9 +180,13 @@ public record ShotAssessment(SceneRecord scene, ShotState state, ShotLighting li
     public List<String> toRead(List<Head> heads) {
         List<String> all = new ArrayList<>();
         if (readings.stream().noneMatch(r -> r.alone() == null)) {
-            all.add("All lights at %s: stop, colour, shadow cheek, background".formatted(mark().map(Placement::name).orElse("the mark")));
+            all.add("All lights at %s: stop, colour, shadow cheek, background"
+                    .formatted(mark().map(Placement::name).orElse("the mark")));
         }
-        heads.stream().filter(h -> h.verdict() == Verdict.UNKNOWN).forEach(h -> all.add("%s alone: stop and colour".formatted(h.light().name())));
+        heads.stream()
+                .filter(h -> h.verdict() == Verdict.UNKNOWN)
+                .forEach(h ->
+                        all.add("%s alone: stop and colour".formatted(h.light().name())));
         return all;
     }
 }

@@ -16,7 +16,12 @@ public record ContrastRatio(double ratio) {
         Checks.above0(null, "A ratio", ratio, "");
     }
 
-    /** From two incident readings. @param lit lux, above 0. @param shadow lux, above 0 */
+    /**
+     * From two incident readings.
+     *
+     * @param lit lux, above 0
+     * @param shadow lux, above 0
+     */
     public static ContrastRatio fromLux(double lit, double shadow) {
         return new ContrastRatio(Checks.above0("lit", "The lit reading", lit, "")
                 / Checks.above0("shadow", "The shadow reading", shadow, ""));
@@ -38,7 +43,12 @@ public record ContrastRatio(double ratio) {
         return new ContrastRatio(light("lit", lit, curve) / light("shadow", shadow, curve));
     }
 
-    /** Key alone to fill alone. @param keyLux from the key, lux, above 0. @param fillLux from the fill, lux, above 0 */
+    /**
+     * Key alone to fill alone.
+     *
+     * @param keyLux from the key, lux, above 0
+     * @param fillLux from the fill, lux, above 0
+     */
     public static ContrastRatio keyToFill(double keyLux, double fillLux) {
         return new ContrastRatio(key(keyLux) / fill(fillLux));
     }

@@ -25,26 +25,43 @@ public record Exposure(double iso, double shutterSeconds, double lensNdStops, do
         Checks.above0("calibrationConstant", "The meter's constant", calibrationConstant, "");
     }
 
-    /** {@code t = angle / 360 / fps}, seconds. @param shutterAngleDeg above 0 to 360 */
+    /**
+     * {@code t = angle / 360 / fps}, seconds.
+     *
+     * @param shutterAngleDeg above 0 to 360
+     */
     public static double seconds(double fps, double shutterAngleDeg) {
         Checks.above0("fps", "The frame rate", fps, " fps");
         Checks.above0("shutterAngleDeg", "The shutter angle", shutterAngleDeg, "°");
         return Checks.within("shutterAngleDeg", "The shutter angle", shutterAngleDeg, 0, FULL_CIRCLE_DEG, "°")
-                / FULL_CIRCLE_DEG / fps;
+                / FULL_CIRCLE_DEG
+                / fps;
     }
 
     /** The light that a stop needs. */
     public Illuminance required(TStop stop) {
-        return Illuminance.ofLux(calibrationConstant * stop.number() * stop.number() * Math.pow(2, lensNdStops)
+        return Illuminance.ofLux(calibrationConstant
+                * stop.number()
+                * stop.number()
+                * Math.pow(2, lensNdStops)
                 / (shutterSeconds * iso));
     }
 
-    /** The stop that a light asks for. @param light above 0 */
+    /**
+     * The stop that a light asks for.
+     *
+     * @param light above 0
+     */
     public TStop stop(Illuminance light) {
-        return TStop.of(Math.sqrt(light.lux() * shutterSeconds * iso / (calibrationConstant * Math.pow(2, lensNdStops))));
+        return TStop.of(
+                Math.sqrt(light.lux() * shutterSeconds * iso / (calibrationConstant * Math.pow(2, lensNdStops))));
     }
 
-    /** How far a light is above what a stop needs. @param light above 0 */
+    /**
+     * How far a light is above what a stop needs.
+     *
+     * @param light above 0
+     */
     public Stops over(Illuminance light, TStop stop) {
         return Stops.fromRatio(light.lux() / required(stop).lux());
     }

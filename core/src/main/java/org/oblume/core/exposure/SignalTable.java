@@ -10,9 +10,11 @@ import org.oblume.core.units.Refusal;
  */
 public record SignalTable(List<Point> points) {
 
-    /** @param percent of the video range. @param light relative to 1 */
-    public record Point(double percent, double light) {
-    }
+    /**
+     * @param percent of the video range
+     * @param light relative to 1
+     */
+    public record Point(double percent, double light) {}
 
     public SignalTable {
         points = List.copyOf(points);
@@ -37,6 +39,7 @@ public record SignalTable(List<Point> points) {
             }
         }
         throw new Refusal("The curve has no light for this percentage: it goes from %s to %s."
-                .formatted(points.get(0).percent(), points.get(points.size() - 1).percent()));
+                .formatted(
+                        points.get(0).percent(), points.get(points.size() - 1).percent()));
     }
 }

@@ -27,15 +27,18 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
 
     /** How many prescriptions are answered. */
     public static final int MOST = 5;
+
     public static final int DEFAULT_FILTERS = 3;
     /** Costs this near to each other tie: fewer filters win, then the names in code-point order. */
     public static final double TIE = 1e-9;
+
     private static final double MIRED_SCALE = 10;
     private static final double STOPS_SCALE = 0.1;
     private static final double DUV_SCALE = 0.001;
     private static final double COST_OF_A_FILTER = 0.25;
     /** Steps of the search beyond which a question is refused rather than answered late. */
     public static final int DEFAULT_MOST_STEPS = 20_000_000;
+
     private static final Comparator<String> BY_CODE_POINT =
             (a, b) -> Arrays.compare(a.codePoints().toArray(), b.codePoints().toArray());
 
@@ -56,7 +59,8 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
 
     /** How far the light is above the target before anything hangs. */
     public Stops tooBright() {
-        return Stops.of(2 * Stops.fromRatio(sourceTStop.number() / targetTStop.number()).value());
+        return Stops.of(
+                2 * Stops.fromRatio(sourceTStop.number() / targetTStop.number()).value());
     }
 
     /**
@@ -70,7 +74,11 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
         return prescribe(stock, maxFilters, DEFAULT_MOST_STEPS);
     }
 
-    /** The same with a limit of one's own. @param mostSteps of the search, above 0 */
+    /**
+     * The same with a limit of one's own.
+     *
+     * @param mostSteps of the search, above 0
+     */
     public List<Prescription> prescribe(List<Sheets> stock, int maxFilters, int mostSteps) {
         if (maxFilters < 0) {
             throw new Refusal("maxFilters", "The most filters in a stack has to be 0 or more.");
@@ -143,12 +151,18 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
 
         Search(List<Sheets> stock, int maxFilters, int mostSteps) {
             this.mostSteps = mostSteps;
-            this.stock = stock.stream().filter(s -> s.sheets() > 0).sorted(Comparator.comparing(Sheets::name, BY_CODE_POINT))
+            this.stock = stock.stream()
+                    .filter(s -> s.sheets() > 0)
+                    .sorted(Comparator.comparing(Sheets::name, BY_CODE_POINT))
                     .toList();
             long sheets = this.stock.stream().mapToLong(Sheets::sheets).sum();
             largest = (int) Math.min(maxFilters, sheets);
-            mired = this.stock.stream().mapToDouble(s -> s.effect().mired().value()).toArray();
-            stops = this.stock.stream().mapToDouble(s -> -s.effect().stops().value()).toArray();
+            mired = this.stock.stream()
+                    .mapToDouble(s -> s.effect().mired().value())
+                    .toArray();
+            stops = this.stock.stream()
+                    .mapToDouble(s -> -s.effect().stops().value())
+                    .toArray();
             duv = this.stock.stream().mapToDouble(s -> s.effect().duv()).toArray();
             miredReach = Reach.of(mired);
             stopsReach = Reach.of(stops);
@@ -156,7 +170,8 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
         }
 
         void run() {
-            double offMired = MiredShift.between(target.kelvin(), source.kelvin()).value();
+            double offMired =
+                    MiredShift.between(target.kelvin(), source.kelvin()).value();
             double offStops = tooBright().value();
             double offDuv = source.duv().value() - target.duv().value();
             for (int size = 0; size <= largest; size++) {
@@ -170,8 +185,11 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
         /** Adds {@code more} items from an index on to the stack, whose result is off by so much now. */
         private void extend(int from, int more, int size, double offMired, double offStops, double offDuv) {
             if (++steps > mostSteps) {
-                throw new Refusal("maxFilters", ("There are too many stacks of up to %d filters in a stock of %d: ask for fewer "
-                        + "filters, or give less of the stock.").formatted(largest, stock.size()));
+                throw new Refusal(
+                        "maxFilters",
+                        ("There are too many stacks of up to %d filters in a stock of %d: ask for fewer "
+                                        + "filters, or give less of the stock.")
+                                .formatted(largest, stock.size()));
             }
             if (more == 0) {
                 weigh(offMired, offStops, offDuv);
@@ -181,7 +199,8 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
                 if (!hasSheet(i)) {
                     continue;
                 }
-                double least = size * COST_OF_A_FILTER + squared(miredReach.leastOff(offMired, i, more) / MIRED_SCALE)
+                double least = size * COST_OF_A_FILTER
+                        + squared(miredReach.leastOff(offMired, i, more) / MIRED_SCALE)
                         + squared(leastTooBrightOrDark(offStops, i, more) / STOPS_SCALE)
                         + squared(duvReach.leastOff(offDuv, i, more) / DUV_SCALE);
                 if (cannotBeatWorst(least)) {
@@ -209,7 +228,8 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
         }
 
         private boolean cannotBeatWorst(double cost) {
-            return best.size() == MOST && cost > best.get(MOST - 1).toPrescription().cost() + TIE;
+            return best.size() == MOST
+                    && cost > best.get(MOST - 1).toPrescription().cost() + TIE;
         }
 
         private void weigh(double offMired, double tooBright, double offDuv) {
@@ -223,15 +243,23 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
             if (!(tStop > 0)) {
                 return; // so dense that nothing comes through
             }
-            double cost = squared(offMired / MIRED_SCALE) + squared(offStops / STOPS_SCALE) + squared(offDuv / DUV_SCALE)
+            double cost = squared(offMired / MIRED_SCALE)
+                    + squared(offStops / STOPS_SCALE)
+                    + squared(offDuv / DUV_SCALE)
                     + COST_OF_A_FILTER * picked.size();
             if (cannotBeatWorst(cost)) {
                 return;
             }
-            Stack stack = new Stack(new Prescription(picked.stream().map(i -> stock.get(i).name()).toList(),
-                    Kelvin.MIRED_PRODUCT / result, target.duv().value() + offDuv,
-                    TStop.of(tStop), output, MiredShift.of(offMired), offDuv,
-                    Stops.of(offStops), cost));
+            Stack stack = new Stack(new Prescription(
+                    picked.stream().map(i -> stock.get(i).name()).toList(),
+                    Kelvin.MIRED_PRODUCT / result,
+                    target.duv().value() + offDuv,
+                    TStop.of(tStop),
+                    output,
+                    MiredShift.of(offMired),
+                    offDuv,
+                    Stops.of(offStops),
+                    cost));
             int place = best.size();
             while (place > 0 && stack.beats(best.get(place - 1))) {
                 place--;

@@ -47,8 +47,10 @@ public record FilterEffect(MiredShift mired, Stops stops, double duv) {
     public WhitePoint behind(WhitePoint light) {
         double tint = light.duv().value() + duv;
         if (Math.abs(tint) > Duv.LIMIT * (1 + Checks.LIMIT_SLACK)) {
-            throw new Refusal("filters", "Tint %s with %s of the filters would be past ±0.05: take out a filter."
-                    .formatted(Duv.print(light.duv().value()), Duv.print(duv)));
+            throw new Refusal(
+                    "filters",
+                    "Tint %s with %s of the filters would be past ±0.05: take out a filter."
+                            .formatted(Duv.print(light.duv().value()), Duv.print(duv)));
         }
         try {
             Kelvin shifted = light.kelvin().shifted(mired);

@@ -20,8 +20,16 @@ import org.oblume.core.units.TStop;
  * @param deltaStops result above target, + is too bright
  * @param cost how far off it is, 0 is perfect
  */
-public record Prescription(List<String> filters, double kelvin, double duv, TStop tStop, double output,
-        MiredShift deltaMired, double deltaDuv, Stops deltaStops, double cost) {
+public record Prescription(
+        List<String> filters,
+        double kelvin,
+        double duv,
+        TStop tStop,
+        double output,
+        MiredShift deltaMired,
+        double deltaDuv,
+        Stops deltaStops,
+        double cost) {
 
     private static final double COLOUR_IS_RIGHT_MIRED = 0.5;
     private static final double STOP_IS_RIGHT = 0.1;
@@ -35,16 +43,34 @@ public record Prescription(List<String> filters, double kelvin, double duv, TSto
     public String reason() {
         List<String> off = new ArrayList<>();
         List<String> right = new ArrayList<>();
-        tell(off, right, "stop", Math.abs(deltaStops.value()) < STOP_IS_RIGHT,
-                "%s stop too %s".formatted(Stops.of(Math.abs(deltaStops.value())).inTenths(), deltaStops.value() > 0 ? "bright" : "dark"));
-        tell(off, right, "colour", Math.abs(deltaMired.value()) < COLOUR_IS_RIGHT_MIRED,
-                "%d mired too %s".formatted(Math.round(Math.abs(deltaMired.value())), deltaMired.value() > 0 ? "warm" : "cool"));
-        tell(off, right, "tint", Math.abs(deltaDuv) < TINT_IS_RIGHT,
+        tell(
+                off,
+                right,
+                "stop",
+                Math.abs(deltaStops.value()) < STOP_IS_RIGHT,
+                "%s stop too %s"
+                        .formatted(
+                                Stops.of(Math.abs(deltaStops.value())).inTenths(),
+                                deltaStops.value() > 0 ? "bright" : "dark"));
+        tell(
+                off,
+                right,
+                "colour",
+                Math.abs(deltaMired.value()) < COLOUR_IS_RIGHT_MIRED,
+                "%d mired too %s"
+                        .formatted(Math.round(Math.abs(deltaMired.value())), deltaMired.value() > 0 ? "warm" : "cool"));
+        tell(
+                off,
+                right,
+                "tint",
+                Math.abs(deltaDuv) < TINT_IS_RIGHT,
                 "Duv %s too %s".formatted(Duv.print(Math.abs(deltaDuv)), deltaDuv > 0 ? "green" : "magenta"));
         if (!right.isEmpty()) {
             off.add(String.join(" and ", right) + " right");
         }
-        String dimmed = output < 1 ? ", dimmed by %s stops".formatted(Stops.fromRatio(1 / output).inTenths()) : "";
+        String dimmed = output < 1
+                ? ", dimmed by %s stops".formatted(Stops.fromRatio(1 / output).inTenths())
+                : "";
         return "%s; %s%s".formatted(String.join(", ", off), count(), dimmed);
     }
 

@@ -16,8 +16,15 @@ import org.oblume.core.units.Refusal;
  * @param gel what a saturated colour lets through, or null
  * @param narrowsToDeg beam that a grid leaves at most, full angle, degrees, 1 to 180; null for what is not a grid
  */
-public record StockItem(String name, StockKind kind, FilterEffect effect, double softness, @Nullable Double reflectance,
-        @Nullable String heat, @Nullable GelColour gel, @Nullable Double narrowsToDeg) {
+public record StockItem(
+        String name,
+        StockKind kind,
+        FilterEffect effect,
+        double softness,
+        @Nullable Double reflectance,
+        @Nullable String heat,
+        @Nullable GelColour gel,
+        @Nullable Double narrowsToDeg) {
 
     private static final int LONGEST_NAME = 60;
 
@@ -32,18 +39,30 @@ public record StockItem(String name, StockKind kind, FilterEffect effect, double
         }
         boolean reflects = kind == StockKind.BOUNCE || kind == StockKind.BLACK;
         if (reflects != (reflectance != null)) {
-            throw new Refusal("reflectance", reflects ? "%s needs a reflectance, 0 to 1.".formatted(name)
-                    : "%s is gone through: leave its reflectance empty.".formatted(name));
+            throw new Refusal(
+                    "reflectance",
+                    reflects
+                            ? "%s needs a reflectance, 0 to 1.".formatted(name)
+                            : "%s is gone through: leave its reflectance empty.".formatted(name));
         }
         if ((kind == StockKind.COLOUR) != (gel != null)) {
-            throw new Refusal("red", kind == StockKind.COLOUR ? "%s needs the red, green and blue it lets through.".formatted(name)
-                    : "%s is no colour: leave red, green and blue empty.".formatted(name));
+            throw new Refusal(
+                    "red",
+                    kind == StockKind.COLOUR
+                            ? "%s needs the red, green and blue it lets through.".formatted(name)
+                            : "%s is no colour: leave red, green and blue empty.".formatted(name));
         }
     }
 
     /** An item that is not a grid. */
-    public StockItem(String name, StockKind kind, FilterEffect effect, double softness, @Nullable Double reflectance,
-            @Nullable String heat, @Nullable GelColour gel) {
+    public StockItem(
+            String name,
+            StockKind kind,
+            FilterEffect effect,
+            double softness,
+            @Nullable Double reflectance,
+            @Nullable String heat,
+            @Nullable GelColour gel) {
         this(name, kind, effect, softness, reflectance, heat, gel, null);
     }
 

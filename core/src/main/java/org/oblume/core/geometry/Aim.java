@@ -1,5 +1,6 @@
 package org.oblume.core.geometry;
 
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
 
@@ -8,9 +9,9 @@ import org.oblume.core.units.Refusal;
  *
  * @param bearing clockwise from the plan's +y; 0 when straight up or down
  * @param tiltDeg degrees from level, −90 to 90, down is negative
- * @param distanceM straight line in space, metres
+ * @param distanceM straight line in space to what it is aimed at, metres, above 0; null when it is aimed along a bearing, at nothing
  */
-public record Aim(Bearing bearing, double tiltDeg, double distanceM) {
+public record Aim(Bearing bearing, double tiltDeg, @Nullable Double distanceM) {
 
     /** {@code bearing = atan2(dx, dy)}, {@code tilt = atan2(dz, horizontal)} (formulas, "Geometry"). */
     public static Aim between(SpacePoint from, SpacePoint to) {

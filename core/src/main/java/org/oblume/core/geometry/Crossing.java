@@ -4,7 +4,9 @@ import org.oblume.core.units.Checks;
 
 /** How well two tapes cross at a point. */
 public enum Crossing {
-    GOOD, FAIR, POOR;
+    GOOD,
+    FAIR,
+    POOR;
 
     private static final double GOOD_FROM_DEG = 45;
     private static final double FAIR_FROM_DEG = 25;

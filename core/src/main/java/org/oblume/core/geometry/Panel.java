@@ -52,7 +52,8 @@ public record Panel(SpacePoint middle, Direction normal, Direction right, Direct
 
     /** Metres in front of its plane; negative behind it. */
     public double offPlane(SpacePoint point) {
-        return (point.xM() - middle.xM()) * normal.x() + (point.yM() - middle.yM()) * normal.y()
+        return (point.xM() - middle.xM()) * normal.x()
+                + (point.yM() - middle.yM()) * normal.y()
                 + (point.zM() - middle.zM()) * normal.z();
     }
 }

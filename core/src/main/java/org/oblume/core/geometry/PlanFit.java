@@ -19,11 +19,15 @@ public record PlanFit(boolean mirrored, double turnDeg, double shiftXM, double s
 
     /** The plan as it is. */
     public static final PlanFit NONE = new PlanFit(false, 0, 0, 0, List.of());
+
     private static final double NEAREST_M = 0.05;
 
-    /** A point of the recorded plan, and the same point on the new one. @param name of it */
-    public record Pair(String name, PlanPoint recorded, PlanPoint here) {
-    }
+    /**
+     * A point of the recorded plan, and the same point on the new one.
+     *
+     * @param name of it
+     */
+    public record Pair(String name, PlanPoint recorded, PlanPoint here) {}
 
     public PlanFit {
         missM = List.copyOf(missM);
@@ -35,7 +39,8 @@ public record PlanFit(boolean mirrored, double turnDeg, double shiftXM, double s
      */
     public static PlanFit of(List<Pair> pairs, boolean mirrored) {
         if (pairs.size() < 2) {
-            throw new Refusal("pairs", "Name two landmarks or three that are in both places: one pair gives no direction.");
+            throw new Refusal(
+                    "pairs", "Name two landmarks or three that are in both places: one pair gives no direction.");
         }
         for (int i = 0; i < pairs.size(); i++) {
             for (int j = 0; j < i; j++) {
@@ -43,7 +48,8 @@ public record PlanFit(boolean mirrored, double turnDeg, double shiftXM, double s
             }
         }
         double n = pairs.size();
-        double fromX = pairs.stream().mapToDouble(p -> flipped(p.recorded, mirrored)).sum() / n;
+        double fromX =
+                pairs.stream().mapToDouble(p -> flipped(p.recorded, mirrored)).sum() / n;
         double fromY = pairs.stream().mapToDouble(p -> p.recorded.yM()).sum() / n;
         double toX = pairs.stream().mapToDouble(p -> p.here.xM()).sum() / n;
         double toY = pairs.stream().mapToDouble(p -> p.here.yM()).sum() / n;
@@ -60,8 +66,14 @@ public record PlanFit(boolean mirrored, double turnDeg, double shiftXM, double s
         double turn = Math.atan2(sine, cosine);
         double shiftX = toX - (Math.cos(turn) * fromX - Math.sin(turn) * fromY);
         double shiftY = toY - (Math.sin(turn) * fromX + Math.cos(turn) * fromY);
-        PlanFit fit = new PlanFit(mirrored, Bearing.ofDegrees(-Math.toDegrees(turn)).degrees(), shiftX, shiftY, List.of());
-        return new PlanFit(mirrored, fit.turnDeg, shiftX, shiftY, pairs.stream().map(p -> fit.point(p.recorded).distanceM(p.here)).toList());
+        PlanFit fit =
+                new PlanFit(mirrored, Bearing.ofDegrees(-Math.toDegrees(turn)).degrees(), shiftX, shiftY, List.of());
+        return new PlanFit(
+                mirrored,
+                fit.turnDeg,
+                shiftX,
+                shiftY,
+                pairs.stream().map(p -> fit.point(p.recorded).distanceM(p.here)).toList());
     }
 
     /** A point of the recorded plan on the new one. */
@@ -69,7 +81,8 @@ public record PlanFit(boolean mirrored, double turnDeg, double shiftXM, double s
         double turn = Math.toRadians(-turnDeg);
         double x = flipped(recorded, mirrored);
         double y = recorded.yM();
-        return PlanPoint.of(Math.cos(turn) * x - Math.sin(turn) * y + shiftXM, Math.sin(turn) * x + Math.cos(turn) * y + shiftYM);
+        return PlanPoint.of(
+                Math.cos(turn) * x - Math.sin(turn) * y + shiftXM, Math.sin(turn) * x + Math.cos(turn) * y + shiftYM);
     }
 
     /** A bearing of the recorded plan on the new one. */
@@ -88,8 +101,13 @@ public record PlanFit(boolean mirrored, double turnDeg, double shiftXM, double s
 
     private static void refuseSamePlace(Pair one, Pair other) {
         if (one.recorded.distanceM(other.recorded) < NEAREST_M || one.here.distanceM(other.here) < NEAREST_M) {
-            throw new Refusal("pairs", "%s and %s are within %s of each other: take landmarks that are apart.".formatted(one.name, other.name,
-                    Length.ofMetres(NEAREST_M).printMetric()));
+            throw new Refusal(
+                    "pairs",
+                    "%s and %s are within %s of each other: take landmarks that are apart."
+                            .formatted(
+                                    one.name,
+                                    other.name,
+                                    Length.ofMetres(NEAREST_M).printMetric()));
         }
     }
 }

@@ -3,8 +3,7 @@ package org.oblume.core.geometry;
 /** Plane geometry that tapes and walls share. */
 final class Plane {
 
-    private Plane() {
-    }
+    private Plane() {}
 
     /** Twice the signed area of the triangle: positive when {@code c} is to the left of the way from a to b. */
     static double turn(PlanPoint a, PlanPoint b, PlanPoint c) {
@@ -22,8 +21,7 @@ final class Plane {
         double dx = to.xM() - from.xM();
         double dy = to.yM() - from.yM();
         double squared = dx * dx + dy * dy;
-        double along = squared == 0 ? 0
-                : ((point.xM() - from.xM()) * dx + (point.yM() - from.yM()) * dy) / squared;
+        double along = squared == 0 ? 0 : ((point.xM() - from.xM()) * dx + (point.yM() - from.yM()) * dy) / squared;
         double t = Math.max(0, Math.min(1, along));
         return point.distanceM(new PlanPoint(from.xM() + t * dx, from.yM() + t * dy));
     }

@@ -22,9 +22,12 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
     /** What three tapes pulled by hand may miss each other by, metres. */
     private static final double AGREE_WITHIN_M = 0.03;
 
-    /** One tape. @param measuredM horizontal, metres, above 0 */
-    public record Pulled(Landmark from, double measuredM) {
-    }
+    /**
+     * One tape.
+     *
+     * @param measuredM horizontal, metres, above 0
+     */
+    public record Pulled(Landmark from, double measuredM) {}
 
     /**
      * @param tapes two or three, from different landmarks
@@ -42,20 +45,48 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
         PlanPoint found = fix(a, b, wanted);
         double off = found.distanceM(wanted);
         if (tapes.size() == 2) {
-            return new TapeCheck(found, off, null, null, off <= AGREE_WITHIN_M ? "It stands where it should."
-                    : "By these two tapes it stands %s %s. Pull a third tape before it is moved.".formatted(print(off), towards(wanted, found)));
+            return new TapeCheck(
+                    found,
+                    off,
+                    null,
+                    null,
+                    off <= AGREE_WITHIN_M
+                            ? "It stands where it should."
+                            : "By these two tapes it stands %s %s. Pull a third tape before it is moved."
+                                    .formatted(print(off), towards(wanted, found)));
         }
         Pulled c = tapes.get(2);
         double miss = Math.abs(found.distanceM(c.from.point()) - c.measuredM);
         if (miss <= AGREE_WITHIN_M) {
-            return new TapeCheck(found, off, miss, null, off <= AGREE_WITHIN_M ? "All three tapes agree: it stands where it should."
-                    : "All three tapes agree: it stands %s %s.".formatted(print(off), towards(wanted, found)));
+            return new TapeCheck(
+                    found,
+                    off,
+                    miss,
+                    null,
+                    off <= AGREE_WITHIN_M
+                            ? "All three tapes agree: it stands where it should."
+                            : "All three tapes agree: it stands %s %s.".formatted(print(off), towards(wanted, found)));
         }
         String gap = "The third tape misses by %s".formatted(print(miss));
-        return wrong(tapes, wanted).map(w -> new TapeCheck(found, off, miss, w.from.name(), "%s: the tape from %s is %s %s than the other two allow. Pull that one again."
-                .formatted(gap, w.from.name(), print(Math.abs(w.measuredM - w.from.point().distanceM(wanted))),
-                        w.measuredM > w.from.point().distanceM(wanted) ? "longer" : "shorter")))
-                .orElseGet(() -> new TapeCheck(found, off, miss, null, "%s and more than one tape is off. Pull all three again.".formatted(gap)));
+        return wrong(tapes, wanted)
+                .map(w -> new TapeCheck(
+                        found,
+                        off,
+                        miss,
+                        w.from.name(),
+                        "%s: the tape from %s is %s %s than the other two allow. Pull that one again."
+                                .formatted(
+                                        gap,
+                                        w.from.name(),
+                                        print(Math.abs(
+                                                w.measuredM - w.from.point().distanceM(wanted))),
+                                        w.measuredM > w.from.point().distanceM(wanted) ? "longer" : "shorter")))
+                .orElseGet(() -> new TapeCheck(
+                        found,
+                        off,
+                        miss,
+                        null,
+                        "%s and more than one tape is off. Pull all three again.".formatted(gap)));
     }
 
     /** The one tape that does not fit the wanted place while the two others do. */
@@ -67,7 +98,11 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
 
     /** A third landmark for a check: in sight, and of those the one whose tape crosses the first two best. */
     public static Optional<Landmark> third(TapePair pair, PlanPoint point, List<Landmark> landmarks, Walls walls) {
-        return landmarks.stream().filter(l -> !l.equals(pair.a()) && !l.equals(pair.b()) && l.point().distanceM(point) > 0 && !walls.between(l.point(), point))
+        return landmarks.stream()
+                .filter(l -> !l.equals(pair.a())
+                        && !l.equals(pair.b())
+                        && l.point().distanceM(point) > 0
+                        && !walls.between(l.point(), point))
                 .max(Comparator.comparingDouble(l -> Math.min(across(l, pair.a(), point), across(l, pair.b(), point))));
     }
 
@@ -76,17 +111,28 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
     }
 
     private static PlanPoint fix(Pulled a, Pulled b, PlanPoint wanted) {
-        return TapeFix.of(a.from.point(), b.from.point(), a.measuredM, b.measuredM, Side.of(a.from.point(), b.from.point(), wanted),
-                TapeFix.DEFAULT_TAPE_ERROR_M).point();
+        return TapeFix.of(
+                        a.from.point(),
+                        b.from.point(),
+                        a.measuredM,
+                        b.measuredM,
+                        Side.of(a.from.point(), b.from.point(), wanted),
+                        TapeFix.DEFAULT_TAPE_ERROR_M)
+                .point();
     }
 
     private static void refuseFlat(Pulled a, Pulled b, PlanPoint wanted, List<Landmark> others, Walls walls) {
         double angle = Plane.angleDeg(wanted, a.from.point(), b.from.point());
         if (Crossing.ofAngle(angle) == Crossing.POOR) {
             TapePair better = TapePair.choose(wanted, others, walls);
-            String instead = better.a().equals(a.from) || better.a().equals(b.from) ? better.b().name() : better.a().name();
-            throw new Refusal("tapes", "The tapes from %s and %s cross at %d°, too flat to place it. Use %s for one of them.".formatted(a.from.name(), b.from.name(),
-                    Math.round(Math.min(angle, 180 - angle)), instead));
+            String instead = better.a().equals(a.from) || better.a().equals(b.from)
+                    ? better.b().name()
+                    : better.a().name();
+            throw new Refusal(
+                    "tapes",
+                    "The tapes from %s and %s cross at %d°, too flat to place it. Use %s for one of them."
+                            .formatted(
+                                    a.from.name(), b.from.name(), Math.round(Math.min(angle, 180 - angle)), instead));
         }
     }
 
@@ -97,6 +143,8 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
     private static String towards(PlanPoint from, PlanPoint to) {
         double dx = to.xM() - from.xM();
         double dy = to.yM() - from.yM();
-        return Math.abs(dx) > Math.abs(dy) ? dx > 0 ? "too far right on the plan" : "too far left on the plan" : dy > 0 ? "too far up the plan" : "too far down the plan";
+        return Math.abs(dx) > Math.abs(dy)
+                ? dx > 0 ? "too far right on the plan" : "too far left on the plan"
+                : dy > 0 ? "too far up the plan" : "too far down the plan";
     }
 }

@@ -23,8 +23,8 @@ public record TapeFix(PlanPoint point, double crossingAngleDeg, Crossing crossin
      * @param tapeErrorM error of one tape, metres, above 0
      * @throws Refusal when the landmarks are in one place, or the tapes do not cross, with the gap in metres
      */
-    public static TapeFix of(PlanPoint a, PlanPoint b, double distanceAM, double distanceBM, Side side,
-            double tapeErrorM) {
+    public static TapeFix of(
+            PlanPoint a, PlanPoint b, double distanceAM, double distanceBM, Side side, double tapeErrorM) {
         requireAbove0("distanceAM", distanceAM);
         requireAbove0("distanceBM", distanceBM);
         requireAbove0("tapeErrorM", tapeErrorM);
@@ -36,11 +36,13 @@ public record TapeFix(PlanPoint point, double crossingAngleDeg, Crossing crossin
         double inside = Math.abs(distanceAM - distanceBM) - base;
         double gap = Math.max(apart, inside);
         if (gap > -Checks.LIMIT_SLACK * Math.max(base, Math.max(distanceAM, distanceBM))) {
-            throw new Refusal("distanceAM", apart > inside
-                    ? "The tapes do not cross: they miss by %s. Measure again, one is too short."
-                            .formatted(Length.ofMetres(Math.max(0, gap)).printMetric())
-                    : "The tapes do not cross: one ends %s inside the other. Measure again, one is too long."
-                            .formatted(Length.ofMetres(Math.max(0, gap)).printMetric()));
+            throw new Refusal(
+                    "distanceAM",
+                    apart > inside
+                            ? "The tapes do not cross: they miss by %s. Measure again, one is too short."
+                                    .formatted(Length.ofMetres(Math.max(0, gap)).printMetric())
+                            : "The tapes do not cross: one ends %s inside the other. Measure again, one is too long."
+                                    .formatted(Length.ofMetres(Math.max(0, gap)).printMetric()));
         }
         double along = (distanceAM * distanceAM - distanceBM * distanceBM + base * base) / (2 * base);
         double off = Math.sqrt(Math.max(0, distanceAM * distanceAM - along * along)) * (side == Side.LEFT ? 1 : -1);

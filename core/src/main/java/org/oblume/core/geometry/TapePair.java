@@ -16,8 +16,8 @@ import org.oblume.core.units.Refusal;
  * @param side hand on which the point lies for someone walking from a to b
  * @param crossingAngleDeg angle at which the tapes cross, 0–180
  */
-public record TapePair(Landmark a, Landmark b, double distanceAM, double distanceBM, Side side,
-        double crossingAngleDeg) {
+public record TapePair(
+        Landmark a, Landmark b, double distanceAM, double distanceBM, Side side, double crossingAngleDeg) {
 
     /** A tape of this length counts double when pairs are compared, metres. */
     private static final double LONG_TAPE_M = 10;
@@ -42,15 +42,20 @@ public record TapePair(Landmark a, Landmark b, double distanceAM, double distanc
      * @throws Refusal when no pair can give the point
      */
     public static TapePair choose(PlanPoint point, List<Landmark> landmarks, Walls walls) {
-        List<Landmark> reachable = landmarks.stream().filter(l -> !walls.between(l.point(), point)).toList();
+        List<Landmark> reachable =
+                landmarks.stream().filter(l -> !walls.between(l.point(), point)).toList();
         List<TapePair> pairs = new ArrayList<>();
         for (int i = 0; i < reachable.size(); i++) {
             for (int j = i + 1; j < reachable.size(); j++) {
                 between(reachable.get(i), reachable.get(j), point).ifPresent(pairs::add);
             }
         }
-        return pairs.stream().min(Comparator.comparingDouble(TapePair::cost)).orElseThrow(() -> new Refusal("landmarks",
-                "No two landmarks give this place by tape: name another one that is in sight and out of line."));
+        return pairs.stream()
+                .min(Comparator.comparingDouble(TapePair::cost))
+                .orElseThrow(
+                        () -> new Refusal(
+                                "landmarks",
+                                "No two landmarks give this place by tape: name another one that is in sight and out of line."));
     }
 
     public Crossing crossing() {
@@ -59,7 +64,8 @@ public record TapePair(Landmark a, Landmark b, double distanceAM, double distanc
 
     /** The place that these tapes give when they are pulled again. */
     public PlanPoint point() {
-        return TapeFix.of(a.point(), b.point(), distanceAM, distanceBM, side, TapeFix.DEFAULT_TAPE_ERROR_M).point();
+        return TapeFix.of(a.point(), b.point(), distanceAM, distanceBM, side, TapeFix.DEFAULT_TAPE_ERROR_M)
+                .point();
     }
 
     private double cost() {

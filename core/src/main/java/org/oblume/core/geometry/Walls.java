@@ -17,8 +17,7 @@ public record Walls(List<List<PlanPoint>> polylines, List<Opening> openings) {
     private static final double AT_THE_WALL_M = 1e-6;
 
     /** A gap in a wall between two points of it; a closed window is not a gap for a tape. */
-    public record Opening(PlanPoint from, PlanPoint to) {
-    }
+    public record Opening(PlanPoint from, PlanPoint to) {}
 
     public Walls {
         polylines = polylines.stream().map(List::copyOf).toList();

@@ -22,9 +22,12 @@ public record CameraFrame(SpacePoint lens, Direction axis, double widthTan) {
 
     /** Empty until the camera's place, aim and lens are recorded. */
     public static Optional<CameraFrame> of(Placement camera, ShotState state) {
-        return state.position(camera.key()).flatMap(lens -> state.aim(camera.key()).flatMap(aim -> state.value(camera.key(), Lens.class)
-                .map(l -> new CameraFrame(lens, Direction.of(aim.bearing(), aim.tiltDeg()),
-                        Math.tan(Math.toRadians(l.viewDeg(camera.piece().widthM()) / 2))))));
+        return state.position(camera.key())
+                .flatMap(lens -> state.aim(camera.key()).flatMap(aim -> state.value(camera.key(), Lens.class)
+                        .map(l -> new CameraFrame(
+                                lens,
+                                Direction.of(aim.bearing(), aim.tiltDeg()),
+                                Math.tan(Math.toRadians(l.viewDeg(camera.piece().widthM()) / 2))))));
     }
 
     /**

@@ -30,6 +30,7 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
     private static final double FULL = 100;
     /** Less than this part of what it gave is no light: twenty stops. */
     private static final double LEAST_PART = 1e-6;
+
     private static final int ISO_STEP = 10;
 
     /**
@@ -38,8 +39,9 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
      * @throws Refusal when the light gave nothing on the mark before, or cannot reach it after
      */
     public static ExposureHold of(ShotLighting before, ShotLighting after, Placement placement, String mark) {
-        Lamp lamp = Optional.ofNullable(placement.piece().lamp()).orElseThrow(
-                () -> new Refusal("%s: no figures are known of its light. Choose its kind from the kit.".formatted(placement.name())));
+        Lamp lamp = Optional.ofNullable(placement.piece().lamp())
+                .orElseThrow(() -> new Refusal("%s: no figures are known of its light. Choose its kind from the kit."
+                        .formatted(placement.name())));
         double levelBefore = level(before.state(), placement);
         double levelAfter = level(after.state(), placement);
         double luxBefore = before.facingLux(placement.key(), mark);
@@ -48,16 +50,30 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
             throw new Refusal("%s gives no light on the mark: there is nothing to hold.".formatted(placement.name()));
         }
         if (luxAfter < luxBefore * LEAST_PART || levelAfter <= 0) {
-            throw new Refusal("%s would not reach the mark there: aim it, or leave out hold.".formatted(placement.name()));
+            throw new Refusal(
+                    "%s would not reach the mark there: aim it, or leave out hold.".formatted(placement.name()));
         }
         double perOutputBefore = luxBefore / lamp.curve().output(levelBefore);
         double perOutputAfter = luxAfter / lamp.curve().output(levelAfter);
-        LevelHold move = LevelHold.holding(Stops.fromRatio(perOutputAfter / perOutputBefore), Percent.of(levelBefore * FULL), lamp.curve(),
-                seen(before, placement, mark).angularSizeDeg(), seen(after, placement, mark).angularSizeDeg());
-        return new ExposureHold(placement, mark, move, seen(before, placement, mark).distanceM(), seen(after, placement, mark).distanceM());
+        LevelHold move = LevelHold.holding(
+                Stops.fromRatio(perOutputAfter / perOutputBefore),
+                Percent.of(levelBefore * FULL),
+                lamp.curve(),
+                seen(before, placement, mark).angularSizeDeg(),
+                seen(after, placement, mark).angularSizeDeg());
+        return new ExposureHold(
+                placement,
+                mark,
+                move,
+                seen(before, placement, mark).distanceM(),
+                seen(after, placement, mark).distanceM());
     }
 
-    /** What could make up for a shortfall, in the crew's words; empty when it holds. @param kinds of light that there are */
+    /**
+     * What could make up for a shortfall, in the crew's words; empty when it holds.
+     *
+     * @param kinds of light that there are
+     */
     public List<String> offers(ShotLighting after, List<Piece> kinds) {
         if (move.reachable()) {
             return List.of();
@@ -65,21 +81,32 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
         double missing = move.shortfall().value();
         List<String> offers = new ArrayList<>();
         after.metering().ifPresent(camera -> {
-            offers.add("open the stop to %s".formatted(
-                    TStop.of(camera.stop().number() * Math.pow(2, -missing / 2)).label()));
-            offers.add("ISO %d".formatted(Math.round(camera.exposure().iso() * move.shortfall().ratio() / ISO_STEP) * ISO_STEP));
-            offers.add("shutter 1/%d s".formatted((long) Math.floor(1 / (camera.exposure().shutterSeconds() * move.shortfall().ratio()))));
+            offers.add("open the stop to %s"
+                    .formatted(TStop.of(camera.stop().number() * Math.pow(2, -missing / 2))
+                            .label()));
+            offers.add("ISO %d"
+                    .formatted(Math.round(
+                                    camera.exposure().iso() * move.shortfall().ratio() / ISO_STEP)
+                            * ISO_STEP));
+            offers.add("shutter 1/%d s".formatted((long) Math.floor(
+                    1 / (camera.exposure().shutterSeconds() * move.shortfall().ratio()))));
         });
         double nearer = distanceToM * Math.pow(2, -missing / 2);
-        offers.add("closer, from %s to about %s".formatted(Length.ofMetres(distanceToM).printMetric(), Length.ofMetres(nearer).printMetric()));
+        offers.add("closer, from %s to about %s"
+                .formatted(
+                        Length.ofMetres(distanceToM).printMetric(),
+                        Length.ofMetres(nearer).printMetric()));
         stronger(kinds).ifPresent(offers::add);
         return offers;
     }
 
     private Optional<String> stronger(List<Piece> kinds) {
         double now = peak(placement.piece());
-        return kinds.stream().filter(k -> k.lamp() != null && peak(k) >= now * move.shortfall().ratio())
-                .min(Comparator.comparingDouble(ExposureHold::peak)).map(k -> "a stronger unit: %s".formatted(k.what()));
+        return kinds.stream()
+                .filter(k ->
+                        k.lamp() != null && peak(k) >= now * move.shortfall().ratio())
+                .min(Comparator.comparingDouble(ExposureHold::peak))
+                .map(k -> "a stronger unit: %s".formatted(k.what()));
     }
 
     private static double peak(Piece piece) {
@@ -93,6 +120,9 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
 
     private static MarkLight.SourceAtMark seen(ShotLighting light, Placement placement, String mark) {
         int index = light.lights().indexOf(placement);
-        return light.mark(mark).orElseThrow(() -> new Refusal("The mark is not on set.")).sources().get(index);
+        return light.mark(mark)
+                .orElseThrow(() -> new Refusal("The mark is not on set."))
+                .sources()
+                .get(index);
     }
 }

@@ -17,16 +17,27 @@ record Grip(String key, PlacementKind kind, Panel panel, Modifiers stack, Surfac
     private static final Surface BLACK = Surface.grey(0.03);
 
     static List<Grip> standing(List<Placement> placements, ShotState state) {
-        return placements.stream().filter(p -> p.kind().isGrip() && state.isOnSet(p.key()))
-                .flatMap(p -> of(p, state).stream()).toList();
+        return placements.stream()
+                .filter(p -> p.kind().isGrip() && state.isOnSet(p.key()))
+                .flatMap(p -> of(p, state).stream())
+                .toList();
     }
 
     private static Optional<Grip> of(Placement placement, ShotState state) {
         String key = placement.key();
-        return state.position(key).flatMap(middle -> state.aim(key).map(aim -> new Grip(key, placement.kind(),
-                Panel.facing(middle, Direction.of(aim.bearing(), aim.tiltDeg()), placement.piece().widthM(), placement.piece().tallM()),
-                state.value(key, Modifiers.class).orElse(Modifiers.NONE),
-                placement.piece().surface() == null ? BLACK : placement.piece().surface())));
+        return state.position(key).flatMap(middle -> state.aim(key)
+                .map(aim -> new Grip(
+                        key,
+                        placement.kind(),
+                        Panel.facing(
+                                middle,
+                                Direction.of(aim.bearing(), aim.tiltDeg()),
+                                placement.piece().widthM(),
+                                placement.piece().tallM()),
+                        state.value(key, Modifiers.class).orElse(Modifiers.NONE),
+                        placement.piece().surface() == null
+                                ? BLACK
+                                : placement.piece().surface())));
     }
 
     /** Whether nothing of a light comes straight through it: what comes on then comes from it. */

@@ -14,6 +14,11 @@ import org.oblume.core.plot.HintKind;
  * @param at where, or null
  * @param onPurpose whether somebody said that it is meant to be so
  */
-public record Hint(HintKind kind, String placement, boolean urgent, String title, String reason, @Nullable SpacePoint at,
-        boolean onPurpose) {
-}
+public record Hint(
+        HintKind kind,
+        String placement,
+        boolean urgent,
+        String title,
+        String reason,
+        @Nullable SpacePoint at,
+        boolean onPurpose) {}

@@ -33,6 +33,7 @@ public final class Hints {
 
     /** Less than this is no more than the edge of a frame line, metres. */
     private static final double LEAST_IN_FRAME_M = 0.01;
+
     private static final double FULL_FROM_PERCENT = 99.5;
     /** Spill this much of the peak on the lens can flare. */
     private static final double FLARE_PART = 0.15;
@@ -40,13 +41,16 @@ public final class Hints {
     private static final double GLASSES_WITHIN_DEG = 6;
     /** A nose shadow is seen from a source this far from straight ahead. */
     private static final double NOSE_FROM_DEG = 10;
+
     private static final double NOSE_TO_DEG = 75;
     private static final double SHADOWS_WITHIN_STOPS = 1.5;
     /** From behind, a light reaches round to the nose up to here. */
     private static final double NOSE_TIP_DEG = 115;
+
     private static final double BESIDE_DEG = 80;
     /** A source counts for the colour at the mark from this part of the light on both cheeks on. */
     private static final double COLOUR_PART = 0.1;
+
     private static final double MIXED_KELVIN = 200;
     private static final double MIXED_DUV = 0.006;
     /** A person within this of the plumb line of an overhead unit is under it, metres. */
@@ -64,8 +68,11 @@ public final class Hints {
         this.placements = placements;
         this.light = light;
         this.state = light.state();
-        this.frame = placements.stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key())).findFirst()
-                .flatMap(c -> CameraFrame.of(c, state)).orElse(null);
+        this.frame = placements.stream()
+                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
+                .findFirst()
+                .flatMap(c -> CameraFrame.of(c, state))
+                .orElse(null);
     }
 
     /** Everything worth a look, what is to be acted on first. */
@@ -77,7 +84,9 @@ public final class Hints {
             }
         }
         light.marks().forEach(all::lookAt);
-        return all.hints.stream().sorted((a, b) -> Boolean.compare(b.urgent(), a.urgent())).toList();
+        return all.hints.stream()
+                .sorted((a, b) -> Boolean.compare(b.urgent(), a.urgent()))
+                .toList();
     }
 
     private void look(Placement placement) {
@@ -112,14 +121,17 @@ public final class Hints {
             return;
         }
         double half = placement.piece().tallM() / 2;
-        List<SpacePoint> points = new ArrayList<>(List.of(at.onPlan().at(at.zM() + half), at, at.onPlan().at(at.zM() - half)));
+        List<SpacePoint> points = new ArrayList<>(
+                List.of(at.onPlan().at(at.zM() + half), at, at.onPlan().at(at.zM() - half)));
         if (placement.piece().mount() == Mount.STAND) {
             points.add(at.onPlan().at(at.zM() / 2));
             points.add(at.onPlan().at(0.05));
         }
         double side = placement.piece().widthM() / 2;
         Direction across = frame.right();
-        Direction along = state.aim(placement.key()).map(a -> Direction.of(Bearing.ofDegrees(a.bearing().degrees() + 90), 0)).orElse(across);
+        Direction along = state.aim(placement.key())
+                .map(a -> Direction.of(Bearing.ofDegrees(a.bearing().degrees() + 90), 0))
+                .orElse(across);
         double deepest = 0;
         CameraFrame.@Nullable Seen worst = null;
         for (SpacePoint point : points) {
@@ -138,19 +150,32 @@ public final class Hints {
         if (worst != null && deepest > LEAST_IN_FRAME_M) {
             double in = deepest;
             boolean left = worst.x() < 0;
-            Bearing out = Bearing.ofDegrees((left ? across.opposite() : across).bearing().degrees() - set.northDeg());
-            add(HintKind.IN_FRAME, placement, true, "%s is %s in frame, %s".formatted(placement.name(), centimetres(in), left ? "left" : "right"),
-                    "Clear: %s to the %s.".formatted(centimetres(in + 0.03), compass(out)), at);
+            Bearing out = Bearing.ofDegrees(
+                    (left ? across.opposite() : across).bearing().degrees() - set.northDeg());
+            add(
+                    HintKind.IN_FRAME,
+                    placement,
+                    true,
+                    "%s is %s in frame, %s".formatted(placement.name(), centimetres(in), left ? "left" : "right"),
+                    "Clear: %s to the %s.".formatted(centimetres(in + 0.03), compass(out)),
+                    at);
         }
     }
 
     private void headroom(Placement placement) {
-        boolean full = state.value(placement.key(), Level.class).map(l -> l.percent() >= FULL_FROM_PERCENT).orElse(false);
+        boolean full = state.value(placement.key(), Level.class)
+                .map(l -> l.percent() >= FULL_FROM_PERCENT)
+                .orElse(false);
         Lamp lamp = placement.piece().lamp();
         boolean dims = lamp == null || lamp.lowestPercent() < FULL_FROM_PERCENT;
         if (full && dims && isOn(placement)) {
-            add(HintKind.NO_HEADROOM, placement, false, "%s is at full".formatted(placement.name()),
-                    "Nothing is left for a cloth, a gel or a longer throw. Move it closer, or take a stronger unit.", null);
+            add(
+                    HintKind.NO_HEADROOM,
+                    placement,
+                    false,
+                    "%s is at full".formatted(placement.name()),
+                    "Nothing is left for a cloth, a gel or a longer throw. Move it closer, or take a stronger unit.",
+                    null);
         }
     }
 
@@ -161,21 +186,41 @@ public final class Hints {
         }
         LightSource straight = source.paths().get(0).light();
         CameraFrame.Seen seen = frame.see(straight.at());
-        double off = Math.acos(Math.max(-1, Math.min(1, Direction.between(straight.at(), frame.lens()).dot(straight.aim()))));
-        boolean spills = straight.distribution().candela(off) > FLARE_PART * straight.distribution().candela(0);
-        if (seen != null && !seen.inside() && spills && light.occlusion().between(straight.at(), frame.lens(), null).part() > 0) {
-            add(HintKind.FLARE, placement, false, "%s spills on the lens".formatted(placement.name()),
-                    "It looks into the lens from outside the frame: flag it off the lens, turn it, or narrow its beam.", at);
+        double off = Math.acos(Math.max(
+                -1, Math.min(1, Direction.between(straight.at(), frame.lens()).dot(straight.aim()))));
+        boolean spills = straight.distribution().candela(off)
+                > FLARE_PART * straight.distribution().candela(0);
+        if (seen != null
+                && !seen.inside()
+                && spills
+                && light.occlusion().between(straight.at(), frame.lens(), null).part() > 0) {
+            add(
+                    HintKind.FLARE,
+                    placement,
+                    false,
+                    "%s spills on the lens".formatted(placement.name()),
+                    "It looks into the lens from outside the frame: flag it off the lens, turn it, or narrow its beam.",
+                    at);
         }
     }
 
     private void burnPosition(Placement placement) {
         Lamp lamp = placement.piece().lamp();
         if (lamp != null) {
-            state.aim(placement.key()).filter(aim -> !lamp.upkeep().burn().allows(aim.tiltDeg())).ifPresent(aim ->
-                    add(HintKind.BURN_POSITION, placement, true, "%s burns at %s %d°".formatted(placement.name(),
-                            aim.tiltDeg() < 0 ? "down" : "up", Math.round(Math.abs(aim.tiltDeg()))),
-                            "This lamp may run from %s. Tilted further it fails early or comes apart.".formatted(lamp.upkeep().burn().say()), null));
+            state.aim(placement.key())
+                    .filter(aim -> !lamp.upkeep().burn().allows(aim.tiltDeg()))
+                    .ifPresent(aim -> add(
+                            HintKind.BURN_POSITION,
+                            placement,
+                            true,
+                            "%s burns at %s %d°"
+                                    .formatted(
+                                            placement.name(),
+                                            aim.tiltDeg() < 0 ? "down" : "up",
+                                            Math.round(Math.abs(aim.tiltDeg()))),
+                            "This lamp may run from %s. Tilted further it fails early or comes apart."
+                                    .formatted(lamp.upkeep().burn().say()),
+                            null));
         }
     }
 
@@ -187,14 +232,18 @@ public final class Hints {
         double safe = lamp.upkeep().safeDistanceM();
         double nearest = Double.MAX_VALUE;
         String what = "";
-        for (var item : state.value(placement.key(), Modifiers.class).orElse(Modifiers.NONE).items()) {
+        for (var item : state.value(placement.key(), Modifiers.class)
+                .orElse(Modifiers.NONE)
+                .items()) {
             if (item.frameDistanceM() != null && item.frameDistanceM() < nearest) {
                 nearest = item.frameDistanceM();
                 what = item.name();
             }
         }
         for (Grip piece : Grip.standing(placements, state)) {
-            boolean cloth = piece.kind() == PlacementKind.FRAME || piece.kind() == PlacementKind.CURTAIN || piece.kind() == PlacementKind.BOUNCE;
+            boolean cloth = piece.kind() == PlacementKind.FRAME
+                    || piece.kind() == PlacementKind.CURTAIN
+                    || piece.kind() == PlacementKind.BOUNCE;
             double distance = cloth ? toPanel(at, piece) : Double.MAX_VALUE;
             if (distance < nearest) {
                 nearest = distance;
@@ -202,9 +251,14 @@ public final class Hints {
             }
         }
         if (nearest < safe) {
-            add(HintKind.NEAR_CLOTH, placement, true, "%s is %s from %s".formatted(placement.name(), centimetres(nearest), what),
+            add(
+                    HintKind.NEAR_CLOTH,
+                    placement,
+                    true,
+                    "%s is %s from %s".formatted(placement.name(), centimetres(nearest), what),
                     "Keep cloth and gel %s away from this kind of lamp, with air behind it (estimate)."
-                            .formatted(Length.ofMetres(safe).printMetric()), at);
+                            .formatted(Length.ofMetres(safe).printMetric()),
+                    at);
         }
     }
 
@@ -215,8 +269,14 @@ public final class Hints {
         double dx = at.xM() - middle.xM();
         double dy = at.yM() - middle.yM();
         double dz = at.zM() - middle.zM();
-        double x = Math.max(0, Math.abs(dx * right.x() + dy * right.y() + dz * right.z()) - piece.panel().widthM() / 2);
-        double y = Math.max(0, Math.abs(dx * up.x() + dy * up.y() + dz * up.z()) - piece.panel().heightM() / 2);
+        double x = Math.max(
+                0,
+                Math.abs(dx * right.x() + dy * right.y() + dz * right.z())
+                        - piece.panel().widthM() / 2);
+        double y = Math.max(
+                0,
+                Math.abs(dx * up.x() + dy * up.y() + dz * up.z())
+                        - piece.panel().heightM() / 2);
         double off = piece.panel().offPlane(at);
         return Math.sqrt(x * x + y * y + off * off);
     }
@@ -226,20 +286,35 @@ public final class Hints {
             return;
         }
         for (MarkLight mark : light.marks()) {
-            if (mark.face().onPlan().distanceM(at.onPlan()) < UNDER_M + placement.piece().widthM() / 2 && at.zM() > mark.face().zM()) {
-                add(HintKind.UNDER_A_UNIT, placement, true, "%s hangs over %s".formatted(placement.name(), placement(mark.key()).name()),
-                        "A person under an overhead unit: rated points, safety bond, a qualified rigger; clear the floor while it is worked on.", at);
+            if (mark.face().onPlan().distanceM(at.onPlan())
+                            < UNDER_M + placement.piece().widthM() / 2
+                    && at.zM() > mark.face().zM()) {
+                add(
+                        HintKind.UNDER_A_UNIT,
+                        placement,
+                        true,
+                        "%s hangs over %s"
+                                .formatted(
+                                        placement.name(), placement(mark.key()).name()),
+                        "A person under an overhead unit: rated points, safety bond, a qualified rigger; clear the floor while it is worked on.",
+                        at);
             }
         }
     }
 
     private void restricted(Placement placement, SpacePoint at) {
-        boolean onTheFloor = placement.piece().mount() == Mount.STAND || placement.piece().mount() == Mount.FLOOR;
+        boolean onTheFloor =
+                placement.piece().mount() == Mount.STAND || placement.piece().mount() == Mount.FLOOR;
         for (Restriction restriction : set.restrictions()) {
             List<PlanPoint> outline = restriction.outline();
             if (onTheFloor && restriction.kind() == Restriction.Kind.NO_STANDS && holds(outline, at.onPlan())) {
-                add(HintKind.RESTRICTED, placement, true, "%s stands where no stand may".formatted(placement.name()),
-                        "The place says: %s.".formatted(restriction.note()), at);
+                add(
+                        HintKind.RESTRICTED,
+                        placement,
+                        true,
+                        "%s stands where no stand may".formatted(placement.name()),
+                        "The place says: %s.".formatted(restriction.note()),
+                        at);
             }
         }
     }
@@ -266,12 +341,19 @@ public final class Hints {
         Direction seen = toCamera.mirrored(facing).opposite();
         for (int i = 0; i < mark.sources().size(); i++) {
             MarkLight.SourceAtMark from = mark.sources().get(i);
-            double off = Math.toDegrees(Math.acos(Math.max(-1, Math.min(1, Direction.of(from.from(), from.elevationDeg()).dot(seen)))));
+            double off = Math.toDegrees(Math.acos(Math.max(
+                    -1,
+                    Math.min(1, Direction.of(from.from(), from.elevationDeg()).dot(seen)))));
             if (from.distanceM() > 0 && off < GLASSES_WITHIN_DEG + from.angularSizeDeg() / 2) {
                 Placement source = light.lights().get(i);
-                add(HintKind.GLASSES, source, false, "%s shows in the glasses of %s".formatted(source.name(), person.name()),
+                add(
+                        HintKind.GLASSES,
+                        source,
+                        false,
+                        "%s shows in the glasses of %s".formatted(source.name(), person.name()),
                         "At this height and head position the camera sees it reflected. Raise it about %s, or turn the glasses down a little."
-                                .formatted(centimetres(from.distanceM() * Math.tan(Math.toRadians(GLASSES_WITHIN_DEG + from.angularSizeDeg() / 2)))),
+                                .formatted(centimetres(from.distanceM()
+                                        * Math.tan(Math.toRadians(GLASSES_WITHIN_DEG + from.angularSizeDeg() / 2)))),
                         null);
             }
         }
@@ -285,13 +367,21 @@ public final class Hints {
         }
         double keySide = side(mark, key);
         double fillSide = side(mark, fill);
-        double stops = Math.abs(Math.log(mark.sources().get(key).facingLux() / mark.sources().get(fill).facingLux()) / Math.log(2));
+        double stops = Math.abs(Math.log(mark.sources().get(key).facingLux()
+                        / mark.sources().get(fill).facingLux())
+                / Math.log(2));
         boolean both = throwsNose(keySide) && throwsNose(fillSide) && keySide * fillSide < 0;
         if (both && stops < SHADOWS_WITHIN_STOPS) {
             Placement source = light.lights().get(fill);
-            add(HintKind.NOSE_SHADOWS, source, false, "Nose shadows of %s and %s cross".formatted(light.lights().get(key).name(), source.name()),
+            add(
+                    HintKind.NOSE_SHADOWS,
+                    source,
+                    false,
+                    "Nose shadows of %s and %s cross"
+                            .formatted(light.lights().get(key).name(), source.name()),
                     "Both throw a shadow of the nose, %s stops apart. Take the fill down or nearer to the camera, or make it larger."
-                            .formatted(Stops.of(stops).inTenths()), null);
+                            .formatted(Stops.of(stops).inTenths()),
+                    null);
         }
     }
 
@@ -305,9 +395,15 @@ public final class Hints {
             double side = Math.abs(side(mark, i));
             boolean behind = source.role() == Role.EDGE && mark.sources().get(i).straight();
             if (behind && mark.sources().get(i).distanceM() > 0 && side > BESIDE_DEG && side < NOSE_TIP_DEG) {
-                add(HintKind.KICKER_ON_NOSE, source, false, "%s reaches the nose of %s".formatted(source.name(), placement(mark.key()).name()),
-                        "It comes from %d° off the way the face looks: from %d° on it stays on cheek and ear.".formatted(Math.round(side),
-                                Math.round(NOSE_TIP_DEG)), null);
+                add(
+                        HintKind.KICKER_ON_NOSE,
+                        source,
+                        false,
+                        "%s reaches the nose of %s"
+                                .formatted(source.name(), placement(mark.key()).name()),
+                        "It comes from %d° off the way the face looks: from %d° on it stays on cheek and ear."
+                                .formatted(Math.round(side), Math.round(NOSE_TIP_DEG)),
+                        null);
             }
         }
     }
@@ -320,9 +416,11 @@ public final class Hints {
         List<String> names = new ArrayList<>();
         double both = mark.lit().lux() + mark.shadow().lux();
         for (int i = 0; i < mark.sources().size(); i++) {
-            double its = mark.lit().luxOfEach().get(i) + mark.shadow().luxOfEach().get(i);
+            double its =
+                    mark.lit().luxOfEach().get(i) + mark.shadow().luxOfEach().get(i);
             if (its > COLOUR_PART * both && isWhite(light.sources().get(i))) {
-                var white = light.sources().get(i).paths().get(0).light().colour().white();
+                var white =
+                        light.sources().get(i).paths().get(0).light().colour().white();
                 warmest = Math.min(warmest, white.kelvin().value());
                 coolest = Math.max(coolest, white.kelvin().value());
                 greenest = Math.max(greenest, white.duv().value());
@@ -331,9 +429,17 @@ public final class Hints {
             }
         }
         if (names.size() > 1 && (coolest - warmest > MIXED_KELVIN || greenest - reddest > MIXED_DUV)) {
-            add(HintKind.MIXED_COLOUR, person, false, "Mixed colour on %s".formatted(person.name()),
+            add(
+                    HintKind.MIXED_COLOUR,
+                    person,
+                    false,
+                    "Mixed colour on %s".formatted(person.name()),
                     "%s differ by %d K and Duv %s. Gel or dial one to the other, or leave it and say so."
-                            .formatted(String.join(" and ", names), Math.round(coolest - warmest), Numbers.fixed(greenest - reddest, 3)), null);
+                            .formatted(
+                                    String.join(" and ", names),
+                                    Math.round(coolest - warmest),
+                                    Numbers.fixed(greenest - reddest, 3)),
+                    null);
         }
     }
 
@@ -356,24 +462,39 @@ public final class Hints {
     }
 
     private @Nullable Source built(Placement placement) {
-        return light.sources().stream().filter(s -> s.placement().key().equals(placement.key())).findFirst().orElse(null);
+        return light.sources().stream()
+                .filter(s -> s.placement().key().equals(placement.key()))
+                .findFirst()
+                .orElse(null);
     }
 
     private boolean isOn(Placement placement) {
-        return state.value(placement.key(), SetStatus.class).map(s -> s.state() == SetStatus.State.ON).orElse(false);
+        return state.value(placement.key(), SetStatus.class)
+                .map(s -> s.state() == SetStatus.State.ON)
+                .orElse(false);
     }
 
     private Placement placement(String key) {
         return placements.stream().filter(p -> p.key().equals(key)).findFirst().orElseThrow();
     }
 
-    private void add(HintKind kind, Placement placement, boolean act, String title, String reason, @Nullable SpacePoint at) {
+    private void add(
+            HintKind kind, Placement placement, boolean act, String title, String reason, @Nullable SpacePoint at) {
         Optional<OnPurpose> meant = state.value(placement.key(), OnPurpose.class);
-        hints.add(new Hint(kind, placement.key(), act, title, reason, at, meant.map(m -> m.hints().contains(kind)).orElse(false)));
+        hints.add(new Hint(
+                kind,
+                placement.key(),
+                act,
+                title,
+                reason,
+                at,
+                meant.map(m -> m.hints().contains(kind)).orElse(false)));
     }
 
     private static String centimetres(double metres) {
-        return metres < 1 ? "%d cm".formatted(Math.round(metres * 100)) : Length.ofMetres(metres).printMetric();
+        return metres < 1
+                ? "%d cm".formatted(Math.round(metres * 100))
+                : Length.ofMetres(metres).printMetric();
     }
 
     private static String compass(Bearing fromNorth) {

@@ -17,7 +17,13 @@ import org.oblume.core.units.Bearing;
  * @param background on the wall that the camera sees behind the mark, or null when there is none
  * @param sources what each source does here, in the order of {@link ShotLighting#lights()}
  */
-public record MarkLight(String key, SpacePoint face, Bearing facing, SurfaceLight left, SurfaceLight right, @Nullable SurfaceLight background,
+public record MarkLight(
+        String key,
+        SpacePoint face,
+        Bearing facing,
+        SurfaceLight left,
+        SurfaceLight right,
+        @Nullable SurfaceLight background,
         List<SourceAtMark> sources) {
 
     /**
@@ -33,9 +39,16 @@ public record MarkLight(String key, SpacePoint face, Bearing facing, SurfaceLigh
      * @param through the opening that it comes through, or null
      * @param straight whether it comes straight from the source, and not off a board, by a mirror or through a frame
      */
-    public record SourceAtMark(double facingLux, double roomLux, Bearing from, double elevationDeg, double distanceM,
-            double angularSizeDeg, @Nullable Double penumbraM,
-            @Nullable Through through, boolean straight) {
+    public record SourceAtMark(
+            double facingLux,
+            double roomLux,
+            Bearing from,
+            double elevationDeg,
+            double distanceM,
+            double angularSizeDeg,
+            @Nullable Double penumbraM,
+            @Nullable Through through,
+            boolean straight) {
 
         /** Whether it has no one direction: most of what comes of it comes off the room. */
         public boolean allAround() {

@@ -23,6 +23,7 @@ final class Occlusion {
     private static final double IN_THE_WALL_M = 0.05;
     /** Points of a source that are looked from: its middle, and six around it at this part of its radius. */
     private static final int AROUND = 6;
+
     private static final double RING = 0.75;
 
     private final List<Segment> walls = new ArrayList<>();
@@ -31,7 +32,11 @@ final class Occlusion {
     private final @Nullable Double ceilingM;
     private final SetPlan set;
 
-    /** A straight piece of wall. @param topM its upper edge, metres */
+    /**
+     * A straight piece of wall.
+     *
+     * @param topM its upper edge, metres
+     */
     record Segment(PlanPoint from, PlanPoint to, double topM, Wall wall) {
 
         /** Part of the way from one point to another where it meets this wall, or NaN when it does not. */
@@ -51,7 +56,10 @@ final class Occlusion {
         }
     }
 
-    /** @param part of the light that comes through, 0 to 1. @param through what it comes through of grip, in its order */
+    /**
+     * @param part of the light that comes through, 0 to 1
+     * @param through what it comes through of grip, in its order
+     */
     record Transmission(double part, List<Modifier> through) {
 
         static final Transmission BLOCKED = new Transmission(0, List.of());
@@ -101,7 +109,11 @@ final class Occlusion {
         return sum == 0 ? Transmission.BLOCKED : new Transmission(sum / points, through);
     }
 
-    /** What of a thin ray comes from one point to another. @param except key of grip that does not count, or null */
+    /**
+     * What of a thin ray comes from one point to another.
+     *
+     * @param except key of grip that does not count, or null
+     */
     Transmission between(SpacePoint from, SpacePoint to, @Nullable String except) {
         if (wallBetween(from, to)) {
             return Transmission.BLOCKED;
@@ -127,7 +139,11 @@ final class Occlusion {
             double part = wall.meets(from.xM(), from.yM(), to.xM(), to.yM());
             if (part > AT_ITS_END && part < 1 - AT_ITS_END) {
                 double z = from.zM() + part * (to.zM() - from.zM());
-                if (z <= wall.topM && !open(from.xM() + part * (to.xM() - from.xM()), from.yM() + part * (to.yM() - from.yM()), z)) {
+                if (z <= wall.topM
+                        && !open(
+                                from.xM() + part * (to.xM() - from.xM()),
+                                from.yM() + part * (to.yM() - from.yM()),
+                                z)) {
                     return true;
                 }
             }
@@ -142,12 +158,13 @@ final class Occlusion {
             return false;
         }
         double part = below / (below + above);
-        return set.tapeWalls().encloses(PlanPoint.of(from.xM() + part * (to.xM() - from.xM()), from.yM() + part * (to.yM() - from.yM())));
+        return set.tapeWalls()
+                .encloses(PlanPoint.of(
+                        from.xM() + part * (to.xM() - from.xM()), from.yM() + part * (to.yM() - from.yM())));
     }
 
     /** An opening, and where a way goes through it. */
-    record Passed(SetPlan.Opening opening, SpacePoint at) {
-    }
+    record Passed(SetPlan.Opening opening, SpacePoint at) {}
 
     /** The last opening that a way goes through, or empty. */
     Optional<Passed> passed(SpacePoint from, SpacePoint to) {
@@ -156,7 +173,9 @@ final class Occlusion {
         for (Segment wall : walls) {
             double part = wall.meets(from.xM(), from.yM(), to.xM(), to.yM());
             if (part > farthest && part < 1) {
-                SpacePoint at = new SpacePoint(from.xM() + part * (to.xM() - from.xM()), from.yM() + part * (to.yM() - from.yM()),
+                SpacePoint at = new SpacePoint(
+                        from.xM() + part * (to.xM() - from.xM()),
+                        from.yM() + part * (to.yM() - from.yM()),
                         from.zM() + part * (to.zM() - from.zM()));
                 Optional<SetPlan.Opening> opening = opening(at.xM(), at.yM(), at.zM());
                 if (opening.isPresent()) {

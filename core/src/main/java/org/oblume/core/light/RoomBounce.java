@@ -28,7 +28,10 @@ final class RoomBounce {
     private final Occlusion occlusion;
     private final Walls rooms;
 
-    /** @param normalCandela along its normal, candela. @param radiusM of the patch */
+    /**
+     * @param normalCandela along its normal, candela
+     * @param radiusM of the patch
+     */
     record Patch(SpacePoint at, Direction normal, double normalCandela, double radiusM, Surface surface) {
 
         /** Lux on a small surface, nothing in the way. */
@@ -48,8 +51,7 @@ final class RoomBounce {
         }
     }
 
-    private record Hit(double metres, Direction normal, Surface surface) {
-    }
+    private record Hit(double metres, Direction normal, Surface surface) {}
 
     RoomBounce(SetPlan set, Occlusion occlusion) {
         this.set = set;
@@ -59,8 +61,12 @@ final class RoomBounce {
 
     /** The colour of a light off a surface. */
     static LightColour off(Surface surface, LightColour light) {
-        return surface.miredShift() == 0 && surface.duvShift() == 0 ? light
-                : new LightColour(FilterEffect.of(surface.miredShift(), 0, surface.duvShift()).behind(light.white()), light.gels());
+        return surface.miredShift() == 0 && surface.duvShift() == 0
+                ? light
+                : new LightColour(
+                        FilterEffect.of(surface.miredShift(), 0, surface.duvShift())
+                                .behind(light.white()),
+                        light.gels());
     }
 
     List<Patch> patches(Source.LightPath path) {
@@ -96,7 +102,8 @@ final class RoomBounce {
         return patches;
     }
 
-    private @Nullable Patch patch(SpacePoint from, Direction ray, @Nullable String past, double lumen, double footprint) {
+    private @Nullable Patch patch(
+            SpacePoint from, Direction ray, @Nullable String past, double lumen, double footprint) {
         Hit hit = first(from, ray);
         if (hit == null) {
             return null;
@@ -105,7 +112,9 @@ final class RoomBounce {
         SpacePoint before = ray.from(from, hit.metres * (1 - 1e-5));
         Occlusion.Transmission clear = occlusion.between(from, before, past);
         double part = clear.part() * hit.surface.reflectance();
-        return part == 0 ? null : new Patch(there, hit.normal, lumen * part / Math.PI, hit.metres * footprint, hit.surface);
+        return part == 0
+                ? null
+                : new Patch(there, hit.normal, lumen * part / Math.PI, hit.metres * footprint, hit.surface);
     }
 
     private @Nullable Hit first(SpacePoint from, Direction ray) {
@@ -116,20 +125,28 @@ final class RoomBounce {
             double metres = part * FAR_M;
             if (part > 1e-6 && (best == null || metres < best.metres)) {
                 SpacePoint there = ray.from(from, metres);
-                boolean solid = there.zM() <= wall.topM() && there.zM() >= 0 && !occlusion.open(there.xM(), there.yM(), there.zM());
+                boolean solid = there.zM() <= wall.topM()
+                        && there.zM() >= 0
+                        && !occlusion.open(there.xM(), there.yM(), there.zM());
                 if (solid) {
                     best = new Hit(metres, towards(wall, from), wall.wall().paint());
                 }
             }
         }
         best = level(from, ray, 0, floor(), Direction.UP, best);
-        return set.ceilingHeightM() == null ? best : level(from, ray, set.ceilingHeightM(), ceiling(), Direction.DOWN, best);
+        return set.ceilingHeightM() == null
+                ? best
+                : level(from, ray, set.ceilingHeightM(), ceiling(), Direction.DOWN, best);
     }
 
     /** The floor or the ceiling, when it is nearer than what was found; a ceiling only where there is a room below. */
-    private @Nullable Hit level(SpacePoint from, Direction ray, double height, Surface surface, Direction normal, @Nullable Hit best) {
+    private @Nullable Hit level(
+            SpacePoint from, Direction ray, double height, Surface surface, Direction normal, @Nullable Hit best) {
         double metres = (height - from.zM()) / ray.z();
-        if (!(metres > 1e-6) || metres > FAR_M || (best != null && best.metres <= metres) || ray.z() * normal.z() >= 0) {
+        if (!(metres > 1e-6)
+                || metres > FAR_M
+                || (best != null && best.metres <= metres)
+                || ray.z() * normal.z() >= 0) {
             return best;
         }
         SpacePoint there = ray.from(from, metres);
@@ -140,7 +157,8 @@ final class RoomBounce {
     private static Direction towards(Occlusion.Segment wall, SpacePoint from) {
         double x = -(wall.to().yM() - wall.from().yM());
         double y = wall.to().xM() - wall.from().xM();
-        double side = (from.xM() - wall.from().xM()) * x + (from.yM() - wall.from().yM()) * y;
+        double side =
+                (from.xM() - wall.from().xM()) * x + (from.yM() - wall.from().yM()) * y;
         return side >= 0 ? new Direction(x, y, 0) : new Direction(-x, -y, 0);
     }
 

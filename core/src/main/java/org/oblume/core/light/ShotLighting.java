@@ -24,7 +24,6 @@ import org.oblume.core.plot.LensNd;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Shutter;
 import org.oblume.core.plot.Speed;
@@ -45,6 +44,7 @@ public final class ShotLighting {
     private static final double CHEEK_DEG = 45;
     /** A patch of wall that brings less than this to a face is left out, lux (model). */
     private static final double LEAST_LUX = 1e-4;
+
     private static final White WHITE_UNTIL_RECORDED = new White(5600, 0);
     /** How far behind a mark a wall still counts as its background, metres. */
     private static final double BACKGROUND_WITHIN_M = 60;
@@ -66,7 +66,12 @@ public final class ShotLighting {
         }
     }
 
-    private ShotLighting(SetPlan set, List<Placement> placements, ShotState state, Set<String> out, Map<String, Calibration> calibrations) {
+    private ShotLighting(
+            SetPlan set,
+            List<Placement> placements,
+            ShotState state,
+            Set<String> out,
+            Map<String, Calibration> calibrations) {
         this.state = state;
         List<Grip> grip = Grip.standing(placements, state);
         this.occlusion = new Occlusion(set, grip);
@@ -75,7 +80,8 @@ public final class ShotLighting {
         for (Placement placement : placements) {
             if (Source.isOn(placement, state) && !out.contains(placement.key())) {
                 try {
-                    Source source = Source.of(set, placement, state, calibrations.getOrDefault(placement.key(), Calibration.NONE))
+                    Source source = Source.of(
+                                    set, placement, state, calibrations.getOrDefault(placement.key(), Calibration.NONE))
                             .withReflections(grip, occlusion);
                     sources.add(source);
                     patches.add(patches(source, room));
@@ -85,7 +91,9 @@ public final class ShotLighting {
             }
         }
         this.placed = sources.stream().map(Source::placement).toList();
-        Optional<Placement> camera = placements.stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key())).findFirst();
+        Optional<Placement> camera = placements.stream()
+                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
+                .findFirst();
         this.metering = camera.flatMap(c -> metering(c.key(), state)).orElse(null);
         @Nullable SpacePoint lens = camera.flatMap(c -> state.position(c.key())).orElse(null);
         for (Placement mark : placements) {
@@ -99,7 +107,11 @@ public final class ShotLighting {
      * @param out keys of lights that are taken as off
      * @param calibrations of placements against the meter, by key; one that is not there is taken at its figures
      */
-    public static ShotLighting of(SetPlan set, List<Placement> placements, ShotState state, Set<String> out,
+    public static ShotLighting of(
+            SetPlan set,
+            List<Placement> placements,
+            ShotState state,
+            Set<String> out,
             Map<String, Calibration> calibrations) {
         return new ShotLighting(set, placements, state, out, calibrations);
     }
@@ -130,8 +142,11 @@ public final class ShotLighting {
 
     /** What the camera takes for white; daylight until it is recorded. */
     public static White white(List<Placement> placements, ShotState state) {
-        return placements.stream().filter(p -> p.kind() == PlacementKind.CAMERA).flatMap(p -> state.value(p.key(), White.class).stream())
-                .findFirst().orElse(WHITE_UNTIL_RECORDED);
+        return placements.stream()
+                .filter(p -> p.kind() == PlacementKind.CAMERA)
+                .flatMap(p -> state.value(p.key(), White.class).stream())
+                .findFirst()
+                .orElse(WHITE_UNTIL_RECORDED);
     }
 
     /** The camera's exposure; empty until its stop, ISO and shutter are recorded. */
@@ -142,7 +157,9 @@ public final class ShotLighting {
     /** What a light gives a meter at a mark that is turned to it; 0 when it is not on. */
     public double facingLux(String source, String mark) {
         int index = lights().stream().map(Placement::key).toList().indexOf(source);
-        return index < 0 ? 0 : mark(mark).map(m -> m.sources().get(index).facingLux()).orElse(0.0);
+        return index < 0
+                ? 0
+                : mark(mark).map(m -> m.sources().get(index).facingLux()).orElse(0.0);
     }
 
     List<Source> sources() {
@@ -158,23 +175,32 @@ public final class ShotLighting {
     }
 
     private static Optional<Metering> metering(String camera, ShotState state) {
-        double nd = state.value(camera, LensNd.class).map(n -> n.stops().value()).orElse(0.0);
-        return state.value(camera, Stop.class).flatMap(stop -> state.value(camera, Speed.class)
-                .flatMap(speed -> state.value(camera, Shutter.class).map(shutter -> new Metering(
-                        new Exposure(speed.iso(), shutter.seconds(), nd, Exposure.DEFAULT_CALIBRATION), TStop.of(stop.tStop())))));
+        double nd =
+                state.value(camera, LensNd.class).map(n -> n.stops().value()).orElse(0.0);
+        return state.value(camera, Stop.class)
+                .flatMap(stop -> state.value(camera, Speed.class).flatMap(speed -> state.value(camera, Shutter.class)
+                        .map(shutter -> new Metering(
+                                new Exposure(speed.iso(), shutter.seconds(), nd, Exposure.DEFAULT_CALIBRATION),
+                                TStop.of(stop.tStop())))));
     }
 
     private static Map<Surface, List<RoomBounce.Patch>> patches(Source source, RoomBounce room) {
         Map<Surface, List<RoomBounce.Patch>> bySurface = new LinkedHashMap<>();
         for (Source.LightPath path : source.paths()) {
             if (path.kind() == Source.LightPath.Kind.STRAIGHT || path.kind() == Source.LightPath.Kind.DIFFUSED) {
-                room.patches(path).forEach(p -> bySurface.computeIfAbsent(p.surface(), s -> new ArrayList<>()).add(p));
+                room.patches(path).forEach(p -> bySurface
+                        .computeIfAbsent(p.surface(), s -> new ArrayList<>())
+                        .add(p));
             }
         }
         return bySurface;
     }
 
-    private MarkLight mark(Placement mark, SpacePoint face, @Nullable SpacePoint lens, List<Map<Surface, List<RoomBounce.Patch>>> patches) {
+    private MarkLight mark(
+            Placement mark,
+            SpacePoint face,
+            @Nullable SpacePoint lens,
+            List<Map<Surface, List<RoomBounce.Patch>>> patches) {
         Bearing facing = state.aim(mark.key()).map(a -> a.bearing()).orElse(Bearing.ofDegrees(0));
         Direction leftNormal = Direction.of(Bearing.ofDegrees(facing.degrees() - CHEEK_DEG), 0);
         Direction rightNormal = Direction.of(Bearing.ofDegrees(facing.degrees() + CHEEK_DEG), 0);
@@ -196,7 +222,7 @@ public final class ShotLighting {
                 if (arriving != null) {
                     left.add(path, arriving);
                     right.add(path, arriving);
-                    strongest.consider(path, face, path.light().facingLux(face) * arriving.part);
+                    strongest.consider(path, path.light().facingLux(face) * arriving.part);
                 }
                 if (back != null) {
                     Arriving there = arriving(source, path, back.at);
@@ -212,7 +238,8 @@ public final class ShotLighting {
             }
             from.add(strongest.asSeen(face, room, behind == null ? null : face.distanceM(behind.at), occlusion));
         }
-        return new MarkLight(mark.key(), face, facing, left.falling(), right.falling(), back == null ? null : back.falling(), from);
+        return new MarkLight(
+                mark.key(), face, facing, left.falling(), right.falling(), back == null ? null : back.falling(), from);
     }
 
     /**
@@ -229,7 +256,11 @@ public final class ShotLighting {
                 for (int i = 0; i < surfaces.length; i++) {
                     double one = patch.lux(surfaces[i].at, surfaces[i].normal);
                     if (one > LEAST_LUX) {
-                        part = Double.isNaN(part) ? occlusion.between(patch.at(), surfaces[i].at, null).part() : part;
+                        part = Double.isNaN(part)
+                                ? occlusion
+                                        .between(patch.at(), surfaces[i].at, null)
+                                        .part()
+                                : part;
                         lux[i] += one * part;
                     }
                 }
@@ -249,25 +280,28 @@ public final class ShotLighting {
         if (path.through() != null && !path.through().crosses(light.at(), to)) {
             return null;
         }
-        Occlusion.Transmission clear = path.kind() == Source.LightPath.Kind.SUN || path.kind() == Source.LightPath.Kind.MIRRORED
-                ? occlusion.between(light.at(), to, path.ignoring()) : occlusion.from(light.at(), light.emitterRadiusM(), to, path.ignoring());
+        Occlusion.Transmission clear =
+                path.kind() == Source.LightPath.Kind.SUN || path.kind() == Source.LightPath.Kind.MIRRORED
+                        ? occlusion.between(light.at(), to, path.ignoring())
+                        : occlusion.from(light.at(), light.emitterRadiusM(), to, path.ignoring());
         double part = clear.part() * source.halfPart(light, to);
-        return part == 0 ? null : new Arriving(part, clear.through().isEmpty() ? light.colour() : behind(light.colour(), clear));
+        return part == 0
+                ? null
+                : new Arriving(part, clear.through().isEmpty() ? light.colour() : behind(light.colour(), clear));
     }
 
     private static LightColour behind(LightColour colour, Occlusion.Transmission clear) {
         Modifiers stack = new Modifiers(clear.through());
-        List<GelColour> gels = Stream.concat(colour.gels().stream(), clear.through().stream()
-                .flatMap(m -> Stream.ofNullable(m.gel()))).toList();
+        List<GelColour> gels = Stream.concat(
+                        colour.gels().stream(), clear.through().stream().flatMap(m -> Stream.ofNullable(m.gel())))
+                .toList();
         return new LightColour(stack.effect().behind(colour.white()), gels);
     }
 
-    private record Arriving(double part, LightColour colour) {
-    }
+    private record Arriving(double part, LightColour colour) {}
 
     /** A point of a wall. */
-    private record Behind(SpacePoint at, Direction normal) {
-    }
+    private record Behind(SpacePoint at, Direction normal) {}
 
     private @Nullable Behind behind(SpacePoint lens, SpacePoint face) {
         if (lens.equals(face)) {
@@ -286,7 +320,8 @@ public final class ShotLighting {
                     double x = -(wall.to().yM() - wall.from().yM());
                     double y = wall.to().xM() - wall.from().xM();
                     boolean towards = way.x() * x + way.y() * y < 0;
-                    nearest = new Behind(way.from(face, part * BACKGROUND_WITHIN_M * (1 - 1e-6)),
+                    nearest = new Behind(
+                            way.from(face, part * BACKGROUND_WITHIN_M * (1 - 1e-6)),
                             towards ? new Direction(x, y, 0) : new Direction(-x, -y, 0));
                 }
             }
@@ -335,7 +370,7 @@ public final class ShotLighting {
         private double sum;
         private Source.@Nullable LightPath path;
 
-        void consider(Source.LightPath one, SpacePoint face, double facing) {
+        void consider(Source.LightPath one, double facing) {
             sum += facing;
             if (facing > lux) {
                 lux = facing;
@@ -343,24 +378,43 @@ public final class ShotLighting {
             }
         }
 
-        MarkLight.SourceAtMark asSeen(SpacePoint face, double roomLux, @Nullable Double toBackgroundM, Occlusion occlusion) {
+        MarkLight.SourceAtMark asSeen(
+                SpacePoint face, double roomLux, @Nullable Double toBackgroundM, Occlusion occlusion) {
             if (path == null) {
                 return new MarkLight.SourceAtMark(sum, roomLux, Bearing.ofDegrees(0), 0, 0, 0, null, null, false);
             }
             LightSource light = path.light();
             double distance = face.distanceM(light.at());
             Direction from = Direction.between(face, light.at());
-            Double penumbra = toBackgroundM == null ? null : new Shadow(light.emitterRadiusM(), distance, toBackgroundM).penumbraM();
-            return new MarkLight.SourceAtMark(sum, roomLux, from.bearing(), from.tiltDeg(), distance,
-                    AngularSize.ofDiscDeg(light.emitterRadiusM(), distance), penumbra, through(light, face, occlusion), path.kind() == Source.LightPath.Kind.STRAIGHT);
+            Double penumbra = toBackgroundM == null
+                    ? null
+                    : new Shadow(light.emitterRadiusM(), distance, toBackgroundM).penumbraM();
+            return new MarkLight.SourceAtMark(
+                    sum,
+                    roomLux,
+                    from.bearing(),
+                    from.tiltDeg(),
+                    distance,
+                    AngularSize.ofDiscDeg(light.emitterRadiusM(), distance),
+                    penumbra,
+                    through(light, face, occlusion),
+                    path.kind() == Source.LightPath.Kind.STRAIGHT);
         }
 
         private static MarkLight.@Nullable Through through(LightSource light, SpacePoint face, Occlusion occlusion) {
-            return occlusion.passed(light.at(), face).map(passed -> {
-                double away = light.at().distanceM(passed.at());
-                Shadow edge = new Shadow(light.emitterRadiusM(), away, passed.at().distanceM(face));
-                return new MarkLight.Through(passed.opening().name(), away, edge.fanDeg(passed.opening().widthM()), edge.penumbraM());
-            }).orElse(null);
+            return occlusion
+                    .passed(light.at(), face)
+                    .map(passed -> {
+                        double away = light.at().distanceM(passed.at());
+                        Shadow edge = new Shadow(
+                                light.emitterRadiusM(), away, passed.at().distanceM(face));
+                        return new MarkLight.Through(
+                                passed.opening().name(),
+                                away,
+                                edge.fanDeg(passed.opening().widthM()),
+                                edge.penumbraM());
+                    })
+                    .orElse(null);
         }
     }
 }

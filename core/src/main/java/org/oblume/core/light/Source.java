@@ -15,14 +15,14 @@ import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.geometry.SunDirection;
 import org.oblume.core.photometry.AngularSize;
 import org.oblume.core.photometry.Calibration;
-import org.oblume.core.photometry.LambertianDisc;
-import org.oblume.core.photometry.LightSource;
+import org.oblume.core.photometry.Distribution;
 import org.oblume.core.photometry.GriddedBeam;
 import org.oblume.core.photometry.IsotropicSource;
-import org.oblume.core.photometry.Distribution;
+import org.oblume.core.photometry.LambertianDisc;
+import org.oblume.core.photometry.LightSource;
 import org.oblume.core.plot.Colour;
-import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.ColourTemperature;
+import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -53,23 +53,33 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
     /** Boards and frames that get less than this part of a light are left out. */
     private static final double LEAST_PART = 1e-4;
 
-    /** @param through what it has to come through to count, or null. @param past grip that does not stop it: its own, or null */
+    /**
+     * @param through panel the light must cross, or null
+     * @param ignoring key of grip that does not occlude this path (its own), or null
+     */
     record LightPath(LightSource light, @Nullable Panel through, @Nullable String ignoring, Kind kind) {
 
         enum Kind {
-            STRAIGHT, BOUNCED, DIFFUSED, MIRRORED, SUN
+            STRAIGHT,
+            BOUNCED,
+            DIFFUSED,
+            MIRRORED,
+            SUN
         }
     }
 
     static boolean isOn(Placement placement, ShotState state) {
-        return placement.kind().shines() && state.value(placement.key(), SetStatus.class)
-                .map(s -> s.state() == SetStatus.State.ON).orElse(false);
+        return placement.kind().shines()
+                && state.value(placement.key(), SetStatus.class)
+                        .map(s -> s.state() == SetStatus.State.ON)
+                        .orElse(false);
     }
 
     /** @throws Refusal when its figures, its place or its colour are not known */
     static Source of(SetPlan set, Placement placement, ShotState state, Calibration calibration) {
         String key = placement.key();
-        SpacePoint at = state.position(key).orElseThrow(() -> new Refusal("%s has no place.".formatted(placement.name())));
+        SpacePoint at =
+                state.position(key).orElseThrow(() -> new Refusal("%s has no place.".formatted(placement.name())));
         Aim aim = state.aim(key).orElseThrow(() -> new Refusal("%s has no aim.".formatted(placement.name())));
         Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
         if (placement.kind() == PlacementKind.DAYLIGHT) {
@@ -77,22 +87,32 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         }
         Lamp lamp = placement.piece().lamp();
         if (lamp == null) {
-            throw new Refusal("%s: no figures are known of its light. Choose its kind from the kit.".formatted(placement.name()));
+            throw new Refusal(
+                    "%s: no figures are known of its light. Choose its kind from the kit.".formatted(placement.name()));
         }
         double level = state.value(key, Level.class).map(Level::percent).orElse(0.0) / FULL;
-        Kelvin dialled = Kelvin.of(state.value(key, ColourTemperature.class).map(ColourTemperature::kelvin).orElseThrow(
-                () -> new Refusal("%s: its colour temperature is not recorded.".formatted(placement.name())))
+        Kelvin dialled = Kelvin.of(state.value(key, ColourTemperature.class)
+                        .map(ColourTemperature::kelvin)
+                        .orElseThrow(() ->
+                                new Refusal("%s: its colour temperature is not recorded.".formatted(placement.name())))
                 * (level > 0 ? lamp.curve().kelvinFactor(level) : 1));
         Colour hue = state.value(key, Colour.class).orElse(Colour.WHITE);
-        LightColour colour = hue.on(stack.colour(dialled, Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0))));
-        Distribution distribution = lamp.optics().at(state.value(key, org.oblume.core.plot.Beam.class).map(b -> b.beamDeg()).orElse(60.0));
+        LightColour colour = hue.on(stack.colour(
+                dialled, Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0))));
+        Distribution distribution = lamp.optics()
+                .at(state.value(key, org.oblume.core.plot.Beam.class)
+                        .map(b -> b.beamDeg())
+                        .orElse(60.0));
         double radius = lamp.radiusM(placement.piece().widthM());
         Direction way = Direction.of(aim.bearing(), aim.tiltDeg());
         double part = lamp.curve().output(level) * hue.transmission();
         for (Modifier item : stack.items()) {
             if (item.softens() && item.frameWidthM() != null && item.frameDistanceM() != null) {
-                LambertianDisc disc = LambertianDisc.diffused(distribution, item.frameWidthM() * item.frameWidthM(),
-                        item.frameDistanceM(), item.covers() == null ? Stops.of(item.stops()) : Stops.NONE);
+                LambertianDisc disc = LambertianDisc.diffused(
+                        distribution,
+                        item.frameWidthM() * item.frameWidthM(),
+                        item.frameDistanceM(),
+                        item.covers() == null ? Stops.of(item.stops()) : Stops.NONE);
                 distribution = disc;
                 radius = disc.radiusM();
                 at = way.from(at, item.frameDistanceM());
@@ -105,8 +125,13 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
                 part *= Stops.of(item.stops()).transmission();
             }
         }
-        LightSource light = new LightSource(at, aim.bearing(), aim.tiltDeg(), distribution, radius, part, colour, calibration);
-        @Nullable Modifier half = stack.items().stream().filter(m -> m.covers() != null).findFirst().orElse(null);
+        LightSource light =
+                new LightSource(at, aim.bearing(), aim.tiltDeg(), distribution, radius, part, colour, calibration);
+        @Nullable
+        Modifier half = stack.items().stream()
+                .filter(m -> m.covers() != null)
+                .findFirst()
+                .orElse(null);
         return new Source(placement, List.of(new LightPath(light, null, null, LightPath.Kind.STRAIGHT)), half);
     }
 
@@ -115,11 +140,12 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         List<LightPath> all = new ArrayList<>(paths);
         for (LightPath path : paths) {
             for (Grip piece : grip) {
-                LightPath sent = switch (piece.kind()) {
-                    case MIRROR -> mirrored(path, piece);
-                    case BOUNCE -> bounced(path, piece, occlusion);
-                    default -> piece.diffuses() ? diffused(path, piece, occlusion) : null;
-                };
+                LightPath sent =
+                        switch (piece.kind()) {
+                            case MIRROR -> mirrored(path, piece);
+                            case BOUNCE -> bounced(path, piece, occlusion);
+                            default -> piece.diffuses() ? diffused(path, piece, occlusion) : null;
+                        };
                 if (sent != null) {
                     all.add(sent);
                 }
@@ -136,12 +162,13 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         Direction way = Direction.between(light.at(), to);
         double up = way.tiltDeg() - light.tiltDeg();
         double right = (way.bearing().degrees() - light.bearing().degrees() + 540) % 360 - 180;
-        boolean covered = switch (half.covers()) {
-            case LOWER -> up < 0;
-            case UPPER -> up > 0;
-            case LEFT -> right < 0;
-            case RIGHT -> right > 0;
-        };
+        boolean covered =
+                switch (half.covers()) {
+                    case LOWER -> up < 0;
+                    case UPPER -> up > 0;
+                    case LEFT -> right < 0;
+                    case RIGHT -> right > 0;
+                };
         return covered ? Stops.of(half.stops()).transmission() : 1;
     }
 
@@ -150,17 +177,30 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         if (path.kind() == LightPath.Kind.BOUNCED || mirror.panel().offPlane(light.at()) <= 0) {
             return null;
         }
-        double reflectance = mirror.surface().reflectance() > 0.5 ? mirror.surface().reflectance() : LightSource.MIRROR_REFLECTANCE;
-        return new LightPath(light.mirrored(mirror.panel().middle(), mirror.panel().normal(), reflectance), mirror.panel(),
-                mirror.key(), LightPath.Kind.MIRRORED);
+        double reflectance =
+                mirror.surface().reflectance() > 0.5 ? mirror.surface().reflectance() : LightSource.MIRROR_REFLECTANCE;
+        return new LightPath(
+                light.mirrored(mirror.panel().middle(), mirror.panel().normal(), reflectance),
+                mirror.panel(),
+                mirror.key(),
+                LightPath.Kind.MIRRORED);
     }
 
     private static @Nullable LightPath bounced(LightPath path, Grip board, Occlusion occlusion) {
         if (board.panel().offPlane(path.light().at()) <= 0) {
             return null;
         }
-        FilterEffect shift = FilterEffect.of(board.surface().miredShift(), 0, board.surface().duvShift());
-        return caught(path, board, occlusion, board.panel().normal(), board.surface().reflectance(), shift, List.of(), LightPath.Kind.BOUNCED);
+        FilterEffect shift =
+                FilterEffect.of(board.surface().miredShift(), 0, board.surface().duvShift());
+        return caught(
+                path,
+                board,
+                occlusion,
+                board.panel().normal(),
+                board.surface().reflectance(),
+                shift,
+                List.of(),
+                LightPath.Kind.BOUNCED);
     }
 
     private static @Nullable LightPath diffused(LightPath path, Grip frame, Occlusion occlusion) {
@@ -168,16 +208,34 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         if (off == 0) {
             return null;
         }
-        Direction onward = off > 0 ? frame.panel().normal().opposite() : frame.panel().normal();
+        Direction onward =
+                off > 0 ? frame.panel().normal().opposite() : frame.panel().normal();
         FilterEffect effect = frame.stack().effect();
-        List<GelColour> gels = frame.through().stream().map(Modifier::gel).filter(Objects::nonNull).toList();
-        return caught(path, frame, occlusion, onward, effect.stops().transmission(), FilterEffect.of(effect.mired().value(), 0, effect.duv()),
-                gels, LightPath.Kind.DIFFUSED);
+        List<GelColour> gels = frame.through().stream()
+                .map(Modifier::gel)
+                .filter(Objects::nonNull)
+                .toList();
+        return caught(
+                path,
+                frame,
+                occlusion,
+                onward,
+                effect.stops().transmission(),
+                FilterEffect.of(effect.mired().value(), 0, effect.duv()),
+                gels,
+                LightPath.Kind.DIFFUSED);
     }
 
     /** Off its axis a light gives a board as much less as it is weaker there (model). */
-    private static @Nullable LightPath caught(LightPath path, Grip piece, Occlusion occlusion, Direction onward, double kept, FilterEffect shift,
-            List<GelColour> gels, LightPath.Kind kind) {
+    private static @Nullable LightPath caught(
+            LightPath path,
+            Grip piece,
+            Occlusion occlusion,
+            Direction onward,
+            double kept,
+            FilterEffect shift,
+            List<GelColour> gels,
+            LightPath.Kind kind) {
         LightSource light = path.light();
         SpacePoint middle = piece.panel().middle();
         double distance = light.at().distanceM(middle);
@@ -186,17 +244,32 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         }
         Direction to = Direction.between(light.at(), middle);
         double axis = light.distribution().candela(0);
-        double weaker = axis == 0 ? 0 : light.distribution().candela(Math.acos(Math.max(-1, Math.min(1, to.dot(light.aim()))))) / axis;
+        double weaker = axis == 0
+                ? 0
+                : light.distribution().candela(Math.acos(Math.max(-1, Math.min(1, to.dot(light.aim()))))) / axis;
         Occlusion.Transmission clear = occlusion.from(light.at(), light.emitterRadiusM(), middle, piece.key());
         double part = light.output() * weaker * clear.part();
         if (part < LEAST_PART) {
             return null;
         }
         double incidence = Math.acos(Math.min(1, Math.abs(to.dot(piece.panel().normal()))));
-        LambertianDisc disc = LambertianDisc.bounced(light.distribution(), piece.panel().areaM2(), distance, incidence, kept);
-        LightColour colour = new LightColour(shift.behind(light.colour().white()), join(light.colour().gels(), gels));
-        return new LightPath(new LightSource(middle, onward.bearing(), onward.tiltDeg(), disc, disc.radiusM(), part, colour,
-                light.calibration()), null, piece.key(), kind);
+        LambertianDisc disc =
+                LambertianDisc.bounced(light.distribution(), piece.panel().areaM2(), distance, incidence, kept);
+        LightColour colour = new LightColour(
+                shift.behind(light.colour().white()), join(light.colour().gels(), gels));
+        return new LightPath(
+                new LightSource(
+                        middle,
+                        onward.bearing(),
+                        onward.tiltDeg(),
+                        disc,
+                        disc.radiusM(),
+                        part,
+                        colour,
+                        light.calibration()),
+                null,
+                piece.key(),
+                kind);
     }
 
     private static List<GelColour> join(List<GelColour> one, List<GelColour> other) {
@@ -208,27 +281,57 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         return both;
     }
 
-    private static List<LightPath> daylight(SetPlan set, Placement placement, ShotState state, SpacePoint at, Aim aim, Modifiers stack) {
+    private static List<LightPath> daylight(
+            SetPlan set, Placement placement, ShotState state, SpacePoint at, Aim aim, Modifiers stack) {
         String key = placement.key();
         Daylight daylight = state.value(key, Daylight.class)
                 .orElseThrow(() -> new Refusal("%s: its daylight is not metered.".formatted(placement.name())));
-        LightColour colour = stack.colour(Kelvin.of(state.value(key, ColourTemperature.class).map(ColourTemperature::kelvin).orElse(6500.0)),
+        LightColour colour = stack.colour(
+                Kelvin.of(state.value(key, ColourTemperature.class)
+                        .map(ColourTemperature::kelvin)
+                        .orElse(6500.0)),
                 Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0)));
         double through = stack.effect().stops().transmission();
-        Panel pane = Panel.facing(at, Direction.of(aim.bearing(), aim.tiltDeg()), placement.piece().widthM(), placement.piece().tallM());
+        Panel pane = Panel.facing(
+                at,
+                Direction.of(aim.bearing(), aim.tiltDeg()),
+                placement.piece().widthM(),
+                placement.piece().tallM());
         SkyChange change = SkyChange.of(set.site(), daylight);
         List<LightPath> ways = new ArrayList<>();
         double lumen = daylight.skyLux() * change.sky() * pane.areaM2() * through;
         double radius = Math.sqrt(pane.areaM2() / Math.PI);
-        ways.add(new LightPath(new LightSource(at, aim.bearing(), aim.tiltDeg(), new LambertianDisc(lumen / Math.PI, radius), radius, 1,
-                colour, Calibration.NONE), null, null, LightPath.Kind.STRAIGHT));
+        ways.add(new LightPath(
+                new LightSource(
+                        at,
+                        aim.bearing(),
+                        aim.tiltDeg(),
+                        new LambertianDisc(lumen / Math.PI, radius),
+                        radius,
+                        1,
+                        colour,
+                        Calibration.NONE),
+                null,
+                null,
+                LightPath.Kind.STRAIGHT));
         SunDirection sun = change.now();
         if (daylight.sunLux() > 0 && sun != null && sun.elevationDeg() > 0) {
             Bearing from = Bearing.ofDegrees(set.northDeg() + sun.azimuth().degrees());
             SpacePoint there = Direction.of(from, sun.elevationDeg()).from(at, SUN_AT_M);
             double candela = daylight.sunLux() * change.sun() * through * SUN_AT_M * SUN_AT_M;
-            ways.add(new LightPath(new LightSource(there, Bearing.ofDegrees(from.degrees() + 180), -sun.elevationDeg(), new IsotropicSource(candela),
-                    SUN_AT_M * Math.tan(Math.toRadians(AngularSize.SUN_DEG / 2)), 1, colour, Calibration.NONE), pane, null, LightPath.Kind.SUN));
+            ways.add(new LightPath(
+                    new LightSource(
+                            there,
+                            Bearing.ofDegrees(from.degrees() + 180),
+                            -sun.elevationDeg(),
+                            new IsotropicSource(candela),
+                            SUN_AT_M * Math.tan(Math.toRadians(AngularSize.SUN_DEG / 2)),
+                            1,
+                            colour,
+                            Calibration.NONE),
+                    pane,
+                    null,
+                    LightPath.Kind.SUN));
         }
         return ways;
     }

@@ -6,16 +6,16 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.photometry.Calibration;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -27,7 +27,8 @@ import org.oblume.core.units.Refusal;
  * @param held what the held lights do
  * @param light the light as it would be
  */
-public record Trial(SceneRecord scene, ShotState state, List<Change> changes, List<ExposureHold> held, ShotLighting light) {
+public record Trial(
+        SceneRecord scene, ShotState state, List<Change> changes, List<ExposureHold> held, ShotLighting light) {
 
     private static final Attribution TRIED = new Attribution(null, null, "tried", Instant.EPOCH, 0);
 
@@ -38,7 +39,12 @@ public record Trial(SceneRecord scene, ShotState state, List<Change> changes, Li
      * @param calibrations of placements against the meter, by key
      * @throws Refusal when a change could not be kept, or a light cannot be held
      */
-    public static Trial of(SceneRecord now, String slate, List<Change> changes, Collection<String> holds, Set<String> out,
+    public static Trial of(
+            SceneRecord now,
+            String slate,
+            List<Change> changes,
+            Collection<String> holds,
+            Set<String> out,
             Map<String, Calibration> calibrations) {
         changes.forEach(change -> now.check(change.placement(), change.value()));
         List<Change> wanted = last(changes);
@@ -49,9 +55,14 @@ public record Trial(SceneRecord scene, ShotState state, List<Change> changes, Li
             ShotLighting before = ShotLighting.of(now.set(), now.placements(), stateBefore, Set.of(), calibrations);
             ShotLighting after = light(tried, slate, Set.of(), calibrations);
             for (String key : holds) {
-                ExposureHold one = ExposureHold.of(before, after, now.placement(key), mark(now, tried.book().resolve(slate), key));
+                ExposureHold one = ExposureHold.of(
+                        before,
+                        after,
+                        now.placement(key),
+                        mark(now, tried.book().resolve(slate), key));
                 held.add(one);
-                wanted.add(new Change(key, new Level(Math.round(one.move().level().value() * 10) / 10.0)));
+                wanted.add(
+                        new Change(key, new Level(Math.round(one.move().level().value() * 10) / 10.0)));
             }
             wanted = last(wanted);
             tried = with(now, slate, wanted);
@@ -65,9 +76,14 @@ public record Trial(SceneRecord scene, ShotState state, List<Change> changes, Li
 
     /** The mark that a light is there for: the one it is aimed at, else the first on set. */
     public static String mark(SceneRecord scene, ShotState state, String key) {
-        return state.value(key, AimSetting.class).map(AimSetting::mark).filter(state::isOnSet)
-                .or(() -> scene.placements().stream().filter(p -> p.kind() == PlacementKind.MARK).map(Placement::key)
-                        .filter(state::isOnSet).findFirst())
+        return state.value(key, AimSetting.class)
+                .map(AimSetting::mark)
+                .filter(state::isOnSet)
+                .or(() -> scene.placements().stream()
+                        .filter(p -> p.kind() == PlacementKind.MARK)
+                        .map(Placement::key)
+                        .filter(state::isOnSet)
+                        .findFirst())
                 .orElseThrow(() -> new Refusal("There is no mark on set: place one first."));
     }
 
@@ -81,10 +97,14 @@ public record Trial(SceneRecord scene, ShotState state, List<Change> changes, Li
     }
 
     private static SceneRecord with(SceneRecord now, String slate, List<Change> changes) {
-        return now.with(now.book().with(changes.stream().map(c -> new Knot(slate, c.placement(), c.value(), TRIED)).toList()));
+        return now.with(now.book()
+                .with(changes.stream()
+                        .map(c -> new Knot(slate, c.placement(), c.value(), TRIED))
+                        .toList()));
     }
 
-    private static ShotLighting light(SceneRecord scene, String slate, Set<String> out, Map<String, Calibration> calibrations) {
+    private static ShotLighting light(
+            SceneRecord scene, String slate, Set<String> out, Map<String, Calibration> calibrations) {
         return ShotLighting.of(scene.set(), scene.placements(), scene.book().resolve(slate), out, calibrations);
     }
 }

@@ -34,12 +34,16 @@ public record DialCurve(List<Point> points) {
 
     /** @throws Refusal when there is no point, or one dialled value was measured twice */
     public DialCurve {
-        points = points.stream().sorted(Comparator.comparingDouble(p -> p.dialled.kelvin().mired())).toList();
+        points = points.stream()
+                .sorted(Comparator.comparingDouble(p -> p.dialled.kelvin().mired()))
+                .toList();
         if (points.isEmpty()) {
             throw new Refusal("Nothing was measured of this unit on this path yet: read it alone with a colour meter.");
         }
         for (int i = 1; i < points.size(); i++) {
-            if (points.get(i).dialled.kelvin().mired() - points.get(i - 1).dialled.kelvin().mired() < SAME_MIRED) {
+            if (points.get(i).dialled.kelvin().mired()
+                            - points.get(i - 1).dialled.kelvin().mired()
+                    < SAME_MIRED) {
                 throw new Refusal("Two readings are of the same dialled colour: keep the newer one.");
             }
         }
@@ -64,10 +68,21 @@ public record DialCurve(List<Point> points) {
             dial = (dial + target.kelvin().mired() - at(dial).shiftMired) / 2;
         }
         Shift shift = at(dial);
-        WhitePoint dialled = WhitePoint.of(points.get(0).dialled.kelvin(), points.get(0).dialled.duv());
+        WhitePoint dialled = WhitePoint.of(
+                points.get(0).dialled.kelvin(), points.get(0).dialled.duv());
         Kelvin measured = Kelvin.of(Kelvin.MIRED_PRODUCT / (dialled.kelvin().mired() + shift.shiftMired));
-        DialCorrection correction = DialCorrection.of(dialled, WhitePoint.of(measured, dialled.duv()), WhitePoint.of(target.kelvin(), target.duv()), lowest, highest);
-        return new DialCorrection(correction.dialKelvin(), target.duv().value() - shift.shiftDuv, correction.reachable(), correction.residual(), correction.path());
+        DialCorrection correction = DialCorrection.of(
+                dialled,
+                WhitePoint.of(measured, dialled.duv()),
+                WhitePoint.of(target.kelvin(), target.duv()),
+                lowest,
+                highest);
+        return new DialCorrection(
+                correction.dialKelvin(),
+                target.duv().value() - shift.shiftDuv,
+                correction.reachable(),
+                correction.residual(),
+                correction.path());
     }
 
     /** What it measures when it is dialled to a colour temperature, by what was read, mired. */
@@ -80,8 +95,7 @@ public record DialCurve(List<Point> points) {
         return dialled.duv().value() + at(dialled.kelvin().mired()).shiftDuv;
     }
 
-    private record Shift(double shiftMired, double shiftDuv) {
-    }
+    private record Shift(double shiftMired, double shiftDuv) {}
 
     private Shift at(double dialledMired) {
         Point first = points.get(0);
@@ -91,7 +105,8 @@ public record DialCurve(List<Point> points) {
             double to = next.dialled.kelvin().mired();
             if (dialledMired <= to) {
                 double part = Math.max(0, Math.min(1, (dialledMired - from) / (to - from)));
-                return new Shift(first.shiftMired() + part * (next.shiftMired() - first.shiftMired()),
+                return new Shift(
+                        first.shiftMired() + part * (next.shiftMired() - first.shiftMired()),
                         first.shiftDuv() + part * (next.shiftDuv() - first.shiftDuv()));
             }
             first = next;

@@ -33,7 +33,12 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
 
     /** What can be wrong at a head. */
     public enum Kind {
-        MODE, MISSING, DOUBLED, SWAPPED, DIAL, LEVEL_OR_DISTANCE
+        MODE,
+        MISSING,
+        DOUBLED,
+        SWAPPED,
+        DIAL,
+        LEVEL_OR_DISTANCE
     }
 
     /** How well the meter and the rebuilding are known: one spread each (a setting of the model). */
@@ -51,7 +56,11 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
     /** A cause that can be fitted to any reading has to do better than one of known size by this, squared spreads (model). */
     private static final double FREE_COSTS = 4;
 
-    /** Everything of known size that may be wrong at one light. @param stock that the crew could have hung */
+    /**
+     * Everything of known size that may be wrong at one light.
+     *
+     * @param stock that the crew could have hung
+     */
     public static List<FaultHypothesis> of(Placement light, ShotState state, List<StockItem> stock) {
         List<FaultHypothesis> all = new ArrayList<>();
         Lamp lamp = light.piece().lamp();
@@ -59,25 +68,53 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
         if (lamp != null && level > 0 && level < 1 && lamp.curve() != LevelCurve.TUNGSTEN) {
             for (LevelCurve curve : List.of(LevelCurve.LINEAR, LevelCurve.SQUARE, LevelCurve.S_CURVE)) {
                 if (curve != lamp.curve()) {
-                    double stops = Stops.fromRatio(curve.output(level) / lamp.curve().output(level)).value();
-                    all.add(new FaultHypothesis(Kind.MODE, "wrong mode or curve: it dims %s, recorded %s".formatted(say(curve), say(lamp.curve())), stops, 0, 0, false));
+                    double stops = Stops.fromRatio(
+                                    curve.output(level) / lamp.curve().output(level))
+                            .value();
+                    all.add(new FaultHypothesis(
+                            Kind.MODE,
+                            "wrong mode or curve: it dims %s, recorded %s".formatted(say(curve), say(lamp.curve())),
+                            stops,
+                            0,
+                            0,
+                            false));
                 }
             }
         }
-        for (Modifier item : state.value(light.key(), Modifiers.class).orElse(Modifiers.NONE).items()) {
+        for (Modifier item :
+                state.value(light.key(), Modifiers.class).orElse(Modifiers.NONE).items()) {
             if (item.gel() == null) {
-                all.add(new FaultHypothesis(Kind.MISSING, "%s is missing".formatted(item.name()), item.stops(), -item.miredShift(), -item.duvShift(), false));
-                all.add(new FaultHypothesis(Kind.DOUBLED, "%s is there twice".formatted(item.name()), -item.stops(), item.miredShift(), item.duvShift(), false));
-                stock.stream().filter(other -> replaces(other, item, stock)).forEach(other -> all.add(new FaultHypothesis(Kind.SWAPPED,
-                        "%s hangs in place of %s".formatted(other.name(), item.name()), item.stops() - other.effect().stops().value(),
-                        other.effect().mired().value() - item.miredShift(), other.effect().duv() - item.duvShift(), false)));
+                all.add(new FaultHypothesis(
+                        Kind.MISSING,
+                        "%s is missing".formatted(item.name()),
+                        item.stops(),
+                        -item.miredShift(),
+                        -item.duvShift(),
+                        false));
+                all.add(new FaultHypothesis(
+                        Kind.DOUBLED,
+                        "%s is there twice".formatted(item.name()),
+                        -item.stops(),
+                        item.miredShift(),
+                        item.duvShift(),
+                        false));
+                stock.stream()
+                        .filter(other -> replaces(other, item, stock))
+                        .forEach(other -> all.add(new FaultHypothesis(
+                                Kind.SWAPPED,
+                                "%s hangs in place of %s".formatted(other.name(), item.name()),
+                                item.stops() - other.effect().stops().value(),
+                                other.effect().mired().value() - item.miredShift(),
+                                other.effect().duv() - item.duvShift(),
+                                false)));
             }
         }
         return all;
     }
 
     private static boolean replaces(StockItem other, Modifier item, List<StockItem> stock) {
-        return other.gel() == null && !other.name().equals(item.name())
+        return other.gel() == null
+                && !other.name().equals(item.name())
                 && stock.stream().anyMatch(s -> s.name().equals(item.name()) && s.kind() == other.kind());
     }
 
@@ -88,7 +125,13 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
      * @param mired read less predicted, + is warmer, or null when the colour was not read
      * @param duv read less predicted, or null
      */
-    public static List<FaultHypothesis> explaining(Placement light, ShotState state, List<StockItem> stock, double stops, @Nullable Double mired, @Nullable Double duv,
+    public static List<FaultHypothesis> explaining(
+            Placement light,
+            ShotState state,
+            List<StockItem> stock,
+            double stops,
+            @Nullable Double mired,
+            @Nullable Double duv,
             Uncertainty spread) {
         double unexplained = misfit(stops, mired, duv, 0, 0, 0, spread);
         if (unexplained < TELLS_FROM * TELLS_FROM) {
@@ -99,14 +142,30 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
             dial(light, state, mired, duv == null ? 0 : duv).ifPresent(all::add);
         }
         all.add(levelOrDistance(light, state, stops));
-        return all.stream().filter(s -> s.misfit(stops, mired, duv, spread) < Math.min(unexplained, EXPLAINS_WITHIN * EXPLAINS_WITHIN))
-                .sorted(Comparator.comparingDouble((FaultHypothesis s) -> s.misfit(stops, mired, duv, spread) + (s.fitted ? FREE_COSTS : 0))).toList();
+        return all.stream()
+                .filter(s ->
+                        s.misfit(stops, mired, duv, spread) < Math.min(unexplained, EXPLAINS_WITHIN * EXPLAINS_WITHIN))
+                .sorted(Comparator.comparingDouble(
+                        (FaultHypothesis s) -> s.misfit(stops, mired, duv, spread) + (s.fitted ? FREE_COSTS : 0)))
+                .toList();
     }
 
     private static Optional<FaultHypothesis> dial(Placement light, ShotState state, double mired, double duv) {
-        return state.value(light.key(), ColourTemperature.class).filter(d -> Kelvin.isMiredInRange(Kelvin.of(d.kelvin()).mired() + mired))
-                .map(d -> new FaultHypothesis(Kind.DIAL, "dialled to about %d K, recorded %d K".formatted(
-                        Math.round(Kelvin.MIRED_PRODUCT / (Kelvin.of(d.kelvin()).mired() + mired) / FULL) * (long) FULL, Math.round(d.kelvin())), 0, mired, duv, true));
+        return state.value(light.key(), ColourTemperature.class)
+                .filter(d -> Kelvin.isMiredInRange(Kelvin.of(d.kelvin()).mired() + mired))
+                .map(d -> new FaultHypothesis(
+                        Kind.DIAL,
+                        "dialled to about %d K, recorded %d K"
+                                .formatted(
+                                        Math.round(Kelvin.MIRED_PRODUCT
+                                                        / (Kelvin.of(d.kelvin()).mired() + mired)
+                                                        / FULL)
+                                                * (long) FULL,
+                                        Math.round(d.kelvin())),
+                        0,
+                        mired,
+                        duv,
+                        true));
     }
 
     private static FaultHypothesis levelOrDistance(Placement light, ShotState state, double stops) {
@@ -115,17 +174,33 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
         String asLevel = "";
         if (lamp != null && level > 0) {
             double output = lamp.curve().output(level) * Math.pow(2, stops);
-            asLevel = output > 1 ? "" : "a level of about %d %% for %d %%, or ".formatted(Math.round(lamp.curve().level(output) * FULL), Math.round(level * FULL));
+            asLevel = output > 1
+                    ? ""
+                    : "a level of about %d %% for %d %%, or "
+                            .formatted(Math.round(lamp.curve().level(output) * FULL), Math.round(level * FULL));
         }
-        return new FaultHypothesis(Kind.LEVEL_OR_DISTANCE, "level, distance or beam: as much as %s%s times the distance".formatted(asLevel, Numbers.fixed(Math.pow(2, -stops / 2), 2)),
-                stops, 0, 0, true);
+        return new FaultHypothesis(
+                Kind.LEVEL_OR_DISTANCE,
+                "level, distance or beam: as much as %s%s times the distance"
+                        .formatted(asLevel, Numbers.fixed(Math.pow(2, -stops / 2), 2)),
+                stops,
+                0,
+                0,
+                true);
     }
 
     private double misfit(double readStops, @Nullable Double readMired, @Nullable Double readDuv, Uncertainty spread) {
         return misfit(readStops, readMired, readDuv, stops, mired, duv, spread);
     }
 
-    private static double misfit(double readStops, @Nullable Double readMired, @Nullable Double readDuv, double stops, double mired, double duv, Uncertainty spread) {
+    private static double misfit(
+            double readStops,
+            @Nullable Double readMired,
+            @Nullable Double readDuv,
+            double stops,
+            double mired,
+            double duv,
+            Uncertainty spread) {
         double sum = square((readStops - stops) / spread.stops);
         sum += readMired == null ? 0 : square((readMired - mired) / spread.mired);
         return sum + (readDuv == null ? 0 : square((readDuv - duv) / spread.duv));

@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.exposure.Exposure;
-import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -23,8 +23,15 @@ import org.oblume.core.units.Refusal;
  * @param duv −0.05 to 0.05, + is green; given with the kelvin, or null
  * @param signals on the monitor, all lights
  */
-public record Reading(String mark, @Nullable String alone, @Nullable Double lux, @Nullable Double shadowLux, @Nullable Double backgroundLux,
-        @Nullable Double kelvin, @Nullable Double duv, Signals signals) {
+public record Reading(
+        String mark,
+        @Nullable String alone,
+        @Nullable Double lux,
+        @Nullable Double shadowLux,
+        @Nullable Double backgroundLux,
+        @Nullable Double kelvin,
+        @Nullable Double duv,
+        Signals signals) {
 
     /** More than any light meter tells, and more than the sun gives. */
     private static final double MOST_LUX = 200_000;
@@ -41,14 +48,19 @@ public record Reading(String mark, @Nullable String alone, @Nullable Double lux,
         if (duv != null) {
             duv = new Duv(duv).value();
             if (kelvin == null) {
-                throw new Refusal("line", "A tint without its colour temperature says little: add the kelvin, such as 4300 K.");
+                throw new Refusal(
+                        "line", "A tint without its colour temperature says little: add the kelvin, such as 4300 K.");
             }
         }
         if (alone != null && (shadowLux != null || backgroundLux != null || !signals.none())) {
-            throw new Refusal("line", "One light alone is read towards that light: leave out cheeks, background and monitor, or say all.");
+            throw new Refusal(
+                    "line",
+                    "One light alone is read towards that light: leave out cheeks, background and monitor, or say all.");
         }
         if (lux == null && shadowLux == null && backgroundLux == null && kelvin == null && signals.none()) {
-            throw new Refusal("line", "There is no reading yet: type one such as T2.8 1/3, 450 lux, 4300 K or lit 54, shadow 12.");
+            throw new Refusal(
+                    "line",
+                    "There is no reading yet: type one such as T2.8 1/3, 450 lux, 4300 K or lit 54, shadow 12.");
         }
     }
 
@@ -75,10 +87,13 @@ public record Reading(String mark, @Nullable String alone, @Nullable Double lux,
         return new Phrase(String.join(", ", metric), String.join(", ", imperial));
     }
 
-    private static void say(List<String> metric, List<String> imperial, String where, @Nullable Double lux, @Nullable Exposure camera) {
+    private static void say(
+            List<String> metric, List<String> imperial, String where, @Nullable Double lux, @Nullable Exposure camera) {
         if (lux != null) {
             Illuminance light = Illuminance.ofLux(lux);
-            String stop = camera == null || camera.stop(light).number() < LEAST_NAMED ? "" : camera.stop(light).label() + ", ";
+            String stop = camera == null || camera.stop(light).number() < LEAST_NAMED
+                    ? ""
+                    : camera.stop(light).label() + ", ";
             metric.add(where + stop + light.printMetric());
             imperial.add(where + stop + light.printImperial());
         }

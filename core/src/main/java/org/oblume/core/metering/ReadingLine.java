@@ -24,14 +24,15 @@ import org.oblume.core.units.TStop;
  */
 public final class ReadingLine {
 
-    private static final Pattern WORD = Pattern.compile("(?i)\\b(?<where>lit|face|cheek|shadow|dark|background|bg|window|hottest|hot|alone|only|solo|all|lights|side|at|from|the|and)\\b");
-    private static final Pattern VALUE = Pattern.compile("(?i)(?<cc>cc ?\\d+(?:[.,]\\d+)? ?(?:green|magenta)?|\\d+(?:[.,]\\d+)? ?cc(?: ?(?:green|magenta))?)"
-            + "|(?<stop>[tf]/? ?\\d+(?:[.,]\\d+)?(?: ?[+-] ?\\d/\\d| \\d/\\d| (?:minus|plus))?)"
-            + "|(?<light>\\d+(?:[.,]\\d+)? ?(?:lux|lx|fc|foot-?candles?))|(?<kelvin>\\d{4,5} ?k?\\b)"
-            + "|(?<duv>(?:duv ?)?[+-] ?0?[.,]\\d+(?: ?(?:green|magenta))?|(?:duv ?)?0[.,]0\\d*(?: ?(?:green|magenta))?)|(?<percent>-?\\d+(?:[.,]\\d+)? ?(?:%|ire)?)");
+    private static final Pattern WORD = Pattern.compile(
+            "(?i)\\b(?<where>lit|face|cheek|shadow|dark|background|bg|window|hottest|hot|alone|only|solo|all|lights|side|at|from|the|and)\\b");
+    private static final Pattern VALUE = Pattern.compile(
+            "(?i)(?<cc>cc ?\\d+(?:[.,]\\d+)? ?(?:green|magenta)?|\\d+(?:[.,]\\d+)? ?cc(?: ?(?:green|magenta))?)"
+                    + "|(?<stop>[tf]/? ?\\d+(?:[.,]\\d+)?(?: ?[+-] ?\\d/\\d| \\d/\\d| (?:minus|plus))?)"
+                    + "|(?<light>\\d+(?:[.,]\\d+)? ?(?:lux|lx|fc|foot-?candles?))|(?<kelvin>\\d{4,5} ?k?\\b)"
+                    + "|(?<duv>(?:duv ?)?[+-] ?0?[.,]\\d+(?: ?(?:green|magenta))?|(?:duv ?)?0[.,]0\\d*(?: ?(?:green|magenta))?)|(?<percent>-?\\d+(?:[.,]\\d+)? ?(?:%|ire)?)");
 
-    private ReadingLine() {
-    }
+    private ReadingLine() {}
 
     /**
      * @param placements of the scene; those that stand can be named
@@ -39,7 +40,8 @@ public final class ReadingLine {
      * @param camera by which a stop is turned into light, or null
      * @throws Refusal with what is not understood and what to type
      */
-    public static Reading parse(String line, List<Placement> placements, ShotState state, String mark, @Nullable Exposure camera) {
+    public static Reading parse(
+            String line, List<Placement> placements, ShotState state, String mark, @Nullable Exposure camera) {
         return new Reader(placements, state, mark, camera).read(line);
     }
 
@@ -56,26 +58,48 @@ public final class ReadingLine {
         private @Nullable Double duv;
 
         Reader(List<Placement> placements, ShotState state, String mark, @Nullable Exposure camera) {
-            this.placements = placements.stream().filter(p -> state.isOnSet(p.key())).toList();
+            this.placements =
+                    placements.stream().filter(p -> state.isOnSet(p.key())).toList();
             this.state = state;
             this.mark = mark;
             this.camera = camera;
         }
 
         Reading read(String line) {
-            String tidy = line.replace('−', '-').replace("⅓", " 1/3").replace("⅔", " 2/3").replace("½", " 1/2").replaceAll("[\\s\\u00a0]+", " ").strip();
+            String tidy = line.replace('−', '-')
+                    .replace("⅓", " 1/3")
+                    .replace("⅔", " 2/3")
+                    .replace("½", " 1/2")
+                    .replaceAll("[\\s\\u00a0]+", " ")
+                    .strip();
             for (String clause : named(tidy).split("[;]|,(?!\\d)")) {
                 clause(clause.strip(), line);
             }
-            return new Reading(mark, alone, light.get("lit"), light.get("shadow"), light.get("background"), kelvin, duv,
-                    new Signals(signal.get("lit"), signal.get("shadow"), signal.get("background"), signal.get("window"), signal.get("hottest")));
+            return new Reading(
+                    mark,
+                    alone,
+                    light.get("lit"),
+                    light.get("shadow"),
+                    light.get("background"),
+                    kelvin,
+                    duv,
+                    new Signals(
+                            signal.get("lit"),
+                            signal.get("shadow"),
+                            signal.get("background"),
+                            signal.get("window"),
+                            signal.get("hottest")));
         }
 
         /** Takes out the names of the light and of the mark, longest first. */
         private String named(String line) {
             String rest = line;
-            for (Placement placement : placements.stream().sorted(Comparator.comparingInt((Placement p) -> -p.name().length())).toList()) {
-                for (String name : placement.piece().unit() == null ? List.of(placement.name()) : List.of(placement.name(), placement.piece().unit())) {
+            for (Placement placement : placements.stream()
+                    .sorted(Comparator.comparingInt((Placement p) -> -p.name().length()))
+                    .toList()) {
+                for (String name : placement.piece().unit() == null
+                        ? List.of(placement.name())
+                        : List.of(placement.name(), placement.piece().unit())) {
                     Pattern called = Pattern.compile("(?i)(?<![\\w-])" + Pattern.quote(name) + "(?![\\w-])");
                     if (called.matcher(rest).find()) {
                         rest = called.matcher(rest).replaceFirst(" ");
@@ -90,9 +114,13 @@ public final class ReadingLine {
             if (placement.kind() == PlacementKind.MARK) {
                 mark = placement.key();
             } else if (!placement.kind().shines()) {
-                throw new Refusal("line", "%s gives no light of its own: name a light, or leave it out for all of them.".formatted(placement.name()));
+                throw new Refusal(
+                        "line",
+                        "%s gives no light of its own: name a light, or leave it out for all of them."
+                                .formatted(placement.name()));
             } else if (alone != null && !alone.equals(placement.key())) {
-                throw new Refusal("line", "Two lights are named: read one alone, or leave the names out for all of them.");
+                throw new Refusal(
+                        "line", "Two lights are named: read one alone, or leave the names out for all of them.");
             } else {
                 alone = placement.key();
             }
@@ -138,9 +166,15 @@ public final class ReadingLine {
         private void value(Matcher value, String where, boolean signalled, String line) {
             if (value.group("stop") != null) {
                 if (camera == null) {
-                    throw new Refusal("line", "A stop says how much light it is only with the camera’s ISO and shutter: record them, or give lux or fc.");
+                    throw new Refusal(
+                            "line",
+                            "A stop says how much light it is only with the camera’s ISO and shutter: record them, or give lux or fc.");
                 }
-                put(light, where, camera.required(TStop.parse(value.group("stop"))).lux(), line);
+                put(
+                        light,
+                        where,
+                        camera.required(TStop.parse(value.group("stop"))).lux(),
+                        line);
             } else if (value.group("light") != null) {
                 put(light, where, Illuminance.parse(value.group("light")).lux(), line);
             } else if (value.group("kelvin") != null) {
@@ -148,28 +182,47 @@ public final class ReadingLine {
             } else if (value.group("cc") != null) {
                 duv = Duv.parse(value.group("cc")).value();
             } else if (value.group("duv") != null) {
-                duv = Duv.parse(value.group("duv").replaceFirst("(?i)^duv ?", "").replaceFirst("(?<=[+-]) ", "")).value();
+                duv = Duv.parse(value.group("duv")
+                                .replaceFirst("(?i)^duv ?", "")
+                                .replaceFirst("(?<=[+-]) ", ""))
+                        .value();
             } else {
                 String figure = value.group("percent");
                 if (!signalled && !figure.matches("(?i).*(%|ire)$")) {
-                    throw new Refusal("line", "“%s” could be a stop, a light or a signal: type T%s, %s lux, or lit %s for the monitor.".formatted(figure.strip(),
-                            figure.strip(), figure.strip(), figure.strip()));
+                    throw new Refusal(
+                            "line",
+                            "“%s” could be a stop, a light or a signal: type T%s, %s lux, or lit %s for the monitor."
+                                    .formatted(figure.strip(), figure.strip(), figure.strip(), figure.strip()));
                 }
-                put(signal, where, Double.parseDouble(figure.replaceFirst("(?i) ?(%|ire)$", "").replace(',', '.')), line);
+                put(
+                        signal,
+                        where,
+                        Double.parseDouble(
+                                figure.replaceFirst("(?i) ?(%|ire)$", "").replace(',', '.')),
+                        line);
             }
         }
 
         private static void put(Map<String, Double> into, String where, double figure, String line) {
             if (into.put(where, figure) != null) {
-                throw new Refusal("line", "“%s” gives two readings for the %s: keep one.".formatted(line.strip(), where.equals("lit") ? "lit cheek" : where));
+                throw new Refusal(
+                        "line",
+                        "“%s” gives two readings for the %s: keep one."
+                                .formatted(line.strip(), where.equals("lit") ? "lit cheek" : where));
             }
         }
 
         private Refusal notUnderstood(String rest, String line) {
-            String lights = placements.stream().filter(p -> p.kind().shines() && state.isOnSet(p.key())).map(Placement::name).limit(3)
-                    .reduce((a, b) -> a + ", " + b).orElse("none stand");
-            return new Refusal("line", "“%s” is not understood in “%s”: say the light (%s) or nothing for all, then readings such as T2.8 1/3, 450 lux, 4300 K +0.002, lit 54."
-                    .formatted(rest, line.strip(), lights));
+            String lights = placements.stream()
+                    .filter(p -> p.kind().shines() && state.isOnSet(p.key()))
+                    .map(Placement::name)
+                    .limit(3)
+                    .reduce((a, b) -> a + ", " + b)
+                    .orElse("none stand");
+            return new Refusal(
+                    "line",
+                    "“%s” is not understood in “%s”: say the light (%s) or nothing for all, then readings such as T2.8 1/3, 450 lux, 4300 K +0.002, lit 54."
+                            .formatted(rest, line.strip(), lights));
         }
     }
 }

@@ -15,7 +15,12 @@ import org.oblume.core.units.Numbers;
  * @param window the brightest window in the picture
  * @param hottest the brightest spot of all
  */
-public record Signals(@Nullable Double lit, @Nullable Double shadow, @Nullable Double background, @Nullable Double window, @Nullable Double hottest) {
+public record Signals(
+        @Nullable Double lit,
+        @Nullable Double shadow,
+        @Nullable Double background,
+        @Nullable Double window,
+        @Nullable Double hottest) {
 
     public static final Signals NONE = new Signals(null, null, null, null, null);
     private static final double LOWEST = -7;

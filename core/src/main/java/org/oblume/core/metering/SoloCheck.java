@@ -26,23 +26,54 @@ import org.oblume.core.units.Refusal;
  * @param duv read less predicted, + is greener; null as well
  * @param likely what explains the difference, the likeliest first; none when there is nothing to explain
  */
-public record SoloCheck(double predictedLux, @Nullable Calibration calibration, @Nullable Double mired, @Nullable Double duv, List<FaultHypothesis> likely) {
+public record SoloCheck(
+        double predictedLux,
+        @Nullable Calibration calibration,
+        @Nullable Double mired,
+        @Nullable Double duv,
+        List<FaultHypothesis> likely) {
 
     public SoloCheck {
         likely = List.copyOf(likely);
     }
 
-    /** @param reading of one light alone. @param light of the shot as it is recorded, calibrated by what was read before */
-    public static SoloCheck of(Reading reading, Placement source, ShotState state, ShotLighting light, List<StockItem> stock, FaultHypothesis.Uncertainty spread) {
+    /**
+     * @param reading of one light alone
+     * @param light of the shot as it is recorded, calibrated by what was read before
+     */
+    public static SoloCheck of(
+            Reading reading,
+            Placement source,
+            ShotState state,
+            ShotLighting light,
+            List<StockItem> stock,
+            FaultHypothesis.Uncertainty spread) {
         double predicted = light.facingLux(source.key(), reading.mark());
-        Calibration calibration = reading.lux() == null || !(predicted > 0) ? null
+        Calibration calibration = reading.lux() == null || !(predicted > 0)
+                ? null
                 : Calibration.of(Illuminance.ofLux(predicted), Illuminance.ofLux(reading.lux()));
-        Optional<LightColour> colour = colour(source, state).filter(c -> c.gels().isEmpty());
-        Double mired = reading.kelvin() == null ? null
-                : colour.map(c -> Kelvin.of(reading.kelvin()).mired() - c.white().kelvin().mired()).orElse(null);
-        Double duv = reading.duv() == null ? null : colour.map(c -> reading.duv() - c.white().duv().value()).orElse(null);
-        List<FaultHypothesis> likely = calibration == null && mired == null ? List.of()
-                : FaultHypothesis.explaining(source, state, stock, calibration == null ? 0 : calibration.stops().value(), mired, duv, spread);
+        Optional<LightColour> colour =
+                colour(source, state).filter(c -> c.gels().isEmpty());
+        Double kelvinRead = reading.kelvin();
+        Double duvRead = reading.duv();
+        Double mired = kelvinRead == null
+                ? null
+                : colour.map(c -> Kelvin.of(kelvinRead).mired()
+                                - c.white().kelvin().mired())
+                        .orElse(null);
+        Double duv = duvRead == null
+                ? null
+                : colour.map(c -> duvRead - c.white().duv().value()).orElse(null);
+        List<FaultHypothesis> likely = calibration == null && mired == null
+                ? List.of()
+                : FaultHypothesis.explaining(
+                        source,
+                        state,
+                        stock,
+                        calibration == null ? 0 : calibration.stops().value(),
+                        mired,
+                        duv,
+                        spread);
         return new SoloCheck(predicted, calibration, mired, duv, likely);
     }
 
@@ -51,7 +82,8 @@ public record SoloCheck(double predictedLux, @Nullable Calibration calibration, 
         try {
             Modifiers stack = state.value(source.key(), Modifiers.class).orElse(Modifiers.NONE);
             double tint = state.value(source.key(), Tint.class).map(Tint::duv).orElse(0.0);
-            return state.value(source.key(), ColourTemperature.class).map(d -> stack.colour(Kelvin.of(d.kelvin()), Duv.of(tint)));
+            return state.value(source.key(), ColourTemperature.class)
+                    .map(d -> stack.colour(Kelvin.of(d.kelvin()), Duv.of(tint)));
         } catch (Refusal notAColour) {
             return Optional.empty();
         }
@@ -64,7 +96,8 @@ public record SoloCheck(double predictedLux, @Nullable Calibration calibration, 
 
     /** Whether all that was read is within these of what was predicted, limits included. */
     public boolean holds(double stops, double miredWithin, double duvWithin) {
-        return (calibration == null || Math.abs(calibration.stops().value()) <= stops) && (mired == null || Math.abs(mired) <= miredWithin)
+        return (calibration == null || Math.abs(calibration.stops().value()) <= stops)
+                && (mired == null || Math.abs(mired) <= miredWithin)
                 && (duv == null || Math.abs(duv) <= duvWithin);
     }
 }

@@ -38,7 +38,9 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
 
     /** Where lights are brought together. */
     public enum Way {
-        DIAL("Dial the others to agree"), FILTER("Filter the reference"), CAMERA("Set the camera’s white");
+        DIAL("Dial the others to agree"),
+        FILTER("Filter the reference"),
+        CAMERA("Set the camera’s white");
 
         private final String label;
 
@@ -61,7 +63,12 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
      * @param white what it measures
      * @param others keys of the lights that are to agree, with what was measured of each
      */
-    public static List<WhiteMatch> ways(SceneRecord scene, ShotState state, @Nullable Placement reference, WhitePoint white, Map<String, DialCurve> others,
+    public static List<WhiteMatch> ways(
+            SceneRecord scene,
+            ShotState state,
+            @Nullable Placement reference,
+            WhitePoint white,
+            Map<String, DialCurve> others,
             List<StockItem> stock) {
         List<WhiteMatch> ways = new ArrayList<>();
         if (!others.isEmpty()) {
@@ -83,11 +90,20 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
             double mired = 0;
             double duv = 0;
             for (Map.Entry<String, DialCurve> other : others.entrySet()) {
-                double tint = state.value(other.getKey(), Tint.class).map(Tint::duv).orElse(0.0);
-                Optional<WhitePoint> dialled = state.value(scene.placement(other.getKey()).key(), ColourTemperature.class).map(d -> WhitePoint.of(Kelvin.of(d.kelvin()), Duv.of(tint)));
+                double tint =
+                        state.value(other.getKey(), Tint.class).map(Tint::duv).orElse(0.0);
+                Optional<WhitePoint> dialled = state.value(
+                                scene.placement(other.getKey()).key(), ColourTemperature.class)
+                        .map(d -> WhitePoint.of(Kelvin.of(d.kelvin()), Duv.of(tint)));
                 if (dialled.isPresent()) {
-                    mired = larger(mired, other.getValue().measuredMired(dialled.get().kelvin()) - white.kelvin().mired());
-                    duv = larger(duv, other.getValue().measuredDuv(dialled.get()) - white.duv().value());
+                    mired = larger(
+                            mired,
+                            other.getValue().measuredMired(dialled.get().kelvin())
+                                    - white.kelvin().mired());
+                    duv = larger(
+                            duv,
+                            other.getValue().measuredDuv(dialled.get())
+                                    - white.duv().value());
                 }
             }
             return new Left(mired, duv);
@@ -101,18 +117,31 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
         double duv = 0;
         for (Map.Entry<String, DialCurve> other : others.entrySet()) {
             Placement light = scene.placement(other.getKey());
-            double lowest = light.piece().lowestKelvin() == null ? Kelvin.LOWEST : light.piece().lowestKelvin();
-            double highest = light.piece().highestKelvin() == null ? Kelvin.HIGHEST : light.piece().highestKelvin();
+            double lowest = light.piece().lowestKelvin() == null
+                    ? Kelvin.LOWEST
+                    : light.piece().lowestKelvin();
+            double highest = light.piece().highestKelvin() == null
+                    ? Kelvin.HIGHEST
+                    : light.piece().highestKelvin();
             DialCorrection dial = other.getValue().toMeasure(white, Kelvin.of(lowest), Kelvin.of(highest));
-            double reach = Optional.ofNullable(light.piece().lamp()).map(Lamp::tintReach).orElse(0.0);
+            double reach = Optional.ofNullable(light.piece().lamp())
+                    .map(Lamp::tintReach)
+                    .orElse(0.0);
             double tint = Math.max(-reach, Math.min(reach, dial.dialDuv()));
-            double kelvin = Math.max(lowest, Math.min(highest, Math.round(dial.dialKelvin())));
+            double kelvin = Math.max(lowest, Math.min(highest, Math.rint(dial.dialKelvin())));
             changes.add(new Change(light.key(), new ColourTemperature(kelvin)));
             changes.add(new Change(light.key(), new Tint(Math.round(tint * 1e4) / 1e4)));
             mired = larger(mired, dial.residual().value());
             duv = larger(duv, tint - dial.dialDuv());
-            words.add("%s: dial %d K, %s%s".formatted(light.name(), Math.round(kelvin), Duv.print(tint), dial.reachable() ? ""
-                    : ", the end of its range: still %s mired".formatted(dial.residual().print())));
+            words.add("%s: dial %d K, %s%s"
+                    .formatted(
+                            light.name(),
+                            Math.round(kelvin),
+                            Duv.print(tint),
+                            dial.reachable()
+                                    ? ""
+                                    : ", the end of its range: still %s mired"
+                                            .formatted(dial.residual().print())));
         }
         return new WhiteMatch(Way.DIAL, words, changes, mired, duv);
     }
@@ -122,21 +151,53 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
     }
 
     /** The one tint filter that leaves the reference nearest to the locus, when there is one that helps. */
-    private static Optional<WhiteMatch> filtered(ShotState state, Placement reference, WhitePoint white, List<StockItem> stock, Left others) {
-        return stock.stream().filter(s -> s.kind() == StockKind.TINT).min(Comparator.comparingDouble(s -> Math.abs(white.duv().value() + s.effect().duv())))
-                .filter(s -> Math.abs(white.duv().value() + s.effect().duv()) < Math.abs(white.duv().value())).map(filter -> {
+    private static Optional<WhiteMatch> filtered(
+            ShotState state, Placement reference, WhitePoint white, List<StockItem> stock, Left others) {
+        return stock.stream()
+                .filter(s -> s.kind() == StockKind.TINT)
+                .min(Comparator.comparingDouble(
+                        s -> Math.abs(white.duv().value() + s.effect().duv())))
+                .filter(s -> Math.abs(white.duv().value() + s.effect().duv())
+                        < Math.abs(white.duv().value()))
+                .map(filter -> {
                     List<Modifier> stack = new ArrayList<>(List.of(Modifier.of(filter)));
                     state.value(reference.key(), Modifiers.class).ifPresent(m -> stack.addAll(m.items()));
                     double left = white.duv().value() + filter.effect().duv();
-                    return new WhiteMatch(Way.FILTER, List.of("%s: hang %s, tint from %s to %s".formatted(reference.name(), filter.name(), Duv.print(white.duv().value()), Duv.print(left))),
-                            List.of(new Change(reference.key(), new Modifiers(stack))), others.mired, others.duv == 0 ? left : others.duv - filter.effect().duv());
+                    return new WhiteMatch(
+                            Way.FILTER,
+                            List.of("%s: hang %s, tint from %s to %s"
+                                    .formatted(
+                                            reference.name(),
+                                            filter.name(),
+                                            Duv.print(white.duv().value()),
+                                            Duv.print(left))),
+                            List.of(new Change(reference.key(), new Modifiers(stack))),
+                            others.mired,
+                            others.duv == 0
+                                    ? left
+                                    : others.duv - filter.effect().duv());
                 });
     }
 
-    private static Optional<WhiteMatch> camera(SceneRecord scene, ShotState state, Placement reference, WhitePoint white, Left others) {
-        return scene.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key())).findFirst()
-                .map(camera -> new WhiteMatch(Way.CAMERA, List.of("%s: white %s, tint %s, as %s measures; the other lights are seen as they then differ".formatted(camera.name(),
-                        white.kelvin().print(), Duv.print(white.duv().value()), reference.name())),
-                        List.of(new Change(camera.key(), new White(Math.round(white.kelvin().value()), white.duv().value()))), others.mired, others.duv));
+    private static Optional<WhiteMatch> camera(
+            SceneRecord scene, ShotState state, Placement reference, WhitePoint white, Left others) {
+        return scene.placements().stream()
+                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
+                .findFirst()
+                .map(camera -> new WhiteMatch(
+                        Way.CAMERA,
+                        List.of("%s: white %s, tint %s, as %s measures; the other lights are seen as they then differ"
+                                .formatted(
+                                        camera.name(),
+                                        white.kelvin().print(),
+                                        Duv.print(white.duv().value()),
+                                        reference.name())),
+                        List.of(new Change(
+                                camera.key(),
+                                new White(
+                                        Math.round(white.kelvin().value()),
+                                        white.duv().value()))),
+                        others.mired,
+                        others.duv));
     }
 }

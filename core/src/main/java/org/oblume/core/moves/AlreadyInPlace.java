@@ -19,11 +19,19 @@ public record AlreadyInPlace(List<Placement> stays, List<Placement> out) {
         out = List.copyOf(out);
     }
 
-    /** @param stands what stands now. @param wanted what is to stand */
+    /**
+     * @param stands what stands now
+     * @param wanted what is to stand
+     */
     public static AlreadyInPlace between(ComparedState stands, ComparedState wanted) {
         Map<String, Placement> differ = new LinkedHashMap<>();
-        Differences.between(stands, wanted).forEach(d -> differ.put(d.placement().key(), d.placement()));
-        return new AlreadyInPlace(wanted.scene().placements().stream().filter(p -> wanted.isOnSet(p) && p.kind() != PlacementKind.DAYLIGHT && !differ.containsKey(p.key())).toList(),
+        Differences.between(stands, wanted)
+                .forEach(d -> differ.put(d.placement().key(), d.placement()));
+        return new AlreadyInPlace(
+                wanted.scene().placements().stream()
+                        .filter(p ->
+                                wanted.isOnSet(p) && p.kind() != PlacementKind.DAYLIGHT && !differ.containsKey(p.key()))
+                        .toList(),
                 differ.values().stream().filter(p -> !wanted.isOnSet(p)).toList());
     }
 }

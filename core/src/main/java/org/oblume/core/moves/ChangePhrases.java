@@ -7,36 +7,40 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetStatus;
-import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 
 /** A change of one value in the words that a crew has for it. */
 public final class ChangePhrases {
 
     /** A move counts as towards a mark while it is within this of the line to it, degrees (model). */
     private static final double STRAIGHT_DEG = 30;
+
     private static final double QUARTER_TURN_DEG = 90;
     private static final double HALF_TURN_DEG = 180;
 
-    private ChangePhrases() {
-    }
+    private ChangePhrases() {}
 
     /**
      * @param was key of the thing on the first side
      * @param is its key on the second
      */
     public static Phrase of(ComparedState from, String was, ComparedState to, String is, Attribute attribute) {
-        @Nullable AttributeValue before = from.state().knot(was, attribute).map(k -> k.value()).orElse(null);
-        @Nullable AttributeValue after = to.state().knot(is, attribute).map(k -> k.value()).orElse(null);
+        @Nullable
+        AttributeValue before =
+                from.state().knot(was, attribute).map(k -> k.value()).orElse(null);
+        @Nullable
+        AttributeValue after =
+                to.state().knot(is, attribute).map(k -> k.value()).orElse(null);
         if (after == null) {
             return Phrase.of("no " + attribute.label() + " recorded");
         }
@@ -73,7 +77,8 @@ public final class ChangePhrases {
 
     private static AttributeValue named(SceneRecord scene, AttributeValue value) {
         return value instanceof AimSetting pointing && pointing.mark() != null && pointing.heightM() != null
-                ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM()) : value;
+                ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM())
+                : value;
     }
 
     /** {@code 64 to 45 %}: a unit that both have is said once. */
@@ -94,20 +99,26 @@ public final class ChangePhrases {
         if (by == 0) {
             return Phrase.of(outside.isEmpty() ? "stays" : outside.substring(2));
         }
-        return Phrase.format("%s " + way(to, key, before.point(), after.point()) + outside, Phrase.of(Length.ofMetres(by)));
+        return Phrase.format(
+                "%s " + way(to, key, before.point(), after.point()) + outside, Phrase.of(Length.ofMetres(by)));
     }
 
     /** Closer or back from the mark that it is aimed at; else as the camera sees it; else on the plan. */
     private static String way(ComparedState to, String key, PlanPoint before, PlanPoint after) {
         Bearing moved = Bearing.fromOffset(after.xM() - before.xM(), after.yM() - before.yM());
-        Optional<PlanPoint> mark = to.state().value(key, AimSetting.class).map(AimSetting::mark).flatMap(to::point);
+        Optional<PlanPoint> mark =
+                to.state().value(key, AimSetting.class).map(AimSetting::mark).flatMap(to::point);
         if (mark.isPresent()) {
-            double off = Math.abs(turn(Bearing.fromOffset(mark.get().xM() - before.xM(), mark.get().yM() - before.yM()), moved));
+            double off = Math.abs(turn(
+                    Bearing.fromOffset(mark.get().xM() - before.xM(), mark.get().yM() - before.yM()), moved));
             if (off <= STRAIGHT_DEG || off >= HALF_TURN_DEG - STRAIGHT_DEG) {
                 return off <= STRAIGHT_DEG ? "closer" : "back";
             }
         }
-        Optional<Bearing> looks = to.camera().filter(c -> !c.key().equals(key)).flatMap(c -> to.state().aim(c.key())).map(Aim::bearing);
+        Optional<Bearing> looks = to.camera()
+                .filter(c -> !c.key().equals(key))
+                .flatMap(c -> to.state().aim(c.key()))
+                .map(Aim::bearing);
         double turn = turn(looks.orElse(Bearing.ofDegrees(0)), moved);
         String side = turn < 0 ? "left" : "right";
         boolean along = Math.abs(turn) <= QUARTER_TURN_DEG / 2;
@@ -128,12 +139,14 @@ public final class ChangePhrases {
         Optional<Aim> before = from.state().aim(was);
         Optional<Aim> now = to.state().aim(is);
         Phrase aimed = say(to.scene(), after);
-        if (before.isEmpty() || now.isEmpty() || after instanceof AimSetting pointing && pointing.mark() != null) {
+        if (before.isEmpty() || now.isEmpty() || (after instanceof AimSetting pointing && pointing.mark() != null)) {
             return Phrase.format("aimed %s", aimed);
         }
         double by = turn(before.get().bearing(), now.get().bearing());
-        return Math.round(by) == 0 ? Phrase.format("aimed %s", aimed)
-                : Phrase.format("turned %d° %s, to %%s".formatted(Math.abs(Math.round(by)), by < 0 ? "left" : "right"), aimed);
+        return Math.round(by) == 0
+                ? Phrase.format("aimed %s", aimed)
+                : Phrase.format(
+                        "turned %d° %s, to %%s".formatted(Math.abs(Math.round(by)), by < 0 ? "left" : "right"), aimed);
     }
 
     /** What comes off and what goes on; when only the order or a frame's place is another, the stack as it is to be. */

@@ -24,8 +24,11 @@ public record ComparedState(SceneRecord scene, ShotState state) {
         return placement != null && state.isOnSet(placement.key());
     }
 
-    @Nullable AttributeValue value(@Nullable Placement placement, Attribute attribute) {
-        return placement == null ? null : state.knot(placement.key(), attribute).map(k -> k.value()).orElse(null);
+    @Nullable
+    AttributeValue value(@Nullable Placement placement, Attribute attribute) {
+        return placement == null
+                ? null
+                : state.knot(placement.key(), attribute).map(k -> k.value()).orElse(null);
     }
 
     Optional<PlanPoint> point(String key) {
@@ -33,7 +36,9 @@ public record ComparedState(SceneRecord scene, ShotState state) {
     }
 
     Optional<Placement> camera() {
-        return scene.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key())).findFirst();
+        return scene.placements().stream()
+                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
+                .findFirst();
     }
 
     /**
@@ -48,8 +53,11 @@ public record ComparedState(SceneRecord scene, ShotState state) {
         boolean sameScene = scene.placements().equals(other.scene.placements());
         List<Pair> pairs = new ArrayList<>();
         for (Placement mine : scene.placements()) {
-            Placement theirs = sameScene ? left.get(mine.key())
-                    : take(left, mine, p -> p.piece().unit()).or(() -> take(left, mine, Placement::name)).orElse(null);
+            Placement theirs = sameScene
+                    ? left.get(mine.key())
+                    : take(left, mine, p -> p.piece().unit())
+                            .or(() -> take(left, mine, Placement::name))
+                            .orElse(null);
             if (theirs != null) {
                 left.remove(theirs.key());
             }
@@ -59,13 +67,20 @@ public record ComparedState(SceneRecord scene, ShotState state) {
         return pairs;
     }
 
-    private static Optional<Placement> take(Map<String, Placement> left, Placement mine, Function<Placement, @Nullable String> by) {
+    private static Optional<Placement> take(
+            Map<String, Placement> left, Placement mine, Function<Placement, @Nullable String> by) {
         String wanted = by.apply(mine);
-        return wanted == null ? Optional.empty()
-                : left.values().stream().filter(p -> Objects.equals(by.apply(p), wanted) && p.kind() == mine.kind()).findFirst();
+        return wanted == null
+                ? Optional.empty()
+                : left.values().stream()
+                        .filter(p -> Objects.equals(by.apply(p), wanted) && p.kind() == mine.kind())
+                        .findFirst();
     }
 
-    /** @param from on the first side, or null. @param to its counterpart, or null */
+    /**
+     * @param from on the first side, or null
+     * @param to its counterpart, or null
+     */
     public record Pair(@Nullable Placement from, @Nullable Placement to) {
 
         /** It, as the second side has it where it does. */

@@ -5,7 +5,10 @@ import org.oblume.core.plot.PlacementKind;
 
 /** Who moves it. */
 public enum Department {
-    ELECTRIC("electric", 2), GRIP("grip", 2), CONTROL("control", 1), CAMERA("camera", 2),
+    ELECTRIC("electric", 2),
+    GRIP("grip", 2),
+    CONTROL("control", 1),
+    CAMERA("camera", 2),
     /** With everyone standing by. */
     TOGETHER("together", 1);
 
@@ -19,7 +22,9 @@ public enum Department {
 
     /** Whose it is to move. */
     public static Department of(Placement thing) {
-        return thing.kind() == PlacementKind.CAMERA || thing.kind() == PlacementKind.MARK ? CAMERA : thing.kind().isLight() ? ELECTRIC : GRIP;
+        return thing.kind() == PlacementKind.CAMERA || thing.kind() == PlacementKind.MARK
+                ? CAMERA
+                : thing.kind().isLight() ? ELECTRIC : GRIP;
     }
 
     public String label() {

@@ -15,8 +15,13 @@ import org.oblume.core.units.Phrase;
  * @param after on the second
  * @param words what changes: {@code 0.80 m closer}, {@code 64 to 45 %}
  */
-public record Difference(@Nullable Placement from, @Nullable Placement to, Attribute attribute, @Nullable AttributeValue before,
-        @Nullable AttributeValue after, Phrase words) {
+public record Difference(
+        @Nullable Placement from,
+        @Nullable Placement to,
+        Attribute attribute,
+        @Nullable AttributeValue before,
+        @Nullable AttributeValue after,
+        Phrase words) {
 
     public Difference {
         if (from == null && to == null) {

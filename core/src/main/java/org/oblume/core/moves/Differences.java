@@ -13,8 +13,7 @@ import org.oblume.core.units.Phrase;
 /** What is not the same in two recorded states of the light. */
 public final class Differences {
 
-    private Differences() {
-    }
+    private Differences() {}
 
     /**
      * Everything that differs, thing by thing in the first side's order and then in the order of the attributes. What
@@ -30,25 +29,37 @@ public final class Differences {
                     add(all, from, to, pair, attribute);
                 }
             } else if (was || is) {
-                all.add(new Difference(pair.from(), pair.to(), Attribute.STANDING, was ? from.value(pair.from(), Attribute.STANDING) : SetStatus.STRUCK,
-                        is ? to.value(pair.to(), Attribute.STANDING) : SetStatus.STRUCK, Phrase.of(is ? "comes in" : "goes out")));
+                all.add(new Difference(
+                        pair.from(),
+                        pair.to(),
+                        Attribute.STANDING,
+                        was ? from.value(pair.from(), Attribute.STANDING) : SetStatus.STRUCK,
+                        is ? to.value(pair.to(), Attribute.STANDING) : SetStatus.STRUCK,
+                        Phrase.of(is ? "comes in" : "goes out")));
             }
         }
         return all;
     }
 
-    private static void add(List<Difference> all, ComparedState from, ComparedState to, ComparedState.Pair pair, Attribute attribute) {
+    private static void add(
+            List<Difference> all, ComparedState from, ComparedState to, ComparedState.Pair pair, Attribute attribute) {
         @Nullable AttributeValue before = from.value(pair.from(), attribute);
         @Nullable AttributeValue after = to.value(pair.to(), attribute);
         if (!sameFor(from, to, before, after)) {
             Placement placement = Objects.requireNonNull(pair.to());
-            all.add(new Difference(pair.from(), pair.to(), attribute, before, after,
+            all.add(new Difference(
+                    pair.from(),
+                    pair.to(),
+                    attribute,
+                    before,
+                    after,
                     ChangePhrases.of(from, Objects.requireNonNull(pair.from()).key(), to, placement.key(), attribute)));
         }
     }
 
     /** An aim at the same mark is the same in another scene too, whatever the mark's key is there. */
-    private static boolean sameFor(ComparedState from, ComparedState to, @Nullable AttributeValue before, @Nullable AttributeValue after) {
+    private static boolean sameFor(
+            ComparedState from, ComparedState to, @Nullable AttributeValue before, @Nullable AttributeValue after) {
         return Objects.equals(ChangePhrases.named(from, before), ChangePhrases.named(to, after));
     }
 }

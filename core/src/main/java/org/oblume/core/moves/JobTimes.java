@@ -25,17 +25,21 @@ public record JobTimes(Map<Job, Double> minutes, Map<Department, Integer> people
         for (Department department : Department.values()) {
             crew.put(department, people.getOrDefault(department, department.usualPeople()));
         }
-        time.forEach((job, min) -> Checks.within(job.name(), "The time to %s".formatted(job.label()), min, 0, LONGEST_MIN, " min"));
-        crew.forEach((who, n) -> Checks.within(who.name(), "People of %s".formatted(who.label()), n, 1, MOST_PEOPLE, ""));
+        time.forEach((job, min) ->
+                Checks.within(job.name(), "The time to %s".formatted(job.label()), min, 0, LONGEST_MIN, " min"));
+        crew.forEach(
+                (who, n) -> Checks.within(who.name(), "People of %s".formatted(who.label()), n, 1, MOST_PEOPLE, ""));
         minutes = Map.copyOf(time);
         people = Map.copyOf(crew);
     }
 
-    double of(Job job) {
+    /** Minutes that one of a kind of work takes. */
+    public double of(Job job) {
         return minutes.getOrDefault(job, job.usualMinutes());
     }
 
-    int of(Department department) {
+    /** People of a department. */
+    public int of(Department department) {
         return people.getOrDefault(department, department.usualPeople());
     }
 }

@@ -16,8 +16,17 @@ import org.oblume.core.units.Phrase;
  * @param after keys of those to be done before
  * @param startMin when it can begin, minutes from the start of the change
  */
-public record Move(String key, Department department, Job job, @Nullable String placement, Phrase words, double minutes, int people,
-        List<String> cautions, List<String> after, double startMin) {
+public record Move(
+        String key,
+        Department department,
+        Job job,
+        @Nullable String placement,
+        Phrase words,
+        double minutes,
+        int people,
+        List<String> cautions,
+        List<String> after,
+        double startMin) {
 
     public Move {
         cautions = List.copyOf(cautions);

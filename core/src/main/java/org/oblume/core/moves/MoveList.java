@@ -40,24 +40,30 @@ public record MoveList(List<Move> moves) {
     private static List<Move> timed(List<Move> ordered, JobTimes times) {
         Map<Department, PriorityQueue<Double>> free = new EnumMap<>(Department.class);
         Map<String, Double> done = new HashMap<>();
-        return ordered.stream().map(move -> {
-            PriorityQueue<Double> crew = free.computeIfAbsent(move.department(), d -> {
-                PriorityQueue<Double> all = new PriorityQueue<>();
-                for (int i = 0; i < times.of(d); i++) {
-                    all.add(0.0);
-                }
-                return all;
-            });
-            int people = Math.min(move.people(), crew.size());
-            double start = move.after().stream().mapToDouble(k -> done.getOrDefault(k, 0.0)).max().orElse(0);
-            for (int i = 0; i < people; i++) {
-                start = Math.max(start, crew.remove());
-            }
-            for (int i = 0; i < people; i++) {
-                crew.add(start + move.minutes());
-            }
-            done.put(move.key(), start + move.minutes());
-            return move.startingAt(start);
-        }).sorted(Comparator.comparingDouble(Move::startMin)).toList();
+        return ordered.stream()
+                .map(move -> {
+                    PriorityQueue<Double> crew = free.computeIfAbsent(move.department(), d -> {
+                        PriorityQueue<Double> all = new PriorityQueue<>();
+                        for (int i = 0; i < times.of(d); i++) {
+                            all.add(0.0);
+                        }
+                        return all;
+                    });
+                    int people = Math.min(move.people(), crew.size());
+                    double start = move.after().stream()
+                            .mapToDouble(k -> done.getOrDefault(k, 0.0))
+                            .max()
+                            .orElse(0);
+                    for (int i = 0; i < people; i++) {
+                        start = Math.max(start, crew.remove());
+                    }
+                    for (int i = 0; i < people; i++) {
+                        crew.add(start + move.minutes());
+                    }
+                    done.put(move.key(), start + move.minutes());
+                    return move.startingAt(start);
+                })
+                .sorted(Comparator.comparingDouble(Move::startMin))
+                .toList();
     }
 }

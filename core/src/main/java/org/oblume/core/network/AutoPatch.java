@@ -13,8 +13,7 @@ import org.oblume.core.plot.Place;
 /** Gives units addresses one after the other. Nothing is kept by it: what it answers is looked at first. */
 public final class AutoPatch {
 
-    private AutoPatch() {
-    }
+    private AutoPatch() {}
 
     /** In what order units get their addresses. */
     public enum Order {
@@ -29,8 +28,7 @@ public final class AutoPatch {
     }
 
     /** One unit's new place. */
-    public record Repatch(PatchedUnit unit, Patch to) {
-    }
+    public record Repatch(PatchedUnit unit, Patch to) {}
 
     /**
      * @param units all that stand in the shot
@@ -40,10 +38,20 @@ public final class AutoPatch {
      * @param every addresses to begin at, 1 to 512
      * @return the units whose patch changes; those by the app or by hand are left as they are when they were patched so on purpose
      */
-    public static List<Repatch> plan(Collection<PatchedUnit> units, Collection<String> keys, ShotState state, Order order, FreeSlots.Spot from, int every) {
-        List<PatchedUnit> wanted = units.stream().filter(u -> keys.contains(u.placement().key())).filter(AutoPatch::canBePatched)
-                .sorted(comparing(order, state)).toList();
-        FreeSlots free = FreeSlots.around(units.stream().filter(u -> !wanted.contains(u)).toList());
+    public static List<Repatch> plan(
+            Collection<PatchedUnit> units,
+            Collection<String> keys,
+            ShotState state,
+            Order order,
+            FreeSlots.Spot from,
+            int every) {
+        List<PatchedUnit> wanted = units.stream()
+                .filter(u -> keys.contains(u.placement().key()))
+                .filter(AutoPatch::canBePatched)
+                .sorted(comparing(order, state))
+                .toList();
+        FreeSlots free =
+                FreeSlots.around(units.stream().filter(u -> !wanted.contains(u)).toList());
         List<Repatch> plan = new ArrayList<>();
         FreeSlots.Spot at = from;
         for (PatchedUnit unit : wanted) {
@@ -61,20 +69,31 @@ public final class AutoPatch {
     }
 
     private static boolean canBePatched(PatchedUnit unit) {
-        return unit.patch().reachedBy() != ControlPath.APP && (unit.isPatched() || unit.usualMode().isPresent());
+        return unit.patch().reachedBy() != ControlPath.APP
+                && (unit.isPatched() || unit.usualMode().isPresent());
     }
 
     private static Comparator<PatchedUnit> comparing(Order order, ShotState state) {
         return switch (order) {
-            case POSITION -> Comparator.<PatchedUnit>comparingDouble(u -> point(state, u).xM()).thenComparingDouble(u -> point(state, u).yM());
+            case POSITION ->
+                Comparator.<PatchedUnit>comparingDouble(u -> point(state, u).xM())
+                        .thenComparingDouble(u -> point(state, u).yM());
             case ROLE -> Comparator.comparing(u -> u.placement().role());
-            case POWER -> Comparator.<PatchedUnit>comparingDouble(u -> -u.placement().piece().watts());
-            case ADDRESS -> Comparator.<PatchedUnit>comparingInt(u -> u.patch().universe() == null ? Integer.MAX_VALUE : u.patch().universe())
-                    .thenComparingInt(u -> u.patch().address() == null ? 0 : u.patch().address());
+            case POWER ->
+                Comparator.<PatchedUnit>comparingDouble(
+                        u -> -u.placement().piece().watts());
+            case ADDRESS ->
+                Comparator.<PatchedUnit>comparingInt(u -> u.patch().universe() == null
+                                ? Integer.MAX_VALUE
+                                : u.patch().universe())
+                        .thenComparingInt(
+                                u -> u.patch().address() == null ? 0 : u.patch().address());
         };
     }
 
     private static PlanPoint point(ShotState state, PatchedUnit unit) {
-        return state.value(unit.placement().key(), Place.class).map(Place::point).orElse(new PlanPoint(0, 0));
+        return state.value(unit.placement().key(), Place.class)
+                .map(Place::point)
+                .orElse(new PlanPoint(0, 0));
     }
 }

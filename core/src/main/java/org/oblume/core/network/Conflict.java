@@ -17,7 +17,18 @@ public record Conflict(Kind kind, List<String> about, String sentence, String fi
 
     /** Kinds of conflict. */
     public enum Kind {
-        OVERLAP, PAST_512, SAME_UNIT_TWICE, FOOTPRINT, UNKNOWN_MODE, MODE_LACKS, NO_ADDRESS, NODE_CLASH, NODE_OUTSIDE, NOT_CARRIED, TWO_SOURCES, OVERRULED
+        OVERLAP,
+        PAST_512,
+        SAME_UNIT_TWICE,
+        FOOTPRINT,
+        UNKNOWN_MODE,
+        MODE_LACKS,
+        NO_ADDRESS,
+        NODE_CLASH,
+        NODE_OUTSIDE,
+        NOT_CARRIED,
+        TWO_SOURCES,
+        OVERRULED
     }
 
     public Conflict {

@@ -28,23 +28,38 @@ import org.oblume.core.units.Numbers;
  * @param beamDeg full angle, or null when none is recorded
  * @param effect that it runs
  */
-public record FixtureValues(double levelPercent, @Nullable Double kelvin, double duv, Colour colour, @Nullable Double beamDeg, Effect effect) {
+public record FixtureValues(
+        double levelPercent,
+        @Nullable Double kelvin,
+        double duv,
+        Colour colour,
+        @Nullable Double beamDeg,
+        Effect effect) {
 
     /** Effects are told in steps of ten of a slot's 255, whatever its width. */
     private static final double EFFECT_STEP = 10;
+
     private static final double BYTE = 255;
     private static final double FULL = 100;
-    /** Tint that is said. */
+    /** Smallest tint that is printed, Duv. */
     private static final double LEAST_TINT = 5e-4;
+
     private static final double LEAST_RATE_HZ = 0.1;
     private static final double CIRCLE = 360;
 
     /** As a shot has it. */
     public static FixtureValues of(ShotState state, String key) {
-        boolean on = state.value(key, SetStatus.class).filter(s -> s.state() == SetStatus.State.ON).isPresent();
-        return new FixtureValues(on ? state.value(key, Level.class).map(Level::percent).orElse(0.0) : 0,
-                state.value(key, ColourTemperature.class).map(ColourTemperature::kelvin).orElse(null), state.value(key, Tint.class).map(Tint::duv).orElse(0.0),
-                state.value(key, Colour.class).orElse(Colour.WHITE), state.value(key, Beam.class).map(Beam::beamDeg).orElse(null),
+        boolean on = state.value(key, SetStatus.class)
+                .filter(s -> s.state() == SetStatus.State.ON)
+                .isPresent();
+        return new FixtureValues(
+                on ? state.value(key, Level.class).map(Level::percent).orElse(0.0) : 0,
+                state.value(key, ColourTemperature.class)
+                        .map(ColourTemperature::kelvin)
+                        .orElse(null),
+                state.value(key, Tint.class).map(Tint::duv).orElse(0.0),
+                state.value(key, Colour.class).orElse(Colour.WHITE),
+                state.value(key, Beam.class).map(Beam::beamDeg).orElse(null),
                 on ? state.value(key, Effect.class).orElse(Effect.NONE) : Effect.NONE);
     }
 
@@ -61,23 +76,34 @@ public record FixtureValues(double levelPercent, @Nullable Double kelvin, double
         parts.put(Parameter.HUE, colour.hueDeg() / CIRCLE);
         parts.put(Parameter.SATURATION, colour.saturationPercent() / FULL);
         parts.put(Parameter.ZOOM, beamDeg == null ? 0 : ranges.beamDeg().part(beamDeg));
-        parts.put(Parameter.EFFECT, effect.kind().ordinal() * EFFECT_STEP / BYTE);
+        parts.put(Parameter.EFFECT, effect.kind().code() * EFFECT_STEP / BYTE);
         parts.put(Parameter.RATE, effect.rateHz() / Effect.FASTEST_HZ);
         parts.put(Parameter.UNUSED, 0.0);
         return parts;
     }
 
-    /** What a fixture is dialled to by what it hears. @param parts what its mode listens to; the rest is as a fixture has it from the start */
+    /**
+     * What a fixture is dialled to by what it hears.
+     *
+     * @param parts what its mode listens to; the rest is as a fixture has it from the start
+     */
     public static FixtureValues from(Map<Parameter, Double> parts, Ranges ranges) {
         double hue = parts.getOrDefault(Parameter.HUE, 0.0) * CIRCLE;
-        Colour colour = parts.containsKey(Parameter.RED) && !parts.containsKey(Parameter.HUE) ? fromRgb(parts)
+        Colour colour = parts.containsKey(Parameter.RED) && !parts.containsKey(Parameter.HUE)
+                ? fromRgb(parts)
                 : new Colour(hue, parts.getOrDefault(Parameter.SATURATION, 0.0) * FULL);
         int kind = (int) Math.round(parts.getOrDefault(Parameter.EFFECT, 0.0) * BYTE / EFFECT_STEP);
         double rate = parts.getOrDefault(Parameter.RATE, 0.0) * Effect.FASTEST_HZ;
-        Effect effect = kind == 0 || kind >= Effect.Kind.values().length || rate == 0 ? Effect.NONE : new Effect(Effect.Kind.values()[kind], rate);
-        return new FixtureValues(parts.getOrDefault(Parameter.LEVEL, 1.0) * FULL, parts.containsKey(Parameter.CCT) ? (Double) ranges.kelvin().at(parts.get(Parameter.CCT)) : null,
-                parts.containsKey(Parameter.TINT) ? ranges.duv().at(parts.get(Parameter.TINT)) : 0, colour,
-                parts.containsKey(Parameter.ZOOM) ? (Double) ranges.beamDeg().at(parts.get(Parameter.ZOOM)) : null, effect);
+        Effect effect = rate == 0
+                ? Effect.NONE
+                : Effect.Kind.ofCode(kind).map(k -> new Effect(k, rate)).orElse(Effect.NONE);
+        return new FixtureValues(
+                parts.getOrDefault(Parameter.LEVEL, 1.0) * FULL,
+                parts.containsKey(Parameter.CCT) ? (Double) ranges.kelvin().at(parts.get(Parameter.CCT)) : null,
+                parts.containsKey(Parameter.TINT) ? ranges.duv().at(parts.get(Parameter.TINT)) : 0,
+                colour,
+                parts.containsKey(Parameter.ZOOM) ? (Double) ranges.beamDeg().at(parts.get(Parameter.ZOOM)) : null,
+                effect);
     }
 
     private static Colour fromRgb(Map<Parameter, Double> parts) {
@@ -89,7 +115,9 @@ public record FixtureValues(double levelPercent, @Nullable Double kelvin, double
         if (most == 0 || most == least) {
             return Colour.WHITE;
         }
-        double side = most == r ? (g - b) / (most - least) : most == g ? 2 + (b - r) / (most - least) : 4 + (r - g) / (most - least);
+        double side = most == r
+                ? (g - b) / (most - least)
+                : most == g ? 2 + (b - r) / (most - least) : 4 + (r - g) / (most - least);
         return new Colour((side * 60 + CIRCLE) % CIRCLE, FULL * (most - least) / most);
     }
 
@@ -109,7 +137,8 @@ public record FixtureValues(double levelPercent, @Nullable Double kelvin, double
             parts.add("hue %.0f°, saturation %.0f %%".formatted(colour.hueDeg(), colour.saturationPercent()));
         }
         if (effect.runs()) {
-            parts.add(new Effect(effect.kind(), Math.max(LEAST_RATE_HZ, Math.round(effect.rateHz() * 10) / 10.0)).say());
+            parts.add(
+                    new Effect(effect.kind(), Math.max(LEAST_RATE_HZ, Math.round(effect.rateHz() * 10) / 10.0)).say());
         }
         return String.join(", ", parts);
     }
@@ -121,7 +150,8 @@ public record FixtureValues(double levelPercent, @Nullable Double kelvin, double
         if (!mode.listensTo(Parameter.LEVEL)) {
             lost.add(Parameter.LEVEL);
         }
-        boolean filament = placement.piece().lamp() != null && placement.piece().lamp().curve() == LevelCurve.TUNGSTEN;
+        boolean filament =
+                placement.piece().lamp() != null && placement.piece().lamp().curve() == LevelCurve.TUNGSTEN;
         if (kelvin != null && ranges.kelvin().canBeDialled() && !filament && !mode.listensTo(Parameter.CCT)) {
             lost.add(Parameter.CCT);
         }

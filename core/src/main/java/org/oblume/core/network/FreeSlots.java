@@ -15,8 +15,7 @@ public final class FreeSlots {
     private final Map<Integer, BitSet> taken = new HashMap<>();
 
     /** Where there is room. */
-    public record Spot(int universe, int address) {
-    }
+    public record Spot(int universe, int address) {}
 
     /** @param standing units that keep their place */
     public static FreeSlots around(Collection<PatchedUnit> standing) {
@@ -50,7 +49,8 @@ public final class FreeSlots {
                 return new Spot(universe, address.getAsInt());
             }
         }
-        throw new Refusal("universe", "No universe from %d up has room for %d slots.".formatted(from.universe(), slots));
+        throw new Refusal(
+                "universe", "No universe from %d up has room for %d slots.".formatted(from.universe(), slots));
     }
 
     /** The first address with room in one universe; empty when there is none. */

@@ -4,13 +4,21 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.oblume.core.units.Refusal;
 
-/** An IPv4 address or mask. @param bits in network order */
+/**
+ * An IPv4 address or mask.
+ *
+ * @param bits in network order
+ */
 public record Ipv4(int bits) {
 
     private static final Pattern DOTTED = Pattern.compile("(\\d{1,3})\\.(\\d{1,3})\\.(\\d{1,3})\\.(\\d{1,3})");
     private static final int BYTE = 255;
 
-    /** Reads {@code 10.0.0.21}. @param field the input, named when it is refused */
+    /**
+     * Reads {@code 10.0.0.21}.
+     *
+     * @param field the input, named when it is refused
+     */
     public static Ipv4 parse(String field, String text) {
         Matcher m = DOTTED.matcher(text.strip());
         int bits = 0;
@@ -21,7 +29,9 @@ public record Ipv4(int bits) {
             bits = bits << 8 | octet;
         }
         if (!reads) {
-            throw new Refusal(field, "“%s” is not an address: give four numbers from 0 to 255, such as 10.0.0.21.".formatted(text));
+            throw new Refusal(
+                    field,
+                    "“%s” is not an address: give four numbers from 0 to 255, such as 10.0.0.21.".formatted(text));
         }
         return new Ipv4(bits);
     }

@@ -39,7 +39,8 @@ public record Mode(String name, List<Channel> channels, int slots) {
 
     /** A mode by its channels. */
     public static Mode of(String name, List<Channel> channels) {
-        return new Mode(name, channels, channels.stream().mapToInt(Channel::slots).sum());
+        return new Mode(
+                name, channels, channels.stream().mapToInt(Channel::slots).sum());
     }
 
     /**
@@ -54,7 +55,10 @@ public record Mode(String name, List<Channel> channels, int slots) {
             if (!one.isBlank()) {
                 String[] halves = one.split(":", 2);
                 if (halves.length < 2 || halves[0].isBlank()) {
-                    throw new Refusal("modes", "“%s” is not a mode: give its name, a colon, and what its slots are, such as 8-bit: level, cct.".formatted(one.strip()));
+                    throw new Refusal(
+                            "modes",
+                            "“%s” is not a mode: give its name, a colon, and what its slots are, such as 8-bit: level, cct."
+                                    .formatted(one.strip()));
                 }
                 modes.add(read(halves[0].strip(), halves[1].strip()));
             }
@@ -65,7 +69,9 @@ public record Mode(String name, List<Channel> channels, int slots) {
     /** The modes of a thing; of what cannot be read in its figures nothing is known. */
     public static List<Mode> of(Piece piece) {
         try {
-            return piece.lamp() == null ? List.of() : parse(piece.lamp().upkeep().modes());
+            return piece.lamp() == null
+                    ? List.of()
+                    : parse(piece.lamp().upkeep().modes());
         } catch (Refusal freeText) {
             return List.of();
         }
@@ -79,8 +85,16 @@ public record Mode(String name, List<Channel> channels, int slots) {
         for (String part : what.split("\\s*,\\s*")) {
             Matcher m = PART.matcher(part);
             Optional<Parameter> parameter = m.matches() ? Parameter.named(m.group("name")) : Optional.empty();
-            channels.add(new Channel(parameter.orElseThrow(() -> new Refusal("modes", "“%s” in mode %s is not understood: a slot is one of %s, with 16 behind it when it has two."
-                    .formatted(part, name, Arrays.stream(Parameter.values()).map(Parameter::label).collect(Collectors.joining(", "))))),
+            channels.add(new Channel(
+                    parameter.orElseThrow(() -> new Refusal(
+                            "modes",
+                            "“%s” in mode %s is not understood: a slot is one of %s, with 16 behind it when it has two."
+                                    .formatted(
+                                            part,
+                                            name,
+                                            Arrays.stream(Parameter.values())
+                                                    .map(Parameter::label)
+                                                    .collect(Collectors.joining(", "))))),
                     String.valueOf(FINE_BITS).equals(m.group("bits"))));
         }
         return of(name, channels);
@@ -97,12 +111,16 @@ public record Mode(String name, List<Channel> channels, int slots) {
 
     /** Whether it can be told a hue: as hue and saturation, or as red, green and blue. */
     public boolean isToldAHue() {
-        return listensTo(Parameter.HUE) && listensTo(Parameter.SATURATION) || listensTo(Parameter.RED) && listensTo(Parameter.GREEN) && listensTo(Parameter.BLUE);
+        return (listensTo(Parameter.HUE) && listensTo(Parameter.SATURATION))
+                || (listensTo(Parameter.RED) && listensTo(Parameter.GREEN) && listensTo(Parameter.BLUE));
     }
 
     /** {@code level 16, cct 16, tint}. */
     public String say() {
-        return isKnown() ? channels.stream().map(c -> c.parameter().label() + (c.fine() ? " 16" : "")).collect(Collectors.joining(", "))
+        return isKnown()
+                ? channels.stream()
+                        .map(c -> c.parameter().label() + (c.fine() ? " 16" : ""))
+                        .collect(Collectors.joining(", "))
                 : slots + " slots";
     }
 }

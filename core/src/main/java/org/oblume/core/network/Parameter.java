@@ -6,10 +6,18 @@ import java.util.Optional;
 
 /** What a slot, or two of them, tell a fixture. */
 public enum Parameter {
-    LEVEL("level"), CCT("cct"), TINT("tint"), RED("red"), GREEN("green"), BLUE("blue"), HUE("hue"), SATURATION("saturation"),
+    LEVEL("level"),
+    CCT("cct"),
+    TINT("tint"),
+    RED("red"),
+    GREEN("green"),
+    BLUE("blue"),
+    HUE("hue"),
+    SATURATION("saturation"),
     ZOOM("zoom"),
     /** Which effect runs. It does not fade: on the way from one to another there are others. */
-    EFFECT("effect"), RATE("rate"),
+    EFFECT("effect"),
+    RATE("rate"),
     /** A slot of the footprint that does nothing, or nothing that is recorded. */
     UNUSED("unused");
 
@@ -29,6 +37,8 @@ public enum Parameter {
     }
 
     static Optional<Parameter> named(String word) {
-        return Arrays.stream(values()).filter(p -> p.label.equals(word.toLowerCase(Locale.ROOT))).findFirst();
+        return Arrays.stream(values())
+                .filter(p -> p.label.equals(word.toLowerCase(Locale.ROOT)))
+                .findFirst();
     }
 }

@@ -40,8 +40,12 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Fi
         for (Placement placement : scene.placements()) {
             if (placement.kind().isLight() && state.isOnSet(placement.key())) {
                 String key = placement.key();
-                units.add(new PatchedUnit(placement, state.value(key, Patch.class).orElse(Patch.BY_HAND), modesOf.apply(placement.piece()),
-                        FixtureValues.of(state, key), state.value(key, Menu.class).orElse(Menu.NOTHING)));
+                units.add(new PatchedUnit(
+                        placement,
+                        state.value(key, Patch.class).orElse(Patch.BY_HAND),
+                        modesOf.apply(placement.piece()),
+                        FixtureValues.of(state, key),
+                        state.value(key, Menu.class).orElse(Menu.NOTHING)));
             }
         }
         return units;
@@ -49,12 +53,16 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Fi
 
     /** The crew's own name of the very unit; what it is called on the plot when it has none. */
     public String unit() {
-        return placement.piece().unit() == null ? placement.name() : placement.piece().unit();
+        return placement.piece().unit() == null
+                ? placement.name()
+                : placement.piece().unit();
     }
 
     /** The recorded mode, when the kind has one of that name. */
     public Optional<Mode> mode() {
-        return modes.stream().filter(m -> m.name().equalsIgnoreCase(String.valueOf(patch.mode()))).findFirst();
+        return modes.stream()
+                .filter(m -> m.name().equalsIgnoreCase(String.valueOf(patch.mode())))
+                .findFirst();
     }
 
     /** How many slots it takes: by its mode, else as recorded, else 1. */
@@ -76,18 +84,24 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Fi
         if (!isPatched()) {
             return List.of(values.say());
         }
-        return mode().filter(Mode::isKnown).map(m -> values.unsupportedBy(m, placement)).orElse(List.of()).stream().map(lost -> switch (lost) {
-            case CCT -> "%.0f K".formatted(values.kelvin());
-            case TINT -> "tint " + new Tint(values.duv()).say();
-            case HUE -> values.colour().say();
-            case EFFECT, RATE -> values.effect().say();
-            default -> "level %.0f %%".formatted(values.levelPercent());
-        }).distinct().toList();
+        return mode().filter(Mode::isKnown).map(m -> values.unsupportedBy(m, placement)).orElse(List.of()).stream()
+                .map(lost -> switch (lost) {
+                    case CCT -> "%.0f K".formatted(values.kelvin());
+                    case TINT -> "tint " + new Tint(values.duv()).say();
+                    case HUE -> values.colour().say();
+                    case EFFECT, RATE -> values.effect().say();
+                    default -> "level %.0f %%".formatted(values.levelPercent());
+                })
+                .distinct()
+                .toList();
     }
 
     /** A mode to give it when it has none: of those that carry all it is dialled to the finest, else the one with most slots. */
     public Optional<Mode> usualMode() {
-        return modes.stream().filter(m -> !m.name().toLowerCase(Locale.ROOT).startsWith("app"))
-                .max(Comparator.<Mode>comparingInt(m -> -values.unsupportedBy(m, placement).size()).thenComparingInt(Mode::slots));
+        return modes.stream()
+                .filter(m -> !m.name().toLowerCase(Locale.ROOT).startsWith("app"))
+                .max(Comparator.<Mode>comparingInt(
+                                m -> -values.unsupportedBy(m, placement).size())
+                        .thenComparingInt(Mode::slots));
     }
 }

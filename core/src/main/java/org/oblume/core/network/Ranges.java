@@ -9,7 +9,10 @@ public record Ranges(Range kelvin, Range duv, Range beamDeg) {
     private static final Range ANY_WHITE = new Range(1000, 25000);
     private static final Range ANY_BEAM = new Range(1, 180);
 
-    /** @param low what slot value 0 stands for. @param high what full stands for */
+    /**
+     * @param low what slot value 0 stands for
+     * @param high what full stands for
+     */
     public record Range(double low, double high) {
 
         /** A value as a part of the range, 0 to 1; beyond an end it is the end. */
@@ -32,9 +35,14 @@ public record Ranges(Range kelvin, Range duv, Range beamDeg) {
 
     public static Ranges of(Piece piece) {
         Lamp lamp = piece.lamp();
-        Range kelvin = piece.lowestKelvin() == null || piece.highestKelvin() == null ? ANY_WHITE
+        Range kelvin = piece.lowestKelvin() == null || piece.highestKelvin() == null
+                ? ANY_WHITE
                 : new Range(piece.lowestKelvin(), piece.highestKelvin());
-        return lamp == null ? new Ranges(kelvin, new Range(0, 0), ANY_BEAM)
-                : new Ranges(kelvin, new Range(-lamp.tintReach(), lamp.tintReach()), new Range(lamp.optics().spotBeamDeg(), lamp.optics().floodBeamDeg()));
+        return lamp == null
+                ? new Ranges(kelvin, new Range(0, 0), ANY_BEAM)
+                : new Ranges(
+                        kelvin,
+                        new Range(-lamp.tintReach(), lamp.tintReach()),
+                        new Range(lamp.optics().spotBeamDeg(), lamp.optics().floodBeamDeg()));
     }
 }

@@ -27,10 +27,10 @@ public final class ReadBack {
     private static final double SLACK = 1e-6;
     /** Where a tenth of a percent does not tell two levels apart. */
     private static final int FINE_DECIMALS = 3;
+
     private static final double LEAST_RATE_HZ = 0.1;
 
-    private ReadBack() {
-    }
+    private ReadBack() {}
 
     /**
      * One difference.
@@ -42,8 +42,13 @@ public final class ReadBack {
      * @param status when the light is on on one side and off on the other: what the rig has
      * @param bySending whether sending the record again can mend it
      */
-    public record Drift(String key, @Nullable Attribute attribute, String sentence, @Nullable AttributeValue rigs, @Nullable SetStatus status, boolean bySending) {
-    }
+    public record Drift(
+            String key,
+            @Nullable Attribute attribute,
+            String sentence,
+            @Nullable AttributeValue rigs,
+            @Nullable SetStatus status,
+            boolean bySending) {}
 
     /**
      * What differs, unit by unit. What the network does not reach is left out.
@@ -54,8 +59,12 @@ public final class ReadBack {
         List<Drift> drift = new ArrayList<>();
         for (PatchedUnit unit : units) {
             if (unit.isPatched()) {
-                answers.stream().filter(a -> a.unit().equals(unit.unit())).findFirst()
-                        .ifPresentOrElse(a -> drift.addAll(of(unit, a, steps)), () -> drift.add(silent(unit, "is not on the rig")));
+                answers.stream()
+                        .filter(a -> a.unit().equals(unit.unit()))
+                        .findFirst()
+                        .ifPresentOrElse(
+                                a -> drift.addAll(of(unit, a, steps)),
+                                () -> drift.add(silent(unit, "is not on the rig")));
             }
         }
         return drift;
@@ -70,8 +79,17 @@ public final class ReadBack {
         settings(drift, unit, answer);
         boolean asPatched = drift.isEmpty();
         if (asPatched && !answer.hears()) {
-            return List.of(new Drift(unit.placement().key(), null, "%s hears nothing in universe %d: it stands at %s.".formatted(name(unit), answer.universe(), percent(answer.dialled().levelPercent(), 1)),
-                    null, null, true));
+            return List.of(new Drift(
+                    unit.placement().key(),
+                    null,
+                    "%s hears nothing in universe %d: it stands at %s."
+                            .formatted(
+                                    name(unit),
+                                    answer.universe(),
+                                    percent(answer.dialled().levelPercent(), 1)),
+                    null,
+                    null,
+                    true));
         }
         menu(drift, unit, answer.menu());
         Mode mode = unit.mode().orElse(null);
@@ -82,19 +100,42 @@ public final class ReadBack {
     }
 
     private static Drift silent(PatchedUnit unit, String why) {
-        return new Drift(unit.placement().key(), null, "%s does not answer: it %s.".formatted(name(unit), why), null, null, false);
+        return new Drift(
+                unit.placement().key(),
+                null,
+                "%s does not answer: it %s.".formatted(name(unit), why),
+                null,
+                null,
+                false);
     }
 
     private static void settings(List<Drift> drift, PatchedUnit unit, UnitAnswer answer) {
         Patch patch = unit.patch();
         Patch theirs = patch.at(answer.universe(), answer.address());
         if (patch.mode() != null && !patch.mode().equalsIgnoreCase(answer.mode())) {
-            Integer slots = unit.modes().stream().filter(m -> m.name().equals(answer.mode())).findFirst().map(Mode::slots).orElse(patch.slots());
-            drift.add(new Drift(unit.placement().key(), Attribute.PATCH, "%s is in mode %s, record %s.".formatted(name(unit), answer.mode(), patch.mode()),
-                    new Patch(answer.universe(), answer.address(), slots, answer.mode(), theirs.path(), null), null, true));
-        } else if (!Objects.equals(patch.universe(), answer.universe()) || !Objects.equals(patch.address(), answer.address())) {
-            drift.add(new Drift(unit.placement().key(), Attribute.PATCH, "%s listens at %d / %d, record %d / %d.".formatted(name(unit), answer.universe(), answer.address(), patch.universe(), patch.address()),
-                    theirs, null, true));
+            Integer slots = unit.modes().stream()
+                    .filter(m -> m.name().equals(answer.mode()))
+                    .findFirst()
+                    .map(Mode::slots)
+                    .orElse(patch.slots());
+            drift.add(new Drift(
+                    unit.placement().key(),
+                    Attribute.PATCH,
+                    "%s is in mode %s, record %s.".formatted(name(unit), answer.mode(), patch.mode()),
+                    new Patch(answer.universe(), answer.address(), slots, answer.mode(), theirs.path(), null),
+                    null,
+                    true));
+        } else if (!Objects.equals(patch.universe(), answer.universe())
+                || !Objects.equals(patch.address(), answer.address())) {
+            drift.add(new Drift(
+                    unit.placement().key(),
+                    Attribute.PATCH,
+                    "%s listens at %d / %d, record %d / %d."
+                            .formatted(
+                                    name(unit), answer.universe(), answer.address(), patch.universe(), patch.address()),
+                    theirs,
+                    null,
+                    true));
         }
     }
 
@@ -111,11 +152,18 @@ public final class ReadBack {
         differs(is, was, "display ", theirs.display(), ours.display());
         differs(is, was, "channel ", theirs.channel(), ours.channel());
         if (!is.isEmpty()) {
-            drift.add(new Drift(unit.placement().key(), Attribute.MENU, "%s’s menu has %s, record %s.".formatted(name(unit), String.join(", ", is), String.join(", ", was)), theirs, null, true));
+            drift.add(new Drift(
+                    unit.placement().key(),
+                    Attribute.MENU,
+                    "%s’s menu has %s, record %s.".formatted(name(unit), String.join(", ", is), String.join(", ", was)),
+                    theirs,
+                    null,
+                    true));
         }
     }
 
-    private static void differs(List<String> is, List<String> was, String name, @Nullable Object theirs, @Nullable Object ours) {
+    private static void differs(
+            List<String> is, List<String> was, String name, @Nullable Object theirs, @Nullable Object ours) {
         if (ours != null && theirs != null && !ours.equals(theirs)) {
             is.add(name + word(theirs));
             was.add(word(ours));
@@ -123,7 +171,11 @@ public final class ReadBack {
     }
 
     private static String word(Object value) {
-        return value instanceof Boolean on ? on ? "on" : "off" : value instanceof Double number ? Numbers.plain(number) : value.toString().toLowerCase(Locale.ROOT).replace('_', '-');
+        return value instanceof Boolean on
+                ? on ? "on" : "off"
+                : value instanceof Double number
+                        ? Numbers.plain(number)
+                        : value.toString().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     private static void levels(List<Drift> drift, PatchedUnit unit, Mode mode, UnitAnswer answer, double steps) {
@@ -133,35 +185,87 @@ public final class ReadBack {
         Ranges ranges = Ranges.of(unit.placement().piece());
         double level = theirs.levelPercent();
         if (!near(level, ours.levelPercent(), FULL * step(mode, Parameter.LEVEL), steps)) {
-            SetStatus standing = ours.levelPercent() == 0 && level > 0 ? SetStatus.ON : ours.levelPercent() > 0 && level == 0 ? new SetStatus(SetStatus.State.OFF) : null;
+            SetStatus standing = ours.levelPercent() == 0 && level > 0
+                    ? SetStatus.ON
+                    : ours.levelPercent() > 0 && level == 0 ? new SetStatus(SetStatus.State.OFF) : null;
             String sentence = answer.warmingUp() ? "%s is warming up: at %s, record %s." : "%s is at %s, record %s.";
             int decimals = percent(level, 1).equals(percent(ours.levelPercent(), 1)) ? FINE_DECIMALS : 1;
-            drift.add(new Drift(key, Attribute.LEVEL, sentence.formatted(name(unit), percent(level, decimals), percent(ours.levelPercent(), decimals)),
-                    level == 0 ? null : new Level(rounded(level, decimals)), standing, true));
+            drift.add(new Drift(
+                    key,
+                    Attribute.LEVEL,
+                    sentence.formatted(name(unit), percent(level, decimals), percent(ours.levelPercent(), decimals)),
+                    level == 0 ? null : new Level(rounded(level, decimals)),
+                    standing,
+                    true));
         }
         if (ours.levelPercent() == 0) {
             return;
         }
-        if (theirs.kelvin() != null && ours.kelvin() != null && !near(theirs.kelvin(), ours.kelvin(), ranges.kelvin().span() * step(mode, Parameter.CCT), steps)) {
-            drift.add(new Drift(key, Attribute.CCT, "%s is dialled to %.0f K, record %.0f K.".formatted(name(unit), theirs.kelvin(), ours.kelvin()), new ColourTemperature(rounded(theirs.kelvin(), 0)), null, true));
+        if (theirs.kelvin() != null
+                && ours.kelvin() != null
+                && !near(theirs.kelvin(), ours.kelvin(), ranges.kelvin().span() * step(mode, Parameter.CCT), steps)) {
+            drift.add(new Drift(
+                    key,
+                    Attribute.CCT,
+                    "%s is dialled to %.0f K, record %.0f K.".formatted(name(unit), theirs.kelvin(), ours.kelvin()),
+                    new ColourTemperature(rounded(theirs.kelvin(), 0)),
+                    null,
+                    true));
         }
-        if (mode.listensTo(Parameter.TINT) && !near(theirs.duv(), ours.duv(), ranges.duv().span() * step(mode, Parameter.TINT), steps)) {
-            drift.add(new Drift(key, Attribute.TINT, "%s has tint %s, record %s.".formatted(name(unit), new Tint(rounded(theirs.duv(), 4)).say(), new Tint(ours.duv()).say()),
-                    new Tint(rounded(theirs.duv(), 4)), null, true));
+        if (mode.listensTo(Parameter.TINT)
+                && !near(theirs.duv(), ours.duv(), ranges.duv().span() * step(mode, Parameter.TINT), steps)) {
+            drift.add(new Drift(
+                    key,
+                    Attribute.TINT,
+                    "%s has tint %s, record %s."
+                            .formatted(
+                                    name(unit), new Tint(rounded(theirs.duv(), 4)).say(), new Tint(ours.duv()).say()),
+                    new Tint(rounded(theirs.duv(), 4)),
+                    null,
+                    true));
         }
-        if ((mode.listensTo(Parameter.HUE) || mode.listensTo(Parameter.RED)) && !sameColour(theirs.colour(), ours.colour(), steps / BYTE)) {
-            Colour seen = new Colour(rounded(theirs.colour().hueDeg(), 0), rounded(theirs.colour().saturationPercent(), 0));
-            drift.add(new Drift(key, Attribute.COLOUR, "%s is %s, record %s.".formatted(name(unit), seen.say(), ours.colour().say()), seen, null, true));
+        if ((mode.listensTo(Parameter.HUE) || mode.listensTo(Parameter.RED))
+                && !sameColour(theirs.colour(), ours.colour(), steps / BYTE)) {
+            Colour seen = new Colour(
+                    rounded(theirs.colour().hueDeg(), 0),
+                    rounded(theirs.colour().saturationPercent(), 0));
+            drift.add(new Drift(
+                    key,
+                    Attribute.COLOUR,
+                    "%s is %s, record %s."
+                            .formatted(name(unit), seen.say(), ours.colour().say()),
+                    seen,
+                    null,
+                    true));
         }
-        if (mode.listensTo(Parameter.EFFECT) && (theirs.effect().kind() != ours.effect().kind()
-                || mode.listensTo(Parameter.RATE) && !near(theirs.effect().rateHz(), ours.effect().rateHz(), Effect.FASTEST_HZ * step(mode, Parameter.RATE), steps))) {
-            Effect seen = new Effect(theirs.effect().kind(), Math.max(LEAST_RATE_HZ, rounded(theirs.effect().rateHz(), 1)));
-            drift.add(new Drift(key, Attribute.EFFECT, "%s runs %s, record %s.".formatted(name(unit), seen.runs() ? seen.say() : "no effect", ours.effect().runs() ? ours.effect().say() : "no effect"), seen, null, true));
+        if (mode.listensTo(Parameter.EFFECT)
+                && (theirs.effect().kind() != ours.effect().kind()
+                        || (mode.listensTo(Parameter.RATE)
+                                && !near(
+                                        theirs.effect().rateHz(),
+                                        ours.effect().rateHz(),
+                                        Effect.FASTEST_HZ * step(mode, Parameter.RATE),
+                                        steps)))) {
+            Effect seen = new Effect(
+                    theirs.effect().kind(),
+                    Math.max(LEAST_RATE_HZ, rounded(theirs.effect().rateHz(), 1)));
+            drift.add(new Drift(
+                    key,
+                    Attribute.EFFECT,
+                    "%s runs %s, record %s."
+                            .formatted(
+                                    name(unit),
+                                    seen.runs() ? seen.say() : "no effect",
+                                    ours.effect().runs() ? ours.effect().say() : "no effect"),
+                    seen,
+                    null,
+                    true));
         }
     }
 
     private static boolean sameColour(Colour one, Colour other, double tolerance) {
-        return Math.abs(one.leaves().red() - other.leaves().red()) <= tolerance + SLACK && Math.abs(one.leaves().green() - other.leaves().green()) <= tolerance + SLACK
+        return Math.abs(one.leaves().red() - other.leaves().red()) <= tolerance + SLACK
+                && Math.abs(one.leaves().green() - other.leaves().green()) <= tolerance + SLACK
                 && Math.abs(one.leaves().blue() - other.leaves().blue()) <= tolerance + SLACK;
     }
 

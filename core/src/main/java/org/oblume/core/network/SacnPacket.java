@@ -21,10 +21,19 @@ import org.oblume.core.units.Refusal;
  * @param universe 1 to 63999
  * @param slots 1 to 512
  */
-public record SacnPacket(UUID source, String name, int priority, int sequence, boolean preview, boolean terminated, int universe, byte[] slots) {
+public record SacnPacket(
+        UUID source,
+        String name,
+        int priority,
+        int sequence,
+        boolean preview,
+        boolean terminated,
+        int universe,
+        byte[] slots) {
 
     /** UDP port of E1.31. */
     public static final int PORT = 5568;
+
     public static final int USUAL_PRIORITY = 100;
     public static final int HIGHEST_PRIORITY = 200;
     /** Octets of a packet with all 512 slots. */
@@ -59,7 +68,8 @@ public record SacnPacket(UUID source, String name, int priority, int sequence, b
         Checks.within("universe", "Universe", universe, 1, Patch.LAST_UNIVERSE, "");
         Checks.within("The number of slots", slots.length, 1, UniverseFrame.SLOTS, "");
         if (name.getBytes(StandardCharsets.UTF_8).length >= NAME_LENGTH) {
-            throw new Refusal("name", "The source's name “%s” is longer than 63 octets: make it shorter.".formatted(name));
+            throw new Refusal(
+                    "name", "The source's name “%s” is longer than 63 octets: make it shorter.".formatted(name));
         }
         slots = slots.clone();
     }
@@ -74,10 +84,23 @@ public record SacnPacket(UUID source, String name, int priority, int sequence, b
         int length = FIRST_SLOT + slots.length;
         ByteBuffer out = ByteBuffer.allocate(length);
         out.putShort((short) PREAMBLE).putShort((short) 0).put(ACN);
-        out.putShort((short) (FLAGS | length - ROOT_AT)).putInt(ROOT_VECTOR).putLong(source.getMostSignificantBits()).putLong(source.getLeastSignificantBits());
-        out.putShort((short) (FLAGS | length - FRAMING_AT)).putInt(DATA_VECTOR).put(Arrays.copyOf(name.getBytes(StandardCharsets.UTF_8), NAME_LENGTH));
-        out.put((byte) priority).putShort((short) 0).put((byte) sequence).put((byte) options(preview, terminated)).putShort((short) universe);
-        out.putShort((short) (FLAGS | length - DMP_AT)).put((byte) DMP_VECTOR).put((byte) DMP_TYPE).putShort((short) 0).putShort((short) 1);
+        out.putShort((short) (FLAGS | length - ROOT_AT))
+                .putInt(ROOT_VECTOR)
+                .putLong(source.getMostSignificantBits())
+                .putLong(source.getLeastSignificantBits());
+        out.putShort((short) (FLAGS | length - FRAMING_AT))
+                .putInt(DATA_VECTOR)
+                .put(Arrays.copyOf(name.getBytes(StandardCharsets.UTF_8), NAME_LENGTH));
+        out.put((byte) priority)
+                .putShort((short) 0)
+                .put((byte) sequence)
+                .put((byte) options(preview, terminated))
+                .putShort((short) universe);
+        out.putShort((short) (FLAGS | length - DMP_AT))
+                .put((byte) DMP_VECTOR)
+                .put((byte) DMP_TYPE)
+                .putShort((short) 0)
+                .putShort((short) 1);
         out.putShort((short) (slots.length + 1)).put((byte) 0).put(slots);
         return out.array();
     }
@@ -89,7 +112,7 @@ public record SacnPacket(UUID source, String name, int priority, int sequence, b
     /** Renumbers an encoded packet for its next sending; its slots are written from {@link #FIRST_SLOT}. */
     public static void renumber(byte[] packet, int sequence, boolean terminated) {
         packet[SEQUENCE_AT] = (byte) sequence;
-        packet[OPTIONS_AT] = (byte) (packet[OPTIONS_AT] & PREVIEW | options(false, terminated));
+        packet[OPTIONS_AT] = (byte) ((packet[OPTIONS_AT] & PREVIEW) | options(false, terminated));
     }
 
     /**
@@ -100,32 +123,52 @@ public record SacnPacket(UUID source, String name, int priority, int sequence, b
      * @throws Refusal with what is wrong with it
      */
     public static SacnPacket decode(byte[] octets, int length) {
-        require(length > FIRST_SLOT && length <= octets.length, "It has %d octets: a data packet has 127 to 638.".formatted(length));
+        require(
+                length > FIRST_SLOT && length <= octets.length,
+                "It has %d octets: a data packet has 127 to 638.".formatted(length));
         ByteBuffer in = ByteBuffer.wrap(octets, 0, length);
-        require(in.getShort(0) == PREAMBLE && in.getShort(2) == 0 && Arrays.equals(octets, 4, ROOT_AT, ACN, 0, ACN.length),
+        require(
+                in.getShort(0) == PREAMBLE
+                        && in.getShort(2) == 0
+                        && Arrays.equals(octets, 4, ROOT_AT, ACN, 0, ACN.length),
                 "It does not begin as an ACN packet does.");
         require(in.getInt(18) == ROOT_VECTOR && in.getInt(40) == DATA_VECTOR, "It is not an E1.31 data packet.");
         int count = in.getShort(123) & 0xffff;
-        require(count >= 2 && count <= UniverseFrame.SLOTS + 1 && START_CODE_AT + count <= length, "It says it has %d slots, and is cut short or too long.".formatted(count - 1));
+        require(
+                count >= 2 && count <= UniverseFrame.SLOTS + 1 && START_CODE_AT + count <= length,
+                "It says it has %d slots, and is cut short or too long.".formatted(count - 1));
         int end = START_CODE_AT + count;
         layer(in, ROOT_AT, end, "root");
         layer(in, FRAMING_AT, end, "framing");
         layer(in, DMP_AT, end, "DMP");
-        require(octets[117] == DMP_VECTOR && (octets[118] & BYTE) == DMP_TYPE && in.getShort(119) == 0 && in.getShort(121) == 1, "Its DMP layer is not that of E1.31.");
+        require(
+                octets[117] == DMP_VECTOR
+                        && (octets[118] & BYTE) == DMP_TYPE
+                        && in.getShort(119) == 0
+                        && in.getShort(121) == 1,
+                "Its DMP layer is not that of E1.31.");
         require(octets[START_CODE_AT] == 0, "Its START code is %d, not 0.".formatted(octets[START_CODE_AT] & BYTE));
         int nameEnd = 44;
         while (nameEnd < 44 + NAME_LENGTH - 1 && octets[nameEnd] != 0) {
             nameEnd++;
         }
         int options = octets[OPTIONS_AT] & BYTE;
-        return new SacnPacket(new UUID(in.getLong(22), in.getLong(30)), new String(octets, 44, nameEnd - 44, StandardCharsets.UTF_8),
-                octets[108] & BYTE, octets[SEQUENCE_AT] & BYTE, (options & PREVIEW) != 0, (options & TERMINATED) != 0, in.getShort(113) & 0xffff,
+        return new SacnPacket(
+                new UUID(in.getLong(22), in.getLong(30)),
+                new String(octets, 44, nameEnd - 44, StandardCharsets.UTF_8),
+                octets[108] & BYTE,
+                octets[SEQUENCE_AT] & BYTE,
+                (options & PREVIEW) != 0,
+                (options & TERMINATED) != 0,
+                in.getShort(113) & 0xffff,
                 Arrays.copyOfRange(octets, FIRST_SLOT, end));
     }
 
     private static void layer(ByteBuffer in, int at, int end, String name) {
         int said = in.getShort(at) & 0xffff;
-        require((said & ~LENGTH) == FLAGS && (said & LENGTH) == end - at, "The length of its %s layer is wrong.".formatted(name));
+        require(
+                (said & ~LENGTH) == FLAGS && (said & LENGTH) == end - at,
+                "The length of its %s layer is wrong.".formatted(name));
     }
 
     private static void require(boolean holds, String sentence) {

@@ -17,11 +17,21 @@ import org.oblume.core.plot.Menu;
  * @param menu what is set in its menu
  * @param warmingUp whether its lamp has not come to its full output yet
  */
-public record UnitAnswer(String unit, boolean powered, boolean linked, boolean hears, String mode, int universe, int address, FixtureValues dialled, Menu menu,
+public record UnitAnswer(
+        String unit,
+        boolean powered,
+        boolean linked,
+        boolean hears,
+        String mode,
+        int universe,
+        int address,
+        FixtureValues dialled,
+        Menu menu,
         boolean warmingUp) {
 
     /** Why it cannot be asked, or null when it answers. */
-    @Nullable String silence() {
+    @Nullable
+    String silence() {
         return !powered ? "has no power" : !linked ? "has lost its link" : null;
     }
 }

@@ -19,7 +19,10 @@ public final class UniverseFrame {
     private static final int BITS = 8;
 
     private enum Width {
-        FREE, COARSE, WIDE, FINE
+        FREE,
+        COARSE,
+        WIDE,
+        FINE
     }
 
     private final int universe;
@@ -42,9 +45,14 @@ public final class UniverseFrame {
         Map<Integer, UniverseFrame> frames = new TreeMap<>();
         for (PatchedUnit unit : units) {
             Patch patch = unit.patch();
-            if (patch.universe() != null && patch.address() != null) {
+            Integer address = patch.address();
+            if (patch.universe() != null && address != null) {
                 UniverseFrame frame = frames.computeIfAbsent(patch.universe(), UniverseFrame::new);
-                unit.mode().ifPresent(mode -> frame.put(patch.address(), mode, unit.values().parts(Ranges.of(unit.placement().piece()))));
+                unit.mode()
+                        .ifPresent(mode -> frame.put(
+                                address,
+                                mode,
+                                unit.values().parts(Ranges.of(unit.placement().piece()))));
             }
         }
         return frames;
@@ -142,7 +150,9 @@ public final class UniverseFrame {
                 break;
             }
             int coarse = slots[slot] & BYTE;
-            double part = channel.fine() ? ((coarse << BITS) + (slots[slot + 1] & BYTE)) / (double) WORD : coarse / (double) BYTE;
+            double part = channel.fine()
+                    ? ((coarse << BITS) + (slots[slot + 1] & BYTE)) / (double) WORD
+                    : coarse / (double) BYTE;
             parts.putIfAbsent(channel.parameter(), part);
             slot += channel.slots();
         }

@@ -13,6 +13,7 @@ public record BeamShape(double peakCandela, double beamDeg) implements Distribut
     private static final double WIDEST_DEG = 180;
     /** {@code √log₂10}: half beams from the axis to a tenth of the peak. */
     private static final double TENTH_AT_HALF_BEAMS = 1.823;
+
     private static final double DARK_AT_HALF_BEAMS = 3.5;
 
     public BeamShape {

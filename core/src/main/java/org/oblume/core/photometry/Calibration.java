@@ -13,7 +13,10 @@ public record Calibration(double k) {
     /** Beyond this, something is not as recorded. */
     public static final Stops DOUBTFUL_FROM = Stops.of(1.5);
 
-    /** @param predicted above 0. @param measured above 0 */
+    /**
+     * @param predicted above 0
+     * @param measured above 0
+     */
     public static Calibration of(Illuminance predicted, Illuminance measured) {
         return new Calibration(Stops.fromRatio(measured.lux() / predicted.lux()).ratio());
     }

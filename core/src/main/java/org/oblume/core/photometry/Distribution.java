@@ -3,13 +3,21 @@ package org.oblume.core.photometry;
 /** How strongly a source shines off its axis, the same all round it. */
 public sealed interface Distribution permits BeamShape, LambertianDisc, MeasuredBeam, IsotropicSource, GriddedBeam {
 
-    /** Intensity, candela. @param offAxisRad angle from the axis, radians, 0 to π */
+    /**
+     * Intensity, candela.
+     *
+     * @param offAxisRad angle from the axis, radians, 0 to π
+     */
     double candela(double offAxisRad);
 
     /** Angle from the axis beyond which next to nothing is left, radians, above 0 to π. */
     double extentRad();
 
-    /** Radius of the patch that is lit, metres. @param distanceM to the patch, metres, above 0 */
+    /**
+     * Radius of the patch that is lit, metres.
+     *
+     * @param distanceM to the patch, metres, above 0
+     */
     double litRadiusM(double distanceM);
 
     /** Flux within a cone around the axis, lumen: {@code ∫ I(θ)·2π·sin θ dθ}, by Simpson's rule. */

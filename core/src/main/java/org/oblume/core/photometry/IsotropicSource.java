@@ -2,7 +2,11 @@ package org.oblume.core.photometry;
 
 import org.oblume.core.units.Checks;
 
-/** A bare bulb (model): as bright in every direction. @param candela 0 or more */
+/**
+ * A bare bulb (model): as bright in every direction.
+ *
+ * @param candela 0 or more
+ */
 public record IsotropicSource(double candela) implements Distribution {
 
     public IsotropicSource {

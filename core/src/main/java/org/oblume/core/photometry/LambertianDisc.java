@@ -24,8 +24,8 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Di
      * @param incidenceRad angle at which the light meets the board, radians, 0 to below π/2
      * @param reflectance 0 to 1
      */
-    public static LambertianDisc bounced(Distribution beam, double areaM2, double distanceM, double incidenceRad,
-            double reflectance) {
+    public static LambertianDisc bounced(
+            Distribution beam, double areaM2, double distanceM, double incidenceRad, double reflectance) {
         Checks.within("reflectance", "The reflectance", reflectance, 0, 1, "");
         double cosine = Math.max(0, Math.cos(incidenceRad));
         return caught(beam, areaM2, distanceM, Math.sqrt(cosine), reflectance);
@@ -41,8 +41,8 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Di
         return caught(beam, areaM2, distanceM, 1, lost.transmission());
     }
 
-    private static LambertianDisc caught(Distribution beam, double areaM2, double distanceM, double foreshortening,
-            double kept) {
+    private static LambertianDisc caught(
+            Distribution beam, double areaM2, double distanceM, double foreshortening, double kept) {
         double radius = Math.sqrt(Checks.above0("areaM2", "The area", areaM2, " m²") / Math.PI);
         Checks.above0("distanceM", "The distance", distanceM, " m");
         double lumen = beam.lumenWithin(Math.atan(radius * foreshortening / distanceM));

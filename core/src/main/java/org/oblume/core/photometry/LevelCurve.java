@@ -4,7 +4,10 @@ import org.oblume.core.units.Stops;
 
 /** How a fixture's output follows its level, both as parts of full, 0 to 1. */
 public enum LevelCurve {
-    LINEAR, SQUARE, S_CURVE, TUNGSTEN;
+    LINEAR,
+    SQUARE,
+    S_CURVE,
+    TUNGSTEN;
 
     private static final double FILAMENT_OUTPUT = 3.4;
     private static final double FILAMENT_COLOUR = 0.42;
@@ -20,7 +23,11 @@ public enum LevelCurve {
         };
     }
 
-    /** How far a lamp is below its full output, stops. @param level above 0 to 1 */
+    /**
+     * How far a lamp is below its full output, stops.
+     *
+     * @param level above 0 to 1
+     */
     public Stops headroom(double level) {
         return Stops.fromRatio(1 / output(level));
     }
@@ -47,7 +54,8 @@ public enum LevelCurve {
      * @param idleWatts drawn when it is on and dark
      */
     public double drawWatts(double watts, double idleWatts, double level) {
-        return this == TUNGSTEN ? watts * Math.pow(level, FILAMENT_POWER)
+        return this == TUNGSTEN
+                ? watts * Math.pow(level, FILAMENT_POWER)
                 : idleWatts + (watts - idleWatts) * output(level);
     }
 }

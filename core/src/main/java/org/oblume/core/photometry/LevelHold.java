@@ -16,7 +16,12 @@ import org.oblume.core.units.Stops;
  * @param angularSizeFromDeg of the emitter as the mark sees it before, degrees
  * @param angularSizeToDeg and after
  */
-public record LevelHold(Stops change, Percent level, boolean reachable, Stops shortfall, double angularSizeFromDeg,
+public record LevelHold(
+        Stops change,
+        Percent level,
+        boolean reachable,
+        Stops shortfall,
+        double angularSizeFromDeg,
         double angularSizeToDeg) {
 
     private static final double FULL = 100;
@@ -27,8 +32,8 @@ public record LevelHold(Stops change, Percent level, boolean reachable, Stops sh
      * @param emitterRadiusM of a disc of the emitter's area, metres, 0 or more
      * @param level before, above 0
      */
-    public static LevelHold of(double fromDistanceM, double toDistanceM, double emitterRadiusM, Percent level,
-            LevelCurve curve) {
+    public static LevelHold of(
+            double fromDistanceM, double toDistanceM, double emitterRadiusM, Percent level, LevelCurve curve) {
         Checks.above0("fromDistanceM", "The distance", fromDistanceM, " m");
         Checks.above0("toDistanceM", "The distance", toDistanceM, " m");
         Checks.notBelow0("emitterRadiusM", "The emitter's radius", emitterRadiusM, " m");
@@ -36,7 +41,11 @@ public record LevelHold(Stops change, Percent level, boolean reachable, Stops sh
             throw new Refusal("levelPercent", "The light is out: there is nothing to hold. Give a level above 0.");
         }
         double farther = onAxis(toDistanceM, emitterRadiusM) / onAxis(fromDistanceM, emitterRadiusM);
-        return holding(Stops.fromRatio(1 / farther), level, curve, AngularSize.ofDiscDeg(emitterRadiusM, fromDistanceM),
+        return holding(
+                Stops.fromRatio(1 / farther),
+                level,
+                curve,
+                AngularSize.ofDiscDeg(emitterRadiusM, fromDistanceM),
                 AngularSize.ofDiscDeg(emitterRadiusM, toDistanceM));
     }
 
@@ -46,11 +55,17 @@ public record LevelHold(Stops change, Percent level, boolean reachable, Stops sh
      * @param change on the mark at unchanged level
      * @param level before, above 0
      */
-    public static LevelHold holding(Stops change, Percent level, LevelCurve curve, double angularSizeFromDeg, double angularSizeToDeg) {
+    public static LevelHold holding(
+            Stops change, Percent level, LevelCurve curve, double angularSizeFromDeg, double angularSizeToDeg) {
         double output = curve.output(level.value() / FULL) / change.ratio();
         boolean reachable = output <= 1 + Checks.LIMIT_SLACK;
-        return new LevelHold(change, Percent.of(reachable ? FULL * curve.level(Math.min(1, output)) : FULL), reachable,
-                reachable ? Stops.NONE : Stops.fromRatio(output), angularSizeFromDeg, angularSizeToDeg);
+        return new LevelHold(
+                change,
+                Percent.of(reachable ? FULL * curve.level(Math.min(1, output)) : FULL),
+                reachable,
+                reachable ? Stops.NONE : Stops.fromRatio(output),
+                angularSizeFromDeg,
+                angularSizeToDeg);
     }
 
     private static double onAxis(double distanceM, double radiusM) {

@@ -16,8 +16,15 @@ import org.oblume.core.units.Checks;
  * @param output part of full, 0 or more
  * @param calibration against the meter
  */
-public record LightSource(SpacePoint at, Bearing bearing, double tiltDeg, Distribution distribution, double emitterRadiusM,
-        double output, LightColour colour, Calibration calibration) {
+public record LightSource(
+        SpacePoint at,
+        Bearing bearing,
+        double tiltDeg,
+        Distribution distribution,
+        double emitterRadiusM,
+        double output,
+        LightColour colour,
+        Calibration calibration) {
 
     /** What a mirror sends back unless it is known better. */
     public static final double MIRROR_REFLECTANCE = 0.9;
@@ -35,17 +42,29 @@ public record LightSource(SpacePoint at, Bearing bearing, double tiltDeg, Distri
      * @param reflectance 0 to 1, usually {@link #MIRROR_REFLECTANCE}
      */
     public LightSource mirrored(SpacePoint on, Direction normal, double reflectance) {
-        double before = (at.xM() - on.xM()) * normal.x() + (at.yM() - on.yM()) * normal.y() + (at.zM() - on.zM()) * normal.z();
+        double before =
+                (at.xM() - on.xM()) * normal.x() + (at.yM() - on.yM()) * normal.y() + (at.zM() - on.zM()) * normal.z();
         Direction turned = aim().mirrored(normal);
-        return new LightSource(normal.from(at, -2 * before), turned.bearing(), turned.tiltDeg(), distribution, emitterRadiusM,
-                output * Checks.within("reflectance", "The mirror's reflectance", reflectance, 0, 1, ""), colour, calibration);
+        return new LightSource(
+                normal.from(at, -2 * before),
+                turned.bearing(),
+                turned.tiltDeg(),
+                distribution,
+                emitterRadiusM,
+                output * Checks.within("reflectance", "The mirror's reflectance", reflectance, 0, 1, ""),
+                colour,
+                calibration);
     }
 
     public Direction aim() {
         return Direction.of(bearing, tiltDeg);
     }
 
-    /** The same light in another strength and colour. @param part of what it was, 0 or more */
+    /**
+     * The same light in another strength and colour.
+     *
+     * @param part of what it was, 0 or more
+     */
     public LightSource dimmed(double part, LightColour behind) {
         return new LightSource(at, bearing, tiltDeg, distribution, emitterRadiusM, output * part, behind, calibration);
     }
@@ -76,7 +95,9 @@ public record LightSource(SpacePoint at, Bearing bearing, double tiltDeg, Distri
             return 0;
         }
         double along = Direction.between(at, surface).dot(aim());
-        return distribution.candela(Math.acos(Math.max(-1, Math.min(1, along)))) * output * calibration.k()
+        return distribution.candela(Math.acos(Math.max(-1, Math.min(1, along))))
+                * output
+                * calibration.k()
                 / (distance * distance + emitterRadiusM * emitterRadiusM);
     }
 }

@@ -19,7 +19,8 @@ public record MeasuredBeam(List<Double> anglesDeg, List<Double> candela) impleme
         anglesDeg = List.copyOf(anglesDeg);
         candela = List.copyOf(candela);
         if (anglesDeg.size() < 2 || anglesDeg.size() > MOST || anglesDeg.size() != candela.size()) {
-            throw new Refusal("candela", "A measured beam needs 2 to %d angles with an intensity each.".formatted(MOST));
+            throw new Refusal(
+                    "candela", "A measured beam needs 2 to %d angles with an intensity each.".formatted(MOST));
         }
         for (int i = 0; i < anglesDeg.size(); i++) {
             double angle = anglesDeg.get(i);

@@ -30,9 +30,14 @@ public record Shadow(double sourceRadiusM, double sourceToEdgeM, double edgeToSu
         return edgeToSurfaceM * 2 * sourceRadiusM / sourceToEdgeM;
     }
 
-    /** Fan of the shadows through an opening at the edge, {@code 2·atan(W/2D)}, degrees. @param openingWidthM above 0 */
+    /**
+     * Fan of the shadows through an opening at the edge, {@code 2·atan(W/2D)}, degrees.
+     *
+     * @param openingWidthM above 0
+     */
     public double fanDeg(double openingWidthM) {
-        return 2 * Math.toDegrees(Math.atan(
-                Checks.above0("openingWidthM", "The opening", openingWidthM, " m") / (2 * sourceToEdgeM)));
+        return 2
+                * Math.toDegrees(Math.atan(
+                        Checks.above0("openingWidthM", "The opening", openingWidthM, " m") / (2 * sourceToEdgeM)));
     }
 }

@@ -15,22 +15,20 @@ import org.oblume.core.units.Refusal;
  * @param bearingDeg bearing in degrees, without a mark only
  * @param tiltDeg tilt in degrees, −90 to 90, down is negative, without a mark only
  */
-public record AimSetting(@Nullable String mark, @Nullable Double heightM, @Nullable Double bearingDeg,
-        @Nullable Double tiltDeg) implements AttributeValue {
+public record AimSetting(
+        @Nullable String mark, @Nullable Double heightM, @Nullable Double bearingDeg, @Nullable Double tiltDeg)
+        implements AttributeValue {
 
     private static final double STRAIGHT_UP_DEG = 90;
 
     public AimSetting {
-        boolean atMark = mark != null && heightM != null && bearingDeg == null && tiltDeg == null;
-        boolean along = mark == null && heightM == null && bearingDeg != null && tiltDeg != null;
-        if (!atMark && !along) {
-            throw new Refusal("An aim is either a mark with a height, or a bearing with a tilt.");
-        }
-        if (along) {
+        if (mark != null && heightM != null && bearingDeg == null && tiltDeg == null) {
+            Height.check(heightM);
+        } else if (mark == null && heightM == null && bearingDeg != null && tiltDeg != null) {
             bearingDeg = Bearing.ofDegrees(bearingDeg).degrees();
             Checks.within("Tilt", tiltDeg, -STRAIGHT_UP_DEG, STRAIGHT_UP_DEG, "°");
         } else {
-            new Height(heightM);
+            throw new Refusal("An aim is either a mark with a height, or a bearing with a tilt.");
         }
     }
 
@@ -44,15 +42,20 @@ public record AimSetting(@Nullable String mark, @Nullable Double heightM, @Nulla
 
     /** Reads a bearing and a tilt: {@code 220 down 20}, {@code 220, −20}, {@code 220 up 5}, {@code 220} (level). */
     public static AimSetting parse(String text) {
-        String[] parts = text.strip().toLowerCase(Locale.ROOT).replace("down", ", -").replace("up", ", ")
-                .replaceAll("- +", "-").split("\\s*,\\s*|\\s+", 2);
+        String[] parts = text.strip()
+                .toLowerCase(Locale.ROOT)
+                .replace("down", ", -")
+                .replace("up", ", ")
+                .replaceAll("- +", "-")
+                .split("\\s*,\\s*|\\s+", 2);
         Bearing bearing = Bearing.parse(parts[0]);
         double tilt = 0;
         if (parts.length == 2) {
             try {
                 tilt = Double.parseDouble(parts[1].replaceAll("[°,\\s]", "").replace('−', '-'));
             } catch (NumberFormatException notANumber) {
-                throw new Refusal("“%s” is not an aim: type a bearing and a tilt, such as 220 down 20.".formatted(text));
+                throw new Refusal(
+                        "“%s” is not an aim: type a bearing and a tilt, such as 220 down 20.".formatted(text));
             }
         }
         return along(bearing.degrees(), tilt);
@@ -64,13 +67,17 @@ public record AimSetting(@Nullable String mark, @Nullable Double heightM, @Nulla
             return "at %s, %s up".formatted(mark, Length.ofMetres(heightM).printMetric());
         }
         double tilt = tiltDeg == null ? 0 : tiltDeg;
-        return "%s, %s %d°".formatted(Bearing.ofDegrees(bearingDeg == null ? 0 : bearingDeg).print(),
-                tilt < 0 ? "down" : "up", Math.round(Math.abs(tilt)));
+        return "%s, %s %d°"
+                .formatted(
+                        Bearing.ofDegrees(bearingDeg == null ? 0 : bearingDeg).print(),
+                        tilt < 0 ? "down" : "up",
+                        Math.round(Math.abs(tilt)));
     }
 
     @Override
     public String sayImperial() {
-        return mark == null || heightM == null ? say()
+        return mark == null || heightM == null
+                ? say()
                 : "at %s, %s up".formatted(mark, Length.ofMetres(heightM).printImperial());
     }
 }

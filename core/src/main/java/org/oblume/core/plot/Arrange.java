@@ -14,8 +14,7 @@ public final class Arrange {
 
     private static final double CENTIMETRES = 100;
 
-    private Arrange() {
-    }
+    private Arrange() {}
 
     /** What runs across the plan: things are mirrored and put in a row along it. */
     public record Line(PlanPoint from, PlanPoint to) {
@@ -34,7 +33,8 @@ public final class Arrange {
 
         private double along(PlanPoint point) {
             double length = from.distanceM(to);
-            return ((point.xM() - from.xM()) * (to.xM() - from.xM()) + (point.yM() - from.yM()) * (to.yM() - from.yM())) / (length * length);
+            return ((point.xM() - from.xM()) * (to.xM() - from.xM()) + (point.yM() - from.yM()) * (to.yM() - from.yM()))
+                    / (length * length);
         }
 
         private PlanPoint at(double part) {
@@ -53,7 +53,10 @@ public final class Arrange {
         if (pointing.bearingDeg() == null || pointing.tiltDeg() == null) {
             return pointing;
         }
-        double bearing = Bearing.fromOffset(line.to().xM() - line.from().xM(), line.to().yM() - line.from().yM()).degrees();
+        double bearing = Bearing.fromOffset(
+                        line.to().xM() - line.from().xM(),
+                        line.to().yM() - line.from().yM())
+                .degrees();
         return AimSetting.along(2 * bearing - pointing.bearingDeg(), pointing.tiltDeg());
     }
 
@@ -76,16 +79,25 @@ public final class Arrange {
                 feet.add(piece.at(Math.max(0, Math.min(1, piece.along(place.point())))));
             }
         }
-        PlanPoint foot = nearest(feet, place).orElseThrow(() -> new Refusal("This set has no walls to go to: draw them first."));
+        PlanPoint foot =
+                nearest(feet, place).orElseThrow(() -> new Refusal("This set has no walls to go to: draw them first."));
         double away = foot.distanceM(place.point());
-        return away == 0 ? at(foot, place.outside())
-                : at(PlanPoint.of(foot.xM() + (place.xM() - foot.xM()) * offM / away, foot.yM() + (place.yM() - foot.yM()) * offM / away), place.outside());
+        return away == 0
+                ? at(foot, place.outside())
+                : at(
+                        PlanPoint.of(
+                                foot.xM() + (place.xM() - foot.xM()) * offM / away,
+                                foot.yM() + (place.yM() - foot.yM()) * offM / away),
+                        place.outside());
     }
 
     /** @throws Refusal when the set has no landmarks */
     public static Place atLandmark(Place place, SetPlan set) {
-        return at(nearest(set.landmarks().stream().map(Landmark::point).toList(), place)
-                .orElseThrow(() -> new Refusal("This set has no landmarks to go to: put them on the plan first.")), place.outside());
+        return at(
+                nearest(set.landmarks().stream().map(Landmark::point).toList(), place)
+                        .orElseThrow(
+                                () -> new Refusal("This set has no landmarks to go to: put them on the plan first.")),
+                place.outside());
     }
 
     private static Optional<PlanPoint> nearest(List<PlanPoint> points, Place place) {
@@ -93,6 +105,9 @@ public final class Arrange {
     }
 
     private static Place at(PlanPoint point, boolean outside) {
-        return new Place(Math.round(point.xM() * CENTIMETRES) / CENTIMETRES, Math.round(point.yM() * CENTIMETRES) / CENTIMETRES, outside);
+        return new Place(
+                Math.round(point.xM() * CENTIMETRES) / CENTIMETRES,
+                Math.round(point.yM() * CENTIMETRES) / CENTIMETRES,
+                outside);
     }
 }

@@ -3,9 +3,11 @@ package org.oblume.core.plot;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Refusal;
 
 /** What is recorded of a placement, each with the type of its values and the way it is typed. */
@@ -15,9 +17,9 @@ public enum Attribute {
     HEIGHT("height", Height.class, Height::parse),
     AIM("aim", AimSetting.class, AimSetting::parse),
     LEVEL("level", Level.class, Level::parse),
-    CCT("colour temperature", ColourTemperature.class, ColourTemperature::parse),
+    CCT("CCT", ColourTemperature.class, ColourTemperature::parse),
     TINT("tint", Tint.class, Tint::parse),
-    COLOUR("colour", Colour.class, Colour::parse),
+    COLOUR("hue", Colour.class, Colour::parse),
     BEAM("beam", Beam.class, Beam::parse),
     EFFECT("effect", Effect.class, Effect::parse),
     MODIFIERS("modifiers", Modifiers.class, null),
@@ -34,19 +36,23 @@ public enum Attribute {
 
     /** What a person or a set piece has: it stands somewhere, so high, facing so. */
     static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, PLACE, HEIGHT, AIM, ON_PURPOSE);
-    static final Set<Attribute> OF_A_LIGHT = union(OF_A_MARK, EnumSet.range(LEVEL, MENU));
+
+    static final Set<Attribute> OF_A_LIGHT =
+            union(OF_A_MARK, EnumSet.of(LEVEL, CCT, TINT, COLOUR, BEAM, EFFECT, MODIFIERS, PATCH, MENU));
     static final Set<Attribute> OF_A_CLOTH = union(OF_A_MARK, EnumSet.of(MODIFIERS));
     static final Set<Attribute> OF_DAYLIGHT = union(OF_A_MARK, EnumSet.of(CCT, TINT, MODIFIERS, DAYLIGHT));
-    static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.range(LENS, LENS_ND));
+    static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.of(LENS, STOP, SPEED, SHUTTER, WHITE, LENS_ND));
 
     private static final Map<Class<?>, Attribute> BY_TYPE =
             Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(a -> a.type, a -> a));
     private final String label;
     private final Class<? extends AttributeValue> type;
-    private final @org.jspecify.annotations.Nullable Function<String, ? extends AttributeValue> reader;
+    private final @Nullable Function<String, ? extends AttributeValue> reader;
 
-    Attribute(String label, Class<? extends AttributeValue> type,
-            @org.jspecify.annotations.Nullable Function<String, ? extends AttributeValue> reader) {
+    Attribute(
+            String label,
+            Class<? extends AttributeValue> type,
+            @Nullable Function<String, ? extends AttributeValue> reader) {
         this.label = label;
         this.type = type;
         this.reader = reader;
@@ -54,10 +60,10 @@ public enum Attribute {
 
     /** The attribute that a value belongs to. */
     public static Attribute of(AttributeValue value) {
-        return BY_TYPE.get(value.getClass());
+        return Objects.requireNonNull(BY_TYPE.get(value.getClass()));
     }
 
-    /** In the crew's words: {@code colour temperature}. */
+    /** In the crew's words: {@code CCT}. */
     public String label() {
         return label;
     }

@@ -3,8 +3,28 @@ package org.oblume.core.plot;
 import org.oblume.core.units.Phrase;
 
 /** One recorded value of one placement. Each attribute has its own type, which checks itself. */
-public sealed interface AttributeValue permits SetStatus, Place, Height, AimSetting, Level, ColourTemperature, Tint, Beam, Modifiers,
-        Patch, Menu, Colour, Effect, Lens, Stop, Speed, Shutter, White, LensNd, Daylight, OnPurpose {
+public sealed interface AttributeValue
+        permits SetStatus,
+                Place,
+                Height,
+                AimSetting,
+                Level,
+                ColourTemperature,
+                Tint,
+                Beam,
+                Modifiers,
+                Patch,
+                Menu,
+                Colour,
+                Effect,
+                Lens,
+                Stop,
+                Speed,
+                Shutter,
+                White,
+                LensNd,
+                Daylight,
+                OnPurpose {
 
     /** The value as a crew says it, metric, without the attribute's name: {@code 45 %}. */
     String say();

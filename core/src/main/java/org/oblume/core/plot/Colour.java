@@ -22,10 +22,12 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
     private static final double FULL = 100;
     /** Width of one of the six sides of the colour circle, degrees. */
     private static final double SIDE_DEG = 60;
+
     private static final double RED_WEIGHT = 0.2126;
     private static final double GREEN_WEIGHT = 0.7152;
     private static final double BLUE_WEIGHT = 0.0722;
-    private static final Pattern TYPED = Pattern.compile("(?:hue )?(\\d+(?:\\.\\d+)?) ?°?(?:,? (?:saturation |sat )?(\\d+(?:\\.\\d+)?) ?%?)?");
+    private static final Pattern TYPED =
+            Pattern.compile("(?:hue )?(\\d+(?:\\.\\d+)?) ?°?(?:,? (?:saturation |sat )?(\\d+(?:\\.\\d+)?) ?%?)?");
 
     public Colour {
         Checks.within("Hue", hueDeg, 0, CIRCLE, "°");
@@ -68,7 +70,9 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
         if (plain()) {
             return light;
         }
-        return new LightColour(light.white(), Stream.concat(Stream.of(leaves()), light.gels().stream()).toList());
+        return new LightColour(
+                light.white(),
+                Stream.concat(Stream.of(leaves()), light.gels().stream()).toList());
     }
 
     private double channel(double atDeg) {
@@ -79,6 +83,8 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
 
     @Override
     public String say() {
-        return plain() ? "white" : "hue %s°, saturation %s %%".formatted(Format.number(hueDeg), Format.number(saturationPercent));
+        return plain()
+                ? "white"
+                : "hue %s°, saturation %s %%".formatted(Format.number(hueDeg), Format.number(saturationPercent));
     }
 }

@@ -24,6 +24,7 @@ public record Daylight(double skyLux, double sunLux, @Nullable Instant meteredAt
 
     @Override
     public String say() {
-        return "sky %s lux%s".formatted(Format.number(skyLux), sunLux == 0 ? "" : ", sun %s lux".formatted(Format.number(sunLux)));
+        return "sky %s lux%s"
+                .formatted(Format.number(skyLux), sunLux == 0 ? "" : ", sun %s lux".formatted(Format.number(sunLux)));
     }
 }

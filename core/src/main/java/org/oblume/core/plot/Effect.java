@@ -2,6 +2,7 @@ package org.oblume.core.plot;
 
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -22,16 +23,37 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
     public static final double FASTEST_HZ = 30;
     /** Flashes a second from which they can trigger a seizure (a common guideline; people who know the cast decide). */
     private static final double RISKY_HZ = 3;
-    private static final Pattern TYPED = Pattern.compile("([a-z]+)(?:,? (\\d+(?:[.,]\\d+)?)(?: ?hz| ?/ ?s| a second)?)?");
+
+    private static final Pattern TYPED =
+            Pattern.compile("([a-z]+)(?:,? (\\d+(?:[.,]\\d+)?)(?: ?hz| ?/ ?s| a second)?)?");
 
     /** What a light does by itself; the names are ours. Their order is how they are told to a light: append only. */
     public enum Kind {
-        NONE(false), FLICKER(false), FLASH(true), PULSE(false), LIGHTNING(true), SCREEN(false), FAULTY(true), PASSING(false);
+        NONE(0, false),
+        FLICKER(1, false),
+        FLASH(2, true),
+        PULSE(3, false),
+        LIGHTNING(4, true),
+        SCREEN(5, false),
+        FAULTY(6, true),
+        PASSING(7, false);
 
+        private final int code;
         private final boolean flashes;
 
-        Kind(boolean flashes) {
+        Kind(int code, boolean flashes) {
+            this.code = code;
             this.flashes = flashes;
+        }
+
+        /** What stands for it on the network, 0 to 25; it is what fixtures in the field listen to and never changes. */
+        public int code() {
+            return code;
+        }
+
+        /** The kind of a code; empty for a code that none has. */
+        public static Optional<Kind> ofCode(int code) {
+            return Arrays.stream(values()).filter(k -> k.code == code).findFirst();
         }
 
         public String label() {
@@ -42,7 +64,8 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
     public Effect {
         Checks.within("The rate", rateHz, 0, FASTEST_HZ, " a second");
         if (kind != Kind.NONE && rateHz == 0) {
-            throw new Refusal("rateHz", "A %s needs a rate: give how many times a second, such as 2.".formatted(kind.label()));
+            throw new Refusal(
+                    "rateHz", "A %s needs a rate: give how many times a second, such as 2.".formatted(kind.label()));
         }
         rateHz = kind == Kind.NONE ? 0 : rateHz;
     }
@@ -53,13 +76,20 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
         Matcher m = TYPED.matcher(tidy);
         if (m.matches()) {
             for (Kind kind : Kind.values()) {
-                if (kind.label().equals(m.group(1)) || kind == Kind.NONE && m.group(1).equals("off")) {
-                    return new Effect(kind, kind == Kind.NONE ? 0 : m.group(2) == null ? 1 : Double.parseDouble(m.group(2).replace(',', '.')));
+                if (kind.label().equals(m.group(1))
+                        || (kind == Kind.NONE && m.group(1).equals("off"))) {
+                    return new Effect(
+                            kind,
+                            kind == Kind.NONE
+                                    ? 0
+                                    : m.group(2) == null
+                                            ? 1
+                                            : Double.parseDouble(m.group(2).replace(',', '.')));
                 }
             }
         }
-        throw new Refusal("“%s” is not an effect: type one of %s, and a rate, such as flicker 3.".formatted(text,
-                Arrays.stream(Kind.values()).map(Kind::label).collect(Collectors.joining(", "))));
+        throw new Refusal("“%s” is not an effect: type one of %s, and a rate, such as flicker 3."
+                .formatted(text, Arrays.stream(Kind.values()).map(Kind::label).collect(Collectors.joining(", "))));
     }
 
     public boolean runs() {
@@ -73,7 +103,10 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
 
     /** What to say to cast and crew before it runs; null when nothing has to be said. */
     public @Nullable String caution() {
-        return canTriggerSeizures() ? "%s flashes a second can trigger seizures: warn cast and crew before it runs.".formatted(Format.number(rateHz)) : null;
+        return canTriggerSeizures()
+                ? "%s flashes a second can trigger seizures: warn cast and crew before it runs."
+                        .formatted(Format.number(rateHz))
+                : null;
     }
 
     @Override

@@ -16,8 +16,14 @@ import org.oblume.core.units.Duv;
  * @param tintReach how far it can be dialled to green and to magenta, Duv, 0 to 0.05
  * @param upkeep what it weighs, draws and minds
  */
-public record Lamp(Optics optics, boolean round, double emitterHeightM, LevelCurve curve, double lowestPercent,
-        double tintReach, Upkeep upkeep) {
+public record Lamp(
+        Optics optics,
+        boolean round,
+        double emitterHeightM,
+        LevelCurve curve,
+        double lowestPercent,
+        double tintReach,
+        Upkeep upkeep) {
 
     private static final double LARGEST_M = 50;
 
@@ -28,7 +34,11 @@ public record Lamp(Optics optics, boolean round, double emitterHeightM, LevelCur
         Checks.within("tintReach", "The tint's reach", tintReach, 0, Duv.LIMIT, " Duv");
     }
 
-    /** Radius of a disc of the emitter's area, metres: {@code r = √(area/π)}. @param widthM of the emitter */
+    /**
+     * Radius of a disc of the emitter's area, metres: {@code r = √(area/π)}.
+     *
+     * @param widthM of the emitter
+     */
     public double radiusM(double widthM) {
         return round ? widthM / 2 : Math.sqrt(widthM * emitterHeightM / Math.PI);
     }
@@ -45,8 +55,15 @@ public record Lamp(Optics optics, boolean round, double emitterHeightM, LevelCur
      * @param modes its control modes and what their slots are: {@code 8-bit white: level, cct, tint; 16-bit white: level 16, cct 16}
      * @param menu settings that spoil a match when they reset: {@code curve, smoothing, fan}
      */
-    public record Upkeep(double idleWatts, @Nullable Double batteryWh, double weightKg, String noise, Burn burn,
-            double safeDistanceM, String modes, String menu) {
+    public record Upkeep(
+            double idleWatts,
+            @Nullable Double batteryWh,
+            double weightKg,
+            String noise,
+            Burn burn,
+            double safeDistanceM,
+            String modes,
+            String menu) {
 
         private static final int LONGEST_TEXT = 600;
         private static final double MOST = 1e6;
@@ -66,7 +83,9 @@ public record Lamp(Optics optics, boolean round, double emitterHeightM, LevelCur
 
     /** Which way a lamp may point while it burns. */
     public enum Burn {
-        ANY(90, 90), NOT_ABOVE_45(90, 45), NEAR_LEVEL(30, 30);
+        ANY(90, 90),
+        NOT_ABOVE_45(90, 45),
+        NEAR_LEVEL(30, 30);
 
         private final double downDeg;
         private final double upDeg;

@@ -24,8 +24,9 @@ public record LensNd(double density) implements AttributeValue {
         if (bare.equalsIgnoreCase("clear") || bare.equalsIgnoreCase("none")) {
             return new LensNd(0);
         }
-        return new LensNd(Numbers.read(bare).orElseThrow(
-                () -> new Refusal("“%s” is not an ND: type its density such as 0.6, or clear.".formatted(text))));
+        return new LensNd(Numbers.read(bare)
+                .orElseThrow(() ->
+                        new Refusal("“%s” is not an ND: type its density such as 0.6, or clear.".formatted(text))));
     }
 
     public Stops stops() {

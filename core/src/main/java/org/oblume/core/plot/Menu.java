@@ -23,8 +23,16 @@ import org.oblume.core.units.Refusal;
  * @param display whether its display is lit
  * @param channel of its wireless link, 1 to 999
  */
-public record Menu(@Nullable LevelCurve curve, @Nullable Boolean smoothing, @Nullable Fan fan, @Nullable Output output,
-        @Nullable Double frequencyHz, @Nullable OnLoss onLoss, @Nullable Boolean display, @Nullable Integer channel) implements AttributeValue {
+public record Menu(
+        @Nullable LevelCurve curve,
+        @Nullable Boolean smoothing,
+        @Nullable Fan fan,
+        @Nullable Output output,
+        @Nullable Double frequencyHz,
+        @Nullable OnLoss onLoss,
+        @Nullable Boolean display,
+        @Nullable Integer channel)
+        implements AttributeValue {
 
     public static final Menu NOTHING = new Menu(null, null, null, null, null, null, null, null);
     private static final double FASTEST_HZ = 200_000;
@@ -32,15 +40,20 @@ public record Menu(@Nullable LevelCurve curve, @Nullable Boolean smoothing, @Nul
     private static final Pattern FREQUENCY = Pattern.compile("(?:frequency )?(\\d+(?:\\.\\d+)?) ?(k)?hz");
 
     public enum Fan {
-        OFF, LOW, AUTO, HIGH
+        OFF,
+        LOW,
+        AUTO,
+        HIGH
     }
 
     public enum Output {
-        CONSTANT, MOST
+        CONSTANT,
+        MOST
     }
 
     public enum OnLoss {
-        HOLD, BLACK
+        HOLD,
+        BLACK
     }
 
     public Menu {
@@ -71,13 +84,50 @@ public record Menu(@Nullable LevelCurve curve, @Nullable Boolean smoothing, @Nul
         String value = words.length == 1 ? "" : words[1].strip();
         try {
             return switch (words[0]) {
-                case "curve" -> new Menu(LevelCurve.valueOf(constant(value)), smoothing, fan, output, frequencyHz, onLoss, display, channel);
+                case "curve" ->
+                    new Menu(
+                            LevelCurve.valueOf(constant(value)),
+                            smoothing,
+                            fan,
+                            output,
+                            frequencyHz,
+                            onLoss,
+                            display,
+                            channel);
                 case "smoothing" -> new Menu(curve, onOff(value), fan, output, frequencyHz, onLoss, display, channel);
-                case "fan" -> new Menu(curve, smoothing, Fan.valueOf(constant(value)), output, frequencyHz, onLoss, display, channel);
-                case "output" -> new Menu(curve, smoothing, fan, Output.valueOf(constant(value)), frequencyHz, onLoss, display, channel);
-                case "hold", "black" -> new Menu(curve, smoothing, fan, output, frequencyHz, OnLoss.valueOf(constant(words[0])), display, channel);
+                case "fan" ->
+                    new Menu(
+                            curve,
+                            smoothing,
+                            Fan.valueOf(constant(value)),
+                            output,
+                            frequencyHz,
+                            onLoss,
+                            display,
+                            channel);
+                case "output" ->
+                    new Menu(
+                            curve,
+                            smoothing,
+                            fan,
+                            Output.valueOf(constant(value)),
+                            frequencyHz,
+                            onLoss,
+                            display,
+                            channel);
+                case "hold", "black" ->
+                    new Menu(
+                            curve,
+                            smoothing,
+                            fan,
+                            output,
+                            frequencyHz,
+                            OnLoss.valueOf(constant(words[0])),
+                            display,
+                            channel);
                 case "display" -> new Menu(curve, smoothing, fan, output, frequencyHz, onLoss, onOff(value), channel);
-                case "channel" -> new Menu(curve, smoothing, fan, output, frequencyHz, onLoss, display, Integer.valueOf(value));
+                case "channel" ->
+                    new Menu(curve, smoothing, fan, output, frequencyHz, onLoss, display, Integer.valueOf(value));
                 default -> throw notRead(part, text);
             };
         } catch (Refusal refusal) {
@@ -88,8 +138,9 @@ public record Menu(@Nullable LevelCurve curve, @Nullable Boolean smoothing, @Nul
     }
 
     private static Refusal notRead(String part, String text) {
-        return new Refusal("“%s” in “%s” is not a menu setting: type curve square, smoothing off, fan low, output constant, 1200 Hz, hold, display off, channel 5."
-                .formatted(part, text));
+        return new Refusal(
+                "“%s” in “%s” is not a menu setting: type curve square, smoothing off, fan low, output constant, 1200 Hz, hold, display off, channel 5."
+                        .formatted(part, text));
     }
 
     private static String constant(String word) {

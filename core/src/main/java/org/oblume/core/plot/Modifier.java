@@ -23,9 +23,17 @@ import org.oblume.core.units.Refusal;
  * @param narrowsToDeg beam that a grid leaves at most, full angle, degrees, 1 to 180; null for what is not a grid
  * @param covers the part of the beam it stands in, or null for all of it
  */
-public record Modifier(String name, double stops, double miredShift, double duvShift, boolean softens,
-        @Nullable Double frameWidthM, @Nullable Double frameDistanceM, @Nullable GelColour gel,
-        @Nullable Double narrowsToDeg, @Nullable Cover covers) {
+public record Modifier(
+        String name,
+        double stops,
+        double miredShift,
+        double duvShift,
+        boolean softens,
+        @Nullable Double frameWidthM,
+        @Nullable Double frameDistanceM,
+        @Nullable GelColour gel,
+        @Nullable Double narrowsToDeg,
+        @Nullable Cover covers) {
 
     private static final int LONGEST_NAME = 60;
     private static final double MOST_STOPS = 20;
@@ -36,7 +44,10 @@ public record Modifier(String name, double stops, double miredShift, double duvS
 
     /** Half of a beam, as one stands behind the head. */
     public enum Cover {
-        LOWER, UPPER, LEFT, RIGHT
+        LOWER,
+        UPPER,
+        LEFT,
+        RIGHT
     }
 
     public Modifier {
@@ -45,30 +56,46 @@ public record Modifier(String name, double stops, double miredShift, double duvS
         Checks.within("The shift of %s".formatted(name), miredShift, -MOST_MIRED, MOST_MIRED, " mired");
         Checks.within("The tint shift of %s".formatted(name), duvShift, -MOST_DUV, MOST_DUV, " Duv");
         if ((frameWidthM == null) != (frameDistanceM == null)) {
-            throw new Refusal("%s on a frame needs both the frame's width and its distance from the lens."
-                    .formatted(name));
+            throw new Refusal(
+                    "%s on a frame needs both the frame's width and its distance from the lens.".formatted(name));
         }
         if (narrowsToDeg != null) {
             new Beam(narrowsToDeg);
         }
         if (frameWidthM != null && frameDistanceM != null) {
             Checks.within("The frame of %s".formatted(name), frameWidthM, NEAREST_M, FARTHEST_M, " m");
-            Checks.within("The distance to the frame of %s".formatted(name), frameDistanceM, NEAREST_M, FARTHEST_M,
-                    " m");
+            Checks.within(
+                    "The distance to the frame of %s".formatted(name), frameDistanceM, NEAREST_M, FARTHEST_M, " m");
         }
     }
 
     /** Something over the whole beam that does not narrow it. */
-    public Modifier(String name, double stops, double miredShift, double duvShift, boolean softens,
-            @Nullable Double frameWidthM, @Nullable Double frameDistanceM, @Nullable GelColour gel) {
+    public Modifier(
+            String name,
+            double stops,
+            double miredShift,
+            double duvShift,
+            boolean softens,
+            @Nullable Double frameWidthM,
+            @Nullable Double frameDistanceM,
+            @Nullable GelColour gel) {
         this(name, stops, miredShift, duvShift, softens, frameWidthM, frameDistanceM, gel, null, null);
     }
 
     /** A stock item as it hangs before a head, clipped to it. */
     public static Modifier of(StockItem item) {
         boolean softens = item.kind() == StockKind.DIFFUSION && item.softness() > 0;
-        return new Modifier(item.name(), item.effect().stops().value(), item.effect().mired().value(), item.effect().duv(), softens, null, null,
-                item.gel(), item.narrowsToDeg(), null);
+        return new Modifier(
+                item.name(),
+                item.effect().stops().value(),
+                item.effect().mired().value(),
+                item.effect().duv(),
+                softens,
+                null,
+                null,
+                item.gel(),
+                item.narrowsToDeg(),
+                null);
     }
 
     public FilterEffect effect() {
@@ -77,9 +104,15 @@ public record Modifier(String name, double stops, double miredShift, double duvS
 
     /** The item with its frame, as it is called out. */
     public String say() {
-        String over = covers == null ? name : "%s in the %s half".formatted(name, covers.name().toLowerCase(Locale.ROOT));
-        return frameWidthM == null ? over
-                : "%s on %s m frame, %s m before the lens".formatted(over, Format.number(frameWidthM),
-                        Format.number(frameDistanceM == null ? 0 : frameDistanceM));
+        String over = covers == null
+                ? name
+                : "%s in the %s half".formatted(name, covers.name().toLowerCase(Locale.ROOT));
+        return frameWidthM == null
+                ? over
+                : "%s on %s m frame, %s m before the lens"
+                        .formatted(
+                                over,
+                                Format.number(frameWidthM),
+                                Format.number(frameDistanceM == null ? 0 : frameDistanceM));
     }
 }

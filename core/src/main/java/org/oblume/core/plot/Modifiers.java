@@ -42,7 +42,8 @@ public record Modifiers(List<Modifier> items) implements AttributeValue {
      * @throws org.oblume.core.units.Refusal when it would be outside 1000–25000 K or ±0.05 Duv
      */
     public LightColour colour(Kelvin dialled, Duv tint) {
-        List<GelColour> gels = items.stream().map(Modifier::gel).filter(Objects::nonNull).toList();
+        List<GelColour> gels =
+                items.stream().map(Modifier::gel).filter(Objects::nonNull).toList();
         return new LightColour(effect().behind(WhitePoint.of(dialled, tint)), gels);
     }
 

@@ -2,5 +2,11 @@ package org.oblume.core.plot;
 
 /** What holds a placement up. */
 public enum Mount {
-    STAND, FLOOR, WALL_PLATE, OVERHEAD, MAGNET, HAND_HELD, IN_PLACE
+    STAND,
+    FLOOR,
+    WALL_PLATE,
+    OVERHEAD,
+    MAGNET,
+    HAND_HELD,
+    IN_PLACE
 }

@@ -21,9 +21,15 @@ public record OnPurpose(Set<HintKind> hints) implements AttributeValue {
         Set<HintKind> read = new LinkedHashSet<>();
         for (String part : text.strip().split("\\s*,\\s*")) {
             if (!part.equalsIgnoreCase("nothing")) {
-                read.add(Arrays.stream(HintKind.values()).filter(k -> k.label().equalsIgnoreCase(part)).findFirst()
-                        .orElseThrow(() -> new Refusal("“%s” is not a hint: take one of %s.".formatted(part,
-                                Arrays.stream(HintKind.values()).map(HintKind::label).collect(Collectors.joining(", "))))));
+                read.add(Arrays.stream(HintKind.values())
+                        .filter(k -> k.label().equalsIgnoreCase(part))
+                        .findFirst()
+                        .orElseThrow(() -> new Refusal("“%s” is not a hint: take one of %s."
+                                .formatted(
+                                        part,
+                                        Arrays.stream(HintKind.values())
+                                                .map(HintKind::label)
+                                                .collect(Collectors.joining(", "))))));
             }
         }
         return new OnPurpose(read);
@@ -31,7 +37,11 @@ public record OnPurpose(Set<HintKind> hints) implements AttributeValue {
 
     @Override
     public String say() {
-        return hints.isEmpty() ? "nothing"
-                : hints.stream().sorted().map(h -> h.label().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
+        return hints.isEmpty()
+                ? "nothing"
+                : hints.stream()
+                        .sorted()
+                        .map(h -> h.label().toLowerCase(Locale.ROOT))
+                        .collect(Collectors.joining(", "));
     }
 }

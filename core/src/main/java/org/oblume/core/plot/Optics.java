@@ -1,10 +1,10 @@
 package org.oblume.core.plot;
 
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.photometry.IsotropicSource;
 import org.oblume.core.photometry.BeamShape;
-import org.oblume.core.photometry.MeasuredBeam;
 import org.oblume.core.photometry.Distribution;
+import org.oblume.core.photometry.IsotropicSource;
+import org.oblume.core.photometry.MeasuredBeam;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -18,7 +18,11 @@ import org.oblume.core.units.Refusal;
  * @param floodBeamDeg at flood, not narrower than spot
  * @param measured a measured beam, which then holds instead of the model, or null
  */
-public record Optics(double spotCandela, double spotBeamDeg, double floodCandela, double floodBeamDeg,
+public record Optics(
+        double spotCandela,
+        double spotBeamDeg,
+        double floodCandela,
+        double floodBeamDeg,
         @Nullable MeasuredBeam measured) {
 
     /** A beam this wide is a bare bulb, as bright behind as in front (model). */
@@ -30,7 +34,8 @@ public record Optics(double spotCandela, double spotBeamDeg, double floodCandela
         new Beam(spotBeamDeg);
         new Beam(floodBeamDeg);
         if (floodBeamDeg < spotBeamDeg) {
-            throw new Refusal("floodBeamDeg", "The beam at flood is narrower than at spot: give them the other way round.");
+            throw new Refusal(
+                    "floodBeamDeg", "The beam at flood is narrower than at spot: give them the other way round.");
         }
     }
 
@@ -44,8 +49,11 @@ public record Optics(double spotCandela, double spotBeamDeg, double floodCandela
         }
         BeamShape spot = new BeamShape(spotCandela, spotBeamDeg);
         double range = floodBeamDeg - spotBeamDeg;
-        return range == 0 ? spot
-                : BeamShape.zoomed(spot, new BeamShape(floodCandela, floodBeamDeg),
+        return range == 0
+                ? spot
+                : BeamShape.zoomed(
+                        spot,
+                        new BeamShape(floodCandela, floodBeamDeg),
                         Math.max(0, Math.min(1, (beamDeg - spotBeamDeg) / range)));
     }
 }

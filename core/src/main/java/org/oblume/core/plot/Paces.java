@@ -15,8 +15,7 @@ public final class Paces {
     private static final Map<String, Double> WAYS = Map.of("up", 0.0, "right", 90.0, "down", 180.0, "left", 270.0);
     private static final int MOST = 200;
 
-    private Paces() {
-    }
+    private Paces() {}
 
     /**
      * @param start where the first pace begins
@@ -56,8 +55,10 @@ public final class Paces {
         }
         double metres = Length.parse(pace.substring(0, gap)).metres();
         String way = pace.substring(gap + 1);
-        double bearing = Math.toRadians(WAYS.containsKey(way) ? WAYS.get(way) : Bearing.parse(way).degrees());
-        return PlanPoint.of(round(from.xM() + metres * Math.sin(bearing)), round(from.yM() + metres * Math.cos(bearing)));
+        double bearing = Math.toRadians(
+                WAYS.containsKey(way) ? WAYS.get(way) : Bearing.parse(way).degrees());
+        return PlanPoint.of(
+                round(from.xM() + metres * Math.sin(bearing)), round(from.yM() + metres * Math.cos(bearing)));
     }
 
     private static double round(double metres) {

@@ -19,9 +19,17 @@ import org.oblume.core.units.Refusal;
  * @param lamp what is known of a light, or null: then its light cannot be predicted
  * @param surface what a bounce, a flag or a mirror sends back, or null
  */
-public record Piece(String what, @Nullable String unit, double widthM, @Nullable Double lowestKelvin,
-        @Nullable Double highestKelvin, double watts, Mount mount, @Nullable Double heightM,
-        @Nullable Lamp lamp, @Nullable Surface surface) {
+public record Piece(
+        String what,
+        @Nullable String unit,
+        double widthM,
+        @Nullable Double lowestKelvin,
+        @Nullable Double highestKelvin,
+        double watts,
+        Mount mount,
+        @Nullable Double heightM,
+        @Nullable Lamp lamp,
+        @Nullable Surface surface) {
 
     private static final int LONGEST_NAME = 80;
     private static final double WIDEST_M = 50;
@@ -38,15 +46,22 @@ public record Piece(String what, @Nullable String unit, double widthM, @Nullable
         if ((lowestKelvin == null) != (highestKelvin == null)) {
             throw new Refusal("%s needs both ends of its colour temperature range, or neither.".formatted(what));
         }
-        if (lowestKelvin != null && highestKelvin != null
+        if (lowestKelvin != null
+                && highestKelvin != null
                 && new Kelvin(lowestKelvin).value() > new Kelvin(highestKelvin).value()) {
             throw new Refusal("minKelvin", "%s has its colour temperature range the wrong way round.".formatted(what));
         }
     }
 
     /** A thing of which only size, colour and power are known. */
-    public Piece(String what, @Nullable String unit, double widthM, @Nullable Double lowestKelvin,
-            @Nullable Double highestKelvin, double watts, Mount mount) {
+    public Piece(
+            String what,
+            @Nullable String unit,
+            double widthM,
+            @Nullable Double lowestKelvin,
+            @Nullable Double highestKelvin,
+            double watts,
+            Mount mount) {
         this(what, unit, widthM, lowestKelvin, highestKelvin, watts, mount, null, null, null);
     }
 

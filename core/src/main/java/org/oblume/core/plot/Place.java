@@ -44,13 +44,19 @@ public record Place(double xM, double yM, boolean outside) implements AttributeV
 
     @Override
     public String say() {
-        return "%s right, %s up%s".formatted(Length.ofMetres(xM).printMetric(), Length.ofMetres(yM).printMetric(),
-                outside ? ", outside" : "");
+        return "%s right, %s up%s"
+                .formatted(
+                        Length.ofMetres(xM).printMetric(),
+                        Length.ofMetres(yM).printMetric(),
+                        outside ? ", outside" : "");
     }
 
     @Override
     public String sayImperial() {
-        return "%s right, %s up%s".formatted(Length.ofMetres(xM).printImperial(), Length.ofMetres(yM).printImperial(),
-                outside ? ", outside" : "");
+        return "%s right, %s up%s"
+                .formatted(
+                        Length.ofMetres(xM).printImperial(),
+                        Length.ofMetres(yM).printImperial(),
+                        outside ? ", outside" : "");
     }
 }

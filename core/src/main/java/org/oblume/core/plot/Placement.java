@@ -18,8 +18,15 @@ import org.oblume.core.units.Refusal;
  * @param group what it is moved and switched with, 1 to 60 characters, or null
  * @param locked whether it stays where it stands until it is unlocked; null means it does not
  */
-public record Placement(String key, String name, PlacementKind kind, Role role, @Nullable String motivation,
-        Piece piece, @Nullable String group, @Nullable Boolean locked) {
+public record Placement(
+        String key,
+        String name,
+        PlacementKind kind,
+        Role role,
+        @Nullable String motivation,
+        Piece piece,
+        @Nullable String group,
+        @Nullable Boolean locked) {
 
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_MOTIVATION = 200;
@@ -27,13 +34,15 @@ public record Placement(String key, String name, PlacementKind kind, Role role, 
 
     public Placement {
         if (!key.matches("[a-z0-9]+(-[a-z0-9]+){0,15}") || key.length() > LONGEST_NAME) {
-            throw new Refusal("“%s” is not a placement key: use lower case letters, digits and hyphens.".formatted(key));
+            throw new Refusal(
+                    "“%s” is not a placement key: use lower case letters, digits and hyphens.".formatted(key));
         }
         name = Checks.text("The name", name, LONGEST_NAME);
-        motivation = motivation == null || motivation.isBlank() ? null
+        motivation = motivation == null || motivation.isBlank()
+                ? null
                 : Checks.text("The motivation", motivation, LONGEST_MOTIVATION);
         group = group == null || group.isBlank() ? null : Checks.text("The group", group, LONGEST_NAME);
-        locked = locked != null && locked ? true : null;
+        locked = (locked != null && locked) ? true : null;
     }
 
     /** Something in no group that can be moved. */
@@ -63,8 +72,12 @@ public record Placement(String key, String name, PlacementKind kind, Role role, 
             throw new Refusal("%s has no %s to record.".formatted(name, attribute.label()));
         }
         if (value instanceof ColourTemperature dial && piece.lowestKelvin() != null && piece.highestKelvin() != null) {
-            Checks.within("%s: colour temperature".formatted(name), dial.kelvin(), piece.lowestKelvin(),
-                    piece.highestKelvin(), " K");
+            Checks.within(
+                    "%s: colour temperature".formatted(name),
+                    dial.kelvin(),
+                    piece.lowestKelvin(),
+                    piece.highestKelvin(),
+                    " K");
         }
         if (value instanceof SetStatus standing && standing.state() == SetStatus.State.OFF && !kind.isLight()) {
             throw new Refusal("%s cannot be off: it is on set or struck.".formatted(name));

@@ -4,7 +4,8 @@ import java.util.Set;
 
 /** What kind of thing is placed, and with that what is recorded of it. */
 public enum PlacementKind {
-    HEAD(Attribute.OF_A_LIGHT), PRACTICAL(Attribute.OF_A_LIGHT),
+    HEAD(Attribute.OF_A_LIGHT),
+    PRACTICAL(Attribute.OF_A_LIGHT),
     /** A window as the light it lets in. */
     DAYLIGHT(Attribute.OF_DAYLIGHT),
     /** Takes light away; black towards the mark it is negative fill. */
@@ -12,9 +13,13 @@ public enum PlacementKind {
     /** Takes some of it away. */
     NET(Attribute.OF_A_CLOTH),
     /** A cloth or gel on a frame of its own, upright or overhead. */
-    FRAME(Attribute.OF_A_CLOTH), CURTAIN(Attribute.OF_A_CLOTH),
+    FRAME(Attribute.OF_A_CLOTH),
+    CURTAIN(Attribute.OF_A_CLOTH),
     /** Throws a pattern: takes part of the light away. */
-    PATTERN(Attribute.OF_A_CLOTH), BOUNCE(Attribute.OF_A_MARK), MIRROR(Attribute.OF_A_MARK), CAMERA(Attribute.OF_A_CAMERA),
+    PATTERN(Attribute.OF_A_CLOTH),
+    BOUNCE(Attribute.OF_A_MARK),
+    MIRROR(Attribute.OF_A_MARK),
+    CAMERA(Attribute.OF_A_CAMERA),
     MARK(Attribute.OF_A_MARK);
 
     private final Set<Attribute> attributes;

@@ -17,14 +17,19 @@ public record Restriction(Kind kind, String note, List<PlanPoint> outline) {
     private static final int LONGEST_NOTE = 200;
 
     public enum Kind {
-        NO_STANDS, NO_HAZE, LOAD_LIMIT, QUIET, OTHER
+        NO_STANDS,
+        NO_HAZE,
+        LOAD_LIMIT,
+        QUIET,
+        OTHER
     }
 
     public Restriction {
         note = Checks.text("A restriction", note, LONGEST_NOTE);
         outline = List.copyOf(outline);
         if (!outline.isEmpty() && outline.size() < 3) {
-            throw new Refusal("restrictions", "%s needs three corners or more, or none for the whole place.".formatted(note));
+            throw new Refusal(
+                    "restrictions", "%s needs three corners or more, or none for the whole place.".formatted(note));
         }
     }
 }

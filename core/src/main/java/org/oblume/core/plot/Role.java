@@ -2,8 +2,15 @@ package org.oblume.core.plot;
 
 /** What a placement is there for. */
 public enum Role {
-    SUBJECT("subject"), CAMERA("camera"), AMBIENCE("ambience"), PRACTICAL("practical"), KEY("key"), FILL("fill"),
-    NEGATIVE_FILL("negative fill"), EDGE("edge"), BACKGROUND("background");
+    SUBJECT("subject"),
+    CAMERA("camera"),
+    AMBIENCE("ambience"),
+    PRACTICAL("practical"),
+    KEY("key"),
+    FILL("fill"),
+    NEGATIVE_FILL("negative fill"),
+    EDGE("edge"),
+    BACKGROUND("background");
 
     private final String label;
 

@@ -26,9 +26,18 @@ import org.oblume.core.units.Refusal;
  * @param underlay a picture under the plan, or null
  * @param site where on the earth it stands, or null when the sun does not matter
  */
-public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wall> walls, List<Opening> openings,
-        List<Furniture> furniture, List<Landmark> landmarks, @Nullable Surface ceiling, @Nullable Surface floor,
-        @Nullable List<Restriction> restrictions, @Nullable Underlay underlay, @Nullable Site site) {
+public record SetPlan(
+        @Nullable Double ceilingHeightM,
+        double northDeg,
+        List<Wall> walls,
+        List<Opening> openings,
+        List<Furniture> furniture,
+        List<Landmark> landmarks,
+        @Nullable Surface ceiling,
+        @Nullable Surface floor,
+        @Nullable List<Restriction> restrictions,
+        @Nullable Underlay underlay,
+        @Nullable Site site) {
 
     private static final double HIGHEST_CEILING_M = 60;
     private static final int LONGEST_NAME = 60;
@@ -38,18 +47,26 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
 
     /** Light and, where a person can walk through, tape pass an opening. */
     public enum OpeningKind {
-        DOOR, WINDOW
+        DOOR,
+        WINDOW
     }
 
-    /** @param sillM height of the lower edge in metres; 0 for a door. @param headM height of the upper edge */
+    /**
+     * @param sillM height of the lower edge in metres; 0 for a door
+     * @param headM height of the upper edge
+     */
     public record Opening(String name, OpeningKind kind, PlanPoint from, PlanPoint to, double sillM, double headM) {
 
         public Opening {
             name = Checks.text("An opening's name", name, LONGEST_NAME);
-            Checks.within("openings", "The sill of %s".formatted(name), sillM, -HIGHEST_CEILING_M, HIGHEST_CEILING_M, " m");
-            Checks.within("openings", "The head of %s".formatted(name), headM, -HIGHEST_CEILING_M, HIGHEST_CEILING_M, " m");
+            Checks.within(
+                    "openings", "The sill of %s".formatted(name), sillM, -HIGHEST_CEILING_M, HIGHEST_CEILING_M, " m");
+            Checks.within(
+                    "openings", "The head of %s".formatted(name), headM, -HIGHEST_CEILING_M, HIGHEST_CEILING_M, " m");
             if (headM <= sillM) {
-                throw new Refusal("openings", "%s has its head at or below its sill: give the upper edge as its head.".formatted(name));
+                throw new Refusal(
+                        "openings",
+                        "%s has its head at or below its sill: give the upper edge as its head.".formatted(name));
             }
             if (from.distanceM(to) == 0) {
                 throw new Refusal("openings", "%s has no width: give it two ends.".formatted(name));
@@ -61,7 +78,10 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
         }
     }
 
-    /** @param outline corners in order, three or more. @param heightM metres */
+    /**
+     * @param outline corners in order, three or more
+     * @param heightM metres
+     */
     public record Furniture(String name, List<PlanPoint> outline, double heightM) {
 
         public Furniture {
@@ -71,6 +91,12 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
                 throw new Refusal("%s needs three corners or more.".formatted(name));
             }
         }
+    }
+
+    /** What the place does not allow; empty when nothing was said. */
+    @Override
+    public List<Restriction> restrictions() {
+        return restrictions == null ? List.of() : restrictions;
     }
 
     public SetPlan {
@@ -90,20 +116,38 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
         Set<String> names = new HashSet<>();
         for (Landmark landmark : landmarks) {
             if (!names.add(landmark.name())) {
-                throw new Refusal("landmarks", "Two landmarks are called “%s”: give each its own name.".formatted(landmark.name()));
+                throw new Refusal(
+                        "landmarks",
+                        "Two landmarks are called “%s”: give each its own name.".formatted(landmark.name()));
             }
         }
     }
 
     /** A set of which no more is known than how it is drawn. */
-    public SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wall> walls, List<Opening> openings,
-            List<Furniture> furniture, List<Landmark> landmarks) {
+    public SetPlan(
+            @Nullable Double ceilingHeightM,
+            double northDeg,
+            List<Wall> walls,
+            List<Opening> openings,
+            List<Furniture> furniture,
+            List<Landmark> landmarks) {
         this(ceilingHeightM, northDeg, walls, openings, furniture, landmarks, null, null, null, null, null);
     }
 
     /** The same without the picture under it. */
     public SetPlan withoutUnderlay() {
-        return new SetPlan(ceilingHeightM, northDeg, walls, openings, furniture, landmarks, ceiling, floor, restrictions, null, site);
+        return new SetPlan(
+                ceilingHeightM,
+                northDeg,
+                walls,
+                openings,
+                furniture,
+                landmarks,
+                ceiling,
+                floor,
+                restrictions,
+                null,
+                site);
     }
 
     /** A bare room with a landmark in each corner, from (0, 0). Width along x, depth along y, metres. */
@@ -114,8 +158,14 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
         PlanPoint b = PlanPoint.of(widthM, 0);
         PlanPoint c = PlanPoint.of(widthM, depthM);
         PlanPoint d = PlanPoint.of(0, depthM);
-        return new SetPlan(ceilingHeightM, 0, List.of(Wall.of(List.of(a, b, c, d, a))), List.of(), List.of(),
-                List.of(new Landmark("near left corner", a), new Landmark("near right corner", b),
+        return new SetPlan(
+                ceilingHeightM,
+                0,
+                List.of(Wall.of(List.of(a, b, c, d, a))),
+                List.of(),
+                List.of(),
+                List.of(
+                        new Landmark("near left corner", a), new Landmark("near right corner", b),
                         new Landmark("far right corner", c), new Landmark("far left corner", d)));
     }
 
@@ -155,8 +205,12 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
 
     /** The walls as tapes meet them: a door is a way through, a window is not. */
     public Walls tapeWalls() {
-        return new Walls(walls.stream().map(Wall::points).toList(), openings.stream().filter(o -> o.kind() == OpeningKind.DOOR)
-                .map(o -> new Walls.Opening(o.from(), o.to())).toList());
+        return new Walls(
+                walls.stream().map(Wall::points).toList(),
+                openings.stream()
+                        .filter(o -> o.kind() == OpeningKind.DOOR)
+                        .map(o -> new Walls.Opening(o.from(), o.to()))
+                        .toList());
     }
 
     /**
@@ -167,9 +221,14 @@ public record SetPlan(@Nullable Double ceilingHeightM, double northDeg, List<Wal
     public void check(Placement placement, Place place) {
         Walls all = tapeWalls();
         if (!place.outside() && !all.encloses(place.point())) {
-            throw new Refusal("place", ("%s would stand %s outside the walls. Keep it inside, or mark it as outside "
-                    + "when it lights through a window.").formatted(placement.name(),
-                    Length.ofMetres(all.distanceM(place.point())).printMetric()));
+            throw new Refusal(
+                    "place",
+                    ("%s would stand %s outside the walls. Keep it inside, or mark it as outside "
+                                    + "when it lights through a window.")
+                            .formatted(
+                                    placement.name(),
+                                    Length.ofMetres(all.distanceM(place.point()))
+                                            .printMetric()));
         }
     }
 }

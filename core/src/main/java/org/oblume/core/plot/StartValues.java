@@ -14,6 +14,7 @@ public final class StartValues {
     private static final double DAYLIGHT_K = 5600;
     /** A grey day at a window, until it is metered. */
     private static final double OVERCAST_K = 6500;
+
     private static final double OVERCAST_LUX = 5000;
     private static final double FULL = 100;
     private static final double FPS = 24;
@@ -22,8 +23,7 @@ public final class StartValues {
     private static final double WIDE_OPEN_ENOUGH = Math.pow(2, 1.5);
     private static final double USUAL_ISO = 800;
 
-    private StartValues() {
-    }
+    private StartValues() {}
 
     /**
      * @param place where it is put
@@ -31,21 +31,36 @@ public final class StartValues {
      * @param mark key of a mark to aim at, or null: it then points up the plan, level
      * @param stack what it comes with: a cloth on a frame, what a net takes
      */
-    public static List<AttributeValue> of(Placement placement, Place place, double beamDeg, @Nullable String mark, Modifiers stack) {
-        List<AttributeValue> values = new ArrayList<>(List.of(SetStatus.ON, place, new Height(heightM(placement)),
+    public static List<AttributeValue> of(
+            Placement placement, Place place, double beamDeg, @Nullable String mark, Modifiers stack) {
+        List<AttributeValue> values = new ArrayList<>(List.of(
+                SetStatus.ON,
+                place,
+                new Height(heightM(placement)),
                 mark == null ? AimSetting.along(0, 0) : AimSetting.atMark(mark, EYES_M)));
         if (placement.kind().isLight()) {
-            values.addAll(List.of(new Level(FULL), new ColourTemperature(kelvin(placement.piece())), new Tint(0), new Beam(beamDeg),
-                    stack, Patch.BY_HAND));
+            values.addAll(List.of(
+                    new Level(FULL),
+                    new ColourTemperature(kelvin(placement.piece())),
+                    new Tint(0),
+                    new Beam(beamDeg),
+                    stack,
+                    Patch.BY_HAND));
         } else if (placement.kind().records(Attribute.MODIFIERS)) {
             values.add(stack);
         }
         if (placement.kind() == PlacementKind.DAYLIGHT) {
-            values.addAll(List.of(new ColourTemperature(OVERCAST_K), new Tint(0), new Daylight(OVERCAST_LUX, 0, null, null)));
+            values.addAll(
+                    List.of(new ColourTemperature(OVERCAST_K), new Tint(0), new Daylight(OVERCAST_LUX, 0, null, null)));
         }
         if (placement.kind() == PlacementKind.CAMERA) {
-            values.addAll(List.of(new Lens(NORMAL_LENS_MM), new Stop(WIDE_OPEN_ENOUGH), new Speed(USUAL_ISO),
-                    new Shutter(FPS, HALF_CIRCLE_DEG), new White(DAYLIGHT_K, 0), new LensNd(0)));
+            values.addAll(List.of(
+                    new Lens(NORMAL_LENS_MM),
+                    new Stop(WIDE_OPEN_ENOUGH),
+                    new Speed(USUAL_ISO),
+                    new Shutter(FPS, HALF_CIRCLE_DEG),
+                    new White(DAYLIGHT_K, 0),
+                    new LensNd(0)));
         }
         return values;
     }

@@ -13,6 +13,7 @@ public record Surface(double reflectance, double miredShift, double duvShift) {
 
     /** A wall of no known colour. */
     public static final Surface WALL = grey(0.5);
+
     public static final Surface CEILING = grey(0.7);
     public static final Surface FLOOR = grey(0.2);
     private static final double MOST_MIRED = 500;
@@ -24,7 +25,11 @@ public record Surface(double reflectance, double miredShift, double duvShift) {
         Checks.within("duvShift", "The tint shift of a surface", duvShift, -MOST_DUV, MOST_DUV, " Duv");
     }
 
-    /** A surface that leaves the colour as it is. @param reflectance 0 to 1 */
+    /**
+     * A surface that leaves the colour as it is.
+     *
+     * @param reflectance 0 to 1
+     */
     public static Surface grey(double reflectance) {
         return new Surface(reflectance, 0, 0);
     }

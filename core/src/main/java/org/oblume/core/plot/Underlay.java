@@ -21,7 +21,13 @@ public record Underlay(long picture, double widthPx, double heightPx, double met
         Checks.above0("underlay", "The picture's width", widthPx, " px");
         Checks.above0("underlay", "The picture's height", heightPx, " px");
         Checks.above0("underlay", "The picture's scale", metresPerPx, " m per px");
-        Checks.within("underlay", "The picture's size on the plan", Math.max(widthPx, heightPx) * metresPerPx, 0, LONGEST_M, " m");
+        Checks.within(
+                "underlay",
+                "The picture's size on the plan",
+                Math.max(widthPx, heightPx) * metresPerPx,
+                0,
+                LONGEST_M,
+                " m");
     }
 
     /**
@@ -36,10 +42,17 @@ public record Underlay(long picture, double widthPx, double heightPx, double met
         Checks.above0("distanceM", "The distance", distanceM, " m");
         double now = first.distanceM(second);
         if (now == 0) {
-            throw new Refusal("second", "Both points are the same: click two that are as far apart as you can measure.");
+            throw new Refusal(
+                    "second", "Both points are the same: click two that are as far apart as you can measure.");
         }
         double factor = distanceM / now;
-        return new Underlay(picture, widthPx, heightPx, metresPerPx * factor,
-                PlanPoint.of(first.xM() + (corner.xM() - first.xM()) * factor, first.yM() + (corner.yM() - first.yM()) * factor));
+        return new Underlay(
+                picture,
+                widthPx,
+                heightPx,
+                metresPerPx * factor,
+                PlanPoint.of(
+                        first.xM() + (corner.xM() - first.xM()) * factor,
+                        first.yM() + (corner.yM() - first.yM()) * factor));
     }
 }

@@ -21,7 +21,9 @@ public record White(double kelvin, double duv) implements AttributeValue {
     /** Reads {@code 4300} or {@code 4300 +0.002}. */
     public static White parse(String text) {
         String[] parts = text.strip().split("[,;\\s]+(?=[+−-])", 2);
-        return new White(Kelvin.parse(parts[0]).value(), parts.length < 2 ? 0 : Duv.parse(parts[1]).value());
+        return new White(
+                Kelvin.parse(parts[0]).value(),
+                parts.length < 2 ? 0 : Duv.parse(parts[1]).value());
     }
 
     public CameraWhite camera() {

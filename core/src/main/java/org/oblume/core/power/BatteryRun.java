@@ -15,6 +15,7 @@ public record BatteryRun(double drawWatts, double hours) {
 
     /** Part of the capacity on the label that can be counted on. */
     public static final double DEFAULT_USABLE = 0.9;
+
     private static final double FULL = 100;
 
     /**
@@ -26,8 +27,8 @@ public record BatteryRun(double drawWatts, double hours) {
      * @param idleWatts drawn when it is on and dark, 0 to watts; a filament has none
      * @throws Refusal when nothing is drawn
      */
-    public static BatteryRun of(double wattHours, double usable, double watts, double idleWatts, Percent level,
-            LevelCurve curve) {
+    public static BatteryRun of(
+            double wattHours, double usable, double watts, double idleWatts, Percent level, LevelCurve curve) {
         Checks.above0("wattHours", "The battery's capacity", wattHours, " Wh");
         Checks.fraction("usable", "The usable part", usable);
         Checks.notBelow0("watts", "The power", watts, " W");
@@ -37,7 +38,8 @@ public record BatteryRun(double drawWatts, double hours) {
         }
         double draw = curve.drawWatts(watts, idleWatts, level.value() / FULL);
         if (!(draw > 0)) {
-            throw new Refusal("levelPercent", "It draws nothing at that level: the battery lasts. Give a level above 0.");
+            throw new Refusal(
+                    "levelPercent", "It draws nothing at that level: the battery lasts. Give a level above 0.");
         }
         return new BatteryRun(draw, wattHours * usable / draw);
     }

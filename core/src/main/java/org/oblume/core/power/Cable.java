@@ -18,7 +18,11 @@ public record Cable(double lengthM, double areaMm2) {
         Checks.above0("areaMm2", "The cable's cross section", areaMm2, " mm²");
     }
 
-    /** Voltage lost on the way there and back, {@code 2·L·I·0.0175/A}, volts. @param amps 0 or more */
+    /**
+     * Voltage lost on the way there and back, {@code 2·L·I·0.0175/A}, volts.
+     *
+     * @param amps 0 or more
+     */
     public double dropVolts(double amps) {
         return 2 * lengthM * Checks.notBelow0("amps", "The current", amps, " A") * RESISTIVITY / areaMm2;
     }

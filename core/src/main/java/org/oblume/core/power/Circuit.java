@@ -18,7 +18,8 @@ public record Circuit(String name, double breakerAmps, @Nullable Integer phase, 
     public Circuit {
         Checks.above0("breakerAmps", "The breaker of %s".formatted(name), breakerAmps, " A");
         if (phase != null && (phase < 1 || phase > PHASES)) {
-            throw new Refusal("phase", "%s: the phase is 1, 2 or 3; leave it empty where there is only one.".formatted(name));
+            throw new Refusal(
+                    "phase", "%s: the phase is 1, 2 or 3; leave it empty where there is only one.".formatted(name));
         }
         loads = List.copyOf(loads);
     }

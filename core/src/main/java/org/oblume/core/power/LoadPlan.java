@@ -21,8 +21,7 @@ public record LoadPlan(List<LoadedCircuit> circuits, List<Double> phaseAmps, dou
      * @param utilisation {@code amps / limitAmps}
      * @param over whether it draws more than its limit
      */
-    public record LoadedCircuit(String name, double amps, double limitAmps, double utilisation, boolean over) {
-    }
+    public record LoadedCircuit(String name, double amps, double limitAmps, double utilisation, boolean over) {}
 
     /**
      * @param volts above 0
@@ -39,8 +38,12 @@ public record LoadPlan(List<LoadedCircuit> circuits, List<Double> phaseAmps, dou
         }
         double mean = Arrays.stream(phases).sum() / phases.length;
         double most = Arrays.stream(phases).max().orElse(0);
-        return new LoadPlan(circuits.stream().map(circuit -> loaded(circuit, volts, continuousFraction)).toList(),
-                Arrays.stream(phases).boxed().toList(), mean == 0 ? 0 : (most - mean) / mean);
+        return new LoadPlan(
+                circuits.stream()
+                        .map(circuit -> loaded(circuit, volts, continuousFraction))
+                        .toList(),
+                Arrays.stream(phases).boxed().toList(),
+                mean == 0 ? 0 : (most - mean) / mean);
     }
 
     private static LoadedCircuit loaded(Circuit circuit, double volts, double continuousFraction) {

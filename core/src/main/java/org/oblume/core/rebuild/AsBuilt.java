@@ -9,25 +9,25 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.Walls;
 import org.oblume.core.photometry.Calibration;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Stops;
 
 /**
@@ -48,22 +48,35 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
      * @param fit where the recorded plan lies on that set's
      * @param instead what is not as recorded
      */
-    public static AsBuilt of(SceneRecord recorded, ShotState shot, SetPlan set, PlanFit fit, Collection<Deviation> instead) {
+    public static AsBuilt of(
+            SceneRecord recorded, ShotState shot, SetPlan set, PlanFit fit, Collection<Deviation> instead) {
         Map<String, Piece> pieces = new LinkedHashMap<>();
         List<Knot> own = new ArrayList<>();
         for (Deviation one : instead) {
             if (one.piece() != null) {
                 pieces.put(one.placement(), one.piece());
             }
-            one.values().forEach(v -> own.add(new Knot(shot.slate(), one.placement(), v, new Attribution(null, one.why(), "rebuild", Instant.EPOCH, 0))));
+            one.values()
+                    .forEach(v -> own.add(new Knot(
+                            shot.slate(),
+                            one.placement(),
+                            v,
+                            new Attribution(null, one.why(), "rebuild", Instant.EPOCH, 0))));
         }
-        List<Placement> placements = recorded.placements().stream().map(p -> with(p, pieces.get(p.key()))).toList();
+        List<Placement> placements = recorded.placements().stream()
+                .map(p -> with(p, pieces.get(p.key())))
+                .toList();
         List<Knot> knots = new ArrayList<>();
         for (Placement placement : placements) {
-            shot.knots(placement.key()).stream().map(k -> new Knot(k.slate(), k.placement(), fitted(k.value(), fit), k.attribution())).forEach(knots::add);
+            shot.knots(placement.key()).stream()
+                    .map(k -> new Knot(k.slate(), k.placement(), fitted(k.value(), fit), k.attribution()))
+                    .forEach(knots::add);
         }
         knots.addAll(own);
-        return new AsBuilt(SceneRecord.of(set, placements, recorded.book()), ShotState.of(shot.slate(), knots), Set.copyOf(pieces.keySet()));
+        return new AsBuilt(
+                SceneRecord.of(set, placements, recorded.book()),
+                ShotState.of(shot.slate(), knots),
+                Set.copyOf(pieces.keySet()));
     }
 
     /** Of what was found at the meter, what still says something here: nothing of a unit that another one stands in for. */
@@ -74,8 +87,17 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
     }
 
     private static Placement with(Placement placement, @Nullable Piece piece) {
-        return piece == null ? placement : new Placement(placement.key(), placement.name(), placement.kind(), placement.role(), placement.motivation(), piece,
-                placement.group(), placement.locked());
+        return piece == null
+                ? placement
+                : new Placement(
+                        placement.key(),
+                        placement.name(),
+                        placement.kind(),
+                        placement.role(),
+                        placement.motivation(),
+                        piece,
+                        placement.group(),
+                        placement.locked());
     }
 
     private static AttributeValue fitted(AttributeValue value, PlanFit fit) {
@@ -84,7 +106,8 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
             return new Place(here.xM(), here.yM(), place.outside());
         }
         if (value instanceof AimSetting pointing && pointing.bearingDeg() != null && pointing.tiltDeg() != null) {
-            return AimSetting.along(fit.bearing(Bearing.ofDegrees(pointing.bearingDeg())).degrees(), pointing.tiltDeg());
+            return AimSetting.along(
+                    fit.bearing(Bearing.ofDegrees(pointing.bearingDeg())).degrees(), pointing.tiltDeg());
         }
         return value;
     }
@@ -95,16 +118,20 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
      * @param placement key of what does not fit
      * @param words what is in the way and what could be done
      */
-    public record Misfit(String placement, Phrase words) {
-    }
+    public record Misfit(String placement, Phrase words) {}
 
     /** What does not fit: walls, ceiling, throws, the camera's view; in the scene's order. */
     public List<Misfit> misfits() {
         List<Misfit> all = new ArrayList<>();
         for (Placement placement : scene.placements()) {
             if (state.isOnSet(placement.key()) && placement.kind() != PlacementKind.DAYLIGHT) {
-                state.value(placement.key(), Place.class).flatMap(place -> misfit(placement, place)).map(words -> new Misfit(placement.key(), words)).ifPresent(all::add);
-                tooHigh(placement).map(words -> new Misfit(placement.key(), words)).ifPresent(all::add);
+                state.value(placement.key(), Place.class)
+                        .flatMap(place -> misfit(placement, place))
+                        .map(words -> new Misfit(placement.key(), words))
+                        .ifPresent(all::add);
+                tooHigh(placement)
+                        .map(words -> new Misfit(placement.key(), words))
+                        .ifPresent(all::add);
             }
         }
         return all;
@@ -113,18 +140,28 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
     private Optional<Phrase> misfit(Placement placement, Place place) {
         Walls walls = scene.set().tapeWalls();
         boolean inside = walls.encloses(place.point());
-        Optional<String> mark = state.value(placement.key(), AimSetting.class).map(AimSetting::mark).filter(state::isOnSet);
-        Optional<PlanPoint> aimed = mark.flatMap(m -> state.value(m, Place.class)).map(Place::point);
+        Optional<String> mark = state.value(placement.key(), AimSetting.class)
+                .map(AimSetting::mark)
+                .filter(state::isOnSet);
+        Optional<PlanPoint> aimed =
+                mark.flatMap(m -> state.value(m, Place.class)).map(Place::point);
         if (!inside && !place.outside()) {
-            Phrase out = Phrase.format(placement.name() + " would stand %s outside the walls.", Phrase.of(Length.ofMetres(walls.distanceM(place.point()))));
-            return Optional.of(aimed.filter(walls::encloses).map(to -> Phrase.format("%s %s", out, nearest(placement, place.point(), to, walls))).orElse(out));
+            Phrase out = Phrase.format(
+                    placement.name() + " would stand %s outside the walls.",
+                    Phrase.of(Length.ofMetres(walls.distanceM(place.point()))));
+            return Optional.of(aimed.filter(walls::encloses)
+                    .map(to -> Phrase.format("%s %s", out, nearest(placement, place.point(), to, walls)))
+                    .orElse(out));
         }
         if (inside && place.outside() && !scene.set().walls().isEmpty()) {
-            return Optional.of(Phrase.of("%s is recorded outside and would stand inside the walls here.".formatted(placement.name())));
+            return Optional.of(Phrase.of(
+                    "%s is recorded outside and would stand inside the walls here.".formatted(placement.name())));
         }
         return aimed.filter(to -> !place.outside() && walls.between(place.point(), to))
-                .map(to -> Phrase.of(placement.kind() == PlacementKind.CAMERA ? "A wall stands in the camera’s view of %s.".formatted(name(mark))
-                        : "A wall stands between %s and %s.".formatted(placement.name(), name(mark))));
+                .map(to -> Phrase.of(
+                        placement.kind() == PlacementKind.CAMERA
+                                ? "A wall stands in the camera’s view of %s.".formatted(name(mark))
+                                : "A wall stands between %s and %s.".formatted(placement.name(), name(mark))));
     }
 
     private String name(Optional<String> mark) {
@@ -137,8 +174,10 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
         double out = 1;
         for (int i = 0; i < HALVINGS; i++) {
             double middle = (in + out) / 2;
-            PlanPoint at = PlanPoint.of(mark.xM() + (from.xM() - mark.xM()) * middle, mark.yM() + (from.yM() - mark.yM()) * middle);
-            boolean free = walls.encloses(at) && walls.distanceM(at) >= placement.piece().widthM() / 2;
+            PlanPoint at = PlanPoint.of(
+                    mark.xM() + (from.xM() - mark.xM()) * middle, mark.yM() + (from.yM() - mark.yM()) * middle);
+            boolean free = walls.encloses(at)
+                    && walls.distanceM(at) >= placement.piece().widthM() / 2;
             in = free ? middle : in;
             out = free ? out : middle;
         }
@@ -146,18 +185,32 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
         if (in <= 0) {
             return Phrase.of("There is no room for it between the wall and its mark.");
         }
-        Phrase room = Phrase.format("There is room for a throw of %s, recorded %s", Phrase.of(Length.ofMetres(throwM * in)), Phrase.of(Length.ofMetres(throwM)));
-        return placement.kind().isLight() ? Phrase.format("%s: about %s stop over on the mark there.", room,
-                Phrase.of(Stops.of(-2 * Stops.fromRatio(in).value()).inTenths())) : Phrase.format("%s.", room);
+        Phrase room = Phrase.format(
+                "There is room for a throw of %s, recorded %s",
+                Phrase.of(Length.ofMetres(throwM * in)), Phrase.of(Length.ofMetres(throwM)));
+        return placement.kind().isLight()
+                ? Phrase.format(
+                        "%s: about %s stop over on the mark there.",
+                        room,
+                        Phrase.of(Stops.of(-2 * Stops.fromRatio(in).value()).inTenths()))
+                : Phrase.format("%s.", room);
     }
 
     private Optional<Phrase> tooHigh(Placement placement) {
         Double ceiling = scene.set().ceilingHeightM();
-        boolean inside = state.value(placement.key(), Place.class).map(p -> scene.set().tapeWalls().encloses(p.point())).orElse(false);
-        double half = placement.kind() == PlacementKind.MARK || placement.kind() == PlacementKind.CAMERA ? 0 : placement.piece().tallM() / 2;
-        return ceiling == null || !inside ? Optional.empty() : state.value(placement.key(), Height.class).filter(h -> h.heightM() + half > ceiling)
-                .map(h -> Phrase.format(placement.name() + " at %s does not go under this ceiling of %s.", Phrase.of(Length.ofMetres(h.heightM())),
-                        Phrase.of(Length.ofMetres(ceiling))));
+        boolean inside = state.value(placement.key(), Place.class)
+                .map(p -> scene.set().tapeWalls().encloses(p.point()))
+                .orElse(false);
+        double half = placement.kind() == PlacementKind.MARK || placement.kind() == PlacementKind.CAMERA
+                ? 0
+                : placement.piece().tallM() / 2;
+        return ceiling == null || !inside
+                ? Optional.empty()
+                : state.value(placement.key(), Height.class)
+                        .filter(h -> h.heightM() + half > ceiling)
+                        .map(h -> Phrase.format(
+                                placement.name() + " at %s does not go under this ceiling of %s.",
+                                Phrase.of(Length.ofMetres(h.heightM())),
+                                Phrase.of(Length.ofMetres(ceiling))));
     }
-
 }

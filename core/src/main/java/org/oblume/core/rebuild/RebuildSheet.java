@@ -11,13 +11,13 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.TapePair;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Refusal;
 
@@ -26,10 +26,10 @@ public final class RebuildSheet {
 
     /** A lamp that cannot be dialled above this colour is taken to have a hot filament, kelvin (model). */
     private static final double FILAMENT_UP_TO_K = 3400;
+
     private static final double HOT_FROM_W = 150;
 
-    private RebuildSheet() {
-    }
+    private RebuildSheet() {}
 
     /**
      * @param placements of the scene, in its own order, which holds within a role
@@ -39,8 +39,8 @@ public final class RebuildSheet {
         return placements.stream()
                 .filter(p -> state.isOnSet(p.key()) && p.kind() != PlacementKind.DAYLIGHT)
                 .sorted(Comparator.comparingInt(p -> order.rank(p.role())))
-                .map(p -> new RebuildStep(p, tapes(set, state, p.key()).orElse(null), cautions(p, state),
-                        newestChange(p, state)))
+                .map(p -> new RebuildStep(
+                        p, tapes(set, state, p.key()).orElse(null), cautions(p, state), newestChange(p, state)))
                 .toList();
     }
 
@@ -71,20 +71,30 @@ public final class RebuildSheet {
             cautions.add("Outside: keep cable joints dry and off the ground; wind takes stands. Ask the electrician.");
         }
         Double highest = placement.piece().highestKelvin();
-        boolean hot = highest != null && highest <= FILAMENT_UP_TO_K && placement.piece().watts() >= HOT_FROM_W;
+        boolean hot = highest != null
+                && highest <= FILAMENT_UP_TO_K
+                && placement.piece().watts() >= HOT_FROM_W;
         if (hot) {
             cautions.add("Hot lamp: clear of cloth, gel and sprinklers. Let it cool before it is moved.");
         }
-        if (hot && state.value(placement.key(), Modifiers.class).map(m -> !m.items().isEmpty()).orElse(false)) {
+        if (hot
+                && state.value(placement.key(), Modifiers.class)
+                        .map(m -> !m.items().isEmpty())
+                        .orElse(false)) {
             cautions.add("Keep gel and cloth off the hot front.");
         }
         return cautions;
     }
 
     private static Instant newestChange(Placement placement, ShotState state) {
-        @Nullable String mark = state.value(placement.key(), AimSetting.class).map(AimSetting::mark).orElse(null);
+        @Nullable
+        String mark = state.value(placement.key(), AimSetting.class)
+                .map(AimSetting::mark)
+                .orElse(null);
         Stream<Knot> aimedAt = mark == null ? Stream.of() : state.knot(mark, Attribute.PLACE).stream();
-        return Stream.concat(state.knots(placement.key()).stream(), aimedAt).map(k -> k.attribution().at())
-                .max(Comparator.naturalOrder()).orElse(Instant.EPOCH);
+        return Stream.concat(state.knots(placement.key()).stream(), aimedAt)
+                .map(k -> k.attribution().at())
+                .max(Comparator.naturalOrder())
+                .orElse(Instant.EPOCH);
     }
 }

@@ -15,10 +15,18 @@ import org.oblume.core.plot.Piece;
  * @param softness doublings of the size that the mark sees; below 0 it is harder
  * @param givenUp what is not the same, a few words each
  */
-public record Substitute(Piece piece, List<AttributeValue> values, double stops, double mired, double duv, double softness, List<String> givenUp) {
+public record Substitute(
+        Piece piece,
+        List<AttributeValue> values,
+        double stops,
+        double mired,
+        double duv,
+        double softness,
+        List<String> givenUp) {
 
     /** What is good enough for a substitute: a tenth of a stop and 5 mired. */
     private static final double STOPS = 0.1;
+
     private static final double MIRED = 5;
     private static final double DUV = 0.003;
     private static final double SOFTNESS = 0.5;
@@ -35,6 +43,10 @@ public record Substitute(Piece piece, List<AttributeValue> values, double stops,
 
     /** How far it is from the light that is wanted; each of the parts counts by what is good enough of it. */
     double cost() {
-        return Math.abs(stops) / STOPS + Math.abs(mired) / MIRED + Math.abs(duv) / DUV + Math.abs(softness) / SOFTNESS + 0.2 * givenUp.size();
+        return Math.abs(stops) / STOPS
+                + Math.abs(mired) / MIRED
+                + Math.abs(duv) / DUV
+                + Math.abs(softness) / SOFTNESS
+                + 0.2 * givenUp.size();
     }
 }

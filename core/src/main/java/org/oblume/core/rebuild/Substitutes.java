@@ -44,6 +44,7 @@ public final class Substitutes {
     private static final int MOST = 5;
     /** What a Duv counts beside a mired when filters are chosen. */
     private static final double MIRED_PER_DUV = 1000;
+
     private static final double TELLS_MIRED = 1;
     private static final double TELLS_DUV = 0.0005;
     private static final double TELLS_STOPS = 0.05;
@@ -59,24 +60,36 @@ public final class Substitutes {
     private final double wantedMired;
     private final double wantedDuv;
 
-    private Substitutes(AsBuilt built, String key, Calibration found, Set<String> missing, Collection<StockItem> stock) {
+    private Substitutes(
+            AsBuilt built, String key, Calibration found, Set<String> missing, Collection<StockItem> stock) {
         this.built = built;
         ShotState state = built.state();
         this.light = built.scene().placement(key);
         if (!light.kind().isLight()) {
-            throw new Refusal("%s is no light that something of the kit could stand in for: put up what is like it, and say so.".formatted(light.name()));
+            throw new Refusal(
+                    "%s is no light that something of the kit could stand in for: put up what is like it, and say so."
+                            .formatted(light.name()));
         }
         this.mark = Trial.mark(built.scene(), state, key);
         Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
-        double dialled = state.value(key, ColourTemperature.class).orElseThrow(() -> new Refusal("%s: its colour is not recorded.".formatted(light.name()))).kelvin();
+        double dialled = state.value(key, ColourTemperature.class)
+                .orElseThrow(() -> new Refusal("%s: its colour is not recorded.".formatted(light.name())))
+                .kelvin();
         double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
         this.wantedMired = Kelvin.of(dialled).mired() + stack.effect().mired().value();
         this.wantedDuv = tint + stack.effect().duv();
-        this.left = stack.items().stream().filter(m -> !missing.contains(m.name())).toList();
-        this.corrections = corrections(stock.stream().filter(s -> s.kind() == StockKind.CORRECTION || s.kind() == StockKind.TINT)
-                .filter(s -> !missing.contains(s.name())).map(Modifier::of).toList());
-        MarkLight.SourceAtMark seen = seen(light, state.knots(key).stream().map(k -> k.value()).toList()).filter(f -> f.facingLux() > 0)
-                .orElseThrow(() -> new Refusal("%s gives nothing on the mark as recorded: there is nothing to reach.".formatted(light.name())));
+        this.left =
+                stack.items().stream().filter(m -> !missing.contains(m.name())).toList();
+        this.corrections = corrections(stock.stream()
+                .filter(s -> s.kind() == StockKind.CORRECTION || s.kind() == StockKind.TINT)
+                .filter(s -> !missing.contains(s.name()))
+                .map(Modifier::of)
+                .toList());
+        MarkLight.SourceAtMark seen = seen(
+                        light, state.knots(key).stream().map(k -> k.value()).toList())
+                .filter(f -> f.facingLux() > 0)
+                .orElseThrow(() -> new Refusal("%s gives nothing on the mark as recorded: there is nothing to reach."
+                        .formatted(light.name())));
         this.wantedLux = seen.facingLux() * found.k();
         this.wantedSizeDeg = seen.angularSizeDeg();
     }
@@ -91,9 +104,19 @@ public final class Substitutes {
      * @return at most five, the best first; none of two that are of one kind
      * @throws Refusal when it is no light, or gives nothing on its mark as recorded
      */
-    public static List<Substitute> of(AsBuilt built, String key, Calibration found, Set<String> missing, Collection<Piece> units, Collection<StockItem> stock) {
+    public static List<Substitute> of(
+            AsBuilt built,
+            String key,
+            Calibration found,
+            Set<String> missing,
+            Collection<Piece> units,
+            Collection<StockItem> stock) {
         Substitutes search = new Substitutes(built, key, found, missing, stock);
-        return units.stream().flatMap(unit -> search.with(unit).stream()).sorted(Comparator.comparingDouble(Substitute::cost)).limit(MOST).toList();
+        return units.stream()
+                .flatMap(unit -> search.with(unit).stream())
+                .sorted(Comparator.comparingDouble(Substitute::cost))
+                .limit(MOST)
+                .toList();
     }
 
     private Optional<Substitute> with(Piece unit) {
@@ -107,7 +130,9 @@ public final class Substitutes {
         Extra hung = corrections.get(0);
         double best = Double.MAX_VALUE;
         for (Extra extra : corrections) {
-            double off = Math.abs(residualMired(extra, lowest, highest)) + Math.abs(residualDuv(extra, reach)) * MIRED_PER_DUV + extra.price;
+            double off = Math.abs(residualMired(extra, lowest, highest))
+                    + Math.abs(residualDuv(extra, reach)) * MIRED_PER_DUV
+                    + extra.price;
             if (off < best) {
                 best = off;
                 hung = extra;
@@ -118,35 +143,68 @@ public final class Substitutes {
         return settle(unit, lamp, hung, new Modifiers(stack), lowest, highest, reach);
     }
 
-    private Optional<Substitute> settle(Piece unit, Lamp lamp, Extra extra, Modifiers stack, double lowest, double highest, double reach) {
+    private Optional<Substitute> settle(
+            Piece unit, Lamp lamp, Extra extra, Modifiers stack, double lowest, double highest, double reach) {
         double mired = wantedMired - extra.mired;
-        double dial = Kelvin.MIRED_PRODUCT / Math.max(Kelvin.MIRED_PRODUCT / highest, Math.min(Kelvin.MIRED_PRODUCT / lowest, mired));
+        double dial = Kelvin.MIRED_PRODUCT
+                / Math.max(Kelvin.MIRED_PRODUCT / highest, Math.min(Kelvin.MIRED_PRODUCT / lowest, mired));
         double tint = Math.max(-reach, Math.min(reach, wantedDuv - extra.duv));
-        double recordedBeam = built.state().value(light.key(), Beam.class).map(Beam::beamDeg).orElse(lamp.optics().floodBeamDeg());
-        double beam = Math.max(lamp.optics().spotBeamDeg(), Math.min(lamp.optics().floodBeamDeg(), recordedBeam));
-        Placement other = new Placement(light.key(), light.name(), light.kind(), light.role(), light.motivation(), unit, light.group(), light.locked());
+        double recordedBeam = built.state()
+                .value(light.key(), Beam.class)
+                .map(Beam::beamDeg)
+                .orElse(lamp.optics().floodBeamDeg());
+        double beam =
+                Math.max(lamp.optics().spotBeamDeg(), Math.min(lamp.optics().floodBeamDeg(), recordedBeam));
+        Placement other = new Placement(
+                light.key(),
+                light.name(),
+                light.kind(),
+                light.role(),
+                light.motivation(),
+                unit,
+                light.group(),
+                light.locked());
         try {
-            List<AttributeValue> values = List.of(new Level(FULL), new ColourTemperature(round(dial, 10)), new Tint(Math.round(tint * 1e4) / 1e4), new Beam(beam), stack);
+            List<AttributeValue> values = List.of(
+                    new Level(FULL),
+                    new ColourTemperature(round(dial, 10)),
+                    new Tint(Math.round(tint * 1e4) / 1e4),
+                    new Beam(beam),
+                    stack);
             return seen(other, values).filter(full -> full.facingLux() > 0).map(full -> {
                 double output = wantedLux / full.facingLux();
-                double level = output >= 1 ? FULL : Math.max(lamp.lowestPercent(), Math.round(lamp.curve().level(output) * FULL * 10) / 10.0);
-                double stops = Stops.fromRatio(full.facingLux() * lamp.curve().output(level / FULL) / wantedLux).value();
+                double level = output >= 1
+                        ? FULL
+                        : Math.max(lamp.lowestPercent(), Math.round(lamp.curve().level(output) * FULL * 10) / 10.0);
+                double stops = Stops.fromRatio(full.facingLux() * lamp.curve().output(level / FULL) / wantedLux)
+                        .value();
                 double miredOff = residualMired(extra, lowest, highest);
                 double duvOff = residualDuv(extra, reach);
-                double softness = wantedSizeDeg > 0 && full.angularSizeDeg() > 0 ? Stops.fromRatio(full.angularSizeDeg() / wantedSizeDeg).value() : 0;
+                double softness = wantedSizeDeg > 0 && full.angularSizeDeg() > 0
+                        ? Stops.fromRatio(full.angularSizeDeg() / wantedSizeDeg).value()
+                        : 0;
                 List<AttributeValue> set = new ArrayList<>(values);
                 set.set(0, new Level(level));
-                return new Substitute(unit, set, stops, miredOff, duvOff, softness, givenUp(unit, lamp, stops, miredOff, duvOff, softness, extra.filters));
+                return new Substitute(
+                        unit,
+                        set,
+                        stops,
+                        miredOff,
+                        duvOff,
+                        softness,
+                        givenUp(unit, lamp, stops, miredOff, duvOff, softness, extra.filters));
             });
         } catch (Refusal cannotBeSet) {
             return Optional.empty();
         }
     }
 
-    private List<String> givenUp(Piece unit, Lamp lamp, double stops, double mired, double duv, double softness, List<Modifier> extra) {
+    private List<String> givenUp(
+            Piece unit, Lamp lamp, double stops, double mired, double duv, double softness, List<Modifier> extra) {
         List<String> all = new ArrayList<>();
         if (Math.abs(stops) >= TELLS_STOPS) {
-            all.add("%s stop %s".formatted(Stops.of(Math.abs(stops)).inTenths(), stops < 0 ? "short" : "over at its lowest level"));
+            all.add("%s stop %s"
+                    .formatted(Stops.of(Math.abs(stops)).inTenths(), stops < 0 ? "short" : "over at its lowest level"));
         }
         if (Math.abs(mired) >= TELLS_MIRED) {
             all.add("%d mired %s".formatted(Math.round(Math.abs(mired)), mired > 0 ? "warmer" : "cooler"));
@@ -155,16 +213,21 @@ public final class Substitutes {
             all.add("Duv %s more %s".formatted(Duv.print(Math.abs(duv)), duv > 0 ? "green" : "magenta"));
         }
         if (Math.abs(softness) >= TELLS_SIZE) {
-            all.add("%s: %s times the size seen".formatted(softness < 0 ? "harder" : "softer", Numbers.fixed(Math.pow(2, softness), 1)));
+            all.add("%s: %s times the size seen"
+                    .formatted(softness < 0 ? "harder" : "softer", Numbers.fixed(Math.pow(2, softness), 1)));
         }
         if (!extra.isEmpty()) {
             all.add("needs %s".formatted(extra.stream().map(Modifier::name).collect(Collectors.joining(" and "))));
         }
         if (unit.watts() > light.piece().watts()) {
-            all.add("draws %d W for %d W".formatted(Math.round(unit.watts()), Math.round(light.piece().watts())));
+            all.add("draws %d W for %d W"
+                    .formatted(
+                            Math.round(unit.watts()), Math.round(light.piece().watts())));
         }
         @Nullable Lamp was = light.piece().lamp();
-        if (was != null && !lamp.upkeep().noise().equals(was.upkeep().noise()) && !lamp.upkeep().noise().equals("silent")) {
+        if (was != null
+                && !lamp.upkeep().noise().equals(was.upkeep().noise())
+                && !lamp.upkeep().noise().equals("silent")) {
             all.add("heard: %s".formatted(lamp.upkeep().noise()));
         }
         return all;
@@ -172,11 +235,21 @@ public final class Substitutes {
 
     /** What the mark sees of it alone, with these values in the place of its own; empty when it does not reach the mark. */
     private Optional<MarkLight.SourceAtMark> seen(Placement piece, List<AttributeValue> values) {
-        AsBuilt other = AsBuilt.of(built.scene(), built.state(), built.scene().set(), PlanFit.NONE,
+        AsBuilt other = AsBuilt.of(
+                built.scene(),
+                built.state(),
+                built.scene().set(),
+                PlanFit.NONE,
                 List.of(new Deviation(piece.key(), piece.piece(), values, "tried")));
-        Set<String> others = other.scene().placements().stream().map(Placement::key).filter(k -> !k.equals(piece.key())).collect(Collectors.toSet());
-        ShotLighting alone = ShotLighting.of(other.scene().set(), other.scene().placements(), other.state(), others, Map.of());
-        return alone.lights().isEmpty() ? Optional.empty() : alone.mark(mark).map(m -> m.sources().get(0));
+        Set<String> others = other.scene().placements().stream()
+                .map(Placement::key)
+                .filter(k -> !k.equals(piece.key()))
+                .collect(Collectors.toSet());
+        ShotLighting alone =
+                ShotLighting.of(other.scene().set(), other.scene().placements(), other.state(), others, Map.of());
+        return alone.lights().isEmpty()
+                ? Optional.empty()
+                : alone.mark(mark).map(m -> m.sources().get(0));
     }
 
     private double residualMired(Extra extra, double lowest, double highest) {
@@ -189,13 +262,22 @@ public final class Substitutes {
         return Math.max(-reach, Math.min(reach, needed)) - needed;
     }
 
-    /** Filters on top of what is left of the stack. @param mired of all of it. @param duv of all of it. @param price each sheet and each stop counts a mired */
-    private record Extra(List<Modifier> filters, double mired, double duv, double price) {
-    }
+    /**
+     * Filters on top of what is left of the stack.
+     *
+     * @param mired of all of it
+     * @param duv of all of it
+     * @param price each sheet and each stop counts a mired
+     */
+    private record Extra(List<Modifier> filters, double mired, double duv, double price) {}
 
     private Extra extra(List<Modifier> filters) {
-        return new Extra(filters, left.stream().mapToDouble(Modifier::miredShift).sum() + filters.stream().mapToDouble(Modifier::miredShift).sum(),
-                left.stream().mapToDouble(Modifier::duvShift).sum() + filters.stream().mapToDouble(Modifier::duvShift).sum(),
+        return new Extra(
+                filters,
+                left.stream().mapToDouble(Modifier::miredShift).sum()
+                        + filters.stream().mapToDouble(Modifier::miredShift).sum(),
+                left.stream().mapToDouble(Modifier::duvShift).sum()
+                        + filters.stream().mapToDouble(Modifier::duvShift).sum(),
                 filters.stream().mapToDouble(m -> 1 + m.stops()).sum());
     }
 

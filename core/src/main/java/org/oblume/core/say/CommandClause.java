@@ -9,23 +9,23 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lamp;
-import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.LensNd;
+import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Shutter;
 import org.oblume.core.plot.Speed;
-import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Stop;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.plot.White;
@@ -55,9 +55,14 @@ final class CommandClause {
         this.words = words;
     }
 
-    /** Takes one thing from the words. @return whether anything was understood */
+    /**
+     * Takes one thing from the words.
+     *
+     * @return whether anything was understood
+     */
     boolean read() {
-        return status() || side() || figure() || more() || moved() || sent() || aimed() || dressed() || dialled() || camera();
+        return status() || side() || figure() || more() || moved() || sent() || aimed() || dressed() || dialled()
+                || camera();
     }
 
     /** On which side of the walls it stands, on purpose. */
@@ -99,12 +104,18 @@ final class CommandClause {
         for (String text : List.of(two, one)) {
             if (text.matches("[\\d.,]+ ?(%|percent)")) {
                 words.skip(text.contains(" ") ? 2 : 1);
-                line.put(about, new Level(Percent.parse(text.replaceAll(" ?percent", "%")).value()));
+                line.put(
+                        about,
+                        new Level(
+                                Percent.parse(text.replaceAll(" ?percent", "%")).value()));
                 return true;
             }
             if (text.matches("\\d{4,5} ?(k|kelvin)?") && about.kind() != PlacementKind.CAMERA) {
                 words.skip(text.contains(" ") ? 2 : 1);
-                line.put(about, new ColourTemperature(Kelvin.parse(text.replaceAll("[^0-9]", "")).value()));
+                line.put(
+                        about,
+                        new ColourTemperature(
+                                Kelvin.parse(text.replaceAll("[^0-9]", "")).value()));
                 return true;
             }
         }
@@ -172,8 +183,12 @@ final class CommandClause {
         double level = line.value(about.key(), Level.class).map(Level::percent).orElse(FULL);
         double output = curve.output(level / FULL) * Stops.of(stops).ratio();
         if (output > 1 + 1e-9) {
-            throw new Refusal("%s at %s has only %s stops to full: it would be short by %s.".formatted(about.name(), new Level(level).say(),
-                    curve.headroom(level / FULL).inTenths(), Stops.fromRatio(output).inTenths()));
+            throw new Refusal("%s at %s has only %s stops to full: it would be short by %s."
+                    .formatted(
+                            about.name(),
+                            new Level(level).say(),
+                            curve.headroom(level / FULL).inTenths(),
+                            Stops.fromRatio(output).inTenths()));
         }
         line.put(about, new Level(Math.round(FULL * curve.level(Math.min(1, output)) * 10) / 10.0));
     }
@@ -194,7 +209,8 @@ final class CommandClause {
         }
         for (String point : List.of("north", "east", "south", "west")) {
             if (words.take(point)) {
-                double bearing = 90 * List.of("north", "east", "south", "west").indexOf(point) + line.recording().set().northDeg();
+                double bearing = 90 * List.of("north", "east", "south", "west").indexOf(point)
+                        + line.recording().set().northDeg();
                 put(Direction.of(Bearing.ofDegrees(bearing), 0).from(place(), asked()));
                 return true;
             }
@@ -213,24 +229,31 @@ final class CommandClause {
         SpacePoint target = target();
         double rise = from.zM() - target.zM();
         if (metres <= Math.abs(rise)) {
-            throw new Refusal("%s is %s higher or lower than what it is aimed at: it cannot be %s away. Lower it first.".formatted(about.name(),
-                    Length.ofMetres(Math.abs(rise)).printMetric(), Length.ofMetres(metres).printMetric()));
+            throw new Refusal("%s is %s higher or lower than what it is aimed at: it cannot be %s away. Lower it first."
+                    .formatted(
+                            about.name(),
+                            Length.ofMetres(Math.abs(rise)).printMetric(),
+                            Length.ofMetres(metres).printMetric()));
         }
         double across = Math.sqrt(metres * metres - rise * rise);
         if (from.onPlan().distanceM(target.onPlan()) == 0) {
-            throw new Refusal("%s stands right over what it is aimed at: drag it to a side first.".formatted(about.name()));
+            throw new Refusal(
+                    "%s stands right over what it is aimed at: drag it to a side first.".formatted(about.name()));
         }
         Direction way = Direction.between(target.onPlan().at(0), from.onPlan().at(0));
         put(way.from(target.onPlan().at(from.zM()), across));
     }
 
     private void put(SpacePoint at) {
-        boolean outside = line.value(about.key(), Place.class).map(Place::outside).orElse(false);
+        boolean outside =
+                line.value(about.key(), Place.class).map(Place::outside).orElse(false);
         line.put(about, new Place(round(at.xM()), round(at.yM()), outside));
     }
 
     private SpacePoint place() {
-        return line.value(about.key(), Place.class).flatMap(p -> line.value(about.key(), Height.class).map(h -> p.point().at(h.heightM())))
+        return line.value(about.key(), Place.class)
+                .flatMap(p ->
+                        line.value(about.key(), Height.class).map(h -> p.point().at(h.heightM())))
                 .orElseThrow(() -> new Refusal("%s has no place yet: drag it onto the plan.".formatted(about.name())));
     }
 
@@ -238,13 +261,20 @@ final class CommandClause {
     private SpacePoint target() {
         ShotState state = line.state();
         Optional<AimSetting> aim = line.value(about.key(), AimSetting.class);
-        String mark = aim.map(AimSetting::mark).orElseGet(() -> line.recording().placements().stream().filter(p -> p.kind() == PlacementKind.MARK)
-                .map(Placement::key).filter(state::isOnSet).findFirst().orElse(null));
+        String mark = aim.map(AimSetting::mark).orElseGet(() -> line.recording().placements().stream()
+                .filter(p -> p.kind() == PlacementKind.MARK)
+                .map(Placement::key)
+                .filter(state::isOnSet)
+                .findFirst()
+                .orElse(null));
         if (mark == null) {
             throw new Refusal("There is no mark on set to measure from: place one first.");
         }
-        double height = aim.map(AimSetting::heightM).orElseGet(() -> line.value(mark, Height.class).map(Height::heightM).orElse(EYES_M));
-        return line.value(mark, Place.class).map(p -> p.point().at(height))
+        double height = aim.map(AimSetting::heightM)
+                .orElseGet(() ->
+                        line.value(mark, Height.class).map(Height::heightM).orElse(EYES_M));
+        return line.value(mark, Place.class)
+                .map(p -> p.point().at(height))
                 .orElseThrow(() -> new Refusal("The mark has no place yet: drag it onto the plan."));
     }
 
@@ -260,7 +290,13 @@ final class CommandClause {
             Optional<Placement> mark = line.mark(words.ahead(1));
             if (mark.isPresent()) {
                 words.take();
-                line.put(about, AimSetting.atMark(mark.get().key(), line.value(mark.get().key(), Height.class).map(Height::heightM).orElse(EYES_M)));
+                line.put(
+                        about,
+                        AimSetting.atMark(
+                                mark.get().key(),
+                                line.value(mark.get().key(), Height.class)
+                                        .map(Height::heightM)
+                                        .orElse(EYES_M)));
             } else {
                 String text = words.ahead(words.toBreak());
                 words.skip(words.toBreak());
@@ -277,23 +313,31 @@ final class CommandClause {
         if (about.kind() != PlacementKind.MIRROR || !words.take("send", "sends")) {
             return false;
         }
-        Placement light = line.light(words.ahead(1)).orElseThrow(() -> new Refusal("Say which light it sends: send sun to mark 1."));
+        Placement light = line.light(words.ahead(1))
+                .orElseThrow(() -> new Refusal("Say which light it sends: send sun to mark 1."));
         words.take();
         words.take("to", "at");
         String named = words.ahead(words.toBreak());
-        Placement mark = line.mark(named).orElseThrow(() -> new Refusal("Say which mark it goes to: send sun to mark 1."));
+        Placement mark =
+                line.mark(named).orElseThrow(() -> new Refusal("Say which mark it goes to: send sun to mark 1."));
         words.skip(words.toBreak());
         SpacePoint mirror = place();
         Direction towards = Direction.between(mirror, new CommandClause(line, light, words).place());
         Direction onwards = Direction.between(mirror, new CommandClause(line, mark, words).place());
-        Direction between = new Direction(towards.x() + onwards.x(), towards.y() + onwards.y(), towards.z() + onwards.z());
+        Direction between =
+                new Direction(towards.x() + onwards.x(), towards.y() + onwards.y(), towards.z() + onwards.z());
         line.put(about, AimSetting.along(between.bearing().degrees(), between.tiltDeg()));
-        line.put(light, AimSetting.along(towards.opposite().bearing().degrees(), towards.opposite().tiltDeg()));
+        line.put(
+                light,
+                AimSetting.along(
+                        towards.opposite().bearing().degrees(),
+                        towards.opposite().tiltDeg()));
         return true;
     }
 
     private Lamp lamp() {
-        return Optional.ofNullable(about.piece().lamp()).orElseThrow(() -> new Refusal("%s has no beam to focus.".formatted(about.name())));
+        return Optional.ofNullable(about.piece().lamp())
+                .orElseThrow(() -> new Refusal("%s has no beam to focus.".formatted(about.name())));
     }
 
     /** Gels and cloths on and off, and the frame of the last cloth. */
@@ -307,8 +351,11 @@ final class CommandClause {
             return true;
         }
         if (words.take("no", "lose", "without", "drop")) {
-            StockItem item = line.hung(words).orElseThrow(() -> new Refusal("Say what comes off, by its name: half CTO."));
-            Modifier worn = stack.items().stream().filter(m -> m.name().equalsIgnoreCase(item.name())).findFirst()
+            StockItem item =
+                    line.hung(words).orElseThrow(() -> new Refusal("Say what comes off, by its name: half CTO."));
+            Modifier worn = stack.items().stream()
+                    .filter(m -> m.name().equalsIgnoreCase(item.name()))
+                    .findFirst()
                     .orElseThrow(() -> new Refusal("%s has no %s on.".formatted(about.name(), item.name())));
             List<Modifier> left = new ArrayList<>(stack.items());
             left.remove(worn);
@@ -340,11 +387,24 @@ final class CommandClause {
             cloth = items.get(i).softens() || (cloth < 0 && i == items.size() - 1) ? i : cloth;
         }
         if (cloth < 0) {
-            throw new Refusal("%s has nothing to hang on a frame: name the cloth, such as muslin, bleached.".formatted(about.name()));
+            throw new Refusal("%s has nothing to hang on a frame: name the cloth, such as muslin, bleached."
+                    .formatted(about.name()));
         }
         Modifier m = items.get(cloth);
         double kept = m.frameDistanceM() == null ? distance : m.frameDistanceM();
-        items.set(cloth, new Modifier(m.name(), m.stops(), m.miredShift(), m.duvShift(), m.softens(), width, kept, m.gel(), m.narrowsToDeg(), m.covers()));
+        items.set(
+                cloth,
+                new Modifier(
+                        m.name(),
+                        m.stops(),
+                        m.miredShift(),
+                        m.duvShift(),
+                        m.softens(),
+                        width,
+                        kept,
+                        m.gel(),
+                        m.narrowsToDeg(),
+                        m.covers()));
         return new Modifiers(items);
     }
 
@@ -378,7 +438,8 @@ final class CommandClause {
             line.put(about, Shutter.parse(one));
         } else if (words.take("white")) {
             String kelvin = words.take().text();
-            String tint = words.ahead(1).matches("[+−-][\\d.]+") ? " " + words.take().text() : "";
+            String tint =
+                    words.ahead(1).matches("[+−-][\\d.]+") ? " " + words.take().text() : "";
             line.put(about, White.parse(kelvin + tint));
         } else if (words.take("nd")) {
             line.put(about, LensNd.parse(words.take().text()));

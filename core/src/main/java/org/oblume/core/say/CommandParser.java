@@ -33,9 +33,21 @@ public final class CommandParser {
     private static final int LONGEST_NAME = 6;
     /** A role at the beginning of a clause, a way to move after that. */
     private static final String ALSO_A_WAY = "back";
+
     private static final int MOST_SUGGESTIONS = 4;
-    private static final Map<String, Role> OTHER_ROLE_WORDS = Map.of("back", Role.EDGE, "hair", Role.EDGE, "rim", Role.EDGE,
-            "kicker", Role.EDGE, "neg", Role.NEGATIVE_FILL, "ambient", Role.AMBIENCE);
+    private static final Map<String, Role> OTHER_ROLE_WORDS = Map.of(
+            "back",
+            Role.EDGE,
+            "hair",
+            Role.EDGE,
+            "rim",
+            Role.EDGE,
+            "kicker",
+            Role.EDGE,
+            "neg",
+            Role.NEGATIVE_FILL,
+            "ambient",
+            Role.AMBIENCE);
 
     private final SceneRecord scene;
     private final ShotState state;
@@ -61,7 +73,9 @@ public final class CommandParser {
                 names.putIfAbsent("camera", placement);
             }
         }
-        OTHER_ROLE_WORDS.forEach((word, role) -> scene.placements().stream().filter(p -> p.role() == role).findFirst()
+        OTHER_ROLE_WORDS.forEach((word, role) -> scene.placements().stream()
+                .filter(p -> p.role() == role)
+                .findFirst()
                 .ifPresent(p -> names.putIfAbsent(word, p)));
         for (Placement placement : scene.placements()) {
             String[] parts = placement.name().toLowerCase(Locale.ROOT).split(" ");
@@ -90,23 +104,32 @@ public final class CommandParser {
             if (named != null) {
                 about = named;
                 if (words.done() || words.atBreak()) {
-                    problem(words.done() ? null : words.peek(), "Say what changes on %s.".formatted(about.name()), List.of("45%", "down 1 stop", "off"));
+                    problem(
+                            words.done() ? null : words.peek(),
+                            "Say what changes on %s.".formatted(about.name()),
+                            List.of("45%", "down 1 stop", "off"));
                 }
                 continue;
             }
             Tokens.Token at = words.peek();
             if (about == null) {
-                problem(at, "“%s” is nothing on this plot: begin with what it is about.".formatted(at.text()), nearest(at.text(), names.keySet()));
+                problem(
+                        at,
+                        "“%s” is nothing on this plot: begin with what it is about.".formatted(at.text()),
+                        nearest(at.text(), names.keySet()));
                 return;
             }
             try {
                 if (!new CommandClause(this, about, words).read()) {
-                    problem(at, "“%s” is not understood for %s.".formatted(at.text(), about.name()), suggestions(at.text()));
+                    problem(
+                            at,
+                            "“%s” is not understood for %s.".formatted(at.text(), about.name()),
+                            suggestions(at.text()));
                     words.take();
                 }
             } catch (Refusal refused) {
                 problem(at, String.valueOf(refused.getMessage()), List.of());
-                if (!words.done() && words.peek() == at) {
+                if (!words.done() && words.peek().equals(at)) {
                     words.take();
                 }
             }
@@ -141,14 +164,16 @@ public final class CommandParser {
         return ahead(words).isPresent();
     }
 
-    private record Hung(StockItem item, int words) {
-    }
+    private record Hung(StockItem item, int words) {}
 
     private Optional<Hung> ahead(Tokens words) {
         for (int count = LONGEST_NAME; count > 0; count--) {
             String text = words.ahead(count);
             if (count <= words.toBreak()) {
-                Optional<StockItem> found = stock.stream().filter(StockItem::isFilter).filter(s -> called(s, text)).findFirst();
+                Optional<StockItem> found = stock.stream()
+                        .filter(StockItem::isFilter)
+                        .filter(s -> called(s, text))
+                        .findFirst();
                 if (found.isPresent()) {
                     return Optional.of(new Hung(found.get(), count));
                 }
@@ -159,13 +184,20 @@ public final class CommandParser {
 
     static boolean called(StockItem item, String text) {
         String name = item.name().toLowerCase(Locale.ROOT);
-        return name.equals(text) || name.replace(",", "").equals(text) || name.equals(text.replace("1/2", "half").replace("1/4", "quarter"));
+        return name.equals(text)
+                || name.replace(",", "").equals(text)
+                || name.equals(text.replace("1/2", "half").replace("1/4", "quarter"));
     }
 
     /** What holds for a placement after what was said so far. */
     <V extends AttributeValue> Optional<V> value(String key, Class<V> type) {
-        return changes.values().stream().filter(c -> c.placement().equals(key)).map(Change::value).filter(type::isInstance).map(type::cast)
-                .findFirst().or(() -> state.value(key, type));
+        return changes.values().stream()
+                .filter(c -> c.placement().equals(key))
+                .map(Change::value)
+                .filter(type::isInstance)
+                .map(type::cast)
+                .findFirst()
+                .or(() -> state.value(key, type));
     }
 
     void put(Placement placement, AttributeValue value) {
@@ -207,9 +239,14 @@ public final class CommandParser {
     }
 
     private List<String> suggestions(String word) {
-        List<String> all = new ArrayList<>(List.of("off", "on", "up", "down", "closer", "back", "higher", "lower", "hold", "tint", "beam", "frame", "aim"));
+        List<String> all = new ArrayList<>(List.of(
+                "off", "on", "up", "down", "closer", "back", "higher", "lower", "hold", "tint", "beam", "frame",
+                "aim"));
         all.addAll(names.keySet());
-        stock.stream().filter(StockItem::isFilter).map(s -> s.name().toLowerCase(Locale.ROOT)).forEach(all::add);
+        stock.stream()
+                .filter(StockItem::isFilter)
+                .map(s -> s.name().toLowerCase(Locale.ROOT))
+                .forEach(all::add);
         return nearest(word, all);
     }
 
@@ -219,8 +256,12 @@ public final class CommandParser {
         List<String> all = new ArrayList<>();
         names.forEach(all::add);
         int most = Math.max(2, wanted.length() / 3);
-        return all.stream().distinct().filter(n -> apart(n, wanted) <= most).sorted(Comparator.comparingInt((String n) -> apart(n, wanted)))
-                .limit(MOST_SUGGESTIONS).toList();
+        return all.stream()
+                .distinct()
+                .filter(n -> apart(n, wanted) <= most)
+                .sorted(Comparator.comparingInt((String n) -> apart(n, wanted)))
+                .limit(MOST_SUGGESTIONS)
+                .toList();
     }
 
     /** Edits from the word to the name or to the nearest of its words; none when it is a beginning of it. */
@@ -243,7 +284,8 @@ public final class CommandParser {
             row[0] = i;
             for (int j = 1; j <= other.length(); j++) {
                 int above = row[j];
-                row[j] = Math.min(Math.min(row[j], row[j - 1]) + 1, corner + (one.charAt(i - 1) == other.charAt(j - 1) ? 0 : 1));
+                row[j] = Math.min(
+                        Math.min(row[j], row[j - 1]) + 1, corner + (one.charAt(i - 1) == other.charAt(j - 1) ? 0 : 1));
                 corner = above;
             }
         }

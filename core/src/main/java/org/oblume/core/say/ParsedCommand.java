@@ -24,6 +24,5 @@ public record ParsedCommand(List<Change> changes, List<String> holds, List<Probl
      * @param sentence what is wrong and what to do
      * @param suggestions what could stand there instead, best first
      */
-    public record Problem(int from, int to, String sentence, List<String> suggestions) {
-    }
+    public record Problem(int from, int to, String sentence, List<String> suggestions) {}
 }

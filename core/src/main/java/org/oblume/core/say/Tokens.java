@@ -21,9 +21,11 @@ final class Tokens {
     private final List<Token> words = new ArrayList<>();
     private int next;
 
-    /** @param from place of its first character. @param to place after its last */
-    record Token(String text, int from, int to) {
-    }
+    /**
+     * @param from place of its first character
+     * @param to place after its last
+     */
+    record Token(String text, int from, int to) {}
 
     Tokens(String line) {
         Matcher matcher = WORD.matcher(line);
@@ -66,7 +68,9 @@ final class Tokens {
     /** Words from here on to the next break, at most so many, in lower case with one space between. */
     String ahead(int count) {
         StringBuilder text = new StringBuilder();
-        for (int i = next; i < Math.min(words.size(), next + count) && !words.get(i).text.matches("[,;]"); i++) {
+        for (int i = next;
+                i < Math.min(words.size(), next + count) && !words.get(i).text.matches("[,;]");
+                i++) {
             text.append(text.isEmpty() ? "" : " ").append(words.get(i).text);
         }
         return text.toString().toLowerCase(Locale.ROOT);
@@ -106,9 +110,16 @@ final class Tokens {
     Optional<Double> stops() {
         for (int count = LONGEST_FIGURE; count > 0; count--) {
             if (count <= toBreak()) {
-                String text = ahead(count).replaceAll("^(a|one) third( of a stop| stop)?$", "1/3 stop").replaceAll("^two thirds( of a stop| stop)?$", "2/3 stop")
-                        .replaceAll("^(a )?half( a| of a)?( stop)?$", "1/2 stop").replaceAll("^(a|one) stop$", "1 stop").replaceAll("^two stops$", "2 stops")
-                        .replaceAll("^three stops$", "3 stops").replaceAll("^(a|one) stop and a (half|third)$", "1 1/$2 stop").replace("1/half", "1/2").replace("1/third", "1/3");
+                String text = ahead(count)
+                        .replaceAll("^(a|one) third( of a stop| stop)?$", "1/3 stop")
+                        .replaceAll("^two thirds( of a stop| stop)?$", "2/3 stop")
+                        .replaceAll("^(a )?half( a| of a)?( stop)?$", "1/2 stop")
+                        .replaceAll("^(a|one) stop$", "1 stop")
+                        .replaceAll("^two stops$", "2 stops")
+                        .replaceAll("^three stops$", "3 stops")
+                        .replaceAll("^(a|one) stop and a (half|third)$", "1 1/$2 stop")
+                        .replace("1/half", "1/2")
+                        .replace("1/third", "1/3");
                 if (STOP_UNIT.matcher(text).matches() || text.matches("[+−-]?([0-9]+ )?[0-9]+/[0-9]+|[+−-]?[⅓⅔½]")) {
                     try {
                         double stops = Stops.parse(text).value();

@@ -8,8 +8,7 @@ public final class Checks {
     /** Relative slack at a computed limit (formulas, "Limits"). */
     public static final double LIMIT_SLACK = 1e-9;
 
-    private Checks() {
-    }
+    private Checks() {}
 
     /** @return the value, when it is finite and between the limits; otherwise a {@link Refusal} that says the range */
     public static double within(String what, double value, double low, double high, String unit) {
@@ -17,10 +16,14 @@ public final class Checks {
     }
 
     /** The same, naming the input at fault. */
-    public static double within(@Nullable String field, String what, double value, double low, double high, String unit) {
+    public static double within(
+            @Nullable String field, String what, double value, double low, double high, String unit) {
         if (!(value >= low - LIMIT_SLACK * Math.abs(low) && value <= high + LIMIT_SLACK * Math.abs(high))) {
-            throw new Refusal(field, "%s %s%s is out of range: give %s to %s%s.".formatted(
-                    what, Numbers.plain(value), unit, Numbers.plain(low), Numbers.plain(high), unit));
+            throw new Refusal(
+                    field,
+                    "%s %s%s is out of range: give %s to %s%s."
+                            .formatted(
+                                    what, Numbers.plain(value), unit, Numbers.plain(low), Numbers.plain(high), unit));
         }
         return Math.min(high, Math.max(low, value));
     }

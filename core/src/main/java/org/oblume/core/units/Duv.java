@@ -40,7 +40,8 @@ public record Duv(double value) {
         boolean cc = figure.matches("(?i)(cc.*|.*cc)");
         OptionalDouble read = Numbers.read(cc ? figure.replaceFirst("(?i)^cc ?| ?cc$", "") : figure);
         if (read.isEmpty()) {
-            throw new Refusal("“%s” is not a tint: type Duv such as 0.004 (green) or −0.004 (magenta).".formatted(text));
+            throw new Refusal(
+                    "“%s” is not a tint: type Duv such as 0.004 (green) or −0.004 (magenta).".formatted(text));
         }
         double green = magenta ? -Math.abs(read.getAsDouble()) : read.getAsDouble();
         return cc ? ofCc(green) : new Duv(green);

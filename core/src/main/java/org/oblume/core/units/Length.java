@@ -14,9 +14,8 @@ public record Length(double metres) implements Comparable<Length> {
     public static final double METRES_PER_FOOT = 0.3048;
     private static final double METRES_PER_INCH = METRES_PER_FOOT / 12;
     private static final int QUARTERS_PER_FOOT = 48;
-    private static final Pattern FEET = Pattern.compile(
-            "(?<sign>-)?(?:(?<feet>[\\d./ ]+?) ?(?:'|’|′|ft|feet|foot) ?)?"
-                    + "(?:(?<inches>[\\d./ ]+?) ?(?:\"|”|″|''|in|inch|inches))?");
+    private static final Pattern FEET = Pattern.compile("(?<sign>-)?(?:(?<feet>[\\d./ ]+?) ?(?:'|’|′|ft|feet|foot) ?)?"
+            + "(?:(?<inches>[\\d./ ]+?) ?(?:\"|”|″|''|in|inch|inches))?");
 
     public Length {
         Checks.finite("A length", metres);
@@ -56,8 +55,8 @@ public record Length(double metres) implements Comparable<Length> {
                 return new Length(m.group("sign") == null ? size : -size);
             }
         }
-        throw new Refusal("“%s” is not a length: type metres such as 1.95, or feet and inches such as 6'5\"."
-                .formatted(text));
+        throw new Refusal(
+                "“%s” is not a length: type metres such as 1.95, or feet and inches such as 6'5\".".formatted(text));
     }
 
     /** Metres to the centimetre: {@code 2.14 m}. */
@@ -70,12 +69,13 @@ public record Length(double metres) implements Comparable<Length> {
         long quarters = Math.round(Math.abs(metres) / METRES_PER_FOOT * QUARTERS_PER_FOOT);
         long feet = quarters / QUARTERS_PER_FOOT;
         long inches = quarters % QUARTERS_PER_FOOT / 4;
-        String fraction = switch ((int) (quarters % 4)) {
-            case 1 -> " 1/4";
-            case 2 -> " 1/2";
-            case 3 -> " 3/4";
-            default -> "";
-        };
+        String fraction =
+                switch ((int) (quarters % 4)) {
+                    case 1 -> " 1/4";
+                    case 2 -> " 1/2";
+                    case 3 -> " 3/4";
+                    default -> "";
+                };
         return (metres < 0 && quarters > 0 ? "−" : "") + feet + "′ " + inches + fraction + "″";
     }
 
@@ -86,7 +86,10 @@ public record Length(double metres) implements Comparable<Length> {
 
     /** Longest suffix first, so that "cm" is not read as "m". A bare number is metres. */
     private enum Unit {
-        CENTIMETRE("cm", 0.01), MILLIMETRE("mm", 0.001), METRE("m", 1), BARE("", 1);
+        CENTIMETRE("cm", 0.01),
+        MILLIMETRE("mm", 0.001),
+        METRE("m", 1),
+        BARE("", 1);
 
         private final String suffix;
         private final double metres;

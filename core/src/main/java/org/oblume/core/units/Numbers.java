@@ -11,17 +11,16 @@ import java.util.regex.Pattern;
 /** Numbers as they are spoken and chalked: {@code 2}, {@code -0.5}, {@code 1 1/3}, {@code 1⅓}, {@code 5+2/3}. */
 public final class Numbers {
 
-    private static final Map<String, String> GLYPHS = Map.of("½", " 1/2", "⅓", " 1/3", "⅔", " 2/3", "¼", " 1/4",
-            "¾", " 3/4", "⅙", " 1/6", "⅚", " 5/6", "⅛", " 1/8");
+    private static final Map<String, String> GLYPHS = Map.of(
+            "½", " 1/2", "⅓", " 1/3", "⅔", " 2/3", "¼", " 1/4", "¾", " 3/4", "⅙", " 1/6", "⅚", " 5/6", "⅛", " 1/8");
     private static final String DECIMAL = "\\d{1,9}(?:[.,]\\d{1,9})?";
-    private static final Pattern MIXED = Pattern.compile(
-            "(?<sign>[+-])? ?(?:(?<whole>" + DECIMAL + ")(?: ?(?<join>[+-]) ?| |$))?"
-                    + "(?:(?<over>\\d{1,3})/(?<under>\\d{1,3}))?");
+    private static final Pattern MIXED = Pattern.compile("(?<sign>[+-])? ?(?:(?<whole>" + DECIMAL
+            + ")(?: ?(?<join>[+-]) ?| |$))?" + "(?:(?<over>\\d{1,3})/(?<under>\\d{1,3}))?");
 
-    private static final Pattern WITH_UNIT = Pattern.compile("(?i)(?<figure>.*?\\d) ?(?:(?<kilo>k)?(?:wh|w|v|a|fps|°|deg|%|ire))?");
+    private static final Pattern WITH_UNIT =
+            Pattern.compile("(?i)(?<figure>.*?\\d) ?(?:(?<kilo>k)?(?:wh|w|v|a|fps|°|deg|%|ire))?");
 
-    private Numbers() {
-    }
+    private Numbers() {}
 
     /**
      * Reads a plain figure such as {@code 54}, {@code 54 %}, {@code 1/2}, {@code 1.2 kW}: a unit behind it is passed over,
@@ -40,11 +39,15 @@ public final class Numbers {
     public static OptionalDouble read(String text) {
         String tidy = tidy(text);
         Matcher m = MIXED.matcher(tidy);
-        if (tidy.isEmpty() || !m.matches() || (m.group("whole") == null && m.group("over") == null)
+        if (tidy.isEmpty()
+                || !m.matches()
+                || (m.group("whole") == null && m.group("over") == null)
                 || (m.group("join") != null && m.group("over") == null)) {
             return OptionalDouble.empty();
         }
-        double whole = m.group("whole") == null ? 0 : Double.parseDouble(m.group("whole").replace(',', '.'));
+        double whole = m.group("whole") == null
+                ? 0
+                : Double.parseDouble(m.group("whole").replace(',', '.'));
         double fraction = 0;
         if (m.group("over") != null) {
             double under = Double.parseDouble(m.group("under"));
@@ -63,7 +66,10 @@ public final class Numbers {
         for (Map.Entry<String, String> glyph : GLYPHS.entrySet()) {
             tidy = tidy.replace(glyph.getKey(), glyph.getValue());
         }
-        return tidy.replace('−', '-').replace('⁄', '/').replaceAll("[\\s\\u00a0]+", " ").strip();
+        return tidy.replace('−', '-')
+                .replace('⁄', '/')
+                .replaceAll("[\\s\\u00a0]+", " ")
+                .strip();
     }
 
     /** At most six significant digits, no exponent, no trailing zeros. */

@@ -19,7 +19,8 @@ public record Phrase(String metric, String imperial) {
 
     /** A pattern with {@code %s} for each part. */
     public static Phrase format(String pattern, Phrase... parts) {
-        return new Phrase(pattern.formatted(all(parts, Phrase::metric)), pattern.formatted(all(parts, Phrase::imperial)));
+        return new Phrase(
+                pattern.formatted(all(parts, Phrase::metric)), pattern.formatted(all(parts, Phrase::imperial)));
     }
 
     private static Object[] all(Phrase[] parts, Function<Phrase, String> of) {

@@ -11,8 +11,10 @@ import java.util.OptionalDouble;
 public record TStop(double number) {
 
     /** Named full stops from n = −2 (T0.5) to n = 14 (T128); the number each stands for is 2^(n/2). */
-    private static final String[] NAMES = {"0.5", "0.7", "1", "1.4", "2", "2.8", "4", "5.6", "8", "11", "16", "22",
-        "32", "45", "64", "90", "128"};
+    private static final String[] NAMES = {
+        "0.5", "0.7", "1", "1.4", "2", "2.8", "4", "5.6", "8", "11", "16", "22", "32", "45", "64", "90", "128"
+    };
+
     private static final int FIRST = -2;
     private static final int THIRDS = 3;
     private static final String[] FRACTIONS = {"", " ⅓", " ⅔"};
@@ -32,8 +34,11 @@ public record TStop(double number) {
      * less). A named stop is taken exactly; any other number as it is typed.
      */
     public static TStop parse(String text) {
-        String bare = Numbers.tidy(text).toLowerCase(Locale.ROOT).replaceFirst("^[tf]/? ?", "")
-                .replaceFirst(" ?minus$", "-1/3").replaceFirst(" ?plus$", "+1/3");
+        String bare = Numbers.tidy(text)
+                .toLowerCase(Locale.ROOT)
+                .replaceFirst("^[tf]/? ?", "")
+                .replaceFirst(" ?minus$", "-1/3")
+                .replaceFirst(" ?plus$", "+1/3");
         String head = bare;
         double thirds = 0;
         int cut = bare.replaceFirst("[ +-].*$", "").length();

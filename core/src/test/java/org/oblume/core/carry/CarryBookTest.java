@@ -15,6 +15,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
@@ -27,15 +28,14 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Refusal;
 
 class CarryBookTest {
 
-    private static final List<ShotNode> SCENE_4 = List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"),
-            shot("4D", "4C"));
+    private static final List<ShotNode> SCENE_4 =
+            List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"), shot("4D", "4C"));
 
     static IntStream seeds() {
         return IntStream.range(0, 50);
@@ -43,7 +43,8 @@ class CarryBookTest {
 
     @Test
     void aChangeInTheCloseUpCarriesToTheReverseAndLeavesTheWideAlone() {
-        CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Level(24))));
+        CarryBook book =
+                CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Level(24))));
         assertThat(level(book, "4A")).isEqualTo(70);
         assertThat(level(book, "4B")).isEqualTo(70);
         assertThat(level(book, "4C")).isEqualTo(24);
@@ -52,15 +53,23 @@ class CarryBookTest {
 
     @Test
     void aSceneWhoseShotsAreBasedOnEachOtherIsRefusedWhereverTheRingIs() {
-        List<ShotNode> ring = List.of(shot("4A", null), shot("4E", "4D"), shot("4B", "4D"), shot("4C", "4B"), shot("4D", "4C"));
-        assertThatThrownBy(() -> CarryBook.of(ring, List.of())).isInstanceOf(Refusal.class).hasMessageContaining("base it on itself");
-        assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", "4A")), List.of())).hasMessageContaining("4A from 4A");
+        List<ShotNode> ring =
+                List.of(shot("4A", null), shot("4E", "4D"), shot("4B", "4D"), shot("4C", "4B"), shot("4D", "4C"));
+        assertThatThrownBy(() -> CarryBook.of(ring, List.of()))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("base it on itself");
+        assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", "4A")), List.of()))
+                .hasMessageContaining("4A from 4A");
     }
 
     @Test
     void aShotThatWasShotOrIsRestedOnByOneKeepsItsBase() {
-        List<ShotNode> shots = List.of(shot("4A", null), shot("4B", "4A"), shot("4C", "4A"),
-                new ShotNode("4D", "4C", ShotStage.SHOT), new ShotNode("4E", "4D", ShotStage.SHOT));
+        List<ShotNode> shots = List.of(
+                shot("4A", null),
+                shot("4B", "4A"),
+                shot("4C", "4A"),
+                new ShotNode("4D", "4C", ShotStage.SHOT),
+                new ShotNode("4E", "4D", ShotStage.SHOT));
         CarryBook book = CarryBook.of(shots, List.of());
         assertThatCode(() -> book.refuseRebasing("4B", "4C")).doesNotThrowAnyException();
         assertThatCode(() -> book.refuseRebasing("4B", null)).doesNotThrowAnyException();
@@ -69,17 +78,20 @@ class CarryBookTest {
         assertThatThrownBy(() -> book.refuseRebasing("4E", "4A")).hasMessageStartingWith("4E has been shot");
         assertThatThrownBy(() -> book.refuseRebasing("4B", "9Z")).hasMessageContaining("which the scene does not have");
         assertThatThrownBy(() -> book.refuseRebasing("4A", "4B")).hasMessageContaining("base it on itself");
-        assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", "4Z")), List.of())).hasMessageContaining("4Z, which the scene does not have");
+        assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", "4Z")), List.of()))
+                .hasMessageContaining("4Z, which the scene does not have");
     }
 
     @Test
     void aValueKnowsTheShotItWasTiedIn() {
-        CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Height(1.9))));
+        CarryBook book =
+                CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Height(1.9))));
         ShotState closeUp = book.resolve("4C");
         Knot level = closeUp.knot("key", Attribute.LEVEL).orElseThrow();
         assertThat(level.slate()).isEqualTo("4A");
         assertThat(closeUp.tiedHere(level)).isFalse();
-        assertThat(closeUp.tiedHere(closeUp.knot("key", Attribute.HEIGHT).orElseThrow())).isTrue();
+        assertThat(closeUp.tiedHere(closeUp.knot("key", Attribute.HEIGHT).orElseThrow()))
+                .isTrue();
     }
 
     @Test
@@ -113,14 +125,24 @@ class CarryBookTest {
                 at = book.node(at.basedOn());
             }
             assertThat(level(book, shot.slate())).isEqualTo(levels.get(at.slate()));
-            assertThat(book.resolveAll().get(shot.slate()).value("key", Level.class).map(Level::percent)).contains(levels.get(at.slate()));
+            assertThat(book.resolveAll()
+                            .get(shot.slate())
+                            .value("key", Level.class)
+                            .map(Level::percent))
+                    .contains(levels.get(at.slate()));
         }
     }
 
     @Test
     void aRevisionSparesTheFirstShotOnEachWayThatWasShotAndCarries() {
-        CarryBook book = CarryBook.of(List.of(new ShotNode("4A", null, ShotStage.LIT), new ShotNode("4B", "4A", ShotStage.SHOT), new ShotNode("4C", "4B", ShotStage.SHOT),
-                new ShotNode("4D", "4A", ShotStage.PLANNED), new ShotNode("4E", "4D", ShotStage.SHOT), new ShotNode("4F", "4A", ShotStage.SHOT)),
+        CarryBook book = CarryBook.of(
+                List.of(
+                        new ShotNode("4A", null, ShotStage.LIT),
+                        new ShotNode("4B", "4A", ShotStage.SHOT),
+                        new ShotNode("4C", "4B", ShotStage.SHOT),
+                        new ShotNode("4D", "4A", ShotStage.PLANNED),
+                        new ShotNode("4E", "4D", ShotStage.SHOT),
+                        new ShotNode("4F", "4A", ShotStage.SHOT)),
                 List.of(knot("4A", "key", new Level(70)), knot("4F", "key", new Level(20))));
         assertThat(book.lockedFollowers("4A", "key", Attribute.LEVEL)).containsExactly("4B", "4E");
         assertThat(book.lockedFollowers("4D", "key", Attribute.LEVEL)).containsExactly("4E");
@@ -129,10 +151,16 @@ class CarryBookTest {
 
     @Test
     void aRebasedShotCarriesFromItsNewBaseAndKeepsItsOwn() {
-        CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Level(24)), knot("4D", "edge", new Level(5))));
+        CarryBook book = CarryBook.of(
+                SCENE_4,
+                List.of(
+                        knot("4A", "key", new Level(70)),
+                        knot("4C", "key", new Level(24)),
+                        knot("4D", "edge", new Level(5))));
         CarryBook rebased = book.rebased("4D", "4B");
         assertThat(level(rebased, "4D")).isEqualTo(70);
-        assertThat(rebased.resolve("4D").value("edge", Level.class).map(Level::percent)).contains(5.0);
+        assertThat(rebased.resolve("4D").value("edge", Level.class).map(Level::percent))
+                .contains(5.0);
         assertThat(level(book, "4D")).isEqualTo(24);
         assertThatThrownBy(() -> book.rebased("4A", "4D")).isInstanceOf(Refusal.class);
     }
@@ -140,7 +168,8 @@ class CarryBookTest {
     @Test
     void aShotIsNeverBasedOnItself() {
         CarryBook book = CarryBook.of(SCENE_4, List.of());
-        assertThatThrownBy(() -> book.refuseRebasing("4A", "4D")).isInstanceOf(Refusal.class)
+        assertThatThrownBy(() -> book.refuseRebasing("4A", "4D"))
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining("4A from 4D from 4C from 4A");
         assertThatThrownBy(() -> book.refuseRebasing("4C", "4C")).isInstanceOf(Refusal.class);
         assertThatCode(() -> book.refuseRebasing("4D", "4B")).doesNotThrowAnyException();
@@ -151,22 +180,29 @@ class CarryBookTest {
     @Test
     void aShotThatOthersAreBasedOnIsNotDeleted() {
         CarryBook book = CarryBook.of(SCENE_4, List.of());
-        assertThatThrownBy(() -> book.refuseDeleting("4A")).hasMessage(
-                "4A cannot be deleted: 4B and 4C are based on it. Base them on another shot first.");
+        assertThatThrownBy(() -> book.refuseDeleting("4A"))
+                .hasMessage("4A cannot be deleted: 4B and 4C are based on it. Base them on another shot first.");
         assertThatCode(() -> book.refuseDeleting("4D")).doesNotThrowAnyException();
     }
 
     @Test
     void whatWasShotStaysAsItWasShot() {
         List<ShotNode> shots = List.of(shot("4A", null), new ShotNode("4B", "4A", ShotStage.SHOT), shot("4C", "4B"));
-        CarryBook book = CarryBook.of(shots, List.of(knot("4A", "key", new Level(70)), knot("4A", "key", new Height(2)),
-                knot("4B", "key", new Height(1.9))));
-        assertThatThrownBy(() -> book.refuseChangingWhatWasShot("4B", "key", Attribute.LEVEL)).hasMessageContaining("locked");
+        CarryBook book = CarryBook.of(
+                shots,
+                List.of(
+                        knot("4A", "key", new Level(70)),
+                        knot("4A", "key", new Height(2)),
+                        knot("4B", "key", new Height(1.9))));
+        assertThatThrownBy(() -> book.refuseChangingWhatWasShot("4B", "key", Attribute.LEVEL))
+                .hasMessageContaining("locked");
         assertThatThrownBy(() -> book.refuseChangingWhatWasShot("4A", "key", Attribute.LEVEL))
                 .hasMessageContaining("4B has been shot and carries this value from 4A");
         // 4B has its own height, and 4C is still planned
-        assertThatCode(() -> book.refuseChangingWhatWasShot("4A", "key", Attribute.HEIGHT)).doesNotThrowAnyException();
-        assertThatCode(() -> book.refuseChangingWhatWasShot("4C", "key", Attribute.LEVEL)).doesNotThrowAnyException();
+        assertThatCode(() -> book.refuseChangingWhatWasShot("4A", "key", Attribute.HEIGHT))
+                .doesNotThrowAnyException();
+        assertThatCode(() -> book.refuseChangingWhatWasShot("4C", "key", Attribute.LEVEL))
+                .doesNotThrowAnyException();
         assertThatThrownBy(() -> book.refuseRebasing("4B", null)).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> book.refuseDeleting("4B")).isInstanceOf(Refusal.class);
     }
@@ -182,39 +218,62 @@ class CarryBookTest {
     void twoShotsOrTwoKnotsInOnePlaceAreRefused() {
         assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", null), shot("4A", null)), List.of()))
                 .hasMessageContaining("each its own slate");
-        assertThatThrownBy(() -> CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(1)), knot("4A", "key", new Level(2)))))
+        assertThatThrownBy(() -> CarryBook.of(
+                        SCENE_4, List.of(knot("4A", "key", new Level(1)), knot("4A", "key", new Level(2)))))
                 .hasMessageContaining("two values for the level");
     }
 
     @Test
     void aHeadAimedAtAMarkFollowsIt() {
-        CarryBook book = CarryBook.of(SCENE_4, List.of(knot("4A", "key", Place.of(0, 0)), knot("4A", "key", new Height(2)),
-                knot("4A", "key", AimSetting.atMark("mark-1", 1)), knot("4A", "mark-1", Place.of(0, 3)),
-                knot("4C", "mark-1", Place.of(3, 0))));
-        assertThat(book.resolve("4A").aim("key").orElseThrow().bearing().degrees()).isZero();
-        assertThat(book.resolve("4D").aim("key").orElseThrow().bearing().degrees()).isEqualTo(90);
+        CarryBook book = CarryBook.of(
+                SCENE_4,
+                List.of(
+                        knot("4A", "key", Place.of(0, 0)),
+                        knot("4A", "key", new Height(2)),
+                        knot("4A", "key", AimSetting.atMark("mark-1", 1)),
+                        knot("4A", "mark-1", Place.of(0, 3)),
+                        knot("4C", "mark-1", Place.of(3, 0))));
+        assertThat(book.resolve("4A").aim("key").orElseThrow().bearing().degrees())
+                .isZero();
+        assertThat(book.resolve("4D").aim("key").orElseThrow().bearing().degrees())
+                .isEqualTo(90);
         assertThat(book.resolve("4D").aim("key").orElseThrow().tiltDeg()).isCloseTo(-18.4349, within(1e-4));
     }
 
     @Test
     void allProblemsOfARecordAreTold() {
-        Placement key = new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null,
+        Placement key = new Placement(
+                "key",
+                "Key",
+                PlacementKind.HEAD,
+                Role.KEY,
+                null,
                 new Piece("Bicolour LED spot 300 W", null, 0.15, 2700.0, 6500.0, 320, Mount.STAND));
-        List<Knot> knots = List.of(knot("4A", "key", Place.of(9, 9)), knot("4A", "key", new ColourTemperature(9000)),
-                knot("4B", "lamp", new Level(3)), knot("4B", "key", AimSetting.atMark("key", 1)));
+        List<Knot> knots = List.of(
+                knot("4A", "key", Place.of(9, 9)),
+                knot("4A", "key", new ColourTemperature(9000)),
+                knot("4B", "lamp", new Level(3)),
+                knot("4B", "key", AimSetting.atMark("key", 1)));
         SceneRecord scene = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(key), CarryBook.of(SCENE_4, knots));
         assertThat(scene.problems(knots)).hasSize(4);
     }
 
     @Test
     void aStackThatLeavesTheColourScaleIsRefusedForTheShotItHappensIn() {
-        Placement lamp = new Placement("lamp", "Bench lamp", PlacementKind.PRACTICAL, Role.PRACTICAL, null,
+        Placement lamp = new Placement(
+                "lamp",
+                "Bench lamp",
+                PlacementKind.PRACTICAL,
+                Role.PRACTICAL,
+                null,
                 new Piece("Bulb", null, 0.06, null, null, 60, Mount.IN_PLACE));
         Modifiers warm = new Modifiers(List.of(new Modifier("Double straw", 1, 400, 0, false, null, null, null)));
         List<Knot> knots = List.of(knot("4A", "lamp", new ColourTemperature(2000)), knot("4C", "lamp", warm));
         SceneRecord scene = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, knots));
-        assertThatCode(() -> scene.checkColours(scene.book().resolve("4A"), "lamp")).doesNotThrowAnyException();
-        assertThatCode(() -> scene.checkColours(scene.book().resolve("4D"), "lamp")).doesNotThrowAnyException();
+        assertThatCode(() -> scene.checkColours(scene.book().resolve("4A"), "lamp"))
+                .doesNotThrowAnyException();
+        assertThatCode(() -> scene.checkColours(scene.book().resolve("4D"), "lamp"))
+                .doesNotThrowAnyException();
         List<Knot> hot = List.of(knot("4A", "lamp", new ColourTemperature(1500)), knot("4C", "lamp", warm));
         SceneRecord refused = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, hot));
         assertThatThrownBy(() -> refused.checkColours(refused.book().resolve("4D"), "lamp"))

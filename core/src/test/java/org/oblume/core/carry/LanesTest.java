@@ -27,7 +27,9 @@ class LanesTest {
     @Test
     void aLaneIsUsedAgainOnceItsLastShotIsPast() {
         assertThat(lanes("A", null, "B", "A", "C", "A", "D", "B", "E", "D", "F", "D"))
-                .containsEntry("C", 1).containsEntry("E", 0).containsEntry("F", 1);
+                .containsEntry("C", 1)
+                .containsEntry("E", 0)
+                .containsEntry("F", 1);
     }
 
     /** Two shots in one lane are never passed by a thread of another branch: from its base to itself a lane is one thread. */
@@ -37,15 +39,19 @@ class LanesTest {
         Random random = new Random(seed);
         List<ShotNode> shots = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
-            shots.add(new ShotNode("S" + i, i == 0 || random.nextInt(8) == 0 ? null : "S" + random.nextInt(i), ShotStage.PLANNED));
+            shots.add(new ShotNode(
+                    "S" + i, i == 0 || random.nextInt(8) == 0 ? null : "S" + random.nextInt(i), ShotStage.PLANNED));
         }
         CarryBook book = CarryBook.of(shots, List.of());
         Map<String, Integer> lanes = Lanes.of(book);
         List<String> slates = book.slates();
         for (ShotNode shot : shots) {
             if (shot.basedOn() != null) {
-                for (int between = slates.indexOf(shot.basedOn()) + 1; between < slates.indexOf(shot.slate()); between++) {
-                    assertThat(lanes.get(slates.get(between))).as("%s passes under %s", shot.slate(), slates.get(between))
+                for (int between = slates.indexOf(shot.basedOn()) + 1;
+                        between < slates.indexOf(shot.slate());
+                        between++) {
+                    assertThat(lanes.get(slates.get(between)))
+                            .as("%s passes under %s", shot.slate(), slates.get(between))
                             .isNotEqualTo(lanes.get(shot.slate()));
                 }
             }

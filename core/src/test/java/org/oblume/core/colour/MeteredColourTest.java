@@ -25,8 +25,13 @@ class MeteredColourTest {
     @TestFactory
     Stream<DynamicTest> severalLightsOnOnePlace() {
         return Cases.answered("mix", c -> {
-            LightMix mix = LightMix.of(StreamSupport.stream(c.request().get("lights").spliterator(), false)
-                    .map(l -> part(l.get("lux").asDouble(), l.get("kelvin").asDouble(), l.path("duv").asDouble(0))).toList());
+            LightMix mix =
+                    LightMix.of(StreamSupport.stream(c.request().get("lights").spliterator(), false)
+                            .map(l -> part(
+                                    l.get("lux").asDouble(),
+                                    l.get("kelvin").asDouble(),
+                                    l.path("duv").asDouble(0)))
+                            .toList());
             c.assertAnswer("lux", mix.lux());
             c.assertAnswer("kelvin", mix.reading().kelvin());
             c.assertAnswer("duv", mix.reading().duv());
@@ -38,8 +43,11 @@ class MeteredColourTest {
     @TestFactory
     Stream<DynamicTest> whatToDialSoThatItMeasures() {
         return Cases.answered("dial", c -> {
-            DialCorrection dial = DialCorrection.of(c.white("dialledKelvin", "dialledDuv"),
-                    c.white("measuredKelvin", "measuredDuv"), c.white("targetKelvin", "targetDuv"), c.kelvin("minKelvin"),
+            DialCorrection dial = DialCorrection.of(
+                    c.white("dialledKelvin", "dialledDuv"),
+                    c.white("measuredKelvin", "measuredDuv"),
+                    c.white("targetKelvin", "targetDuv"),
+                    c.kelvin("minKelvin"),
                     c.kelvin("maxKelvin"));
             c.assertAnswer("dialKelvin", dial.dialKelvin());
             c.assertAnswer("dialDuv", dial.dialDuv());
@@ -58,7 +66,8 @@ class MeteredColourTest {
         Random random = new Random(seed);
         double kelvin = 1e6 / (40 + random.nextDouble() * 960);
         double duv = (random.nextDouble() - 0.5) * 0.04;
-        ColourReading read = PlanckianLocus.reading(WhitePoint.of(Kelvin.of(kelvin), Duv.of(duv)).chromaticity());
+        ColourReading read = PlanckianLocus.reading(
+                WhitePoint.of(Kelvin.of(kelvin), Duv.of(duv)).chromaticity());
         assertThat(1e6 / read.kelvin()).isCloseTo(1e6 / kelvin, within(2e-3));
         assertThat(read.duv()).isCloseTo(duv, within(1e-7));
     }
@@ -84,7 +93,8 @@ class MeteredColourTest {
     void moreLightNeverLowersTheReading(int seed) {
         Random random = new Random(seed);
         LightMix.Part some = part(random.nextDouble() * 100, 3200, 0);
-        assertThat(LightMix.of(List.of(some, part(1, 2000 + random.nextInt(20000), 0.02))).lux())
+        assertThat(LightMix.of(List.of(some, part(1, 2000 + random.nextInt(20000), 0.02)))
+                        .lux())
                 .isGreaterThan(some.lux());
     }
 
@@ -107,14 +117,19 @@ class MeteredColourTest {
 
     @Test
     void gelledLightCountsAsItIsMeteredBehindItsGel() {
-        LightColour kelp = new LightColour(WhitePoint.of(Kelvin.of(5600), Duv.of(0)), List.of(new GelColour(0.2, 0.62, 0.3)));
-        assertThat(LightMix.of(List.of(new LightMix.Part(30, kelp), part(70, 3200, 0))).lux()).isCloseTo(100, within(1e-9));
+        LightColour kelp =
+                new LightColour(WhitePoint.of(Kelvin.of(5600), Duv.of(0)), List.of(new GelColour(0.2, 0.62, 0.3)));
+        assertThat(LightMix.of(List.of(new LightMix.Part(30, kelp), part(70, 3200, 0)))
+                        .lux())
+                .isCloseTo(100, within(1e-9));
     }
 
     @Test
     void gelThatLetsNothingThroughLeavesNoColour() {
         LightColour black = new LightColour(WhitePoint.of(Kelvin.of(5600), Duv.of(0)), List.of(new GelColour(0, 0, 0)));
-        assertThat(LightMix.of(List.of(new LightMix.Part(30, black), part(70, 3200, 0))).lux()).isCloseTo(70, within(1e-9));
+        assertThat(LightMix.of(List.of(new LightMix.Part(30, black), part(70, 3200, 0)))
+                        .lux())
+                .isCloseTo(70, within(1e-9));
     }
 
     @Test

@@ -26,16 +26,20 @@ class SwatchTest {
     }
 
     static Stream<Cases> singleLights() {
-        return Cases.of("mix").filter(c -> c.problemField() == null && c.request().get("lights").size() == 1);
+        return Cases.of("mix")
+                .filter(c ->
+                        c.problemField() == null && c.request().get("lights").size() == 1);
     }
 
     @ParameterizedTest
     @MethodSource("singleLights")
     void aLightLooksAsTheCameraSeesIt(Cases c) {
         JsonNode light = c.request().get("lights").get(0);
-        CameraWhite camera = CameraWhite.of(Kelvin.of(c.request().get("whiteBalanceKelvin").asDouble()),
+        CameraWhite camera = CameraWhite.of(
+                Kelvin.of(c.request().get("whiteBalanceKelvin").asDouble()),
                 Duv.of(c.request().path("whiteBalanceDuv").asDouble(0)));
-        Swatch seen = camera.swatch(LightColour.of(Kelvin.of(light.get("kelvin").asDouble()),
+        Swatch seen = camera.swatch(LightColour.of(
+                Kelvin.of(light.get("kelvin").asDouble()),
                 Duv.of(light.path("duv").asDouble(0))));
         assertLooksLike(seen, c);
     }
@@ -52,7 +56,9 @@ class SwatchTest {
     void aLightAtTheCamerasWhiteIsWhite() {
         for (double kelvin : new double[] {2000, 3200, 4300, 5600, 10000}) {
             CameraWhite camera = CameraWhite.of(Kelvin.of(kelvin), Duv.of(0.003));
-            assertThat(camera.swatch(LightColour.of(Kelvin.of(kelvin), Duv.of(0.003))).hex()).isEqualTo("#ffffff");
+            assertThat(camera.swatch(LightColour.of(Kelvin.of(kelvin), Duv.of(0.003)))
+                            .hex())
+                    .isEqualTo("#ffffff");
         }
     }
 
@@ -70,7 +76,10 @@ class SwatchTest {
         WhitePoint d65 = WhitePoint.of(Kelvin.of(6500), Duv.of(0.003));
         LightColour half = new LightColour(d65, List.of(new GelColour(0.5, 0.5, 0.5)));
         assertThat(half.gelLoss().value()).isCloseTo(1, within(1e-9));
-        assertThat(new LightColour(d65, List.of(new GelColour(0.1, 0.1, 1))).gelLoss().value()).isGreaterThan(2);
+        assertThat(new LightColour(d65, List.of(new GelColour(0.1, 0.1, 1)))
+                        .gelLoss()
+                        .value())
+                .isGreaterThan(2);
         assertThat(LightColour.of(d65).gelLoss().value()).isCloseTo(0, within(1e-9));
     }
 
@@ -84,7 +93,8 @@ class SwatchTest {
 
     @Test
     void aCameraWhiteThatIsNoRealColourIsRefused() {
-        assertThatThrownBy(() -> CameraWhite.of(Kelvin.of(1000), Duv.of(0.05))).isInstanceOf(Refusal.class)
+        assertThatThrownBy(() -> CameraWhite.of(Kelvin.of(1000), Duv.of(0.05)))
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining("not a real colour");
     }
 }

@@ -13,10 +13,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.light.Stage;
+import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
 import org.oblume.core.metering.SoloCheck;
-import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
@@ -28,16 +28,24 @@ import org.oblume.core.units.Refusal;
 
 class FiguresTest {
 
-    private final Stage stage = Stage.blackRoom().camera(0, 4).head("key", Role.KEY, 2, 2, 1.5).tie("key", new Place(2, 2, false)).head("edge", Role.EDGE, -2, -2, 2);
+    private final Stage stage = Stage.blackRoom()
+            .camera(0, 4)
+            .head("key", Role.KEY, 2, 2, 1.5)
+            .tie("key", new Place(2, 2, false))
+            .head("edge", Role.EDGE, -2, -2, 2);
 
     @Test
     void theKeyIsTheStrongestOfThatRoleAndNotTheStrongestLight() {
-        assertThat(value(predicted(stage.tie("key", new Level(5))), Aspect.KEY_SIDE)).isCloseTo(45, within(0.5));
+        assertThat(value(predicted(stage.tie("key", new Level(5))), Aspect.KEY_SIDE))
+                .isCloseTo(45, within(0.5));
     }
 
     @Test
     void withoutAKeyTheStrongestOnTheLitCheekStandsForIt() {
-        Stage other = Stage.blackRoom().camera(0, 4).head("lamp", Role.PRACTICAL, -1, 2, 1.5).head("weak", Role.AMBIENCE, 3, 3, 1.5);
+        Stage other = Stage.blackRoom()
+                .camera(0, 4)
+                .head("lamp", Role.PRACTICAL, -1, 2, 1.5)
+                .head("weak", Role.AMBIENCE, 3, 3, 1.5);
         assertThat(value(predicted(other), Aspect.KEY_SIDE)).isCloseTo(333.4, within(0.5));
     }
 
@@ -45,7 +53,8 @@ class FiguresTest {
     void whiteAndTintAreFromTheCamerasWhite() {
         double against5600 = value(predicted(stage.tie("key", new ColourTemperature(4300))), Aspect.WHITE);
         double against4300 = value(predicted(stage.tie("camera", new White(4300, 0.004))), Aspect.WHITE);
-        assertThat(against5600 - against4300).isCloseTo(Kelvin.of(4300).mired() - Kelvin.of(5600).mired(), within(1e-6));
+        assertThat(against5600 - against4300)
+                .isCloseTo(Kelvin.of(4300).mired() - Kelvin.of(5600).mired(), within(1e-6));
         assertThat(value(predicted(stage), Aspect.TINT)).isCloseTo(-0.004, within(0.0005));
     }
 
@@ -53,13 +62,21 @@ class FiguresTest {
     void exposureFollowsTheCamerasStopAndTheBackgroundTheFace() {
         Figures open = predicted(stage);
         Figures closed = predicted(stage.tie("camera", new Stop(4)));
-        assertThat(value(open, Aspect.EXPOSURE) - value(closed, Aspect.EXPOSURE)).isCloseTo(1, within(1e-6));
+        assertThat(value(open, Aspect.EXPOSURE) - value(closed, Aspect.EXPOSURE))
+                .isCloseTo(1, within(1e-6));
         assertThat(value(open, Aspect.RATIO)).isCloseTo(value(closed, Aspect.RATIO), within(1e-9));
     }
 
     @Test
     void aMarkThatIsNotOnSetHasNoFigures() {
-        assertThat(Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark-9", RatioConvention.LIT_TO_SHADOW).of()).isEmpty();
+        assertThat(Figures.predicted(
+                                stage.light(),
+                                stage.placements(),
+                                stage.state(),
+                                "mark-9",
+                                RatioConvention.LIT_TO_SHADOW)
+                        .of())
+                .isEmpty();
     }
 
     @Test
@@ -67,7 +84,8 @@ class FiguresTest {
         Figures read = metered(new Reading("mark", null, 200.0, 50.0, 25.0, 4300.0, 0.003, Signals.NONE));
         assertThat(value(read, Aspect.RATIO)).isCloseTo(2, within(1e-9));
         assertThat(value(read, Aspect.BACKGROUND)).isCloseTo(-3, within(1e-9));
-        assertThat(value(read, Aspect.WHITE)).isCloseTo(Kelvin.of(4300).mired() - Kelvin.of(5600).mired(), within(1e-9));
+        assertThat(value(read, Aspect.WHITE))
+                .isCloseTo(Kelvin.of(4300).mired() - Kelvin.of(5600).mired(), within(1e-9));
         assertThat(value(read, Aspect.TINT)).isCloseTo(0.003, within(1e-9));
         assertThat(read.of().get(Aspect.KEY_SIDE).metered()).isFalse();
         assertThat(read.anyMetered()).isTrue();
@@ -76,14 +94,18 @@ class FiguresTest {
 
     @Test
     void lightIsTrustedBeforeTheMonitor() {
-        Figures read = metered(new Reading("mark", null, 200.0, 50.0, null, null, null, new Signals(54.0, 12.0, 20.0, null, null)));
+        Figures read = metered(
+                new Reading("mark", null, 200.0, 50.0, null, null, null, new Signals(54.0, 12.0, 20.0, null, null)));
         assertThat(value(read, Aspect.RATIO)).isCloseTo(2, within(1e-9));
-        assertThat(read.of().get(Aspect.BACKGROUND).metered()).as("the background is read on the monitor").isTrue();
+        assertThat(read.of().get(Aspect.BACKGROUND).metered())
+                .as("the background is read on the monitor")
+                .isTrue();
     }
 
     @Test
     void aSignalThatTheCurveHasNoLightForIsLeftOut() {
-        Figures read = metered(new Reading("mark", null, null, null, null, null, null, new Signals(54.0, 0.0, null, null, null)));
+        Figures read = metered(
+                new Reading("mark", null, null, null, null, null, null, new Signals(54.0, 0.0, null, null, null)));
         assertThat(read.of().get(Aspect.RATIO).metered()).isFalse();
     }
 
@@ -97,7 +119,15 @@ class FiguresTest {
     @Test
     void keyToFillNeedsBothAlone() {
         Reading key = new Reading("mark", "key", 400.0, null, null, null, null, Signals.NONE);
-        Figures read = predicted(stage).metered(List.of(key), stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.KEY_TO_FILL, SignalCurve.NONE);
+        Figures read = predicted(stage)
+                .metered(
+                        List.of(key),
+                        stage.light(),
+                        stage.placements(),
+                        stage.state(),
+                        "mark",
+                        RatioConvention.KEY_TO_FILL,
+                        SignalCurve.NONE);
         assertThat(read.anyMetered()).isFalse();
     }
 
@@ -108,7 +138,16 @@ class FiguresTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"RATIO,0.3333333333,true", "RATIO,-0.34,false", "WHITE,12,true", "WHITE,12.1,false", "KEY_SIDE,-45,true", "KEY_SIDE,46,false", "EXPOSURE,0.35,false", "TINT,-0.003,true"})
+    @CsvSource({
+        "RATIO,0.3333333333,true",
+        "RATIO,-0.34,false",
+        "WHITE,12,true",
+        "WHITE,12.1,false",
+        "KEY_SIDE,-45,true",
+        "KEY_SIDE,46,false",
+        "EXPOSURE,0.35,false",
+        "TINT,-0.003,true"
+    })
     void aDifferenceAtTheToleranceIsInside(Aspect aspect, double difference, boolean holds) {
         assertThat(Tolerances.HOLD.holds(aspect, difference)).isEqualTo(holds);
     }
@@ -117,15 +156,30 @@ class FiguresTest {
     void everyAspectHasAToleranceAboveNothing() {
         Map<Aspect, Double> some = new EnumMap<>(Tolerances.HOLD.of());
         some.remove(Aspect.TINT);
-        assertThatThrownBy(() -> new Tolerances(some)).isInstanceOf(Refusal.class).hasMessageContaining("tint seen");
-        assertThatThrownBy(() -> Tolerances.HOLD.with(Map.of(Aspect.RATIO, -1.0))).isInstanceOf(Refusal.class).hasMessageContaining("above 0");
+        assertThatThrownBy(() -> new Tolerances(some))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("tint seen");
+        assertThatThrownBy(() -> Tolerances.HOLD.with(Map.of(Aspect.RATIO, -1.0)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("above 0");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"RATIO|0.66|Ratio is 0.7 over", "EXPOSURE|-1.2|Lit cheek is 1.2 under", "WHITE|18|White is 18 mired too warm", "WHITE|-18|White is 18 mired too cool",
-        "TINT|-0.004|Tint is Duv 0.004 too magenta", "BACKGROUND|0.7|Background is 0.7 over", "SOFTNESS|-1|Key is seen 2.0 times as small: harder",
-        "SOFTNESS|2|Key is seen 4.0 times as large: softer", "KEY_SIDE|50|Key has come 50° round to the right", "KEY_SIDE|-60|Key has come 60° round to the left",
-        "KEY_SIDE|91|Key comes from the other side of the world"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "RATIO|0.66|Ratio is 0.7 over",
+                "EXPOSURE|-1.2|Lit cheek is 1.2 under",
+                "WHITE|18|White is 18 mired too warm",
+                "WHITE|-18|White is 18 mired too cool",
+                "TINT|-0.004|Tint is Duv 0.004 too magenta",
+                "BACKGROUND|0.7|Background is 0.7 over",
+                "SOFTNESS|-1|Key is seen 2.0 times as small: harder",
+                "SOFTNESS|2|Key is seen 4.0 times as large: softer",
+                "KEY_SIDE|50|Key has come 50° round to the right",
+                "KEY_SIDE|-60|Key has come 60° round to the left",
+                "KEY_SIDE|91|Key comes from the other side of the world"
+            })
     void aDifferenceIsSaidInTheCrewsWords(Aspect aspect, double difference, String words) {
         assertThat(aspect.say(difference)).isEqualTo(words);
     }
@@ -136,15 +190,33 @@ class FiguresTest {
         try {
             Locale.setDefault(Locale.GERMANY);
             assertThat(Aspect.SOFTNESS.say(1)).contains("2.0 times");
-            Reading half = new Reading("mark", "key", stage.light().facingLux("key", "mark") / 2, null, null, null, null, Signals.NONE);
-            assertThat(SoloCheck.of(half, stage.placement("key"), stage.state(), stage.light(), List.of(), FaultHypothesis.Uncertainty.USUAL).likely()).first().satisfies(s -> assertThat(s.words()).contains("1.41"));
+            Reading half = new Reading(
+                    "mark", "key", stage.light().facingLux("key", "mark") / 2, null, null, null, null, Signals.NONE);
+            assertThat(SoloCheck.of(
+                                    half,
+                                    stage.placement("key"),
+                                    stage.state(),
+                                    stage.light(),
+                                    List.of(),
+                                    FaultHypothesis.Uncertainty.USUAL)
+                            .likely())
+                    .first()
+                    .satisfies(s -> assertThat(s.words()).contains("1.41"));
         } finally {
             Locale.setDefault(before);
         }
     }
 
     private Figures metered(Reading reading) {
-        return predicted(stage).metered(List.of(reading), stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
+        return predicted(stage)
+                .metered(
+                        List.of(reading),
+                        stage.light(),
+                        stage.placements(),
+                        stage.state(),
+                        "mark",
+                        RatioConvention.LIT_TO_SHADOW,
+                        SignalCurve.NONE);
     }
 
     private static Figures predicted(Stage of) {

@@ -36,7 +36,10 @@ class MatchTest {
         Match.Line ratio = match(off).line(Aspect.RATIO);
         assertThat(ratio.verdict()).isEqualTo(Verdict.OUT);
         assertThat(ratio.say()).startsWith("Ratio is").endsWith("under");
-        assertThat(remedy(ratio, off)).startsWith("Fill down 1 stop").contains("40 to 20 %").contains("move it from");
+        assertThat(remedy(ratio, off))
+                .startsWith("Fill down 1 stop")
+                .contains("40 to 20 %")
+                .contains("move it from");
     }
 
     @ParameterizedTest
@@ -58,7 +61,9 @@ class MatchTest {
     @Test
     void aKeyThatIsHalfAStopDownIsBroughtUp() {
         Stage off = shot().tie("key", new Level(35));
-        assertThat(remedy(match(off).line(Aspect.EXPOSURE), off)).startsWith("Key up").contains("35 to 50 %");
+        assertThat(remedy(match(off).line(Aspect.EXPOSURE), off))
+                .startsWith("Key up")
+                .contains("35 to 50 %");
     }
 
     @Test
@@ -83,7 +88,10 @@ class MatchTest {
         Match.Line side = match(jumped).line(Aspect.KEY_SIDE);
         assertThat(side.verdict()).isEqualTo(Verdict.OUT);
         assertThat(side.say()).isEqualTo("Key comes from the other side of the world");
-        Match stilled = Match.of(figures(shot()), figures(jumped), Tolerances.HOLD,
+        Match stilled = Match.of(
+                figures(shot()),
+                figures(jumped),
+                Tolerances.HOLD,
                 Map.of(Aspect.KEY_SIDE, new Waiver(Waiver.Cause.CHEAT, "It would stand in the picture.", "gaffer")));
         assertThat(stilled.line(Aspect.KEY_SIDE).verdict()).isEqualTo(Verdict.WAIVED);
     }
@@ -92,7 +100,8 @@ class MatchTest {
     void sweeteningLeavesRoomThatHoldingDoesNot() {
         assertThat(Tolerances.SWEETEN.holds(Aspect.RATIO, 0.5)).isTrue();
         assertThat(Tolerances.HOLD.holds(Aspect.RATIO, 0.5)).isFalse();
-        assertThat(Tolerances.HOLD.with(Map.of(Aspect.RATIO, 0.5)).holds(Aspect.RATIO, -0.5)).isTrue();
+        assertThat(Tolerances.HOLD.with(Map.of(Aspect.RATIO, 0.5)).holds(Aspect.RATIO, -0.5))
+                .isTrue();
     }
 
     @ParameterizedTest
@@ -112,7 +121,10 @@ class MatchTest {
     @ParameterizedTest
     @CsvSource({"NONE,2.17", "BT709,3.43"})
     void theMonitorsRatioGoesThroughTheCurveOfTheScene(SignalCurve curve, double stops) {
-        Figures read = metered(curve, RatioConvention.LIT_TO_SHADOW, new Reading("mark", null, null, null, null, null, null, new Signals(54.0, 12.0, null, null, null)));
+        Figures read = metered(
+                curve,
+                RatioConvention.LIT_TO_SHADOW,
+                new Reading("mark", null, null, null, null, null, null, new Signals(54.0, 12.0, null, null, null)));
         assertThat(read.of().get(Aspect.RATIO).value()).isCloseTo(stops, within(0.01));
         assertThat(read.of().get(Aspect.RATIO).metered()).isTrue();
         assertThat(read.of().get(Aspect.EXPOSURE).metered()).isFalse();
@@ -120,13 +132,23 @@ class MatchTest {
 
     @Test
     void theNewestReadingHoldsAndOneAtAnotherMarkDoesNotCount() {
-        Figures read = metered(SignalCurve.NONE, RatioConvention.LIT_TO_SHADOW, reading("mark", 100, 50), reading("mark", 100, 25), reading("elsewhere", 100, 10));
+        Figures read = metered(
+                SignalCurve.NONE,
+                RatioConvention.LIT_TO_SHADOW,
+                reading("mark", 100, 50),
+                reading("mark", 100, 25),
+                reading("elsewhere", 100, 10));
         assertThat(read.of().get(Aspect.RATIO).value()).isCloseTo(2, within(1e-9));
     }
 
     @Test
     void keyToFillIsMeteredFromEachAlone() {
-        Figures read = metered(SignalCurve.NONE, RatioConvention.KEY_TO_FILL, alone("key", 800), alone("fill", 100), reading("mark", 900, 300));
+        Figures read = metered(
+                SignalCurve.NONE,
+                RatioConvention.KEY_TO_FILL,
+                alone("key", 800),
+                alone("fill", 100),
+                reading("mark", 900, 300));
         assertThat(read.of().get(Aspect.RATIO).value()).isCloseTo(3, within(1e-9));
     }
 
@@ -140,19 +162,26 @@ class MatchTest {
 
     private static Figures metered(SignalCurve curve, RatioConvention school, Reading... readings) {
         Stage stage = shot();
-        return figures(stage).metered(List.of(readings), stage.light(), stage.placements(), stage.state(), "mark", school, curve);
+        return figures(stage)
+                .metered(List.of(readings), stage.light(), stage.placements(), stage.state(), "mark", school, curve);
     }
 
     private static Stage shot() {
         Stage stage = Stage.blackRoom();
         SetPlan set = stage.set();
-        return stage.with(new SetPlan(null, 0, set.walls(), List.of(), List.of(), List.of(), null, Surface.grey(0), null, null, null)).camera(0, 4)
-                .head("key", Role.KEY, 2, 2, 1.5).tie("key", new Level(50)).head("fill", Role.FILL, -2, 2, 1.5).tie("fill", new Level(20))
+        return stage.with(new SetPlan(
+                        null, 0, set.walls(), List.of(), List.of(), List.of(), null, Surface.grey(0), null, null, null))
+                .camera(0, 4)
+                .head("key", Role.KEY, 2, 2, 1.5)
+                .tie("key", new Level(50))
+                .head("fill", Role.FILL, -2, 2, 1.5)
+                .tie("fill", new Level(20))
                 .head("back", Role.BACKGROUND, 1, -3, 1.5);
     }
 
     private static Figures figures(Stage stage) {
-        return Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW);
+        return Figures.predicted(
+                stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW);
     }
 
     private static Match match(Stage stage) {
@@ -160,6 +189,8 @@ class MatchTest {
     }
 
     private static String remedy(Match.Line line, Stage stage) {
-        return Remedy.of(line, stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW).orElseThrow().metric();
+        return Remedy.of(line, stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+                .orElseThrow()
+                .metric();
     }
 }

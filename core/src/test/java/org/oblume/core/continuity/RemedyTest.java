@@ -10,11 +10,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.oblume.core.light.Stage;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Phrase;
@@ -35,7 +35,8 @@ class RemedyTest {
     @ParameterizedTest
     @CsvSource({"71,single", "100,double"})
     void aNetIsOfferedWhereOneWouldTakeAsMuch(double wrong, String net) {
-        assertThat(remedy(Aspect.BACKGROUND, shot().tie("back", new Level(wrong)))).endsWith("Or hang a %s net before it.".formatted(net));
+        assertThat(remedy(Aspect.BACKGROUND, shot().tie("back", new Level(wrong))))
+                .endsWith("Or hang a %s net before it.".formatted(net));
     }
 
     @Test
@@ -56,10 +57,21 @@ class RemedyTest {
     @Test
     void aWhiteOutOfReachIsForAGelOrTheCamera() {
         Stage off = shot().tie("key", new ColourTemperature(2700));
-        Match.Line line = Match.of(figures(shot().tie("key", new ColourTemperature(6500)).head("blue", Role.AMBIENCE, 1, 3, 1.5).tie("blue", new ColourTemperature(25000))), figures(off), Tolerances.HOLD, Map.of())
+        Match.Line line = Match.of(
+                        figures(shot().tie("key", new ColourTemperature(6500))
+                                .head("blue", Role.AMBIENCE, 1, 3, 1.5)
+                                .tie("blue", new ColourTemperature(25000))),
+                        figures(off),
+                        Tolerances.HOLD,
+                        Map.of())
                 .line(Aspect.WHITE);
-        String says = Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW).map(Phrase::metric).orElseThrow();
-        assertThat(says).contains("cannot be dialled that far").contains("gel it by −").contains("camera’s white");
+        String says = Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+                .map(Phrase::metric)
+                .orElseThrow();
+        assertThat(says)
+                .contains("cannot be dialled that far")
+                .contains("gel it by −")
+                .contains("camera’s white");
     }
 
     @Test
@@ -67,13 +79,16 @@ class RemedyTest {
         Stage off = shot().tie("key", new Tint(0.008));
         String says = remedy(Aspect.TINT, off);
         assertThat(says).startsWith("Dial Key’s tint to");
-        double tint = Double.parseDouble(says.replaceAll(".*to (−?[\\d.]+)\\.$", "$1").replace('−', '-'));
-        assertThat(line(Aspect.TINT, off.tie("key", new Tint(tint))).difference()).isCloseTo(0, within(0.0006));
+        double tint =
+                Double.parseDouble(says.replaceAll(".*to (−?[\\d.]+)\\.$", "$1").replace('−', '-'));
+        assertThat(line(Aspect.TINT, off.tie("key", new Tint(tint))).difference())
+                .isCloseTo(0, within(0.0006));
     }
 
     @Test
     void aTintBeyondTheHeadsReachIsForAGel() {
-        Stage off = shot(new Modifier("Full plus green", 0.3, 0, 0.03, false, null, null, null)).tie("key", new Tint(0.02));
+        Stage off = shot(new Modifier("Full plus green", 0.3, 0, 0.03, false, null, null, null))
+                .tie("key", new Tint(0.02));
         assertThat(remedy(Aspect.TINT, off)).startsWith("Gel Key by Duv −").contains("camera’s tint");
     }
 
@@ -82,14 +97,20 @@ class RemedyTest {
     void aKeyThatIsSeenTooSmallComesCloser(double away, String way) {
         Stage off = shot().tie("key", new Place(away / Math.sqrt(2), away / Math.sqrt(2), false));
         Match.Line softness = line(Aspect.SOFTNESS, off);
-        assertThat(softness.verdict()).as("%.0f m", away).isEqualTo(away > 4.5 ? Match.Verdict.OUT : Match.Verdict.HOLDS);
-        assertThat(Remedy.of(softness, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW).map(Phrase::metric).orElseThrow()).startsWith("Key " + way)
+        assertThat(softness.verdict())
+                .as("%.0f m", away)
+                .isEqualTo(away > 4.5 ? Match.Verdict.OUT : Match.Verdict.HOLDS);
+        assertThat(Remedy.of(softness, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+                        .map(Phrase::metric)
+                        .orElseThrow())
+                .startsWith("Key " + way)
                 .contains("from %.2f m to 2.83 m".formatted(away));
     }
 
     @Test
     void aKeyFromAnotherSideIsBroughtBackToItsBearing() {
-        assertThat(remedy(Aspect.KEY_SIDE, shot().tie("key", new Place(-2, -2, false)))).isEqualTo("Bring Key back to bearing 045° from the mark, or call the move a cheat.");
+        assertThat(remedy(Aspect.KEY_SIDE, shot().tie("key", new Place(-2, -2, false))))
+                .isEqualTo("Bring Key back to bearing 045° from the mark, or call the move a cheat.");
     }
 
     @Test
@@ -109,33 +130,59 @@ class RemedyTest {
     @Test
     void keyToFillIsPutRightAtTheFillAlone() {
         Stage off = shot().tie("fill", new Level(40));
-        Figures recorded = Figures.predicted(shot().light(), shot().placements(), shot().state(), "mark", RatioConvention.KEY_TO_FILL);
-        Figures now = Figures.predicted(off.light(), off.placements(), off.state(), "mark", RatioConvention.KEY_TO_FILL);
+        Figures recorded = Figures.predicted(
+                shot().light(), shot().placements(), shot().state(), "mark", RatioConvention.KEY_TO_FILL);
+        Figures now =
+                Figures.predicted(off.light(), off.placements(), off.state(), "mark", RatioConvention.KEY_TO_FILL);
         Match.Line line = Match.of(recorded, now, Tolerances.HOLD, Map.of()).line(Aspect.RATIO);
         assertThat(line.difference()).isCloseTo(-1, within(0.01));
-        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.KEY_TO_FILL).map(Phrase::metric).orElseThrow()).startsWith("Fill down 1 stop: 40 to 20 %");
+        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.KEY_TO_FILL)
+                        .map(Phrase::metric)
+                        .orElseThrow())
+                .startsWith("Fill down 1 stop: 40 to 20 %");
     }
 
     @Test
     void whereNoOneLightCanDoItTheWayRoundIsNamed() {
         Stage off = Stage.outdoors().camera(0, 4).head("key", Role.KEY, 0, 2, 1.5);
-        Stage wanted = Stage.outdoors().camera(0, 4).head("key", Role.KEY, 2, 1, 1.5).head("fill", Role.FILL, -2, 1, 1.5).tie("fill", new Level(5));
-        Match.Line line = Match.of(figures(wanted), figures(off), Tolerances.HOLD, Map.of()).line(Aspect.RATIO);
+        Stage wanted = Stage.outdoors()
+                .camera(0, 4)
+                .head("key", Role.KEY, 2, 1, 1.5)
+                .head("fill", Role.FILL, -2, 1, 1.5)
+                .tie("fill", new Level(5));
+        Match.Line line = Match.of(figures(wanted), figures(off), Tolerances.HOLD, Map.of())
+                .line(Aspect.RATIO);
         assertThat(line.difference()).isNegative();
-        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW).map(Phrase::metric).orElseThrow()).contains("No one light brings it back").contains("flag");
+        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+                        .map(Phrase::metric)
+                        .orElseThrow())
+                .contains("No one light brings it back")
+                .contains("flag");
     }
 
     @Test
     void aLineThatIsNotKnownOrAMarkThatIsNotThereHasNoRemedy() {
-        Match.Line unknown = Match.of(new Figures(Map.of()), figures(shot()), Tolerances.HOLD, Map.of()).line(Aspect.RATIO);
+        Match.Line unknown = Match.of(new Figures(Map.of()), figures(shot()), Tolerances.HOLD, Map.of())
+                .line(Aspect.RATIO);
         assertThat(unknown.verdict()).isEqualTo(Match.Verdict.UNKNOWN);
-        assertThat(Remedy.of(unknown, shot().light(), shot().state(), "mark", RatioConvention.LIT_TO_SHADOW)).isEmpty();
-        assertThat(Remedy.of(line(Aspect.RATIO, shot().tie("fill", new Level(40))), shot().light(), shot().state(), "elsewhere", RatioConvention.LIT_TO_SHADOW)).isEmpty();
+        assertThat(Remedy.of(unknown, shot().light(), shot().state(), "mark", RatioConvention.LIT_TO_SHADOW))
+                .isEmpty();
+        assertThat(Remedy.of(
+                        line(Aspect.RATIO, shot().tie("fill", new Level(40))),
+                        shot().light(),
+                        shot().state(),
+                        "elsewhere",
+                        RatioConvention.LIT_TO_SHADOW))
+                .isEmpty();
     }
 
     @Test
     void lengthsAreSaidInFeetToo() {
-        Optional<Phrase> words = Remedy.of(line(Aspect.EXPOSURE, shot().tie("key", new Level(25))), shot().tie("key", new Level(25)).light(), shot().tie("key", new Level(25)).state(), "mark",
+        Optional<Phrase> words = Remedy.of(
+                line(Aspect.EXPOSURE, shot().tie("key", new Level(25))),
+                shot().tie("key", new Level(25)).light(),
+                shot().tie("key", new Level(25)).state(),
+                "mark",
                 RatioConvention.LIT_TO_SHADOW);
         assertThat(words.orElseThrow().imperial()).contains("9′ 3").doesNotContain(" m ");
     }
@@ -145,20 +192,31 @@ class RemedyTest {
     }
 
     private static Stage shot(Modifier... onKey) {
-        return Stage.blackRoom().camera(0, 4).head("key", Role.KEY, 2, 2, 1.5, onKey).tie("key", new Place(2, 2, false)).tie("key", new Level(50))
-                .head("fill", Role.FILL, -2, 2, 1.5).tie("fill", new Level(20)).head("back", Role.BACKGROUND, 1.5, -2, 1.5).tie("back", new Level(50))
+        return Stage.blackRoom()
+                .camera(0, 4)
+                .head("key", Role.KEY, 2, 2, 1.5, onKey)
+                .tie("key", new Place(2, 2, false))
+                .tie("key", new Level(50))
+                .head("fill", Role.FILL, -2, 2, 1.5)
+                .tie("fill", new Level(20))
+                .head("back", Role.BACKGROUND, 1.5, -2, 1.5)
+                .tie("back", new Level(50))
                 .tie("back", AimSetting.along(200, 0));
     }
 
     private static Figures figures(Stage stage) {
-        return Figures.predicted(stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW);
+        return Figures.predicted(
+                stage.light(), stage.placements(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW);
     }
 
     private static Match.Line line(Aspect aspect, Stage stage) {
-        return Match.of(figures(shot()), figures(stage), Tolerances.HOLD, Map.of()).line(aspect);
+        return Match.of(figures(shot()), figures(stage), Tolerances.HOLD, Map.of())
+                .line(aspect);
     }
 
     private static String remedy(Aspect aspect, Stage stage) {
-        return Remedy.of(line(aspect, stage), stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW).map(Phrase::metric).orElseThrow();
+        return Remedy.of(line(aspect, stage), stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+                .map(Phrase::metric)
+                .orElseThrow();
     }
 }

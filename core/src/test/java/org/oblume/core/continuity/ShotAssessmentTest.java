@@ -11,16 +11,17 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.continuity.Match.Verdict;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Mount;
@@ -28,14 +29,17 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Stop;
 
 class ShotAssessmentTest {
 
-    private final Stage stage = Stage.blackRoom().camera(0, 4).head("key", Role.KEY, 2, 2, 1.5).tie("key", new Place(2, 2, false)).head("fill", Role.FILL, -2, 2, 1.5);
+    private final Stage stage = Stage.blackRoom()
+            .camera(0, 4)
+            .head("key", Role.KEY, 2, 2, 1.5)
+            .tie("key", new Place(2, 2, false))
+            .head("fill", Role.FILL, -2, 2, 1.5);
 
     @Test
     void aShotIsJudgedAtTheMarkThatTheCameraLooksAt() {
@@ -78,27 +82,39 @@ class ShotAssessmentTest {
     @ParameterizedTest
     @CsvSource({"PLACE,CHEAT,true", "AIM,CHEAT,true", "LEVEL,CHEAT,false", "PLACE,MATCH,false", "PLACE,FIX,false"})
     void onlyAKeyWhosePlaceOrAimWasCalledACheatStillsItsSide(Attribute attribute, Reason reason, boolean stills) {
-        assertThat(judging(withReason("key", attribute, reason, null)).cheats().containsKey(Aspect.KEY_SIDE)).isEqualTo(stills);
+        assertThat(judging(withReason("key", attribute, reason, null)).cheats().containsKey(Aspect.KEY_SIDE))
+                .isEqualTo(stills);
     }
 
     @Test
     void aCheatOfTheFillIsNoWordAboutTheKey() {
-        assertThat(judging(withReason("fill", Attribute.PLACE, Reason.CHEAT, null)).cheats()).isEmpty();
+        assertThat(judging(withReason("fill", Attribute.PLACE, Reason.CHEAT, null))
+                        .cheats())
+                .isEmpty();
     }
 
     @Test
     void aCheatSaysWhyAndWho() {
-        Waiver said = judging(withReason("key", Attribute.PLACE, Reason.CHEAT, "It would stand in the picture.")).cheats().get(Aspect.KEY_SIDE);
+        Waiver said = judging(withReason("key", Attribute.PLACE, Reason.CHEAT, "It would stand in the picture."))
+                .cheats()
+                .get(Aspect.KEY_SIDE);
         assertThat(said).isEqualTo(new Waiver(Waiver.Cause.CHEAT, "It would stand in the picture.", "gaffer"));
-        assertThat(judging(withReason("key", Attribute.PLACE, Reason.CHEAT, null)).cheats().get(Aspect.KEY_SIDE).reason()).isEqualTo("Called a cheat in 1A.");
+        assertThat(judging(withReason("key", Attribute.PLACE, Reason.CHEAT, null))
+                        .cheats()
+                        .get(Aspect.KEY_SIDE)
+                        .reason())
+                .isEqualTo("Called a cheat in 1A.");
     }
 
     @Test
     void theCameraIsSeenFromTheMarkAndTheSubjectLooksItsOwnWay() {
-        assertThat(judging().cameraFrom()).hasValueSatisfying(b -> assertThat(b.degrees()).isCloseTo(0, within(1e-6)));
+        assertThat(judging().cameraFrom())
+                .hasValueSatisfying(b -> assertThat(b.degrees()).isCloseTo(0, within(1e-6)));
         stage.tie("camera", new Place(4, 0, true)).tie("mark", AimSetting.along(90, 0));
-        assertThat(judging().cameraFrom()).hasValueSatisfying(b -> assertThat(b.degrees()).isCloseTo(90, within(1e-6)));
-        assertThat(judging().facing()).hasValueSatisfying(b -> assertThat(b.degrees()).isEqualTo(90));
+        assertThat(judging().cameraFrom())
+                .hasValueSatisfying(b -> assertThat(b.degrees()).isCloseTo(90, within(1e-6)));
+        assertThat(judging().facing())
+                .hasValueSatisfying(b -> assertThat(b.degrees()).isEqualTo(90));
     }
 
     @Test
@@ -108,16 +124,31 @@ class ShotAssessmentTest {
         int lit = predicted.greyCards(predicted.figures()).get(0).red();
         int shadow = predicted.greyCards(predicted.figures()).get(1).red();
         assertThat(lit).isGreaterThan(shadow);
-        double needed = stage.light().metering().orElseThrow().exposure().required(stage.light().metering().orElseThrow().stop()).lux();
+        double needed = stage.light()
+                .metering()
+                .orElseThrow()
+                .exposure()
+                .required(stage.light().metering().orElseThrow().stop())
+                .lux();
         ShotAssessment read = judging(all(needed, needed / 4));
-        assertThat(read.greyCards(read.figures()).get(0).red()).as("18 % at the camera's stop").isBetween(100, 118);
-        assertThat(read.greyCards(read.figures()).get(1).red()).as("two stops below").isBetween(50, 62);
+        assertThat(read.greyCards(read.figures()).get(0).red())
+                .as("18 % at the camera's stop")
+                .isBetween(100, 118);
+        assertThat(read.greyCards(read.figures()).get(1).red())
+                .as("two stops below")
+                .isBetween(50, 62);
     }
 
     @Test
     void aCameraWithoutExposureShowsCardsAllTheSame() {
         Stage bare = Stage.blackRoom().head("key", Role.KEY, 2, 2, 1.5);
-        ShotAssessment now = new ShotAssessment(bare.recording(), bare.state(), bare.light(), List.of(), RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
+        ShotAssessment now = new ShotAssessment(
+                bare.recording(),
+                bare.state(),
+                bare.light(),
+                List.of(),
+                RatioConvention.LIT_TO_SHADOW,
+                SignalCurve.NONE);
         assertThat(now.greyCards(now.figures()).get(0)).isNotNull();
         assertThat(now.cameraFrom()).isEmpty();
     }
@@ -125,18 +156,27 @@ class ShotAssessmentTest {
     @Test
     void eachLightIsJudgedByItsNewestReadingAlone() {
         double key = stage.light().facingLux("key", "mark");
-        List<ShotAssessment.Head> heads = judging(alone("key", key * 2), alone("key", key)).heads(Tolerances.HOLD, List.of());
+        List<ShotAssessment.Head> heads =
+                judging(alone("key", key * 2), alone("key", key)).heads(Tolerances.HOLD, List.of());
         assertThat(heads).extracting(h -> h.light().key()).containsExactly("key", "fill");
         assertThat(heads.get(0).verdict()).isEqualTo(Verdict.HOLDS);
         assertThat(heads.get(1).verdict()).isEqualTo(Verdict.UNKNOWN);
         assertThat(heads.get(1).check()).isNull();
-        assertThat(judging(alone("key", key), alone("key", key * 2)).heads(Tolerances.HOLD, List.of()).get(0).verdict()).isEqualTo(Verdict.OUT);
+        assertThat(judging(alone("key", key), alone("key", key * 2))
+                        .heads(Tolerances.HOLD, List.of())
+                        .get(0)
+                        .verdict())
+                .isEqualTo(Verdict.OUT);
     }
 
     @Test
     void whatIsStillToBeReadGetsShorterWithEachReading() {
         double key = stage.light().facingLux("key", "mark");
-        assertThat(toRead()).containsExactly("All lights at Repairer: stop, colour, shadow cheek, background", "key alone: stop and colour", "fill alone: stop and colour");
+        assertThat(toRead())
+                .containsExactly(
+                        "All lights at Repairer: stop, colour, shadow cheek, background",
+                        "key alone: stop and colour",
+                        "fill alone: stop and colour");
         assertThat(toRead(alone("key", key))).hasSize(2).noneMatch(t -> t.startsWith("key"));
         assertThat(toRead(alone("key", key), all(100, 50))).containsExactly("fill alone: stop and colour");
     }
@@ -146,7 +186,8 @@ class ShotAssessmentTest {
     void theSideOfTheWorldTurnsWithThePlaceThatItIsRebuiltIn(double turn, boolean mirrored, double side) {
         Figures there = judging().figures().on(new PlanFit(mirrored, turn, 3, 4, List.of()));
         assertThat(there.of().get(Aspect.KEY_SIDE).value()).isCloseTo(side, within(0.01));
-        assertThat(there.of().get(Aspect.RATIO)).isEqualTo(judging().figures().of().get(Aspect.RATIO));
+        assertThat(there.of().get(Aspect.RATIO))
+                .isEqualTo(judging().figures().of().get(Aspect.RATIO));
     }
 
     @Test
@@ -157,36 +198,84 @@ class ShotAssessmentTest {
     @Test
     void aMatchSaysWhatIsOffAndNothingWhenItHolds() {
         Figures recorded = judging().figures();
-        assertThat(Match.of(recorded, recorded, Tolerances.HOLD, Map.of()).say()).isEmpty();
+        assertThat(Match.of(recorded, recorded, Tolerances.HOLD, Map.of()).say())
+                .isEmpty();
         stage.tie("camera", new Stop(4));
         Match off = Match.of(recorded, judging().figures(), Tolerances.HOLD, Map.of());
         assertThat(off.say()).isEqualTo("Lit cheek is 1.0 under.");
-        Match stilled = Match.of(recorded, judging().figures(), Tolerances.HOLD, Map.of(Aspect.EXPOSURE, new Waiver(Waiver.Cause.BY_EYE, "darker on purpose", "gaffer")));
+        Match stilled = Match.of(
+                recorded,
+                judging().figures(),
+                Tolerances.HOLD,
+                Map.of(Aspect.EXPOSURE, new Waiver(Waiver.Cause.BY_EYE, "darker on purpose", "gaffer")));
         assertThat(stilled.holds()).isTrue();
         assertThat(stilled.say()).isEmpty();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"RATIO|2.44|2.4 stops", "EXPOSURE|0.04|0.0 stops", "EXPOSURE|0.25|+0.3 stops", "BACKGROUND|-3.46|−3.5 stops", "KEY_SIDE|7.2|007°", "KEY_SIDE|359.8|000°",
-        "WHITE|4.4|+4 mired", "WHITE|-4.4|−4 mired", "TINT|0.003|+0.0030", "SOFTNESS|6.66|6.7°"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "RATIO|2.44|2.4 stops",
+                "EXPOSURE|0.04|0.0 stops",
+                "EXPOSURE|0.25|+0.3 stops",
+                "BACKGROUND|-3.46|−3.5 stops",
+                "KEY_SIDE|7.2|007°",
+                "KEY_SIDE|359.8|000°",
+                "WHITE|4.4|+4 mired",
+                "WHITE|-4.4|−4 mired",
+                "TINT|0.003|+0.0030",
+                "SOFTNESS|6.66|6.7°"
+            })
     void aFigureIsPrintedWithItsUnit(Aspect aspect, double value, String said) {
         assertThat(aspect.print(value)).isEqualTo(said);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"RATIO|-1.62|−1.6", "WHITE|18.2|+18", "KEY_SIDE|-26|−26°", "TINT|-0.0009|−0.0009", "SOFTNESS|1|2.0 times", "SOFTNESS|-1|0.5 times", "EXPOSURE|0|0.0"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "RATIO|-1.62|−1.6",
+                "WHITE|18.2|+18",
+                "KEY_SIDE|-26|−26°",
+                "TINT|-0.0009|−0.0009",
+                "SOFTNESS|1|2.0 times",
+                "SOFTNESS|-1|0.5 times",
+                "EXPOSURE|0|0.0"
+            })
     void aDifferenceIsPrintedWithItsSign(Aspect aspect, double difference, String said) {
         assertThat(aspect.printDifference(difference)).isEqualTo(said);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"RATIO|0.3333333333|±1/3 stop", "RATIO|0.5|±0.5 stop", "EXPOSURE|1|±1 stop", "KEY_SIDE|45|±45°", "WHITE|12|±12 mired", "TINT|0.003|±0.003", "SOFTNESS|0.6|1.5 times"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "RATIO|0.3333333333|±1/3 stop",
+                "RATIO|0.5|±0.5 stop",
+                "EXPOSURE|1|±1 stop",
+                "KEY_SIDE|45|±45°",
+                "WHITE|12|±12 mired",
+                "TINT|0.003|±0.003",
+                "SOFTNESS|0.6|1.5 times"
+            })
     void aToleranceIsPrintedAsACrewSaysIt(Aspect aspect, double tolerance, String said) {
         assertThat(aspect.printTolerance(tolerance)).isEqualTo(said);
     }
 
     private void withSecondMark() {
-        stage.put(new Placement("visitor", "Visitor", PlacementKind.MARK, Role.SUBJECT, null, new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)), 1, -1, 1.5, AimSetting.along(0, 0));
+        stage.put(
+                new Placement(
+                        "visitor",
+                        "Visitor",
+                        PlacementKind.MARK,
+                        Role.SUBJECT,
+                        null,
+                        new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
+                1,
+                -1,
+                1.5,
+                AimSetting.along(0, 0));
     }
 
     private List<String> toRead(Reading... readings) {
@@ -197,18 +286,33 @@ class ShotAssessmentTest {
     private ShotState withReason(String key, Attribute attribute, Reason reason, @Nullable String note) {
         List<Knot> knots = new ArrayList<>();
         for (Placement placement : stage.placements()) {
-            stage.state().knots(placement.key()).forEach(k -> knots.add(k.placement().equals(key) && k.attribute() == attribute
-                    ? new Knot("1A", key, k.value(), new Attribution(reason, note, "gaffer", Instant.EPOCH, 1)) : k));
+            stage.state()
+                    .knots(placement.key())
+                    .forEach(k -> knots.add(
+                            k.placement().equals(key) && k.attribute() == attribute
+                                    ? new Knot(
+                                            "1A",
+                                            key,
+                                            k.value(),
+                                            new Attribution(reason, note, "gaffer", Instant.EPOCH, 1))
+                                    : k));
         }
         return ShotState.of("1A", knots);
     }
 
     private ShotAssessment judging(Reading... readings) {
-        return new ShotAssessment(stage.recording(), stage.state(), stage.light(), List.of(readings), RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
+        return new ShotAssessment(
+                stage.recording(),
+                stage.state(),
+                stage.light(),
+                List.of(readings),
+                RatioConvention.LIT_TO_SHADOW,
+                SignalCurve.NONE);
     }
 
     private ShotAssessment judging(ShotState state) {
-        return new ShotAssessment(stage.recording(), state, stage.light(), List.of(), RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
+        return new ShotAssessment(
+                stage.recording(), state, stage.light(), List.of(), RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
     }
 
     private static Reading all(double lit, double shadow) {

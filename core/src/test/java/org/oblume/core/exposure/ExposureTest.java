@@ -22,14 +22,20 @@ class ExposureTest {
     @TestFactory
     Stream<DynamicTest> theStopThatALightAsksFor() {
         return Cases.answered("exposure", c -> {
-            double seconds = c.request().has("fps") ? Exposure.seconds(c.number("fps"), c.number("shutterAngleDeg"))
+            double seconds = c.request().has("fps")
+                    ? Exposure.seconds(c.number("fps"), c.number("shutterAngleDeg"))
                     : c.number("shutterSeconds");
-            Exposure camera = new Exposure(c.number("iso"), seconds, c.number("lensNdStops", 0),
+            Exposure camera = new Exposure(
+                    c.number("iso"),
+                    seconds,
+                    c.number("lensNdStops", 0),
                     c.number("calibrationConstant", Exposure.DEFAULT_CALIBRATION));
-            Illuminance light = c.request().has("lux") ? Illuminance.ofLux(c.number("lux"))
+            Illuminance light = c.request().has("lux")
+                    ? Illuminance.ofLux(c.number("lux"))
                     : Illuminance.ofFootcandles(c.number("footcandles"));
             c.assertAnswer("tStop", camera.stop(light).number());
-            assertThat(camera.stop(light).label()).isEqualTo(c.answer().get("label").asText());
+            assertThat(camera.stop(light).label())
+                    .isEqualTo(c.answer().get("label").asText());
             if (c.request().has("tStop")) {
                 TStop set = TStop.of(c.number("tStop"));
                 c.assertAnswer("requiredLux", camera.required(set).lux());
@@ -43,11 +49,12 @@ class ExposureTest {
         return Cases.answered("ratio", c -> {
             double lit = c.number("lit");
             double shadow = c.number("shadow");
-            ContrastRatio ratio = switch (c.text("mode")) {
-                case "SIGNAL" -> ContrastRatio.fromSignal(lit, shadow, SignalCurve.valueOf(c.text("curve")));
-                case "T_STOP" -> ContrastRatio.fromTStops(TStop.of(lit), TStop.of(shadow));
-                default -> ContrastRatio.fromLux(lit, shadow);
-            };
+            ContrastRatio ratio =
+                    switch (c.text("mode")) {
+                        case "SIGNAL" -> ContrastRatio.fromSignal(lit, shadow, SignalCurve.valueOf(c.text("curve")));
+                        case "T_STOP" -> ContrastRatio.fromTStops(TStop.of(lit), TStop.of(shadow));
+                        default -> ContrastRatio.fromLux(lit, shadow);
+                    };
             c.assertAnswer("ratio", ratio.ratio());
             c.assertAnswer("stops", ratio.stops().value());
         });
@@ -68,9 +75,11 @@ class ExposureTest {
     @Test
     void theMonitorSays54And12() {
         assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.NONE).ratio()).isCloseTo(4.5, within(0.01));
-        assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.NONE).stops().value()).isCloseTo(2.2, within(0.05));
+        assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.NONE).stops().value())
+                .isCloseTo(2.2, within(0.05));
         assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.BT709).ratio()).isCloseTo(10.8, within(0.05));
-        assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.BT709).stops().value()).isCloseTo(3.4, within(0.05));
+        assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.BT709).stops().value())
+                .isCloseTo(3.4, within(0.05));
     }
 
     @ParameterizedTest
@@ -85,7 +94,8 @@ class ExposureTest {
     @EnumSource(SignalCurve.class)
     void aSignalBelowBlackTellsNoLight(SignalCurve curve) {
         assertThatThrownBy(() -> ContrastRatio.fromSignal(50, -20, curve))
-                .isInstanceOfSatisfying(Refusal.class, r -> assertThat(r.field()).isEqualTo("shadow"));
+                .isInstanceOfSatisfying(
+                        Refusal.class, r -> assertThat(r.field()).isEqualTo("shadow"));
     }
 
     @ParameterizedTest
@@ -93,14 +103,18 @@ class ExposureTest {
     void theLightThatAStopNeedsAsksForThatStop(double stop, double nd, double iso) {
         Exposure camera = new Exposure(iso, Exposure.seconds(24, 172.8), nd, 330);
         assertThat(camera.stop(camera.required(TStop.of(stop))).number()).isCloseTo(stop, within(1e-9));
-        assertThat(camera.over(Illuminance.ofLux(2 * camera.required(TStop.of(stop)).lux()), TStop.of(stop)).value())
+        assertThat(camera.over(
+                                Illuminance.ofLux(
+                                        2 * camera.required(TStop.of(stop)).lux()),
+                                TStop.of(stop))
+                        .value())
                 .isCloseTo(1, within(1e-12));
     }
 
     @Test
     void aCrewsOwnCurveIsReadBetweenItsPoints() {
-        SignalTable table = new SignalTable(List.of(new SignalTable.Point(0, 0), new SignalTable.Point(40, 0.18),
-                new SignalTable.Point(100, 2)));
+        SignalTable table = new SignalTable(
+                List.of(new SignalTable.Point(0, 0), new SignalTable.Point(40, 0.18), new SignalTable.Point(100, 2)));
         assertThat(table.light(20)).isCloseTo(0.09, within(1e-12));
         assertThat(table.light(70)).isCloseTo(1.09, within(1e-12));
         assertThatThrownBy(() -> table.light(101)).isInstanceOf(Refusal.class);

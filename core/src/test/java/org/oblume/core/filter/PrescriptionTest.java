@@ -25,7 +25,8 @@ class PrescriptionTest {
 
     @Test
     void ofEqualPrescriptionsTheNamesDecideInOrder() {
-        List<Prescription> best = correction(2).prescribe(List.of(net("B net", 1), net("A net", 1), net("C net", 1)), 1);
+        List<Prescription> best =
+                correction(2).prescribe(List.of(net("B net", 1), net("A net", 1), net("C net", 1)), 1);
         assertThat(names(best)).containsExactly(List.of("A net"), List.of("B net"), List.of("C net"), List.of());
     }
 
@@ -42,8 +43,10 @@ class PrescriptionTest {
     @Test
     void namesAreOrderedByCodePointNotByTheLettersOfOneLanguage() {
         String beyond = new String(Character.toChars(0x1F526)); // sorts after U+FF5E by code point, before it by char
-        List<Prescription> best = correction(2).prescribe(List.of(net(beyond, 1), net("\uFF5E", 1), net("a", 1), net("Z", 1)), 1);
-        assertThat(names(best).subList(0, 4)).containsExactly(List.of("Z"), List.of("a"), List.of("\uFF5E"), List.of(beyond));
+        List<Prescription> best =
+                correction(2).prescribe(List.of(net(beyond, 1), net("\uFF5E", 1), net("a", 1), net("Z", 1)), 1);
+        assertThat(names(best).subList(0, 4))
+                .containsExactly(List.of("Z"), List.of("a"), List.of("\uFF5E"), List.of(beyond));
     }
 
     @Test
@@ -56,23 +59,36 @@ class PrescriptionTest {
     @Test
     void aDimmableLightIsTurnedDownOnlyAsFarAsItGoes() {
         Prescription bare = new Correction(WHITE, TStop.of(8), WHITE, TStop.of(2), new Correction.Dimming(0.25))
-                .prescribe(List.of(), 3).get(0);
+                .prescribe(List.of(), 3)
+                .get(0);
         assertThat(bare.output()).isEqualTo(0.25);
         assertThat(bare.deltaStops().value()).isCloseTo(2, within(1e-12));
         assertThat(bare.tStop().number()).isCloseTo(4, within(1e-12));
-        assertThat(bare.reason()).isEqualTo("2.0 stop too bright, colour and tint right; no filter, dimmed by 2.0 stops");
+        assertThat(bare.reason())
+                .isEqualTo("2.0 stop too bright, colour and tint right; no filter, dimmed by 2.0 stops");
         Prescription dark = new Correction(WHITE, TStop.of(2), WHITE, TStop.of(8), new Correction.Dimming(0.25))
-                .prescribe(List.of(), 3).get(0);
+                .prescribe(List.of(), 3)
+                .get(0);
         assertThat(dark.output()).isEqualTo(1);
         assertThat(dark.deltaStops().value()).isCloseTo(-4, within(1e-12));
     }
 
     @Test
     void aStackThatLeavesTheColourScaleIsNotOffered() {
-        List<Prescription> best = new Correction(WhitePoint.of(Kelvin.of(1100), Duv.NEUTRAL), TStop.of(4), WHITE, TStop.of(4),
-                Correction.Dimming.NONE).prescribe(List.of(new Sheets("warm", FilterEffect.of(200, 0, 0), 1),
-                        new Sheets("cool", FilterEffect.of(-200, 0, 0), 1)), 2);
-        assertThat(names(best)).doesNotContain(List.of("warm")).contains(List.of(), List.of("cool"), List.of("cool", "warm"));
+        List<Prescription> best = new Correction(
+                        WhitePoint.of(Kelvin.of(1100), Duv.NEUTRAL),
+                        TStop.of(4),
+                        WHITE,
+                        TStop.of(4),
+                        Correction.Dimming.NONE)
+                .prescribe(
+                        List.of(
+                                new Sheets("warm", FilterEffect.of(200, 0, 0), 1),
+                                new Sheets("cool", FilterEffect.of(-200, 0, 0), 1)),
+                        2);
+        assertThat(names(best))
+                .doesNotContain(List.of("warm"))
+                .contains(List.of(), List.of("cool"), List.of("cool", "warm"));
     }
 
     @Test
@@ -82,22 +98,33 @@ class PrescriptionTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"0 | 0 | 0 | stop and colour and tint right; 1 filter",
-        "0.31 | 0 | 0 | 0.3 stop too bright, colour and tint right; 1 filter", "-0.1 | 0.5 | 0 | 0.1 stop too dark, 1 mired too warm, tint right; 1 filter",
-        "0.09 | -12 | 0.0004 | 12 mired too cool, stop and tint right; 1 filter",
-        "2 | 3 | 0.0026 | 2.0 stop too bright, 3 mired too warm, Duv 0.0026 too green; 1 filter",
-        "0 | 0 | -0.001 | Duv 0.001 too magenta, stop and colour right; 1 filter"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0 | 0 | 0 | stop and colour and tint right; 1 filter",
+                "0.31 | 0 | 0 | 0.3 stop too bright, colour and tint right; 1 filter",
+                "-0.1 | 0.5 | 0 | 0.1 stop too dark, 1 mired too warm, tint right; 1 filter",
+                "0.09 | -12 | 0.0004 | 12 mired too cool, stop and tint right; 1 filter",
+                "2 | 3 | 0.0026 | 2.0 stop too bright, 3 mired too warm, Duv 0.0026 too green; 1 filter",
+                "0 | 0 | -0.001 | Duv 0.001 too magenta, stop and colour right; 1 filter"
+            })
     void aPrescriptionTellsWhatIsOffAndWhatIsRight(double stops, double mired, double duv, String reason) {
-        assertThat(new Prescription(List.of("net"), 5600, 0, TStop.of(4), 1, MiredShift.of(mired), duv, Stops.of(stops), 1).reason())
+        assertThat(new Prescription(
+                                List.of("net"), 5600, 0, TStop.of(4), 1, MiredShift.of(mired), duv, Stops.of(stops), 1)
+                        .reason())
                 .isEqualTo(reason);
     }
 
     @Test
     void aQuestionThatCannotBeGoneThroughIsRefusedRatherThanAnsweredLate() {
-        List<Sheets> stock = Stream.iterate(0, i -> i + 1).limit(100)
-                .map(i -> new Sheets("f" + i, FilterEffect.of(i % 7 * 0.1, 1 + i % 11 * 0.01, 0), 3)).toList();
-        assertThatThrownBy(() -> correction(64).prescribe(stock, 9, 10_000)).isInstanceOfSatisfying(Refusal.class,
-                r -> assertThat(r.field()).isEqualTo("maxFilters")).hasMessageContaining("ask for fewer filters");
+        List<Sheets> stock = Stream.iterate(0, i -> i + 1)
+                .limit(100)
+                .map(i -> new Sheets("f" + i, FilterEffect.of(i % 7 * 0.1, 1 + i % 11 * 0.01, 0), 3))
+                .toList();
+        assertThatThrownBy(() -> correction(64).prescribe(stock, 9, 10_000))
+                .isInstanceOfSatisfying(
+                        Refusal.class, r -> assertThat(r.field()).isEqualTo("maxFilters"))
+                .hasMessageContaining("ask for fewer filters");
         assertThatThrownBy(() -> correction(2).prescribe(List.of(), -1)).hasMessageContaining("0 or more");
     }
 
@@ -105,13 +132,20 @@ class PrescriptionTest {
     void aStockItemIsGoneThroughOrThrowsBackButNotBoth() {
         FilterEffect none = FilterEffect.NONE;
         GelColour kelp = new GelColour(0.2, 0.6, 0.3);
-        assertThat(new StockItem("Net", StockKind.NET, none, 0, null, null, null).isFilter()).isTrue();
-        assertThat(new StockItem("Board", StockKind.BOUNCE, none, 1, 0.8, null, null).isFilter()).isFalse();
-        assertThatThrownBy(() -> new StockItem("Board", StockKind.BLACK, none, 1, null, null, null)).hasMessageContaining("needs a reflectance");
-        assertThatThrownBy(() -> new StockItem("Net", StockKind.NET, none, 0, 0.5, null, null)).hasMessageContaining("leave its reflectance empty");
-        assertThatThrownBy(() -> new StockItem("Kelp", StockKind.COLOUR, none, 0, null, null, null)).hasMessageContaining("red, green and blue");
-        assertThatThrownBy(() -> new StockItem("Net", StockKind.NET, none, 0, null, null, kelp)).hasMessageContaining("is no colour");
-        assertThatThrownBy(() -> new StockItem("Frost", StockKind.DIFFUSION, none, 1.1, null, null, null)).hasMessageContaining("softness of Frost");
+        assertThat(new StockItem("Net", StockKind.NET, none, 0, null, null, null).isFilter())
+                .isTrue();
+        assertThat(new StockItem("Board", StockKind.BOUNCE, none, 1, 0.8, null, null).isFilter())
+                .isFalse();
+        assertThatThrownBy(() -> new StockItem("Board", StockKind.BLACK, none, 1, null, null, null))
+                .hasMessageContaining("needs a reflectance");
+        assertThatThrownBy(() -> new StockItem("Net", StockKind.NET, none, 0, 0.5, null, null))
+                .hasMessageContaining("leave its reflectance empty");
+        assertThatThrownBy(() -> new StockItem("Kelp", StockKind.COLOUR, none, 0, null, null, null))
+                .hasMessageContaining("red, green and blue");
+        assertThatThrownBy(() -> new StockItem("Net", StockKind.NET, none, 0, null, null, kelp))
+                .hasMessageContaining("is no colour");
+        assertThatThrownBy(() -> new StockItem("Frost", StockKind.DIFFUSION, none, 1.1, null, null, null))
+                .hasMessageContaining("softness of Frost");
         assertThatThrownBy(() -> new Sheets("Net", none, -1)).hasMessageContaining("0 or more");
     }
 

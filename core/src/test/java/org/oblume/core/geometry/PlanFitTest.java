@@ -23,9 +23,16 @@ class PlanFitTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void aPlanThatWasTurnedShiftedAndMirroredIsFoundAgain(Random random) {
-        PlanFit truth = new PlanFit(random.nextBoolean(), random.nextDouble() * 360, random.nextDouble() * 40 - 20, random.nextDouble() * 40 - 20, List.of());
-        List<PlanFit.Pair> pairs = Stream.generate(() -> PlanPoint.of(random.nextDouble() * 8, random.nextDouble() * 6)).limit(3)
-                .map(p -> new PlanFit.Pair("post", p, truth.point(p))).toList();
+        PlanFit truth = new PlanFit(
+                random.nextBoolean(),
+                random.nextDouble() * 360,
+                random.nextDouble() * 40 - 20,
+                random.nextDouble() * 40 - 20,
+                List.of());
+        List<PlanFit.Pair> pairs = Stream.generate(() -> PlanPoint.of(random.nextDouble() * 8, random.nextDouble() * 6))
+                .limit(3)
+                .map(p -> new PlanFit.Pair("post", p, truth.point(p)))
+                .toList();
         PlanFit found = PlanFit.of(pairs, truth.mirrored());
         PlanPoint stand = PlanPoint.of(3.3, 4.4);
         assertThat(found.point(stand).distanceM(truth.point(stand))).isLessThan(1e-9);
@@ -39,8 +46,12 @@ class PlanFitTest {
         PlanPoint a = PlanPoint.of(random.nextDouble(), random.nextDouble());
         PlanPoint b = PlanPoint.of(2 + random.nextDouble(), random.nextDouble());
         assertThat(fit.point(a).distanceM(fit.point(b))).isCloseTo(a.distanceM(b), within(1e-9));
-        double turned = fit.bearing(Bearing.fromOffset(b.xM() - a.xM(), b.yM() - a.yM())).degrees();
-        double between = Bearing.fromOffset(fit.point(b).xM() - fit.point(a).xM(), fit.point(b).yM() - fit.point(a).yM()).degrees();
+        double turned = fit.bearing(Bearing.fromOffset(b.xM() - a.xM(), b.yM() - a.yM()))
+                .degrees();
+        double between = Bearing.fromOffset(
+                        fit.point(b).xM() - fit.point(a).xM(),
+                        fit.point(b).yM() - fit.point(a).yM())
+                .degrees();
         assertThat(Math.cos(Math.toRadians(turned - between))).isCloseTo(1, within(1e-9));
     }
 
@@ -61,8 +72,11 @@ class PlanFitTest {
 
     @Test
     void onePairOrTwoInOnePlaceGiveNoTurn() {
-        assertThatThrownBy(() -> PlanFit.of(List.of(pair("post", 0, 0, 1, 1)), false)).isInstanceOf(Refusal.class).hasMessageContaining("two landmarks");
-        assertThatThrownBy(() -> PlanFit.of(List.of(pair("post", 0, 0, 1, 1), pair("leg", 0, 0, 3, 1)), false)).isInstanceOf(Refusal.class)
+        assertThatThrownBy(() -> PlanFit.of(List.of(pair("post", 0, 0, 1, 1)), false))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("two landmarks");
+        assertThatThrownBy(() -> PlanFit.of(List.of(pair("post", 0, 0, 1, 1), pair("leg", 0, 0, 3, 1)), false))
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining("post and leg");
     }
 

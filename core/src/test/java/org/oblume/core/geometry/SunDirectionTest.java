@@ -17,10 +17,14 @@ class SunDirectionTest {
     @TestFactory
     Stream<DynamicTest> theSunStandsWhereTheAlmanacSays() {
         return Cases.answered("sun", c -> {
-            SunDirection sun = SunDirection.at(c.number("latitude"), c.number("longitude"),
+            SunDirection sun = SunDirection.at(
+                    c.number("latitude"),
+                    c.number("longitude"),
                     OffsetDateTime.parse(c.text("instant")).toInstant());
-            double apart = Math.abs(sun.azimuth().degrees() - c.answer().get("azimuthDeg").asDouble());
-            assertThat(Math.min(apart, 360 - apart)).isLessThanOrEqualTo(c.tolerance().get("azimuthDeg").asDouble());
+            double apart = Math.abs(
+                    sun.azimuth().degrees() - c.answer().get("azimuthDeg").asDouble());
+            assertThat(Math.min(apart, 360 - apart))
+                    .isLessThanOrEqualTo(c.tolerance().get("azimuthDeg").asDouble());
             c.assertAnswer("elevationDeg", sun.elevationDeg());
         });
     }

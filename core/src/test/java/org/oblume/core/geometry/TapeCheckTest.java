@@ -44,7 +44,9 @@ class TapeCheckTest {
     @Test
     void aStandThatIsElsewhereIsToldByThreeTapesThatAgree() {
         PlanPoint there = PlanPoint.of(1.9, 2.5);
-        List<TapeCheck.Pulled> tapes = ALL.stream().map(l -> new TapeCheck.Pulled(l, l.point().distanceM(there))).toList();
+        List<TapeCheck.Pulled> tapes = ALL.stream()
+                .map(l -> new TapeCheck.Pulled(l, l.point().distanceM(there)))
+                .toList();
         TapeCheck check = TapeCheck.of(tapes, STAND, ALL, Walls.NONE);
         assertThat(check.offM()).isCloseTo(0.4, within(1e-9));
         assertThat(check.wrong()).isNull();
@@ -54,30 +56,39 @@ class TapeCheckTest {
     @Test
     void tapesThatDoNotMeetSayByHowMuch() {
         List<TapeCheck.Pulled> tapes = List.of(new TapeCheck.Pulled(DOOR, 1.5), new TapeCheck.Pulled(WINDOW, 2.2));
-        assertThatThrownBy(() -> TapeCheck.of(tapes, STAND, ALL, Walls.NONE)).isInstanceOf(Refusal.class).hasMessageContaining("miss by 0.30 m");
+        assertThatThrownBy(() -> TapeCheck.of(tapes, STAND, ALL, Walls.NONE))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("miss by 0.30 m");
     }
 
     @Test
     void tapesThatCrossTooFlatNameABetterLandmark() {
         PlanPoint low = PlanPoint.of(2, 0.2);
         List<TapeCheck.Pulled> tapes = List.of(new TapeCheck.Pulled(DOOR, 2.01), new TapeCheck.Pulled(WINDOW, 2.01));
-        assertThatThrownBy(() -> TapeCheck.of(tapes, low, ALL, Walls.NONE)).hasMessageContaining("too flat").hasMessageContaining("Use bench leg");
+        assertThatThrownBy(() -> TapeCheck.of(tapes, low, ALL, Walls.NONE))
+                .hasMessageContaining("too flat")
+                .hasMessageContaining("Use bench leg");
     }
 
     @Test
     void theThirdLandmarkIsOneThatIsNotUsedYet() {
         TapePair pair = TapePair.between(DOOR, WINDOW, STAND).orElseThrow();
         assertThat(TapeCheck.third(pair, STAND, ALL, Walls.NONE)).contains(BENCH);
-        assertThat(TapeCheck.third(pair, STAND, List.of(DOOR, WINDOW), Walls.NONE)).isEmpty();
+        assertThat(TapeCheck.third(pair, STAND, List.of(DOOR, WINDOW), Walls.NONE))
+                .isEmpty();
     }
 
     @ParameterizedTest
     @CsvSource({"0.5,0,right on the plan", "-0.5,0,left on the plan", "0,0.5,up the plan", "0,-0.5,down the plan"})
     void whereItStandsInsteadIsToldByThePlan(double right, double up, String where) {
         PlanPoint there = PlanPoint.of(STAND.xM() + right, STAND.yM() + up);
-        List<TapeCheck.Pulled> tapes = ALL.stream().map(l -> new TapeCheck.Pulled(l, l.point().distanceM(there))).toList();
+        List<TapeCheck.Pulled> tapes = ALL.stream()
+                .map(l -> new TapeCheck.Pulled(l, l.point().distanceM(there)))
+                .toList();
         assertThat(TapeCheck.of(tapes, STAND, ALL, Walls.NONE).sentence()).contains("0.50 m too far " + where);
-        assertThat(TapeCheck.of(tapes.subList(0, 2), STAND, ALL, Walls.NONE).sentence()).contains("too far " + where).contains("third tape");
+        assertThat(TapeCheck.of(tapes.subList(0, 2), STAND, ALL, Walls.NONE).sentence())
+                .contains("too far " + where)
+                .contains("third tape");
     }
 
     @Test
@@ -89,14 +100,17 @@ class TapeCheckTest {
 
     @Test
     void oneTapeIsNoPlace() {
-        assertThatThrownBy(() -> TapeCheck.of(tapes(0), STAND, ALL, Walls.NONE)).isInstanceOf(Refusal.class).hasMessageContaining("two landmarks");
+        assertThatThrownBy(() -> TapeCheck.of(tapes(0), STAND, ALL, Walls.NONE))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("two landmarks");
     }
 
     @Test
     void ofSeveralThirdLandmarksTheOneThatCrossesBestIsTaken() {
         Landmark inLine = new Landmark("in line", PlanPoint.of(-1.5, -2.5));
         TapePair pair = TapePair.between(DOOR, WINDOW, STAND).orElseThrow();
-        assertThat(TapeCheck.third(pair, STAND, List.of(DOOR, WINDOW, inLine, BENCH), Walls.NONE)).contains(BENCH);
+        assertThat(TapeCheck.third(pair, STAND, List.of(DOOR, WINDOW, inLine, BENCH), Walls.NONE))
+                .contains(BENCH);
     }
 
     private static TapeCheck check(double a, double b, double c) {

@@ -27,7 +27,8 @@ class TapeTest {
 
     static Stream<PlanPoint> anyPlace() {
         Random random = new Random(7);
-        return Stream.generate(() -> PlanPoint.of(random.nextDouble() * 12 - 3, random.nextDouble() * 12 - 3)).limit(300);
+        return Stream.generate(() -> PlanPoint.of(random.nextDouble() * 12 - 3, random.nextDouble() * 12 - 3))
+                .limit(300);
     }
 
     @ParameterizedTest
@@ -37,13 +38,24 @@ class TapeTest {
         double error = r.path("tapeErrorM").asDouble(TapeFix.DEFAULT_TAPE_ERROR_M);
         Side side = Side.valueOf(r.get("side").asText());
         if (c.problemField() != null) {
-            assertThatThrownBy(() -> TapeFix.of(point(r.get("a")), point(r.get("b")), r.get("distanceAM").asDouble(),
-                    r.get("distanceBM").asDouble(), side, error))
-                            .isInstanceOfSatisfying(Refusal.class, e -> assertThat(e.field()).isEqualTo(c.problemField()));
+            assertThatThrownBy(() -> TapeFix.of(
+                            point(r.get("a")),
+                            point(r.get("b")),
+                            r.get("distanceAM").asDouble(),
+                            r.get("distanceBM").asDouble(),
+                            side,
+                            error))
+                    .isInstanceOfSatisfying(
+                            Refusal.class, e -> assertThat(e.field()).isEqualTo(c.problemField()));
             return;
         }
-        TapeFix fix = TapeFix.of(point(r.get("a")), point(r.get("b")), r.get("distanceAM").asDouble(),
-                r.get("distanceBM").asDouble(), side, error);
+        TapeFix fix = TapeFix.of(
+                point(r.get("a")),
+                point(r.get("b")),
+                r.get("distanceAM").asDouble(),
+                r.get("distanceBM").asDouble(),
+                side,
+                error);
         c.assertAnswer("x", fix.point().xM());
         c.assertAnswer("y", fix.point().yM());
         c.assertAnswer("crossingAngleDeg", fix.crossingAngleDeg());
@@ -55,10 +67,13 @@ class TapeTest {
     @MethodSource("tapeOut")
     void theBestTwoLandmarksAreChosen(Cases c) {
         List<Landmark> landmarks = new ArrayList<>();
-        c.request().get("landmarks").forEach(l -> landmarks.add(new Landmark(l.get("name").asText(), point(l))));
+        c.request()
+                .get("landmarks")
+                .forEach(l -> landmarks.add(new Landmark(l.get("name").asText(), point(l))));
         PlanPoint point = point(c.request().get("point"));
         if (c.problemField() != null) {
-            assertThatThrownBy(() -> TapePair.choose(point, landmarks, Walls.NONE)).isInstanceOf(Refusal.class);
+            assertThatThrownBy(() -> TapePair.choose(point, landmarks, Walls.NONE))
+                    .isInstanceOf(Refusal.class);
             return;
         }
         TapePair pair = TapePair.choose(point, landmarks, Walls.NONE);
@@ -99,7 +114,8 @@ class TapeTest {
         List<Landmark> landmarks = List.of(mark("behind", 5, 0), mark("post", 2, 3), mark("column", 9, 2.2));
         PlanPoint stand = PlanPoint.of(5, 5);
 
-        assertThat(TapePair.choose(stand, landmarks, closed)).extracting(p -> p.a().name(), p -> p.b().name())
+        assertThat(TapePair.choose(stand, landmarks, closed))
+                .extracting(p -> p.a().name(), p -> p.b().name())
                 .containsExactly("post", "column");
         assertThat(closed.between(PlanPoint.of(5, 0), stand)).isTrue();
         assertThat(withDoor.between(PlanPoint.of(5, 0), stand)).isFalse();
@@ -112,17 +128,19 @@ class TapeTest {
         SpacePoint to = space(c.request().get("to"));
         if (c.problemField() != null) {
             assertThatThrownBy(() -> Aim.between(from, to))
-                    .isInstanceOfSatisfying(Refusal.class, e -> assertThat(e.field()).isEqualTo(c.problemField()));
+                    .isInstanceOfSatisfying(
+                            Refusal.class, e -> assertThat(e.field()).isEqualTo(c.problemField()));
             return;
         }
         Aim aim = Aim.between(from, to);
         c.assertAnswer("bearingDeg", aim.bearing().degrees());
         c.assertAnswer("tiltDeg", aim.tiltDeg());
-        c.assertAnswer("distanceM", aim.distanceM());
+        c.assertAnswer("distanceM", java.util.Objects.requireNonNull(aim.distanceM()));
     }
 
     static Stream<Cases> aims() {
-        return Cases.of("aim").filter(c -> c.request().has("from") && c.request().path("to").has("z"));
+        return Cases.of("aim")
+                .filter(c -> c.request().has("from") && c.request().path("to").has("z"));
     }
 
     @Test
@@ -131,7 +149,8 @@ class TapeTest {
         SpacePoint b = new SpacePoint(-2, 0.5, 1);
         Aim there = Aim.between(a, b);
         Aim back = Aim.between(b, a);
-        assertThat(Math.abs(there.bearing().degrees() - back.bearing().degrees())).isCloseTo(180, within(1e-9));
+        assertThat(Math.abs(there.bearing().degrees() - back.bearing().degrees()))
+                .isCloseTo(180, within(1e-9));
         assertThat(there.tiltDeg()).isCloseTo(-back.tiltDeg(), within(1e-9));
     }
 
@@ -153,6 +172,9 @@ class TapeTest {
     }
 
     private static SpacePoint space(JsonNode node) {
-        return new SpacePoint(node.get("x").asDouble(), node.get("y").asDouble(), node.get("z").asDouble());
+        return new SpacePoint(
+                node.get("x").asDouble(),
+                node.get("y").asDouble(),
+                node.get("z").asDouble());
     }
 }

@@ -8,8 +8,14 @@ import org.junit.jupiter.api.Test;
 
 class WallsTest {
 
-    private static final List<PlanPoint> L_SHAPED_ROOM = List.of(PlanPoint.of(0, 0), PlanPoint.of(6, 0),
-            PlanPoint.of(6, 2), PlanPoint.of(3, 2), PlanPoint.of(3, 5), PlanPoint.of(0, 5), PlanPoint.of(0, 0));
+    private static final List<PlanPoint> L_SHAPED_ROOM = List.of(
+            PlanPoint.of(0, 0),
+            PlanPoint.of(6, 0),
+            PlanPoint.of(6, 2),
+            PlanPoint.of(3, 2),
+            PlanPoint.of(3, 5),
+            PlanPoint.of(0, 5),
+            PlanPoint.of(0, 0));
     private final Walls walls = new Walls(List.of(L_SHAPED_ROOM), List.of());
 
     @Test
@@ -53,7 +59,11 @@ class WallsTest {
         assertThat(slanted.between(PlanPoint.of(1, 4), PlanPoint.of(2, 4))).isFalse();
         assertThat(slanted.between(PlanPoint.of(0, 0), PlanPoint.of(3, -1))).isFalse();
         assertThat(slanted.between(PlanPoint.of(4, 2), PlanPoint.of(7, 9))).isFalse();
-        assertThat(slanted.between(PlanPoint.of(2.5, 3), PlanPoint.of(4, 2))).as("a tape that starts at the wall").isFalse();
-        assertThat(slanted.between(PlanPoint.of(2, 2), PlanPoint.of(2, 2))).as("no way at all").isFalse();
+        assertThat(slanted.between(PlanPoint.of(2.5, 3), PlanPoint.of(4, 2)))
+                .as("a tape that starts at the wall")
+                .isFalse();
+        assertThat(slanted.between(PlanPoint.of(2, 2), PlanPoint.of(2, 2)))
+                .as("no way at all")
+                .isFalse();
     }
 }

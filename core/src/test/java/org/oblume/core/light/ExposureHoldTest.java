@@ -7,17 +7,20 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 
 class ExposureHoldTest {
 
     private static Stage keyAt(double metres) {
-        return Stage.outdoors().camera(0, -4).head("key", Role.KEY, 0, metres, Stage.FACE_M).tie("key", new Level(70));
+        return Stage.outdoors()
+                .camera(0, -4)
+                .head("key", Role.KEY, 0, metres, Stage.FACE_M)
+                .tie("key", new Level(70));
     }
 
     @Test
@@ -29,7 +32,8 @@ class ExposureHoldTest {
         assertThat(held.move().level().value()).isCloseTo(24, within(0.5));
         assertThat(held.offers(keyAt(1.7).light(), List.of())).isEmpty();
         Stage dimmed = keyAt(1.7).tie("key", new Level(held.move().level().value()));
-        assertThat(dimmed.light().facingLux("key", "mark")).isCloseTo(keyAt(2.9).light().facingLux("key", "mark"), within(1e-6));
+        assertThat(dimmed.light().facingLux("key", "mark"))
+                .isCloseTo(keyAt(2.9).light().facingLux("key", "mark"), within(1e-6));
     }
 
     @Test
@@ -41,15 +45,22 @@ class ExposureHoldTest {
         assertThat(held.move().reachable()).isFalse();
         assertThat(held.move().shortfall().value()).isCloseTo(0.62, within(0.005));
         Stage strong = Stage.outdoors().head("strong", Role.KEY, 0, 3, 1.5);
-        assertThat(held.offers(after.light(), List.of(strong.placement("strong").piece()))).hasSize(4)
-                .anyMatch(o -> o.contains("T2")).anyMatch(o -> o.contains("ISO 1230")).anyMatch(o -> o.contains("1/31"))
+        assertThat(held.offers(after.light(), List.of(strong.placement("strong").piece())))
+                .hasSize(4)
+                .anyMatch(o -> o.contains("T2"))
+                .anyMatch(o -> o.contains("ISO 1230"))
+                .anyMatch(o -> o.contains("1/31"))
                 .anyMatch(o -> o.contains("1.37 m"));
     }
 
     @Test
     void theCurveOfTheHeadDecidesTheLevel() {
-        Stage before = Stage.outdoors().head("key", Role.KEY, LevelCurve.SQUARE, 0, 2.9, 1.5).tie("key", new Level(70));
-        Stage after = Stage.outdoors().head("key", Role.KEY, LevelCurve.SQUARE, 0, 1.7, 1.5).tie("key", new Level(70));
+        Stage before = Stage.outdoors()
+                .head("key", Role.KEY, LevelCurve.SQUARE, 0, 2.9, 1.5)
+                .tie("key", new Level(70));
+        Stage after = Stage.outdoors()
+                .head("key", Role.KEY, LevelCurve.SQUARE, 0, 1.7, 1.5)
+                .tie("key", new Level(70));
         assertThat(held(before, after).move().level().value())
                 .isCloseTo(100 * Math.sqrt(0.49 * (1.7 * 1.7 + 0.0225) / (2.9 * 2.9 + 0.0225)), within(1e-6));
     }
@@ -57,7 +68,8 @@ class ExposureHoldTest {
     @Test
     void whatGivesNoLightCannotBeHeld() {
         Stage away = keyAt(2.9).tie("key", AimSetting.along(0, 0)).tie("key", new Place(0, 30, true));
-        assertThatThrownBy(() -> held(keyAt(2.9).tie("key", new Level(0)), keyAt(1.7))).hasMessageContaining("nothing to hold");
+        assertThatThrownBy(() -> held(keyAt(2.9).tie("key", new Level(0)), keyAt(1.7)))
+                .hasMessageContaining("nothing to hold");
         assertThatThrownBy(() -> held(keyAt(2.9), away)).hasMessageContaining("would not reach");
     }
 

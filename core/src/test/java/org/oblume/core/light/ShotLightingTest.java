@@ -16,9 +16,10 @@ import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.photometry.BeamShape;
 import org.oblume.core.photometry.LambertianDisc;
 import org.oblume.core.photometry.LevelCurve;
-import org.oblume.core.plot.Daylight;
-import org.oblume.core.plot.ColourTemperature;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Colour;
+import org.oblume.core.plot.ColourTemperature;
+import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -27,7 +28,6 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.SetStatus;
@@ -45,16 +45,32 @@ class ShotLightingTest {
         assertThat(mark.leftIsLit()).isFalse();
         assertThat(mark.right().lux()).isCloseTo(Stage.PEAK / (8 + R * R), within(1e-6));
         assertThat(mark.sources().get(0).from().degrees()).isCloseTo(45, within(1e-9));
-        assertThat(mark.sources().get(0).angularSizeDeg()).isCloseTo(2 * Math.toDegrees(Math.atan(R / Math.sqrt(8))), within(1e-9));
+        assertThat(mark.sources().get(0).angularSizeDeg())
+                .isCloseTo(2 * Math.toDegrees(Math.atan(R / Math.sqrt(8))), within(1e-9));
         assertThat(mark.lit().mix().reading().kelvin()).isCloseTo(5600, within(1.0));
     }
 
     @Test
     void aHueTakesAwayFromAFullColourHeadsWhiteAndShowsOnTheMark() {
-        double white = Stage.outdoors().head("tube", Role.BACKGROUND, 2, 2, 1.5).mark().lit().lux();
-        MarkLight green = Stage.outdoors().head("tube", Role.BACKGROUND, 2, 2, 1.5).tie("tube", new Colour(120, 100)).mark();
-        assertThat(green.lit().lux() / white).as("the weight of green in luminance (model)").isCloseTo(0.7152, within(1e-9));
-        assertThat(Stage.outdoors().head("tube", Role.BACKGROUND, 2, 2, 1.5).tie("tube", Colour.WHITE).mark().lit().lux()).isEqualTo(white);
+        double white = Stage.outdoors()
+                .head("tube", Role.BACKGROUND, 2, 2, 1.5)
+                .mark()
+                .lit()
+                .lux();
+        MarkLight green = Stage.outdoors()
+                .head("tube", Role.BACKGROUND, 2, 2, 1.5)
+                .tie("tube", new Colour(120, 100))
+                .mark();
+        assertThat(green.lit().lux() / white)
+                .as("the weight of green in luminance (model)")
+                .isCloseTo(0.7152, within(1e-9));
+        assertThat(Stage.outdoors()
+                        .head("tube", Role.BACKGROUND, 2, 2, 1.5)
+                        .tie("tube", Colour.WHITE)
+                        .mark()
+                        .lit()
+                        .lux())
+                .isEqualTo(white);
         assertThat(green.lit().mix().reading().duv()).as("far to green").isGreaterThan(0.03);
     }
 
@@ -69,23 +85,59 @@ class ShotLightingTest {
     @Test
     void aLargerSourceReachesFartherRoundTheFace() {
         MarkLight hard = Stage.outdoors().head("key", Role.KEY, 2, 2, 1.5).mark();
-        MarkLight soft = Stage.outdoors().head("key", Role.KEY, 2, 2, 1.5, cloth(2.4, 0.6)).mark();
-        assertThat(soft.shadow().lux() / soft.lit().lux()).isGreaterThan(hard.shadow().lux() / hard.lit().lux());
+        MarkLight soft = Stage.outdoors()
+                .head("key", Role.KEY, 2, 2, 1.5, cloth(2.4, 0.6))
+                .mark();
+        assertThat(soft.shadow().lux() / soft.lit().lux())
+                .isGreaterThan(hard.shadow().lux() / hard.lit().lux());
     }
 
     @Test
     void wallsStopLightAndWindowsLetItThrough() {
-        SetPlan.Opening window = new SetPlan.Opening("window", SetPlan.OpeningKind.WINDOW, PlanPoint.of(-1, 5), PlanPoint.of(1, 5), 0.8, 2.4);
-        assertThat(Stage.blackRoom().head("sign", Role.BACKGROUND, 0, 8, 2).mark().lit().lux()).isZero();
-        assertThat(Stage.blackRoom(window).head("sign", Role.BACKGROUND, 0, 8, 2).mark().lit().lux()).isPositive();
-        assertThat(Stage.blackRoom(window).head("sign", Role.BACKGROUND, 0, 5.2, 6).mark().lit().lux()).as("above its head").isZero();
-        assertThat(Stage.blackRoom(window).head("sign", Role.BACKGROUND, 6, 8, 1.5).mark().lit().lux()).as("beside it").isZero();
+        SetPlan.Opening window = new SetPlan.Opening(
+                "window", SetPlan.OpeningKind.WINDOW, PlanPoint.of(-1, 5), PlanPoint.of(1, 5), 0.8, 2.4);
+        assertThat(Stage.blackRoom()
+                        .head("sign", Role.BACKGROUND, 0, 8, 2)
+                        .mark()
+                        .lit()
+                        .lux())
+                .isZero();
+        assertThat(Stage.blackRoom(window)
+                        .head("sign", Role.BACKGROUND, 0, 8, 2)
+                        .mark()
+                        .lit()
+                        .lux())
+                .isPositive();
+        assertThat(Stage.blackRoom(window)
+                        .head("sign", Role.BACKGROUND, 0, 5.2, 6)
+                        .mark()
+                        .lit()
+                        .lux())
+                .as("above its head")
+                .isZero();
+        assertThat(Stage.blackRoom(window)
+                        .head("sign", Role.BACKGROUND, 6, 8, 1.5)
+                        .mark()
+                        .lit()
+                        .lux())
+                .as("beside it")
+                .isZero();
     }
 
     @Test
     void aLowWallLetsWhatIsHigherPass() {
-        SetPlan low = new SetPlan(null, 0, List.of(new org.oblume.core.plot.Wall(List.of(PlanPoint.of(-5, 2), PlanPoint.of(5, 2)), 1.2, null)),
-                List.of(), List.of(), List.of(), null, Surface.grey(0), null, null, null);
+        SetPlan low = new SetPlan(
+                null,
+                0,
+                List.of(new org.oblume.core.plot.Wall(List.of(PlanPoint.of(-5, 2), PlanPoint.of(5, 2)), 1.2, null)),
+                List.of(),
+                List.of(),
+                List.of(),
+                null,
+                Surface.grey(0),
+                null,
+                null,
+                null);
         Stage over = Stage.outdoors().with(low).head("key", Role.KEY, 0, 4, 3);
         assertThat(over.mark().lit().lux()).isPositive();
         assertThat(over.tie("key", new Height(0.4)).mark().lit().lux()).isZero();
@@ -100,50 +152,99 @@ class ShotLightingTest {
         double half = stage.tie("flag", new Place(0.5, 2, true)).mark().lit().lux();
         assertThat(half).isBetween(open * 0.3, open * 0.7);
         assertThat(stage.tie("flag", new Place(2, 2, true)).mark().lit().lux()).isEqualTo(open);
-        assertThat(stage.tie("flag", new Place(0, 2, true)).tie("flag", SetStatus.STRUCK).mark().lit().lux()).isEqualTo(open);
+        assertThat(stage.tie("flag", new Place(0, 2, true))
+                        .tie("flag", SetStatus.STRUCK)
+                        .mark()
+                        .lit()
+                        .lux())
+                .isEqualTo(open);
     }
 
     @Test
     void aNetOnAStandCostsItsStopsAndAGelOnAFrameMovesTheColour() {
         Stage stage = Stage.outdoors().head("key", Role.KEY, 0, 4, 1.5);
         double open = stage.mark().lit().lux();
-        stage.grip("net", PlacementKind.NET, 2, 2, null, 0, 2, 1.5, 0, 0, new Modifier("Single net", 0.5, 0, 0, false, null, null, null));
+        stage.grip(
+                "net",
+                PlacementKind.NET,
+                2,
+                2,
+                null,
+                0,
+                2,
+                1.5,
+                0,
+                0,
+                new Modifier("Single net", 0.5, 0, 0, false, null, null, null));
         assertThat(stage.mark().lit().lux()).isCloseTo(open / Math.sqrt(2), within(1e-6));
-        stage.grip("gel", PlacementKind.FRAME, 2, 2, null, 0, 1, 1.5, 0, 0, new Modifier("Half CTO", 0.5, 81, 0, false, null, null, null));
+        stage.grip(
+                "gel",
+                PlacementKind.FRAME,
+                2,
+                2,
+                null,
+                0,
+                1,
+                1.5,
+                0,
+                0,
+                new Modifier("Half CTO", 0.5, 81, 0, false, null, null, null));
         assertThat(stage.mark().lit().lux()).isCloseTo(open / 2, within(1e-6));
         assertThat(1e6 / stage.mark().lit().mix().reading().kelvin()).isCloseTo(1e6 / 5600 + 81, within(0.1));
     }
 
     @Test
     void aClothOnAStandSendsOnWhatTheClothOnTheHeadDoes() {
-        MarkLight onHead = Stage.outdoors().head("key", Role.KEY, 0, 4, 1.5, cloth(1.2, 1)).mark();
-        MarkLight onStand = Stage.outdoors().head("key", Role.KEY, 0, 4, 1.5)
-                .grip("cloth", PlacementKind.FRAME, 1.2, 1.2, null, 0, 3, 1.5, 0, 0, new Modifier("Silk", 1, 2, 0, true, null, null, null)).mark();
-        assertThat(onStand.lit().lux()).isCloseTo(onHead.lit().lux(), within(onHead.lit().lux() * 1e-6));
-        assertThat(onStand.sources().get(0).angularSizeDeg()).isCloseTo(onHead.sources().get(0).angularSizeDeg(), within(1e-9));
+        MarkLight onHead =
+                Stage.outdoors().head("key", Role.KEY, 0, 4, 1.5, cloth(1.2, 1)).mark();
+        MarkLight onStand = Stage.outdoors()
+                .head("key", Role.KEY, 0, 4, 1.5)
+                .grip(
+                        "cloth",
+                        PlacementKind.FRAME,
+                        1.2,
+                        1.2,
+                        null,
+                        0,
+                        3,
+                        1.5,
+                        0,
+                        0,
+                        new Modifier("Silk", 1, 2, 0, true, null, null, null))
+                .mark();
+        assertThat(onStand.lit().lux())
+                .isCloseTo(onHead.lit().lux(), within(onHead.lit().lux() * 1e-6));
+        assertThat(onStand.sources().get(0).angularSizeDeg())
+                .isCloseTo(onHead.sources().get(0).angularSizeDeg(), within(1e-9));
     }
 
     @Test
     void aBoardSendsBackWhatTheFormulaSays() {
-        Stage stage = Stage.outdoors().head("fill", Role.FILL, 0, 1, 1.5)
+        Stage stage = Stage.outdoors()
+                .head("fill", Role.FILL, 0, 1, 1.5)
                 .grip("board", PlacementKind.BOUNCE, 1, 1, new Surface(0.8, 10, 0), 0, 3, 1.5, 180, 0)
                 .tie("fill", AimSetting.along(0, 0));
         LambertianDisc board = LambertianDisc.bounced(new BeamShape(Stage.PEAK, 40), 1, 2, 0, 0.8);
         MarkLight mark = stage.mark();
-        assertThat(mark.sources().get(0).facingLux()).isCloseTo(board.normalCandela() / (9 + board.radiusM() * board.radiusM()), within(0.01));
+        assertThat(mark.sources().get(0).facingLux())
+                .isCloseTo(board.normalCandela() / (9 + board.radiusM() * board.radiusM()), within(0.01));
         assertThat(mark.sources().get(0).straight()).isFalse();
         assertThat(1e6 / mark.lit().mix().reading().kelvin()).isCloseTo(1e6 / 5600 + 10, within(0.1));
     }
 
     @Test
     void byAMirrorALightComesTheWholeWayRound() {
-        Stage stage = Stage.outdoors().head("sun", Role.KEY, 4, 4, 1.5)
+        Stage stage = Stage.outdoors()
+                .head("sun", Role.KEY, 4, 4, 1.5)
                 .grip("mirror", PlacementKind.MIRROR, 1, 1, null, 0, 4, 1.5, 135, 0)
-                .grip("flag", PlacementKind.FLAG, 1, 1, null, 2, 2, 1.5, 45, 0).tie("sun", AimSetting.along(270, 0));
+                .grip("flag", PlacementKind.FLAG, 1, 1, null, 2, 2, 1.5, 45, 0)
+                .tie("sun", AimSetting.along(270, 0));
         MarkLight mark = stage.mark();
         assertThat(mark.sources().get(0).distanceM()).isCloseTo(8, within(1e-9));
         assertThat(mark.sources().get(0).facingLux()).isCloseTo(0.9 * Stage.PEAK / (64 + R * R), within(1e-6));
-        assertThat(stage.tie("mirror", new Place(0, 6, true)).mark().lit().lux()).as("out of the beam's way").isLessThan(1);
+        assertThat(stage.tie("mirror", new Place(0, 6, true)).mark().lit().lux())
+                .as("out of the beam's way")
+                .isLessThan(1);
     }
 
     @Test
@@ -153,7 +254,11 @@ class ShotLightingTest {
         Stage scrimmed = Stage.outdoors().head("key", Role.KEY, 0, 4, 3, lower).tie("key", AimSetting.along(180, -10));
         assertThat(scrimmed.mark().lit().lux()).isCloseTo(plain.mark().lit().lux() / 2, within(1e-6));
         scrimmed.tie("key", AimSetting.along(180, -35));
-        assertThat(scrimmed.mark().lit().lux()).isEqualTo(plain.tie("key", AimSetting.along(180, -35)).mark().lit().lux());
+        assertThat(scrimmed.mark().lit().lux())
+                .isEqualTo(plain.tie("key", AimSetting.along(180, -35))
+                        .mark()
+                        .lit()
+                        .lux());
     }
 
     @Test
@@ -163,23 +268,31 @@ class ShotLightingTest {
         Stage bare = Stage.outdoors().head("edge", Role.EDGE, 0, 4, 1.5);
         assertThat(gridded.mark().lit().lux()).isEqualTo(bare.mark().lit().lux());
         assertThat(gridded.tie("edge", AimSetting.along(195, 0)).mark().lit().lux())
-                .isLessThan(bare.tie("edge", AimSetting.along(195, 0)).mark().lit().lux() / 2);
+                .isLessThan(
+                        bare.tie("edge", AimSetting.along(195, 0)).mark().lit().lux() / 2);
     }
 
     @Test
     void aDimmedFilamentReddensAndADimmedDiodeDoesNot() {
-        Stage warm = Stage.outdoors().head("lamp", Role.PRACTICAL, LevelCurve.TUNGSTEN, 0, 3, 1.5).tie("lamp", new ColourTemperature(3200))
+        Stage warm = Stage.outdoors()
+                .head("lamp", Role.PRACTICAL, LevelCurve.TUNGSTEN, 0, 3, 1.5)
+                .tie("lamp", new ColourTemperature(3200))
                 .tie("lamp", new Level(50));
         assertThat(warm.mark().lit().mix().reading().kelvin()).isCloseTo(3200 * Math.pow(0.5, 0.42), within(1.0));
-        assertThat(warm.mark().sources().get(0).facingLux()).isCloseTo(Stage.PEAK * Math.pow(0.5, 3.4) / (9 + R * R), within(1e-6));
+        assertThat(warm.mark().sources().get(0).facingLux())
+                .isCloseTo(Stage.PEAK * Math.pow(0.5, 3.4) / (9 + R * R), within(1e-6));
     }
 
     @Test
     void aRoomSendsBackNoMoreThanItGets() {
-        Stage stage = Stage.room(3.0, Surface.grey(0.5), Surface.grey(0.7)).head("up", Role.AMBIENCE, 0, 2, 0.5).tie("up", AimSetting.along(0, 89));
+        Stage stage = Stage.room(3.0, Surface.grey(0.5), Surface.grey(0.7))
+                .head("up", Role.AMBIENCE, 0, 2, 0.5)
+                .tie("up", AimSetting.along(0, 89));
         ShotLighting light = stage.light();
         RoomBounce room = new RoomBounce(stage.set(), light.occlusion());
-        double back = room.patches(light.sources().get(0).paths().get(0)).stream().mapToDouble(p -> p.normalCandela() * Math.PI).sum();
+        double back = room.patches(light.sources().get(0).paths().get(0)).stream()
+                .mapToDouble(p -> p.normalCandela() * Math.PI)
+                .sum();
         double flux = new BeamShape(Stage.PEAK, 40).lumenWithin(Math.PI / 2);
         assertThat(back).isCloseTo(flux * 0.7, within(flux * 0.05));
         MarkLight mark = light.marks().get(0);
@@ -189,51 +302,104 @@ class ShotLightingTest {
 
     @Test
     void aGreenWallMakesTheRoomGreen() {
-        Stage white = Stage.room(3.0, Surface.grey(0.5), Surface.grey(0.7)).head("wash", Role.AMBIENCE, 0, 2, 1.5).tie("wash", AimSetting.along(90, 0));
-        Stage green = Stage.room(3.0, new Surface(0.5, 0, 0.02), Surface.grey(0.7)).head("wash", Role.AMBIENCE, 0, 2, 1.5)
+        Stage white = Stage.room(3.0, Surface.grey(0.5), Surface.grey(0.7))
+                .head("wash", Role.AMBIENCE, 0, 2, 1.5)
                 .tie("wash", AimSetting.along(90, 0));
-        assertThat(green.mark().lit().mix().reading().duv()).isGreaterThan(white.mark().lit().mix().reading().duv() + 0.01);
+        Stage green = Stage.room(3.0, new Surface(0.5, 0, 0.02), Surface.grey(0.7))
+                .head("wash", Role.AMBIENCE, 0, 2, 1.5)
+                .tie("wash", AimSetting.along(90, 0));
+        assertThat(green.mark().lit().mix().reading().duv())
+                .isGreaterThan(white.mark().lit().mix().reading().duv() + 0.01);
     }
 
     @Test
     void aWindowIsAsBrightAsItWasMetered() {
         Stage stage = Stage.outdoors();
-        stage.put(new Placement("window", "Window", PlacementKind.DAYLIGHT, Role.AMBIENCE, null,
-                new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null)), 0, 10, 1.5, AimSetting.along(180, 0));
+        stage.put(
+                new Placement(
+                        "window",
+                        "Window",
+                        PlacementKind.DAYLIGHT,
+                        Role.AMBIENCE,
+                        null,
+                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null)),
+                0,
+                10,
+                1.5,
+                AimSetting.along(180, 0));
         stage.tie("window", new Daylight(3000, 0, null, null)).tie("window", new ColourTemperature(6500));
         double radius = Math.sqrt(2 / Math.PI);
-        assertThat(stage.mark().sources().get(0).facingLux()).isCloseTo(3000 * 2 / Math.PI / (100 + radius * radius), within(1e-6));
+        assertThat(stage.mark().sources().get(0).facingLux())
+                .isCloseTo(3000 * 2 / Math.PI / (100 + radius * radius), within(1e-6));
     }
 
     @Test
     void theSunComesThroughTheWindowFromWhereItStands() {
         SetPlan bare = Stage.outdoors().set();
-        SetPlan south = new SetPlan(null, 0, List.of(), List.of(), List.of(), List.of(), null, Surface.grey(0), null, null,
+        SetPlan south = new SetPlan(
+                null,
+                0,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                null,
+                Surface.grey(0),
+                null,
+                null,
                 new org.oblume.core.plot.Site(50, 0));
         Instant noon = Instant.parse("2026-03-20T12:07:00Z"); // the sun stands 40° up in the south
         double high = 1.5 + 3 * Math.tan(Math.toRadians(40));
         Stage stage = Stage.outdoors().with(south);
-        stage.put(new Placement("window", "Window", PlacementKind.DAYLIGHT, Role.AMBIENCE, null,
-                new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null)), 0, -3, high, AimSetting.along(0, 0));
+        stage.put(
+                new Placement(
+                        "window",
+                        "Window",
+                        PlacementKind.DAYLIGHT,
+                        Role.AMBIENCE,
+                        null,
+                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null)),
+                0,
+                -3,
+                high,
+                AimSetting.along(0, 0));
         stage.tie("window", new Daylight(0, 50_000, noon, null));
         MarkLight.SourceAtMark sun = stage.mark().sources().get(0);
         assertThat(sun.facingLux()).isCloseTo(50_000, within(50.0));
         assertThat(sun.from().degrees()).isCloseTo(180, within(1.0));
         assertThat(sun.elevationDeg()).isCloseTo(40, within(0.5));
         assertThat(sun.angularSizeDeg()).isCloseTo(0.53, within(1e-3));
-        assertThat(stage.tie("window", new Daylight(0, 50_000, noon, noon.plusSeconds(3 * 3600))).mark().sources().get(0).facingLux())
-                .as("three hours on it has left the pane").isZero();
-        assertThat(stage.with(bare).mark().lit().lux()).as("a place that is not known has no sun").isZero();
+        assertThat(stage.tie("window", new Daylight(0, 50_000, noon, noon.plusSeconds(3 * 3600)))
+                        .mark()
+                        .sources()
+                        .get(0)
+                        .facingLux())
+                .as("three hours on it has left the pane")
+                .isZero();
+        assertThat(stage.with(bare).mark().lit().lux())
+                .as("a place that is not known has no sun")
+                .isZero();
     }
 
     @Test
     void daylightFollowsTheSunDown() {
-        SetPlan there = new SetPlan(null, 0, List.of(), List.of(), List.of(), List.of(), null, Surface.grey(0), null, null,
+        SetPlan there = new SetPlan(
+                null,
+                0,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                null,
+                Surface.grey(0),
+                null,
+                null,
                 new org.oblume.core.plot.Site(50, 0));
         Instant noon = Instant.parse("2026-03-20T12:00:00Z");
         double before = Double.MAX_VALUE;
         for (int hours = 0; hours <= 8; hours += 2) {
-            double now = SkyChange.of(there.site(), new Daylight(1000, 0, noon, noon.plusSeconds(hours * 3600L))).sky();
+            double now = SkyChange.of(there.site(), new Daylight(1000, 0, noon, noon.plusSeconds(hours * 3600L)))
+                    .sky();
             assertThat(now).isLessThan(before);
             before = now;
         }
@@ -242,7 +408,9 @@ class ShotLightingTest {
 
     @Test
     void theBackgroundIsTheWallThatTheCameraSeesBehindTheFace() {
-        Stage stage = Stage.room(null, Surface.grey(0), Surface.grey(0)).camera(0, 4).head("wash", Role.BACKGROUND, 0, -2, 1.5)
+        Stage stage = Stage.room(null, Surface.grey(0), Surface.grey(0))
+                .camera(0, 4)
+                .head("wash", Role.BACKGROUND, 0, -2, 1.5)
                 .tie("wash", AimSetting.along(180, 0));
         MarkLight mark = stage.mark();
         assertThat(mark.background().lux()).isCloseTo(Stage.PEAK / (9 + R * R), within(0.1));
@@ -252,13 +420,24 @@ class ShotLightingTest {
     @Test
     void aLightOfWhichNothingIsKnownIsNamedAndLeftOut() {
         Stage stage = Stage.outdoors().head("key", Role.KEY, 2, 2, 1.5);
-        stage.put(new Placement("old", "Old lamp", PlacementKind.HEAD, Role.FILL, null, new Piece("Something", null, 0.2, null, null, 5, Mount.STAND)),
-                1, 1, 1, AimSetting.along(0, 0));
+        stage.put(
+                new Placement(
+                        "old",
+                        "Old lamp",
+                        PlacementKind.HEAD,
+                        Role.FILL,
+                        null,
+                        new Piece("Something", null, 0.2, null, null, 5, Mount.STAND)),
+                1,
+                1,
+                1,
+                AimSetting.along(0, 0));
         assertThat(stage.light().lights()).extracting(Placement::key).containsExactly("key");
         assertThat(stage.light().unknown()).containsOnlyKeys("old");
         assertThat(stage.light().unknown().get("old")).contains("Old lamp", "kit");
         assertThat(stage.light(Set.of("key")).lights()).isEmpty();
-        assertThat(stage.tie("key", new SetStatus(SetStatus.State.OFF)).light().lights()).isEmpty();
+        assertThat(stage.tie("key", new SetStatus(SetStatus.State.OFF)).light().lights())
+                .isEmpty();
     }
 
     static IntStream seeds() {
@@ -272,9 +451,13 @@ class ShotLightingTest {
         double[] at = random.doubles(6, -4, 4).toArray();
         Stage one = Stage.room(3.0, Surface.grey(0.4), Surface.grey(0.6)).head("a", Role.KEY, at[0], at[1], 2);
         Stage other = Stage.room(3.0, Surface.grey(0.4), Surface.grey(0.6)).head("b", Role.FILL, at[2], at[3], 1);
-        Stage both = Stage.room(3.0, Surface.grey(0.4), Surface.grey(0.6)).head("a", Role.KEY, at[0], at[1], 2).head("b", Role.FILL, at[2], at[3], 1);
-        assertThat(both.mark().left().lux()).isCloseTo(one.mark().left().lux() + other.mark().left().lux(), within(1e-6));
-        assertThat(both.mark().right().luxOfEach().get(1)).isCloseTo(other.mark().right().lux(), within(1e-6));
+        Stage both = Stage.room(3.0, Surface.grey(0.4), Surface.grey(0.6))
+                .head("a", Role.KEY, at[0], at[1], 2)
+                .head("b", Role.FILL, at[2], at[3], 1);
+        assertThat(both.mark().left().lux())
+                .isCloseTo(one.mark().left().lux() + other.mark().left().lux(), within(1e-6));
+        assertThat(both.mark().right().luxOfEach().get(1))
+                .isCloseTo(other.mark().right().lux(), within(1e-6));
     }
 
     @ParameterizedTest
@@ -283,8 +466,10 @@ class ShotLightingTest {
         Random random = new Random(seed);
         double x = random.nextDouble() * 8 - 4;
         double y = random.nextDouble() * 8 - 4;
-        MarkLight here = Stage.outdoors().head("key", Role.KEY, x, y, 2, cloth(1, 0.4)).mark();
-        MarkLight there = Stage.outdoors().head("key", Role.KEY, -x, y, 2, cloth(1, 0.4)).mark();
+        MarkLight here =
+                Stage.outdoors().head("key", Role.KEY, x, y, 2, cloth(1, 0.4)).mark();
+        MarkLight there =
+                Stage.outdoors().head("key", Role.KEY, -x, y, 2, cloth(1, 0.4)).mark();
         assertThat(there.left().lux()).isCloseTo(here.right().lux(), within(1e-6));
         assertThat(there.right().lux()).isCloseTo(here.left().lux(), within(1e-6));
     }
@@ -307,9 +492,20 @@ class ShotLightingTest {
     private static MarkLight discAt(double distance, double radius) {
         double side = radius * Math.sqrt(Math.PI);
         Stage stage = Stage.outdoors();
-        stage.put(new Placement("pane", "Pane", PlacementKind.DAYLIGHT, Role.AMBIENCE, null,
-                new Piece("Window", null, side, null, null, 0, Mount.IN_PLACE, side, null, null)), 0, distance, Stage.FACE_M, AimSetting.along(180, 0));
-        return stage.tie("pane", new Daylight(1000 * Math.PI / (side * side), 0, null, null)).mark();
+        stage.put(
+                new Placement(
+                        "pane",
+                        "Pane",
+                        PlacementKind.DAYLIGHT,
+                        Role.AMBIENCE,
+                        null,
+                        new Piece("Window", null, side, null, null, 0, Mount.IN_PLACE, side, null, null)),
+                0,
+                distance,
+                Stage.FACE_M,
+                AimSetting.along(180, 0));
+        return stage.tie("pane", new Daylight(1000 * Math.PI / (side * side), 0, null, null))
+                .mark();
     }
 
     private static Modifier cloth(double width, double distance) {
@@ -318,16 +514,22 @@ class ShotLightingTest {
 
     @Test
     void stopsAreCountedFromTheCamerasExposure() {
-        ShotLighting light = Stage.outdoors().camera(0, -4).head("key", Role.KEY, 0, 3, 1.5).light();
+        ShotLighting light =
+                Stage.outdoors().camera(0, -4).head("key", Role.KEY, 0, 3, 1.5).light();
         double needed = 250 * 8 / (1.0 / 48 * 800); // T2.8, 1/48 s, ISO 800
-        assertThat(light.metering().orElseThrow().over(needed * 2)).satisfies(s -> assertThat(s.value()).isCloseTo(1, within(1e-12)));
+        assertThat(light.metering().orElseThrow().over(needed * 2))
+                .satisfies(s -> assertThat(s.value()).isCloseTo(1, within(1e-12)));
         assertThat(light.metering().orElseThrow().over(0)).isNull();
         assertThat(Stage.outdoors().light().metering()).isEmpty();
     }
 
     @Test
     void bothSchoolsOfRatioAreToldApart() {
-        Stage stage = Stage.outdoors().camera(0, 4).head("key", Role.KEY, 3, 3, 1.5).head("fill", Role.FILL, -3, 3, 1.5).tie("fill", new Level(25));
+        Stage stage = Stage.outdoors()
+                .camera(0, 4)
+                .head("key", Role.KEY, 3, 3, 1.5)
+                .head("fill", Role.FILL, -3, 3, 1.5)
+                .tie("fill", new Level(25));
         ShotLighting light = stage.light();
         Ratio ratio = light.ratio(light.mark("mark").orElseThrow());
         assertThat(ratio.keyToFill().ratio()).isCloseTo(4, within(0.01));
@@ -337,9 +539,13 @@ class ShotLightingTest {
 
     @Test
     void withoutFillAmbienceIsTheFillAndInTheDarkThereIsNoRatio() {
-        Stage stage = Stage.outdoors().head("key", Role.KEY, 3, 3, 1.5).head("room", Role.AMBIENCE, -3, 3, 1.5).tie("room", new Level(12.5));
+        Stage stage = Stage.outdoors()
+                .head("key", Role.KEY, 3, 3, 1.5)
+                .head("room", Role.AMBIENCE, -3, 3, 1.5)
+                .tie("room", new Level(12.5));
         ShotLighting light = stage.light();
-        assertThat(light.ratio(light.mark("mark").orElseThrow()).keyToFill().ratio()).isCloseTo(8, within(0.01));
+        assertThat(light.ratio(light.mark("mark").orElseThrow()).keyToFill().ratio())
+                .isCloseTo(8, within(0.01));
         ShotLighting dark = Stage.outdoors().light();
         assertThat(dark.ratio(dark.mark("mark").orElseThrow())).isEqualTo(new Ratio(null, null));
     }
@@ -347,11 +553,31 @@ class ShotLightingTest {
     @ParameterizedTest
     @CsvSource({"6.5, 7.0, 89", "12, 3.8, 48"})
     void shadowsThroughAnOpeningFanByItsDistanceFromTheSource(double awayM, double fanDeg, double penumbraMm) {
-        SetPlan.Opening pane = new SetPlan.Opening("pane", SetPlan.OpeningKind.WINDOW, PlanPoint.of(-0.4, 5), PlanPoint.of(0.4, 5), 0.5, 2.5);
+        SetPlan.Opening pane = new SetPlan.Opening(
+                "pane", SetPlan.OpeningKind.WINDOW, PlanPoint.of(-0.4, 5), PlanPoint.of(0.4, 5), 0.5, 2.5);
         Stage stage = Stage.blackRoom(pane);
         stage.tie("mark", new Place(0, 1.8, false));
-        stage.put(new Placement("sun", "Sun", PlacementKind.HEAD, Role.KEY, null,
-                new Piece("HMI", null, 0.18, 5600.0, 5600.0, 1350, Mount.STAND, null, Stage.lamp(LevelCurve.LINEAR), null)), 0, 5 + awayM, Stage.FACE_M,
+        stage.put(
+                new Placement(
+                        "sun",
+                        "Sun",
+                        PlacementKind.HEAD,
+                        Role.KEY,
+                        null,
+                        new Piece(
+                                "HMI",
+                                null,
+                                0.18,
+                                5600.0,
+                                5600.0,
+                                1350,
+                                Mount.STAND,
+                                null,
+                                Stage.lamp(LevelCurve.LINEAR),
+                                null)),
+                0,
+                5 + awayM,
+                Stage.FACE_M,
                 AimSetting.atMark("mark", Stage.FACE_M));
         stage.tie("sun", new Level(100)).tie("sun", new ColourTemperature(5600));
         MarkLight.Through through = stage.mark().sources().get(0).through();

@@ -6,22 +6,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lamp;
-import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Lens;
+import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
@@ -30,12 +31,11 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Shutter;
 import org.oblume.core.plot.Speed;
-import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Stop;
 import org.oblume.core.plot.Surface;
 import org.oblume.core.plot.Wall;
@@ -53,13 +53,24 @@ public final class Stage {
 
     private Stage(SetPlan set) {
         this.set = set;
-        put(new Placement("mark", "Repairer", PlacementKind.MARK, Role.SUBJECT, null, new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
-                0, 0, FACE_M, AimSetting.along(0, 0));
+        put(
+                new Placement(
+                        "mark",
+                        "Repairer",
+                        PlacementKind.MARK,
+                        Role.SUBJECT,
+                        null,
+                        new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
+                0,
+                0,
+                FACE_M,
+                AimSetting.along(0, 0));
     }
 
     /** Nothing that light could come back off. */
     public static Stage outdoors() {
-        return new Stage(new SetPlan(null, 0, List.of(), List.of(), List.of(), List.of(), null, Surface.grey(0), null, null, null));
+        return new Stage(new SetPlan(
+                null, 0, List.of(), List.of(), List.of(), List.of(), null, Surface.grey(0), null, null, null));
     }
 
     /** Black walls from −5 to 5 m both ways, no ceiling, with these openings. */
@@ -68,13 +79,34 @@ public final class Stage {
     }
 
     public static Stage room(@Nullable Double ceilingM, Surface walls, Surface ceiling, SetPlan.Opening... openings) {
-        List<PlanPoint> round = List.of(PlanPoint.of(-5, -5), PlanPoint.of(5, -5), PlanPoint.of(5, 5), PlanPoint.of(-5, 5), PlanPoint.of(-5, -5));
-        return new Stage(new SetPlan(ceilingM, 0, List.of(new Wall(round, null, walls)), List.of(openings), List.of(), List.of(), ceiling,
-                Surface.grey(0), null, null, null));
+        List<PlanPoint> round = List.of(
+                PlanPoint.of(-5, -5),
+                PlanPoint.of(5, -5),
+                PlanPoint.of(5, 5),
+                PlanPoint.of(-5, 5),
+                PlanPoint.of(-5, -5));
+        return new Stage(new SetPlan(
+                ceilingM,
+                0,
+                List.of(new Wall(round, null, walls)),
+                List.of(openings),
+                List.of(),
+                List.of(),
+                ceiling,
+                Surface.grey(0),
+                null,
+                null,
+                null));
     }
 
     public static Lamp lamp(LevelCurve curve) {
-        return new Lamp(new Optics(PEAK, 40, PEAK, 40, null), true, 0.3, curve, 1, 0.02,
+        return new Lamp(
+                new Optics(PEAK, 40, PEAK, 40, null),
+                true,
+                0.3,
+                curve,
+                1,
+                0.02,
                 new Lamp.Upkeep(10, null, 5, "fan", Lamp.Burn.ANY, 0.5, "", ""));
     }
 
@@ -89,8 +121,17 @@ public final class Stage {
     }
 
     public Stage head(String key, Role role, LevelCurve curve, double x, double y, double z, Modifier... stack) {
-        put(new Placement(key, key, PlacementKind.HEAD, role, null,
-                new Piece("LED spot", null, 0.3, 2700.0, 6500.0, 100, Mount.STAND, null, lamp(curve), null)), x, y, z,
+        put(
+                new Placement(
+                        key,
+                        key,
+                        PlacementKind.HEAD,
+                        role,
+                        null,
+                        new Piece("LED spot", null, 0.3, 2700.0, 6500.0, 100, Mount.STAND, null, lamp(curve), null)),
+                x,
+                y,
+                z,
                 AimSetting.atMark("mark", FACE_M));
         tie(key, new Level(100));
         tie(key, new ColourTemperature(5600));
@@ -98,17 +139,48 @@ public final class Stage {
         return tie(key, new Modifiers(List.of(stack)));
     }
 
-    public Stage grip(String key, PlacementKind kind, double width, double height, @Nullable Surface surface, double x, double y, double z,
-            double bearing, double tilt, Modifier... stack) {
-        put(new Placement(key, key, kind, Role.NEGATIVE_FILL, null,
-                new Piece("Grip", null, width, null, null, 0, Mount.STAND, height, null, surface)), x, y, z, AimSetting.along(bearing, tilt));
-        return kind == PlacementKind.FLAG || kind == PlacementKind.BOUNCE || kind == PlacementKind.MIRROR ? this
+    public Stage grip(
+            String key,
+            PlacementKind kind,
+            double width,
+            double height,
+            @Nullable Surface surface,
+            double x,
+            double y,
+            double z,
+            double bearing,
+            double tilt,
+            Modifier... stack) {
+        put(
+                new Placement(
+                        key,
+                        key,
+                        kind,
+                        Role.NEGATIVE_FILL,
+                        null,
+                        new Piece("Grip", null, width, null, null, 0, Mount.STAND, height, null, surface)),
+                x,
+                y,
+                z,
+                AimSetting.along(bearing, tilt));
+        return kind == PlacementKind.FLAG || kind == PlacementKind.BOUNCE || kind == PlacementKind.MIRROR
+                ? this
                 : tie(key, new Modifiers(List.of(stack)));
     }
 
     public Stage camera(double x, double y) {
-        put(new Placement("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, null,
-                new Piece("Camera", null, 0.0249, null, null, 0, Mount.STAND)), x, y, FACE_M, AimSetting.atMark("mark", FACE_M));
+        put(
+                new Placement(
+                        "camera",
+                        "Camera",
+                        PlacementKind.CAMERA,
+                        Role.CAMERA,
+                        null,
+                        new Piece("Camera", null, 0.0249, null, null, 0, Mount.STAND)),
+                x,
+                y,
+                FACE_M,
+                AimSetting.atMark("mark", FACE_M));
         tie("camera", new Lens(50));
         tie("camera", new Stop(Math.pow(2, 1.5)));
         tie("camera", new Speed(800));

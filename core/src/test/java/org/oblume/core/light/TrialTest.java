@@ -17,22 +17,27 @@ import org.oblume.core.plot.Role;
 
 class TrialTest {
 
-    private final Stage stage = Stage.outdoors().camera(0, -4).head("key", Role.KEY, 0, 2.9, 1.5).tie("key", new Level(70));
+    private final Stage stage =
+            Stage.outdoors().camera(0, -4).head("key", Role.KEY, 0, 2.9, 1.5).tie("key", new Level(70));
     private final SceneRecord scene = stage.recording();
 
     @Test
     void aTriedChangeIsSeenAndNotKept() {
         Trial trial = trial(List.of(new Change("key", new Level(35))), List.of());
-        assertThat(trial.light().facingLux("key", "mark")).isCloseTo(stage.light().facingLux("key", "mark") / 2, within(1e-9));
+        assertThat(trial.light().facingLux("key", "mark"))
+                .isCloseTo(stage.light().facingLux("key", "mark") / 2, within(1e-9));
         assertThat(scene.book().resolve("1A").value("key", Level.class)).contains(new Level(70));
     }
 
     @Test
     void aHeldMoveBringsItsLevelAlong() {
         Trial trial = trial(List.of(new Change("key", new Place(0, 1.7, true))), List.of("key"));
-        assertThat(trial.changes()).containsExactly(new Change("key", new Place(0, 1.7, true)), new Change("key", new Level(24.2)));
-        assertThat(trial.held()).singleElement().satisfies(h -> assertThat(h.distanceToM()).isCloseTo(1.7, within(1e-9)));
-        assertThat(trial.light().facingLux("key", "mark") / stage.light().facingLux("key", "mark")).isCloseTo(1, within(0.005));
+        assertThat(trial.changes())
+                .containsExactly(new Change("key", new Place(0, 1.7, true)), new Change("key", new Level(24.2)));
+        assertThat(trial.held()).singleElement().satisfies(h -> assertThat(h.distanceToM())
+                .isCloseTo(1.7, within(1e-9)));
+        assertThat(trial.light().facingLux("key", "mark") / stage.light().facingLux("key", "mark"))
+                .isCloseTo(1, within(0.005));
     }
 
     @Test
@@ -43,7 +48,8 @@ class TrialTest {
 
     @Test
     void whatCouldNotBeKeptCannotBeTriedEither() {
-        assertThatThrownBy(() -> trial(List.of(new Change("key", new ColourTemperature(1800))), List.of())).hasMessageContaining("2700");
+        assertThatThrownBy(() -> trial(List.of(new Change("key", new ColourTemperature(1800))), List.of()))
+                .hasMessageContaining("2700");
     }
 
     @Test

@@ -8,12 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotStage;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
@@ -55,7 +55,13 @@ public class CarryBenchmark {
                 shots.add(new ShotNode("S" + s, s == 0 ? null : "S" + (s - 1), ShotStage.PLANNED));
             }
             for (int i = 0; i < 120; i++) {
-                for (AttributeValue value : List.of(SetStatus.ON, Place.of(i, 1), new Height(2), new Level(50), new ColourTemperature(4300), new Tint(0))) {
+                for (AttributeValue value : List.of(
+                        SetStatus.ON,
+                        Place.of(i, 1),
+                        new Height(2),
+                        new Level(50),
+                        new ColourTemperature(4300),
+                        new Tint(0))) {
                     knots.add(new Knot("S0", "p" + i, value, tie));
                 }
             }
@@ -87,7 +93,8 @@ public class CarryBenchmark {
     public int onePassOverTheKnots(LongNight night) {
         Map<String, Map<Attribute, Knot>> held = new HashMap<>();
         for (Knot knot : night.knots) {
-            held.computeIfAbsent(knot.placement(), k -> new EnumMap<>(Attribute.class)).put(knot.attribute(), knot);
+            held.computeIfAbsent(knot.placement(), k -> new EnumMap<>(Attribute.class))
+                    .put(knot.attribute(), knot);
         }
         return held.size();
     }

@@ -20,17 +20,16 @@ import org.oblume.core.light.Stage;
 import org.oblume.core.photometry.BeamShape;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LightSource;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Surface;
 import org.oblume.core.plot.Wall;
-import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.TStop;
@@ -62,14 +61,18 @@ public class ComputationBenchmark {
 
         @Param({"10", "20", "40"})
         int items;
+
         private final List<Sheets> sheets = new ArrayList<>();
 
         /** The benchmark calls this once, lazily, so that the size is known. */
         List<Sheets> sheets() {
             Random random = new Random(4);
             for (int i = sheets.size(); i < items; i++) {
-                sheets.add(new Sheets("item " + i, FilterEffect.of(random.nextInt(250) - 100, random.nextInt(30) / 10.0,
-                        (random.nextInt(9) - 4) / 400.0), 3));
+                sheets.add(new Sheets(
+                        "item " + i,
+                        FilterEffect.of(
+                                random.nextInt(250) - 100, random.nextInt(30) / 10.0, (random.nextInt(9) - 4) / 400.0),
+                        3));
             }
             return sheets;
         }
@@ -77,8 +80,13 @@ public class ComputationBenchmark {
 
     @Benchmark
     public List<Prescription> correction(Stock stock) {
-        return new Correction(DAYLIGHT, TStop.of(9), WhitePoint.of(Kelvin.of(4600), Duv.NEUTRAL), TStop.of(2),
-                Correction.Dimming.NONE).prescribe(stock.sheets(), 3);
+        return new Correction(
+                        DAYLIGHT,
+                        TStop.of(9),
+                        WhitePoint.of(Kelvin.of(4600), Duv.NEUTRAL),
+                        TStop.of(2),
+                        Correction.Dimming.NONE)
+                .prescribe(stock.sheets(), 3);
     }
 
     /** Several lights on one place. */
@@ -87,6 +95,7 @@ public class ComputationBenchmark {
 
         @Param({"2", "20", "200"})
         int lights;
+
         private final List<LightMix.Part> parts = new ArrayList<>();
 
         List<LightMix.Part> parts() {
@@ -108,6 +117,7 @@ public class ComputationBenchmark {
 
         @Param({"10", "40", "160"})
         int heads;
+
         private final List<LightSource> sources = new ArrayList<>();
         private final List<SpacePoint> marks = new ArrayList<>();
 
@@ -119,8 +129,15 @@ public class ComputationBenchmark {
             for (int i = sources.size(); i < heads; i++) {
                 SpacePoint at = new SpacePoint(random.nextDouble() * 12 - 4, 3 + random.nextDouble() * 6, 2.2);
                 Aim aim = Aim.between(at, marks.get(i % 5));
-                sources.add(new LightSource(at, aim.bearing(), aim.tiltDeg(), new BeamShape(9000, 36), 0.15, 0.7,
-                        LightColour.of(Kelvin.of(3000 + 20 * i), Duv.NEUTRAL), Calibration.NONE));
+                sources.add(new LightSource(
+                        at,
+                        aim.bearing(),
+                        aim.tiltDeg(),
+                        new BeamShape(9000, 36),
+                        0.15,
+                        0.7,
+                        LightColour.of(Kelvin.of(3000 + 20 * i), Duv.NEUTRAL),
+                        Calibration.NONE));
             }
             return sources;
         }
@@ -142,31 +159,58 @@ public class ComputationBenchmark {
 
         @Param({"10", "40", "160"})
         int heads;
+
         @Param({"8", "32"})
         int walls;
+
         private @Nullable Stage stage;
         private int step;
 
         @Setup
         public void build() {
-            List<Wall> all = new ArrayList<>(List.of(Wall.of(List.of(PlanPoint.of(-9, -9), PlanPoint.of(9, -9), PlanPoint.of(9, 9), PlanPoint.of(-9, 9),
+            List<Wall> all = new ArrayList<>(List.of(Wall.of(List.of(
+                    PlanPoint.of(-9, -9),
+                    PlanPoint.of(9, -9),
+                    PlanPoint.of(9, 9),
+                    PlanPoint.of(-9, 9),
                     PlanPoint.of(-9, -9)))));
             for (int i = 4; i < walls; i++) {
                 double x = -8 + 16.0 * i / walls;
                 all.add(Wall.of(List.of(PlanPoint.of(x, 6.5), PlanPoint.of(x, 8))));
             }
-            Stage built = Stage.outdoors().with(new SetPlan(3.6, 0, all, List.of(), List.of(), List.of())).camera(0, -6);
+            Stage built = Stage.outdoors()
+                    .with(new SetPlan(3.6, 0, all, List.of(), List.of(), List.of()))
+                    .camera(0, -6);
             for (int i = 1; i < 5; i++) {
-                built.put(new Placement("mark-" + i, "Guest " + i, PlacementKind.MARK, Role.SUBJECT, null, new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
-                        i, i % 2, 1.5, AimSetting.along(40 * i, 0));
+                built.put(
+                        new Placement(
+                                "mark-" + i,
+                                "Guest " + i,
+                                PlacementKind.MARK,
+                                Role.SUBJECT,
+                                null,
+                                new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
+                        i,
+                        i % 2,
+                        1.5,
+                        AimSetting.along(40 * i, 0));
             }
             Random random = new Random(7);
             for (int i = 0; i < heads; i++) {
                 built.head("head-" + i, Role.KEY, random.nextDouble() * 14 - 7, random.nextDouble() * 8 - 3, 2.3);
             }
             for (int i = 0; i < 10; i++) {
-                built.grip("grip-" + i, i % 2 == 0 ? PlacementKind.FLAG : PlacementKind.BOUNCE, 0.9, 0.9, Surface.grey(i % 2 == 0 ? 0.03 : 0.85), -5 + i, 4, 1.8,
-                        180, 0);
+                built.grip(
+                        "grip-" + i,
+                        i % 2 == 0 ? PlacementKind.FLAG : PlacementKind.BOUNCE,
+                        0.9,
+                        0.9,
+                        Surface.grey(i % 2 == 0 ? 0.03 : 0.85),
+                        -5 + i,
+                        4,
+                        1.8,
+                        180,
+                        0);
             }
             stage = built;
         }
@@ -206,6 +250,8 @@ public class ComputationBenchmark {
     @Benchmark
     @OutputTimeUnit(TimeUnit.NANOSECONDS)
     public double backToKelvinAndDuv(Moving moving) {
-        return LightMix.of(List.of(new LightMix.Part(1, LightColour.of(moving.next(), Duv.of(0.004))))).reading().kelvin();
+        return LightMix.of(List.of(new LightMix.Part(1, LightColour.of(moving.next(), Duv.of(0.004)))))
+                .reading()
+                .kelvin();
     }
 }

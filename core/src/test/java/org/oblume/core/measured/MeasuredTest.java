@@ -18,14 +18,24 @@ class MeasuredTest {
 
     @Test
     void computationIsMeasured() throws RunnerException {
-        Collection<RunResult> results = new Runner(new OptionsBuilder().include(".*Benchmark")
-                .verbosity(VerboseMode.SILENT).build()).run();
+        Collection<RunResult> results = new Runner(new OptionsBuilder()
+                        .include(".*Benchmark")
+                        .verbosity(VerboseMode.SILENT)
+                        .build())
+                .run();
         assertThat(results).isNotEmpty();
         for (RunResult result : results) {
-            String of = result.getParams().getParamsKeys().stream().map(key -> " " + key + " " + result.getParams().getParam(key))
+            String of = result.getParams().getParamsKeys().stream()
+                    .map(key -> " " + key + " " + result.getParams().getParam(key))
                     .reduce("", String::concat);
-            System.out.printf(Locale.ROOT, "MEASURED core %s%s: %.3f ± %.3f %s%n", result.getPrimaryResult().getLabel(), of,
-                    result.getPrimaryResult().getScore(), result.getPrimaryResult().getScoreError(), result.getPrimaryResult().getScoreUnit());
+            System.out.printf(
+                    Locale.ROOT,
+                    "MEASURED core %s%s: %.3f ± %.3f %s%n",
+                    result.getPrimaryResult().getLabel(),
+                    of,
+                    result.getPrimaryResult().getScore(),
+                    result.getPrimaryResult().getScoreError(),
+                    result.getPrimaryResult().getScoreUnit());
         }
     }
 }

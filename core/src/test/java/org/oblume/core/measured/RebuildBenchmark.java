@@ -57,22 +57,57 @@ public class RebuildBenchmark {
         public Kit() {
             Random random = new Random(6);
             for (int i = 0; i < 40; i++) {
-                stock.add(new StockItem("Filter " + i, i < 30 ? StockKind.CORRECTION : StockKind.TINT,
-                        FilterEffect.of(i < 30 ? 200 * random.nextDouble() - 80 : 0, random.nextDouble(), i < 30 ? 0 : 0.03 * random.nextDouble() - 0.015), 0, null, null, null));
+                stock.add(new StockItem(
+                        "Filter " + i,
+                        i < 30 ? StockKind.CORRECTION : StockKind.TINT,
+                        FilterEffect.of(
+                                i < 30 ? 200 * random.nextDouble() - 80 : 0,
+                                random.nextDouble(),
+                                i < 30 ? 0 : 0.03 * random.nextDouble() - 0.015),
+                        0,
+                        null,
+                        null,
+                        null));
             }
             Stage stage = Stage.room(3.0, Surface.grey(0.3), Surface.grey(0.6)).camera(0.5, 4);
             for (int i = 0; i < 10; i++) {
-                stage.head("head-" + i, i == 0 ? Role.KEY : Role.FILL, 4 * Math.cos(i), 4 * Math.sin(i), 2, Modifier.of(stock.get(i))).tie("head-" + i, new Level(40));
+                stage.head(
+                                "head-" + i,
+                                i == 0 ? Role.KEY : Role.FILL,
+                                4 * Math.cos(i),
+                                4 * Math.sin(i),
+                                2,
+                                Modifier.of(stock.get(i)))
+                        .tie("head-" + i, new Level(40));
             }
             Lamp like = Stage.lamp(LevelCurve.LINEAR);
             for (int i = 0; i < 200; i++) {
                 double candela = 2000 + 40_000 * random.nextDouble();
                 double lowest = i % 3 == 0 ? 5600 : 2700;
-                units.add(new Piece("Unit " + i, null, 0.1 + random.nextDouble(), lowest, i % 3 == 0 ? 5600.0 : 6500.0, 300, Mount.STAND, null,
-                        new Lamp(new Optics(candela, 40, candela, 40, null), true, 0.3, LevelCurve.LINEAR, 1, 0.02, like.upkeep()), null));
+                units.add(new Piece(
+                        "Unit " + i,
+                        null,
+                        0.1 + random.nextDouble(),
+                        lowest,
+                        i % 3 == 0 ? 5600.0 : 6500.0,
+                        300,
+                        Mount.STAND,
+                        null,
+                        new Lamp(
+                                new Optics(candela, 40, candela, 40, null),
+                                true,
+                                0.3,
+                                LevelCurve.LINEAR,
+                                1,
+                                0.02,
+                                like.upkeep()),
+                        null));
             }
             built = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of());
-            others = stage.placements().stream().map(Placement::key).filter(k -> !k.equals("head-0")).collect(Collectors.toSet());
+            others = stage.placements().stream()
+                    .map(Placement::key)
+                    .filter(k -> !k.equals("head-0"))
+                    .collect(Collectors.toSet());
         }
     }
 
@@ -85,7 +120,13 @@ public class RebuildBenchmark {
     public double lightOfTwoHundredHeadsAlone(Kit kit) {
         double sum = 0;
         for (int i = 0; i < 200; i++) {
-            sum += ShotLighting.of(kit.built.scene().set(), kit.built.scene().placements(), kit.built.state(), kit.others, Map.of()).facingLux("head-0", "mark");
+            sum += ShotLighting.of(
+                            kit.built.scene().set(),
+                            kit.built.scene().placements(),
+                            kit.built.state(),
+                            kit.others,
+                            Map.of())
+                    .facingLux("head-0", "mark");
         }
         return sum;
     }

@@ -24,10 +24,10 @@ import org.oblume.core.filter.StockKind;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
+import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
 import org.oblume.core.metering.SoloCheck;
-import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -51,12 +51,19 @@ class RebuildSimulationTest {
     private static final double METER_MIRED = 2;
     /** What the meter may be out by for once. */
     private static final double WITHIN_STOPS = 0.1;
+
     private static final List<String> HEADS = List.of("key", "fill", "edge", "ambience", "background");
-    private static final List<StockItem> STOCK = List.of(gel("Eighth CTO", 20, 0.15), gel("Quarter CTO", 42, 0.3), gel("Half CTO", 81, 0.5), gel("Full CTO", 167, 0.85));
+    private static final List<StockItem> STOCK = List.of(
+            gel("Eighth CTO", 20, 0.15),
+            gel("Quarter CTO", 42, 0.3),
+            gel("Half CTO", 81, 0.5),
+            gel("Full CTO", 167, 0.85));
     private static final Tolerances TOLERANCES = Tolerances.HOLD;
 
     private enum Fault {
-        NONE, GEL, MODE
+        NONE,
+        GEL,
+        MODE
     }
 
     @Test
@@ -73,59 +80,112 @@ class RebuildSimulationTest {
                 String at = HEADS.get(random.nextInt(HEADS.size()));
                 Stage record = shot();
                 Stage real = real(random, fault, at);
-                List<SoloCheck> checks = HEADS.stream().map(head -> check(record, real, head, random)).toList();
-                List<Integer> off = IntStream.range(0, HEADS.size()).boxed().filter(i -> !holds(checks.get(i)))
-                        .sorted(Comparator.comparingDouble((Integer i) -> -size(checks.get(i)))).toList();
+                List<SoloCheck> checks = HEADS.stream()
+                        .map(head -> check(record, real, head, random))
+                        .toList();
+                List<Integer> off = IntStream.range(0, HEADS.size())
+                        .boxed()
+                        .filter(i -> !holds(checks.get(i)))
+                        .sorted(Comparator.comparingDouble((Integer i) -> -size(checks.get(i))))
+                        .toList();
                 found += off.isEmpty() ? 0 : 1;
-                if (fault != Fault.NONE && effect(record, real, at) > TOLERANCES.of().get(Aspect.EXPOSURE) + WITHIN_STOPS) {
+                if (fault != Fault.NONE
+                        && effect(record, real, at) > TOLERANCES.of().get(Aspect.EXPOSURE) + WITHIN_STOPS) {
                     matters++;
                     mattersFound += !off.isEmpty() && HEADS.get(off.get(0)).equals(at) ? 1 : 0;
                 }
                 if (!off.isEmpty() && HEADS.get(off.get(0)).equals(at)) {
                     named++;
                     List<FaultHypothesis> likely = checks.get(off.get(0)).likely();
-                    FaultHypothesis.Kind wanted = fault == Fault.GEL ? FaultHypothesis.Kind.SWAPPED : FaultHypothesis.Kind.MODE;
+                    FaultHypothesis.Kind wanted =
+                            fault == Fault.GEL ? FaultHypothesis.Kind.SWAPPED : FaultHypothesis.Kind.MODE;
                     cause += !likely.isEmpty() && likely.get(0).kind() == wanted ? 1 : 0;
                 }
                 lines += match(record, real, random).holds() ? 0 : 1;
             }
-            System.out.printf(Locale.ROOT, "MEASURED simulated rebuild, fault %s, %d runs: some head off in %.1f %%, the right head named first in %.1f %%, its cause first in %.1f %%;"
-                    + " a line of the match report off in %.1f %%; of %d that changed the head's light by more than %.2f stop, named %d%n", fault, RUNS, 100.0 * found / RUNS, 100.0 * named / RUNS, 100.0 * cause / RUNS, 100.0 * lines / RUNS, matters,
-                    TOLERANCES.of().get(Aspect.EXPOSURE) + WITHIN_STOPS, mattersFound);
+            System.out.printf(
+                    Locale.ROOT,
+                    "MEASURED simulated rebuild, fault %s, %d runs: some head off in %.1f %%, the right head named first in %.1f %%, its cause first in %.1f %%;"
+                            + " a line of the match report off in %.1f %%; of %d that changed the head's light by more than %.2f stop, named %d%n",
+                    fault,
+                    RUNS,
+                    100.0 * found / RUNS,
+                    100.0 * named / RUNS,
+                    100.0 * cause / RUNS,
+                    100.0 * lines / RUNS,
+                    matters,
+                    TOLERANCES.of().get(Aspect.EXPOSURE) + WITHIN_STOPS,
+                    mattersFound);
         }
     }
 
     /** How far the real head's light at the mark is from the recorded one's, stops. */
     private static double effect(Stage record, Stage real, String head) {
-        return Math.abs(Math.log(real.light().facingLux(head, "mark") / record.light().facingLux(head, "mark")) / Math.log(2));
+        return Math.abs(
+                Math.log(real.light().facingLux(head, "mark") / record.light().facingLux(head, "mark")) / Math.log(2));
     }
 
     private static boolean holds(SoloCheck check) {
-        return check.holds(TOLERANCES.of().get(Aspect.EXPOSURE), TOLERANCES.of().get(Aspect.WHITE), TOLERANCES.of().get(Aspect.TINT));
+        return check.holds(
+                TOLERANCES.of().get(Aspect.EXPOSURE),
+                TOLERANCES.of().get(Aspect.WHITE),
+                TOLERANCES.of().get(Aspect.TINT));
     }
 
     private static double size(SoloCheck check) {
-        double stops = check.calibration() == null ? 0 : check.calibration().stops().value() / TOLERANCES.of().get(Aspect.EXPOSURE);
-        double mired = check.mired() == null ? 0 : check.mired() / TOLERANCES.of().get(Aspect.WHITE);
+        double stops = check.calibration() == null
+                ? 0
+                : check.calibration().stops().value() / TOLERANCES.of().get(Aspect.EXPOSURE);
+        double mired =
+                check.mired() == null ? 0 : check.mired() / TOLERANCES.of().get(Aspect.WHITE);
         return Math.hypot(stops, mired);
     }
 
     private static SoloCheck check(Stage record, Stage real, String head, Random random) {
-        Set<String> others = record.placements().stream().map(Placement::key).filter(k -> !k.equals(head)).collect(Collectors.toSet());
+        Set<String> others = record.placements().stream()
+                .map(Placement::key)
+                .filter(k -> !k.equals(head))
+                .collect(Collectors.toSet());
         ShotLighting alone = ShotLighting.of(real.set(), real.placements(), real.state(), others, Map.of());
         double lux = alone.facingLux(head, "mark") * Math.pow(2, METER_STOPS * random.nextGaussian());
-        double kelvin = SoloCheck.colour(real.placement(head), real.state()).orElseThrow().white().kelvin().value();
+        double kelvin = SoloCheck.colour(real.placement(head), real.state())
+                .orElseThrow()
+                .white()
+                .kelvin()
+                .value();
         Reading reading = new Reading("mark", head, lux, null, null, read(kelvin, random), 0.0, Signals.NONE);
-        return SoloCheck.of(reading, record.placement(head), record.state(), record.light(), STOCK, FaultHypothesis.Uncertainty.USUAL);
+        return SoloCheck.of(
+                reading,
+                record.placement(head),
+                record.state(),
+                record.light(),
+                STOCK,
+                FaultHypothesis.Uncertainty.USUAL);
     }
 
     private static Match match(Stage record, Stage real, Random random) {
-        Figures was = Figures.predicted(record.light(), record.placements(), record.state(), "mark", RatioConvention.LIT_TO_SHADOW);
+        Figures was = Figures.predicted(
+                record.light(), record.placements(), record.state(), "mark", RatioConvention.LIT_TO_SHADOW);
         MarkLight at = real.light().mark("mark").orElseThrow();
-        Reading all = new Reading("mark", null, at.lit().lux() * Math.pow(2, METER_STOPS * random.nextGaussian()), at.shadow().lux() * Math.pow(2, METER_STOPS * random.nextGaussian()),
-                at.background() == null ? null : at.background().lux(), read(at.lit().mix().reading().kelvin(), random), null, Signals.NONE);
-        Figures now = Figures.predicted(record.light(), record.placements(), record.state(), "mark", RatioConvention.LIT_TO_SHADOW)
-                .metered(List.of(all), record.light(), record.placements(), record.state(), "mark", RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
+        Reading all = new Reading(
+                "mark",
+                null,
+                at.lit().lux() * Math.pow(2, METER_STOPS * random.nextGaussian()),
+                at.shadow().lux() * Math.pow(2, METER_STOPS * random.nextGaussian()),
+                at.background() == null ? null : at.background().lux(),
+                read(at.lit().mix().reading().kelvin(), random),
+                null,
+                Signals.NONE);
+        Figures now = Figures.predicted(
+                        record.light(), record.placements(), record.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+                .metered(
+                        List.of(all),
+                        record.light(),
+                        record.placements(),
+                        record.state(),
+                        "mark",
+                        RatioConvention.LIT_TO_SHADOW,
+                        SignalCurve.NONE);
         return Match.of(was, now, TOLERANCES, Map.of());
     }
 
@@ -143,8 +203,28 @@ class RebuildSimulationTest {
         return stage;
     }
 
-    private static void put(Stage stage, String key, Role role, LevelCurve curve, double x, double y, double z, double percent, String gel) {
-        stage.head(key, role, curve, x, y, z, Modifier.of(STOCK.stream().filter(s -> s.name().equals(gel)).findFirst().orElseThrow())).tie(key, new Level(percent))
+    private static void put(
+            Stage stage,
+            String key,
+            Role role,
+            LevelCurve curve,
+            double x,
+            double y,
+            double z,
+            double percent,
+            String gel) {
+        stage.head(
+                        key,
+                        role,
+                        curve,
+                        x,
+                        y,
+                        z,
+                        Modifier.of(STOCK.stream()
+                                .filter(s -> s.name().equals(gel))
+                                .findFirst()
+                                .orElseThrow()))
+                .tie(key, new Level(percent))
                 .tie(key, new Place(x, y, false));
     }
 
@@ -152,13 +232,25 @@ class RebuildSimulationTest {
         Stage stage = shot();
         for (String head : HEADS) {
             Place place = stage.state().value(head, Place.class).orElseThrow();
-            double percent = stage.state().value(head, Level.class).orElseThrow().percent() * (1 + 0.05 * (2 * random.nextDouble() - 1));
+            double percent =
+                    stage.state().value(head, Level.class).orElseThrow().percent()
+                            * (1 + 0.05 * (2 * random.nextDouble() - 1));
             if (fault == Fault.MODE && head.equals(at)) {
                 percent = 100 * (random.nextBoolean() ? LevelCurve.SQUARE : LevelCurve.S_CURVE).output(percent / 100);
             }
-            stage.tie(head, new Place(place.xM() + 0.1 * random.nextDouble() - 0.05, place.yM() + 0.1 * random.nextDouble() - 0.05, false)).tie(head, new Level(percent));
+            stage.tie(
+                            head,
+                            new Place(
+                                    place.xM() + 0.1 * random.nextDouble() - 0.05,
+                                    place.yM() + 0.1 * random.nextDouble() - 0.05,
+                                    false))
+                    .tie(head, new Level(percent));
             if (fault == Fault.GEL && head.equals(at)) {
-                Modifier hung = stage.state().value(head, Modifiers.class).orElseThrow().items().get(0);
+                Modifier hung = stage.state()
+                        .value(head, Modifiers.class)
+                        .orElseThrow()
+                        .items()
+                        .get(0);
                 List<StockItem> others = new ArrayList<>(STOCK);
                 others.removeIf(s -> s.name().equals(hung.name()));
                 stage.tie(head, new Modifiers(List.of(Modifier.of(others.get(random.nextInt(others.size()))))));

@@ -17,13 +17,17 @@ import org.oblume.core.units.TStop;
 class ReadingLineTest {
 
     private static final Exposure CAMERA = new Exposure(800, 1.0 / 48, 0, Exposure.DEFAULT_CALIBRATION);
-    private final Stage stage = Stage.outdoors().head("key", Role.KEY, 0, 3, 1.5).head("key-two", Role.FILL, 2, 2, 1.5).camera(0, 5);
+    private final Stage stage = Stage.outdoors()
+            .head("key", Role.KEY, 0, 3, 1.5)
+            .head("key-two", Role.FILL, 2, 2, 1.5)
+            .camera(0, 5);
 
     @Test
     void oneLightAloneIsReadTowardsIt() {
         Reading reading = read("Key alone T4 1/3, 4300 K +0.002");
         assertThat(reading.alone()).isEqualTo("key");
-        assertThat(reading.lux()).isCloseTo(CAMERA.required(TStop.parse("4 1/3")).lux(), within(1e-9));
+        assertThat(reading.lux())
+                .isCloseTo(CAMERA.required(TStop.parse("4 1/3")).lux(), within(1e-9));
         assertThat(reading.kelvin()).isEqualTo(4300);
         assertThat(reading.duv()).isEqualTo(0.002);
     }
@@ -44,7 +48,8 @@ class ReadingLineTest {
     @Test
     void whatIsTappedIsReadLikeWhatIsTyped() {
         Reading reading = read("T4 1/3, shadow T2, 4300 K +0.000, lit 54 %, shadow 18 %, window 92 %");
-        assertThat(reading.lux()).isCloseTo(CAMERA.required(TStop.parse("4 1/3")).lux(), within(1e-9));
+        assertThat(reading.lux())
+                .isCloseTo(CAMERA.required(TStop.parse("4 1/3")).lux(), within(1e-9));
         assertThat(reading.duv()).isZero();
         assertThat(reading.signals()).isEqualTo(new Signals(54.0, 18.0, null, 92.0, null));
     }
@@ -56,25 +61,49 @@ class ReadingLineTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"'4300 K −0.004',-0.004", "'4300 15 CC green',0.01", "'4300 K CC30 magenta',-0.02", "'4300 K duv 0.003',0.003", "'4300 K 0.005 magenta',-0.005"})
+    @CsvSource({
+        "'4300 K −0.004',-0.004",
+        "'4300 15 CC green',0.01",
+        "'4300 K CC30 magenta',-0.02",
+        "'4300 K duv 0.003',0.003",
+        "'4300 K 0.005 magenta',-0.005"
+    })
     void tintIsReadAsDuvOrCc(String line, double duv) {
         assertThat(read(line).duv()).isCloseTo(duv, within(1e-9));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "key", "camera T4", "key and key-two T4", "T4, T5.6", "54", "lit", "key alone T4, shadow 12", "300000 lux", "+0.004", "bananas T4", "900000 K"})
+    @ValueSource(
+            strings = {
+                "",
+                "key",
+                "camera T4",
+                "key and key-two T4",
+                "T4, T5.6",
+                "54",
+                "lit",
+                "key alone T4, shadow 12",
+                "300000 lux",
+                "+0.004",
+                "bananas T4",
+                "900000 K"
+            })
     void whatCannotBeReadIsRefusedWithTheNextStep(String line) {
         assertThatThrownBy(() -> read(line)).isInstanceOf(Refusal.class).hasMessageMatching(".{20,}");
     }
 
     @Test
     void aBareFigureCouldBeThreeThingsAndIsAskedFor() {
-        assertThatThrownBy(() -> read("54")).hasMessageContaining("T54").hasMessageContaining("54 lux").hasMessageContaining("lit 54");
+        assertThatThrownBy(() -> read("54"))
+                .hasMessageContaining("T54")
+                .hasMessageContaining("54 lux")
+                .hasMessageContaining("lit 54");
     }
 
     @Test
     void aStopNeedsACamera() {
-        assertThatThrownBy(() -> ReadingLine.parse("T4", stage.placements(), stage.state(), "mark", null)).hasMessageContaining("ISO");
+        assertThatThrownBy(() -> ReadingLine.parse("T4", stage.placements(), stage.state(), "mark", null))
+                .hasMessageContaining("ISO");
     }
 
     @Test

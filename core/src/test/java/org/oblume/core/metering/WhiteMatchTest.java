@@ -34,14 +34,23 @@ import org.oblume.core.units.Kelvin;
 class WhiteMatchTest {
 
     private static final WhitePoint TUBES = white(4150, 0.009);
-    private static final List<StockItem> STOCK = List.of(tint("Quarter minus green", -0.005), tint("Half minus green", -0.010), tint("Full minus green", -0.020),
+    private static final List<StockItem> STOCK = List.of(
+            tint("Quarter minus green", -0.005),
+            tint("Half minus green", -0.010),
+            tint("Full minus green", -0.020),
             tint("Half plus green", 0.010));
-    private final Stage stage = Stage.outdoors().head("tubes", Role.AMBIENCE, 0, 2, 2.8).head("panel", Role.KEY, 2, 2, 1.8).tie("panel", new ColourTemperature(4150)).tie("panel", new Tint(0))
+    private final Stage stage = Stage.outdoors()
+            .head("tubes", Role.AMBIENCE, 0, 2, 2.8)
+            .head("panel", Role.KEY, 2, 2, 1.8)
+            .tie("panel", new ColourTemperature(4150))
+            .tie("panel", new Tint(0))
             .camera(0, 5);
 
     @Test
     void thereAreThreeWaysAndEachIsOnlyChangesToTry() {
-        assertThat(ways(TUBES, panel(4150, 3950, 0.002))).extracting(WhiteMatch::way).containsExactly(WhiteMatch.Way.DIAL, WhiteMatch.Way.FILTER, WhiteMatch.Way.CAMERA);
+        assertThat(ways(TUBES, panel(4150, 3950, 0.002)))
+                .extracting(WhiteMatch::way)
+                .containsExactly(WhiteMatch.Way.DIAL, WhiteMatch.Way.FILTER, WhiteMatch.Way.CAMERA);
     }
 
     @Test
@@ -56,19 +65,26 @@ class WhiteMatchTest {
     @Test
     void theFilterIsTheOneThatLeavesTheTubesNearestToWhite() {
         WhiteMatch filter = way(WhiteMatch.Way.FILTER, Map.of());
-        assertThat(value(filter, "tubes", Modifiers.class).items()).extracting(Modifier::name).containsExactly("Half minus green");
+        assertThat(value(filter, "tubes", Modifiers.class).items())
+                .extracting(Modifier::name)
+                .containsExactly("Half minus green");
         assertThat(filter.residualDuv()).isCloseTo(-0.001, within(1e-9));
     }
 
     @Test
     void aFilterThatIsHungGoesBeforeWhatHangsThereAlready() {
         stage.tie("tubes", new Modifiers(List.of(Modifier.of(STOCK.get(3)))));
-        assertThat(value(way(WhiteMatch.Way.FILTER, Map.of()), "tubes", Modifiers.class).items()).extracting(Modifier::name).containsExactly("Half minus green", "Half plus green");
+        assertThat(value(way(WhiteMatch.Way.FILTER, Map.of()), "tubes", Modifiers.class)
+                        .items())
+                .extracting(Modifier::name)
+                .containsExactly("Half minus green", "Half plus green");
     }
 
     @Test
     void lightThatIsWhiteNeedsNoFilter() {
-        assertThat(WhiteMatch.ways(stage.recording(), stage.state(), stage.placement("tubes"), white(4150, 0), Map.of(), STOCK)).extracting(WhiteMatch::way)
+        assertThat(WhiteMatch.ways(
+                        stage.recording(), stage.state(), stage.placement("tubes"), white(4150, 0), Map.of(), STOCK))
+                .extracting(WhiteMatch::way)
                 .containsExactly(WhiteMatch.Way.CAMERA);
     }
 
@@ -82,14 +98,18 @@ class WhiteMatchTest {
 
     @Test
     void aTintOutOfReachIsDialledToItsEndAndSaysWhatIsLeft() {
-        WhiteMatch dial = WhiteMatch.ways(stage.recording(), stage.state(), null, white(4150, 0.03), panel(4150, 4150, 0), STOCK).get(0);
+        WhiteMatch dial = WhiteMatch.ways(
+                        stage.recording(), stage.state(), null, white(4150, 0.03), panel(4150, 4150, 0), STOCK)
+                .get(0);
         assertThat(value(dial, "panel", Tint.class).duv()).isEqualTo(0.02);
         assertThat(dial.residualDuv()).isCloseTo(-0.01, within(1e-9));
     }
 
     @Test
     void aWhiteThatIsNobodysLeavesOnlyTheDials() {
-        assertThat(WhiteMatch.ways(stage.recording(), stage.state(), null, white(3200, 0), panel(4150, 3950, 0.002), STOCK)).extracting(WhiteMatch::way)
+        assertThat(WhiteMatch.ways(
+                        stage.recording(), stage.state(), null, white(3200, 0), panel(4150, 3950, 0.002), STOCK))
+                .extracting(WhiteMatch::way)
                 .containsExactly(WhiteMatch.Way.DIAL);
     }
 
@@ -105,14 +125,19 @@ class WhiteMatchTest {
         double shift = 60 * random.nextDouble() - 30;
         WhitePoint target = white(3300 + 1800 * random.nextDouble(), 0.004 * random.nextDouble());
         Map<String, DialCurve> panel = panel(dialled, 1e6 / (1e6 / dialled + shift), 0.003);
-        WhiteMatch dial = WhiteMatch.ways(stage.recording(), stage.state(), null, target, panel, STOCK).get(0);
+        WhiteMatch dial = WhiteMatch.ways(stage.recording(), stage.state(), null, target, panel, STOCK)
+                .get(0);
         double now = value(dial, "panel", ColourTemperature.class).kelvin();
         assertThat(1e6 / now + shift).isCloseTo(target.kelvin().mired(), within(0.1));
-        assertThat(value(dial, "panel", Tint.class).duv() + 0.003).isCloseTo(target.duv().value(), within(0.0001));
+        assertThat(value(dial, "panel", Tint.class).duv() + 0.003)
+                .isCloseTo(target.duv().value(), within(0.0001));
     }
 
     private WhiteMatch way(WhiteMatch.Way way, Map<String, DialCurve> others) {
-        return ways(TUBES, others).stream().filter(w -> w.way() == way).findFirst().orElseThrow();
+        return ways(TUBES, others).stream()
+                .filter(w -> w.way() == way)
+                .findFirst()
+                .orElseThrow();
     }
 
     private List<WhiteMatch> ways(WhitePoint white, Map<String, DialCurve> others) {
@@ -120,7 +145,13 @@ class WhiteMatchTest {
     }
 
     private static <V extends AttributeValue> V value(WhiteMatch of, String key, Class<V> type) {
-        @Nullable AttributeValue found = of.changes().stream().filter(c -> c.placement().equals(key)).map(Change::value).filter(type::isInstance).findFirst().orElse(null);
+        @Nullable
+        AttributeValue found = of.changes().stream()
+                .filter(c -> c.placement().equals(key))
+                .map(Change::value)
+                .filter(type::isInstance)
+                .findFirst()
+                .orElse(null);
         return type.cast(Objects.requireNonNull(found));
     }
 

@@ -13,12 +13,16 @@ class AlreadyInPlaceTest {
     @Test
     void whatIsTheSameOnBothSidesStaysAndTheRestIsToBeDone() {
         Shop shop = new Shop().put("B", "key", new Level(40)).put("B", "flag", Place.of(2.6, 3));
-        assertThat(between(shop, "A", "B").stays()).extracting(Placement::key).containsExactly("mark", "camera", "edge");
+        assertThat(between(shop, "A", "B").stays())
+                .extracting(Placement::key)
+                .containsExactly("mark", "camera", "edge");
     }
 
     @Test
     void whatGoesOutIsNamedAndWhatComesInIsNotSaidToStand() {
-        Shop shop = new Shop().put("B", "edge", new SetStatus(SetStatus.State.STRUCK)).put("B", "net", SetStatus.ON);
+        Shop shop = new Shop()
+                .put("B", "edge", new SetStatus(SetStatus.State.STRUCK))
+                .put("B", "net", SetStatus.ON);
         AlreadyInPlace there = between(shop, "A", "B");
         assertThat(there.out()).extracting(Placement::key).containsExactly("edge");
         assertThat(there.stays()).extracting(Placement::key).containsExactly("mark", "camera", "key", "flag");

@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lens;
@@ -20,7 +21,6 @@ import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Refusal;
 
@@ -40,11 +40,15 @@ class MoveListTest {
 
     @Test
     void theKeyComesCloserThroughAnotherClothAndEachDepartmentHasItsPart() {
-        shop.put("B", "key", Place.of(5.7, 3), new Level(45), new Modifiers(List.of(Shop.MUSLIN, Shop.CTO))).put("B", "edge", new Level(25));
-        assertThat(said()).containsExactly(
-                "ELECTRIC Key to 3.78 m from near right corner, 3.78 m from far right corner", "ELECTRIC Key: Quarter CTO on",
-                "GRIP Key: Half grid off, Muslin on 1.2 m frame, 0.7 m before the lens on", "ELECTRIC Edge 25 %, 3200 K, at the head",
-                "CONTROL Recall B: Key 45 %, 5250 K", "TOGETHER Meter Repairer");
+        shop.put("B", "key", Place.of(5.7, 3), new Level(45), new Modifiers(List.of(Shop.MUSLIN, Shop.CTO)))
+                .put("B", "edge", new Level(25));
+        assertThat(said())
+                .containsExactly(
+                        "ELECTRIC Key to 3.78 m from near right corner, 3.78 m from far right corner",
+                                "ELECTRIC Key: Quarter CTO on",
+                        "GRIP Key: Half grid off, Muslin on 1.2 m frame, 0.7 m before the lens on",
+                                "ELECTRIC Edge 25 %, 3200 K, at the head",
+                        "CONTROL Recall B: Key 45 %, 5250 K", "TOGETHER Meter Repairer");
     }
 
     @Test
@@ -63,7 +67,9 @@ class MoveListTest {
 
     @Test
     void aLightThatGoesOutComesFirstAndTheCameraIsSetAfterItHasMoved() {
-        shop.put("B", "edge", SetStatus.STRUCK).put("B", "camera", new Lens(50), Place.of(4, 1.5)).put("B", "key", new Height(2));
+        shop.put("B", "edge", SetStatus.STRUCK)
+                .put("B", "camera", new Lens(50), Place.of(4, 1.5))
+                .put("B", "key", new Height(2));
         List<Job> jobs = shop.moves().moves().stream().map(Move::job).toList();
         assertThat(jobs).startsWith(Job.STRIKE).endsWith(Job.METER);
         assertThat(move("camera/lens").after()).contains("camera/camera_move");
@@ -73,26 +79,36 @@ class MoveListTest {
     @Test
     void powerComesBeforeThePatchAndBothBeforeTheLevel() {
         shop.put("A", "key", SetStatus.STRUCK).put("B", "key", SetStatus.ON);
-        assertThat(move("key/power").startMin()).isGreaterThanOrEqualTo(move("key/bring").endMin());
-        assertThat(move("key/patch").startMin()).isGreaterThanOrEqualTo(move("key/power").endMin());
-        assertThat(move("all/recall").startMin()).isGreaterThanOrEqualTo(move("key/patch").endMin());
+        assertThat(move("key/power").startMin())
+                .isGreaterThanOrEqualTo(move("key/bring").endMin());
+        assertThat(move("key/patch").startMin())
+                .isGreaterThanOrEqualTo(move("key/power").endMin());
+        assertThat(move("all/recall").startMin())
+                .isGreaterThanOrEqualTo(move("key/patch").endMin());
     }
 
     @Test
     void moreHandsAreFasterWhileThereIsWorkForThem() {
         shop.put("B", "key", new Height(2)).put("B", "edge", new Height(2));
-        assertThat(MoveList.between(shop.side("A"), shop.side("B"), crew(1)).minutes()).isCloseTo(4, within(1e-9));
-        assertThat(MoveList.between(shop.side("A"), shop.side("B"), crew(2)).minutes()).isCloseTo(3, within(1e-9));
-        assertThat(MoveList.between(shop.side("A"), shop.side("B"), crew(5)).minutes()).isCloseTo(3, within(1e-9));
+        assertThat(MoveList.between(shop.side("A"), shop.side("B"), crew(1)).minutes())
+                .isCloseTo(4, within(1e-9));
+        assertThat(MoveList.between(shop.side("A"), shop.side("B"), crew(2)).minutes())
+                .isCloseTo(3, within(1e-9));
+        assertThat(MoveList.between(shop.side("A"), shop.side("B"), crew(5)).minutes())
+                .isCloseTo(3, within(1e-9));
     }
 
     @Test
     void theCrewsOwnTableIsUsedAndChecked() {
         shop.put("B", "key", new Height(2));
         JobTimes slow = new JobTimes(Map.of(Job.RAISE, 4.5), Map.of());
-        assertThat(MoveList.between(shop.side("A"), shop.side("B"), slow).minutes()).isCloseTo(6.5, within(1e-9));
-        assertThatThrownBy(() -> new JobTimes(Map.of(Job.RAISE, -1.0), Map.of())).isInstanceOf(Refusal.class).hasMessageContaining("change a height");
-        assertThatThrownBy(() -> new JobTimes(Map.of(), Map.of(Department.GRIP, 0))).isInstanceOf(Refusal.class);
+        assertThat(MoveList.between(shop.side("A"), shop.side("B"), slow).minutes())
+                .isCloseTo(6.5, within(1e-9));
+        assertThatThrownBy(() -> new JobTimes(Map.of(Job.RAISE, -1.0), Map.of()))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("change a height");
+        assertThatThrownBy(() -> new JobTimes(Map.of(), Map.of(Department.GRIP, 0)))
+                .isInstanceOf(Refusal.class);
     }
 
     /** Whatever changes: nothing begins before what it waits for is done, and no department has more at work than it has people. */
@@ -109,7 +125,13 @@ class MoveListTest {
             }
         }
         if (random.nextBoolean()) {
-            shop.put("B", "key", new Modifiers(List.of(Shop.CTO)), new Level(random.nextInt(100)), new ColourTemperature(4000), new Patch(2, 20, 4, null));
+            shop.put(
+                    "B",
+                    "key",
+                    new Modifiers(List.of(Shop.CTO)),
+                    new Level(random.nextInt(100)),
+                    new ColourTemperature(4000),
+                    new Patch(2, 20, 4, null));
         }
         if (random.nextInt(3) == 0) {
             shop.put("B", "edge", SetStatus.STRUCK);
@@ -119,9 +141,16 @@ class MoveListTest {
         for (Move move : moves) {
             assertThat(done).as("before %s", move).containsAll(move.after());
             done.add(move.key());
-            assertThat(moves).filteredOn(m -> move.after().contains(m.key())).allMatch(m -> m.endMin() <= move.startMin() + 1e-9);
-            assertThat(moves.stream().filter(m -> m.department() == move.department() && m.startMin() <= move.startMin() && m.endMin() > move.startMin())
-                    .mapToInt(Move::people).sum()).isLessThanOrEqualTo(move.department().usualPeople());
+            assertThat(moves)
+                    .filteredOn(m -> move.after().contains(m.key()))
+                    .allMatch(m -> m.endMin() <= move.startMin() + 1e-9);
+            assertThat(moves.stream()
+                            .filter(m -> m.department() == move.department()
+                                    && m.startMin() <= move.startMin()
+                                    && m.endMin() > move.startMin())
+                            .mapToInt(Move::people)
+                            .sum())
+                    .isLessThanOrEqualTo(move.department().usualPeople());
         }
         assertThat(done).hasSameSizeAs(moves);
     }
@@ -131,10 +160,15 @@ class MoveListTest {
     }
 
     private Move move(String key) {
-        return shop.moves().moves().stream().filter(m -> m.key().equals(key)).findFirst().orElseThrow(() -> new AssertionError(said().toString()));
+        return shop.moves().moves().stream()
+                .filter(m -> m.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(said().toString()));
     }
 
     private List<String> said() {
-        return shop.moves().moves().stream().map(m -> m.department() + " " + m.words().metric()).toList();
+        return shop.moves().moves().stream()
+                .map(m -> m.department() + " " + m.words().metric())
+                .toList();
     }
 }

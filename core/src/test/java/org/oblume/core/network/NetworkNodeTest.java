@@ -20,7 +20,11 @@ class NetworkNodeTest {
     @ParameterizedTest
     @ValueSource(strings = {"10.0.0", "10.0.0.256", "ten", "10.0.0.1.2", "", "10.0.0.-1"})
     void whatIsNotAnAddressIsRefusedOnItsField(String text) {
-        assertThatThrownBy(() -> ip(text)).isInstanceOf(Refusal.class).hasMessageContaining("such as 10.0.0.21").extracting(r -> ((Refusal) r).field()).isEqualTo("address");
+        assertThatThrownBy(() -> ip(text))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("such as 10.0.0.21")
+                .extracting(r -> ((Refusal) r).field())
+                .isEqualTo("address");
     }
 
     @Test
@@ -35,9 +39,12 @@ class NetworkNodeTest {
 
     @Test
     void aMaskIsOnesThenZeros() {
-        assertThat(List.of("255.255.255.0", "255.0.0.0", "255.255.254.0", "255.255.255.252")).allMatch(m -> ip(m).isMask());
-        assertThat(List.of("255.0.255.0", "0.0.0.0", "255.255.255.255", "10.0.0.1")).noneMatch(m -> ip(m).isMask());
-        assertThatThrownBy(() -> new NetworkNode("Cart", ip("10.0.0.1"), ip("255.0.255.0"), null, List.of())).hasMessageContaining("255.0.255.0 is not a mask");
+        assertThat(List.of("255.255.255.0", "255.0.0.0", "255.255.254.0", "255.255.255.252"))
+                .allMatch(m -> ip(m).isMask());
+        assertThat(List.of("255.0.255.0", "0.0.0.0", "255.255.255.255", "10.0.0.1"))
+                .noneMatch(m -> ip(m).isMask());
+        assertThatThrownBy(() -> new NetworkNode("Cart", ip("10.0.0.1"), ip("255.0.255.0"), null, List.of()))
+                .hasMessageContaining("255.0.255.0 is not a mask");
     }
 
     @Test
@@ -52,9 +59,14 @@ class NetworkNodeTest {
 
     @Test
     void itsPortsAreUniverses() {
-        assertThat(new NetworkNode("Cart", ip("10.0.0.1"), ip("255.255.255.0"), null, List.of(1, 7)).carries(7)).isTrue();
-        assertThatThrownBy(() -> new NetworkNode("Cart", ip("10.0.0.1"), ip("255.255.255.0"), null, List.of(64000))).hasMessageContaining("1 to 63999");
-        assertThatThrownBy(() -> new NetworkNode("Cart", ip("10.0.0.1"), ip("255.255.255.0"), null, Collections.nCopies(65, 1))).hasMessageContaining("number of ports");
-        assertThatThrownBy(() -> new NetworkNode(" ", ip("10.0.0.1"), ip("255.255.255.0"), null, List.of())).hasMessageContaining("node's name");
+        assertThat(new NetworkNode("Cart", ip("10.0.0.1"), ip("255.255.255.0"), null, List.of(1, 7)).carries(7))
+                .isTrue();
+        assertThatThrownBy(() -> new NetworkNode("Cart", ip("10.0.0.1"), ip("255.255.255.0"), null, List.of(64000)))
+                .hasMessageContaining("1 to 63999");
+        assertThatThrownBy(() ->
+                        new NetworkNode("Cart", ip("10.0.0.1"), ip("255.255.255.0"), null, Collections.nCopies(65, 1)))
+                .hasMessageContaining("number of ports");
+        assertThatThrownBy(() -> new NetworkNode(" ", ip("10.0.0.1"), ip("255.255.255.0"), null, List.of()))
+                .hasMessageContaining("node's name");
     }
 }

@@ -34,21 +34,30 @@ class SacnPacketTest {
     void aFullPacketHas638OctetsInTheStandardsLayout() {
         byte[] out = packet();
         assertThat(out).hasSize(638);
-        assertThat(hex(out, 0, 16)).as("preamble, postamble, ACN identifier").isEqualTo("00100000" + "4153432d45312e3137000000");
+        assertThat(hex(out, 0, 16))
+                .as("preamble, postamble, ACN identifier")
+                .isEqualTo("00100000" + "4153432d45312e3137000000");
         assertThat(hex(out, 16, 22)).as("root: flags and length 622, vector").isEqualTo("726e" + "00000004");
         assertThat(hex(out, 22, 38)).as("CID").isEqualTo("0b1e55ed0000400080000123456789ab");
         assertThat(hex(out, 38, 44)).as("framing: flags and length 600, vector").isEqualTo("7258" + "00000002");
         assertThat(new String(out, 44, 10, StandardCharsets.UTF_8)).isEqualTo("Oblume ⅓");
-        assertThat(Arrays.copyOfRange(out, 54, 108)).as("the name is filled up with nulls").containsOnly(0);
-        assertThat(hex(out, 108, 115)).as("priority, synchronization address, sequence, options, universe").isEqualTo("64" + "0000" + "c8" + "00" + "f9ff");
-        assertThat(hex(out, 115, 126)).as("DMP: flags and length 523, vector, type, first, increment, 513 values, START code").isEqualTo("720b" + "02" + "a1" + "0000" + "0001" + "0201" + "00");
+        assertThat(Arrays.copyOfRange(out, 54, 108))
+                .as("the name is filled up with nulls")
+                .containsOnly(0);
+        assertThat(hex(out, 108, 115))
+                .as("priority, synchronization address, sequence, options, universe")
+                .isEqualTo("64" + "0000" + "c8" + "00" + "f9ff");
+        assertThat(hex(out, 115, 126))
+                .as("DMP: flags and length 523, vector, type, first, increment, 513 values, START code")
+                .isEqualTo("720b" + "02" + "a1" + "0000" + "0001" + "0201" + "00");
         assertThat(hex(out, 126, 128) + hex(out, 637, 638)).isEqualTo("ff7f01");
     }
 
     @Test
     void theOctetsAreThoseThatTheIndependentDecoderReads() throws IOException {
         try (InputStream kept = SacnPacketTest.class.getResourceAsStream("/sacn/packet.hex")) {
-            assertThat(HexFormat.of().formatHex(packet())).isEqualTo(new String(kept.readAllBytes(), StandardCharsets.US_ASCII).strip());
+            assertThat(HexFormat.of().formatHex(packet()))
+                    .isEqualTo(new String(kept.readAllBytes(), StandardCharsets.US_ASCII).strip());
         }
     }
 
@@ -68,15 +77,18 @@ class SacnPacketTest {
 
     @Test
     void theOptionsSayPreviewAndTheEndOfAStream() {
-        assertThat(new SacnPacket(US, "a", 0, 0, true, false, 1, slots).encode()[112] & 255).isEqualTo(0x80);
-        assertThat(new SacnPacket(US, "a", 0, 0, false, true, 1, slots).encode()[112] & 255).isEqualTo(0x40);
+        assertThat(new SacnPacket(US, "a", 0, 0, true, false, 1, slots).encode()[112] & 255)
+                .isEqualTo(0x80);
+        assertThat(new SacnPacket(US, "a", 0, 0, false, true, 1, slots).encode()[112] & 255)
+                .isEqualTo(0x40);
     }
 
     @Test
     void aShorterUniverseSaysSoInAllItsLengths() {
         byte[] out = new SacnPacket(US, "a", 100, 0, false, false, 1, new byte[24]).encode();
         assertThat(out).hasSize(150);
-        assertThat(hex(out, 16, 18) + hex(out, 38, 40) + hex(out, 115, 117) + hex(out, 123, 125)).isEqualTo("7086" + "7070" + "7023" + "0019");
+        assertThat(hex(out, 16, 18) + hex(out, 38, 40) + hex(out, 115, 117) + hex(out, 123, 125))
+                .isEqualTo("7086" + "7070" + "7023" + "0019");
         assertThat(SacnPacket.decode(out, out.length).slots()).hasSize(24);
     }
 
@@ -90,11 +102,19 @@ class SacnPacketTest {
     static Stream<SacnPacket> packets() {
         Random random = new Random(7);
         return Stream.generate(() -> {
-            byte[] slots = new byte[1 + random.nextInt(512)];
-            random.nextBytes(slots);
-            return new SacnPacket(new UUID(random.nextLong(), random.nextLong()), "source " + random.nextInt(), random.nextInt(201), random.nextInt(256), random.nextBoolean(), random.nextBoolean(),
-                    1 + random.nextInt(63999), slots);
-        }).limit(50);
+                    byte[] slots = new byte[1 + random.nextInt(512)];
+                    random.nextBytes(slots);
+                    return new SacnPacket(
+                            new UUID(random.nextLong(), random.nextLong()),
+                            "source " + random.nextInt(),
+                            random.nextInt(201),
+                            random.nextInt(256),
+                            random.nextBoolean(),
+                            random.nextBoolean(),
+                            1 + random.nextInt(63999),
+                            slots);
+                })
+                .limit(50);
     }
 
     @ParameterizedTest
@@ -121,7 +141,8 @@ class SacnPacketTest {
         universe[113] = 0;
         universe[114] = 0;
         assertThatThrownBy(() -> SacnPacket.decode(universe, universe.length)).hasMessageContaining("63999");
-        assertThatThrownBy(() -> new SacnPacket(US, "ä".repeat(32), 100, 0, false, false, 1, slots)).hasMessageContaining("63 octets");
+        assertThatThrownBy(() -> new SacnPacket(US, "ä".repeat(32), 100, 0, false, false, 1, slots))
+                .hasMessageContaining("63 octets");
     }
 
     @ParameterizedTest
@@ -133,10 +154,11 @@ class SacnPacketTest {
     static Stream<byte[]> noise() {
         Random random = new Random(11);
         return Stream.generate(() -> {
-            byte[] octets = new byte[random.nextInt(700)];
-            random.nextBytes(octets);
-            return octets;
-        }).limit(200);
+                    byte[] octets = new byte[random.nextInt(700)];
+                    random.nextBytes(octets);
+                    return octets;
+                })
+                .limit(200);
     }
 
     @Test

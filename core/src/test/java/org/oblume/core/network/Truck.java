@@ -20,13 +20,19 @@ import org.oblume.core.plot.Role;
 final class Truck {
 
     static final String SPOT_MODES = "8-bit white: level, cct, tint; 16-bit white: level 16, cct 16, tint 16, zoom 16";
-    static final String TUBE_MODES = "8-bit white: level, cct, tint, effect, rate, unused; colour: level 16, hue 16, saturation 16, cct 16, tint 16, effect, rate; red green blue: level, red, green, blue";
+    static final String TUBE_MODES =
+            "8-bit white: level, cct, tint, effect, rate, unused; colour: level 16, hue 16, saturation 16, cct 16, tint 16, effect, rate; red green blue: level, red, green, blue";
 
-    private Truck() {
-    }
+    private Truck() {}
 
     static Piece piece(String unit, String modes, double watts) {
-        Lamp lamp = new Lamp(new Optics(51000, 15, 6800, 50, null), true, 0.2, LevelCurve.LINEAR, 1, 0.02,
+        Lamp lamp = new Lamp(
+                new Optics(51000, 15, 6800, 50, null),
+                true,
+                0.2,
+                LevelCurve.LINEAR,
+                1,
+                0.02,
                 new Lamp.Upkeep(9, null, 3, "fan", Lamp.Burn.ANY, 0.3, modes, "curve"));
         return new Piece("Bicolour LED spot 150 W", unit, 0.2, 2700.0, 6500.0, watts, Mount.STAND, null, lamp, null);
     }
@@ -35,9 +41,16 @@ final class Truck {
         return unit(name, name + " 1", Role.KEY, patch, modes, dialled, Menu.NOTHING);
     }
 
-    static PatchedUnit unit(String name, String unit, Role role, Patch patch, String modes, FixtureValues dialled, Menu menu) {
+    static PatchedUnit unit(
+            String name, String unit, Role role, Patch patch, String modes, FixtureValues dialled, Menu menu) {
         Piece piece = piece(unit, modes, 165);
-        return new PatchedUnit(new Placement(name.toLowerCase(Locale.ROOT).replace(' ', '-'), name, PlacementKind.HEAD, role, null, piece), patch, Mode.of(piece), dialled, menu);
+        return new PatchedUnit(
+                new Placement(
+                        name.toLowerCase(Locale.ROOT).replace(' ', '-'), name, PlacementKind.HEAD, role, null, piece),
+                patch,
+                Mode.of(piece),
+                dialled,
+                menu);
     }
 
     static PatchedUnit spot(String name, int universe, int address) {
@@ -54,7 +67,17 @@ final class Truck {
 
     /** What a unit answers when it is all as recorded. */
     static UnitAnswer asRecorded(PatchedUnit unit) {
-        return new UnitAnswer(unit.unit(), true, true, true, unit.mode().orElseThrow().name(), unit.patch().universe(), unit.patch().address(), unit.values(), unit.menu(), false);
+        return new UnitAnswer(
+                unit.unit(),
+                true,
+                true,
+                true,
+                unit.mode().orElseThrow().name(),
+                unit.patch().universe(),
+                unit.patch().address(),
+                unit.values(),
+                unit.menu(),
+                false);
     }
 
     static List<Conflict> check(PatchedUnit... units) {

@@ -38,16 +38,25 @@ class LightSourceTest {
     void halfABeamOffTheAxisItGivesHalf(double bearing, double off) {
         LightSource head = head(new SpacePoint(0, 0, 0), bearing, 0, 1, 0);
         SpacePoint aside = ahead(head(head.at(), bearing + off, 0, 1, 0), 2);
-        assertThat(head.lux(aside, level(Bearing.ofDegrees(bearing + off + 180)))).isCloseTo(PEAK / 4 / 2, within(1e-6));
+        assertThat(head.lux(aside, level(Bearing.ofDegrees(bearing + off + 180))))
+                .isCloseTo(PEAK / 4 / 2, within(1e-6));
     }
 
     @Test
     void outputAndCalibrationScaleWhatItGives() {
         SpacePoint there = new SpacePoint(0, 2, 0);
         double full = head(new SpacePoint(0, 0, 0), 0, 0, 1, 0).lux(there, level(Bearing.ofDegrees(180)));
-        assertThat(head(new SpacePoint(0, 0, 0), 0, 0, 0.25, 0).lux(there, level(Bearing.ofDegrees(180)))).isCloseTo(full / 4, within(1e-9));
-        LightSource measured = new LightSource(new SpacePoint(0, 0, 0), Bearing.ofDegrees(0), 0, new BeamShape(PEAK, 40), 0, 1,
-                DAYLIGHT, new Calibration(1.5));
+        assertThat(head(new SpacePoint(0, 0, 0), 0, 0, 0.25, 0).lux(there, level(Bearing.ofDegrees(180))))
+                .isCloseTo(full / 4, within(1e-9));
+        LightSource measured = new LightSource(
+                new SpacePoint(0, 0, 0),
+                Bearing.ofDegrees(0),
+                0,
+                new BeamShape(PEAK, 40),
+                0,
+                1,
+                DAYLIGHT,
+                new Calibration(1.5));
         assertThat(measured.lux(there, level(Bearing.ofDegrees(180)))).isCloseTo(full * 1.5, within(1e-9));
         assertThat(measured.lux(measured.at(), level(Bearing.ofDegrees(0)))).isZero();
     }
@@ -56,10 +65,12 @@ class LightSourceTest {
     void aSurfaceTurnedAwayGetsOnlyWhatALargeSourceSendsRound() {
         SpacePoint there = new SpacePoint(0, 2, 0);
         Bearing away = Bearing.ofDegrees(80); // 100° from the light
-        assertThat(head(new SpacePoint(0, 0, 0), 0, 0, 1, 0).lux(there, level(away))).isZero();
+        assertThat(head(new SpacePoint(0, 0, 0), 0, 0, 1, 0).lux(there, level(away)))
+                .isZero();
         double sine = 1 / Math.hypot(1, 2);
         double factor = (Math.cos(Math.toRadians(100)) + sine) / (1 + sine);
-        assertThat(head(new SpacePoint(0, 0, 0), 0, 0, 1, 1).lux(there, level(away))).isCloseTo(PEAK / (4 + 1) * factor, within(1e-6));
+        assertThat(head(new SpacePoint(0, 0, 0), 0, 0, 1, 1).lux(there, level(away)))
+                .isCloseTo(PEAK / (4 + 1) * factor, within(1e-6));
     }
 
     static IntStream seeds() {
@@ -70,8 +81,12 @@ class LightSourceTest {
     @MethodSource("seeds")
     void aMirrorKeepsTheWayAndTheAngle(int seed) {
         Random random = new Random(seed);
-        LightSource lamp = head(new SpacePoint(random.nextDouble() * 4, random.nextDouble() * 4, 2), random.nextDouble() * 360,
-                -20, 0.6, 0.1);
+        LightSource lamp = head(
+                new SpacePoint(random.nextDouble() * 4, random.nextDouble() * 4, 2),
+                random.nextDouble() * 360,
+                -20,
+                0.6,
+                0.1);
         SpacePoint on = new SpacePoint(random.nextDouble() * 4 - 6, random.nextDouble() * 4 - 6, 1);
         Bearing normal = Bearing.ofDegrees(random.nextDouble() * 360);
         LightSource image = lamp.mirrored(on, level(normal), 0.9);
@@ -83,7 +98,9 @@ class LightSourceTest {
         assertThat(after).isCloseTo(-before, within(1e-9));
         LightSource again = image.mirrored(on, level(normal), 1);
         assertThat(distance(again.at(), lamp.at())).isCloseTo(0, within(1e-9));
-        assertThat(Math.cos(Math.toRadians(again.bearing().degrees() - lamp.bearing().degrees()))).isCloseTo(1, within(1e-9));
+        assertThat(Math.cos(Math.toRadians(
+                        again.bearing().degrees() - lamp.bearing().degrees())))
+                .isCloseTo(1, within(1e-9));
     }
 
     @Test
@@ -106,7 +123,8 @@ class LightSourceTest {
         LambertianDisc square = LambertianDisc.bounced(beam, Math.PI, 4, 0, 0.5);
         assertThat(square.normalCandela()).isCloseTo(0.5 * beam.lumenWithin(Math.atan(0.25)) / Math.PI, within(1e-9));
         LambertianDisc turned = LambertianDisc.bounced(beam, Math.PI, 4, Math.toRadians(60), 0.5);
-        assertThat(turned.normalCandela()).isCloseTo(0.5 * beam.lumenWithin(Math.atan(Math.sqrt(0.5) / 4)) / Math.PI, within(1e-9));
+        assertThat(turned.normalCandela())
+                .isCloseTo(0.5 * beam.lumenWithin(Math.atan(Math.sqrt(0.5) / 4)) / Math.PI, within(1e-9));
         assertThat(square.radiusM()).isEqualTo(1);
         assertThat(square.candela(Math.toRadians(60))).isCloseTo(square.normalCandela() / 2, within(1e-9));
         assertThat(square.candela(Math.toRadians(120))).isZero();
@@ -128,15 +146,24 @@ class LightSourceTest {
     }
 
     private static LightSource head(SpacePoint at, double bearing, double tilt, double output, double radiusM) {
-        return new LightSource(at, Bearing.ofDegrees(bearing), tilt, new BeamShape(PEAK, 40), radiusM, output, DAYLIGHT,
+        return new LightSource(
+                at,
+                Bearing.ofDegrees(bearing),
+                tilt,
+                new BeamShape(PEAK, 40),
+                radiusM,
+                output,
+                DAYLIGHT,
                 Calibration.NONE);
     }
 
     private static SpacePoint ahead(LightSource head, double metres) {
         double turn = Math.toRadians(head.bearing().degrees());
         double tilt = Math.toRadians(head.tiltDeg());
-        return new SpacePoint(head.at().xM() + metres * Math.sin(turn) * Math.cos(tilt),
-                head.at().yM() + metres * Math.cos(turn) * Math.cos(tilt), head.at().zM() + metres * Math.sin(tilt));
+        return new SpacePoint(
+                head.at().xM() + metres * Math.sin(turn) * Math.cos(tilt),
+                head.at().yM() + metres * Math.cos(turn) * Math.cos(tilt),
+                head.at().zM() + metres * Math.sin(tilt));
     }
 
     private static double distance(SpacePoint a, SpacePoint b) {

@@ -3,16 +3,13 @@ package org.oblume.core.photometry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.List;
 import java.util.Random;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.junit.jupiter.params.provider.MethodSource;
 import org.oblume.core.Cases;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.geometry.Aim;
@@ -33,8 +30,12 @@ class PhotometryTest {
     @TestFactory
     Stream<DynamicTest> theLevelThatHoldsAMove() {
         return Cases.answered("move", c -> {
-            LevelHold move = LevelHold.of(c.number("fromDistanceM"), c.number("toDistanceM"), c.number("emitterRadiusM", 0),
-                    Percent.of(c.number("levelPercent")), LevelCurve.valueOf(c.text("curve")));
+            LevelHold move = LevelHold.of(
+                    c.number("fromDistanceM"),
+                    c.number("toDistanceM"),
+                    c.number("emitterRadiusM", 0),
+                    Percent.of(c.number("levelPercent")),
+                    LevelCurve.valueOf(c.text("curve")));
             c.assertAnswer("stopsChange", move.change().value());
             c.assertAnswer("levelPercent", move.level().value());
             c.assertAnswer("reachable", move.reachable());
@@ -47,7 +48,8 @@ class PhotometryTest {
     @TestFactory
     Stream<DynamicTest> theEdgeOfAShadow() {
         return Cases.answered("shadow", c -> {
-            Shadow shadow = new Shadow(c.number("sourceRadiusM"), c.number("sourceToEdgeM"), c.number("edgeToSurfaceM"));
+            Shadow shadow =
+                    new Shadow(c.number("sourceRadiusM"), c.number("sourceToEdgeM"), c.number("edgeToSurfaceM"));
             c.assertAnswer("angularSizeDeg", shadow.angularSizeDeg());
             c.assertAnswer("penumbraM", shadow.penumbraM());
             if (c.request().has("openingWidthM")) {
@@ -113,10 +115,12 @@ class PhotometryTest {
     @Test
     void aMirrorShowsTheSourceAtTheWholeWay() {
         LightSource lamp = aimedAt(new SpacePoint(2, 0, 1.5), new SpacePoint(2, 4, 1.5), 0);
-        LightSource image = lamp.mirrored(new SpacePoint(0, 4, 1.5), Direction.of(Bearing.ofDegrees(180), 0), LightSource.MIRROR_REFLECTANCE);
+        LightSource image = lamp.mirrored(
+                new SpacePoint(0, 4, 1.5), Direction.of(Bearing.ofDegrees(180), 0), LightSource.MIRROR_REFLECTANCE);
         assertThat(image.at().yM()).isCloseTo(8, within(1e-9));
         assertThat(image.bearing().degrees()).isCloseTo(180, within(1e-9));
-        assertThat(image.lux(new SpacePoint(2, 0, 1.5), Direction.of(NORTH, 0))).isCloseTo(0.9 * 1000 / 64, within(1e-6));
+        assertThat(image.lux(new SpacePoint(2, 0, 1.5), Direction.of(NORTH, 0)))
+                .isCloseTo(0.9 * 1000 / 64, within(1e-6));
     }
 
     @Test
@@ -132,7 +136,9 @@ class PhotometryTest {
         double radius = Math.tan(Math.toRadians(1)) * 1;
         assertThat(new Shadow(radius, 6.5, 3.2).penumbraM()).isGreaterThan(new Shadow(radius, 12, 3.2).penumbraM());
         assertThat(new Shadow(radius, 6.5, 3.2).fanDeg(0.8)).isCloseTo(7.0, within(0.05));
-        assertThat(new Shadow(radius, 12, 3.2).fanDeg(0.8)).isCloseTo(3.8, within(0.05)).isLessThan(Shadow.PARALLEL_BELOW_DEG);
+        assertThat(new Shadow(radius, 12, 3.2).fanDeg(0.8))
+                .isCloseTo(3.8, within(0.05))
+                .isLessThan(Shadow.PARALLEL_BELOW_DEG);
     }
 
     private static LightSource aimedAtFace(double x, double y, double radiusM) {
@@ -141,8 +147,15 @@ class PhotometryTest {
 
     private static LightSource aimedAt(SpacePoint from, SpacePoint to, double radiusM) {
         Aim aim = Aim.between(from, to);
-        return new LightSource(from, aim.bearing(), aim.tiltDeg(), new BeamShape(1000, 40), radiusM, 1,
-                LightColour.of(Kelvin.of(5600), Duv.NEUTRAL), Calibration.NONE);
+        return new LightSource(
+                from,
+                aim.bearing(),
+                aim.tiltDeg(),
+                new BeamShape(1000, 40),
+                radiusM,
+                1,
+                LightColour.of(Kelvin.of(5600), Duv.NEUTRAL),
+                Calibration.NONE);
     }
 
     @Test

@@ -22,7 +22,8 @@ class ArrangeTest {
 
     @Test
     void lineThroughAPointRunsAlongItsBearing() {
-        assertThat(Arrange.mirrored(Place.of(1, 0), Arrange.Line.through(PlanPoint.of(0, 0), Bearing.ofDegrees(45)))).isEqualTo(Place.of(0, 1));
+        assertThat(Arrange.mirrored(Place.of(1, 0), Arrange.Line.through(PlanPoint.of(0, 0), Bearing.ofDegrees(45))))
+                .isEqualTo(Place.of(0, 1));
     }
 
     @Test
@@ -37,7 +38,8 @@ class ArrangeTest {
     @Test
     void mirroredLightLooksTheMirroredWayAndKeepsItsTilt() {
         assertThat(Arrange.mirrored(AimSetting.along(30, -20), UP_THE_MIDDLE)).isEqualTo(AimSetting.along(330, -20));
-        assertThat(Arrange.mirrored(AimSetting.atMark("mark-1", 1.5), UP_THE_MIDDLE)).isEqualTo(AimSetting.atMark("mark-1", 1.5));
+        assertThat(Arrange.mirrored(AimSetting.atMark("mark-1", 1.5), UP_THE_MIDDLE))
+                .isEqualTo(AimSetting.atMark("mark-1", 1.5));
     }
 
     @Test
@@ -58,14 +60,24 @@ class ArrangeTest {
     @Test
     void whatIsNotThereIsAskedFor() {
         SetPlan bare = new SetPlan(null, 0, List.of(), List.of(), List.of(), List.<Landmark>of());
-        assertThatThrownBy(() -> Arrange.atWall(Place.of(1, 1), bare, 0)).isInstanceOf(Refusal.class).hasMessageContaining("draw them first");
-        assertThatThrownBy(() -> Arrange.atLandmark(Place.of(1, 1), bare)).isInstanceOf(Refusal.class).hasMessageContaining("put them on the plan");
-        assertThatThrownBy(() -> new Arrange.Line(PlanPoint.of(1, 1), PlanPoint.of(1, 1))).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Arrange.atWall(Place.of(1, 1), bare, 0))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("draw them first");
+        assertThatThrownBy(() -> Arrange.atLandmark(Place.of(1, 1), bare))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("put them on the plan");
+        assertThatThrownBy(() -> new Arrange.Line(PlanPoint.of(1, 1), PlanPoint.of(1, 1)))
+                .isInstanceOf(Refusal.class);
     }
 
     @Test
     void firstPlaceInARoomIsInsideItsWallsHoweverItIsShaped() {
-        SetPlan angle = new SetPlan(null, 0, List.of(Wall.of(Paces.from(PlanPoint.of(0, 0), "6 right, 2 up, 4 left, 4 up, 2 left, close"))), List.of(), List.of(),
+        SetPlan angle = new SetPlan(
+                null,
+                0,
+                List.of(Wall.of(Paces.from(PlanPoint.of(0, 0), "6 right, 2 up, 4 left, 4 up, 2 left, close"))),
+                List.of(),
+                List.of(),
                 List.of());
         for (double right = 0; right <= 1; right += 0.25) {
             Place place = angle.roomFor(right, 0.9);
@@ -76,10 +88,20 @@ class ArrangeTest {
 
     @Test
     void lockedThingIsNotMovedAndStaysDimmable() {
-        Placement locked = new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null,
-                new Piece("Spot", null, 0.3, null, null, 100, Mount.STAND), "left side", true);
-        assertThatThrownBy(() -> locked.refuseMovingWhenLocked(Attribute.HEIGHT)).isInstanceOf(Refusal.class).hasMessageContaining("unlock it first");
+        Placement locked = new Placement(
+                "key",
+                "Key",
+                PlacementKind.HEAD,
+                Role.KEY,
+                null,
+                new Piece("Spot", null, 0.3, null, null, 100, Mount.STAND),
+                "left side",
+                true);
+        assertThatThrownBy(() -> locked.refuseMovingWhenLocked(Attribute.HEIGHT))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("unlock it first");
         locked.refuseMovingWhenLocked(Attribute.LEVEL);
-        new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null, locked.piece(), null, false).refuseMovingWhenLocked(Attribute.PLACE);
+        new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null, locked.piece(), null, false)
+                .refuseMovingWhenLocked(Attribute.PLACE);
     }
 }

@@ -15,7 +15,16 @@ import org.oblume.core.units.Refusal;
 class ControlValuesTest {
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"flicker 3 | flicker, 3 a second", "flash, 4 Hz | flash, 4 a second", "pulse | pulse, 1 a second", "none | none", "off | none", "screen 0.5 | screen, 0.5 a second"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "flicker 3 | flicker, 3 a second",
+                "flash, 4 Hz | flash, 4 a second",
+                "pulse | pulse, 1 a second",
+                "none | none",
+                "off | none",
+                "screen 0.5 | screen, 0.5 a second"
+            })
     void anEffectIsReadAsItIsCalledOut(String typed, String said) {
         assertThat(Effect.parse(typed).say()).isEqualTo(said);
         assertThat(Effect.parse(Effect.parse(typed).say())).isEqualTo(Effect.parse(typed));
@@ -26,14 +35,19 @@ class ControlValuesTest {
         assertThat(new Effect(Effect.Kind.FLASH, 2.9).canTriggerSeizures()).isFalse();
         assertThat(new Effect(Effect.Kind.FLASH, 3).canTriggerSeizures()).isTrue();
         assertThat(new Effect(Effect.Kind.FLASH, 30).canTriggerSeizures()).isTrue();
-        assertThat(new Effect(Effect.Kind.PULSE, 5).canTriggerSeizures()).as("a pulse swells, it does not flash").isFalse();
+        assertThat(new Effect(Effect.Kind.PULSE, 5).canTriggerSeizures())
+                .as("a pulse swells, it does not flash")
+                .isFalse();
         assertThatThrownBy(() -> new Effect(Effect.Kind.FLASH, 31)).isInstanceOf(Refusal.class);
     }
 
     @Test
     void aMenuIsReadInAnyOrderAndSaidInOne() {
-        Menu menu = Menu.parse("hold, fan low, curve s-curve, 1.2 kHz, display off, smoothing on, channel 5, output constant");
-        assertThat(menu.say()).isEqualTo("curve s-curve, smoothing on, fan low, output constant, 1200 Hz, hold, display off, channel 5");
+        Menu menu = Menu.parse(
+                "hold, fan low, curve s-curve, 1.2 kHz, display off, smoothing on, channel 5, output constant");
+        assertThat(menu.say())
+                .isEqualTo(
+                        "curve s-curve, smoothing on, fan low, output constant, 1200 Hz, hold, display off, channel 5");
         assertThat(Menu.parse(menu.say())).isEqualTo(menu);
         assertThat(Menu.parse("none")).isEqualTo(Menu.NOTHING);
     }
@@ -62,20 +76,27 @@ class ControlValuesTest {
     void aPatchSaysItsWay() {
         assertThat(new Patch(1, 101, 8, "16-bit white").say()).isEqualTo("1 / 101, 16-bit white");
         assertThat(new Patch(1, 101, 8, null, ControlPath.WIRELESS, null).say()).isEqualTo("1 / 101, wireless");
-        assertThat(new Patch(null, null, null, null, ControlPath.APP, "Practicals").say()).isEqualTo("app group Practicals");
+        assertThat(new Patch(null, null, null, null, ControlPath.APP, "Practicals").say())
+                .isEqualTo("app group Practicals");
         assertThat(Patch.BY_HAND.say()).isEqualTo("by hand");
-        assertThat(new Patch(1, 1, null, null, ControlPath.WIRED, null)).as("the usual way goes without saying").isEqualTo(new Patch(1, 1, null, null));
+        assertThat(new Patch(1, 1, null, null, ControlPath.WIRED, null))
+                .as("the usual way goes without saying")
+                .isEqualTo(new Patch(1, 1, null, null));
     }
 
     @Test
     void aPatchThatContradictsItselfIsRefused() {
-        assertThatThrownBy(() -> new Patch(1, 1, null, null, ControlPath.APP, null)).hasMessageContaining("not heard by the app");
-        assertThatThrownBy(() -> new Patch(1, 1, null, null, null, "Practicals")).hasMessageContaining("group of the app");
+        assertThatThrownBy(() -> new Patch(1, 1, null, null, ControlPath.APP, null))
+                .hasMessageContaining("not heard by the app");
+        assertThatThrownBy(() -> new Patch(1, 1, null, null, null, "Practicals"))
+                .hasMessageContaining("group of the app");
     }
 
     @Test
     void modesAreReadWithTheirSlots() {
-        assertThat(Mode.parse("8-bit: level, cct; bank: level, level; old: 12")).extracting(Mode::slots).containsExactly(2, 2, 12);
+        assertThat(Mode.parse("8-bit: level, cct; bank: level, level; old: 12"))
+                .extracting(Mode::slots)
+                .containsExactly(2, 2, 12);
         assertThat(Mode.parse("16-bit: level 16, cct 16, effect").get(0).say()).isEqualTo("level 16, cct 16, effect");
         assertThatThrownBy(() -> Mode.parse("8-bit: level, warmth")).hasMessageContaining("“warmth” in mode 8-bit");
         assertThatThrownBy(() -> Mode.parse("level, cct")).hasMessageContaining("is not a mode");

@@ -15,8 +15,8 @@ class PacesTest {
 
     @Test
     void roomIsPacedOutAndClosed() {
-        assertThat(Paces.from(START, "6 right, 4.5 m up, 6 left, close")).containsExactly(START, PlanPoint.of(7, 1), PlanPoint.of(7, 5.5),
-                PlanPoint.of(1, 5.5), START);
+        assertThat(Paces.from(START, "6 right, 4.5 m up, 6 left, close"))
+                .containsExactly(START, PlanPoint.of(7, 1), PlanPoint.of(7, 5.5), PlanPoint.of(1, 5.5), START);
     }
 
     @Test
@@ -30,8 +30,17 @@ class PacesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"close | two walls before", "6 sideways | sideways", "6 | a length and a way", "'' | Type lengths and ways"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "close | two walls before",
+                "6 sideways | sideways",
+                "6 | a length and a way",
+                "'' | Type lengths and ways"
+            })
     void whatIsNotUnderstoodIsNamed(String text, String sentence) {
-        assertThatThrownBy(() -> Paces.from(START, text)).isInstanceOf(Refusal.class).hasMessageContaining(sentence);
+        assertThatThrownBy(() -> Paces.from(START, text))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining(sentence);
     }
 }

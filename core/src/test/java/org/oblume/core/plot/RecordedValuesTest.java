@@ -16,14 +16,25 @@ import org.oblume.core.units.Refusal;
 
 class RecordedValuesTest {
 
-    private static final Placement KEY = new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null,
+    private static final Placement KEY = new Placement(
+            "key",
+            "Key",
+            PlacementKind.HEAD,
+            Role.KEY,
+            null,
             new Piece("Bicolour LED spot 300 W", "Heron 2", 0.15, 2700.0, 6500.0, 320, Mount.STAND));
-    private static final Placement FLAG = new Placement("negative-fill", "Negative fill", PlacementKind.FLAG,
-            Role.NEGATIVE_FILL, null, new Piece("Flag", null, 1.2, null, null, 0, Mount.STAND));
+    private static final Placement FLAG = new Placement(
+            "negative-fill",
+            "Negative fill",
+            PlacementKind.FLAG,
+            Role.NEGATIVE_FILL,
+            null,
+            new Piece("Flag", null, 1.2, null, null, 0, Mount.STAND));
 
     @Test
     void aUniverseWithoutAnAddressIsRefused() {
-        assertThatThrownBy(() -> new Patch(1, null, 8, "16-bit white")).isInstanceOf(Refusal.class)
+        assertThatThrownBy(() -> new Patch(1, null, 8, "16-bit white"))
+                .isInstanceOf(Refusal.class)
                 .hasMessage("Universe 1 needs an address: give 1 to 512, or clear the universe.");
         assertThatThrownBy(() -> new Patch(null, 101, 8, null)).isInstanceOf(Refusal.class);
         assertThat(Patch.BY_HAND.say()).isEqualTo("by hand");
@@ -49,7 +60,9 @@ class RecordedValuesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"220 down 20; 220; -20", "220, -20; 220; -20", "45° up 5°; 45; 5", "90; 90; 0"})
+    @CsvSource(
+            delimiter = ';',
+            value = {"220 down 20; 220; -20", "220, -20; 220; -20", "45° up 5°; 45; 5", "90; 90; 0"})
     void anAimIsTypedAsBearingAndTilt(String typed, double bearing, double tilt) {
         AimSetting aim = AimSetting.parse(typed);
         assertThat(aim.bearingDeg()).isEqualTo(bearing);
@@ -57,8 +70,15 @@ class RecordedValuesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"3.4, 2.1 | 3.4 | 2.1 | false", "-1.5; 2 | -1.5 | 2 | false",
-        "3.40 2.10 | 3.4 | 2.1 | false", "11'2\", 6' | 3.4036 | 1.8288 | false", "1.2, 6.4 outside | 1.2 | 6.4 | true"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "3.4, 2.1 | 3.4 | 2.1 | false",
+                "-1.5; 2 | -1.5 | 2 | false",
+                "3.40 2.10 | 3.4 | 2.1 | false",
+                "11'2\", 6' | 3.4036 | 1.8288 | false",
+                "1.2, 6.4 outside | 1.2 | 6.4 | true"
+            })
     void aPlaceIsTypedAsRightAndUp(String typed, double right, double up, boolean outside) {
         Place place = Place.parse(typed);
         assertThat(place.xM()).isCloseTo(right, within(1e-9));
@@ -89,14 +109,15 @@ class RecordedValuesTest {
 
     @Test
     void aFrameNeedsItsDistance() {
-        assertThatThrownBy(() -> new Modifier("Muslin", 2, 0, 0, true, 1.2, null, null)).hasMessageContaining("distance");
+        assertThatThrownBy(() -> new Modifier("Muslin", 2, 0, 0, true, 1.2, null, null))
+                .hasMessageContaining("distance");
     }
 
     @Test
     void aLampIsNotDialledOutsideItsOwnRange() {
         KEY.check(new ColourTemperature(6500));
-        assertThatThrownBy(() -> KEY.check(new ColourTemperature(7000))).hasMessage(
-                "Key: colour temperature 7000 K is out of range: give 2700 to 6500 K.");
+        assertThatThrownBy(() -> KEY.check(new ColourTemperature(7000)))
+                .hasMessage("Key: colour temperature 7000 K is out of range: give 2700 to 6500 K.");
     }
 
     @Test
@@ -117,29 +138,30 @@ class RecordedValuesTest {
     @ParameterizedTest
     @EnumSource(Attribute.class)
     void everyAttributeKnowsItsOwnValues(Attribute attribute) {
-        AttributeValue example = switch (attribute) {
-            case STANDING -> SetStatus.ON;
-            case PLACE -> Place.of(1, 2);
-            case HEIGHT -> new Height(1.95);
-            case AIM -> AimSetting.atMark("mark-1", 1.4);
-            case LEVEL -> new Level(45);
-            case CCT -> new ColourTemperature(5600);
-            case TINT -> new Tint(0);
-            case COLOUR -> new Colour(210, 80);
-            case BEAM -> new Beam(36);
-            case EFFECT -> new Effect(Effect.Kind.FLICKER, 3);
-            case MODIFIERS -> Modifiers.NONE;
-            case PATCH -> Patch.BY_HAND;
-            case MENU -> Menu.parse("hold");
-            case LENS -> new Lens(50);
-            case STOP -> new Stop(2.8);
-            case SPEED -> new Speed(800);
-            case SHUTTER -> new Shutter(24, 180);
-            case WHITE -> new White(4300, 0);
-            case LENS_ND -> new LensNd(0.6);
-            case DAYLIGHT -> new Daylight(3000, 0, null, null);
-            case ON_PURPOSE -> new OnPurpose(java.util.Set.of(HintKind.IN_FRAME));
-        };
+        AttributeValue example =
+                switch (attribute) {
+                    case STANDING -> SetStatus.ON;
+                    case PLACE -> Place.of(1, 2);
+                    case HEIGHT -> new Height(1.95);
+                    case AIM -> AimSetting.atMark("mark-1", 1.4);
+                    case LEVEL -> new Level(45);
+                    case CCT -> new ColourTemperature(5600);
+                    case TINT -> new Tint(0);
+                    case COLOUR -> new Colour(210, 80);
+                    case BEAM -> new Beam(36);
+                    case EFFECT -> new Effect(Effect.Kind.FLICKER, 3);
+                    case MODIFIERS -> Modifiers.NONE;
+                    case PATCH -> Patch.BY_HAND;
+                    case MENU -> Menu.parse("hold");
+                    case LENS -> new Lens(50);
+                    case STOP -> new Stop(2.8);
+                    case SPEED -> new Speed(800);
+                    case SHUTTER -> new Shutter(24, 180);
+                    case WHITE -> new White(4300, 0);
+                    case LENS_ND -> new LensNd(0.6);
+                    case DAYLIGHT -> new Daylight(3000, 0, null, null);
+                    case ON_PURPOSE -> new OnPurpose(java.util.Set.of(HintKind.IN_FRAME));
+                };
         assertThat(Attribute.of(example)).isEqualTo(attribute);
         assertThat(example.say()).isNotBlank();
     }

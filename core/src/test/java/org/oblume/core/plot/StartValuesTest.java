@@ -16,24 +16,44 @@ class StartValuesTest {
     @Test
     void aHeadStartsFullAtDaylightAimedAtTheMark() {
         List<AttributeValue> values = start(PlacementKind.HEAD, Mount.STAND, 2700.0, 6500.0, "mark-1");
-        assertThat(values).contains(SetStatus.ON, Place.of(1, 2), new Height(2), AimSetting.atMark("mark-1", 1.5), new Level(100),
-                new ColourTemperature(5600), new Tint(0), new Beam(36), Modifiers.NONE, Patch.BY_HAND);
+        assertThat(values)
+                .contains(
+                        SetStatus.ON,
+                        Place.of(1, 2),
+                        new Height(2),
+                        AimSetting.atMark("mark-1", 1.5),
+                        new Level(100),
+                        new ColourTemperature(5600),
+                        new Tint(0),
+                        new Beam(36),
+                        Modifiers.NONE,
+                        Patch.BY_HAND);
         assertThat(values).noneMatch(v -> v instanceof Lens);
     }
 
     @Test
     void withNoMarkItPointsUpThePlan() {
-        assertThat(start(PlacementKind.HEAD, Mount.STAND, null, null, null)).contains(AimSetting.along(0, 0), new ColourTemperature(5600));
+        assertThat(start(PlacementKind.HEAD, Mount.STAND, null, null, null))
+                .contains(AimSetting.along(0, 0), new ColourTemperature(5600));
     }
 
     @ParameterizedTest
     @CsvSource({"3200, 3200, 3200", "1800, 2900, 2900", "6000, 9000, 6000", "2700, 6500, 5600"})
     void aLampStartsAsNearToDaylightAsItGoes(double lowest, double highest, double dial) {
-        assertThat(start(PlacementKind.HEAD, Mount.STAND, lowest, highest, null)).contains(new ColourTemperature(dial));
+        assertThat(start(PlacementKind.HEAD, Mount.STAND, lowest, highest, null))
+                .contains(new ColourTemperature(dial));
     }
 
     @ParameterizedTest
-    @CsvSource({"STAND, 2", "WALL_PLATE, 2", "FLOOR, 0.4", "OVERHEAD, 2.8", "IN_PLACE, 1.5", "HAND_HELD, 1.5", "MAGNET, 1.5"})
+    @CsvSource({
+        "STAND, 2",
+        "WALL_PLATE, 2",
+        "FLOOR, 0.4",
+        "OVERHEAD, 2.8",
+        "IN_PLACE, 1.5",
+        "HAND_HELD, 1.5",
+        "MAGNET, 1.5"
+    })
     void whatHoldsItUpGivesItsHeight(Mount mount, double height) {
         assertThat(start(PlacementKind.HEAD, mount, null, null, null)).contains(new Height(height));
     }
@@ -41,10 +61,14 @@ class StartValuesTest {
     @Test
     void aCameraStartsWithALensAndAnExposureAtEyeHeight() {
         List<AttributeValue> values = start(PlacementKind.CAMERA, Mount.STAND, null, null, "mark-1");
-        assertThat(values).contains(new Height(1.5), new Lens(35), new Speed(800), new Shutter(24, 180), new White(5600, 0));
-        assertThat(values).filteredOn(v -> v instanceof Stop).singleElement().satisfies(v -> assertThat(v.say()).isEqualTo("T2.8"));
+        assertThat(values)
+                .contains(new Height(1.5), new Lens(35), new Speed(800), new Shutter(24, 180), new White(5600, 0));
+        assertThat(values).filteredOn(v -> v instanceof Stop).singleElement().satisfies(v -> assertThat(v.say())
+                .isEqualTo("T2.8"));
         assertThat(values).noneMatch(v -> v instanceof Level);
-        assertThat(start(PlacementKind.MARK, Mount.FLOOR, null, null, null)).contains(new Height(1.5)).hasSize(4);
+        assertThat(start(PlacementKind.MARK, Mount.FLOOR, null, null, null))
+                .contains(new Height(1.5))
+                .hasSize(4);
     }
 
     @ParameterizedTest
@@ -62,8 +86,15 @@ class StartValuesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"1/48 | 0.0208333333 | 1/48 s", "1/50 at 25 | 0.02 | 1/50 s", "180° | 0.0208333333 | 1/48 s",
-        "172.8° at 24 | 0.02 | 1/50 s", "90 deg at 48 | 0.0052083333 | 1/192 s"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "1/48 | 0.0208333333 | 1/48 s",
+                "1/50 at 25 | 0.02 | 1/50 s",
+                "180° | 0.0208333333 | 1/48 s",
+                "172.8° at 24 | 0.02 | 1/50 s",
+                "90 deg at 48 | 0.0052083333 | 1/192 s"
+            })
     void aShutterIsAnAngleAndARateHoweverItIsTyped(String typed, double seconds, String said) {
         assertThat(Shutter.parse(typed).seconds()).isCloseTo(seconds, within(1e-9));
         assertThat(Shutter.parse(typed).say()).isEqualTo(said);
@@ -89,21 +120,35 @@ class StartValuesTest {
     @Test
     void aDoorLetsATapeThroughAndAWindowDoesNot() {
         SetPlan shop = shop(SetPlan.OpeningKind.DOOR);
-        assertThat(shop.tapeWalls().between(Place.of(2.5, 1).point(), Place.of(2.5, 6).point())).isFalse();
-        assertThat(shop(SetPlan.OpeningKind.WINDOW).tapeWalls().between(Place.of(2.5, 1).point(), Place.of(2.5, 6).point())).isTrue();
-        assertThat(shop.tapeWalls().between(Place.of(4.5, 1).point(), Place.of(4.5, 6).point())).isTrue();
+        assertThat(shop.tapeWalls()
+                        .between(Place.of(2.5, 1).point(), Place.of(2.5, 6).point()))
+                .isFalse();
+        assertThat(shop(SetPlan.OpeningKind.WINDOW)
+                        .tapeWalls()
+                        .between(Place.of(2.5, 1).point(), Place.of(2.5, 6).point()))
+                .isTrue();
+        assertThat(shop.tapeWalls()
+                        .between(Place.of(4.5, 1).point(), Place.of(4.5, 6).point()))
+                .isTrue();
     }
 
     private static SetPlan shop(SetPlan.OpeningKind kind) {
         SetPlan room = SetPlan.room(5, 5, 3);
-        return new SetPlan(3.0, 0, room.walls(), List.of(new SetPlan.Opening("way", kind, Place.of(2, 5).point(),
-                Place.of(3, 5).point(), 0, 2)), List.of(), room.landmarks());
+        return new SetPlan(
+                3.0,
+                0,
+                room.walls(),
+                List.of(new SetPlan.Opening(
+                        "way", kind, Place.of(2, 5).point(), Place.of(3, 5).point(), 0, 2)),
+                List.of(),
+                room.landmarks());
     }
 
-    private static List<AttributeValue> start(PlacementKind kind, Mount mount, @Nullable Double lowest, @Nullable Double highest,
-            @Nullable String mark) {
+    private static List<AttributeValue> start(
+            PlacementKind kind, Mount mount, @Nullable Double lowest, @Nullable Double highest, @Nullable String mark) {
         Role role = kind == PlacementKind.CAMERA ? Role.CAMERA : kind == PlacementKind.MARK ? Role.SUBJECT : Role.KEY;
-        Placement placed = new Placement("one", "One", kind, role, null, new Piece("Thing", null, 0.1, lowest, highest, 10, mount));
+        Placement placed = new Placement(
+                "one", "One", kind, role, null, new Piece("Thing", null, 0.1, lowest, highest, 10, mount));
         return StartValues.of(placed, Place.of(1, 2), 36, mark, Modifiers.NONE);
     }
 }

@@ -11,17 +11,20 @@ import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Wall;
 
 class AsBuiltTest {
 
-    private final Stage stage = Stage.blackRoom().head("key", Role.KEY, 2, 2, 1.8).tie("key", new Place(2, 2, false)).tie("mark", new Place(0, 0, false));
+    private final Stage stage = Stage.blackRoom()
+            .head("key", Role.KEY, 2, 2, 1.8)
+            .tie("key", new Place(2, 2, false))
+            .tie("mark", new Place(0, 0, false));
 
     @Test
     void aTurnOfThePlaceLeavesTheLightOnTheMarkAsItWas() {
@@ -38,14 +41,19 @@ class AsBuiltTest {
         AsBuilt narrow = built(SetPlan.room(3, 3, 8), new PlanFit(false, 0, 1.5, 1.5, List.of()));
         assertThat(narrow.misfits()).singleElement().satisfies(m -> {
             assertThat(m.placement()).isEqualTo("key");
-            assertThat(m.words().metric()).contains("0.71 m outside the walls").contains("throw of 1.91 m, recorded 2.83 m").contains("1.1 stop over");
+            assertThat(m.words().metric())
+                    .contains("0.71 m outside the walls")
+                    .contains("throw of 1.91 m, recorded 2.83 m")
+                    .contains("1.1 stop over");
         });
     }
 
     @Test
     void aLowCeilingIsTold() {
         AsBuilt low = built(SetPlan.room(20, 20, 1.9), new PlanFit(false, 0, 10, 10, List.of()));
-        assertThat(low.misfits()).singleElement().satisfies(m -> assertThat(m.words().metric()).contains("does not go under this ceiling of 1.90 m"));
+        assertThat(low.misfits())
+                .singleElement()
+                .satisfies(m -> assertThat(m.words().metric()).contains("does not go under this ceiling of 1.90 m"));
     }
 
     @Test
@@ -60,9 +68,15 @@ class AsBuiltTest {
     @Test
     void aMarkBehindAWallIsTold() {
         SetPlan room = SetPlan.room(20, 20, 8);
-        SetPlan divided = new SetPlan(8.0, 0, List.of(room.walls().get(0), Wall.of(List.of(PlanPoint.of(11, 0), PlanPoint.of(11, 20)))),
-                List.of(), List.of(), List.of());
-        assertThat(built(divided, new PlanFit(false, 0, 10, 10, List.of())).misfits()).singleElement()
+        SetPlan divided = new SetPlan(
+                8.0,
+                0,
+                List.of(room.walls().get(0), Wall.of(List.of(PlanPoint.of(11, 0), PlanPoint.of(11, 20)))),
+                List.of(),
+                List.of(),
+                List.of());
+        assertThat(built(divided, new PlanFit(false, 0, 10, 10, List.of())).misfits())
+                .singleElement()
                 .satisfies(m -> assertThat(m.words().metric()).isEqualTo("A wall stands between key and Repairer."));
     }
 
@@ -78,51 +92,81 @@ class AsBuiltTest {
     @Test
     void aHeadThatIsAimedAlongABearingTurnsWithThePlaceAndKeepsItsTilt() {
         stage.tie("key", AimSetting.along(220, -20));
-        AimSetting turned = built(SetPlan.room(20, 20, 8), new PlanFit(false, 90, 10, 10, List.of())).state().value("key", AimSetting.class).orElseThrow();
+        AimSetting turned = built(SetPlan.room(20, 20, 8), new PlanFit(false, 90, 10, 10, List.of()))
+                .state()
+                .value("key", AimSetting.class)
+                .orElseThrow();
         assertThat(turned.bearingDeg()).isCloseTo(310, within(1e-9));
         assertThat(turned.tiltDeg()).isEqualTo(-20);
-        AimSetting mirrored = built(SetPlan.room(20, 20, 8), new PlanFit(true, 0, 10, 10, List.of())).state().value("key", AimSetting.class).orElseThrow();
+        AimSetting mirrored = built(SetPlan.room(20, 20, 8), new PlanFit(true, 0, 10, 10, List.of()))
+                .state()
+                .value("key", AimSetting.class)
+                .orElseThrow();
         assertThat(mirrored.bearingDeg()).isCloseTo(140, within(1e-9));
     }
 
     @Test
     void aHeadThatIsAimedAtAMarkStaysAimedAtIt() {
-        AimSetting aim = built(SetPlan.room(20, 20, 8), new PlanFit(true, 200, 10, 10, List.of())).state().value("key", AimSetting.class).orElseThrow();
+        AimSetting aim = built(SetPlan.room(20, 20, 8), new PlanFit(true, 200, 10, 10, List.of()))
+                .state()
+                .value("key", AimSetting.class)
+                .orElseThrow();
         assertThat(aim.mark()).isEqualTo("mark");
     }
 
     @Test
     void whatLightsThroughAWindowFromOutsideIsToldWhenItWouldStandInside() {
         stage.tie("key", new Place(2, 2, true));
-        assertThat(built(SetPlan.room(20, 20, 8), new PlanFit(false, 0, 10, 10, List.of())).misfits()).singleElement()
-                .satisfies(m -> assertThat(m.words().metric()).isEqualTo("key is recorded outside and would stand inside the walls here."));
+        assertThat(built(SetPlan.room(20, 20, 8), new PlanFit(false, 0, 10, 10, List.of()))
+                        .misfits())
+                .singleElement()
+                .satisfies(m -> assertThat(m.words().metric())
+                        .isEqualTo("key is recorded outside and would stand inside the walls here."));
     }
 
     @Test
     void aCameraWhoseViewIsWalledOffIsToldAsACamera() {
-        Stage filmed = Stage.blackRoom().tie("mark", new Place(0, 0, false)).camera(0, 3).tie("camera", new Place(0, 3, false));
+        Stage filmed = Stage.blackRoom()
+                .tie("mark", new Place(0, 0, false))
+                .camera(0, 3)
+                .tie("camera", new Place(0, 3, false));
         SetPlan room = SetPlan.room(20, 20, 8);
-        SetPlan divided = new SetPlan(8.0, 0, List.of(room.walls().get(0), Wall.of(List.of(PlanPoint.of(0, 11), PlanPoint.of(20, 11)))), List.of(), List.of(), List.of());
-        AsBuilt there = AsBuilt.of(filmed.recording(), filmed.state(), divided, new PlanFit(false, 0, 10, 10, List.of()), List.of());
-        assertThat(there.misfits()).singleElement().satisfies(m -> assertThat(m.words().metric()).isEqualTo("A wall stands in the camera’s view of Repairer."));
+        SetPlan divided = new SetPlan(
+                8.0,
+                0,
+                List.of(room.walls().get(0), Wall.of(List.of(PlanPoint.of(0, 11), PlanPoint.of(20, 11)))),
+                List.of(),
+                List.of(),
+                List.of());
+        AsBuilt there = AsBuilt.of(
+                filmed.recording(), filmed.state(), divided, new PlanFit(false, 0, 10, 10, List.of()), List.of());
+        assertThat(there.misfits()).singleElement().satisfies(m -> assertThat(
+                        m.words().metric())
+                .isEqualTo("A wall stands in the camera’s view of Repairer."));
     }
 
     @Test
     void aCeilingThatIsJustHighEnoughIsFine() {
-        assertThat(built(SetPlan.room(20, 20, 1.96), new PlanFit(false, 0, 10, 10, List.of())).misfits()).isEmpty();
-        assertThat(built(SetPlan.room(20, 20, 1.94), new PlanFit(false, 0, 10, 10, List.of())).misfits()).hasSize(1);
+        assertThat(built(SetPlan.room(20, 20, 1.96), new PlanFit(false, 0, 10, 10, List.of()))
+                        .misfits())
+                .isEmpty();
+        assertThat(built(SetPlan.room(20, 20, 1.94), new PlanFit(false, 0, 10, 10, List.of()))
+                        .misfits())
+                .hasSize(1);
     }
 
     @Test
     void outdoorsNothingIsTooHighOrOutside() {
         SetPlan field = new SetPlan(null, 0, List.of(), List.of(), List.of(), List.of());
-        assertThat(built(field, new PlanFit(false, 33, 100, 100, List.of())).misfits()).isEmpty();
+        assertThat(built(field, new PlanFit(false, 33, 100, 100, List.of())).misfits())
+                .isEmpty();
     }
 
     @Test
     void theRoomThatIsLeftForAHeadKeepsItsHalfWidthFromTheWall() {
         AsBuilt narrow = built(SetPlan.room(3, 3, 8), new PlanFit(false, 0, 1.5, 1.5, List.of()));
-        double room = Double.parseDouble(narrow.misfits().get(0).words().metric().replaceAll(".*throw of ([\\d.]+) m.*", "$1"));
+        double room = Double.parseDouble(
+                narrow.misfits().get(0).words().metric().replaceAll(".*throw of ([\\d.]+) m.*", "$1"));
         assertThat(1.5 + room / Math.sqrt(2)).isCloseTo(3 - 0.15, within(0.01));
         assertThat(narrow.misfits().get(0).words().imperial()).contains("′");
     }

@@ -36,8 +36,13 @@ import org.oblume.core.units.Kelvin;
 class SubstitutesHoldTest {
 
     private static final LevelCurve[] CURVES = {LevelCurve.LINEAR, LevelCurve.SQUARE, LevelCurve.S_CURVE};
-    private static final List<StockItem> STOCK = List.of(gel("Eighth CTO", 20, 0.15), gel("Quarter CTO", 42, 0.3), gel("Half CTO", 81, 0.5), gel("Full CTO", 167, 0.85),
-            gel("Quarter CTB", -35, 0.53), gel("Half CTB", -68, 0.9));
+    private static final List<StockItem> STOCK = List.of(
+            gel("Eighth CTO", 20, 0.15),
+            gel("Quarter CTO", 42, 0.3),
+            gel("Half CTO", 81, 0.5),
+            gel("Full CTO", 167, 0.85),
+            gel("Quarter CTB", -35, 0.53),
+            gel("Half CTB", -68, 0.9));
 
     static Stream<Random> seeds() {
         return IntStream.range(0, 60).mapToObj(Random::new);
@@ -46,18 +51,43 @@ class SubstitutesHoldTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void stopsAndMiredsAreThoseThatAreThenThere(Random random) {
-        Stage stage = Stage.blackRoom().head("key", Role.KEY, 1 + random.nextDouble(), 2 + random.nextDouble(), 2, Modifier.of(STOCK.get(random.nextInt(4)))).tie("key",
-                new Level(20 + 60 * random.nextDouble())).head("fill", Role.FILL, -2, 2, 1.6);
+        Stage stage = Stage.blackRoom()
+                .head(
+                        "key",
+                        Role.KEY,
+                        1 + random.nextDouble(),
+                        2 + random.nextDouble(),
+                        2,
+                        Modifier.of(STOCK.get(random.nextInt(4))))
+                .tie("key", new Level(20 + 60 * random.nextDouble()))
+                .head("fill", Role.FILL, -2, 2, 1.6);
         AsBuilt recorded = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of());
         List<Piece> kit = IntStream.range(0, 8).mapToObj(i -> unit(random, i)).toList();
-        Set<String> gone = random.nextBoolean() ? Set.of() : Set.of(stage.state().value("key", Modifiers.class).orElseThrow().items().get(0).name());
+        Set<String> gone = random.nextBoolean()
+                ? Set.of()
+                : Set.of(stage.state()
+                        .value("key", Modifiers.class)
+                        .orElseThrow()
+                        .items()
+                        .get(0)
+                        .name());
         List<Substitute> found = Substitutes.of(recorded, "key", Calibration.NONE, gone, kit, STOCK);
         assertThat(found).isNotEmpty();
         for (Substitute one : found) {
-            AsBuilt built = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(new Deviation("key", one.piece(), one.values(), "gone")));
-            assertThat(Math.log(lux(built) / lux(recorded)) / Math.log(2)).as("stops of %s", one.piece().what()).isCloseTo(one.stops(), within(0.02));
-            assertThat(mired(built) - mired(recorded)).as("mireds of %s", one.piece().what()).isCloseTo(one.mired(), within(0.6));
-            assertThat(one.values()).noneSatisfy(v -> assertThat(v.say()).contains(gone.isEmpty() ? "no such gel" : gone.iterator().next()));
+            AsBuilt built = AsBuilt.of(
+                    stage.recording(),
+                    stage.state(),
+                    stage.set(),
+                    PlanFit.NONE,
+                    List.of(new Deviation("key", one.piece(), one.values(), "gone")));
+            assertThat(Math.log(lux(built) / lux(recorded)) / Math.log(2))
+                    .as("stops of %s", one.piece().what())
+                    .isCloseTo(one.stops(), within(0.02));
+            assertThat(mired(built) - mired(recorded))
+                    .as("mireds of %s", one.piece().what())
+                    .isCloseTo(one.mired(), within(0.6));
+            assertThat(one.values()).noneSatisfy(v -> assertThat(v.say())
+                    .contains(gone.isEmpty() ? "no such gel" : gone.iterator().next()));
             built.scene().placement("key").check(one.values().get(0));
         }
     }
@@ -65,10 +95,21 @@ class SubstitutesHoldTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void theFirstIsNeverFartherFromTheLightThanTheLast(Random random) {
-        Stage stage = Stage.outdoors().head("key", Role.KEY, 0, 3, 1.8, Modifier.of(STOCK.get(1))).tie("key", new Level(50));
+        Stage stage = Stage.outdoors()
+                .head("key", Role.KEY, 0, 3, 1.8, Modifier.of(STOCK.get(1)))
+                .tie("key", new Level(50));
         List<Piece> kit = IntStream.range(0, 12).mapToObj(i -> unit(random, i)).toList();
-        List<Substitute> found = Substitutes.of(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of()), "key", Calibration.NONE, Set.of(), kit, STOCK);
-        assertThat(found).hasSizeLessThanOrEqualTo(5).extracting(Substitute::cost).isSorted();
+        List<Substitute> found = Substitutes.of(
+                AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of()),
+                "key",
+                Calibration.NONE,
+                Set.of(),
+                kit,
+                STOCK);
+        assertThat(found)
+                .hasSizeLessThanOrEqualTo(5)
+                .extracting(Substitute::cost)
+                .isSorted();
         assertThat(found.stream().map(s -> s.piece().what())).doesNotHaveDuplicates();
     }
 
@@ -76,17 +117,33 @@ class SubstitutesHoldTest {
         double candela = 1000 + 60_000 * random.nextDouble();
         double lowest = random.nextBoolean() ? 2700 : 5600;
         Lamp like = Stage.lamp(CURVES[random.nextInt(CURVES.length)]);
-        return new Piece("Unit " + i, null, 0.1 + 0.5 * random.nextDouble(), lowest, lowest == 2700 ? 6500 : lowest, 300, Mount.STAND, null,
-                new Lamp(new Optics(candela, 40, candela, 40, null), true, 0.3, like.curve(), 0.1, 0.02, like.upkeep()), null);
+        return new Piece(
+                "Unit " + i,
+                null,
+                0.1 + 0.5 * random.nextDouble(),
+                lowest,
+                lowest == 2700 ? 6500 : lowest,
+                300,
+                Mount.STAND,
+                null,
+                new Lamp(new Optics(candela, 40, candela, 40, null), true, 0.3, like.curve(), 0.1, 0.02, like.upkeep()),
+                null);
     }
 
     private static double lux(AsBuilt built) {
-        Set<String> others = built.scene().placements().stream().map(Placement::key).filter(k -> !k.equals("key")).collect(Collectors.toSet());
-        return ShotLighting.of(built.scene().set(), built.scene().placements(), built.state(), others, Map.of()).facingLux("key", "mark");
+        Set<String> others = built.scene().placements().stream()
+                .map(Placement::key)
+                .filter(k -> !k.equals("key"))
+                .collect(Collectors.toSet());
+        return ShotLighting.of(built.scene().set(), built.scene().placements(), built.state(), others, Map.of())
+                .facingLux("key", "mark");
     }
 
     private static double mired(AsBuilt built) {
-        Kelvin kelvin = SoloCheck.colour(built.scene().placement("key"), built.state()).orElseThrow().white().kelvin();
+        Kelvin kelvin = SoloCheck.colour(built.scene().placement("key"), built.state())
+                .orElseThrow()
+                .white()
+                .kelvin();
         return kelvin.mired();
     }
 

@@ -28,12 +28,16 @@ import org.oblume.core.units.Refusal;
 
 class SubstitutesTest {
 
-    private static final List<StockItem> STOCK = List.of(gel("Quarter CTO", 42, 0.3), gel("Half CTO", 81, 0.5), gel("Eighth CTO", 20, 0.15));
-    private final Stage stage = Stage.outdoors().head("key", Role.KEY, 0, 3, 1.5, Modifier.of(STOCK.get(1))).tie("key", new Level(40));
+    private static final List<StockItem> STOCK =
+            List.of(gel("Quarter CTO", 42, 0.3), gel("Half CTO", 81, 0.5), gel("Eighth CTO", 20, 0.15));
+    private final Stage stage = Stage.outdoors()
+            .head("key", Role.KEY, 0, 3, 1.5, Modifier.of(STOCK.get(1)))
+            .tie("key", new Level(40));
 
     @Test
     void aStrongerUnitWithoutADialReachesTheMarkWithOtherGels() {
-        Substitute found = find(Set.of("Half CTO"), unit("Daylight LED spot", 5600, 5600, 40_000)).get(0);
+        Substitute found = find(Set.of("Half CTO"), unit("Daylight LED spot", 5600, 5600, 40_000))
+                .get(0);
         assertThat(found.reaches()).isTrue();
         assertThat(found.stops()).isCloseTo(0, within(0.05));
         assertThat(found.mired()).isCloseTo(3, within(0.1));
@@ -42,15 +46,20 @@ class SubstitutesTest {
 
     @Test
     void aUnitThatCanBeDialledNeedsNoGel() {
-        Substitute found = find(Set.of("Half CTO"), unit("Bicolour LED spot", 2700, 6500, 10_000)).get(0);
+        Substitute found = find(Set.of("Half CTO"), unit("Bicolour LED spot", 2700, 6500, 10_000))
+                .get(0);
         assertThat(stack(found)).isEmpty();
-        assertThat(found.values()).filteredOn(ColourTemperature.class::isInstance).singleElement().satisfies(d -> assertThat(((ColourTemperature) d).kelvin()).isCloseTo(3850, within(15.0)));
+        assertThat(found.values())
+                .filteredOn(ColourTemperature.class::isInstance)
+                .singleElement()
+                .satisfies(d -> assertThat(((ColourTemperature) d).kelvin()).isCloseTo(3850, within(15.0)));
         assertThat(found.reaches()).isTrue();
     }
 
     @Test
     void aWeakUnitSaysByHowMuchItIsShort() {
-        Substitute found = find(Set.of(), unit("Small LED spot", 2700, 6500, 2_000)).get(0);
+        Substitute found =
+                find(Set.of(), unit("Small LED spot", 2700, 6500, 2_000)).get(0);
         assertThat(found.stops()).isCloseTo(-1, within(0.01));
         assertThat(found.reaches()).isFalse();
         assertThat(found.givenUp()).contains("1.0 stop short");
@@ -58,14 +67,19 @@ class SubstitutesTest {
 
     @Test
     void theOneThatReachesComesBeforeTheOneThatDoesNot() {
-        List<Substitute> found = find(Set.of(), unit("Weak", 2700, 6500, 1_000), unit("Right", 2700, 6500, 12_000), unit("Warm only", 3200, 3200, 12_000));
+        List<Substitute> found = find(
+                Set.of(),
+                unit("Weak", 2700, 6500, 1_000),
+                unit("Right", 2700, 6500, 12_000),
+                unit("Warm only", 3200, 3200, 12_000));
         assertThat(found).first().satisfies(s -> assertThat(s.piece().what()).isEqualTo("Right"));
         assertThat(found).hasSize(3);
     }
 
     @Test
     void aSmallerEmitterIsToldAsHarder() {
-        Piece small = new Piece("Small lens", null, 0.1, 2700.0, 6500.0, 100, Mount.STAND, null, Stage.lamp(LevelCurve.LINEAR), null);
+        Piece small = new Piece(
+                "Small lens", null, 0.1, 2700.0, 6500.0, 100, Mount.STAND, null, Stage.lamp(LevelCurve.LINEAR), null);
         Substitute found = find(Set.of(), small).get(0);
         assertThat(found.softness()).isCloseTo(-Math.log(3) / Math.log(2), within(0.01));
         assertThat(found.givenUp()).anyMatch(g -> g.startsWith("harder"));
@@ -73,16 +87,21 @@ class SubstitutesTest {
 
     @Test
     void aMarkIsNoLightAndAHeadThatGivesNothingHasNothingToReach() {
-        assertThatThrownBy(() -> Substitutes.of(built(stage), "mark", Calibration.NONE, Set.of(), List.of(), STOCK)).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> Substitutes.of(built(stage.tie("key", new Level(0))), "key", Calibration.NONE, Set.of(), List.of(), STOCK)).hasMessageContaining("nothing");
+        assertThatThrownBy(() -> Substitutes.of(built(stage), "mark", Calibration.NONE, Set.of(), List.of(), STOCK))
+                .isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Substitutes.of(
+                        built(stage.tie("key", new Level(0))), "key", Calibration.NONE, Set.of(), List.of(), STOCK))
+                .hasMessageContaining("nothing");
     }
 
     /** The meter found a stop less than the figures say: that is the light to reach, not the nominal one. */
     @Test
     void theLightThatWasMeteredIsReachedAndNotTheNominalOne() {
         Piece unit = unit("Bicolour LED spot", 2700, 6500, 10_000);
-        double nominal = level(Substitutes.of(built(stage), "key", Calibration.NONE, Set.of(), List.of(unit), STOCK).get(0));
-        Substitute found = Substitutes.of(built(stage), "key", new Calibration(0.5), Set.of(), List.of(unit), STOCK).get(0);
+        double nominal = level(Substitutes.of(built(stage), "key", Calibration.NONE, Set.of(), List.of(unit), STOCK)
+                .get(0));
+        Substitute found = Substitutes.of(built(stage), "key", new Calibration(0.5), Set.of(), List.of(unit), STOCK)
+                .get(0);
         assertThat(level(found)).isCloseTo(nominal / 2, within(0.1));
         assertThat(found.stops()).isCloseTo(0, within(0.02));
     }
@@ -91,13 +110,21 @@ class SubstitutesTest {
     void whatWasFoundOfAUnitSaysNothingOfTheOneThatStandsInForIt() {
         Map<String, Calibration> found = Map.of("key", new Calibration(0.5), "edge", new Calibration(1.2));
         Deviation other = new Deviation("key", unit("Other", 2700, 6500, 10_000), List.of(), "out on hire");
-        assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(other)).calibrations(found)).containsOnlyKeys("edge");
+        assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(other))
+                        .calibrations(found))
+                .containsOnlyKeys("edge");
         Deviation dimmed = new Deviation("key", null, List.of(new Level(20)), "too bright");
-        assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(dimmed)).calibrations(found)).containsOnlyKeys("key", "edge");
+        assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(dimmed))
+                        .calibrations(found))
+                .containsOnlyKeys("key", "edge");
     }
 
     private static double level(Substitute found) {
-        return found.values().stream().filter(Level.class::isInstance).map(v -> ((Level) v).percent()).findFirst().orElseThrow();
+        return found.values().stream()
+                .filter(Level.class::isInstance)
+                .map(v -> ((Level) v).percent())
+                .findFirst()
+                .orElseThrow();
     }
 
     private List<Substitute> find(Set<String> missing, Piece... units) {
@@ -109,13 +136,33 @@ class SubstitutesTest {
     }
 
     private static List<String> stack(Substitute found) {
-        return found.values().stream().filter(Modifiers.class::isInstance).flatMap(m -> ((Modifiers) m).items().stream()).map(Modifier::name).toList();
+        return found.values().stream()
+                .filter(Modifiers.class::isInstance)
+                .flatMap(m -> ((Modifiers) m).items().stream())
+                .map(Modifier::name)
+                .toList();
     }
 
     static Piece unit(String what, double lowest, double highest, double candela) {
         Lamp like = Stage.lamp(LevelCurve.LINEAR);
-        return new Piece(what, null, 0.3, lowest, highest, 300, Mount.STAND, null, new Lamp(new Optics(candela, 40, candela, 40, null), true, 0.3,
-                LevelCurve.LINEAR, 1, 0.02, like.upkeep()), null);
+        return new Piece(
+                what,
+                null,
+                0.3,
+                lowest,
+                highest,
+                300,
+                Mount.STAND,
+                null,
+                new Lamp(
+                        new Optics(candela, 40, candela, 40, null),
+                        true,
+                        0.3,
+                        LevelCurve.LINEAR,
+                        1,
+                        0.02,
+                        like.upkeep()),
+                null);
     }
 
     private static StockItem gel(String name, double mired, double stops) {

@@ -21,6 +21,7 @@ import org.oblume.core.filter.StockKind;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.Stage;
 import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.ColourTemperature;
@@ -35,11 +36,10 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Role;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Shutter;
 import org.oblume.core.plot.Speed;
-import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Stop;
 import org.oblume.core.plot.Surface;
 import org.oblume.core.plot.Tint;
@@ -51,16 +51,48 @@ class CommandParserTest {
     private static final List<StockItem> STOCK = List.of(
             new StockItem("Half CTO", StockKind.CORRECTION, FilterEffect.of(81, 0.5, 0), 0, null, null, null),
             new StockItem("Quarter plus green", StockKind.TINT, FilterEffect.of(0, 0.14, 0.005), 0, null, null, null),
-            new StockItem("Muslin, bleached", StockKind.DIFFUSION, FilterEffect.of(6, 2.3333, 0), 0.9, null, null, null),
-            new StockItem("Full grid cloth", StockKind.DIFFUSION, FilterEffect.of(5, 2.6667, 0), 0.85, null, null, null),
-            new StockItem("Kelp", StockKind.COLOUR, FilterEffect.of(0, 0.98, 0), 0, null, null, new GelColour(0.2, 0.62, 0.3)));
+            new StockItem(
+                    "Muslin, bleached", StockKind.DIFFUSION, FilterEffect.of(6, 2.3333, 0), 0.9, null, null, null),
+            new StockItem(
+                    "Full grid cloth", StockKind.DIFFUSION, FilterEffect.of(5, 2.6667, 0), 0.85, null, null, null),
+            new StockItem(
+                    "Kelp",
+                    StockKind.COLOUR,
+                    FilterEffect.of(0, 0.98, 0),
+                    0,
+                    null,
+                    null,
+                    new GelColour(0.2, 0.62, 0.3)));
 
     private static Stage stage() {
-        Stage stage = Stage.outdoors().camera(0, -4).head("key", Role.KEY, 0, 3, 1.5).head("edge", Role.EDGE, -2, -1, 2.1)
-                .tie("key", new Level(60)).tie("edge", new Level(30));
-        stage.put(new Placement("bench-lamp", "Bench lamp", PlacementKind.PRACTICAL, Role.PRACTICAL, null,
-                new Piece("Practical bulb", "Moth", 0.1, 1800.0, 6500.0, 60, Mount.IN_PLACE, null, Stage.lamp(LevelCurve.SQUARE), null)),
-                1, 1, 1.2, AimSetting.along(0, -90));
+        Stage stage = Stage.outdoors()
+                .camera(0, -4)
+                .head("key", Role.KEY, 0, 3, 1.5)
+                .head("edge", Role.EDGE, -2, -1, 2.1)
+                .tie("key", new Level(60))
+                .tie("edge", new Level(30));
+        stage.put(
+                new Placement(
+                        "bench-lamp",
+                        "Bench lamp",
+                        PlacementKind.PRACTICAL,
+                        Role.PRACTICAL,
+                        null,
+                        new Piece(
+                                "Practical bulb",
+                                "Moth",
+                                0.1,
+                                1800.0,
+                                6500.0,
+                                60,
+                                Mount.IN_PLACE,
+                                null,
+                                Stage.lamp(LevelCurve.SQUARE),
+                                null)),
+                1,
+                1,
+                1.2,
+                AimSetting.along(0, -90));
         return stage.tie("bench-lamp", new Level(80)).tie("bench-lamp", new ColourTemperature(2700));
     }
 
@@ -81,23 +113,40 @@ class CommandParserTest {
         ParsedCommand said = say("key 45% 4300 half cto");
         assertThat(said.problems()).isEmpty();
         assertThat(said.changes()).extracting(Change::placement).containsOnly("key");
-        assertThat(said.changes()).extracting(Change::value).containsExactly(new Level(45), new ColourTemperature(4300),
-                new Modifiers(List.of(new Modifier("Half CTO", 0.5, 81, 0, false, null, null, null))));
+        assertThat(said.changes())
+                .extracting(Change::value)
+                .containsExactly(
+                        new Level(45),
+                        new ColourTemperature(4300),
+                        new Modifiers(List.of(new Modifier("Half CTO", 0.5, 81, 0, false, null, null, null))));
     }
 
     @Test
     void theFrameTakesTheClothThatIsOn() {
         Modifiers hung = (Modifiers) only("key muslin bleached, frame 1.2 m");
         assertThat(hung.items()).containsExactly(new Modifier("Muslin, bleached", 2.3333, 6, 0, true, 1.2, 0.8, null));
-        assertThat(only("key muslin bleached on a frame 1.2 m at 60 cm")).isEqualTo(
-                new Modifiers(List.of(new Modifier("Muslin, bleached", 2.3333, 6, 0, true, 1.2, 0.6, null))));
-        assertThat(say("key frame 1.2 m").problems()).singleElement().satisfies(p -> assertThat(p.sentence()).contains("nothing to hang"));
+        assertThat(only("key muslin bleached on a frame 1.2 m at 60 cm"))
+                .isEqualTo(
+                        new Modifiers(List.of(new Modifier("Muslin, bleached", 2.3333, 6, 0, true, 1.2, 0.6, null))));
+        assertThat(say("key frame 1.2 m").problems()).singleElement().satisfies(p -> assertThat(p.sentence())
+                .contains("nothing to hang"));
     }
 
     @ParameterizedTest
-    @CsvSource({"edge down 1 stop,15", "edge down a stop,15", "rim down one stop,15", "edge down 1/3 stop,23.8", "edge down a third,23.8",
-        "edge down two thirds of a stop,18.9", "edge down half a stop,21.2", "edge +1 stop,60", "edge -1 1/3 stops,11.9", "edge up by 1 stop,60",
-        "edge −⅓,23.8", "edge up ½,42.4"})
+    @CsvSource({
+        "edge down 1 stop,15",
+        "edge down a stop,15",
+        "rim down one stop,15",
+        "edge down 1/3 stop,23.8",
+        "edge down a third,23.8",
+        "edge down two thirds of a stop,18.9",
+        "edge down half a stop,21.2",
+        "edge +1 stop,60",
+        "edge -1 1/3 stops,11.9",
+        "edge up by 1 stop,60",
+        "edge −⅓,23.8",
+        "edge up ½,42.4"
+    })
     void stopsAreSpokenInManyWays(String line, double percent) {
         assertThat(((Level) only(line)).percent()).isCloseTo(percent, within(0.05));
     }
@@ -120,7 +169,8 @@ class CommandParserTest {
         assertThat(only("key back 1 ft")).isEqualTo(new Place(0, 3.3, true));
         assertThat(only("key 2 m")).isEqualTo(new Place(0, 2, true));
         Place edge = (Place) only("edge 2 m");
-        assertThat(Math.sqrt(edge.xM() * edge.xM() + edge.yM() * edge.yM() + 0.36)).isCloseTo(2, within(0.01));
+        assertThat(Math.sqrt(edge.xM() * edge.xM() + edge.yM() * edge.yM() + 0.36))
+                .isCloseTo(2, within(0.01));
         assertThat(say("key closer 40 cm hold").holds()).containsExactly("key");
         assertThat(say("edge 50 cm").problems().get(0).sentence()).contains("higher or lower");
     }
@@ -130,8 +180,10 @@ class CommandParserTest {
         ParsedCommand said = say("key from 118 up 24 at 6.5 m");
         assertThat(said.problems()).isEmpty();
         double across = 6.5 * Math.cos(Math.toRadians(24));
-        assertThat(((Place) said.changes().get(0).value()).xM()).isCloseTo(across * Math.sin(Math.toRadians(118)), within(0.006));
-        assertThat(((Height) said.changes().get(1).value()).heightM()).isCloseTo(1.5 + 6.5 * Math.sin(Math.toRadians(24)), within(0.006));
+        assertThat(((Place) said.changes().get(0).value()).xM())
+                .isCloseTo(across * Math.sin(Math.toRadians(118)), within(0.006));
+        assertThat(((Height) said.changes().get(1).value()).heightM())
+                .isCloseTo(1.5 + 6.5 * Math.sin(Math.toRadians(24)), within(0.006));
     }
 
     @Test
@@ -152,14 +204,25 @@ class CommandParserTest {
     void theCameraIsToldTheSameWay() {
         ParsedCommand said = say("camera t4 1/3 iso 1600 1/50 white 3200 +0.002 nd 0.6 35 mm");
         assertThat(said.problems()).isEmpty();
-        assertThat(said.changes()).extracting(Change::value).containsExactly(Stop.parse("4 1/3"), new Speed(1600), Shutter.parse("1/50"),
-                new White(3200, 0.002), new LensNd(0.6), new Lens(35));
+        assertThat(said.changes())
+                .extracting(Change::value)
+                .containsExactly(
+                        Stop.parse("4 1/3"),
+                        new Speed(1600),
+                        Shutter.parse("1/50"),
+                        new White(3200, 0.002),
+                        new LensNd(0.6),
+                        new Lens(35));
     }
 
     @Test
     void theNextClauseGoesOnAboutTheSameAndALaterWordWins() {
         ParsedCommand said = say("edge 20%, 3200; key 50%, 55%");
-        assertThat(said.changes()).containsExactly(new Change("edge", new Level(20)), new Change("edge", new ColourTemperature(3200)), new Change("key", new Level(55)));
+        assertThat(said.changes())
+                .containsExactly(
+                        new Change("edge", new Level(20)),
+                        new Change("edge", new ColourTemperature(3200)),
+                        new Change("key", new Level(55)));
         assertThat(say("edge down 1 stop, down 1 stop").changes()).containsExactly(new Change("edge", new Level(7.5)));
     }
 
@@ -167,9 +230,14 @@ class CommandParserTest {
     void gelsComeOffByName() {
         Stage stage = stage();
         stage.tie("key", new Modifiers(List.of(new Modifier("Half CTO", 0.5, 81, 0, false, null, null, null))));
-        assertThat(CommandParser.read("key lose half cto", stage.recording(), stage.state(), STOCK).changes())
+        assertThat(CommandParser.read("key lose half cto", stage.recording(), stage.state(), STOCK)
+                        .changes())
                 .containsExactly(new Change("key", Modifiers.NONE));
-        assertThat(CommandParser.read("key no kelp", stage.recording(), stage.state(), STOCK).problems().get(0).sentence()).isEqualTo("key has no Kelp on.");
+        assertThat(CommandParser.read("key no kelp", stage.recording(), stage.state(), STOCK)
+                        .problems()
+                        .get(0)
+                        .sentence())
+                .isEqualTo("key has no Kelp on.");
     }
 
     @ParameterizedTest
@@ -183,7 +251,8 @@ class CommandParserTest {
     @Test
     void whatCannotBeIsRefusedInWordsAndTheRestIsStillUnderstood() {
         ParsedCommand said = say("key 450%, edge 20%");
-        assertThat(said.problems()).singleElement().satisfies(p -> assertThat(p.sentence()).contains("450"));
+        assertThat(said.problems()).singleElement().satisfies(p -> assertThat(p.sentence())
+                .contains("450"));
         assertThat(said.changes()).containsExactly(new Change("edge", new Level(20)));
         assertThat(say("key up 1 stop").problems().get(0).sentence()).contains("short by 0.3");
         assertThat(say("key 1500").problems().get(0).sentence()).contains("2700");
@@ -199,24 +268,42 @@ class CommandParserTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void anyJumbleOfWordsIsAnsweredAndNeverThrown(int seed) {
-        List<String> words = Arrays.asList("key", "edge", "lamp", "45%", "up", "down", "1", "stop", "1/3", "frame", "1.2", "m", "closer", "40", "cm",
-                "hold", "from", "up", "at", "aim", "beam", "tint", "white", "nd", "iso", "camera", "t4", ",", "no", "half", "cto", "°", "-", "\"", "'");
+        List<String> words = Arrays.asList(
+                "key", "edge", "lamp", "45%", "up", "down", "1", "stop", "1/3", "frame", "1.2", "m", "closer", "40",
+                "cm", "hold", "from", "up", "at", "aim", "beam", "tint", "white", "nd", "iso", "camera", "t4", ",",
+                "no", "half", "cto", "°", "-", "\"", "'");
         Random random = new Random(seed);
-        String line = IntStream.range(0, 1 + random.nextInt(9)).mapToObj(i -> words.get(random.nextInt(words.size()))).collect(Collectors.joining(" "));
+        String line = IntStream.range(0, 1 + random.nextInt(9))
+                .mapToObj(i -> words.get(random.nextInt(words.size())))
+                .collect(Collectors.joining(" "));
         ParsedCommand said = say(line);
         assertThat(said.problems()).allSatisfy(p -> assertThat(p.sentence()).isNotBlank());
     }
 
     @Test
     void mirrorIsTurnedSoThatItSendsALightToAMark() {
-        Stage stage = Stage.outdoors().camera(0, -4).head("key", Role.KEY, 6, 1, 2).tie("key", new Level(100));
-        stage.put(new Placement("board", "Board", PlacementKind.MIRROR, Role.KEY, null,
-                new Piece("Mirror board 1 m", null, 1, null, null, 0, Mount.STAND, 1.0, null, Surface.grey(0.9))), 3, 6, 2.5, AimSetting.along(0, 0));
-        assertThat(stage.light().mark("mark").orElseThrow().sources().get(0).straight()).isTrue();
+        Stage stage =
+                Stage.outdoors().camera(0, -4).head("key", Role.KEY, 6, 1, 2).tie("key", new Level(100));
+        stage.put(
+                new Placement(
+                        "board",
+                        "Board",
+                        PlacementKind.MIRROR,
+                        Role.KEY,
+                        null,
+                        new Piece(
+                                "Mirror board 1 m", null, 1, null, null, 0, Mount.STAND, 1.0, null, Surface.grey(0.9))),
+                3,
+                6,
+                2.5,
+                AimSetting.along(0, 0));
+        assertThat(stage.light().mark("mark").orElseThrow().sources().get(0).straight())
+                .isTrue();
         ParsedCommand said = CommandParser.read("board send key to repairer", stage.recording(), stage.state(), STOCK);
         assertThat(said.problems()).isEmpty();
         said.changes().forEach(c -> stage.tie(c.placement(), c.value()));
-        MarkLight.SourceAtMark sent = stage.light().mark("mark").orElseThrow().sources().get(0);
+        MarkLight.SourceAtMark sent =
+                stage.light().mark("mark").orElseThrow().sources().get(0);
         assertThat(sent.straight()).isFalse();
         assertThat(sent.distanceM()).isCloseTo(Math.sqrt(9 + 25 + 0.25) + Math.sqrt(9 + 36 + 1), within(0.02));
         assertThat(sent.from().degrees()).isCloseTo(Math.toDegrees(Math.atan2(3, 6)), within(0.5));
@@ -225,7 +312,8 @@ class CommandParserTest {
     @Test
     void lightIsPutOutsideOnPurpose() {
         assertThat(only("key inside")).isEqualTo(new Place(0, 3, false));
-        assertThat(say("key inside, outside from 118 up 24 at 9.7 m").changes()).extracting(Change::value)
+        assertThat(say("key inside, outside from 118 up 24 at 9.7 m").changes())
+                .extracting(Change::value)
                 .contains(new Place(7.82, -4.16, true), new Height(5.45));
     }
 

@@ -15,7 +15,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 class LightAndNumbersTest {
 
     @ParameterizedTest
-    @CsvSource({"970, 970", "970 lux, 970", "970lx, 970", "90 fc, 968.7519", "90 foot-candles, 968.7519", "1/2 fc, 5.381955"})
+    @CsvSource({
+        "970, 970",
+        "970 lux, 970",
+        "970lx, 970",
+        "90 fc, 968.7519",
+        "90 foot-candles, 968.7519",
+        "1/2 fc, 5.381955"
+    })
     void lightIsTypedInLuxOrFootCandles(String typed, double lux) {
         assertThat(Illuminance.parse(typed).lux()).isCloseTo(lux, within(1e-9));
     }
@@ -45,7 +52,9 @@ class LightAndNumbersTest {
     @ParameterizedTest
     @MethodSource("anyLux")
     void luxAndFootCandlesLeadToEachOther(double lux) {
-        assertThat(Illuminance.ofFootcandles(Illuminance.ofLux(lux).footcandles()).lux()).isCloseTo(lux, within(1e-9 * (1 + lux)));
+        assertThat(Illuminance.ofFootcandles(Illuminance.ofLux(lux).footcandles())
+                        .lux())
+                .isCloseTo(lux, within(1e-9 * (1 + lux)));
     }
 
     @ParameterizedTest
@@ -56,7 +65,18 @@ class LightAndNumbersTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"54, 54", "54 %, 54", "54 IRE, 54", "1/2, 0.5", "1.2 kW, 1200", "98 Wh, 98", "0.5kw, 500", "16 A, 16", "24 fps, 24", "-3, -3"})
+    @CsvSource({
+        "54, 54",
+        "54 %, 54",
+        "54 IRE, 54",
+        "1/2, 0.5",
+        "1.2 kW, 1200",
+        "98 Wh, 98",
+        "0.5kw, 500",
+        "16 A, 16",
+        "24 fps, 24",
+        "-3, -3"
+    })
     void aFigureIsReadWithOrWithoutItsUnit(String typed, double value) {
         assertThat(Numbers.parse(typed)).isCloseTo(value, within(1e-9));
     }
@@ -64,16 +84,21 @@ class LightAndNumbersTest {
     @ParameterizedTest
     @ValueSource(strings = {"many", "5 cats", "k", "", "1/0", "5 5 5"})
     void whatIsNoFigureIsRefusedWithWhatToType(String typed) {
-        assertThatThrownBy(() -> Numbers.parse(typed)).isInstanceOf(Refusal.class).hasMessageContaining("type one such as");
+        assertThatThrownBy(() -> Numbers.parse(typed))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("type one such as");
     }
 
     @Test
     void aLimitIsInsideWithASlackOfAPartInABillion() {
         assertThat(Checks.within("It", 25000 * (1 + 0.9e-9), 1000, 25000, "")).isEqualTo(25000);
         assertThat(Checks.within("It", 1000 * (1 - 0.9e-9), 1000, 25000, "")).isEqualTo(1000);
-        assertThatThrownBy(() -> Checks.within("It", 25000 * (1 + 2e-9), 1000, 25000, "")).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> Checks.within("It", 1000 * (1 - 2e-9), 1000, 25000, "")).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> Checks.within("It", -1e-12, 0, 1, "")).hasMessage("It −0.000000000001 is out of range: give 0 to 1.");
+        assertThatThrownBy(() -> Checks.within("It", 25000 * (1 + 2e-9), 1000, 25000, ""))
+                .isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Checks.within("It", 1000 * (1 - 2e-9), 1000, 25000, ""))
+                .isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Checks.within("It", -1e-12, 0, 1, ""))
+                .hasMessage("It −0.000000000001 is out of range: give 0 to 1.");
         assertThatThrownBy(() -> Checks.within("It", Double.NaN, 0, 1, "")).isInstanceOf(Refusal.class);
     }
 
@@ -109,6 +134,7 @@ class LightAndNumbersTest {
     }
 
     private static void assertField(String field, Runnable check) {
-        assertThatThrownBy(check::run).isInstanceOfSatisfying(Refusal.class, r -> assertThat(r.field()).isEqualTo(field));
+        assertThatThrownBy(check::run).isInstanceOfSatisfying(Refusal.class, r -> assertThat(r.field())
+                .isEqualTo(field));
     }
 }

@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Random;
+import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import java.util.Random;
-import java.util.stream.DoubleStream;
 
 class TypedValuesTest {
 
@@ -29,8 +29,16 @@ class TypedValuesTest {
     class Stop {
 
         @ParameterizedTest
-        @CsvSource({"1 1/3, 1.3333333333333333", "-2/3, -0.6666666666666666", "−2⅓, -2.3333333333333335", "0.5, 0.5",
-            "1 stop, 1", "2+1/3, 2.3333333333333335", "3-1/3, 2.6666666666666665", "1⅔ stops, 1.6666666666666667"})
+        @CsvSource({
+            "1 1/3, 1.3333333333333333",
+            "-2/3, -0.6666666666666666",
+            "−2⅓, -2.3333333333333335",
+            "0.5, 0.5",
+            "1 stop, 1",
+            "2+1/3, 2.3333333333333335",
+            "3-1/3, 2.6666666666666665",
+            "1⅔ stops, 1.6666666666666667"
+        })
         void isReadAsSpoken(String typed, double stops) {
             assertThat(Stops.parse(typed).value()).isCloseTo(stops, within(EXACT));
         }
@@ -38,13 +46,16 @@ class TypedValuesTest {
         @ParameterizedTest
         @ValueSource(strings = {"", "a stop", "1/0", "1 +", "--1", "1 2 3"})
         void isRefusedWithWhatToType(String typed) {
-            assertThatThrownBy(() -> Stops.parse(typed)).isInstanceOf(Refusal.class).hasMessageContaining("type stops");
+            assertThatThrownBy(() -> Stops.parse(typed))
+                    .isInstanceOf(Refusal.class)
+                    .hasMessageContaining("type stops");
         }
 
         @ParameterizedTest
         @MethodSource("org.oblume.core.units.TypedValuesTest#anyStops")
         void printedInThirdsReadsBackToTheNearestThird(double stops) {
-            assertThat(Stops.parse(Stops.of(stops).inThirds()).value()).isCloseTo(Math.round(stops * 3) / 3.0, within(EXACT));
+            assertThat(Stops.parse(Stops.of(stops).inThirds()).value())
+                    .isCloseTo(Math.round(stops * 3) / 3.0, within(EXACT));
         }
 
         @ParameterizedTest
@@ -65,15 +76,25 @@ class TypedValuesTest {
     class TStopNames {
 
         @ParameterizedTest
-        @CsvSource({"5.6, 5.656854249492381", "T5.6, 5.656854249492381", "2.8, 2.8284271247461903", "8, 8",
-            "5.6 1/3, 6.3496042078727974", "8-1/3, 7.127189745122715", "11 minus, 10.07936839915898",
-            "5.6+2/3, 7.127189745122715", "3, 3", "t4⅓, 4.489848193237491"})
+        @CsvSource({
+            "5.6, 5.656854249492381",
+            "T5.6, 5.656854249492381",
+            "2.8, 2.8284271247461903",
+            "8, 8",
+            "5.6 1/3, 6.3496042078727974",
+            "8-1/3, 7.127189745122715",
+            "11 minus, 10.07936839915898",
+            "5.6+2/3, 7.127189745122715",
+            "3, 3",
+            "t4⅓, 4.489848193237491"
+        })
         void standForTheExactStop(String typed, double number) {
             assertThat(TStop.parse(typed).number()).isCloseTo(number, within(1e-9));
         }
 
         @ParameterizedTest
-        @CsvSource({"5.656854249492381, T5.6", "6.3496, T5.6 ⅓", "7.127, T5.6 ⅔", "2.8, T2.8", "0.5, T0.5", "128, T128"})
+        @CsvSource({"5.656854249492381, T5.6", "6.3496, T5.6 ⅓", "7.127, T5.6 ⅔", "2.8, T2.8", "0.5, T0.5", "128, T128"
+        })
         void arePrintedToTheNearestThird(double number, String label) {
             assertThat(TStop.of(number).label()).isEqualTo(label);
         }
@@ -89,8 +110,21 @@ class TypedValuesTest {
     class LengthOfTape {
 
         @ParameterizedTest
-        @CsvSource(delimiter = ';', value = {"1.95; 1.95", "1.95 m; 1.95", "195cm; 1.95", "950 mm; 0.95", "1,5; 1.5",
-            "6'; 1.8288", "7'10\"; 2.3876", "6 ft 5 in; 1.9558", "6'5 1/2\"; 1.9685", "10\"; 0.254", "-0.4; -0.4"})
+        @CsvSource(
+                delimiter = ';',
+                value = {
+                    "1.95; 1.95",
+                    "1.95 m; 1.95",
+                    "195cm; 1.95",
+                    "950 mm; 0.95",
+                    "1,5; 1.5",
+                    "6'; 1.8288",
+                    "7'10\"; 2.3876",
+                    "6 ft 5 in; 1.9558",
+                    "6'5 1/2\"; 1.9685",
+                    "10\"; 0.254",
+                    "-0.4; -0.4"
+                })
         void isReadInMetresOrFeetAndInches(String typed, double metres) {
             assertThat(Length.parse(typed).metres()).isCloseTo(metres, within(1e-9));
         }
@@ -98,7 +132,8 @@ class TypedValuesTest {
         @ParameterizedTest
         @ValueSource(strings = {"", "tall", "m", "6'5'", "1 2 m"})
         void isRefusedWithWhatToType(String typed) {
-            assertThatThrownBy(() -> Length.parse(typed)).isInstanceOf(Refusal.class)
+            assertThatThrownBy(() -> Length.parse(typed))
+                    .isInstanceOf(Refusal.class)
                     .hasMessageContaining("type metres");
         }
 
@@ -106,8 +141,10 @@ class TypedValuesTest {
         @MethodSource("org.oblume.core.units.TypedValuesTest#anyMetres")
         void readsBackWhatItPrints(double metres) {
             Length length = Length.ofMetres(metres);
-            assertThat(Length.parse(length.printMetric().replace('−', '-')).metres()).isCloseTo(metres, within(0.00501));
-            assertThat(Length.parse(length.printImperial().replace('−', '-')).metres()).isCloseTo(metres, within(0.0032));
+            assertThat(Length.parse(length.printMetric().replace('−', '-')).metres())
+                    .isCloseTo(metres, within(0.00501));
+            assertThat(Length.parse(length.printImperial().replace('−', '-')).metres())
+                    .isCloseTo(metres, within(0.0032));
         }
     }
 
@@ -137,11 +174,20 @@ class TypedValuesTest {
 
         @Test
         void aFilterThatLeavesTheScaleIsRefused() {
-            assertThatThrownBy(() -> Kelvin.of(1200).shifted(MiredShift.of(200))).hasMessageContaining("take out a filter");
+            assertThatThrownBy(() -> Kelvin.of(1200).shifted(MiredShift.of(200)))
+                    .hasMessageContaining("take out a filter");
         }
 
         @ParameterizedTest
-        @CsvSource({"0.004, 0.004", "-0.01, -0.01", "0.01 magenta, -0.01", "+0.002 green, 0.002", "CC30, 0.02", "15 cc magenta, -0.01", "CC 3 green, 0.002"})
+        @CsvSource({
+            "0.004, 0.004",
+            "-0.01, -0.01",
+            "0.01 magenta, -0.01",
+            "+0.002 green, 0.002",
+            "CC30, 0.02",
+            "15 cc magenta, -0.01",
+            "CC 3 green, 0.002"
+        })
         void tintIsReadAsDuv(String typed, double duv) {
             assertThat(Duv.parse(typed).value()).isEqualTo(duv);
         }

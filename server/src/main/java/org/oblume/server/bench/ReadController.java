@@ -66,26 +66,25 @@ class ReadController {
         }
     }
 
-    record Typed(@Nullable Kind kind, @Nullable String text) {
-    }
+    record Typed(@Nullable Kind kind, @Nullable String text) {}
 
-    record AllTyped(@Nullable List<@Nullable Typed> items) {
-    }
+    record AllTyped(@Nullable List<@Nullable Typed> items) {}
 
     /**
      * @param value in the unit of its kind (metres, lux), or null when it was not understood
      * @param metric and {@code imperial}: how it is said, for lengths and light
      * @param problem what to type instead, or null
      */
-    record Understood(@Nullable Double value, @Nullable String metric, @Nullable String imperial, @Nullable String problem) {
-    }
+    record Understood(
+            @Nullable Double value, @Nullable String metric, @Nullable String imperial, @Nullable String problem) {}
 
-    record AllUnderstood(List<Understood> items) {
-    }
+    record AllUnderstood(List<Understood> items) {}
 
     @PostMapping("/read")
     AllUnderstood read(@RequestBody AllTyped asked) {
         return new AllUnderstood(RequestValues.list("items", asked.items()).stream()
-                .map(item -> RequestValues.required("kind", item.kind()).read(RequestValues.required("text", item.text()))).toList());
+                .map(item ->
+                        RequestValues.required("kind", item.kind()).read(RequestValues.required("text", item.text())))
+                .toList());
     }
 }

@@ -24,15 +24,19 @@ class RequestSizeAdvice extends RequestBodyAdviceAdapter {
     }
 
     @Override
-    public HttpInputMessage beforeBodyRead(HttpInputMessage message, MethodParameter parameter, Type type,
-            Class<? extends HttpMessageConverter<?>> converter) throws IOException {
+    public HttpInputMessage beforeBodyRead(
+            HttpInputMessage message,
+            MethodParameter parameter,
+            Type type,
+            Class<? extends HttpMessageConverter<?>> converter)
+            throws IOException {
         byte[] body = message.getBody().readNBytes(LARGEST_KB * 1024 + 1);
         if (body.length > LARGEST_KB * 1024) {
-            throw new PayloadTooLargeException("The question is larger than %d KB: ask it in smaller parts.".formatted(LARGEST_KB));
+            throw new PayloadTooLargeException(
+                    "The question is larger than %d KB: ask it in smaller parts.".formatted(LARGEST_KB));
         }
         return new Read(message.getHeaders(), new ByteArrayInputStream(body));
     }
 
-    private record Read(HttpHeaders getHeaders, InputStream getBody) implements HttpInputMessage {
-    }
+    private record Read(HttpHeaders getHeaders, InputStream getBody) implements HttpInputMessage {}
 }

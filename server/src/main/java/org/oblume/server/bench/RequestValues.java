@@ -1,7 +1,6 @@
 package org.oblume.server.bench;
 
 import java.util.List;
-import java.util.Objects;
 import java.util.function.DoubleFunction;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.WhitePoint;
@@ -16,8 +15,7 @@ final class RequestValues {
     /** Beyond this, squares and powers would leave what can be reckoned with. */
     private static final double LARGEST = 1e15;
 
-    private RequestValues() {
-    }
+    private RequestValues() {}
 
     static <T> T required(String field, @Nullable T value) {
         if (value == null) {
@@ -30,7 +28,8 @@ final class RequestValues {
     static double number(String field, @Nullable Double value) {
         double number = Checks.finite(field, "“%s”".formatted(field), required(field, value));
         if (Math.abs(number) > LARGEST) {
-            throw new Refusal(field, "“%s” is larger than anything on a set: look at the figure again.".formatted(field));
+            throw new Refusal(
+                    field, "“%s” is larger than anything on a set: look at the figure again.".formatted(field));
         }
         return number;
     }
@@ -50,12 +49,15 @@ final class RequestValues {
 
     /** A list that has to be there, without gaps in it. */
     static <T> List<T> list(String field, @Nullable List<@Nullable T> items) {
-        required(field, items).forEach(item -> {
-            if (item == null) {
-                throw new Refusal(field, "“%s” has an empty place in it: fill it or leave it out.".formatted(field));
-            }
-        });
-        return items.stream().map(Objects::requireNonNull).toList();
+        return required(field, items).stream()
+                .map(item -> {
+                    if (item == null) {
+                        throw new Refusal(
+                                field, "“%s” has an empty place in it: fill it or leave it out.".formatted(field));
+                    }
+                    return item;
+                })
+                .toList();
     }
 
     /** A value of a type that checks itself. */
@@ -74,6 +76,7 @@ final class RequestValues {
 
     /** A white by its two fields; its tint may be left out. */
     static WhitePoint white(String kelvinField, @Nullable Double kelvin, String duvField, @Nullable Double duv) {
-        return WhitePoint.of(kelvin(kelvinField, kelvin), value(duvField, duv == null ? Double.valueOf(0) : duv, Duv::of));
+        return WhitePoint.of(
+                kelvin(kelvinField, kelvin), value(duvField, duv == null ? Double.valueOf(0) : duv, Duv::of));
     }
 }

@@ -31,20 +31,27 @@ class TapeController {
         }
     }
 
-    record TwoTapes(@Nullable Flat a, @Nullable Flat b, @Nullable Double distanceAM, @Nullable Double distanceBM,
-            @Nullable Side side, @Nullable Double tapeErrorM) {
-    }
+    record TwoTapes(
+            @Nullable Flat a,
+            @Nullable Flat b,
+            @Nullable Double distanceAM,
+            @Nullable Double distanceBM,
+            @Nullable Side side,
+            @Nullable Double tapeErrorM) {}
 
-    record TapeAnswer(double x, double y, double crossingAngleDeg, Crossing quality, double positionErrorM) {
-    }
+    record TapeAnswer(double x, double y, double crossingAngleDeg, Crossing quality, double positionErrorM) {}
 
     @PostMapping("/tape")
     TapeAnswer tape(@RequestBody TwoTapes asked) {
-        TapeFix fix = TapeFix.of(Flat.point("a", asked.a()), Flat.point("b", asked.b()),
-                RequestValues.number("distanceAM", asked.distanceAM()), RequestValues.number("distanceBM", asked.distanceBM()),
+        TapeFix fix = TapeFix.of(
+                Flat.point("a", asked.a()),
+                Flat.point("b", asked.b()),
+                RequestValues.number("distanceAM", asked.distanceAM()),
+                RequestValues.number("distanceBM", asked.distanceBM()),
                 RequestValues.required("side", asked.side()),
                 RequestValues.number("tapeErrorM", asked.tapeErrorM(), TapeFix.DEFAULT_TAPE_ERROR_M));
-        return new TapeAnswer(fix.point().xM(), fix.point().yM(), fix.crossingAngleDeg(), fix.crossing(), fix.positionErrorM());
+        return new TapeAnswer(
+                fix.point().xM(), fix.point().yM(), fix.crossingAngleDeg(), fix.crossing(), fix.positionErrorM());
     }
 
     record NamedPoint(@Nullable String name, @Nullable Double x, @Nullable Double y) {
@@ -54,42 +61,57 @@ class TapeController {
         }
     }
 
-    record TapeOutAsked(@Nullable Flat point, @Nullable List<@Nullable NamedPoint> landmarks) {
-    }
+    record TapeOutAsked(@Nullable Flat point, @Nullable List<@Nullable NamedPoint> landmarks) {}
 
-    record TapeOutAnswer(String a, String b, double distanceAM, double distanceBM, Side side, double crossingAngleDeg,
-            Crossing quality) {
-    }
+    record TapeOutAnswer(
+            String a,
+            String b,
+            double distanceAM,
+            double distanceBM,
+            Side side,
+            double crossingAngleDeg,
+            Crossing quality) {}
 
     @PostMapping("/tape-out")
     TapeOutAnswer tapeOut(@RequestBody TapeOutAsked asked) {
         PlanPoint point = Flat.point("point", asked.point());
-        List<Landmark> landmarks = RequestValues.list("landmarks", asked.landmarks()).stream().map(NamedPoint::landmark).toList();
+        List<Landmark> landmarks = RequestValues.list("landmarks", asked.landmarks()).stream()
+                .map(NamedPoint::landmark)
+                .toList();
         if (landmarks.size() < 2) {
             throw new Refusal("landmarks", "Two tapes need two landmarks: name one more.");
         }
         TapePair pair = TapePair.choose(point, landmarks, Walls.NONE);
-        return new TapeOutAnswer(pair.a().name(), pair.b().name(), pair.distanceAM(), pair.distanceBM(), pair.side(),
-                pair.crossingAngleDeg(), pair.crossing());
+        return new TapeOutAnswer(
+                pair.a().name(),
+                pair.b().name(),
+                pair.distanceAM(),
+                pair.distanceBM(),
+                pair.side(),
+                pair.crossingAngleDeg(),
+                pair.crossing());
     }
 
     record Spot(@Nullable Double x, @Nullable Double y, @Nullable Double z) {
 
         static SpacePoint point(String field, @Nullable Spot spot) {
             Spot given = RequestValues.required(field, spot);
-            return new SpacePoint(RequestValues.number("x", given.x), RequestValues.number("y", given.y), RequestValues.number("z", given.z));
+            return new SpacePoint(
+                    RequestValues.number("x", given.x),
+                    RequestValues.number("y", given.y),
+                    RequestValues.number("z", given.z));
         }
     }
 
-    record FromTo(@Nullable Spot from, @Nullable Spot to) {
-    }
+    record FromTo(@Nullable Spot from, @Nullable Spot to) {}
 
-    record AimAnswer(double bearingDeg, double tiltDeg, double distanceM) {
-    }
+    record AimAnswer(double bearingDeg, double tiltDeg, double distanceM) {}
 
     @PostMapping("/aim")
     AimAnswer aim(@RequestBody FromTo asked) {
-        Aim aim = Aim.between(Spot.point("from", asked.from()), Spot.point("to", asked.to()));
-        return new AimAnswer(aim.bearing().degrees(), aim.tiltDeg(), aim.distanceM());
+        SpacePoint from = Spot.point("from", asked.from());
+        SpacePoint to = Spot.point("to", asked.to());
+        Aim aim = Aim.between(from, to);
+        return new AimAnswer(aim.bearing().degrees(), aim.tiltDeg(), from.distanceM(to));
     }
 }

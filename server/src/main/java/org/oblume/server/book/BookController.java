@@ -24,12 +24,10 @@ class BookController {
         this.productions = productions;
     }
 
-    record NewProduction(String name, int days) {
-    }
+    record NewProduction(String name, int days) {}
 
     /** @param shotId the first shot of the new scene */
-    record StartedScene(long shotId) {
-    }
+    record StartedScene(long shotId) {}
 
     @GetMapping("/book")
     BookView book() {
@@ -44,8 +42,7 @@ class BookController {
 
     @PostMapping("/productions/{productionId}/scenes")
     @ResponseStatus(HttpStatus.CREATED)
-    StartedScene startScene(@PathVariable long productionId, @RequestBody NewScene body,
-            Principal person) {
+    StartedScene startScene(@PathVariable long productionId, @RequestBody NewScene body, Principal person) {
         return new StartedScene(book.startScene(productionId, body, person.getName()));
     }
 }

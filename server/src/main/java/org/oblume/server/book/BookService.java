@@ -17,20 +17,20 @@ import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.set.SetService;
-import org.oblume.server.set.StageSet;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.scene.SceneService;
+import org.oblume.server.set.SetService;
+import org.oblume.server.set.StageSet;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.LastTouch;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotCard;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,6 +40,7 @@ public class BookService {
 
     /** A sensor of the usual cinema width, metres. */
     private static final double SENSOR_WIDTH_M = 0.0249;
+
     private static final double PERSON_WIDTH_M = 0.5;
 
     private final ProductionService productions;
@@ -50,8 +51,14 @@ public class BookService {
     private final PlotService plots;
     private final KnotService knots;
 
-    BookService(ProductionService productions, SceneService scenes, SetService sets, ShotService shots,
-            StoredScenes records, PlotService plots, KnotService knots) {
+    BookService(
+            ProductionService productions,
+            SceneService scenes,
+            SetService sets,
+            ShotService shots,
+            StoredScenes records,
+            PlotService plots,
+            KnotService knots) {
         this.productions = productions;
         this.scenes = scenes;
         this.sets = sets;
@@ -69,21 +76,40 @@ public class BookService {
     /** A scene in a bare room with a landmark in each corner, or in a set that is there, with a camera, a mark and its first shot. */
     long startScene(long productionId, NewScene wanted, String author) {
         Production production = productions.get(productionId);
-        SceneHeading heading = new SceneHeading(wanted.number(), wanted.heading(), wanted.location(), wanted.buildOrder());
+        SceneHeading heading =
+                new SceneHeading(wanted.number(), wanted.heading(), wanted.location(), wanted.buildOrder());
         long setId = wanted.setId() == null
-                ? sets.keep(production.id(), new StageSet(heading.location(), SetPlan.room(metres("roomWidth", wanted.roomWidth()),
-                        metres("roomDepth", wanted.roomDepth()), metres("ceiling", wanted.ceiling()))))
+                ? sets.keep(
+                        production.id(),
+                        new StageSet(
+                                heading.location(),
+                                SetPlan.room(
+                                        metres("roomWidth", wanted.roomWidth()),
+                                        metres("roomDepth", wanted.roomDepth()),
+                                        metres("ceiling", wanted.ceiling()))))
                 : sets.get(wanted.setId()).id();
         SetPlan plan = sets.get(setId).set().plan();
-        Placement mark = new Placement("mark-1", "Mark 1", PlacementKind.MARK, Role.SUBJECT, null,
+        Placement mark = new Placement(
+                "mark-1",
+                "Mark 1",
+                PlacementKind.MARK,
+                Role.SUBJECT,
+                null,
                 new Piece("Person", null, PERSON_WIDTH_M, null, null, 0, Mount.FLOOR));
-        Placement camera = new Placement("camera", "Camera", PlacementKind.CAMERA, Role.CAMERA, null,
+        Placement camera = new Placement(
+                "camera",
+                "Camera",
+                PlacementKind.CAMERA,
+                Role.CAMERA,
+                null,
                 new Piece("Camera", null, SENSOR_WIDTH_M, null, null, 0, Mount.STAND));
         Scene scene = scenes.create(production.id(), setId, heading, List.of(mark, camera));
-        Shot shot = shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, ShotStage.PLANNED, null), author);
-        List<Knot> tied = new ArrayList<>(plots.startKnots(shot.card().slate(), mark, plan.roomFor(0.5, 2.0 / 3), 0,
-                null, Modifiers.NONE, null, author));
-        tied.addAll(plots.startKnots(shot.card().slate(), camera, plan.roomFor(0.5, 1.0 / 6), 0, mark.key(), Modifiers.NONE, null, author));
+        Shot shot =
+                shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, ShotStage.PLANNED, null), author);
+        List<Knot> tied = new ArrayList<>(plots.startKnots(
+                shot.card().slate(), mark, plan.roomFor(0.5, 2.0 / 3), 0, null, Modifiers.NONE, null, author));
+        tied.addAll(plots.startKnots(
+                shot.card().slate(), camera, plan.roomFor(0.5, 1.0 / 6), 0, mark.key(), Modifiers.NONE, null, author));
         knots.recordAll(records.of(scene.id()), tied);
         return shot.id();
     }
@@ -98,18 +124,35 @@ public class BookService {
     private BookView.ProductionPage page(Production production) {
         List<Scene> all = scenes.ofProduction(production.id());
         List<Shot> lines = shots.ofScenes(all.stream().map(Scene::id).toList());
-        Map<Long, LastTouch> touches = shots.lastTouches(lines.stream().map(Shot::id).toList());
-        Map<Long, String> slates = lines.stream().collect(Collectors.toMap(Shot::id, s -> s.card().slate()));
-        return new BookView.ProductionPage(production, all.stream()
-                .map(scene -> new BookView.ScenePage(scene.id(), scene.heading(), lines.stream()
-                        .filter(s -> s.sceneId() == scene.id()).map(s -> line(s, slates, touches.get(s.id()))).toList()))
-                .toList());
+        Map<Long, LastTouch> touches =
+                shots.lastTouches(lines.stream().map(Shot::id).toList());
+        Map<Long, String> slates =
+                lines.stream().collect(Collectors.toMap(Shot::id, s -> s.card().slate()));
+        return new BookView.ProductionPage(
+                production,
+                all.stream()
+                        .map(scene -> new BookView.ScenePage(
+                                scene.id(),
+                                scene.heading(),
+                                lines.stream()
+                                        .filter(s -> s.sceneId() == scene.id())
+                                        .map(s -> line(s, slates, touches.get(s.id())))
+                                        .toList()))
+                        .toList());
     }
 
     private static BookView.BookShot line(Shot shot, Map<Long, String> slates, @Nullable LastTouch touch) {
         ShotCard card = shot.card();
         String basedOn = card.basedOnId() == null ? null : Objects.requireNonNull(slates.get(card.basedOnId()));
-        return new BookView.BookShot(shot.id(), card.slate(), card.description(), card.day(), card.stage(),
-                card.basedOnId(), basedOn, shot.version(), touch);
+        return new BookView.BookShot(
+                shot.id(),
+                card.slate(),
+                card.description(),
+                card.day(),
+                card.stage(),
+                card.basedOnId(),
+                basedOn,
+                shot.version(),
+                touch);
     }
 }

@@ -10,14 +10,22 @@ import org.oblume.server.shot.LastTouch;
 /** Productions with their scenes and shots. */
 record BookView(List<ProductionPage> productions) {
 
-    record ProductionPage(Production production, List<ScenePage> scenes) {
-    }
+    record ProductionPage(Production production, List<ScenePage> scenes) {}
 
-    record ScenePage(long id, SceneHeading heading, List<BookShot> shots) {
-    }
+    record ScenePage(long id, SceneHeading heading, List<BookShot> shots) {}
 
-    /** @param basedOn slate of the shot it carries from. @param version of its card, for If-Match */
-    record BookShot(long id, String slate, String description, @Nullable Integer day, ShotStage stage,
-            @Nullable Long basedOnId, @Nullable String basedOn, long version, @Nullable LastTouch lastTouch) {
-    }
+    /**
+     * @param basedOn slate of the shot it carries from
+     * @param version of its card, for If-Match
+     */
+    record BookShot(
+            long id,
+            String slate,
+            String description,
+            @Nullable Integer day,
+            ShotStage stage,
+            @Nullable Long basedOnId,
+            @Nullable String basedOn,
+            long version,
+            @Nullable LastTouch lastTouch) {}
 }

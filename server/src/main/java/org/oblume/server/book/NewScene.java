@@ -11,6 +11,13 @@ import org.oblume.core.rebuild.BuildOrder;
  * @param ceiling likewise
  * @param setId a set that is there already, instead of a new room; the room's measures are not needed then
  */
-record NewScene(String number, String heading, String location, BuildOrder buildOrder, @Nullable String roomWidth,
-        @Nullable String roomDepth, @Nullable String ceiling, String firstSlate, @Nullable Long setId) {
-}
+record NewScene(
+        String number,
+        String heading,
+        String location,
+        BuildOrder buildOrder,
+        @Nullable String roomWidth,
+        @Nullable String roomDepth,
+        @Nullable String ceiling,
+        String firstSlate,
+        @Nullable Long setId) {}

@@ -36,21 +36,24 @@ class CarryController {
     }
 
     /** @param seen the newest change that the person had in sight */
-    record CellEdits(List<CarryService.CellEdit> cells, @Nullable Reason reason, @Nullable String note, long seen) {
-    }
+    record CellEdits(List<CarryService.CellEdit> cells, @Nullable Reason reason, @Nullable String note, long seen) {}
 
-    /** @param side what the shot is to be like. @param placements keys of the things to change, or null for all */
-    record TakeOver(String side, @Nullable List<String> placements, @Nullable Reason reason, @Nullable String note, long seen) {
-    }
+    /**
+     * @param side what the shot is to be like
+     * @param placements keys of the things to change, or null for all
+     */
+    record TakeOver(
+            String side,
+            @Nullable List<String> placements,
+            @Nullable Reason reason,
+            @Nullable String note,
+            long seen) {}
 
-    record NewLook(String name, long shotId) {
-    }
+    record NewLook(String name, long shotId) {}
 
-    record MoveTick(String from, String to, String key) {
-    }
+    record MoveTick(String from, String to, String key) {}
 
-    record RebasePreview(List<CompareView.Rebased> shots) {
-    }
+    record RebasePreview(List<CompareView.Rebased> shots) {}
 
     @GetMapping("/scenes/{sceneId}/carry")
     BoardView board(@PathVariable long sceneId) {
@@ -71,7 +74,14 @@ class CarryController {
     @PostMapping("/shots/{shotId}/state")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void take(@PathVariable long shotId, @RequestBody TakeOver wanted, Principal person) {
-        carry.take(shotId, wanted.side(), wanted.placements(), wanted.reason(), wanted.note(), wanted.seen(), person.getName());
+        carry.take(
+                shotId,
+                wanted.side(),
+                wanted.placements(),
+                wanted.reason(),
+                wanted.note(),
+                wanted.seen(),
+                person.getName());
     }
 
     @GetMapping("/shots/{shotId}/rebase")
@@ -114,7 +124,9 @@ class CarryController {
 
     @DeleteMapping("/looks/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void deleteLook(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+    void deleteLook(
+            @PathVariable long id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         looks.delete(id, IfMatch.version(ifMatch));
     }
 }

@@ -5,30 +5,30 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.light.Trial;
-import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.ComparedState;
+import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.StateTransfer;
-import org.oblume.core.say.ParsedCommand;
 import org.oblume.core.say.CommandParser;
+import org.oblume.core.say.ParsedCommand;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.shot.KnotChange;
 import org.oblume.server.shot.KnotService;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -45,7 +45,13 @@ class CarryService {
     private final LookService looks;
     private final ComparedStates sides;
 
-    CarryService(StoredScenes records, ShotService shots, KnotService knots, KitService kit, LookService looks, ComparedStates sides) {
+    CarryService(
+            StoredScenes records,
+            ShotService shots,
+            KnotService knots,
+            KitService kit,
+            LookService looks,
+            ComparedStates sides) {
         this.records = records;
         this.shots = shots;
         this.knots = knots;
@@ -60,24 +66,35 @@ class CarryService {
      * @param text what would be called out of it: {@code 45% 4300}; empty lets everything in it carry again; or null
      * @param from the shot that it is to be like, or null
      */
-    record CellEdit(long shotId, String placement, @Nullable String text, @Nullable Long from) {
-    }
+    record CellEdit(long shotId, String placement, @Nullable String text, @Nullable Long from) {}
 
     @Transactional(readOnly = true)
     BoardView board(long sceneId) {
         Board board = new Board(records.of(sceneId));
-        return board.view(knots.newestEvent(), looks.cards(sceneId).stream()
-                .map(card -> board.look(card, sides.side("look-" + card.id()).side().state())).toList());
+        return board.view(
+                knots.newestEvent(),
+                looks.cards(sceneId).stream()
+                        .map(card -> board.look(
+                                card, sides.side("look-" + card.id()).side().state()))
+                        .toList());
     }
 
     /** @param seen the newest change that the person had in sight */
-    void edit(long sceneId, List<CellEdit> cells, @Nullable Reason reason, @Nullable String note, long seen, String author) {
+    void edit(
+            long sceneId,
+            List<CellEdit> cells,
+            @Nullable Reason reason,
+            @Nullable String note,
+            long seen,
+            String author) {
         if (cells.size() > MOST_CELLS) {
             throw new Refusal("cells", "That is more than %d cells at once: paste fewer.".formatted(MOST_CELLS));
         }
         Map<Long, List<CellEdit>> byShot = new LinkedHashMap<>();
-        cells.forEach(c -> byShot.computeIfAbsent(c.shotId(), s -> new ArrayList<>()).add(c));
-        for (Shot shot : records.of(sceneId).shots()) { // in shooting order, so that what one shot gets carries on to the next
+        cells.forEach(
+                c -> byShot.computeIfAbsent(c.shotId(), s -> new ArrayList<>()).add(c));
+        for (Shot shot :
+                records.of(sceneId).shots()) { // in shooting order, so that what one shot gets carries on to the next
             List<CellEdit> here = byShot.remove(shot.id());
             if (here != null) {
                 List<KnotChange> changes = new ArrayList<>();
@@ -88,36 +105,68 @@ class CarryService {
             }
         }
         if (!byShot.isEmpty()) {
-            throw new NoSuchElementException("One of the shots is not in this scene any more. Nothing was kept.");
+            throw new NotFoundException("One of the shots is not in this scene any more. Nothing was kept.");
         }
     }
 
-    private List<KnotChange> changes(StoredScene record, Shot shot, CellEdit cell, @Nullable Reason reason, @Nullable String note, String author) {
+    private List<KnotChange> changes(
+            StoredScene record,
+            Shot shot,
+            CellEdit cell,
+            @Nullable Reason reason,
+            @Nullable String note,
+            String author) {
         SceneRecord scene = record.record();
         String slate = shot.card().slate();
         ShotState state = scene.book().resolve(slate);
         if (cell.from() != null) {
             ComparedState like = sides.shot(cell.from()).side();
-            return tied(StateTransfer.changes(new ComparedState(scene, state), like, StateTransfer.Part.WHOLE, List.of(cell.placement())), reason, note, author);
+            return tied(
+                    StateTransfer.changes(
+                            new ComparedState(scene, state), like, StateTransfer.Part.WHOLE, List.of(cell.placement())),
+                    reason,
+                    note,
+                    author);
         }
         if (cell.text() == null) {
-            return tied(state.knots(cell.placement()).stream().filter(state::tiedHere).map(k -> new Change(cell.placement(), k.value())).toList(), reason, note, author);
+            return tied(
+                    state.knots(cell.placement()).stream()
+                            .filter(state::tiedHere)
+                            .map(k -> new Change(cell.placement(), k.value()))
+                            .toList(),
+                    reason,
+                    note,
+                    author);
         }
         String text = cell.text().strip();
         if (text.isEmpty()) {
-            return state.knots(cell.placement()).stream().filter(state::tiedHere)
-                    .map(k -> new KnotChange(cell.placement(), k.attribute(), null, null, null, author, KnotChange.ANY_REVISION)).toList();
+            return state.knots(cell.placement()).stream()
+                    .filter(state::tiedHere)
+                    .map(k -> new KnotChange(
+                            cell.placement(), k.attribute(), null, null, null, author, KnotChange.ANY_REVISION))
+                    .toList();
         }
         String name = scene.placement(cell.placement()).name();
         ParsedCommand said = CommandParser.read(name + " " + text, scene, state, kit.stock());
         if (!said.problems().isEmpty()) {
-            throw new Refusal("text", "%s in %s: %s".formatted(name, slate, said.problems().get(0).sentence()));
+            throw new Refusal(
+                    "text",
+                    "%s in %s: %s".formatted(name, slate, said.problems().get(0).sentence()));
         }
-        return tied(Trial.of(scene, slate, said.changes(), said.holds(), Set.of(), Map.of()).changes(), reason, note, author);
+        return tied(
+                Trial.of(scene, slate, said.changes(), said.holds(), Set.of(), Map.of())
+                        .changes(),
+                reason,
+                note,
+                author);
     }
 
-    private static List<KnotChange> tied(List<Change> changes, @Nullable Reason reason, @Nullable String note, String author) {
-        return changes.stream().map(c -> new KnotChange(c.placement(), c.attribute(), c.value(), reason, note, author, KnotChange.ANY_REVISION)).toList();
+    private static List<KnotChange> tied(
+            List<Change> changes, @Nullable Reason reason, @Nullable String note, String author) {
+        return changes.stream()
+                .map(c -> new KnotChange(
+                        c.placement(), c.attribute(), c.value(), reason, note, author, KnotChange.ANY_REVISION))
+                .toList();
     }
 
     /** What making a shot like a look or another shot would change. */
@@ -127,19 +176,40 @@ class CarryService {
         ComparedStates.NamedState wanted = sides.side(sideId);
         SceneRecord scene = now.record().record();
         Attribution tie = new Attribution(null, null, wanted.name(), Instant.EPOCH, 1);
-        List<Knot> would = taking(now, wanted, null).stream().map(c -> new Knot(now.name(), c.placement(), c.value(), tie)).toList();
+        List<Knot> would = taking(now, wanted, null).stream()
+                .map(c -> new Knot(now.name(), c.placement(), c.value(), tie))
+                .toList();
         CarryBook after = scene.book().with(would);
-        return new CompareView.Preview(wanted.name(), knots.newestEvent(),
-                CompareView.DifferenceView.of(Differences.between(now.side(), new ComparedState(scene.with(after), after.resolve(now.name())))));
+        return new CompareView.Preview(
+                wanted.name(),
+                knots.newestEvent(),
+                CompareView.DifferenceView.of(Differences.between(
+                        now.side(), new ComparedState(scene.with(after), after.resolve(now.name())))));
     }
 
     /** A look is the light of a scene, not its frame; a shot is taken over whole. */
-    private static List<Change> taking(ComparedStates.NamedState now, ComparedStates.NamedState wanted, @Nullable List<String> only) {
-        return StateTransfer.changes(now.side(), wanted.side(), wanted.shot() == null ? StateTransfer.Part.LIGHT : StateTransfer.Part.WHOLE, only);
+    private static List<Change> taking(
+            ComparedStates.NamedState now, ComparedStates.NamedState wanted, @Nullable List<String> only) {
+        return StateTransfer.changes(
+                now.side(),
+                wanted.side(),
+                wanted.shot() == null ? StateTransfer.Part.LIGHT : StateTransfer.Part.WHOLE,
+                only);
     }
 
-    /** Makes a shot like a look or another shot, as knots. @param only keys of the things to change, or null for all */
-    void take(long shotId, String sideId, @Nullable List<String> only, @Nullable Reason reason, @Nullable String note, long seen, String author) {
+    /**
+     * Makes a shot like a look or another shot, as knots.
+     *
+     * @param only keys of the things to change, or null for all
+     */
+    void take(
+            long shotId,
+            String sideId,
+            @Nullable List<String> only,
+            @Nullable Reason reason,
+            @Nullable String note,
+            long seen,
+            String author) {
         ComparedStates.NamedState now = sides.shot(shotId);
         ComparedStates.NamedState wanted = sides.side(sideId);
         List<KnotChange> changes = tied(taking(now, wanted, only), reason, note, author);
@@ -160,8 +230,11 @@ class CarryService {
         List<CompareView.Rebased> changed = new ArrayList<>();
         for (String slate : after.slates()) {
             if (after.chain(slate).contains(shot.card().slate())) {
-                changed.add(new CompareView.Rebased(slate, CompareView.DifferenceView.of(Differences.between(new ComparedState(record.record(), before.resolve(slate)),
-                        new ComparedState(record.record().with(after), after.resolve(slate))))));
+                changed.add(new CompareView.Rebased(
+                        slate,
+                        CompareView.DifferenceView.of(Differences.between(
+                                new ComparedState(record.record(), before.resolve(slate)),
+                                new ComparedState(record.record().with(after), after.resolve(slate))))));
             }
         }
         return changed;

@@ -1,6 +1,5 @@
 package org.oblume.server.carry;
 
-import org.oblume.core.units.Phrase;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -10,13 +9,13 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.geometry.Aim;
+import org.oblume.core.moves.ComparedState;
 import org.oblume.core.moves.Department;
 import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.Job;
+import org.oblume.core.moves.JobTimes;
 import org.oblume.core.moves.Move;
 import org.oblume.core.moves.MoveList;
-import org.oblume.core.moves.ComparedState;
-import org.oblume.core.moves.JobTimes;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
@@ -41,7 +40,14 @@ public class CompareService {
     private final RecordJson json;
     private final Clock clock;
 
-    CompareService(ComparedStates sides, LightService lights, KnotService knots, ProductionService productions, MoveTickRepository ticks, RecordJson json, Clock clock) {
+    CompareService(
+            ComparedStates sides,
+            LightService lights,
+            KnotService knots,
+            ProductionService productions,
+            MoveTickRepository ticks,
+            RecordJson json,
+            Clock clock) {
         this.sides = sides;
         this.lights = lights;
         this.knots = knots;
@@ -55,9 +61,16 @@ public class CompareService {
     CompareView compare(String fromId, String toId) {
         ComparedStates.NamedState from = sides.side(fromId);
         ComparedStates.NamedState to = sides.side(toId);
-        return new CompareView(from.head(), to.head(), knots.newestEvent(), CompareView.DifferenceView.of(Differences.between(from.side(), to.side())),
-                from.record().scene().setId() == to.record().scene().setId(), to.record().set().plan(), standing(from.side(), to.side()),
-                lights.light(from.record(), from.side().state()), lights.light(to.record(), to.side().state()));
+        return new CompareView(
+                from.head(),
+                to.head(),
+                knots.newestEvent(),
+                CompareView.DifferenceView.of(Differences.between(from.side(), to.side())),
+                from.record().scene().setId() == to.record().scene().setId(),
+                to.record().set().plan(),
+                standing(from.side(), to.side()),
+                lights.light(from.record(), from.side().state()),
+                lights.light(to.record(), to.side().state()));
     }
 
     private static List<CompareView.Stood> standing(ComparedState from, ComparedState to) {
@@ -67,7 +80,8 @@ public class CompareService {
             CompareView.StoodAt is = spot(to, pair.to());
             if (was != null || is != null) {
                 Placement thing = pair.thing();
-                all.add(new CompareView.Stood(thing.name(), thing.kind(), thing.piece().widthM(), was, is));
+                all.add(new CompareView.Stood(
+                        thing.name(), thing.kind(), thing.piece().widthM(), was, is));
             }
         }
         return all;
@@ -77,8 +91,15 @@ public class CompareService {
         if (thing == null || !side.state().isOnSet(thing.key())) {
             return null;
         }
-        double bearing = side.state().aim(thing.key()).map(Aim::bearing).map(b -> b.degrees()).orElse(0.0);
-        return side.state().value(thing.key(), Place.class).map(p -> new CompareView.StoodAt(p.xM(), p.yM(), bearing)).orElse(null);
+        double bearing = side.state()
+                .aim(thing.key())
+                .map(Aim::bearing)
+                .map(b -> b.degrees())
+                .orElse(0.0);
+        return side.state()
+                .value(thing.key(), Place.class)
+                .map(p -> new CompareView.StoodAt(p.xM(), p.yM(), bearing))
+                .orElse(null);
     }
 
     @Transactional(readOnly = true)
@@ -87,15 +108,39 @@ public class CompareService {
         ComparedStates.NamedState to = sides.side(toId);
         JobTimes times = tempo(to);
         MoveList list = MoveList.between(from.side(), to.side(), times);
-        Map<String, MoveTickEntity> done = ticks.findByFromSideAndToSide(fromId, toId).stream().collect(Collectors.toMap(MoveTickEntity::moveKey, t -> t));
-        List<MovesView.Spent> spent = list.minutesByDepartment().entrySet().stream().map(e -> new MovesView.Spent(e.getKey(), e.getValue(),
-                list.moves().stream().filter(m -> m.department() == e.getKey()).mapToDouble(Move::minutes).sum())).toList();
-        return new MovesView(from.head(), to.head(), list.minutes(), spent, list.moves().stream().map(m -> step(m, done.get(m.key()))).toList(), view(times));
+        Map<String, MoveTickEntity> done = ticks.findByFromSideAndToSide(fromId, toId).stream()
+                .collect(Collectors.toMap(MoveTickEntity::moveKey, t -> t));
+        List<MovesView.Spent> spent = list.minutesByDepartment().entrySet().stream()
+                .map(e -> new MovesView.Spent(
+                        e.getKey(),
+                        e.getValue(),
+                        list.moves().stream()
+                                .filter(m -> m.department() == e.getKey())
+                                .mapToDouble(Move::minutes)
+                                .sum()))
+                .toList();
+        return new MovesView(
+                from.head(),
+                to.head(),
+                list.minutes(),
+                spent,
+                list.moves().stream().map(m -> step(m, done.get(m.key()))).toList(),
+                view(times));
     }
 
     private static MovesView.MoveStep step(Move move, @Nullable MoveTickEntity done) {
-        return new MovesView.MoveStep(move.key(), move.department(), move.job(), move.placement(), move.words(), move.minutes(), move.people(),
-                move.startMin(), move.cautions(), move.after(), done == null ? null : done.toTickedOff(said(move)));
+        return new MovesView.MoveStep(
+                move.key(),
+                move.department(),
+                move.job(),
+                move.placement(),
+                move.words(),
+                move.minutes(),
+                move.people(),
+                move.startMin(),
+                move.cautions(),
+                move.after(),
+                done == null ? null : done.toTickedOff(said(move)));
     }
 
     private static String said(Move move) {
@@ -106,9 +151,13 @@ public class CompareService {
     /** Ticks a move off; ticking it again says who did it last. */
     void tick(String fromId, String toId, String key, String author) {
         ComparedStates.NamedState to = sides.side(toId);
-        Move move = MoveList.between(sides.side(fromId).side(), to.side(), tempo(to)).moves().stream().filter(m -> m.key().equals(key)).findFirst()
-                .orElseThrow(() -> new Refusal("This move is not on the list any more: the record was changed. Look at the list again."));
-        ticks.save(ticks.findByFromSideAndToSideAndMoveKey(fromId, toId, key).orElseGet(() -> new MoveTickEntity(fromId, toId, key))
+        Move move = MoveList.between(sides.side(fromId).side(), to.side(), tempo(to)).moves().stream()
+                .filter(m -> m.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new Refusal(
+                        "This move is not on the list any more: the record was changed. Look at the list again."));
+        ticks.save(ticks.findByFromSideAndToSideAndMoveKey(fromId, toId, key)
+                .orElseGet(() -> new MoveTickEntity(fromId, toId, key))
                 .by(author, clock.instant(), said(move)));
     }
 
@@ -123,12 +172,18 @@ public class CompareService {
     }
 
     private JobTimes tempo(ComparedStates.NamedState side) {
-        return Optional.ofNullable(productions.tempo(side.record().scene().productionId())).map(t -> json.read(t, JobTimes.class)).orElse(JobTimes.USUAL);
+        return Optional.ofNullable(productions.tempo(side.record().scene().productionId()))
+                .map(t -> json.read(t, JobTimes.class))
+                .orElse(JobTimes.USUAL);
     }
 
     private static MovesView.JobTimesView view(JobTimes times) {
         return new MovesView.JobTimesView(
-                Arrays.stream(Job.values()).map(j -> new MovesView.JobTime(j, j.label(), times.minutes().get(j), j.usualMinutes())).toList(),
-                Arrays.stream(Department.values()).map(d -> new MovesView.Crew(d, times.people().get(d), d.usualPeople())).toList());
+                Arrays.stream(Job.values())
+                        .map(j -> new MovesView.JobTime(j, j.label(), times.of(j), j.usualMinutes()))
+                        .toList(),
+                Arrays.stream(Department.values())
+                        .map(d -> new MovesView.Crew(d, times.of(d), d.usualPeople()))
+                        .toList());
     }
 }

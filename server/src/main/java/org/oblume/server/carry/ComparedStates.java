@@ -2,19 +2,19 @@ package org.oblume.server.carry;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.moves.ComparedState;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.SavedLook.LookValue;
 import org.oblume.server.scene.SceneHeading;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Component;
 
@@ -38,14 +38,22 @@ public class ComparedStates {
     record NamedState(String id, String name, @Nullable Shot shot, StoredScene record, ComparedState side) {
 
         StateHead head() {
-            return new StateHead(id, name, shot == null ? "saved look" : shot.card().description(), shot == null ? null : shot.id(), record.scene().id(),
+            return new StateHead(
+                    id,
+                    name,
+                    shot == null ? "saved look" : shot.card().description(),
+                    shot == null ? null : shot.id(),
+                    record.scene().id(),
                     record.scene().heading());
         }
     }
 
-    /** @param id for asking again. @param shotId null for a look */
-    public record StateHead(String id, String name, String description, @Nullable Long shotId, long sceneId, SceneHeading scene) {
-    }
+    /**
+     * @param id for asking again
+     * @param shotId null for a look
+     */
+    public record StateHead(
+            String id, String name, String description, @Nullable Long shotId, long sceneId, SceneHeading scene) {}
 
     NamedState side(String id) {
         if (!id.matches("(shot|look)-\\d{1,18}")) {
@@ -62,21 +70,32 @@ public class ComparedStates {
     private NamedState shot(String id, long shotId) {
         Shot shot = shots.get(shotId);
         StoredScene record = records.withAncestors(shot);
-        return new NamedState(id, shot.card().slate(), shot, record, new ComparedState(record.record(), record.record().book().resolve(shot.card().slate())));
+        return new NamedState(
+                id,
+                shot.card().slate(),
+                shot,
+                record,
+                new ComparedState(
+                        record.record(),
+                        record.record().book().resolve(shot.card().slate())));
     }
 
     private NamedState look(String id, long lookId) {
-        LookEntity look = looks.findById(lookId).orElseThrow(() -> new NoSuchElementException("There is no such look any more."));
+        LookEntity look =
+                looks.findById(lookId).orElseThrow(() -> new NotFoundException("There is no such look any more."));
         StoredScene record = records.of(look.sceneId());
         String name = look.toCard().name();
         Attribution tie = new Attribution(null, null, look.author(), look.at(), 1);
         List<Knot> knots = Arrays.stream(json.read(look.values(), LookValue[].class))
-                .map(v -> new Knot(name, v.placement(), json.value(v.attribute(), v.value()), tie)).toList();
+                .map(v -> new Knot(name, v.placement(), json.value(v.attribute(), v.value()), tie))
+                .toList();
         return new NamedState(id, name, null, record, new ComparedState(record.record(), ShotState.of(name, knots)));
     }
 
     String values(ComparedState side) {
-        return json.write(side.state().placements().stream().flatMap(key -> side.state().knots(key).stream())
-                .map(k -> new LookValue(k.placement(), k.attribute(), json.tree(k.value()))).toList());
+        return json.write(side.state().placements().stream()
+                .flatMap(key -> side.state().knots(key).stream())
+                .map(k -> new LookValue(k.placement(), k.attribute(), json.tree(k.value())))
+                .toList());
     }
 }

@@ -18,20 +18,24 @@ class LookEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "scene_id")
     private long sceneId;
+
     private String name = "";
     /** JSON: a list of {@link SavedLook.LookValue}. */
     @Column(name = "held_values")
     private String values = "[]";
+
     private String author = "";
+
     @Column(name = "made_at")
     private Instant at = Instant.EPOCH;
+
     @Version
     private long version;
 
-    protected LookEntity() {
-    }
+    protected LookEntity() {}
 
     LookEntity(long sceneId, String name, String values, String author, Instant at) {
         this.sceneId = sceneId;

@@ -3,11 +3,11 @@ package org.oblume.server.carry;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.support.RecordJson;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.NotFoundException;
+import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,7 +31,9 @@ public class LookService {
 
     @Transactional(readOnly = true)
     List<BoardView.LookCard> cards(long sceneId) {
-        return looks.findBySceneIdOrderById(sceneId).stream().map(LookEntity::toCard).toList();
+        return looks.findBySceneIdOrderById(sceneId).stream()
+                .map(LookEntity::toCard)
+                .toList();
     }
 
     BoardView.LookCard save(String name, long shotId, String author) {
@@ -39,13 +41,16 @@ public class LookService {
         long sceneId = side.record().scene().id();
         String checked = Checks.text("The look's name", name, LONGEST_NAME);
         if (looks.existsBySceneIdAndNameIgnoreCase(sceneId, checked)) {
-            throw new Refusal("name", "The scene has a look called %s already: choose another name.".formatted(checked));
+            throw new Refusal(
+                    "name", "The scene has a look called %s already: choose another name.".formatted(checked));
         }
-        return looks.saveAndFlush(new LookEntity(sceneId, checked, sides.values(side.side()), author, clock.instant())).toCard();
+        return looks.saveAndFlush(new LookEntity(sceneId, checked, sides.values(side.side()), author, clock.instant()))
+                .toCard();
     }
 
     void delete(long id, long version) {
-        LookEntity look = looks.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such look any more."));
+        LookEntity look =
+                looks.findById(id).orElseThrow(() -> new NotFoundException("There is no such look any more."));
         if (look.toCard().version() != version) {
             throw new EditConflict("Someone changed this look since you opened it.", look.toCard());
         }
@@ -55,14 +60,23 @@ public class LookService {
     /** The looks of a scene with all that they hold, for a file. */
     @Transactional(readOnly = true)
     public List<SavedLook> saved(long sceneId) {
-        return looks.findBySceneIdOrderById(sceneId).stream().map(look -> new SavedLook(look.toCard().name(), look.author(), look.at(),
-                Arrays.asList(json.read(look.values(), SavedLook.LookValue[].class)))).toList();
+        return looks.findBySceneIdOrderById(sceneId).stream()
+                .map(look -> new SavedLook(
+                        look.toCard().name(),
+                        look.author(),
+                        look.at(),
+                        Arrays.asList(json.read(look.values(), SavedLook.LookValue[].class))))
+                .toList();
     }
 
     /** Keeps looks from a file, whose values were checked with their scene. */
     public void importAll(long sceneId, List<SavedLook> saved) {
-        saved.forEach(look -> looks.save(new LookEntity(sceneId, Checks.text("The look's name", look.name(), LONGEST_NAME), json.write(look.values()),
-                look.author(), look.at())));
+        saved.forEach(look -> looks.save(new LookEntity(
+                sceneId,
+                Checks.text("The look's name", look.name(), LONGEST_NAME),
+                json.write(look.values()),
+                look.author(),
+                look.at())));
         looks.flush();
     }
 }

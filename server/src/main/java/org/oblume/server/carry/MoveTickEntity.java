@@ -17,20 +17,24 @@ class MoveTickEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "from_side")
     private String fromSide = "";
+
     @Column(name = "to_side")
     private String toSide = "";
+
     @Column(name = "move_key")
     private String moveKey = "";
     /** As the move read when it was ticked off. */
     private String said = "";
+
     private String author = "";
+
     @Column(name = "ticked_at")
     private Instant at = Instant.EPOCH;
 
-    protected MoveTickEntity() {
-    }
+    protected MoveTickEntity() {}
 
     MoveTickEntity(String fromSide, String toSide, String moveKey) {
         this.fromSide = fromSide;

@@ -9,6 +9,5 @@ import org.oblume.core.plot.Attribute;
 public record SavedLook(String name, String author, Instant at, List<LookValue> values) {
 
     /** One value of a look. */
-    public record LookValue(String placement, Attribute attribute, JsonNode value) {
-    }
+    public record LookValue(String placement, Attribute attribute, JsonNode value) {}
 }

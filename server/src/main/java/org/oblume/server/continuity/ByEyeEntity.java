@@ -21,19 +21,23 @@ class ByEyeEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private long shotId;
+
     @Column(name = "run_id")
     private @Nullable Long runId;
+
     @Enumerated(EnumType.STRING)
     private Aspect aspect = Aspect.RATIO;
+
     private String reason = "";
     private String author = "";
+
     @Column(name = "said_at")
     private Instant at = Instant.EPOCH;
 
-    protected ByEyeEntity() {
-    }
+    protected ByEyeEntity() {}
 
     ByEyeEntity(long shotId, @Nullable Long runId, Aspect aspect, Waiver said, Instant at) {
         this.shotId = shotId;
@@ -48,7 +52,8 @@ class ByEyeEntity {
         return shotId;
     }
 
-    @Nullable Long runId() {
+    @Nullable
+    Long runId() {
         return runId;
     }
 

@@ -30,14 +30,11 @@ class MatchController {
         this.match = match;
     }
 
-    record AssessmentSettings(long referenceShotId, RatioConvention school, SignalCurve curve) {
-    }
+    record AssessmentSettings(long referenceShotId, RatioConvention school, SignalCurve curve) {}
 
-    record ShotTolerances(TolerancePreset closeness, Map<Aspect, Double> own) {
-    }
+    record ShotTolerances(TolerancePreset closeness, Map<Aspect, Double> own) {}
 
-    record ByEye(String reason) {
-    }
+    record ByEye(String reason) {}
 
     @GetMapping("/scenes/{sceneId}/match")
     MatchView report(@PathVariable long sceneId) {
@@ -45,24 +42,38 @@ class MatchController {
     }
 
     @PutMapping("/scenes/{sceneId}/match")
-    MatchView judgeBy(@PathVariable long sceneId, @RequestBody AssessmentSettings by, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+    MatchView judgeBy(
+            @PathVariable long sceneId,
+            @RequestBody AssessmentSettings by,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         match.judgeBy(sceneId, by.referenceShotId(), by.school(), by.curve(), IfMatch.version(ifMatch));
         return match.scene(sceneId);
     }
 
     @PutMapping("/shots/{shotId}/match")
-    MatchView judge(@PathVariable long shotId, @RequestBody ShotTolerances shot, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+    MatchView judge(
+            @PathVariable long shotId,
+            @RequestBody ShotTolerances shot,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return match.scene(match.judge(shotId, shot.closeness(), shot.own(), IfMatch.version(ifMatch)));
     }
 
     /** @param run a rebuild of the shot that is meant, or none for the shot itself */
     @PutMapping("/shots/{shotId}/by-eye/{aspect}")
-    MatchView sayByEye(@PathVariable long shotId, @PathVariable Aspect aspect, @RequestParam(required = false) @Nullable Long run, @RequestBody ByEye said, Principal person) {
+    MatchView sayByEye(
+            @PathVariable long shotId,
+            @PathVariable Aspect aspect,
+            @RequestParam(required = false) @Nullable Long run,
+            @RequestBody ByEye said,
+            Principal person) {
         return match.scene(match.sayByEye(shotId, run, aspect, said.reason(), person.getName()));
     }
 
     @DeleteMapping("/shots/{shotId}/by-eye/{aspect}")
-    MatchView takeBack(@PathVariable long shotId, @PathVariable Aspect aspect, @RequestParam(required = false) @Nullable Long run) {
+    MatchView takeBack(
+            @PathVariable long shotId,
+            @PathVariable Aspect aspect,
+            @RequestParam(required = false) @Nullable Long run) {
         return match.scene(match.takeBackByEye(shotId, run, aspect));
     }
 

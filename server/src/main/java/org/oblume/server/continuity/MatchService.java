@@ -15,21 +15,21 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Figures;
 import org.oblume.core.continuity.Figures.Figure;
-import org.oblume.core.continuity.ShotAssessment;
 import org.oblume.core.continuity.Match;
-import org.oblume.core.continuity.Remedy;
 import org.oblume.core.continuity.RatioConvention;
+import org.oblume.core.continuity.Remedy;
+import org.oblume.core.continuity.ShotAssessment;
 import org.oblume.core.continuity.Waiver;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.SoloCheck;
-import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Bearing;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.metering.MeterService;
@@ -37,12 +37,12 @@ import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
 import org.oblume.server.rebuild.RebuildSheets;
 import org.oblume.server.rebuild.RunHead;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
-import org.oblume.server.support.RecordJson;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -63,8 +63,18 @@ public class MatchService {
     private final RecordJson json;
     private final Clock clock;
 
-    MatchService(StoredScenes records, ShotService shots, RebuildService rebuild, RebuildSheets sheets, MeterService meter, KitService kit, SceneMatchRepository scenes,
-            ShotMatchRepository closeness, ByEyeRepository byEye, RecordJson json, Clock clock) {
+    MatchService(
+            StoredScenes records,
+            ShotService shots,
+            RebuildService rebuild,
+            RebuildSheets sheets,
+            MeterService meter,
+            KitService kit,
+            SceneMatchRepository scenes,
+            ShotMatchRepository closeness,
+            ByEyeRepository byEye,
+            RecordJson json,
+            Clock clock) {
         this.records = records;
         this.shots = shots;
         this.rebuild = rebuild;
@@ -79,12 +89,10 @@ public class MatchService {
     }
 
     /** One set of tolerances as JSON: only those that were set for the shot alone. */
-    private record Own(@Nullable Map<Aspect, Double> of) {
-    }
+    private record Own(@Nullable Map<Aspect, Double> of) {}
 
     /** What is judged: a shot, or a rebuild of it, with its state of the light. */
-    private record Subject(Shot shot, @Nullable RunHead run, ShotAssessment judging) {
-    }
+    private record Subject(Shot shot, @Nullable RunHead run, ShotAssessment judging) {}
 
     @Transactional(readOnly = true)
     public MatchView scene(long sceneId) {
@@ -94,56 +102,134 @@ public class MatchService {
         if (ids.isEmpty()) {
             throw new Refusal("The scene has no shots yet: there is nothing to compare.");
         }
-        Shot reference = record.shots().stream().filter(s -> Objects.equals(s.id(), by.referenceShotId())).findFirst().orElse(record.shots().get(0));
+        Shot reference = record.shots().stream()
+                .filter(s -> Objects.equals(s.id(), by.referenceShotId()))
+                .findFirst()
+                .orElse(record.shots().get(0));
         Map<String, Calibration> calibrations = meter.calibrations(record);
         Map<String, ShotState> states = record.record().book().resolveAll();
         Map<Long, List<Reading>> readings = meter.ofShots(ids);
-        Map<Long, ShotAssessment> judgings = record.shots().stream().collect(Collectors.toMap(Shot::id, shot -> judging(record.record(),
-                Objects.requireNonNull(states.get(shot.card().slate())), calibrations, readings.getOrDefault(shot.id(), List.of()), by)));
+        Map<Long, ShotAssessment> judgings = record.shots().stream()
+                .collect(Collectors.toMap(
+                        Shot::id,
+                        shot -> judging(
+                                record.record(),
+                                Objects.requireNonNull(states.get(shot.card().slate())),
+                                calibrations,
+                                readings.getOrDefault(shot.id(), List.of()),
+                                by)));
         Figures recorded = Objects.requireNonNull(judgings.get(reference.id())).figures();
-        Map<Long, ShotMatchEntity> close = closeness.findAllById(ids).stream().collect(Collectors.toMap(ShotMatchEntity::shotId, c -> c));
+        Map<Long, ShotMatchEntity> close =
+                closeness.findAllById(ids).stream().collect(Collectors.toMap(ShotMatchEntity::shotId, c -> c));
         List<ByEyeEntity> said = byEye.findByShotIdInOrderById(ids);
-        List<MatchView.ShotVerdict> judged = record.shots().stream().map(shot -> {
-            Subject now = new Subject(shot, null, Objects.requireNonNull(judgings.get(shot.id())));
-            return assessed(now, recorded, close.get(shot.id()), waivers(now, said), shot.id() == reference.id());
-        }).toList();
-        List<MatchView.ShotVerdict> runs = rebuild.ofShots(ids).stream().map(rebuild::built).map(run -> verdict(run, rebuilt(run, by), by, said)).toList();
-        return new MatchView(sceneId, record.scene().heading(), by.version(), by.school(), by.school().label(), by.curve(), reference.id(), reference.card().slate(),
-                summary(judged, reference), judged, runs);
+        List<MatchView.ShotVerdict> judged = record.shots().stream()
+                .map(shot -> {
+                    Subject now = new Subject(shot, null, Objects.requireNonNull(judgings.get(shot.id())));
+                    return assessed(
+                            now, recorded, close.get(shot.id()), waivers(now, said), shot.id() == reference.id());
+                })
+                .toList();
+        List<MatchView.ShotVerdict> runs = rebuild.ofShots(ids).stream()
+                .map(rebuild::built)
+                .map(run -> verdict(run, rebuilt(run, by), by, said))
+                .toList();
+        return new MatchView(
+                sceneId,
+                record.scene().heading(),
+                by.version(),
+                by.school(),
+                by.school().label(),
+                by.curve(),
+                reference.id(),
+                reference.card().slate(),
+                summary(judged, reference),
+                judged,
+                runs);
     }
 
-    private static ShotAssessment judging(SceneRecord scene, ShotState state, Map<String, Calibration> calibrations, List<Reading> readings, SceneMatchEntity by) {
-        return new ShotAssessment(scene, state, ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), calibrations), readings, by.school(), by.curve());
+    private static ShotAssessment judging(
+            SceneRecord scene,
+            ShotState state,
+            Map<String, Calibration> calibrations,
+            List<Reading> readings,
+            SceneMatchEntity by) {
+        return new ShotAssessment(
+                scene,
+                state,
+                ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), calibrations),
+                readings,
+                by.school(),
+                by.curve());
     }
 
     /** A rebuild as it stands and was read. */
     private ShotAssessment rebuilt(BuiltRun run, SceneMatchEntity by) {
-        return judging(run.built().scene(), run.built().state(), run.built().calibrations(meter.calibrations(run.record())), meter.ofRun(run.head().id()), by);
+        return judging(
+                run.built().scene(),
+                run.built().state(),
+                run.built().calibrations(meter.calibrations(run.record())),
+                meter.ofRun(run.head().id()),
+                by);
     }
 
     private static String summary(List<MatchView.ShotVerdict> judged, Shot reference) {
-        List<MatchView.ShotVerdict> others = judged.stream().filter(j -> j.shotId() != reference.id()).toList();
+        List<MatchView.ShotVerdict> others =
+                judged.stream().filter(j -> j.shotId() != reference.id()).toList();
         long hold = others.stream().filter(MatchView.ShotVerdict::holds).count();
-        String off = others.stream().filter(j -> !j.holds()).map(MatchView.ShotVerdict::slate).collect(Collectors.joining(", "));
-        long quiet = judged.stream().flatMap(j -> j.lines().stream()).filter(l -> l.verdict() == Match.Verdict.WAIVED).count();
-        return (others.isEmpty() ? "There is no other shot to compare yet." : off.isEmpty() ? "All %d shots hold.".formatted(hold)
-                : "%d of %d hold. To do: %s.".formatted(hold, others.size(), off))
-                + (quiet == 0 ? "" : quiet == 1 ? " One difference is explained." : " %d differences are explained.".formatted(quiet));
+        String off = others.stream()
+                .filter(j -> !j.holds())
+                .map(MatchView.ShotVerdict::slate)
+                .collect(Collectors.joining(", "));
+        long quiet = judged.stream()
+                .flatMap(j -> j.lines().stream())
+                .filter(l -> l.verdict() == Match.Verdict.WAIVED)
+                .count();
+        return (others.isEmpty()
+                        ? "There is no other shot to compare yet."
+                        : off.isEmpty()
+                                ? "All %d shots hold.".formatted(hold)
+                                : "%d of %d hold. To do: %s.".formatted(hold, others.size(), off))
+                + (quiet == 0
+                        ? ""
+                        : quiet == 1
+                                ? " One difference is explained."
+                                : " %d differences are explained.".formatted(quiet));
     }
 
     /** @param kept how close it has to come, or null while nobody said */
-    private MatchView.ShotVerdict assessed(Subject subject, Figures recorded, @Nullable ShotMatchEntity kept, Map<Aspect, Waiver> stilled, boolean isReference) {
+    private MatchView.ShotVerdict assessed(
+            Subject subject,
+            Figures recorded,
+            @Nullable ShotMatchEntity kept,
+            Map<Aspect, Waiver> stilled,
+            boolean isReference) {
         Shot shot = subject.shot;
         ShotAssessment now = subject.judging;
         ShotMatchEntity close = kept == null ? new ShotMatchEntity(shot.id()) : kept;
         Map<Aspect, Double> own = own(close);
         Figures figures = now.figures();
         Match match = Match.of(recorded, figures, close.closeness().usual().with(own), stilled);
-        List<@Nullable String> cards = now.greyCards(figures).stream().map(c -> c == null ? null : c.hex()).collect(Collectors.toCollection(ArrayList::new));
+        List<@Nullable String> cards = now.greyCards(figures).stream()
+                .map(c -> c == null ? null : c.hex())
+                .collect(Collectors.toCollection(ArrayList::new));
         Figure side = figures.of().get(Aspect.KEY_SIDE);
-        return new MatchView.ShotVerdict(shot.id(), subject.run, shot.card().slate(), shot.card().description(), shot.card().stage(), now.mark().map(Placement::name).orElse(null),
-                close.closeness(), own, close.version(), figures.anyMetered(), cards, side == null ? null : side.value(), now.facing().map(Bearing::degrees).orElse(null),
-                now.cameraFrom().map(Bearing::degrees).orElse(null), match.holds(), title(match, isReference, close.closeness(), figures),
+        return new MatchView.ShotVerdict(
+                shot.id(),
+                subject.run,
+                shot.card().slate(),
+                shot.card().description(),
+                shot.card().stage(),
+                now.mark().map(Placement::name).orElse(null),
+                close.closeness(),
+                own,
+                close.version(),
+                figures.anyMetered(),
+                cards,
+                side == null ? null : side.value(),
+                now.facing().map(Bearing::degrees).orElse(null),
+                now.cameraFrom().map(Bearing::degrees).orElse(null),
+                match.holds(),
+                title(match, isReference, close.closeness(), figures),
                 match.lines().stream().map(l -> line(l, now)).toList());
     }
 
@@ -154,14 +240,30 @@ public class MatchService {
 
     private static MatchView.VerdictLine line(Match.Line line, ShotAssessment now) {
         Aspect aspect = line.aspect();
-        Phrase remedy = line.verdict() == Match.Verdict.OUT ? now.mark().flatMap(m -> Remedy.of(line, now.light(), now.state(), m.key(), now.school())).orElse(null) : null;
-        return new MatchView.VerdictLine(aspect, aspect.label(), figure(aspect, line.recorded()), figure(aspect, line.now()), line.difference(),
-                line.difference() == null ? null : aspect.printDifference(line.difference()), line.tolerance(), aspect.printTolerance(line.tolerance()), line.verdict(), line.waiver(),
-                line.say(), remedy);
+        Phrase remedy = line.verdict() == Match.Verdict.OUT
+                ? now.mark()
+                        .flatMap(m -> Remedy.of(line, now.light(), now.state(), m.key(), now.school()))
+                        .orElse(null)
+                : null;
+        return new MatchView.VerdictLine(
+                aspect,
+                aspect.label(),
+                figure(aspect, line.recorded()),
+                figure(aspect, line.now()),
+                line.difference(),
+                line.difference() == null ? null : aspect.printDifference(line.difference()),
+                line.tolerance(),
+                aspect.printTolerance(line.tolerance()),
+                line.verdict(),
+                line.waiver(),
+                line.say(),
+                remedy);
     }
 
     private static MatchView.@Nullable FigureView figure(Aspect aspect, @Nullable Figure figure) {
-        return figure == null ? null : new MatchView.FigureView(figure.value(), aspect.print(figure.value()), figure.metered());
+        return figure == null
+                ? null
+                : new MatchView.FigureView(figure.value(), aspect.print(figure.value()), figure.metered());
     }
 
     private static String title(Match match, boolean isReference, TolerancePreset close, Figures figures) {
@@ -177,50 +279,106 @@ public class MatchService {
     /** What stills lines of a shot: a cheat, and what somebody said by eye. */
     private static Map<Aspect, Waiver> waivers(Subject now, List<ByEyeEntity> said) {
         Map<Aspect, Waiver> all = now.run == null ? now.judging.cheats() : new EnumMap<>(Aspect.class);
-        said.stream().filter(b -> b.shotId() == now.shot.id() && Objects.equals(b.runId(), now.run == null ? null : now.run.id())).forEach(b -> all.put(b.aspect(), b.waiver()));
+        said.stream()
+                .filter(b ->
+                        b.shotId() == now.shot.id() && Objects.equals(b.runId(), now.run == null ? null : now.run.id()))
+                .forEach(b -> all.put(b.aspect(), b.waiver()));
         return all;
     }
 
     /** A rebuild, judged against what was recorded of its shot: as metered then where it was, else as predicted. */
-    private MatchView.ShotVerdict verdict(BuiltRun run, ShotAssessment now, SceneMatchEntity by, List<ByEyeEntity> said) {
+    private MatchView.ShotVerdict verdict(
+            BuiltRun run, ShotAssessment now, SceneMatchEntity by, List<ByEyeEntity> said) {
         SceneRecord record = run.record().record();
-        Figures recorded = judging(record, record.book().resolve(run.shot().card().slate()), meter.calibrations(run.record()), meter.ofShot(run.shot().id()), by).figures();
+        Figures recorded = judging(
+                        record,
+                        record.book().resolve(run.shot().card().slate()),
+                        meter.calibrations(run.record()),
+                        meter.ofShot(run.shot().id()),
+                        by)
+                .figures();
         Subject subject = new Subject(run.shot(), run.head(), now);
-        return assessed(subject, recorded.on(run.fit()), closeness.findById(run.shot().id()).orElse(null), waivers(subject, said), false);
+        return assessed(
+                subject,
+                recorded.on(run.fit()),
+                closeness.findById(run.shot().id()).orElse(null),
+                waivers(subject, said),
+                false);
     }
 
     @Transactional(readOnly = true)
     public MatchView.VerdictView verdict(long runId) {
         BuiltRun run = rebuild.built(runId);
-        return rebuild.signedPage(runId).map(page -> json.read(page, MatchView.VerdictView.class).signed(run.head())).orElseGet(() -> verdict(run));
+        return rebuild.signedPage(runId)
+                .map(page -> json.read(page, MatchView.VerdictView.class).signed(run.head()))
+                .orElseGet(() -> verdict(run));
     }
 
     private MatchView.VerdictView verdict(BuiltRun run) {
         SceneMatchEntity by = settings(run.record().scene().id());
         ShotAssessment now = rebuilt(run, by);
-        MatchView.ShotVerdict match = verdict(run, now, by, byEye.findByShotIdInOrderById(List.of(run.shot().id())));
+        MatchView.ShotVerdict match = verdict(
+                run, now, by, byEye.findByShotIdInOrderById(List.of(run.shot().id())));
         List<ShotAssessment.Head> heads = now.heads(match.closeness().usual().with(match.own()), kit.stock());
         SceneRecord built = run.built().scene();
-        List<MatchView.DeviationLine> otherwise = run.instead().stream().map(i -> new MatchView.DeviationLine(built.placement(i.placement()).name(),
-                Stream.concat(Stream.ofNullable(i.piece()).map(p -> Phrase.of(p.what())), i.values().stream().map(v -> ChangePhrases.say(built, v))).toList(), i.why())).toList();
+        List<MatchView.DeviationLine> otherwise = run.instead().stream()
+                .map(i -> new MatchView.DeviationLine(
+                        built.placement(i.placement()).name(),
+                        Stream.concat(
+                                        Stream.ofNullable(i.piece()).map(p -> Phrase.of(p.what())),
+                                        i.values().stream().map(v -> ChangePhrases.say(built, v)))
+                                .toList(),
+                        i.why()))
+                .toList();
         RebuildSheets.Progress progress = sheets.progress(run);
-        return new MatchView.VerdictView(run.record().scene().id(), run.record().scene().heading(), match, run.head(), heads.stream().map(MatchService::head).toList(), otherwise,
-                progress.steps(), progress.done(), now.toRead(heads));
+        return new MatchView.VerdictView(
+                run.record().scene().id(),
+                run.record().scene().heading(),
+                match,
+                run.head(),
+                heads.stream().map(MatchService::head).toList(),
+                otherwise,
+                progress.steps(),
+                progress.done(),
+                now.toRead(heads));
     }
 
     private static MatchView.HeadLine head(ShotAssessment.Head head) {
         SoloCheck check = head.check();
-        return new MatchView.HeadLine(head.light().key(), head.light().name(), check == null || check.calibration() == null ? null : Double.valueOf(check.calibration().stops().value()),
-                check == null ? null : check.mired(), check == null ? null : check.duv(), head.verdict(),
-                check == null || head.verdict() != Match.Verdict.OUT ? List.of() : check.likely().stream().map(FaultHypothesis::words).limit(2).toList());
+        return new MatchView.HeadLine(
+                head.light().key(),
+                head.light().name(),
+                check == null || check.calibration() == null
+                        ? null
+                        : Double.valueOf(check.calibration().stops().value()),
+                check == null ? null : check.mired(),
+                check == null ? null : check.duv(),
+                head.verdict(),
+                check == null || head.verdict() != Match.Verdict.OUT
+                        ? List.of()
+                        : check.likely().stream()
+                                .map(FaultHypothesis::words)
+                                .limit(2)
+                                .toList());
     }
 
     /** Signs a rebuild with its verdict as it is, which closes it. */
     MatchView.VerdictView sign(long runId, String author) {
         MatchView.VerdictView verdict = verdict(runId);
-        List<String> off = verdict.heads().stream().filter(h -> h.verdict() == Match.Verdict.OUT).map(MatchView.HeadLine::name).toList();
-        rebuild.sign(runId, author, "%s%s %d of %d steps.".formatted(verdict.match().title(), off.isEmpty() ? "" : " Off alone: %s.".formatted(String.join(", ", off)),
-                verdict.done(), verdict.steps()), json.write(verdict));
+        List<String> off = verdict.heads().stream()
+                .filter(h -> h.verdict() == Match.Verdict.OUT)
+                .map(MatchView.HeadLine::name)
+                .toList();
+        rebuild.sign(
+                runId,
+                author,
+                "%s%s %d of %d steps."
+                        .formatted(
+                                verdict.match().title(),
+                                off.isEmpty() ? "" : " Off alone: %s.".formatted(String.join(", ", off)),
+                                verdict.done(),
+                                verdict.steps()),
+                json.write(verdict));
         return verdict(runId);
     }
 
@@ -235,7 +393,8 @@ public class MatchService {
         }
         SceneMatchEntity by = settings(sceneId);
         if (by.version() != version) {
-            throw new EditConflict("Someone changed what this scene is judged by since you opened it. Look again.", by.version());
+            throw new EditConflict(
+                    "Someone changed what this scene is judged by since you opened it. Look again.", by.version());
         }
         scenes.saveAndFlush(by.fill(referenceShotId, school, curve));
     }
@@ -245,17 +404,25 @@ public class MatchService {
         Shot shot = shots.get(shotId);
         ShotMatchEntity entity = closeness.findById(shotId).orElseGet(() -> new ShotMatchEntity(shotId));
         if (entity.version() != version) {
-            throw new EditConflict("Someone changed the tolerances of %s since you opened them. Look again.".formatted(shot.card().slate()), entity.version());
+            throw new EditConflict(
+                    "Someone changed the tolerances of %s since you opened them. Look again."
+                            .formatted(shot.card().slate()),
+                    entity.version());
         }
         close.usual().with(own);
         closeness.saveAndFlush(entity.fill(close, json.write(new Own(own))));
         return shot.sceneId();
     }
 
-    /** Says that a line is right by eye, in the place of what was said before. @return the scene */
+    /**
+     * Says that a line is right by eye, in the place of what was said before.
+     *
+     * @return the scene
+     */
     long sayByEye(long shotId, @Nullable Long runId, Aspect aspect, String reason, String author) {
         takeBackByEye(shotId, runId, aspect);
-        byEye.save(new ByEyeEntity(shotId, runId, aspect, new Waiver(Waiver.Cause.BY_EYE, reason, author), clock.instant()));
+        byEye.save(new ByEyeEntity(
+                shotId, runId, aspect, new Waiver(Waiver.Cause.BY_EYE, reason, author), clock.instant()));
         return shots.get(shotId).sceneId();
     }
 

@@ -22,8 +22,18 @@ import org.oblume.server.scene.SceneHeading;
  * @param runs rebuilds, the oldest first, each judged against what was recorded of its shot
  * @param summary in a sentence
  */
-public record MatchView(long sceneId, SceneHeading scene, long version, RatioConvention school, String schoolLabel, SignalCurve curve, long referenceId, String reference, String summary,
-        List<ShotVerdict> shots, List<ShotVerdict> runs) {
+public record MatchView(
+        long sceneId,
+        SceneHeading scene,
+        long version,
+        RatioConvention school,
+        String schoolLabel,
+        SignalCurve curve,
+        long referenceId,
+        String reference,
+        String summary,
+        List<ShotVerdict> shots,
+        List<ShotVerdict> runs) {
 
     /**
      * A shot, or a rebuild of one, with its verdict.
@@ -40,14 +50,30 @@ public record MatchView(long sceneId, SceneHeading scene, long version, RatioCon
      * @param cameraFromDeg bearing of the camera from the mark
      * @param title the verdict in a few words
      */
-    public record ShotVerdict(long shotId, @Nullable RunHead run, String slate, String description, ShotStage stage, @Nullable String mark, TolerancePreset closeness, Map<Aspect, Double> own,
-            long version, boolean metered, List<@Nullable String> swatches, @Nullable Double keyFromDeg, @Nullable Double facingDeg, @Nullable Double cameraFromDeg, boolean holds,
-            String title, List<VerdictLine> lines) {
-    }
+    public record ShotVerdict(
+            long shotId,
+            @Nullable RunHead run,
+            String slate,
+            String description,
+            ShotStage stage,
+            @Nullable String mark,
+            TolerancePreset closeness,
+            Map<Aspect, Double> own,
+            long version,
+            boolean metered,
+            List<@Nullable String> swatches,
+            @Nullable Double keyFromDeg,
+            @Nullable Double facingDeg,
+            @Nullable Double cameraFromDeg,
+            boolean holds,
+            String title,
+            List<VerdictLine> lines) {}
 
-    /** @param said with its unit behind a space. @param metered whether it was read, not predicted */
-    public record FigureView(double value, String said, boolean metered) {
-    }
+    /**
+     * @param said with its unit behind a space
+     * @param metered whether it was read, not predicted
+     */
+    public record FigureView(double value, String said, boolean metered) {}
 
     /**
      * @param differenceSaid with its sign, null when a figure is not known
@@ -55,9 +81,19 @@ public record MatchView(long sceneId, SceneHeading scene, long version, RatioCon
      * @param say what is off, or null
      * @param remedy what to do about it, or null
      */
-    public record VerdictLine(Aspect aspect, String label, @Nullable FigureView recorded, @Nullable FigureView now, @Nullable Double difference, @Nullable String differenceSaid,
-            double tolerance, String toleranceSaid, Match.Verdict verdict, @Nullable Waiver waiver, @Nullable String say, @Nullable Phrase remedy) {
-    }
+    public record VerdictLine(
+            Aspect aspect,
+            String label,
+            @Nullable FigureView recorded,
+            @Nullable FigureView now,
+            @Nullable Double difference,
+            @Nullable String differenceSaid,
+            double tolerance,
+            String toleranceSaid,
+            Match.Verdict verdict,
+            @Nullable Waiver waiver,
+            @Nullable String say,
+            @Nullable Phrase remedy) {}
 
     /**
      * The verdict on a rebuild.
@@ -69,7 +105,16 @@ public record MatchView(long sceneId, SceneHeading scene, long version, RatioCon
      * @param done of them ticked
      * @param toTake what is still to be read, in words
      */
-    public record VerdictView(long sceneId, SceneHeading scene, ShotVerdict match, RunHead run, List<HeadLine> heads, List<DeviationLine> otherwise, int steps, int done, List<String> toTake) {
+    public record VerdictView(
+            long sceneId,
+            SceneHeading scene,
+            ShotVerdict match,
+            RunHead run,
+            List<HeadLine> heads,
+            List<DeviationLine> otherwise,
+            int steps,
+            int done,
+            List<String> toTake) {
 
         /** This page as it was signed. */
         VerdictView signed(RunHead now) {
@@ -77,10 +122,18 @@ public record MatchView(long sceneId, SceneHeading scene, long version, RatioCon
         }
     }
 
-    /** @param kStops read less predicted, null while it was not read. @param likely what explains it */
-    public record HeadLine(String key, String name, @Nullable Double kStops, @Nullable Double mired, @Nullable Double duv, Match.Verdict verdict, List<String> likely) {
-    }
+    /**
+     * @param kStops read less predicted, null while it was not read
+     * @param likely what explains it
+     */
+    public record HeadLine(
+            String key,
+            String name,
+            @Nullable Double kStops,
+            @Nullable Double mired,
+            @Nullable Double duv,
+            Match.Verdict verdict,
+            List<String> likely) {}
 
-    public record DeviationLine(String name, List<Phrase> now, String why) {
-    }
+    public record DeviationLine(String name, List<Phrase> now, String why) {}
 }

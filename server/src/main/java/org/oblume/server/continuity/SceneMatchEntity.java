@@ -19,17 +19,20 @@ class SceneMatchEntity {
     @Id
     @Column(name = "scene_id")
     private long sceneId;
+
     @Column(name = "reference_shot_id")
     private @Nullable Long referenceShotId;
+
     @Enumerated(EnumType.STRING)
     private RatioConvention school = RatioConvention.LIT_TO_SHADOW;
+
     @Enumerated(EnumType.STRING)
     private SignalCurve curve = SignalCurve.BT709;
+
     @Version
     private @Nullable Long version;
 
-    protected SceneMatchEntity() {
-    }
+    protected SceneMatchEntity() {}
 
     SceneMatchEntity(long sceneId) {
         this.sceneId = sceneId;
@@ -42,7 +45,8 @@ class SceneMatchEntity {
         return this;
     }
 
-    @Nullable Long referenceShotId() {
+    @Nullable
+    Long referenceShotId() {
         return referenceShotId;
     }
 

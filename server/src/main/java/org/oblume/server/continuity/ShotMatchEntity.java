@@ -17,16 +17,18 @@ class ShotMatchEntity {
     @Id
     @Column(name = "shot_id")
     private long shotId;
+
     @Enumerated(EnumType.STRING)
     @Column(name = "aim")
     private TolerancePreset closeness = TolerancePreset.HOLD;
+
     @Column(name = "own_tolerances")
     private String own = "{}";
+
     @Version
     private @Nullable Long version;
 
-    protected ShotMatchEntity() {
-    }
+    protected ShotMatchEntity() {}
 
     ShotMatchEntity(long shotId) {
         this.shotId = shotId;

@@ -2,5 +2,4 @@ package org.oblume.server.continuity;
 
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface ShotMatchRepository extends JpaRepository<ShotMatchEntity, Long> {
-}
+interface ShotMatchRepository extends JpaRepository<ShotMatchEntity, Long> {}

@@ -4,7 +4,8 @@ import org.oblume.core.continuity.Tolerances;
 
 /** The two ways in which good crews go in closer. */
 public enum TolerancePreset {
-    HOLD(Tolerances.HOLD), SWEETEN(Tolerances.SWEETEN);
+    HOLD(Tolerances.HOLD),
+    SWEETEN(Tolerances.SWEETEN);
 
     private final Tolerances usual;
 

@@ -19,7 +19,9 @@ class ChangeNotifier extends OncePerRequestFilter {
 
     /** Request header with the name of the device that calls. */
     static final String DEVICE = "Oblume-Device";
-    private static final Set<String> ONLY_ASK = Set.of("light", "say", "arrange", "paces", "underlay", "beam", "fit", "tapes", "read", "agree", "plan");
+
+    private static final Set<String> ONLY_ASK =
+            Set.of("light", "say", "arrange", "paces", "underlay", "beam", "fit", "tapes", "read", "agree", "plan");
     private final EventStreams hub;
 
     ChangeNotifier(EventStreams hub) {
@@ -30,12 +32,16 @@ class ChangeNotifier extends OncePerRequestFilter {
     protected boolean shouldNotFilter(HttpServletRequest request) {
         String path = request.getRequestURI();
         boolean read = HttpMethod.GET.matches(request.getMethod()) || HttpMethod.HEAD.matches(request.getMethod());
-        boolean ours = path.startsWith("/api/") && !path.startsWith("/api/bench/") && !path.startsWith("/api/live/") && !path.startsWith("/api/session");
+        boolean ours = path.startsWith("/api/")
+                && !path.startsWith("/api/bench/")
+                && !path.startsWith("/api/live/")
+                && !path.startsWith("/api/session");
         return read || !ours || ONLY_ASK.contains(path.substring(path.lastIndexOf('/') + 1));
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         chain.doFilter(request, response);
         Principal person = request.getUserPrincipal();
         if (response.getStatus() < HttpServletResponse.SC_BAD_REQUEST && person != null) {

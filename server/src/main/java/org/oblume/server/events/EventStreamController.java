@@ -27,12 +27,12 @@ class EventStreamController {
     }
 
     /** @param shotId null for no shot */
-    record Viewing(@Nullable Long shotId) {
-    }
+    record Viewing(@Nullable Long shotId) {}
 
     /** @param device a name that the device made up for itself; its edits bear it too */
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter live(@RequestParam String device, @RequestParam(required = false) @Nullable Long shot, Principal person) {
+    SseEmitter live(
+            @RequestParam String device, @RequestParam(required = false) @Nullable Long shot, Principal person) {
         return hub.open(device, person.getName(), shot);
     }
 

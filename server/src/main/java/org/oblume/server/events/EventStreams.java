@@ -23,7 +23,8 @@ class EventStreams {
     private static final int BEAT_SECONDS = 10;
     private final Map<String, Listener> listeners = new ConcurrentHashMap<>();
     private final ExecutorService sending = Executors.newSingleThreadExecutor(task -> thread(task, "live"));
-    private final ScheduledExecutorService beating = Executors.newSingleThreadScheduledExecutor(task -> thread(task, "live beat"));
+    private final ScheduledExecutorService beating =
+            Executors.newSingleThreadScheduledExecutor(task -> thread(task, "live beat"));
 
     private record Listener(String person, @Nullable Long shotId, SseEmitter stream) {
 
@@ -32,22 +33,33 @@ class EventStreams {
         }
     }
 
-    /** Someone who has Oblume open. @param shotId what that person looks at, or null */
-    record Present(String person, String device, @Nullable Long shotId) {
-    }
+    /**
+     * Someone who has Oblume open.
+     *
+     * @param shotId what that person looks at, or null
+     */
+    record Present(String person, String device, @Nullable Long shotId) {}
 
-    record Presence(List<Present> present) {
-    }
+    record Presence(List<Present> present) {}
 
-    /** A call that changed something. @param device that made it */
-    record ChangedPath(String path, String person, String device) {
-    }
+    /**
+     * A call that changed something.
+     *
+     * @param device that made it
+     */
+    record ChangedPath(String path, String person, String device) {}
 
     EventStreams(TeamService team) {
-        beating.scheduleWithFixedDelay(() -> {
-            listeners.values().stream().filter(l -> !team.hasPermission(l.person(), Permission.READ)).forEach(l -> l.stream().complete());
-            send("beat", Map.of());
-        }, BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
+        var unused = beating.scheduleWithFixedDelay(
+                () -> {
+                    listeners.values().stream()
+                            .filter(l -> !team.hasPermission(l.person(), Permission.READ))
+                            .forEach(l -> l.stream().complete());
+                    send("beat", Map.of());
+                },
+                BEAT_SECONDS,
+                BEAT_SECONDS,
+                TimeUnit.SECONDS);
     }
 
     SseEmitter open(String device, String person, @Nullable Long shotId) {
@@ -79,7 +91,12 @@ class EventStreams {
     }
 
     private void sayWhoIsHere() {
-        send("presence", new Presence(listeners.entrySet().stream().map(e -> new Present(e.getValue().person(), e.getKey(), e.getValue().shotId())).toList()));
+        send(
+                "presence",
+                new Presence(listeners.entrySet().stream()
+                        .map(e -> new Present(
+                                e.getValue().person(), e.getKey(), e.getValue().shotId()))
+                        .toList()));
     }
 
     private void send(String name, Object data) {

@@ -28,23 +28,27 @@ class ExchangeController {
     }
 
     /** @param sceneId the scene that was made */
-    record Imported(long sceneId, long productionId, String number) {
-    }
+    record Imported(long sceneId, long productionId, String number) {}
 
     @GetMapping("/api/scenes/{sceneId}/export")
     ResponseEntity<SceneFile> export(@PathVariable long sceneId) {
         SceneFile file = exchange.export(sceneId);
-        String name = (file.production().name() + " scene " + file.scene().number()).replaceAll("[^\\p{L}\\p{N}]+", "-")
-                .toLowerCase(java.util.Locale.ROOT) + ".oblume.json";
+        String name = (file.production().name() + " scene " + file.scene().number())
+                        .replaceAll("[^\\p{L}\\p{N}]+", "-")
+                        .toLowerCase(java.util.Locale.ROOT)
+                + ".oblume.json";
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
                 .body(file);
     }
 
     @PostMapping(path = "/api/scenes/import", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     Imported load(InputStream body, @RequestParam(required = false) @Nullable String number) throws IOException {
-        byte[] bytes = PayloadTooLargeException.read(body, LARGEST_MB, "The file is larger than %d MB: a scene is never that large. Nothing was imported.");
+        byte[] bytes = PayloadTooLargeException.read(
+                body, LARGEST_MB, "The file is larger than %d MB: a scene is never that large. Nothing was imported.");
         Scene scene = exchange.load(bytes, number);
         return new Imported(scene.id(), scene.productionId(), scene.heading().number());
     }

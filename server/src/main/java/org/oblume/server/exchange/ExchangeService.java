@@ -4,20 +4,19 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.LookService;
 import org.oblume.server.carry.SavedLook;
-import org.oblume.server.set.SetService;
-import org.oblume.server.set.StageSet;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.metering.WrittenReading;
 import org.oblume.server.note.NoteService;
@@ -28,13 +27,15 @@ import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.scene.SceneService;
+import org.oblume.server.set.SetService;
+import org.oblume.server.set.StageSet;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.ListedShot;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotCard;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -57,8 +58,18 @@ public class ExchangeService {
     private final SceneFileReader reader;
     private final RecordJson json;
 
-    ExchangeService(ProductionService productions, SetService sets, SceneService scenes, ShotService shots,
-            StoredScenes records, KnotService knots, RebuildService rebuild, LookService looks, NoteService notes, MeterService meter, SceneFileReader reader,
+    ExchangeService(
+            ProductionService productions,
+            SetService sets,
+            SceneService scenes,
+            ShotService shots,
+            StoredScenes records,
+            KnotService knots,
+            RebuildService rebuild,
+            LookService looks,
+            NoteService notes,
+            MeterService meter,
+            SceneFileReader reader,
             RecordJson json) {
         this.looks = looks;
         this.notes = notes;
@@ -78,17 +89,36 @@ public class ExchangeService {
     SceneFile export(long sceneId) {
         StoredScene record = records.of(sceneId);
         Production production = productions.get(record.scene().productionId());
-        Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
-        List<SceneFile.ShotPart> parts = record.shots().stream().map(shot -> {
-            ShotCard card = shot.card();
-            return new SceneFile.ShotPart(card.slate(), card.description(), card.day(), record.slate(card.basedOnId()),
-                    card.stage(), record.knots().stream().filter(k -> k.slate().equals(card.slate())).map(this::part).toList(),
-                    rebuild.ticks(shot.id(), record), notes.writtenTakes(shot.id()), notes.writtenNotes(shot.id(), keys), meter.written(shot.id()));
-        }).toList();
-        return new SceneFile(SceneFile.FORMAT, SceneFile.VERSION,
-                new SceneFile.InProduction(production.name(), production.days()), record.scene().heading(),
+        Map<Long, String> keys = record.placed().stream()
+                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        List<SceneFile.ShotPart> parts = record.shots().stream()
+                .map(shot -> {
+                    ShotCard card = shot.card();
+                    return new SceneFile.ShotPart(
+                            card.slate(),
+                            card.description(),
+                            card.day(),
+                            record.slate(card.basedOnId()),
+                            card.stage(),
+                            record.knots().stream()
+                                    .filter(k -> k.slate().equals(card.slate()))
+                                    .map(this::part)
+                                    .toList(),
+                            rebuild.ticks(shot.id(), record),
+                            notes.writtenTakes(shot.id()),
+                            notes.writtenNotes(shot.id(), keys),
+                            meter.written(shot.id()));
+                })
+                .toList();
+        return new SceneFile(
+                SceneFile.FORMAT,
+                SceneFile.VERSION,
+                new SceneFile.InProduction(production.name(), production.days()),
+                record.scene().heading(),
                 new StageSet(record.set().name(), record.set().plan().withoutUnderlay()),
-                record.record().placements(), parts, looks.saved(sceneId));
+                record.record().placements(),
+                parts,
+                looks.saved(sceneId));
     }
 
     /**
@@ -102,19 +132,25 @@ public class ExchangeService {
         SceneFile file = reader.read(bytes);
         List<Knot> tied = check(file);
         SceneHeading own = file.scene();
-        SceneHeading heading = number == null || number.isBlank() ? own
+        SceneHeading heading = number == null || number.isBlank()
+                ? own
                 : new SceneHeading(number.strip(), own.heading(), own.location(), own.buildOrder());
-        Production production = productions.named(file.production().name(), file.production().days());
-        Scene scene = scenes.create(production.id(), sets.keep(production.id(), file.set()), heading, file.placements());
-        Map<String, Shot> made = shots.createAll(scene.id(), file.shots().stream().map(ExchangeService::listed).toList());
+        Production production =
+                productions.named(file.production().name(), file.production().days());
+        Scene scene =
+                scenes.create(production.id(), sets.keep(production.id(), file.set()), heading, file.placements());
+        Map<String, Shot> made = shots.createAll(
+                scene.id(), file.shots().stream().map(ExchangeService::listed).toList());
         StoredScene record = records.of(scene.id());
         knots.recordAll(record, tied);
         looks.importAll(scene.id(), orNone(file.looks()));
-        Map<String, Long> ids = record.placed().stream().collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::id));
+        Map<String, Long> ids = record.placed().stream()
+                .collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::id));
         for (SceneFile.ShotPart part : file.shots()) {
-            rebuild.importAll(made.get(part.slate()).id(), record, orNone(part.rebuilt()));
-            notes.importAll(made.get(part.slate()).id(), orNone(part.takes()), orNone(part.notes()), ids);
-            meter.importAll(made.get(part.slate()).id(), orNone(part.readings()));
+            long shotId = Objects.requireNonNull(made.get(part.slate())).id();
+            rebuild.importAll(shotId, record, orNone(part.rebuilt()));
+            notes.importAll(shotId, orNone(part.takes()), orNone(part.notes()), ids);
+            meter.importAll(shotId, orNone(part.readings()));
         }
         return scene;
     }
@@ -122,11 +158,14 @@ public class ExchangeService {
     /** A set without a scene, of a production that is made when it is not there. */
     void loadSet(byte[] bytes) {
         SetFile file = json.read(new String(bytes, StandardCharsets.UTF_8), SetFile.class);
-        sets.keep(productions.named(file.production().name(), file.production().days()).id(), file.set());
+        sets.keep(
+                productions
+                        .named(file.production().name(), file.production().days())
+                        .id(),
+                file.set());
     }
 
-    private record SetFile(SceneFile.InProduction production, StageSet set) {
-    }
+    private record SetFile(SceneFile.InProduction production, StageSet set) {}
 
     /** Everything that the rules say against the file, at once. */
     private List<Knot> check(SceneFile file) {
@@ -135,27 +174,36 @@ public class ExchangeService {
         for (SceneFile.ShotPart shot : file.shots()) {
             for (SceneFile.KnotPart part : shot.knots()) {
                 try {
-                    tied.add(new Knot(shot.slate(), part.placement(), json.value(part.attribute(), part.value()),
+                    tied.add(new Knot(
+                            shot.slate(),
+                            part.placement(),
+                            json.value(part.attribute(), part.value()),
                             new Attribution(part.reason(), part.note(), part.author(), part.at(), 1)));
                 } catch (Refusal refusal) {
-                    problems.add("%s, %s of %s: %s".formatted(shot.slate(), part.attribute().label(), part.placement(),
-                            refusal.getMessage()));
+                    problems.add("%s, %s of %s: %s"
+                            .formatted(shot.slate(), part.attribute().label(), part.placement(), refusal.getMessage()));
                 }
             }
         }
         SceneFileReader.refuse(problems);
-        CarryBook book = CarryBook.of(
-                file.shots().stream().map(s -> listed(s).node()).toList(), tied);
+        CarryBook book =
+                CarryBook.of(file.shots().stream().map(s -> listed(s).node()).toList(), tied);
         SceneRecord scene = SceneRecord.of(file.set().plan(), file.placements(), book);
         SceneFileReader.refuse(scene.problems(tied));
         file.shots().stream().flatMap(s -> orNone(s.rebuilt()).stream()).forEach(t -> scene.placement(t.placement()));
-        file.shots().stream().flatMap(s -> orNone(s.notes()).stream()).filter(n -> n.placement() != null).forEach(n -> scene.placement(n.placement()));
-        file.shots().stream().flatMap(s -> orNone(s.readings()).stream()).map(WrittenReading::figures).forEach(r -> {
-            scene.placement(r.mark());
-            if (r.alone() != null) {
-                scene.placement(r.alone());
-            }
-        });
+        file.shots().stream()
+                .flatMap(s -> orNone(s.notes()).stream())
+                .filter(n -> n.placement() != null)
+                .forEach(n -> scene.placement(n.placement()));
+        file.shots().stream()
+                .flatMap(s -> orNone(s.readings()).stream())
+                .map(WrittenReading::figures)
+                .forEach(r -> {
+                    scene.placement(r.mark());
+                    if (r.alone() != null) {
+                        scene.placement(r.alone());
+                    }
+                });
         for (SavedLook look : orNone(file.looks())) {
             look.values().forEach(v -> scene.check(v.placement(), json.value(v.attribute(), v.value())));
         }
@@ -169,8 +217,14 @@ public class ExchangeService {
     private SceneFile.KnotPart part(Knot knot) {
         AttributeValue value = knot.value();
         Attribution tie = knot.attribution();
-        return new SceneFile.KnotPart(knot.placement(), Attribute.of(value), json.tree(value), tie.reason(), tie.note(),
-                tie.author(), tie.at());
+        return new SceneFile.KnotPart(
+                knot.placement(),
+                Attribute.of(value),
+                json.tree(value),
+                tie.reason(),
+                tie.note(),
+                tie.author(),
+                tie.at());
     }
 
     private static ListedShot listed(SceneFile.ShotPart part) {

@@ -10,31 +10,47 @@ import org.oblume.core.carry.ShotStage;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
 import org.oblume.server.carry.SavedLook;
-import org.oblume.server.set.StageSet;
 import org.oblume.server.metering.WrittenReading;
 import org.oblume.server.note.WrittenNote;
 import org.oblume.server.note.WrittenTake;
 import org.oblume.server.rebuild.Tick;
 import org.oblume.server.scene.SceneHeading;
+import org.oblume.server.set.StageSet;
 
 /** A scene as an open file: docs/format/oblume-scene-1.schema.json. */
-record SceneFile(String format, int version, InProduction production, SceneHeading scene, StageSet set,
-        List<Placement> placements, List<ShotPart> shots, @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<SavedLook> looks) {
+record SceneFile(
+        String format,
+        int version,
+        InProduction production,
+        SceneHeading scene,
+        StageSet set,
+        List<Placement> placements,
+        List<ShotPart> shots,
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<SavedLook> looks) {
 
     static final String FORMAT = "oblume-scene";
     static final int VERSION = 1;
 
-    record InProduction(String name, int days) {
-    }
+    record InProduction(String name, int days) {}
 
-    record ShotPart(String slate, String description, @Nullable Integer day, @Nullable String basedOn, ShotStage stage,
-            List<KnotPart> knots, @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt,
+    record ShotPart(
+            String slate,
+            String description,
+            @Nullable Integer day,
+            @Nullable String basedOn,
+            ShotStage stage,
+            List<KnotPart> knots,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenTake> takes,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenNote> notes,
-            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenReading> readings) {
-    }
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenReading> readings) {}
 
-    record KnotPart(String placement, Attribute attribute, JsonNode value, @Nullable Reason reason,
-            @Nullable String note, String author, Instant at) {
-    }
+    record KnotPart(
+            String placement,
+            Attribute attribute,
+            JsonNode value,
+            @Nullable Reason reason,
+            @Nullable String note,
+            String author,
+            Instant at) {}
 }

@@ -27,7 +27,8 @@ class SceneFileReader {
     SceneFileReader(ObjectMapper mapper) {
         this.mapper = mapper;
         try (InputStream file = Objects.requireNonNull(SceneFileReader.class.getResourceAsStream(SCHEMA))) {
-            schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(file);
+            schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                    .getSchema(file);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
@@ -40,14 +41,20 @@ class SceneFileReader {
             throw new Refusal("This is not an Oblume scene: choose a file that was saved with “Export” in the book.");
         }
         if (file.path("version").asInt() > SceneFile.VERSION) {
-            throw new Refusal(("This file is version %s; this Oblume reads version %d. Update Oblume here, or ask for the "
-                    + "file in the older version.").formatted(file.path("version").asText(), SceneFile.VERSION));
+            throw new Refusal(
+                    ("This file is version %s; this Oblume reads version %d. Update Oblume here, or ask for the "
+                                    + "file in the older version.")
+                            .formatted(file.path("version").asText(), SceneFile.VERSION));
         }
-        refuse(schema.validate(file).stream().map(SceneFileReader::sentence).sorted().toList());
+        refuse(schema.validate(file).stream()
+                .map(SceneFileReader::sentence)
+                .sorted()
+                .toList());
         try {
             return mapper.treeToValue(file, SceneFile.class);
         } catch (JsonProcessingException bad) {
-            throw bad.getCause() instanceof Refusal refusal ? refusal
+            throw bad.getCause() instanceof Refusal refusal
+                    ? refusal
                     : new Refusal("The file cannot be read: %s.".formatted(bad.getOriginalMessage()));
         }
     }
@@ -56,8 +63,8 @@ class SceneFileReader {
     static void refuse(List<String> problems) {
         if (!problems.isEmpty()) {
             int more = problems.size() - MOST_PROBLEMS_TOLD;
-            throw new Refusal("Nothing was imported. " + String.join(" ",
-                    problems.subList(0, Math.min(MOST_PROBLEMS_TOLD, problems.size())))
+            throw new Refusal("Nothing was imported. "
+                    + String.join(" ", problems.subList(0, Math.min(MOST_PROBLEMS_TOLD, problems.size())))
                     + (more > 0 ? " And %d more.".formatted(more) : ""));
         }
     }
@@ -71,7 +78,10 @@ class SceneFileReader {
             return tree;
         } catch (JsonProcessingException broken) {
             throw new Refusal("The file is broken%s: it was cut off or changed. Export the scene again."
-                    .formatted(broken.getLocation() == null ? "" : " at line " + broken.getLocation().getLineNr()));
+                    .formatted(
+                            broken.getLocation() == null
+                                    ? ""
+                                    : " at line " + broken.getLocation().getLineNr()));
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }

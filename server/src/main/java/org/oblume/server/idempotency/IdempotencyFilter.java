@@ -44,12 +44,14 @@ class IdempotencyFilter extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws IOException {
         Principal person = request.getUserPrincipal();
         String id = person.getName() + " " + request.getHeader(KEY);
         ContentCachingResponseWrapper answer = new ContentCachingResponseWrapper(response);
         try {
-            boolean again = Boolean.TRUE.equals(transaction.execute(status -> attempt(id, person.getName(), request, answer, chain, status)));
+            boolean again = Boolean.TRUE.equals(
+                    transaction.execute(status -> attempt(id, person.getName(), request, answer, chain, status)));
             if (again) {
                 response.setStatus(HttpStatus.NO_CONTENT.value());
                 return;
@@ -62,7 +64,13 @@ class IdempotencyFilter extends OncePerRequestFilter {
     }
 
     /** @return whether it had been done before */
-    private boolean attempt(String id, String person, HttpServletRequest request, HttpServletResponse answer, FilterChain chain, TransactionStatus status) {
+    private boolean attempt(
+            String id,
+            String person,
+            HttpServletRequest request,
+            HttpServletResponse answer,
+            FilterChain chain,
+            TransactionStatus status) {
         if (done.existsById(id)) {
             return true;
         }

@@ -15,12 +15,14 @@ class IdempotencyKeyEntity implements Persistable<String> {
 
     @Id
     private String id = "";
+
+    @SuppressWarnings("UnusedVariable") // for whoever reads the database
     private String author = "";
+
     @Column(name = "done_at")
     private Instant at = Instant.EPOCH;
 
-    protected IdempotencyKeyEntity() {
-    }
+    protected IdempotencyKeyEntity() {}
 
     IdempotencyKeyEntity(String id, String author, Instant at) {
         this.id = id;

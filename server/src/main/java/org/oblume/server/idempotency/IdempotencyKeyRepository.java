@@ -2,5 +2,4 @@ package org.oblume.server.idempotency;
 
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface IdempotencyKeyRepository extends JpaRepository<IdempotencyKeyEntity, String> {
-}
+interface IdempotencyKeyRepository extends JpaRepository<IdempotencyKeyEntity, String> {}

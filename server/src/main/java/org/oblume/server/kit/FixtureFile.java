@@ -22,25 +22,56 @@ import org.oblume.core.plot.Surface;
 /** What can be placed, in CSV: a line is a kind of thing; columns that do not apply to it are empty. */
 final class FixtureFile {
 
-    private FixtureFile() {
-    }
+    private FixtureFile() {}
 
     /** @param stock by name, for what a kind comes with */
     static Kit.Fixture fixture(CSVRecord row, Map<String, StockItem> stock) {
-        Piece piece = new Piece(row.get("what"), null, number(row, "width_m"), optional(row, "lowest_kelvin"), optional(row, "highest_kelvin"),
-                number(row, "watts"), Mount.valueOf(row.get("mount")), optional(row, "height_m"), lamp(row), surface(row));
-        return new Kit.Fixture(PlacementKind.valueOf(row.get("kind")), piece, number(row, "beam_deg"), stack(row.get("cloth"), stock), false);
+        Piece piece = new Piece(
+                row.get("what"),
+                null,
+                number(row, "width_m"),
+                optional(row, "lowest_kelvin"),
+                optional(row, "highest_kelvin"),
+                number(row, "watts"),
+                Mount.valueOf(row.get("mount")),
+                optional(row, "height_m"),
+                lamp(row),
+                surface(row));
+        return new Kit.Fixture(
+                PlacementKind.valueOf(row.get("kind")),
+                piece,
+                number(row, "beam_deg"),
+                stack(row.get("cloth"), stock),
+                false);
     }
 
     private static @Nullable Lamp lamp(CSVRecord row) {
         if (row.get("spot_cd").isEmpty()) {
             return null;
         }
-        Optics optics = new Optics(number(row, "spot_cd"), number(row, "spot_deg"), number(row, "flood_cd"), number(row, "flood_deg"), null);
-        Lamp.Upkeep upkeep = new Lamp.Upkeep(number(row, "idle_w"), optional(row, "battery_wh"), number(row, "weight_kg"), row.get("noise"),
-                Lamp.Burn.valueOf(row.get("burn")), number(row, "safe_m"), row.get("modes"), row.get("menu"));
-        return new Lamp(optics, Boolean.parseBoolean(row.get("round")), number(row, "emitter_height_m"), LevelCurve.valueOf(row.get("curve")),
-                number(row, "lowest_percent"), number(row, "tint_reach"), upkeep);
+        Optics optics = new Optics(
+                number(row, "spot_cd"),
+                number(row, "spot_deg"),
+                number(row, "flood_cd"),
+                number(row, "flood_deg"),
+                null);
+        Lamp.Upkeep upkeep = new Lamp.Upkeep(
+                number(row, "idle_w"),
+                optional(row, "battery_wh"),
+                number(row, "weight_kg"),
+                row.get("noise"),
+                Lamp.Burn.valueOf(row.get("burn")),
+                number(row, "safe_m"),
+                row.get("modes"),
+                row.get("menu"));
+        return new Lamp(
+                optics,
+                Boolean.parseBoolean(row.get("round")),
+                number(row, "emitter_height_m"),
+                LevelCurve.valueOf(row.get("curve")),
+                number(row, "lowest_percent"),
+                number(row, "tint_reach"),
+                upkeep);
     }
 
     private static @Nullable Surface surface(CSVRecord row) {

@@ -20,12 +20,30 @@ import org.oblume.core.plot.PlacementKind;
 public record Kit(List<Fixture> fixtures, List<Stock> stock, @Nullable String problem) {
 
     /** A stock item as {@link StockItem} has it. */
-    public record Stock(String name, StockKind kind, double stops, double miredShift, double duvShift, double softness,
-            @Nullable Double reflectance, @Nullable String heat, @Nullable GelColour gel, @Nullable Double narrowsToDeg) {
+    public record Stock(
+            String name,
+            StockKind kind,
+            double stops,
+            double miredShift,
+            double duvShift,
+            double softness,
+            @Nullable Double reflectance,
+            @Nullable String heat,
+            @Nullable GelColour gel,
+            @Nullable Double narrowsToDeg) {
 
         static Stock of(StockItem item) {
-            return new Stock(item.name(), item.kind(), item.effect().stops().value(), item.effect().mired().value(),
-                    item.effect().duv(), item.softness(), item.reflectance(), item.heat(), item.gel(), item.narrowsToDeg());
+            return new Stock(
+                    item.name(),
+                    item.kind(),
+                    item.effect().stops().value(),
+                    item.effect().mired().value(),
+                    item.effect().duv(),
+                    item.softness(),
+                    item.reflectance(),
+                    item.heat(),
+                    item.gel(),
+                    item.narrowsToDeg());
         }
     }
 

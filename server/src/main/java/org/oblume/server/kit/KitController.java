@@ -47,9 +47,11 @@ class KitController {
 
     /** Reads a measured beam from an ANSI/IES LM-63 file; nothing is kept by this. */
     @PostMapping(path = "/beam", consumes = MediaType.ALL_VALUE)
-    @io.swagger.v3.oas.annotations.parameters.RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(schema = @Schema(type = "string", format = "binary")))
     PhotometricFile.Measured beam(InputStream body) throws IOException {
-        byte[] bytes = PayloadTooLargeException.read(body, LARGEST_MB, "The file is larger than %d MB: a measured beam is never that large.");
+        byte[] bytes = PayloadTooLargeException.read(
+                body, LARGEST_MB, "The file is larger than %d MB: a measured beam is never that large.");
         return PhotometricFile.read(new String(bytes, StandardCharsets.ISO_8859_1));
     }
 }

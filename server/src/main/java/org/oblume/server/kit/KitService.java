@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -23,6 +22,7 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.network.Mode;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -38,7 +38,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class KitService {
 
-    static final CSVFormat TABLE = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
+    static final CSVFormat TABLE =
+            CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
     private static final Logger LOG = LoggerFactory.getLogger(KitService.class);
     private static final String OWN_STOCK = "stock.csv";
     private final Map<String, StockItem> stock = new LinkedHashMap<>();
@@ -54,7 +55,8 @@ public class KitService {
         StockFile.read(shipped("/kit/stock.csv")).forEach(item -> stock.put(item.name(), item));
         problem = addOwn(data.resolve(OWN_STOCK), stock);
         shipped = rows(shipped("/kit/fixtures.csv"), row -> FixtureFile.fixture(row, stock));
-        shippedModes = shipped.stream().map(Kit.Fixture::piece).collect(Collectors.toUnmodifiableMap(Piece::what, Mode::of));
+        shippedModes =
+                shipped.stream().map(Kit.Fixture::piece).collect(Collectors.toUnmodifiableMap(Piece::what, Mode::of));
     }
 
     public Kit kit() {
@@ -68,7 +70,10 @@ public class KitService {
 
     /** What can be placed: the crew's own kinds first. */
     public List<Kit.Fixture> fixtures() {
-        return Stream.concat(own.findAllByOrderByWhat().stream().map(o -> json.read(o.fixture(), Kit.Fixture.class)), shipped.stream()).toList();
+        return Stream.concat(
+                        own.findAllByOrderByWhat().stream().map(o -> json.read(o.fixture(), Kit.Fixture.class)),
+                        shipped.stream())
+                .toList();
     }
 
     /**
@@ -77,7 +82,12 @@ public class KitService {
      */
     public List<Mode> modesOf(Piece piece) {
         List<Mode> kinds = shippedModes.getOrDefault(piece.what(), List.of());
-        return Mode.of(piece).stream().map(m -> kinds.stream().filter(k -> !m.isKnown() && k.name().equals(m.name()) && k.slots() == m.slots()).findFirst().orElse(m)).toList();
+        return Mode.of(piece).stream()
+                .map(m -> kinds.stream()
+                        .filter(k -> !m.isKnown() && k.name().equals(m.name()) && k.slots() == m.slots())
+                        .findFirst()
+                        .orElse(m))
+                .toList();
     }
 
     /** Adds a kind of the crew's own, or takes the place of the one of that name that it added before. */
@@ -98,10 +108,15 @@ public class KitService {
 
     /** Takes a kind of the crew's own out of the kit; what is placed of it stays as it is. */
     void remove(String what) {
-        own.delete(own.findByWhat(what).orElseThrow(() -> new NoSuchElementException("The crew has no kind called %s.".formatted(what))));
+        own.delete(own.findByWhat(what)
+                .orElseThrow(() -> new NotFoundException("The crew has no kind called %s.".formatted(what))));
     }
 
-    /** Adds a crew's own items. @return what is wrong with their file, of which nothing is taken then; null when all is well */
+    /**
+     * Adds a crew's own items.
+     *
+     * @return what is wrong with their file, of which nothing is taken then; null when all is well
+     */
     private static @Nullable String addOwn(Path file, Map<String, StockItem> stock) {
         if (!Files.isReadable(file)) {
             return null;
@@ -110,15 +125,16 @@ public class KitService {
             StockFile.read(text(file)).forEach(item -> stock.put(item.name(), item));
             return null;
         } catch (Refusal | UncheckedIOException wrong) {
-            String problem = "Your own stock is not used. %s Mend %s and start again.".formatted(
-                    wrong instanceof Refusal ? wrong.getMessage() : "It is not CSV that can be read.", file);
+            String problem = "Your own stock is not used. %s Mend %s and start again."
+                    .formatted(wrong instanceof Refusal ? wrong.getMessage() : "It is not CSV that can be read.", file);
             LOG.warn(problem);
             return problem;
         }
     }
 
     private static Reader shipped(String file) {
-        return new InputStreamReader(Objects.requireNonNull(KitService.class.getResourceAsStream(file)), StandardCharsets.UTF_8);
+        return new InputStreamReader(
+                Objects.requireNonNull(KitService.class.getResourceAsStream(file)), StandardCharsets.UTF_8);
     }
 
     private static Reader text(Path file) {

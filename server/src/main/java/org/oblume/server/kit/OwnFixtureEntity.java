@@ -14,12 +14,13 @@ class OwnFixtureEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
+    @SuppressWarnings("UnusedVariable") // for whoever reads the database
     private String what = "";
     /** JSON. */
     private String fixture = "";
 
-    protected OwnFixtureEntity() {
-    }
+    protected OwnFixtureEntity() {}
 
     OwnFixtureEntity(String what) {
         this.what = what;

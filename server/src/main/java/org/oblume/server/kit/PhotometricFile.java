@@ -31,8 +31,7 @@ final class PhotometricFile {
      * @param widthM of the emitter, 0 when the file does not tell
      * @param lengthM likewise
      */
-    record Measured(MeasuredBeam beam, double beamDeg, double candela, double watts, double widthM, double lengthM) {
-    }
+    record Measured(MeasuredBeam beam, double beamDeg, double candela, double watts, double widthM, double lengthM) {}
 
     /** @throws Refusal when the file is another type, cut off or not such a file */
     static Measured read(String text) {
@@ -120,8 +119,8 @@ final class PhotometricFile {
         try {
             return Double.parseDouble(numbers[at++]);
         } catch (NumberFormatException notANumber) {
-            throw new Refusal("“%s” stands in the LM-63 file where a figure should: get it again.".formatted(
-                    numbers[at - 1].substring(0, Math.min(20, numbers[at - 1].length()))));
+            throw new Refusal("“%s” stands in the LM-63 file where a figure should: get it again."
+                    .formatted(numbers[at - 1].substring(0, Math.min(20, numbers[at - 1].length()))));
         }
     }
 }

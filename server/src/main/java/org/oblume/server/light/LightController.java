@@ -30,38 +30,38 @@ class LightController {
     }
 
     /** A value as data, or as a person typed it; one of the two. */
-    record ProposedChange(String placement, Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
-            @Nullable String text) {
-    }
+    record ProposedChange(
+            String placement,
+            Attribute attribute,
+            @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
+            @Nullable String text) {}
 
-    record TrialRequest(List<ProposedChange> changes, List<String> holds, List<String> out) {
-    }
+    record TrialRequest(List<ProposedChange> changes, List<String> holds, List<String> out) {}
 
-    record Line(String text) {
-    }
+    record Line(String text) {}
 
     /** A change that is meant, to be tried. */
     record ParsedChange(String placement, Attribute attribute, AttributeValue value) {
 
         static List<ParsedChange> of(List<Change> changes) {
-            return changes.stream().map(c -> new ParsedChange(c.placement(), c.attribute(), c.value())).toList();
+            return changes.stream()
+                    .map(c -> new ParsedChange(c.placement(), c.attribute(), c.value()))
+                    .toList();
         }
     }
 
     /** @param problems what was not understood; nothing should be kept while there are any */
-    record ParsedLine(List<ParsedChange> changes, List<String> holds, List<ParsedCommand.Problem> problems) {
-    }
+    record ParsedLine(List<ParsedChange> changes, List<String> holds, List<ParsedCommand.Problem> problems) {}
 
-    record Arranging(LightService.Order order, List<String> placements) {
-    }
+    record Arranging(LightService.Order order, List<String> placements) {}
 
-    record Arranged(List<ParsedChange> changes) {
-    }
+    record Arranged(List<ParsedChange> changes) {}
 
     @PostMapping("/light")
     TrialView light(@PathVariable long shotId, @RequestBody TrialRequest asked) {
         List<Change> changes = asked.changes().stream()
-                .map(w -> new Change(w.placement(), json.value(w.attribute(), w.value(), w.text()))).toList();
+                .map(w -> new Change(w.placement(), json.value(w.attribute(), w.value(), w.text())))
+                .toList();
         return light.tried(shotId, changes, asked.holds(), Set.copyOf(asked.out()));
     }
 

@@ -1,6 +1,5 @@
 package org.oblume.server.light;
 
-import org.oblume.core.units.Phrase;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -13,25 +12,26 @@ import org.oblume.core.geometry.Aim;
 import org.oblume.core.light.ExposureHold;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Trial;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Arrange;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.AimSetting;
-import org.oblume.core.say.ParsedCommand;
 import org.oblume.core.say.CommandParser;
+import org.oblume.core.say.ParsedCommand;
 import org.oblume.core.units.Bearing;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -65,26 +65,49 @@ public class LightService {
         String slate = shot.card().slate();
         Trial trial = Trial.of(record.record(), slate, changes, holds, out, meter.calibrations(record));
         ShotState before = record.record().book().resolve(slate);
-        Set<String> keys = new LinkedHashSet<>(trial.changes().stream().map(Change::placement).toList());
+        Set<String> keys = new LinkedHashSet<>(
+                trial.changes().stream().map(Change::placement).toList());
         List<PlacedView> placed = plots.tried(shot, record, trial.scene(), trial.state(), keys);
-        return new TrialView(trial.changes().stream().map(c -> told(record.record(), before, placed, c)).toList(),
-                trial.held().stream().map(h -> holding(record.record(), trial, h)).toList(), placed,
-                new Lights(record.set().plan(), record.record().placements(), trial.state(), trial.light(),
-                        record.scene().heading().buildOrder(), out).view());
+        return new TrialView(
+                trial.changes().stream()
+                        .map(c -> told(record.record(), before, placed, c))
+                        .toList(),
+                trial.held().stream()
+                        .map(h -> holding(record.record(), trial, h))
+                        .toList(),
+                placed,
+                new Lights(
+                                record.set().plan(),
+                                record.record().placements(),
+                                trial.state(),
+                                trial.light(),
+                                record.scene().heading().buildOrder(),
+                                out)
+                        .view());
     }
 
     /** The light of a state of a scene. */
     public LightView light(StoredScene record, ShotState state) {
         SceneRecord scene = record.record();
-        return new Lights(scene.set(), scene.placements(), state, ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), meter.calibrations(record)),
-                record.scene().heading().buildOrder(), Set.of()).view();
+        return new Lights(
+                        scene.set(),
+                        scene.placements(),
+                        state,
+                        ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), meter.calibrations(record)),
+                        record.scene().heading().buildOrder(),
+                        Set.of())
+                .view();
     }
 
     /** What was understood of a line; no more than that. */
     ParsedCommand said(long shotId, String line) {
         Shot shot = shots.get(shotId);
         StoredScene record = records.withAncestors(shot);
-        return CommandParser.read(line, record.record(), record.record().book().resolve(shot.card().slate()), kit.stock());
+        return CommandParser.read(
+                line,
+                record.record(),
+                record.record().book().resolve(shot.card().slate()),
+                kit.stock());
     }
 
     /** Ways to put several things in order. */
@@ -99,7 +122,11 @@ public class LightService {
         LANDMARK
     }
 
-    /** The changes that put things in order, to be tried. @param keys of what is put in order, first to last */
+    /**
+     * The changes that put things in order, to be tried.
+     *
+     * @param keys of what is put in order, first to last
+     */
     List<Change> ordered(long shotId, Order order, List<String> keys) {
         Shot shot = shots.get(shotId);
         SceneRecord scene = records.withAncestors(shot).record();
@@ -108,15 +135,21 @@ public class LightService {
         for (String key : keys) {
             Placement placement = scene.placement(key);
             Place place = place(state, placement);
-            Place to = switch (order) {
-                case MIRROR -> Arrange.mirrored(place, cameraAxis(scene, state));
-                case ROW -> Arrange.aligned(place, row(scene, state, keys));
-                case WALL -> Arrange.atWall(place, scene.set(), Math.max(0.05, placement.piece().widthM() / 2));
-                case LANDMARK -> Arrange.atLandmark(place, scene.set());
-            };
+            Place to =
+                    switch (order) {
+                        case MIRROR -> Arrange.mirrored(place, cameraAxis(scene, state));
+                        case ROW -> Arrange.aligned(place, row(scene, state, keys));
+                        case WALL ->
+                            Arrange.atWall(
+                                    place,
+                                    scene.set(),
+                                    Math.max(0.05, placement.piece().widthM() / 2));
+                        case LANDMARK -> Arrange.atLandmark(place, scene.set());
+                    };
             changes.add(new Change(key, to));
             if (order == Order.MIRROR) {
-                state.value(key, AimSetting.class).filter(p -> p.mark() == null)
+                state.value(key, AimSetting.class)
+                        .filter(p -> p.mark() == null)
                         .ifPresent(p -> changes.add(new Change(key, Arrange.mirrored(p, cameraAxis(scene, state)))));
             }
         }
@@ -124,43 +157,73 @@ public class LightService {
     }
 
     private static Place place(ShotState state, Placement placement) {
-        return state.value(placement.key(), Place.class).orElseThrow(() -> new Refusal("%s has no place yet.".formatted(placement.name())));
+        return state.value(placement.key(), Place.class)
+                .orElseThrow(() -> new Refusal("%s has no place yet.".formatted(placement.name())));
     }
 
     private static Arrange.Line row(SceneRecord scene, ShotState state, List<String> keys) {
         if (keys.size() < 2) {
             throw new Refusal("Choose two things or more for a row.");
         }
-        return new Arrange.Line(place(state, scene.placement(keys.get(0))).point(),
+        return new Arrange.Line(
+                place(state, scene.placement(keys.get(0))).point(),
                 place(state, scene.placement(keys.get(keys.size() - 1))).point());
     }
 
     private static Arrange.Line cameraAxis(SceneRecord scene, ShotState state) {
-        Placement camera = scene.placements().stream().filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key())).findFirst()
+        Placement camera = scene.placements().stream()
+                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
+                .findFirst()
                 .orElseThrow(() -> new Refusal("There is no camera on set to mirror about: place one first."));
-        return Arrange.Line.through(place(state, camera).point(), state.aim(camera.key()).map(Aim::bearing).orElse(Bearing.ofDegrees(0)));
+        return Arrange.Line.through(
+                place(state, camera).point(),
+                state.aim(camera.key()).map(Aim::bearing).orElse(Bearing.ofDegrees(0)));
     }
 
     private TrialView.ChangeView told(SceneRecord scene, ShotState before, List<PlacedView> placed, Change change) {
-        Optional<PlacedView> now = placed.stream().filter(p -> p.placement().key().equals(change.placement())).findFirst();
-        Phrase after = now.map(p -> p.values().get(change.attribute())).map(h -> new Phrase(h.say(), h.sayImperial()))
+        Optional<PlacedView> now = placed.stream()
+                .filter(p -> p.placement().key().equals(change.placement()))
+                .findFirst();
+        Phrase after = now.map(p -> p.values().get(change.attribute()))
+                .map(h -> new Phrase(h.say(), h.sayImperial()))
                 .orElseGet(() -> printed(scene, change.value()));
-        return new TrialView.ChangeView(change.placement(), scene.placement(change.placement()).name(), change.attribute(), change.attribute().label(),
-                before.knot(change.placement(), change.attribute()).map(k -> printed(scene, k.value())).orElse(null), after, change.value(),
+        return new TrialView.ChangeView(
+                change.placement(),
+                scene.placement(change.placement()).name(),
+                change.attribute(),
+                change.attribute().label(),
+                before.knot(change.placement(), change.attribute())
+                        .map(k -> printed(scene, k.value()))
+                        .orElse(null),
+                after,
+                change.value(),
                 now.map(p -> p.revisions().getOrDefault(change.attribute(), 0L)).orElse(0L));
     }
 
     /** In words, an aim with its mark called as the crew calls it. */
     private static Phrase printed(SceneRecord scene, AttributeValue value) {
-        AttributeValue named = value instanceof AimSetting pointing && pointing.mark() != null && pointing.heightM() != null
-                ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM()) : value;
+        AttributeValue named =
+                value instanceof AimSetting pointing && pointing.mark() != null && pointing.heightM() != null
+                        ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM())
+                        : value;
         return new Phrase(named.say(), named.sayImperial());
     }
 
     private TrialView.HoldView holding(SceneRecord scene, Trial trial, ExposureHold held) {
-        return new TrialView.HoldView(held.placement().key(), held.placement().name(), scene.placement(held.mark()).name(),
-                held.move().change().value(), held.move().level().value(), held.move().reachable(), held.move().shortfall().value(),
-                held.move().angularSizeFromDeg(), held.move().angularSizeToDeg(), held.distanceFromM(), held.distanceToM(),
-                held.offers(trial.light(), kit.fixtures().stream().map(Kit.Fixture::piece).toList()));
+        return new TrialView.HoldView(
+                held.placement().key(),
+                held.placement().name(),
+                scene.placement(held.mark()).name(),
+                held.move().change().value(),
+                held.move().level().value(),
+                held.move().reachable(),
+                held.move().shortfall().value(),
+                held.move().angularSizeFromDeg(),
+                held.move().angularSizeToDeg(),
+                held.distanceFromM(),
+                held.distanceToM(),
+                held.offers(
+                        trial.light(),
+                        kit.fixtures().stream().map(Kit.Fixture::piece).toList()));
     }
 }

@@ -1,12 +1,10 @@
 package org.oblume.server.light;
 
-import org.oblume.core.units.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.HintKind;
 import org.oblume.core.plot.Role;
-import org.oblume.core.units.Illuminance;
-import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 
 /**
  * The light of a shot at its marks: predicted, by a model. Stops are from the camera's exposure, + is brighter; a light that gives
@@ -18,9 +16,11 @@ import org.oblume.core.units.Length;
  */
 public record LightView(@Nullable Metered camera, List<SourceView> sources, List<AtMark> marks, List<HintView> hints) {
 
-    /** @param needsLux light that the camera's stop needs. @param stop {@code T2.8}. @param swatch of the camera's own white */
-    public record Metered(double needsLux, String stop, double whiteKelvin, double whiteDuv) {
-    }
+    /**
+     * @param needsLux light that the camera's stop needs
+     * @param stop {@code T2.8}
+     */
+    public record Metered(double needsLux, String stop, double whiteKelvin, double whiteDuv) {}
 
     /**
      * A light that is on.
@@ -31,13 +31,23 @@ public record LightView(@Nullable Metered camera, List<SourceView> sources, List
      * @param out whether it is taken as off
      * @param path from what is dialled through each modifier; empty when its colour is not known
      */
-    public record SourceView(String key, String name, Role role, @Nullable String group, @Nullable String swatch, @Nullable Double headroomStops,
-            @Nullable String unknown, boolean out, List<ModifierEffect> path) {
-    }
+    public record SourceView(
+            String key,
+            String name,
+            Role role,
+            @Nullable String group,
+            @Nullable String swatch,
+            @Nullable Double headroomStops,
+            @Nullable String unknown,
+            boolean out,
+            List<ModifierEffect> path) {}
 
-    /** @param kelvin behind it. @param duv behind it. @param miredShift by it, 0 for what is dialled */
-    public record ModifierEffect(String name, double kelvin, double duv, double miredShift) {
-    }
+    /**
+     * @param kelvin behind it
+     * @param duv behind it
+     * @param miredShift by it, 0 for what is dialled
+     */
+    public record ModifierEffect(String name, double kelvin, double duv, double miredShift) {}
 
     /**
      * The light at a mark.
@@ -46,17 +56,36 @@ public record LightView(@Nullable Metered camera, List<SourceView> sources, List
      * @param stop what a meter at the lit cheek would say at the camera's ISO and shutter; null in the dark
      * @param from what each source does here, in the sources' order; those that cannot be predicted are left out
      */
-    public record AtMark(String key, String name, double xM, double yM, double faceM, double facingDeg, boolean leftIsLit, Phrase litLight, CheekView lit, CheekView shadow,
-            @Nullable CheekView background, @Nullable String stop, @Nullable TwoToOne litToShadow, @Nullable TwoToOne keyToFill,
-            List<SourceAtMarkView> from) {
-    }
+    public record AtMark(
+            String key,
+            String name,
+            double xM,
+            double yM,
+            double faceM,
+            double facingDeg,
+            boolean leftIsLit,
+            Phrase litLight,
+            CheekView lit,
+            CheekView shadow,
+            @Nullable CheekView background,
+            @Nullable String stop,
+            @Nullable TwoToOne litToShadow,
+            @Nullable TwoToOne keyToFill,
+            List<SourceAtMarkView> from) {}
 
-    /** What falls on one surface. @param kelvin null in the dark */
-    public record CheekView(double lux, @Nullable Double overStops, @Nullable Double kelvin, @Nullable Double duv, @Nullable String swatch) {
-    }
+    /**
+     * What falls on one surface.
+     *
+     * @param kelvin null in the dark
+     */
+    public record CheekView(
+            double lux,
+            @Nullable Double overStops,
+            @Nullable Double kelvin,
+            @Nullable Double duv,
+            @Nullable String swatch) {}
 
-    public record TwoToOne(double ratio, double stops) {
-    }
+    public record TwoToOne(double ratio, double stops) {}
 
     /**
      * What one source does at a mark.
@@ -70,19 +99,47 @@ public record LightView(@Nullable Metered camera, List<SourceView> sources, List
      * @param straight whether it comes straight, and not off a board, by a mirror or through a frame
      * @param allAround whether most of it comes off the room
      */
-    public record SourceAtMarkView(String key, OnSide lit, OnSide shadow, @Nullable OnSide background, OnSide facing, Phrase facingLight, double fromDeg,
-            double upDeg, double distanceM, Phrase distance, double sizeDeg, @Nullable Double penumbraM, @Nullable ThroughOpening through, boolean straight, boolean allAround) {
-    }
+    public record SourceAtMarkView(
+            String key,
+            OnSide lit,
+            OnSide shadow,
+            @Nullable OnSide background,
+            OnSide facing,
+            Phrase facingLight,
+            double fromDeg,
+            double upDeg,
+            double distanceM,
+            Phrase distance,
+            double sizeDeg,
+            @Nullable Double penumbraM,
+            @Nullable ThroughOpening through,
+            boolean straight,
+            boolean allAround) {}
 
-    public record OnSide(double lux, @Nullable Double overStops) {
-    }
+    public record OnSide(double lux, @Nullable Double overStops) {}
 
-    /** @param fanDeg of the shadows. @param edgePenumbraM of a bar in the opening, at the mark. @param parallel whether it reads so (model) */
-    public record ThroughOpening(String opening, double awayM, double fanDeg, double edgePenumbraM, boolean parallel) {
-    }
+    /**
+     * @param fanDeg of the shadows
+     * @param edgePenumbraM of a bar in the opening, at the mark
+     * @param parallel whether it reads so (model)
+     */
+    public record ThroughOpening(String opening, double awayM, double fanDeg, double edgePenumbraM, boolean parallel) {}
 
-    /** A hint. @param name of what it is about. @param label of its kind */
-    public record HintView(HintKind kind, String label, String placement, String name, boolean urgent, String title, String reason, @Nullable Double xM,
-            @Nullable Double yM, boolean onPurpose) {
-    }
+    /**
+     * A hint.
+     *
+     * @param name of what it is about
+     * @param label of its kind
+     */
+    public record HintView(
+            HintKind kind,
+            String label,
+            String placement,
+            String name,
+            boolean urgent,
+            String title,
+            String reason,
+            @Nullable Double xM,
+            @Nullable Double yM,
+            boolean onPurpose) {}
 }

@@ -1,6 +1,5 @@
 package org.oblume.server.light;
 
-import org.oblume.core.units.Phrase;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -12,12 +11,12 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.exposure.ContrastRatio;
-import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.light.Hint;
 import org.oblume.core.light.Hints;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.Ratio;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
@@ -32,6 +31,7 @@ import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 
@@ -49,10 +49,17 @@ final class Lights {
     private final List<Placement> inOrder;
     /** Place of each source in the light's order, by key. */
     private final Map<String, Integer> indexes = new HashMap<>();
+
     private final Set<String> out;
 
     /** @param out keys of lights that are taken as off */
-    Lights(SetPlan set, List<Placement> placements, ShotState state, ShotLighting light, BuildOrder order, Set<String> out) {
+    Lights(
+            SetPlan set,
+            List<Placement> placements,
+            ShotState state,
+            ShotLighting light,
+            BuildOrder order,
+            Set<String> out) {
         this.set = set;
         this.placements = placements;
         this.state = state;
@@ -64,29 +71,49 @@ final class Lights {
         for (int i = 0; i < sources.size(); i++) {
             indexes.put(sources.get(i).key(), i);
         }
-        this.inOrder = placements.stream().filter(p -> indexes.containsKey(p.key()) || light.unknown().containsKey(p.key()) || out.contains(p.key()))
-                .sorted(Comparator.comparingInt(p -> order.rank(p.role()))).toList();
+        this.inOrder = placements.stream()
+                .filter(p ->
+                        indexes.containsKey(p.key()) || light.unknown().containsKey(p.key()) || out.contains(p.key()))
+                .sorted(Comparator.comparingInt(p -> order.rank(p.role())))
+                .toList();
     }
 
     LightView view() {
-        return new LightView(light.metering().map(this::metered).orElse(null), inOrder.stream().map(this::shining).toList(),
-                light.marks().stream().map(this::atMark).toList(), Hints.of(set, placements, light).stream().map(this::worth).toList());
+        return new LightView(
+                light.metering().map(this::metered).orElse(null),
+                inOrder.stream().map(this::shining).toList(),
+                light.marks().stream().map(this::atMark).toList(),
+                Hints.of(set, placements, light).stream().map(this::worth).toList());
     }
 
     private LightView.Metered metered(ShotLighting.Metering metering) {
-        return new LightView.Metered(metering.exposure().required(metering.stop()).lux(), metering.stop().label(), recordedWhite.kelvin(), recordedWhite.duv());
+        return new LightView.Metered(
+                metering.exposure().required(metering.stop()).lux(),
+                metering.stop().label(),
+                recordedWhite.kelvin(),
+                recordedWhite.duv());
     }
 
     private LightView.SourceView shining(Placement placement) {
         List<LightView.ModifierEffect> path = path(placement);
-        return new LightView.SourceView(placement.key(), placement.name(), placement.role(), placement.group(),
-                colour(placement), headroom(placement), light.unknown().get(placement.key()), out.contains(placement.key()), path);
+        return new LightView.SourceView(
+                placement.key(),
+                placement.name(),
+                placement.role(),
+                placement.group(),
+                colour(placement),
+                headroom(placement),
+                light.unknown().get(placement.key()),
+                out.contains(placement.key()),
+                path);
     }
 
     private @Nullable String colour(Placement placement) {
         try {
             Modifiers stack = state.value(placement.key(), Modifiers.class).orElse(Modifiers.NONE);
-            return state.value(placement.key(), ColourTemperature.class).map(dial -> white.swatch(stack.colour(Kelvin.of(dial.kelvin()), tint(placement))).hex())
+            return state.value(placement.key(), ColourTemperature.class)
+                    .map(dial -> white.swatch(stack.colour(Kelvin.of(dial.kelvin()), tint(placement)))
+                            .hex())
                     .orElse(null);
         } catch (Refusal notAColour) {
             return null;
@@ -101,12 +128,21 @@ final class Lights {
         List<LightView.ModifierEffect> path = new ArrayList<>();
         List<Modifier> through = new ArrayList<>();
         try {
-            Kelvin dialled = Kelvin.of(state.value(placement.key(), ColourTemperature.class).orElseThrow(() -> new Refusal("not dialled")).kelvin());
-            path.add(new LightView.ModifierEffect("dialled", dialled.value(), tint(placement).value(), 0));
-            for (Modifier item : state.value(placement.key(), Modifiers.class).orElse(Modifiers.NONE).items()) {
+            Kelvin dialled = Kelvin.of(state.value(placement.key(), ColourTemperature.class)
+                    .orElseThrow(() -> new Refusal("not dialled"))
+                    .kelvin());
+            path.add(new LightView.ModifierEffect(
+                    "dialled", dialled.value(), tint(placement).value(), 0));
+            for (Modifier item : state.value(placement.key(), Modifiers.class)
+                    .orElse(Modifiers.NONE)
+                    .items()) {
                 through.add(item);
                 LightColour behind = new Modifiers(List.copyOf(through)).colour(dialled, tint(placement));
-                path.add(new LightView.ModifierEffect(item.name(), behind.white().kelvin().value(), behind.white().duv().value(), item.miredShift()));
+                path.add(new LightView.ModifierEffect(
+                        item.name(),
+                        behind.white().kelvin().value(),
+                        behind.white().duv().value(),
+                        item.miredShift()));
             }
             return path;
         } catch (Refusal notAColour) {
@@ -116,15 +152,23 @@ final class Lights {
 
     private @Nullable Double headroom(Placement placement) {
         Lamp lamp = placement.piece().lamp();
-        double level = state.value(placement.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
-        return lamp == null || !(lamp.curve().output(level) > 0) ? null : Double.valueOf(lamp.curve().headroom(level).value());
+        double level =
+                state.value(placement.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
+        return lamp == null || !(lamp.curve().output(level) > 0)
+                ? null
+                : Double.valueOf(lamp.curve().headroom(level).value());
     }
 
     private LightView.AtMark atMark(MarkLight mark) {
-        Placement placement = placements.stream().filter(p -> p.key().equals(mark.key())).findFirst().orElseThrow();
+        Placement placement = placements.stream()
+                .filter(p -> p.key().equals(mark.key()))
+                .findFirst()
+                .orElseThrow();
         Ratio ratio = light.ratio(mark);
-        String stop = light.metering().filter(m -> mark.lit().lux() > 0)
-                .map(m -> m.exposure().stop(Illuminance.ofLux(mark.lit().lux())).label()).orElse(null);
+        String stop = light.metering()
+                .filter(m -> mark.lit().lux() > 0)
+                .map(m -> m.exposure().stop(Illuminance.ofLux(mark.lit().lux())).label())
+                .orElse(null);
         List<LightView.SourceAtMarkView> from = new ArrayList<>();
         for (Placement source : inOrder) {
             Integer i = indexes.get(source.key());
@@ -132,9 +176,22 @@ final class Lights {
                 from.add(fromOne(mark, i, source));
             }
         }
-        return new LightView.AtMark(mark.key(), placement.name(), mark.face().xM(), mark.face().yM(), mark.face().zM(), mark.facing().degrees(),
-                mark.leftIsLit(), Phrase.of(Illuminance.ofLux(mark.lit().lux())), side(mark.lit()), side(mark.shadow()), mark.background() == null ? null : side(mark.background()), stop,
-                twoToOne(ratio.litToShadow()), twoToOne(ratio.keyToFill()), from);
+        return new LightView.AtMark(
+                mark.key(),
+                placement.name(),
+                mark.face().xM(),
+                mark.face().yM(),
+                mark.face().zM(),
+                mark.facing().degrees(),
+                mark.leftIsLit(),
+                Phrase.of(Illuminance.ofLux(mark.lit().lux())),
+                side(mark.lit()),
+                side(mark.shadow()),
+                mark.background() == null ? null : side(mark.background()),
+                stop,
+                twoToOne(ratio.litToShadow()),
+                twoToOne(ratio.keyToFill()),
+                from);
     }
 
     private LightView.SourceAtMarkView fromOne(MarkLight mark, int i, Placement source) {
@@ -143,33 +200,71 @@ final class Lights {
         double shadow = mark.shadow().luxOfEach().get(i);
         SurfaceLight background = mark.background();
         MarkLight.Through through = one.through();
-        return new LightView.SourceAtMarkView(source.key(), onSide(lit), onSide(shadow), background == null ? null : onSide(background.luxOfEach().get(i)),
-                onSide(one.facingLux()), Phrase.of(Illuminance.ofLux(one.facingLux())), one.from().degrees(), one.elevationDeg(),
-                one.distanceM(), Phrase.of(Length.ofMetres(one.distanceM())), one.angularSizeDeg(), one.penumbraM(),
-                through == null ? null : new LightView.ThroughOpening(through.opening(), through.awayM(), through.fanDeg(), through.edgePenumbraM(),
-                        through.parallel()),
-                one.straight(), one.allAround());
+        return new LightView.SourceAtMarkView(
+                source.key(),
+                onSide(lit),
+                onSide(shadow),
+                background == null ? null : onSide(background.luxOfEach().get(i)),
+                onSide(one.facingLux()),
+                Phrase.of(Illuminance.ofLux(one.facingLux())),
+                one.from().degrees(),
+                one.elevationDeg(),
+                one.distanceM(),
+                Phrase.of(Length.ofMetres(one.distanceM())),
+                one.angularSizeDeg(),
+                one.penumbraM(),
+                through == null
+                        ? null
+                        : new LightView.ThroughOpening(
+                                through.opening(),
+                                through.awayM(),
+                                through.fanDeg(),
+                                through.edgePenumbraM(),
+                                through.parallel()),
+                one.straight(),
+                one.allAround());
     }
 
     private LightView.CheekView side(SurfaceLight falling) {
         LightView.OnSide on = onSide(falling.lux());
-        return falling.mix() == null ? new LightView.CheekView(0, null, null, null, null)
-                : new LightView.CheekView(on.lux(), on.overStops(), falling.mix().reading().kelvin(), falling.mix().reading().duv(),
+        return falling.mix() == null
+                ? new LightView.CheekView(0, null, null, null, null)
+                : new LightView.CheekView(
+                        on.lux(),
+                        on.overStops(),
+                        falling.mix().reading().kelvin(),
+                        falling.mix().reading().duv(),
                         falling.mix().seenBy(white).hex());
     }
 
     private LightView.OnSide onSide(double lux) {
         double told = Math.round(lux * PER_LUX) / PER_LUX;
-        return new LightView.OnSide(told, light.metering().map(m -> m.over(told)).map(Stops::value).orElse(null));
+        return new LightView.OnSide(
+                told, light.metering().map(m -> m.over(told)).map(Stops::value).orElse(null));
     }
 
     private static LightView.@Nullable TwoToOne twoToOne(@Nullable ContrastRatio ratio) {
-        return ratio == null ? null : new LightView.TwoToOne(ratio.ratio(), ratio.stops().value());
+        return ratio == null
+                ? null
+                : new LightView.TwoToOne(ratio.ratio(), ratio.stops().value());
     }
 
     private LightView.HintView worth(Hint hint) {
-        String name = placements.stream().filter(p -> p.key().equals(hint.placement())).findFirst().orElseThrow().name();
-        return new LightView.HintView(hint.kind(), hint.kind().label(), hint.placement(), name, hint.urgent(), hint.title(), hint.reason(),
-                hint.at() == null ? null : hint.at().xM(), hint.at() == null ? null : hint.at().yM(), hint.onPurpose());
+        String name = placements.stream()
+                .filter(p -> p.key().equals(hint.placement()))
+                .findFirst()
+                .orElseThrow()
+                .name();
+        return new LightView.HintView(
+                hint.kind(),
+                hint.kind().label(),
+                hint.placement(),
+                name,
+                hint.urgent(),
+                hint.title(),
+                hint.reason(),
+                hint.at() == null ? null : hint.at().xM(),
+                hint.at() == null ? null : hint.at().yM(),
+                hint.onPurpose());
     }
 }

@@ -1,10 +1,10 @@
 package org.oblume.server.light;
 
-import org.oblume.core.units.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.units.Phrase;
 import org.oblume.server.shot.PlacedView;
 
 /**
@@ -24,9 +24,15 @@ record TrialView(List<ChangeView> changes, List<HoldView> holds, List<PlacedView
      * @param before null when nothing was recorded
      * @param revision to keep it on
      */
-    record ChangeView(String placement, String name, Attribute attribute, String label, @Nullable Phrase before, Phrase after,
-            AttributeValue value, long revision) {
-    }
+    record ChangeView(
+            String placement,
+            String name,
+            Attribute attribute,
+            String label,
+            @Nullable Phrase before,
+            Phrase after,
+            AttributeValue value,
+            long revision) {}
 
     /**
      * A light whose level follows so that the mark keeps its stop.
@@ -37,7 +43,17 @@ record TrialView(List<ChangeView> changes, List<HoldView> holds, List<PlacedView
      * @param shortStops what is missing then
      * @param offers what could make up for it, in words
      */
-    record HoldView(String placement, String name, String mark, double changeStops, double levelPercent, boolean reachable, double shortStops,
-            double sizeFromDeg, double sizeToDeg, double distanceFromM, double distanceToM, List<String> offers) {
-    }
+    record HoldView(
+            String placement,
+            String name,
+            String mark,
+            double changeStops,
+            double levelPercent,
+            boolean reachable,
+            double shortStops,
+            double sizeFromDeg,
+            double sizeToDeg,
+            double distanceFromM,
+            double distanceToM,
+            List<String> offers) {}
 }

@@ -21,28 +21,43 @@ class DialPointEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "production_id")
     private long productionId;
+
     @Column(name = "reading_id")
     private long readingId;
+
     private String unit = "";
     private String path = "";
+
     @Column(name = "dialled_kelvin")
     private double dialledKelvin;
+
     @Column(name = "dialled_duv")
     private double dialledDuv;
+
     @Column(name = "measured_kelvin")
     private double measuredKelvin;
+
     @Column(name = "measured_duv")
     private double measuredDuv;
+
     private String author = "";
+
     @Column(name = "made_at")
     private Instant at = Instant.EPOCH;
 
-    protected DialPointEntity() {
-    }
+    protected DialPointEntity() {}
 
-    DialPointEntity(long productionId, long readingId, String unit, String path, DialCurve.Point point, String author, Instant at) {
+    DialPointEntity(
+            long productionId,
+            long readingId,
+            String unit,
+            String path,
+            DialCurve.Point point,
+            String author,
+            Instant at) {
         this.productionId = productionId;
         this.readingId = readingId;
         this.unit = unit;
@@ -72,6 +87,8 @@ class DialPointEntity {
     }
 
     DialCurve.Point point() {
-        return new DialCurve.Point(WhitePoint.of(Kelvin.of(dialledKelvin), Duv.of(dialledDuv)), WhitePoint.of(Kelvin.of(measuredKelvin), Duv.of(measuredDuv)));
+        return new DialCurve.Point(
+                WhitePoint.of(Kelvin.of(dialledKelvin), Duv.of(dialledDuv)),
+                WhitePoint.of(Kelvin.of(measuredKelvin), Duv.of(measuredDuv)));
     }
 }

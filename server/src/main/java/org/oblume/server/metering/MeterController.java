@@ -25,11 +25,17 @@ class MeterController {
         this.meter = meter;
     }
 
-    /** @param mark key of the mark when the line names none. @param run id of a rebuild. @param sure kept though it was asked back */
-    record ReadingBody(String line, @Nullable String mark, @Nullable Long run, boolean sure) {
-    }
+    /**
+     * @param mark key of the mark when the line names none
+     * @param run id of a rebuild
+     * @param sure kept though it was asked back
+     */
+    record ReadingBody(String line, @Nullable String mark, @Nullable Long run, boolean sure) {}
 
-    /** @param reference key of the light whose white is meant, or null for a white that was typed. @param white as typed: {@code 4300 +0.002} */
+    /**
+     * @param reference key of the light whose white is meant, or null for a white that was typed
+     * @param white as typed: {@code 4300 +0.002}
+     */
     record WhiteMatchRequest(@Nullable String reference, @Nullable String white, @Nullable List<String> others) {
 
         WhiteMatchRequest {
@@ -62,6 +68,6 @@ class MeterController {
 
     @PostMapping("/shots/{shotId}/agree")
     MeterView.WhiteMatchView agree(@PathVariable long shotId, @RequestBody WhiteMatchRequest body) {
-        return meter.agree(shotId, body.reference(), body.white(), body.others());
+        return meter.agree(shotId, body.reference(), body.white(), body.others() == null ? List.of() : body.others());
     }
 }

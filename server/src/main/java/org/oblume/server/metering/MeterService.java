@@ -8,7 +8,6 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -20,31 +19,32 @@ import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.exposure.Exposure;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
-import org.oblume.core.metering.WhiteMatch;
 import org.oblume.core.metering.DialCurve;
+import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.PlausibilityCheck;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.ReadingLine;
 import org.oblume.core.metering.Signals;
 import org.oblume.core.metering.SoloCheck;
-import org.oblume.core.metering.FaultHypothesis;
+import org.oblume.core.metering.WhiteMatch;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.White;
-import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
@@ -64,7 +64,15 @@ public class MeterService {
     private final RecordJson json;
     private final Clock clock;
 
-    MeterService(ShotService shots, StoredScenes records, RebuildService rebuild, KitService kit, ReadingRepository readings, UnitCurves units, RecordJson json, Clock clock) {
+    MeterService(
+            ShotService shots,
+            StoredScenes records,
+            RebuildService rebuild,
+            KitService kit,
+            ReadingRepository readings,
+            UnitCurves units,
+            RecordJson json,
+            Clock clock) {
         this.shots = shots;
         this.records = records;
         this.rebuild = rebuild;
@@ -76,14 +84,23 @@ public class MeterService {
     }
 
     /** What is metered: a shot as recorded, or as it stands in a rebuild; with its light as predicted. */
-    private record Subject(Shot shot, @Nullable Long run, StoredScene record, SceneRecord recording, ShotState state, ShotLighting light) {
+    private record Subject(
+            Shot shot,
+            @Nullable Long run,
+            StoredScene record,
+            SceneRecord recording,
+            ShotState state,
+            ShotLighting light) {
 
-        @Nullable Exposure camera() {
+        @Nullable
+        Exposure camera() {
             return light.metering().map(ShotLighting.Metering::exposure).orElse(null);
         }
 
         List<Placement> marks() {
-            return recording.placements().stream().filter(p -> p.kind() == PlacementKind.MARK && state.isOnSet(p.key())).toList();
+            return recording.placements().stream()
+                    .filter(p -> p.kind() == PlacementKind.MARK && state.isOnSet(p.key()))
+                    .toList();
         }
     }
 
@@ -91,10 +108,13 @@ public class MeterService {
     @Transactional(readOnly = true)
     public Map<String, Calibration> calibrations(StoredScene record) {
         Map<String, Calibration> all = new LinkedHashMap<>();
-        for (ReadingEntity row : readings.findByShotIdInAndRunIdIsNullAndAloneIdIsNotNullOrderById(record.shots().stream().map(Shot::id).toList())) {
+        for (ReadingEntity row : readings.findByShotIdInAndRunIdIsNullAndAloneIdIsNotNullOrderById(
+                record.shots().stream().map(Shot::id).toList())) {
             Reading reading = reading(row);
             if (reading.alone() != null && reading.lux() != null && row.predictedLux() != null) {
-                all.put(reading.alone(), Calibration.of(Illuminance.ofLux(row.predictedLux()), Illuminance.ofLux(reading.lux())));
+                all.put(
+                        reading.alone(),
+                        Calibration.of(Illuminance.ofLux(row.predictedLux()), Illuminance.ofLux(reading.lux())));
             }
         }
         return all;
@@ -103,14 +123,17 @@ public class MeterService {
     /** Readings of a shot, the oldest first. */
     @Transactional(readOnly = true)
     public List<Reading> ofShot(long shotId) {
-        return readings.findByShotIdAndRunIdIsNullOrderById(shotId).stream().map(this::reading).toList();
+        return readings.findByShotIdAndRunIdIsNullOrderById(shotId).stream()
+                .map(this::reading)
+                .toList();
     }
 
     /** Readings of several shots, the oldest first, by shot; a shot without any is left out. */
     @Transactional(readOnly = true)
     public Map<Long, List<Reading>> ofShots(List<Long> shotIds) {
         return readings.findByShotIdInAndRunIdIsNullOrderById(shotIds).stream()
-                .collect(Collectors.groupingBy(ReadingEntity::shotId, Collectors.mapping(this::reading, Collectors.toList())));
+                .collect(Collectors.groupingBy(
+                        ReadingEntity::shotId, Collectors.mapping(this::reading, Collectors.toList())));
     }
 
     /** Readings of a rebuild, the oldest first. */
@@ -128,35 +151,76 @@ public class MeterService {
             Shot shot = shots.get(shotId);
             StoredScene record = records.withAncestors(shot);
             ShotState state = record.record().book().resolve(shot.card().slate());
-            return new Subject(shot, null, record, record.record(), state, ShotLighting.of(record.set().plan(), record.record().placements(), state, Set.of(), Map.of()));
+            return new Subject(
+                    shot,
+                    null,
+                    record,
+                    record.record(),
+                    state,
+                    ShotLighting.of(record.set().plan(), record.record().placements(), state, Set.of(), Map.of()));
         }
         BuiltRun built = rebuild.built(run);
         if (built.shot().id() != shotId) {
-            throw new NoSuchElementException("There is no such rebuild of this shot.");
+            throw new NotFoundException("There is no such rebuild of this shot.");
         }
         SceneRecord scene = built.built().scene();
-        return new Subject(built.shot(), run, built.record(), scene, built.built().state(), ShotLighting.of(scene.set(), scene.placements(), built.built().state(), Set.of(),
-                built.built().calibrations(calibrations(built.record()))));
+        return new Subject(
+                built.shot(),
+                run,
+                built.record(),
+                scene,
+                built.built().state(),
+                ShotLighting.of(
+                        scene.set(),
+                        scene.placements(),
+                        built.built().state(),
+                        Set.of(),
+                        built.built().calibrations(calibrations(built.record()))));
     }
 
     @Transactional(readOnly = true)
     public MeterView view(long shotId, @Nullable Long run) {
         Subject subject = subject(shotId, run);
-        List<ReadingEntity> rows = run == null ? readings.findByShotIdAndRunIdIsNullOrderById(shotId) : readings.findByRunIdOrderById(run);
+        List<ReadingEntity> rows =
+                run == null ? readings.findByShotIdAndRunIdIsNullOrderById(shotId) : readings.findByRunIdOrderById(run);
         Map<String, Calibration> calibrations = calibrations(subject.record);
         Set<String> read = new HashSet<>();
         rows.forEach(r -> Optional.ofNullable(reading(r).alone()).ifPresent(read::add));
-        List<MeterView.ExpectedReading> lights = subject.light.lights().stream().map(l -> toRead(subject, l, calibrations.get(l.key()), read.contains(l.key()))).toList();
-        return new MeterView(shotId, subject.shot.card().slate(), subject.shot.card().description(), run,
-                subject.marks().stream().map(m -> new MeterView.ReadMark(m.key(), m.name())).toList(), lights,
-                rows.stream().sorted(Comparator.comparing(ReadingEntity::id).reversed()).map(r -> read(subject, r)).toList(), units.all(subject.record.scene().productionId()));
+        List<MeterView.ExpectedReading> lights = subject.light.lights().stream()
+                .map(l -> toRead(subject, l, calibrations.get(l.key()), read.contains(l.key())))
+                .toList();
+        return new MeterView(
+                shotId,
+                subject.shot.card().slate(),
+                subject.shot.card().description(),
+                run,
+                subject.marks().stream()
+                        .map(m -> new MeterView.ReadMark(m.key(), m.name()))
+                        .toList(),
+                lights,
+                rows.stream()
+                        .sorted(Comparator.comparing(ReadingEntity::id).reversed())
+                        .map(r -> read(subject, r))
+                        .toList(),
+                units.all(subject.record.scene().productionId()));
     }
 
-    private static MeterView.ExpectedReading toRead(Subject subject, Placement light, @Nullable Calibration k, boolean read) {
-        double lux = subject.marks().isEmpty() ? 0 : subject.light.facingLux(light.key(), subject.marks().get(0).key());
-        Optional<LightColour> colour = SoloCheck.colour(light, subject.state).filter(c -> c.gels().isEmpty());
-        return new MeterView.ExpectedReading(light.key(), light.name(), light.role(), lux > 0 ? words(subject, lux) : null, colour.map(c -> c.white().kelvin().value()).orElse(null),
-                colour.map(c -> c.white().duv().value()).orElse(null), k == null ? null : Double.valueOf(k.stops().value()), read);
+    private static MeterView.ExpectedReading toRead(
+            Subject subject, Placement light, @Nullable Calibration k, boolean read) {
+        double lux = subject.marks().isEmpty()
+                ? 0
+                : subject.light.facingLux(light.key(), subject.marks().get(0).key());
+        Optional<LightColour> colour =
+                SoloCheck.colour(light, subject.state).filter(c -> c.gels().isEmpty());
+        return new MeterView.ExpectedReading(
+                light.key(),
+                light.name(),
+                light.role(),
+                lux > 0 ? words(subject, lux) : null,
+                colour.map(c -> c.white().kelvin().value()).orElse(null),
+                colour.map(c -> c.white().duv().value()).orElse(null),
+                k == null ? null : Double.valueOf(k.stops().value()),
+                read);
     }
 
     private static Phrase words(Subject subject, double lux) {
@@ -165,8 +229,16 @@ public class MeterService {
 
     private MeterView.ReadingView read(Subject subject, ReadingEntity row) {
         Reading reading = reading(row);
-        return new MeterView.ReadingView(row.id(), name(subject, reading.mark()), reading.alone() == null ? null : name(subject, reading.alone()), reading, reading.say(subject.camera()),
-                beside(subject, reading), solo(subject, reading), row.author(), row.at());
+        return new MeterView.ReadingView(
+                row.id(),
+                name(subject, reading.mark()),
+                reading.alone() == null ? null : name(subject, reading.alone()),
+                reading,
+                reading.say(subject.camera()),
+                beside(subject, reading),
+                solo(subject, reading),
+                row.author(),
+                row.at());
     }
 
     private static String name(Subject subject, String key) {
@@ -178,9 +250,16 @@ public class MeterService {
             return null;
         }
         Placement light = subject.recording.placement(reading.alone());
-        SoloCheck check = SoloCheck.of(reading, light, subject.state, subject.light, kit.stock(), FaultHypothesis.Uncertainty.USUAL);
-        return new MeterView.Solo(check.predictedLux() > 0 ? words(subject, check.predictedLux()) : null,
-                check.calibration() == null ? null : Double.valueOf(check.calibration().stops().value()), check.mired(), check.duv(), check.isDoubtful(),
+        SoloCheck check = SoloCheck.of(
+                reading, light, subject.state, subject.light, kit.stock(), FaultHypothesis.Uncertainty.USUAL);
+        return new MeterView.Solo(
+                check.predictedLux() > 0 ? words(subject, check.predictedLux()) : null,
+                check.calibration() == null
+                        ? null
+                        : Double.valueOf(check.calibration().stops().value()),
+                check.mired(),
+                check.duv(),
+                check.isDoubtful(),
                 check.likely().stream().map(FaultHypothesis::words).limit(3).toList());
     }
 
@@ -189,27 +268,54 @@ public class MeterService {
         if (reading.alone() == null) {
             subject.light.mark(reading.mark()).ifPresent(at -> {
                 beside(all, subject, "lit cheek", reading.lux(), at.lit().lux());
-                beside(all, subject, "shadow cheek", reading.shadowLux(), at.shadow().lux());
-                beside(all, subject, "background", reading.backgroundLux(), at.background() == null ? 0 : at.background().lux());
+                beside(
+                        all,
+                        subject,
+                        "shadow cheek",
+                        reading.shadowLux(),
+                        at.shadow().lux());
+                beside(
+                        all,
+                        subject,
+                        "background",
+                        reading.backgroundLux(),
+                        at.background() == null ? 0 : at.background().lux());
             });
         }
         return all;
     }
 
-    private static void beside(List<MeterView.Beside> all, Subject subject, String what, @Nullable Double read, double predicted) {
+    private static void beside(
+            List<MeterView.Beside> all, Subject subject, String what, @Nullable Double read, double predicted) {
         if (read != null && predicted > 0) {
-            all.add(new MeterView.Beside(what, words(subject, predicted), Stops.fromRatio(read / predicted).value(),
-                    subject.light.metering().map(m -> m.over(read)).map(Stops::value).orElse(null)));
+            all.add(new MeterView.Beside(
+                    what,
+                    words(subject, predicted),
+                    Stops.fromRatio(read / predicted).value(),
+                    subject.light
+                            .metering()
+                            .map(m -> m.over(read))
+                            .map(Stops::value)
+                            .orElse(null)));
         }
     }
 
-    /** What a line says; nothing is kept. @param mark key of the mark that is meant when the line names none, or null for the first */
+    /**
+     * What a line says; nothing is kept.
+     *
+     * @param mark key of the mark that is meant when the line names none, or null for the first
+     */
     @Transactional(readOnly = true)
     MeterView.ParsedReading understood(long shotId, @Nullable Long run, String line, @Nullable String mark) {
         Subject subject = subject(shotId, run);
         Reading reading = parse(subject, line, mark);
-        return new MeterView.ParsedReading(name(subject, reading.mark()), reading.alone() == null ? null : name(subject, reading.alone()), reading.say(subject.camera()),
-                beside(subject, reading), solo(subject, reading), doubt(subject, reading).orElse(null));
+        return new MeterView.ParsedReading(
+                name(subject, reading.mark()),
+                reading.alone() == null ? null : name(subject, reading.alone()),
+                reading.say(subject.camera()),
+                beside(subject, reading),
+                solo(subject, reading),
+                doubt(subject, reading).orElse(null));
     }
 
     private static Reading parse(Subject subject, String line, @Nullable String mark) {
@@ -218,16 +324,33 @@ public class MeterService {
             throw new Refusal("line", "There is no mark on set to read at: place one on the plot first.");
         }
         if (mark != null && marks.stream().noneMatch(m -> m.key().equals(mark))) {
-            throw new Refusal("mark", "That mark is not on set in %s any more: read at %s, or put it back on the plot.".formatted(subject.shot.card().slate(), marks.get(0).name()));
+            throw new Refusal(
+                    "mark",
+                    "That mark is not on set in %s any more: read at %s, or put it back on the plot."
+                            .formatted(subject.shot.card().slate(), marks.get(0).name()));
         }
-        return ReadingLine.parse(line, subject.recording.placements(), subject.state, mark == null ? marks.get(0).key() : mark, subject.camera());
+        return ReadingLine.parse(
+                line,
+                subject.recording.placements(),
+                subject.state,
+                mark == null ? marks.get(0).key() : mark,
+                subject.camera());
     }
 
     private Optional<String> doubt(Subject subject, Reading reading) {
-        double predicted = reading.alone() != null ? subject.light.facingLux(reading.alone(), reading.mark())
-                : subject.light.mark(reading.mark()).map(MarkLight::lit).map(f -> f.lux()).orElse(0.0);
+        double predicted = reading.alone() != null
+                ? subject.light.facingLux(reading.alone(), reading.mark())
+                : subject.light
+                        .mark(reading.mark())
+                        .map(MarkLight::lit)
+                        .map(f -> f.lux())
+                        .orElse(0.0);
         List<Reading> before = subject.run == null ? ofShot(subject.shot.id()) : ofRun(subject.run);
-        Double all = before.stream().filter(r -> r.alone() == null && r.mark().equals(reading.mark()) && r.lux() != null).map(Reading::lux).reduce((a, b) -> b).orElse(null);
+        Double all = before.stream()
+                .filter(r -> r.alone() == null && r.mark().equals(reading.mark()) && r.lux() != null)
+                .map(Reading::lux)
+                .reduce((a, b) -> b)
+                .orElse(null);
         return PlausibilityCheck.of(reading, predicted, all);
     }
 
@@ -253,7 +376,9 @@ public class MeterService {
     /** Readings of a shot as they are written in a file, the oldest first. */
     @Transactional(readOnly = true)
     public List<WrittenReading> written(long shotId) {
-        return readings.findByShotIdAndRunIdIsNullOrderById(shotId).stream().map(r -> new WrittenReading(reading(r), r.author(), r.at())).toList();
+        return readings.findByShotIdAndRunIdIsNullOrderById(shotId).stream()
+                .map(r -> new WrittenReading(reading(r), r.author(), r.at()))
+                .toList();
     }
 
     /** Keeps readings as they are, from a file; what they calibrate follows from the shot as it is. */
@@ -266,10 +391,24 @@ public class MeterService {
 
     private void keep(Subject subject, Reading reading, String author, Instant at) {
         double predicted = reading.alone() == null ? 0 : subject.light.facingLux(reading.alone(), reading.mark());
-        ReadingEntity row = readings.save(new ReadingEntity(subject.shot.id(), subject.run, subject.record.placementId(reading.mark()),
-                reading.alone() == null ? null : subject.record.placementId(reading.alone()), json.write(reading), predicted > 0 ? predicted : null, author, at));
+        ReadingEntity row = readings.save(new ReadingEntity(
+                subject.shot.id(),
+                subject.run,
+                subject.record.placementId(reading.mark()),
+                reading.alone() == null ? null : subject.record.placementId(reading.alone()),
+                json.write(reading),
+                predicted > 0 ? predicted : null,
+                author,
+                at));
         if (reading.alone() != null) {
-            units.keep(subject.record.scene().productionId(), row.id(), subject.recording.placement(reading.alone()), subject.state, reading, author, at);
+            units.keep(
+                    subject.record.scene().productionId(),
+                    row.id(),
+                    subject.recording.placement(reading.alone()),
+                    subject.state,
+                    reading,
+                    author,
+                    at);
         }
     }
 
@@ -280,9 +419,11 @@ public class MeterService {
      * @throws AccessDeniedException when it is somebody else's
      */
     ReadingOf delete(long id, String author) {
-        ReadingEntity row = readings.findById(id).orElseThrow(() -> new NoSuchElementException("That reading is gone already."));
+        ReadingEntity row =
+                readings.findById(id).orElseThrow(() -> new NotFoundException("That reading is gone already."));
         if (!row.author().equals(author)) {
-            throw new AccessDeniedException("%s read this: only %s takes it out. Read again: the newest holds.".formatted(row.author(), row.author()));
+            throw new AccessDeniedException("%s read this: only %s takes it out. Read again: the newest holds."
+                    .formatted(row.author(), row.author()));
         }
         if (row.runId() != null) {
             rebuild.requireOpen(row.runId(), row.shotId());
@@ -293,8 +434,7 @@ public class MeterService {
     }
 
     /** What a reading is of. */
-    record ReadingOf(long shotId, @Nullable Long run) {
-    }
+    record ReadingOf(long shotId, @Nullable Long run) {}
 
     /**
      * Ways to bring lights to one white.
@@ -304,7 +444,8 @@ public class MeterService {
      * @param others keys of the lights that are to agree
      */
     @Transactional(readOnly = true)
-    MeterView.WhiteMatchView agree(long shotId, @Nullable String referenceKey, @Nullable String typed, List<String> others) {
+    MeterView.WhiteMatchView agree(
+            long shotId, @Nullable String referenceKey, @Nullable String typed, List<String> others) {
         Subject subject = subject(shotId, null);
         List<String> nominal = new ArrayList<>();
         Placement reference = referenceKey == null ? null : subject.recording.placement(referenceKey);
@@ -313,16 +454,36 @@ public class MeterService {
         for (String key : others) {
             Placement light = subject.recording.placement(key);
             if (!key.equals(referenceKey)) {
-                curves.put(key, units.curve(subject.record.scene().productionId(), light, subject.state).orElseGet(() -> {
-                    nominal.add(light.name());
-                    return new DialCurve(List.of(new DialCurve.Point(UnitCurves.dialled(light, subject.state).orElseThrow(() -> notDialled(light)), colour(light, subject.state))));
-                }));
+                curves.put(
+                        key,
+                        units.curve(subject.record.scene().productionId(), light, subject.state)
+                                .orElseGet(() -> {
+                                    nominal.add(light.name());
+                                    return new DialCurve(List.of(new DialCurve.Point(
+                                            UnitCurves.dialled(light, subject.state)
+                                                    .orElseThrow(() -> notDialled(light)),
+                                            colour(light, subject.state))));
+                                }));
             }
         }
-        List<MeterView.WhiteMatchWay> ways = WhiteMatch.ways(subject.recording, subject.state, reference, white, curves, kit.stock()).stream()
-                .map(w -> new MeterView.WhiteMatchWay(w.way(), w.way().label(), w.words(), w.changes().stream()
-                        .map(c -> new MeterView.ChangeToTry(c.placement(), c.attribute(), c.value())).toList(), w.residualMired(), w.residualDuv())).toList();
-        return new MeterView.WhiteMatchView(reference == null ? "the white that was typed" : reference.name(), white.kelvin().value(), white.duv().value(), ways, nominal);
+        List<MeterView.WhiteMatchWay> ways =
+                WhiteMatch.ways(subject.recording, subject.state, reference, white, curves, kit.stock()).stream()
+                        .map(w -> new MeterView.WhiteMatchWay(
+                                w.way(),
+                                w.way().label(),
+                                w.words(),
+                                w.changes().stream()
+                                        .map(c -> new MeterView.ChangeToTry(c.placement(), c.attribute(), c.value()))
+                                        .toList(),
+                                w.residualMired(),
+                                w.residualDuv()))
+                        .toList();
+        return new MeterView.WhiteMatchView(
+                reference == null ? "the white that was typed" : reference.name(),
+                white.kelvin().value(),
+                white.duv().value(),
+                ways,
+                nominal);
     }
 
     private static WhitePoint typed(@Nullable String typed) {
@@ -333,10 +494,17 @@ public class MeterService {
         return WhitePoint.of(Kelvin.of(white.kelvin()), Duv.of(white.duv()));
     }
 
-    /** What a light measured last in this shot; what its stock figures say when it was not read. @param nominal takes its name then */
+    /**
+     * What a light measured last in this shot; what its stock figures say when it was not read.
+     *
+     * @param nominal takes its name then
+     */
     private WhitePoint measured(Subject subject, Placement light, List<String> nominal) {
-        return ofShot(subject.shot.id()).stream().filter(r -> light.key().equals(r.alone()) && r.kelvin() != null)
-                .map(r -> WhitePoint.of(Kelvin.of(r.kelvin()), Duv.of(r.duv() == null ? 0 : r.duv()))).reduce((a, b) -> b).orElseGet(() -> {
+        return ofShot(subject.shot.id()).stream()
+                .filter(r -> light.key().equals(r.alone()) && r.kelvin() != null)
+                .map(r -> WhitePoint.of(Kelvin.of(r.kelvin()), Duv.of(r.duv() == null ? 0 : r.duv())))
+                .reduce((a, b) -> b)
+                .orElseGet(() -> {
                     nominal.add(light.name());
                     return colour(light, subject.state);
                 });
@@ -347,6 +515,7 @@ public class MeterService {
     }
 
     private static Refusal notDialled(Placement light) {
-        return new Refusal("%s has no white that could agree with another: read it alone with a colour meter first.".formatted(light.name()));
+        return new Refusal("%s has no white that could agree with another: read it alone with a colour meter first."
+                .formatted(light.name()));
     }
 }

@@ -3,8 +3,8 @@ package org.oblume.server.metering;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.metering.WhiteMatch;
 import org.oblume.core.metering.Reading;
+import org.oblume.core.metering.WhiteMatch;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Role;
@@ -19,10 +19,17 @@ import org.oblume.core.units.Phrase;
  * @param readings the newest first
  * @param units of the production that were measured
  */
-public record MeterView(long shotId, String slate, String description, @Nullable Long run, List<ReadMark> marks, List<ExpectedReading> lights, List<ReadingView> readings, List<UnitPath> units) {
+public record MeterView(
+        long shotId,
+        String slate,
+        String description,
+        @Nullable Long run,
+        List<ReadMark> marks,
+        List<ExpectedReading> lights,
+        List<ReadingView> readings,
+        List<UnitPath> units) {
 
-    public record ReadMark(String key, String name) {
-    }
+    public record ReadMark(String key, String name) {}
 
     /**
      * @param predicted towards the light at the first mark; null when it cannot be told
@@ -31,8 +38,15 @@ public record MeterView(long shotId, String slate, String description, @Nullable
      * @param kStops of the newest reading that calibrates it; null when none does
      * @param readHere whether it was read alone in this shot or rebuild
      */
-    public record ExpectedReading(String key, String name, Role role, @Nullable Phrase predicted, @Nullable Double kelvin, @Nullable Double duv, @Nullable Double kStops, boolean readHere) {
-    }
+    public record ExpectedReading(
+            String key,
+            String name,
+            Role role,
+            @Nullable Phrase predicted,
+            @Nullable Double kelvin,
+            @Nullable Double duv,
+            @Nullable Double kStops,
+            boolean readHere) {}
 
     /**
      * @param mark name of the mark
@@ -40,12 +54,22 @@ public record MeterView(long shotId, String slate, String description, @Nullable
      * @param words the reading
      * @param beside what it says against the prediction
      */
-    public record ReadingView(long id, String mark, @Nullable String light, Reading reading, Phrase words, List<Beside> beside, @Nullable Solo solo, String author, Instant at) {
-    }
+    public record ReadingView(
+            long id,
+            String mark,
+            @Nullable String light,
+            Reading reading,
+            Phrase words,
+            List<Beside> beside,
+            @Nullable Solo solo,
+            String author,
+            Instant at) {}
 
-    /** @param stops read less predicted. @param overStops read above the camera's stop; null until its exposure is recorded */
-    public record Beside(String what, Phrase predicted, double stops, @Nullable Double overStops) {
-    }
+    /**
+     * @param stops read less predicted
+     * @param overStops read above the camera's stop; null until its exposure is recorded
+     */
+    public record Beside(String what, Phrase predicted, double stops, @Nullable Double overStops) {}
 
     /**
      * A light read alone beside its prediction.
@@ -55,27 +79,46 @@ public record MeterView(long shotId, String slate, String description, @Nullable
      * @param doubtful whether something cannot be as recorded
      * @param likely what explains it, the likeliest first
      */
-    public record Solo(@Nullable Phrase predicted, @Nullable Double kStops, @Nullable Double mired, @Nullable Double duv, boolean doubtful, List<String> likely) {
-    }
+    public record Solo(
+            @Nullable Phrase predicted,
+            @Nullable Double kStops,
+            @Nullable Double mired,
+            @Nullable Double duv,
+            boolean doubtful,
+            List<String> likely) {}
 
-    /** What was understood of a line, before it is kept. @param doubt a question back, or null */
-    public record ParsedReading(String mark, @Nullable String light, Phrase words, List<Beside> beside, @Nullable Solo solo, @Nullable String doubt) {
-    }
+    /**
+     * What was understood of a line, before it is kept.
+     *
+     * @param doubt a question back, or null
+     */
+    public record ParsedReading(
+            String mark,
+            @Nullable String light,
+            Phrase words,
+            List<Beside> beside,
+            @Nullable Solo solo,
+            @Nullable String doubt) {}
 
-    /** @param path what the light goes through. @param points by what was dialled */
-    public record UnitPath(String unit, String path, List<MeasuredDial> points) {
-    }
+    /**
+     * @param path what the light goes through
+     * @param points by what was dialled
+     */
+    public record UnitPath(String unit, String path, List<MeasuredDial> points) {}
 
-    public record MeasuredDial(double dialledKelvin, double dialledDuv, double measuredKelvin, double measuredDuv) {
-    }
+    public record MeasuredDial(double dialledKelvin, double dialledDuv, double measuredKelvin, double measuredDuv) {}
 
     /** @param nominal names of lights of which nothing was measured: their stock figures were taken */
-    public record WhiteMatchView(String reference, double kelvin, double duv, List<WhiteMatchWay> ways, List<String> nominal) {
-    }
+    public record WhiteMatchView(
+            String reference, double kelvin, double duv, List<WhiteMatchWay> ways, List<String> nominal) {}
 
-    public record WhiteMatchWay(WhiteMatch.Way way, String label, List<String> words, List<ChangeToTry> changes, double residualMired, double residualDuv) {
-    }
+    public record WhiteMatchWay(
+            WhiteMatch.Way way,
+            String label,
+            List<String> words,
+            List<ChangeToTry> changes,
+            double residualMired,
+            double residualDuv) {}
 
-    public record ChangeToTry(String placement, Attribute attribute, AttributeValue value) {
-    }
+    public record ChangeToTry(String placement, Attribute attribute, AttributeValue value) {}
 }

@@ -18,25 +18,40 @@ class ReadingEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private long shotId;
+
     @Column(name = "run_id")
     private @Nullable Long runId;
+
     @Column(name = "mark_id")
     private long markId;
+
     @Column(name = "alone_id")
     private @Nullable Long aloneId;
+
     private String figures = "";
+
     @Column(name = "predicted_lux")
     private @Nullable Double predictedLux;
+
     private String author = "";
+
     @Column(name = "made_at")
     private Instant at = Instant.EPOCH;
 
-    protected ReadingEntity() {
-    }
+    protected ReadingEntity() {}
 
-    ReadingEntity(long shotId, @Nullable Long runId, long markId, @Nullable Long aloneId, String figures, @Nullable Double predictedLux, String author, Instant at) {
+    ReadingEntity(
+            long shotId,
+            @Nullable Long runId,
+            long markId,
+            @Nullable Long aloneId,
+            String figures,
+            @Nullable Double predictedLux,
+            String author,
+            Instant at) {
         this.shotId = shotId;
         this.runId = runId;
         this.markId = markId;
@@ -55,7 +70,8 @@ class ReadingEntity {
         return shotId;
     }
 
-    @Nullable Long runId() {
+    @Nullable
+    Long runId() {
         return runId;
     }
 
@@ -64,7 +80,8 @@ class ReadingEntity {
     }
 
     /** What was predicted when it was made; null when nothing was. */
-    @Nullable Double predictedLux() {
+    @Nullable
+    Double predictedLux() {
         return predictedLux;
     }
 

@@ -10,5 +10,11 @@ import org.jspecify.annotations.Nullable;
  * @param placement name of the thing it is of, or null
  * @param photo where the photograph is, or null
  */
-record Note(long id, String text, @Nullable String slate, @Nullable String placement, @Nullable String photo, String author, Instant at) {
-}
+record Note(
+        long id,
+        String text,
+        @Nullable String slate,
+        @Nullable String placement,
+        @Nullable String photo,
+        String author,
+        Instant at) {}

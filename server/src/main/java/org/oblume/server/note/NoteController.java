@@ -37,14 +37,11 @@ class NoteController {
         this.notes = notes;
     }
 
-    record NoteBody(String text) {
-    }
+    record NoteBody(String text) {}
 
-    record Takes(List<Take> takes) {
-    }
+    record Takes(List<Take> takes) {}
 
-    record Notes(List<Note> notes) {
-    }
+    record Notes(List<Note> notes) {}
 
     @GetMapping("/shots/{shotId}/takes")
     Takes takes(@PathVariable long shotId) {
@@ -58,14 +55,18 @@ class NoteController {
     }
 
     @PutMapping("/takes/{id}")
-    Take changeTake(@PathVariable long id, @RequestBody NoteService.TakeCard card,
+    Take changeTake(
+            @PathVariable long id,
+            @RequestBody NoteService.TakeCard card,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return notes.changeTake(id, card, IfMatch.version(ifMatch));
     }
 
     @DeleteMapping("/takes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void deleteTake(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+    void deleteTake(
+            @PathVariable long id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         notes.deleteTake(id, IfMatch.version(ifMatch));
     }
 
@@ -76,15 +77,25 @@ class NoteController {
 
     @PostMapping(path = "/shots/{shotId}/notes", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    Note addToShot(@PathVariable long shotId, @RequestParam(required = false) @Nullable String placement, @RequestBody NoteBody body, Principal person) {
+    Note addToShot(
+            @PathVariable long shotId,
+            @RequestParam(required = false) @Nullable String placement,
+            @RequestBody NoteBody body,
+            Principal person) {
         return notes.addToShot(shotId, placement, body.text(), null, person.getName());
     }
 
     @PostMapping(path = "/shots/{shotId}/photos", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    @io.swagger.v3.oas.annotations.parameters.RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
-    Note addPhotoToShot(@PathVariable long shotId, @RequestParam(required = false) @Nullable String placement, @RequestParam(defaultValue = "") String text,
-            InputStream body, Principal person) throws IOException {
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(schema = @Schema(type = "string", format = "binary")))
+    Note addPhotoToShot(
+            @PathVariable long shotId,
+            @RequestParam(required = false) @Nullable String placement,
+            @RequestParam(defaultValue = "") String text,
+            InputStream body,
+            Principal person)
+            throws IOException {
         return notes.addToShot(shotId, placement, text, photo(body), person.getName());
     }
 
@@ -101,8 +112,11 @@ class NoteController {
 
     @PostMapping(path = "/sets/{setId}/photos", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    @io.swagger.v3.oas.annotations.parameters.RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
-    Note addPhotoToSet(@PathVariable long setId, @RequestParam(defaultValue = "") String text, InputStream body, Principal person) throws IOException {
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(schema = @Schema(type = "string", format = "binary")))
+    Note addPhotoToSet(
+            @PathVariable long setId, @RequestParam(defaultValue = "") String text, InputStream body, Principal person)
+            throws IOException {
         return notes.addToSet(setId, text, photo(body), person.getName());
     }
 
@@ -118,6 +132,7 @@ class NoteController {
     }
 
     private static byte[] photo(InputStream body) throws IOException {
-        return PayloadTooLargeException.read(body, PictureFile.LARGEST_MB, "The photo is larger than %d MB: save it smaller.");
+        return PayloadTooLargeException.read(
+                body, PictureFile.LARGEST_MB, "The photo is larger than %d MB: save it smaller.");
     }
 }

@@ -17,22 +17,34 @@ class NoteEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private @Nullable Long shotId;
+
     @Column(name = "placement_id")
     private @Nullable Long placementId;
+
     @Column(name = "set_id")
     private @Nullable Long setId;
+
     private String text = "";
     private String author = "";
+
     @Column(name = "made_at")
     private Instant at = Instant.EPOCH;
+
     private boolean photo;
 
-    protected NoteEntity() {
-    }
+    protected NoteEntity() {}
 
-    NoteEntity(@Nullable Long shotId, @Nullable Long placementId, @Nullable Long setId, String text, boolean photo, String author, Instant at) {
+    NoteEntity(
+            @Nullable Long shotId,
+            @Nullable Long placementId,
+            @Nullable Long setId,
+            String text,
+            boolean photo,
+            String author,
+            Instant at) {
         this.shotId = shotId;
         this.placementId = placementId;
         this.setId = setId;
@@ -58,7 +70,8 @@ class NoteEntity {
         return author;
     }
 
-    @Nullable Long placementId() {
+    @Nullable
+    Long placementId() {
         return placementId;
     }
 

@@ -14,16 +14,19 @@ class NotePhotoEntity {
     @Id
     @Column(name = "note_id")
     private long noteId;
+
     @Column(name = "media_type")
     private String mediaType = "";
+
     @Column(name = "width_px")
     private double widthPx;
+
     @Column(name = "height_px")
     private double heightPx;
+
     private byte[] bytes = new byte[0];
 
-    protected NotePhotoEntity() {
-    }
+    protected NotePhotoEntity() {}
 
     NotePhotoEntity(long noteId, PictureFile file) {
         this.noteId = noteId;

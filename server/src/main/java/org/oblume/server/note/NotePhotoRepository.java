@@ -2,5 +2,4 @@ package org.oblume.server.note;
 
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface NotePhotoRepository extends JpaRepository<NotePhotoEntity, Long> {
-}
+interface NotePhotoRepository extends JpaRepository<NotePhotoEntity, Long> {}

@@ -4,18 +4,18 @@ import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.set.PictureFile;
-import org.oblume.server.set.SetService;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
+import org.oblume.server.set.PictureFile;
+import org.oblume.server.set.SetService;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,7 +35,14 @@ public class NoteService {
     private final SetService sets;
     private final Clock clock;
 
-    NoteService(TakeRepository takes, NoteRepository notes, NotePhotoRepository photos, ShotService shots, SceneService scenes, SetService sets, Clock clock) {
+    NoteService(
+            TakeRepository takes,
+            NoteRepository notes,
+            NotePhotoRepository photos,
+            ShotService shots,
+            SceneService scenes,
+            SetService sets,
+            Clock clock) {
         this.takes = takes;
         this.notes = notes;
         this.photos = photos;
@@ -46,20 +53,25 @@ public class NoteService {
     }
 
     /** @param number of the take, from 1; null for the next */
-    record TakeCard(@Nullable Integer number, @Nullable String note, boolean circled) {
-    }
+    record TakeCard(@Nullable Integer number, @Nullable String note, boolean circled) {}
 
     @Transactional(readOnly = true)
     List<Take> takes(long shotId) {
-        return takes.findByShotIdOrderByNumber(shotId).stream().map(TakeEntity::toTake).toList();
+        return takes.findByShotIdOrderByNumber(shotId).stream()
+                .map(TakeEntity::toTake)
+                .toList();
     }
 
     Take addTake(long shotId, TakeCard card, String author) {
         scenes.lockForUpdate(shots.get(shotId).sceneId());
         List<Take> all = takes(shotId);
-        int number = card.number() != null ? card.number() : 1 + all.stream().mapToInt(Take::number).max().orElse(0);
+        int number = card.number() != null
+                ? card.number()
+                : 1 + all.stream().mapToInt(Take::number).max().orElse(0);
         refuseTaken(all, 0, number);
-        return takes.saveAndFlush(new TakeEntity(shotId, author, clock.instant()).fill(number, checked(card), card.circled())).toTake();
+        return takes.saveAndFlush(
+                        new TakeEntity(shotId, author, clock.instant()).fill(number, checked(card), card.circled()))
+                .toTake();
     }
 
     /** @throws EditConflict when somebody changed it since that version */
@@ -67,7 +79,8 @@ public class NoteService {
         TakeEntity take = take(id, version);
         int number = card.number() == null ? take.toTake().number() : card.number();
         refuseTaken(takes(take.shotId()), id, number);
-        return takes.saveAndFlush(take.fill(number, checked(card), card.circled())).toTake();
+        return takes.saveAndFlush(take.fill(number, checked(card), card.circled()))
+                .toTake();
     }
 
     void deleteTake(long id, long version) {
@@ -75,15 +88,19 @@ public class NoteService {
     }
 
     private TakeEntity take(long id, long version) {
-        TakeEntity take = takes.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such take any more."));
+        TakeEntity take =
+                takes.findById(id).orElseThrow(() -> new NotFoundException("There is no such take any more."));
         if (take.toTake().version() != version) {
-            throw new EditConflict("Someone changed this take since you opened it. Nothing of yours was kept yet.", take.toTake());
+            throw new EditConflict(
+                    "Someone changed this take since you opened it. Nothing of yours was kept yet.", take.toTake());
         }
         return take;
     }
 
     private static @Nullable String checked(TakeCard card) {
-        return card.note() == null || card.note().isBlank() ? null : Checks.text("The note", card.note(), LONGEST_TAKE_NOTE);
+        return card.note() == null || card.note().isBlank()
+                ? null
+                : Checks.text("The note", card.note(), LONGEST_TAKE_NOTE);
     }
 
     private static void refuseTaken(List<Take> all, long id, int number) {
@@ -96,27 +113,55 @@ public class NoteService {
     @Transactional(readOnly = true)
     List<Note> ofShot(long shotId) {
         Shot shot = shots.get(shotId);
-        Map<Long, String> names = scenes.placed(shot.sceneId()).stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().name()));
+        Map<Long, String> names = scenes.placed(shot.sceneId()).stream()
+                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().name()));
         return notes.findByShotIdOrderByIdDesc(shotId).stream()
-                .map(n -> n.toNote(shot.card().slate(), n.placementId() == null ? null : names.get(n.placementId()))).toList();
+                .map(n -> n.toNote(shot.card().slate(), n.placementId() == null ? null : names.get(n.placementId())))
+                .toList();
     }
 
     @Transactional(readOnly = true)
     List<Note> ofSet(long setId) {
-        return notes.findBySetIdOrderByIdDesc(setId).stream().map(n -> n.toNote(null, null)).toList();
+        return notes.findBySetIdOrderByIdDesc(setId).stream()
+                .map(n -> n.toNote(null, null))
+                .toList();
     }
 
     /** @param placement key of the thing that it is of, or null for the shot itself */
     Note addToShot(long shotId, @Nullable String placement, String text, byte @Nullable [] photo, String author) {
         Shot shot = shots.get(shotId);
-        PlacedPiece of = placement == null ? null : scenes.placed(shot.sceneId()).stream().filter(p -> p.placement().key().equals(placement)).findFirst()
-                .orElseThrow(() -> new NoSuchElementException("The scene has no placement “%s”.".formatted(placement)));
-        return keep(new NoteEntity(shotId, of == null ? null : of.id(), null, text(text, photo), photo != null, author, clock.instant()), photo)
+        PlacedPiece of = placement == null
+                ? null
+                : scenes.placed(shot.sceneId()).stream()
+                        .filter(p -> p.placement().key().equals(placement))
+                        .findFirst()
+                        .orElseThrow(
+                                () -> new NotFoundException("The scene has no placement “%s”.".formatted(placement)));
+        return keep(
+                        new NoteEntity(
+                                shotId,
+                                of == null ? null : of.id(),
+                                null,
+                                text(text, photo),
+                                photo != null,
+                                author,
+                                clock.instant()),
+                        photo)
                 .toNote(shot.card().slate(), of == null ? null : of.placement().name());
     }
 
     Note addToSet(long setId, String text, byte @Nullable [] photo, String author) {
-        return keep(new NoteEntity(null, null, sets.get(setId).id(), text(text, photo), photo != null, author, clock.instant()), photo).toNote(null, null);
+        return keep(
+                        new NoteEntity(
+                                null,
+                                null,
+                                sets.get(setId).id(),
+                                text(text, photo),
+                                photo != null,
+                                author,
+                                clock.instant()),
+                        photo)
+                .toNote(null, null);
     }
 
     private NoteEntity keep(NoteEntity note, byte @Nullable [] photo) {
@@ -148,24 +193,46 @@ public class NoteService {
     /** The takes of a shot, for a file. */
     @Transactional(readOnly = true)
     public List<WrittenTake> writtenTakes(long shotId) {
-        return takes(shotId).stream().map(t -> new WrittenTake(t.number(), t.note(), t.circled(), t.author(), t.at())).toList();
+        return takes(shotId).stream()
+                .map(t -> new WrittenTake(t.number(), t.note(), t.circled(), t.author(), t.at()))
+                .toList();
     }
 
-    /** The notes of a shot that have words, oldest first, for a file. @param keys of the placements by their ids */
+    /**
+     * The notes of a shot that have words, oldest first, for a file.
+     *
+     * @param keys of the placements by their ids
+     */
     @Transactional(readOnly = true)
     public List<WrittenNote> writtenNotes(long shotId, Map<Long, String> keys) {
-        return notes.findByShotIdOrderByIdDesc(shotId).stream().filter(n -> !n.text().isEmpty()).sorted(Comparator.comparing(NoteEntity::id))
-                .map(n -> new WrittenNote(n.text(), n.placementId() == null ? null : keys.get(n.placementId()), n.author(), n.at())).toList();
+        return notes.findByShotIdOrderByIdDesc(shotId).stream()
+                .filter(n -> !n.text().isEmpty())
+                .sorted(Comparator.comparing(NoteEntity::id))
+                .map(n -> new WrittenNote(
+                        n.text(), n.placementId() == null ? null : keys.get(n.placementId()), n.author(), n.at()))
+                .toList();
     }
 
-    /** Keeps takes and notes from a file. @param ids of the placements by their keys */
+    /**
+     * Keeps takes and notes from a file.
+     *
+     * @param ids of the placements by their keys
+     */
     public void importAll(long shotId, List<WrittenTake> takenIn, List<WrittenNote> written, Map<String, Long> ids) {
-        takenIn.forEach(t -> takes.save(new TakeEntity(shotId, t.author(), t.at()).fill(t.number(), t.note(), t.circled())));
-        written.forEach(n -> notes.save(new NoteEntity(shotId, n.placement() == null ? null : ids.get(n.placement()), null, n.text(), false, n.author(), n.at())));
+        takenIn.forEach(
+                t -> takes.save(new TakeEntity(shotId, t.author(), t.at()).fill(t.number(), t.note(), t.circled())));
+        written.forEach(n -> notes.save(new NoteEntity(
+                shotId,
+                n.placement() == null ? null : ids.get(n.placement()),
+                null,
+                n.text(),
+                false,
+                n.author(),
+                n.at())));
         takes.flush();
     }
 
-    private static NoSuchElementException gone() {
-        return new NoSuchElementException("There is no such note any more.");
+    private static NotFoundException gone() {
+        return new NotFoundException("There is no such note any more.");
     }
 }

@@ -17,19 +17,22 @@ class TakeEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private long shotId;
+
     private int number;
     private @Nullable String note;
     private boolean circled;
     private String author = "";
+
     @Column(name = "made_at")
     private Instant at = Instant.EPOCH;
+
     @Version
     private long version;
 
-    protected TakeEntity() {
-    }
+    protected TakeEntity() {}
 
     TakeEntity(long shotId, String author, Instant at) {
         this.shotId = shotId;

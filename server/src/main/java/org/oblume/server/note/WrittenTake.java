@@ -4,5 +4,4 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /** A take as a file has it. */
-public record WrittenTake(int number, @Nullable String note, boolean circled, String author, Instant at) {
-}
+public record WrittenTake(int number, @Nullable String note, boolean circled, String author, Instant at) {}

@@ -6,5 +6,4 @@ package org.oblume.server.paper;
  * @param name of the file, without its ending
  * @param table the same as rows
  */
-record Paper(String name, Sheet sheet, Sheet.Table table) {
-}
+record Paper(String name, Sheet sheet, Sheet.Table table) {}

@@ -50,50 +50,86 @@ class PaperController {
         SvgPen pen = new SvgPen(Math.max(260, drawing.widthPt(drawn)), bar);
         drawing.draw(pen, new Pen.At(0, 0), drawn);
         PlanDrawing.scaleBar(pen, new Pen.At(8, bar - SCALE_BAR_PT + 8), drawn);
-        return answer(pen.svg("Plot").getBytes(StandardCharsets.UTF_8), "plot.svg", MediaType.parseMediaType("image/svg+xml"));
+        return answer(
+                pen.svg("Plot").getBytes(StandardCharsets.UTF_8),
+                "plot.svg",
+                MediaType.parseMediaType("image/svg+xml"));
     }
 
     /** @param scale 25 means 1 : 25; 0 for the largest that fits a page */
     @GetMapping(path = "/shots/{shotId}/paper/plot.{kind}", produces = MediaType.ALL_VALUE)
-    ResponseEntity<byte[]> plot(@PathVariable long shotId, @PathVariable String kind, @RequestParam(defaultValue = "0") int scale,
-            @RequestParam(defaultValue = "metric") String units, Principal person) {
+    ResponseEntity<byte[]> plot(
+            @PathVariable long shotId,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "0") int scale,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
         return answer(papers.plot(shotId, checked(scale), reader(units)), kind, person);
     }
 
     @GetMapping(path = "/shots/{shotId}/paper/sheet.{kind}", produces = MediaType.ALL_VALUE)
-    ResponseEntity<byte[]> sheet(@PathVariable long shotId, @PathVariable String kind, @RequestParam(defaultValue = "metric") String units, Principal person) {
+    ResponseEntity<byte[]> sheet(
+            @PathVariable long shotId,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
         return answer(papers.shotSheet(shotId, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/shots/{shotId}/paper/rebuild.{kind}", produces = MediaType.ALL_VALUE)
-    ResponseEntity<byte[]> rebuild(@PathVariable long shotId, @PathVariable String kind, @RequestParam(required = false) @Nullable Long run,
-            @RequestParam(defaultValue = "metric") String units, Principal person) {
+    ResponseEntity<byte[]> rebuild(
+            @PathVariable long shotId,
+            @PathVariable String kind,
+            @RequestParam(required = false) @Nullable Long run,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
         return answer(papers.rebuild(shotId, run, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/shots/{shotId}/paper/readings.{kind}", produces = MediaType.ALL_VALUE)
-    ResponseEntity<byte[]> readings(@PathVariable long shotId, @PathVariable String kind, @RequestParam(required = false) @Nullable Long run,
-            @RequestParam(defaultValue = "metric") String units, Principal person) {
+    ResponseEntity<byte[]> readings(
+            @PathVariable long shotId,
+            @PathVariable String kind,
+            @RequestParam(required = false) @Nullable Long run,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
         return answer(papers.readings(shotId, run, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/moves/paper.{kind}", produces = MediaType.ALL_VALUE)
-    ResponseEntity<byte[]> moves(@RequestParam String from, @RequestParam String to, @PathVariable String kind, @RequestParam(defaultValue = "metric") String units, Principal person) {
+    ResponseEntity<byte[]> moves(
+            @RequestParam String from,
+            @RequestParam String to,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
         return answer(papers.moves(from, to, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/scenes/{sceneId}/paper/match.{kind}", produces = MediaType.ALL_VALUE)
-    ResponseEntity<byte[]> match(@PathVariable long sceneId, @PathVariable String kind, @RequestParam(defaultValue = "metric") String units, Principal person) {
+    ResponseEntity<byte[]> match(
+            @PathVariable long sceneId,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
         return answer(papers.match(sceneId, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/runs/{run}/paper/verdict.{kind}", produces = MediaType.ALL_VALUE)
-    ResponseEntity<byte[]> verdict(@PathVariable long run, @PathVariable String kind, @RequestParam(defaultValue = "metric") String units, Principal person) {
+    ResponseEntity<byte[]> verdict(
+            @PathVariable long run,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
         return answer(papers.verdict(run, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/runs/{run}/paper/lights.{kind}", produces = MediaType.ALL_VALUE)
-    ResponseEntity<byte[]> lights(@PathVariable long run, @PathVariable String kind, @RequestParam(defaultValue = "metric") String units, Principal person) {
+    ResponseEntity<byte[]> lights(
+            @PathVariable long run,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
         return answer(papers.lights(run, reader(units)), kind, person);
     }
 
@@ -102,26 +138,43 @@ class PaperController {
     }
 
     private static Papers.For reader(String units) {
-        return new Papers.For("imperial".equals(units), ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString());
+        return new Papers.For(
+                "imperial".equals(units),
+                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString());
     }
 
     private ResponseEntity<byte[]> answer(Paper paper, String kind, Principal person) {
         return switch (kind) {
-            case "pdf" -> answer(PdfSheet.of(paper.sheet(), "Printed %s by %s".formatted(when(clock.instant()), person.getName())), paper.name() + ".pdf", MediaType.APPLICATION_PDF);
-            case "csv" -> answer(csv(paper.table()), paper.name() + ".csv", new MediaType("text", "csv", StandardCharsets.UTF_8));
+            case "pdf" ->
+                answer(
+                        PdfSheet.of(
+                                paper.sheet(), "Printed %s by %s".formatted(when(clock.instant()), person.getName())),
+                        paper.name() + ".pdf",
+                        MediaType.APPLICATION_PDF);
+            case "csv" ->
+                answer(csv(paper.table()), paper.name() + ".csv", new MediaType("text", "csv", StandardCharsets.UTF_8));
             default -> throw new Refusal("kind", "There is no “%s” of it: ask for pdf or csv.".formatted(kind));
         };
     }
 
     private static ResponseEntity<byte[]> answer(byte[] bytes, String file, MediaType type) {
-        return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.inline().filename(file, StandardCharsets.UTF_8).build().toString())
-                .header(HttpHeaders.CACHE_CONTROL, "no-store").body(bytes);
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename(file, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .body(bytes);
     }
 
     private static byte[] csv(Sheet.Table table) {
         StringBuilder out = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            printer.printRecord(table.columns().stream().map(Sheet.Column::title).toList());
+            printer.printRecord(
+                    table.columns().stream().map(Sheet.Column::title).toList());
             for (List<String> row : table.rows()) {
                 printer.printRecord(row.stream().map(PaperController::cell).toList());
             }
@@ -137,6 +190,8 @@ class PaperController {
     }
 
     static String when(Instant at) {
-        return DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.UK).withZone(ZoneId.systemDefault()).format(at);
+        return DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.UK)
+                .withZone(ZoneId.systemDefault())
+                .format(at);
     }
 }

@@ -17,10 +17,10 @@ import org.oblume.core.geometry.Side;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.units.Phrase;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Numbers;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Stops;
 import org.oblume.server.carry.CompareService;
 import org.oblume.server.carry.MovesView;
@@ -33,10 +33,10 @@ import org.oblume.server.rebuild.RebuildSheets;
 import org.oblume.server.rebuild.RebuildView;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -54,7 +54,14 @@ class Papers {
     private final MatchService matching;
     private final MeterService meter;
 
-    Papers(ShotService shots, StoredScenes records, PlotService plots, RebuildSheets rebuild, RebuildService runs, CompareService comparing, MatchService matching,
+    Papers(
+            ShotService shots,
+            StoredScenes records,
+            PlotService plots,
+            RebuildSheets rebuild,
+            RebuildService runs,
+            CompareService comparing,
+            MatchService matching,
             MeterService meter) {
         this.shots = shots;
         this.records = records;
@@ -100,7 +107,10 @@ class Papers {
         }
 
         String subtitle() {
-            return Papers.subtitle(record.scene().heading().number(), record.scene().heading().heading(), shot.card().description());
+            return Papers.subtitle(
+                    record.scene().heading().number(),
+                    record.scene().heading().heading(),
+                    shot.card().description());
         }
     }
 
@@ -111,7 +121,10 @@ class Papers {
     private Subject subject(long shotId) {
         Shot shot = shots.get(shotId);
         StoredScene record = records.withAncestors(shot);
-        return new Subject(shot, record, plots.placed(shot, record).stream().filter(PlacedView::onSet).toList());
+        return new Subject(
+                shot,
+                record,
+                plots.placed(shot, record).stream().filter(PlacedView::onSet).toList());
     }
 
     PlanDrawing drawing(long shotId) {
@@ -132,18 +145,43 @@ class Papers {
         Subject subject = subject(shotId);
         Sheet.Table table = things(subject, reader);
         PlanDrawing drawing = drawing(subject);
-        return new Paper(file(subject, "plot"), new Sheet(subject.title("plot"), subject.subtitle(), reader.link("/shots/" + shotId + "/plot"), PdfSheet.suitsLandscape(drawing),
-                List.of(new Sheet.Plan(drawing, scale))), table);
+        return new Paper(
+                file(subject, "plot"),
+                new Sheet(
+                        subject.title("plot"),
+                        subject.subtitle(),
+                        reader.link("/shots/" + shotId + "/plot"),
+                        PdfSheet.suitsLandscape(drawing),
+                        List.of(new Sheet.Plan(drawing, scale))),
+                table);
     }
 
     Paper shotSheet(long shotId, For reader) {
         Subject subject = subject(shotId);
         Sheet.Table table = things(subject, reader);
-        String camera = subject.placed.stream().filter(p -> p.placement().kind() == PlacementKind.CAMERA).findFirst()
-                .map(c -> Stream.of(Attribute.LENS, Attribute.STOP, Attribute.SPEED, Attribute.SHUTTER, Attribute.WHITE, Attribute.LENS_ND).map(a -> reader.say(c, a))
-                        .filter(s -> !s.isEmpty()).collect(Collectors.joining(", "))).orElse("no camera");
-        return new Paper(file(subject, "sheet"), new Sheet(subject.title("shot sheet"), subject.subtitle(), reader.link("/shots/" + shotId + "/plot"), true,
-                List.of(new Sheet.Say("Camera: %s.".formatted(camera), true), table)), table);
+        String camera = subject.placed.stream()
+                .filter(p -> p.placement().kind() == PlacementKind.CAMERA)
+                .findFirst()
+                .map(c -> Stream.of(
+                                Attribute.LENS,
+                                Attribute.STOP,
+                                Attribute.SPEED,
+                                Attribute.SHUTTER,
+                                Attribute.WHITE,
+                                Attribute.LENS_ND)
+                        .map(a -> reader.say(c, a))
+                        .filter(s -> !s.isEmpty())
+                        .collect(Collectors.joining(", ")))
+                .orElse("no camera");
+        return new Paper(
+                file(subject, "sheet"),
+                new Sheet(
+                        subject.title("shot sheet"),
+                        subject.subtitle(),
+                        reader.link("/shots/" + shotId + "/plot"),
+                        true,
+                        List.of(new Sheet.Say("Camera: %s.".formatted(camera), true), table)),
+                table);
     }
 
     private static String file(Subject subject, String what) {
@@ -151,22 +189,57 @@ class Papers {
     }
 
     private static Sheet.Table things(Subject subject, For reader) {
-        List<Sheet.Column> columns = List.of(column("Name", 1.3), column("What", 2), column("Place by tape", 3), figures("Height", 0.9), column("Aim", 1.9),
-                figures("Level", 0.8), figures("Dial", 0.9), figures("Tint", 0.9), column("Through", 2.4), column("Control", 1.5));
-        return new Sheet.Table("", columns, subject.placed.stream().map(p -> List.of(p.placement().name(), what(p), tapes(p, reader), reader.say(p, Attribute.HEIGHT), aim(p),
-                p.values().containsKey(Attribute.STANDING) && reader.say(p, Attribute.STANDING).equals("off") ? "off" : reader.say(p, Attribute.LEVEL), reader.say(p, Attribute.CCT),
-                reader.say(p, Attribute.TINT), reader.say(p, Attribute.MODIFIERS), reader.say(p, Attribute.PATCH))).toList());
+        List<Sheet.Column> columns = List.of(
+                column("Name", 1.3),
+                column("What", 2),
+                column("Place by tape", 3),
+                figures("Height", 0.9),
+                column("Aim", 1.9),
+                figures("Level", 0.8),
+                figures("Dial", 0.9),
+                figures("Tint", 0.9),
+                column("Through", 2.4),
+                column("Control", 1.5));
+        return new Sheet.Table(
+                "",
+                columns,
+                subject.placed.stream()
+                        .map(p -> List.of(
+                                p.placement().name(),
+                                what(p),
+                                tapes(p, reader),
+                                reader.say(p, Attribute.HEIGHT),
+                                aim(p),
+                                p.values().containsKey(Attribute.STANDING)
+                                                && reader.say(p, Attribute.STANDING)
+                                                        .equals("off")
+                                        ? "off"
+                                        : reader.say(p, Attribute.LEVEL),
+                                reader.say(p, Attribute.CCT),
+                                reader.say(p, Attribute.TINT),
+                                reader.say(p, Attribute.MODIFIERS),
+                                reader.say(p, Attribute.PATCH)))
+                        .toList());
     }
 
     private static String what(PlacedView placed) {
         String unit = placed.placement().piece().unit();
-        return unit == null ? placed.placement().piece().what() : unit + ", " + placed.placement().piece().what();
+        return unit == null
+                ? placed.placement().piece().what()
+                : unit + ", " + placed.placement().piece().what();
     }
 
     private static String tapes(PlacedView placed, For reader) {
         PlacedView.Tapes tapes = placed.tapes();
-        return tapes == null ? reader.say(placed, Attribute.PLACE) : "%s from %s, %s from %s, %s".formatted(reader.say(tapes.a().length()), tapes.a().landmark(),
-                reader.say(tapes.b().length()), tapes.b().landmark(), tapes.side() == Side.LEFT ? "on the left" : "on the right");
+        return tapes == null
+                ? reader.say(placed, Attribute.PLACE)
+                : "%s from %s, %s from %s, %s"
+                        .formatted(
+                                reader.say(tapes.a().length()),
+                                tapes.a().landmark(),
+                                reader.say(tapes.b().length()),
+                                tapes.b().landmark(),
+                                tapes.side() == Side.LEFT ? "on the left" : "on the right");
     }
 
     private static String aim(PlacedView placed) {
@@ -174,8 +247,11 @@ class Papers {
         if (aim == null) {
             return "";
         }
-        String tilt = Math.round(aim.tiltDeg()) == 0 ? "level" : "%d° %s".formatted(Math.round(Math.abs(aim.tiltDeg())), aim.tiltDeg() < 0 ? "down" : "up");
-        return "%s%s, bearing %s".formatted(aim.markName() == null ? "" : "at " + aim.markName() + ", ", tilt, aim.bearing());
+        String tilt = Math.round(aim.tiltDeg()) == 0
+                ? "level"
+                : "%d° %s".formatted(Math.round(Math.abs(aim.tiltDeg())), aim.tiltDeg() < 0 ? "down" : "up");
+        return "%s%s, bearing %s"
+                .formatted(aim.markName() == null ? "" : "at " + aim.markName() + ", ", tilt, aim.bearing());
     }
 
     private static Sheet.Column column(String title, double share) {
@@ -190,7 +266,9 @@ class Papers {
     Paper rebuild(long shotId, @Nullable Long run, For reader) {
         RebuildView sheet = run == null ? rebuild.ofShot(shotId) : rebuild.ofRun(run);
         List<Sheet.Part> parts = new ArrayList<>();
-        parts.add(new Sheet.Say("Put things up in this order. A and B are tapes along the floor from the landmarks named; left and right are as one walks from A to B.", false));
+        parts.add(new Sheet.Say(
+                "Put things up in this order. A and B are tapes along the floor from the landmarks named; left and right are as one walks from A to B.",
+                false));
         if (!sheet.stands().isEmpty()) {
             parts.add(new Sheet.Say("Stands already: %s.".formatted(String.join(", ", sheet.stands())), true));
         }
@@ -198,14 +276,44 @@ class Papers {
             parts.add(new Sheet.Say("Take out: %s.".formatted(String.join(", ", sheet.out())), true));
         }
         sheet.misfits().forEach(m -> parts.add(new Sheet.Say("Does not fit: " + reader.say(m.words()), true)));
-        parts.add(new Sheet.Steps(IntStream.range(0, sheet.steps().size()).mapToObj(i -> step(i + 1, sheet.steps().get(i), reader)).toList()));
-        parts.add(new Sheet.Plan(sheet.run() == null ? drawing(shotId) : drawing(runs.built(sheet.run().id()).built()), 0));
-        String name = sheet.run() == null ? "rebuild" : "rebuild, " + sheet.run().name();
-        Sheet.Table table = new Sheet.Table("", List.of(figures("Step", 0.5), column("Name", 1), column("What", 2), column("A from", 1), figures("A", 0.7), column("B from", 1),
-                figures("B", 0.7), column("Side", 0.6), figures("Height", 0.8), column("Aim", 1.5), column("Through", 2), column("Settings", 2), column("Done by", 1)),
-                IntStream.range(0, sheet.steps().size()).mapToObj(i -> row(i + 1, sheet.steps().get(i), reader)).toList());
-        return new Paper("%s-rebuild".formatted(sheet.slate()), new Sheet("%s, %s".formatted(sheet.slate(), name), subtitle(sheet.scene().number(), sheet.scene().heading(), sheet.setName()),
-                reader.link("/shots/%d/rebuild".formatted(shotId)), false, parts), table);
+        parts.add(new Sheet.Steps(IntStream.range(0, sheet.steps().size())
+                .mapToObj(i -> step(i + 1, sheet.steps().get(i), reader))
+                .toList()));
+        parts.add(new Sheet.Plan(
+                sheet.run() == null
+                        ? drawing(shotId)
+                        : drawing(runs.built(sheet.run().id()).built()),
+                0));
+        String name =
+                sheet.run() == null ? "rebuild" : "rebuild, " + sheet.run().name();
+        Sheet.Table table = new Sheet.Table(
+                "",
+                List.of(
+                        figures("Step", 0.5),
+                        column("Name", 1),
+                        column("What", 2),
+                        column("A from", 1),
+                        figures("A", 0.7),
+                        column("B from", 1),
+                        figures("B", 0.7),
+                        column("Side", 0.6),
+                        figures("Height", 0.8),
+                        column("Aim", 1.5),
+                        column("Through", 2),
+                        column("Settings", 2),
+                        column("Done by", 1)),
+                IntStream.range(0, sheet.steps().size())
+                        .mapToObj(i -> row(i + 1, sheet.steps().get(i), reader))
+                        .toList());
+        return new Paper(
+                "%s-rebuild".formatted(sheet.slate()),
+                new Sheet(
+                        "%s, %s".formatted(sheet.slate(), name),
+                        subtitle(sheet.scene().number(), sheet.scene().heading(), sheet.setName()),
+                        reader.link("/shots/%d/rebuild".formatted(shotId)),
+                        false,
+                        parts),
+                table);
     }
 
     private static Sheet.Task step(int number, RebuildView.Step step, For reader) {
@@ -213,17 +321,32 @@ class Papers {
         List<String> lines = new ArrayList<>();
         PlacedView.Tapes tapes = placed.tapes();
         String height = reader.say(placed, Attribute.HEIGHT);
-        lines.add(tapes == null ? "Place: %s. Height %s.".formatted(reader.say(placed, Attribute.PLACE), height)
-                : "A %s from %s. B %s from %s. On the %s, walking A to B. Height %s.".formatted(reader.say(tapes.a().length()), tapes.a().landmark(),
-                        reader.say(tapes.b().length()), tapes.b().landmark(), tapes.side().name().toLowerCase(Locale.ROOT), height));
+        lines.add(
+                tapes == null
+                        ? "Place: %s. Height %s.".formatted(reader.say(placed, Attribute.PLACE), height)
+                        : "A %s from %s. B %s from %s. On the %s, walking A to B. Height %s."
+                                .formatted(
+                                        reader.say(tapes.a().length()),
+                                        tapes.a().landmark(),
+                                        reader.say(tapes.b().length()),
+                                        tapes.b().landmark(),
+                                        tapes.side().name().toLowerCase(Locale.ROOT),
+                                        height));
         if (step.third() != null) {
-            lines.add("Check: C %s from %s.".formatted(reader.say(step.third().length()), step.third().landmark()));
+            lines.add("Check: C %s from %s."
+                    .formatted(reader.say(step.third().length()), step.third().landmark()));
         }
         String aim = aim(placed);
         if (!aim.isEmpty()) {
-            lines.add("Aim %s.%s".formatted(aim, reader.say(placed, Attribute.BEAM).isEmpty() ? "" : " Beam %s.".formatted(reader.say(placed, Attribute.BEAM))));
+            lines.add("Aim %s.%s"
+                    .formatted(
+                            aim,
+                            reader.say(placed, Attribute.BEAM).isEmpty()
+                                    ? ""
+                                    : " Beam %s.".formatted(reader.say(placed, Attribute.BEAM))));
         }
-        if (!reader.say(placed, Attribute.MODIFIERS).isEmpty() && !reader.say(placed, Attribute.MODIFIERS).equals(Modifiers.NONE.say())) {
+        if (!reader.say(placed, Attribute.MODIFIERS).isEmpty()
+                && !reader.say(placed, Attribute.MODIFIERS).equals(Modifiers.NONE.say())) {
             lines.add("Through, from the lamp on: %s.".formatted(reader.say(placed, Attribute.MODIFIERS)));
         }
         String settings = settings(placed, reader);
@@ -231,26 +354,53 @@ class Papers {
             lines.add(settings + ".");
         }
         if (step.instead() != null) {
-            lines.add("Not as recorded: %s. %s (%s).".formatted(Stream.concat(Stream.ofNullable(step.instead().piece()),
-                    step.instead().values().stream().map(v -> "%s %s".formatted(v.label(), reader.say(v.now())))).collect(Collectors.joining(", ")), step.instead().why(),
-                    step.instead().author()));
+            lines.add("Not as recorded: %s. %s (%s)."
+                    .formatted(
+                            Stream.concat(
+                                            Stream.ofNullable(step.instead().piece()),
+                                            step.instead().values().stream()
+                                                    .map(v -> "%s %s".formatted(v.label(), reader.say(v.now()))))
+                                    .collect(Collectors.joining(", ")),
+                            step.instead().why(),
+                            step.instead().author()));
         }
         lines.addAll(step.cautions());
-        String watts = placed.placement().piece().watts() > 0 ? ", %d W".formatted(Math.round(placed.placement().piece().watts())) : "";
-        return new Sheet.Task(number, placed.placement().name(), what(placed) + watts, lines, step.done() != null && !step.done().changedSince());
+        String watts = placed.placement().piece().watts() > 0
+                ? ", %d W".formatted(Math.round(placed.placement().piece().watts()))
+                : "";
+        return new Sheet.Task(
+                number,
+                placed.placement().name(),
+                what(placed) + watts,
+                lines,
+                step.done() != null && !step.done().changedSince());
     }
 
     private static String settings(PlacedView placed, For reader) {
         List<String> all = new ArrayList<>();
-        for (Attribute attribute : List.of(Attribute.STANDING, Attribute.LEVEL, Attribute.CCT, Attribute.TINT, Attribute.COLOUR, Attribute.EFFECT, Attribute.LENS, Attribute.STOP, Attribute.SPEED, Attribute.SHUTTER,
-                Attribute.WHITE, Attribute.PATCH, Attribute.MENU)) {
+        for (Attribute attribute : List.of(
+                Attribute.STANDING,
+                Attribute.LEVEL,
+                Attribute.CCT,
+                Attribute.TINT,
+                Attribute.COLOUR,
+                Attribute.EFFECT,
+                Attribute.LENS,
+                Attribute.STOP,
+                Attribute.SPEED,
+                Attribute.SHUTTER,
+                Attribute.WHITE,
+                Attribute.PATCH,
+                Attribute.MENU)) {
             String said = reader.say(placed, attribute);
             if (!said.isEmpty() && !(attribute == Attribute.STANDING && !said.equals("off"))) {
                 all.add(said.startsWith(attribute.label()) ? said : "%s %s".formatted(attribute.label(), said));
             }
         }
-        if (placed.placement().piece().lamp() != null && !placed.placement().piece().lamp().upkeep().menu().isEmpty()) {
-            all.add("menu to check: %s".formatted(placed.placement().piece().lamp().upkeep().menu()));
+        if (placed.placement().piece().lamp() != null
+                && !placed.placement().piece().lamp().upkeep().menu().isEmpty()) {
+            all.add("menu to check: %s"
+                    .formatted(placed.placement().piece().lamp().upkeep().menu()));
         }
         String joined = String.join("; ", all);
         return joined.isEmpty() ? "" : joined.substring(0, 1).toUpperCase(Locale.ROOT) + joined.substring(1);
@@ -259,19 +409,62 @@ class Papers {
     private static List<String> row(int number, RebuildView.Step step, For reader) {
         PlacedView placed = step.placed();
         PlacedView.Tapes tapes = placed.tapes();
-        return List.of(String.valueOf(number), placed.placement().name(), what(placed), tapes == null ? "" : tapes.a().landmark(), tapes == null ? "" : reader.say(tapes.a().length()),
-                tapes == null ? "" : tapes.b().landmark(), tapes == null ? "" : reader.say(tapes.b().length()), tapes == null ? "" : tapes.side().name().toLowerCase(Locale.ROOT),
-                reader.say(placed, Attribute.HEIGHT), aim(placed), reader.say(placed, Attribute.MODIFIERS), settings(placed, reader), step.done() == null ? "" : step.done().author());
+        return List.of(
+                String.valueOf(number),
+                placed.placement().name(),
+                what(placed),
+                tapes == null ? "" : tapes.a().landmark(),
+                tapes == null ? "" : reader.say(tapes.a().length()),
+                tapes == null ? "" : tapes.b().landmark(),
+                tapes == null ? "" : reader.say(tapes.b().length()),
+                tapes == null ? "" : tapes.side().name().toLowerCase(Locale.ROOT),
+                reader.say(placed, Attribute.HEIGHT),
+                aim(placed),
+                reader.say(placed, Attribute.MODIFIERS),
+                settings(placed, reader),
+                step.done() == null ? "" : step.done().author());
     }
 
     Paper moves(String from, String to, For reader) {
         MovesView moves = comparing.moves(from, to);
-        Sheet.Table table = new Sheet.Table("", List.of(column("", 0.3), column("Department", 1), column("Do", 4), figures("Starts", 0.7), figures("Takes", 0.7), figures("People", 0.6),
-                column("Mind", 2.5)), moves.moves().stream().map(m -> List.of(m.done() == null ? "" : "done", m.department().name().toLowerCase(Locale.ROOT),
-                        reader.imperial() ? m.words().imperial() : m.words().metric(), minutes(m.startMin()), minutes(m.minutes()), String.valueOf(m.people()), String.join(" ", m.cautions()))).toList());
-        return new Paper("moves-%s-%s".formatted(moves.from().name(), moves.to().name()), new Sheet("Moves, %s to %s".formatted(moves.from().name(), moves.to().name()),
-                "%s. About %s on the clock (estimate).".formatted(subtitle(moves.to().scene().number(), moves.to().scene().heading(), moves.to().description()), minutes(moves.minutes())),
-                reader.link("/moves?from=%s&to=%s".formatted(from, to)), false, List.of(table)), table);
+        Sheet.Table table = new Sheet.Table(
+                "",
+                List.of(
+                        column("", 0.3),
+                        column("Department", 1),
+                        column("Do", 4),
+                        figures("Starts", 0.7),
+                        figures("Takes", 0.7),
+                        figures("People", 0.6),
+                        column("Mind", 2.5)),
+                moves.moves().stream()
+                        .map(m -> List.of(
+                                m.done() == null ? "" : "done",
+                                m.department().name().toLowerCase(Locale.ROOT),
+                                reader.imperial()
+                                        ? m.words().imperial()
+                                        : m.words().metric(),
+                                minutes(m.startMin()),
+                                minutes(m.minutes()),
+                                String.valueOf(m.people()),
+                                String.join(" ", m.cautions())))
+                        .toList());
+        return new Paper(
+                "moves-%s-%s".formatted(moves.from().name(), moves.to().name()),
+                new Sheet(
+                        "Moves, %s to %s"
+                                .formatted(moves.from().name(), moves.to().name()),
+                        "%s. About %s on the clock (estimate)."
+                                .formatted(
+                                        subtitle(
+                                                moves.to().scene().number(),
+                                                moves.to().scene().heading(),
+                                                moves.to().description()),
+                                        minutes(moves.minutes())),
+                        reader.link("/moves?from=%s&to=%s".formatted(from, to)),
+                        false,
+                        List.of(table)),
+                table);
     }
 
     private static String minutes(double minutes) {
@@ -283,24 +476,58 @@ class Papers {
         List<Sheet.Column> columns = new ArrayList<>(List.of(column("Shot", 1.1)));
         Arrays.stream(Aspect.values()).forEach(a -> columns.add(column(a.label(), 1.2)));
         columns.add(column("Verdict and what to do", 3));
-        List<MatchView.ShotVerdict> all = Stream.concat(report.shots().stream(), report.runs().stream()).toList();
-        Sheet.Table table = new Sheet.Table("", columns, all.stream().map(j -> judged(j, reader)).toList());
+        List<MatchView.ShotVerdict> all =
+                Stream.concat(report.shots().stream(), report.runs().stream()).toList();
+        Sheet.Table table = new Sheet.Table(
+                "", columns, all.stream().map(j -> judged(j, reader)).toList());
         List<Sheet.Part> parts = new ArrayList<>(List.of(new Sheet.Say(report.summary(), true), table));
-        all.forEach(j -> j.lines().stream().filter(l -> l.verdict() == Match.Verdict.WAIVED).forEach(l -> parts.add(new Sheet.Say("%s, %s: %s (%s). %s".formatted(j.slate(), l.label(),
-                Objects.requireNonNull(l.waiver()).reason(), l.waiver().author(), l.waiver().cause() == Waiver.Cause.CHEAT ? "A cheat." : "Right by eye."), false))));
-        return new Paper("match-%s".formatted(report.scene().number()), new Sheet("Match, scene %s against %s".formatted(report.scene().number(), report.reference()),
-                "%s. Ratio: %s. m: metered, p: predicted.".formatted(report.scene().heading(), report.schoolLabel()), reader.link("/shots/%d/match".formatted(report.referenceId())), true, parts), table);
+        all.forEach(j -> j.lines().stream()
+                .filter(l -> l.verdict() == Match.Verdict.WAIVED)
+                .forEach(l -> parts.add(new Sheet.Say(
+                        "%s, %s: %s (%s). %s"
+                                .formatted(
+                                        j.slate(),
+                                        l.label(),
+                                        Objects.requireNonNull(l.waiver()).reason(),
+                                        l.waiver().author(),
+                                        l.waiver().cause() == Waiver.Cause.CHEAT ? "A cheat." : "Right by eye."),
+                        false))));
+        return new Paper(
+                "match-%s".formatted(report.scene().number()),
+                new Sheet(
+                        "Match, scene %s against %s".formatted(report.scene().number(), report.reference()),
+                        "%s. Ratio: %s. m: metered, p: predicted."
+                                .formatted(report.scene().heading(), report.schoolLabel()),
+                        reader.link("/shots/%d/match".formatted(report.referenceId())),
+                        true,
+                        parts),
+                table);
     }
 
     private static List<String> judged(MatchView.ShotVerdict judged, For reader) {
-        List<String> row = new ArrayList<>(List.of("%s%s, %s".formatted(judged.slate(), judged.run() == null ? "" : ", " + judged.run().name(), judged.closeness().name().toLowerCase(Locale.ROOT))));
+        List<String> row = new ArrayList<>(List.of("%s%s, %s"
+                .formatted(
+                        judged.slate(),
+                        judged.run() == null ? "" : ", " + judged.run().name(),
+                        judged.closeness().name().toLowerCase(Locale.ROOT))));
         judged.lines().forEach(l -> row.add(figure(l)));
-        row.add(Stream.concat(Stream.of(judged.title()), judged.lines().stream().map(MatchView.VerdictLine::remedy).filter(Objects::nonNull).map(reader::say)).collect(Collectors.joining(" ")));
+        row.add(Stream.concat(
+                        Stream.of(judged.title()),
+                        judged.lines().stream()
+                                .map(MatchView.VerdictLine::remedy)
+                                .filter(Objects::nonNull)
+                                .map(reader::say))
+                .collect(Collectors.joining(" ")));
         return row;
     }
 
     private static String figure(MatchView.VerdictLine line) {
-        return line.now() == null ? "not known" : "%s%s".formatted(said(line.now()), line.differenceSaid() == null ? "" : " (%s)".formatted(line.differenceSaid()));
+        return line.now() == null
+                ? "not known"
+                : "%s%s"
+                        .formatted(
+                                said(line.now()),
+                                line.differenceSaid() == null ? "" : " (%s)".formatted(line.differenceSaid()));
     }
 
     private static String said(MatchView.@Nullable FigureView figure) {
@@ -319,26 +546,88 @@ class Papers {
     }
 
     private static Sheet.Table lines(MatchView.VerdictView verdict, For reader) {
-        return new Sheet.Table("Against the record", List.of(column("", 2), column("Recorded", 1.2), column("Now", 1.2), column("Difference", 1), column("Within", 1), column("Verdict", 3)),
-                verdict.match().lines().stream().map(l -> List.of(l.label(), said(l.recorded()), said(l.now()), l.differenceSaid() == null ? "" : l.differenceSaid(), l.toleranceSaid(),
-                        said(l, reader))).toList());
+        return new Sheet.Table(
+                "Against the record",
+                List.of(
+                        column("", 2),
+                        column("Recorded", 1.2),
+                        column("Now", 1.2),
+                        column("Difference", 1),
+                        column("Within", 1),
+                        column("Verdict", 3)),
+                verdict.match().lines().stream()
+                        .map(l -> List.of(
+                                l.label(),
+                                said(l.recorded()),
+                                said(l.now()),
+                                l.differenceSaid() == null ? "" : l.differenceSaid(),
+                                l.toleranceSaid(),
+                                said(l, reader)))
+                        .toList());
     }
 
     private static Sheet.Table heads(MatchView.VerdictView verdict) {
-        return new Sheet.Table("Each light alone", List.of(column("Light", 2), figures("Stops off", 1), figures("Mired off", 1), figures("Duv off", 1), column("Verdict", 4)),
-                verdict.heads().stream().map(h -> List.of(h.name(), h.kStops() == null ? "" : Stops.of(h.kStops()).inTenths(), h.mired() == null ? "" : Numbers.plain(Math.round(h.mired())),
-                        h.duv() == null ? "" : Duv.print(h.duv()), h.verdict() == Match.Verdict.UNKNOWN ? "not read" : h.verdict() == Match.Verdict.HOLDS ? "holds" : "off. "
-                                + String.join("; or ", h.likely()))).toList());
+        return new Sheet.Table(
+                "Each light alone",
+                List.of(
+                        column("Light", 2),
+                        figures("Stops off", 1),
+                        figures("Mired off", 1),
+                        figures("Duv off", 1),
+                        column("Verdict", 4)),
+                verdict.heads().stream()
+                        .map(h -> List.of(
+                                h.name(),
+                                h.kStops() == null ? "" : Stops.of(h.kStops()).inTenths(),
+                                h.mired() == null ? "" : Numbers.plain(Math.rint(h.mired())),
+                                h.duv() == null ? "" : Duv.print(h.duv()),
+                                h.verdict() == Match.Verdict.UNKNOWN
+                                        ? "not read"
+                                        : h.verdict() == Match.Verdict.HOLDS
+                                                ? "holds"
+                                                : "off. " + String.join("; or ", h.likely())))
+                        .toList());
     }
 
     private static Paper verdict(MatchView.VerdictView verdict, String name, Sheet.Table rows, For reader) {
-        List<Sheet.Part> parts = new ArrayList<>(List.of(new Sheet.Say(verdict.match().title(), true), new Sheet.Say("%d of %d steps done.".formatted(verdict.done(), verdict.steps()), false), lines(verdict, reader), heads(verdict)));
-        verdict.otherwise().forEach(o -> parts.add(new Sheet.Say("Not as recorded: %s, %s. %s".formatted(o.name(), o.now().stream().map(reader::say).collect(Collectors.joining(", ")), o.why()), false)));
-        parts.add(new Sheet.Signing(verdict.run().signed() == null ? "Signed by the lead" : "Signed by %s, %s: %s".formatted(verdict.run().signed().author(),
-                PaperController.when(verdict.run().signed().at()), verdict.run().signed().said())));
-        return new Paper("%s-%s".formatted(verdict.match().slate(), name), new Sheet("%s, verdict: %s".formatted(verdict.match().slate(), verdict.run().name()),
-                "%s. m: metered, p: predicted.".formatted(subtitle(verdict.scene().number(), verdict.scene().heading(), verdict.match().description())),
-                reader.link("/shots/%d/rebuild".formatted(verdict.match().shotId())), false, parts), rows);
+        List<Sheet.Part> parts = new ArrayList<>(List.of(
+                new Sheet.Say(verdict.match().title(), true),
+                new Sheet.Say("%d of %d steps done.".formatted(verdict.done(), verdict.steps()), false),
+                lines(verdict, reader),
+                heads(verdict)));
+        verdict.otherwise()
+                .forEach(o -> parts.add(new Sheet.Say(
+                        "Not as recorded: %s, %s. %s"
+                                .formatted(
+                                        o.name(),
+                                        o.now().stream().map(reader::say).collect(Collectors.joining(", ")),
+                                        o.why()),
+                        false)));
+        parts.add(new Sheet.Signing(
+                verdict.run().signed() == null
+                        ? "Signed by the lead"
+                        : "Signed by %s, %s: %s"
+                                .formatted(
+                                        verdict.run().signed().author(),
+                                        PaperController.when(
+                                                verdict.run().signed().at()),
+                                        verdict.run().signed().said())));
+        return new Paper(
+                "%s-%s".formatted(verdict.match().slate(), name),
+                new Sheet(
+                        "%s, verdict: %s"
+                                .formatted(
+                                        verdict.match().slate(), verdict.run().name()),
+                        "%s. m: metered, p: predicted."
+                                .formatted(subtitle(
+                                        verdict.scene().number(),
+                                        verdict.scene().heading(),
+                                        verdict.match().description())),
+                        reader.link(
+                                "/shots/%d/rebuild".formatted(verdict.match().shotId())),
+                        false,
+                        parts),
+                rows);
     }
 
     private static String said(MatchView.VerdictLine line, For reader) {
@@ -353,18 +642,52 @@ class Papers {
     /** @param run readings of a rebuild, or null for those of the shot */
     Paper readings(long shotId, @Nullable Long run, For reader) {
         MeterView view = meter.view(shotId, run);
-        Sheet.Table table = new Sheet.Table("", List.of(figures("When", 1.2), column("Who", 1), column("Mark", 1), column("Light", 1.2), column("Read", 3), column("Against the prediction", 3)),
-                view.readings().stream().map(r -> List.of(PaperController.when(r.at()), r.author(), r.mark(), r.light() == null ? "all" : r.light() + " alone", reader.say(r.words()), against(r))).toList());
-        return new Paper("%s-readings".formatted(view.slate()), new Sheet("%s, readings".formatted(view.slate()), view.description(), reader.link("/shots/%d/meter".formatted(shotId)), true,
-                List.of(table)), table);
+        Sheet.Table table = new Sheet.Table(
+                "",
+                List.of(
+                        figures("When", 1.2),
+                        column("Who", 1),
+                        column("Mark", 1),
+                        column("Light", 1.2),
+                        column("Read", 3),
+                        column("Against the prediction", 3)),
+                view.readings().stream()
+                        .map(r -> List.of(
+                                PaperController.when(r.at()),
+                                r.author(),
+                                r.mark(),
+                                r.light() == null ? "all" : r.light() + " alone",
+                                reader.say(r.words()),
+                                against(r)))
+                        .toList());
+        return new Paper(
+                "%s-readings".formatted(view.slate()),
+                new Sheet(
+                        "%s, readings".formatted(view.slate()),
+                        view.description(),
+                        reader.link("/shots/%d/meter".formatted(shotId)),
+                        true,
+                        List.of(table)),
+                table);
     }
 
     private static String against(MeterView.ReadingView read) {
         if (read.solo() != null) {
-            return Stream.of(read.solo().kStops() == null ? "" : "%s stop".formatted(Stops.of(read.solo().kStops()).inTenths()),
-                    read.solo().mired() == null ? "" : Numbers.plain(Math.round(read.solo().mired())) + " mired", String.join("; or ", read.solo().likely()))
-                    .filter(s -> !s.isEmpty()).collect(Collectors.joining(", "));
+            return Stream.of(
+                            read.solo().kStops() == null
+                                    ? ""
+                                    : "%s stop"
+                                            .formatted(Stops.of(read.solo().kStops())
+                                                    .inTenths()),
+                            read.solo().mired() == null
+                                    ? ""
+                                    : Numbers.plain(Math.rint(read.solo().mired())) + " mired",
+                            String.join("; or ", read.solo().likely()))
+                    .filter(s -> !s.isEmpty())
+                    .collect(Collectors.joining(", "));
         }
-        return read.beside().stream().map(b -> "%s %s stop".formatted(b.what(), Stops.of(b.stops()).inTenths())).collect(Collectors.joining(", "));
+        return read.beside().stream()
+                .map(b -> "%s %s stop".formatted(b.what(), Stops.of(b.stops()).inTenths()))
+                .collect(Collectors.joining(", "));
     }
 }

@@ -11,6 +11,7 @@ final class PdfPen implements Pen {
 
     /** Control points of a quarter circle by cubic curves. */
     private static final double ROUND = 0.5522847498;
+
     private final PDPageContentStream page;
     private final double heightPt;
     private final Type type;
@@ -67,7 +68,13 @@ final class PdfPen implements Pen {
     }
 
     private void curve(At c, double x1, double y1, double x2, double y2, double x3, double y3) throws IOException {
-        page.curveTo((float) (c.x() + x1), y(c.y() + y1), (float) (c.x() + x2), y(c.y() + y2), (float) (c.x() + x3), y(c.y() + y3));
+        page.curveTo(
+                (float) (c.x() + x1),
+                y(c.y() + y1),
+                (float) (c.x() + x2),
+                y(c.y() + y2),
+                (float) (c.x() + x3),
+                y(c.y() + y3));
     }
 
     private void finish(@Nullable Stroke stroke, @Nullable Double grey) throws IOException {

@@ -28,6 +28,7 @@ final class PdfSheet {
     private static final double QR = 68;
     /** Rows of the code reach into each other by this, or a reader sees white lines between them; points. */
     private static final double NO_SEAM = 0.12;
+
     private static final double HEAD = 76;
     private static final double FOOT = 30;
     private static final double SIZE = 9;
@@ -44,8 +45,9 @@ final class PdfSheet {
 
     private PdfSheet(Sheet sheet) {
         this.sheet = sheet;
-        PDRectangle a4 = PDRectangle.A4;
-        this.paper = sheet.landscape() ? new PDRectangle(a4.getHeight(), a4.getWidth()) : a4;
+        float longSide = PDRectangle.A4.getHeight();
+        float shortSide = PDRectangle.A4.getWidth();
+        this.paper = sheet.landscape() ? new PDRectangle(longSide, shortSide) : new PDRectangle(shortSide, longSide);
     }
 
     /** @param printed when and by whom, for the foot */
@@ -70,7 +72,8 @@ final class PdfSheet {
     /** Whether a plan is drawn larger on a page that lies than on one that stands. */
     static boolean suitsLandscape(PlanDrawing drawing) {
         PDRectangle a4 = PDRectangle.A4;
-        return drawing.scaleFor(a4.getHeight() - 2 * MARGIN, planHeight(a4.getWidth())) < drawing.scaleFor(a4.getWidth() - 2 * MARGIN, planHeight(a4.getHeight()));
+        return drawing.scaleFor(a4.getHeight() - 2 * MARGIN, planHeight(a4.getWidth()))
+                < drawing.scaleFor(a4.getWidth() - 2 * MARGIN, planHeight(a4.getHeight()));
     }
 
     private static double planHeight(double paperHeight) {
@@ -118,7 +121,13 @@ final class PdfSheet {
 
     private void code(At corner) {
         try {
-            BitMatrix bits = new QRCodeWriter().encode(sheet.link(), BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, 0, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M));
+            BitMatrix bits = new QRCodeWriter()
+                    .encode(
+                            sheet.link(),
+                            BarcodeFormat.QR_CODE,
+                            0,
+                            0,
+                            Map.of(EncodeHintType.MARGIN, 0, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M));
             double dot = QR / bits.getWidth();
             for (int y = 0; y < bits.getHeight(); y++) {
                 int x = 0;
@@ -129,7 +138,15 @@ final class PdfSheet {
                     }
                     if (end > x) {
                         At from = corner.plus(x * dot, y * dot);
-                        pen().shape(List.of(from, from.plus((end - x) * dot, 0), from.plus((end - x) * dot, dot + NO_SEAM), from.plus(0, dot + NO_SEAM)), true, null, 0.0);
+                        pen().shape(
+                                        List.of(
+                                                from,
+                                                from.plus((end - x) * dot, 0),
+                                                from.plus((end - x) * dot, dot + NO_SEAM),
+                                                from.plus(0, dot + NO_SEAM)),
+                                        true,
+                                        null,
+                                        0.0);
                     }
                     x = end + 1;
                 }
@@ -181,8 +198,10 @@ final class PdfSheet {
             pen().text(new At(MARGIN, down), table.name(), Face.BOLD, 11);
             down += 4;
         }
-        double shares = table.columns().stream().mapToDouble(Sheet.Column::share).sum();
-        List<Double> widths = table.columns().stream().map(c -> c.share() / shares * width()).toList();
+        double shares =
+                table.columns().stream().mapToDouble(Sheet.Column::share).sum();
+        List<Double> widths =
+                table.columns().stream().map(c -> c.share() / shares * width()).toList();
         row(table.columns().stream().map(Sheet.Column::title).toList(), table, widths, Face.BOLD);
         for (List<String> cells : table.rows()) {
             double height = LEADING * lines(cells, widths, table) + CELL;
@@ -198,7 +217,10 @@ final class PdfSheet {
     private int lines(List<String> cells, List<Double> widths, Sheet.Table table) {
         int most = 1;
         for (int i = 0; i < cells.size(); i++) {
-            most = Math.max(most, wrapped(cells.get(i), widths.get(i) - 2 * CELL, face(table, i), SIZE).size());
+            most = Math.max(
+                    most,
+                    wrapped(cells.get(i), widths.get(i) - 2 * CELL, face(table, i), SIZE)
+                            .size());
         }
         return most;
     }
@@ -225,7 +247,9 @@ final class PdfSheet {
     }
 
     private void step(Sheet.Task step) {
-        List<String> lines = step.lines().stream().flatMap(l -> wrapped(l, width() - 30, Face.TEXT, SIZE).stream()).toList();
+        List<String> lines = step.lines().stream()
+                .flatMap(l -> wrapped(l, width() - 30, Face.TEXT, SIZE).stream())
+                .toList();
         room(LEADING * (lines.size() + 1) + 12);
         down += 16;
         pen().shape(square(new At(MARGIN, down - 10), 12), true, Stroke.SOLID, 1.0);
@@ -266,9 +290,19 @@ final class PdfSheet {
         for (int i = 0; i < pens.size(); i++) {
             double y = paper.getHeight() - MARGIN + 8;
             String page = "%d of %d".formatted(i + 1, pens.size());
-            pens.get(i).text(new At(MARGIN, y), printed + ". Figures are predicted by a model unless they are said to be metered.", Face.TEXT, 7);
+            pens.get(i)
+                    .text(
+                            new At(MARGIN, y),
+                            printed + ". Figures are predicted by a model unless they are said to be metered.",
+                            Face.TEXT,
+                            7);
             pens.get(i).text(new At(MARGIN, y + 9), sheet.link(), Face.FIGURES, 6.5);
-            pens.get(i).text(new At(paper.getWidth() - MARGIN - pens.get(i).width(page, Face.FIGURES, 8), y), page, Face.FIGURES, 8);
+            pens.get(i)
+                    .text(
+                            new At(paper.getWidth() - MARGIN - pens.get(i).width(page, Face.FIGURES, 8), y),
+                            page,
+                            Face.FIGURES,
+                            8);
         }
     }
 

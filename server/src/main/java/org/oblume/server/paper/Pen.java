@@ -30,10 +30,15 @@ interface Pen {
 
     /** A face of the type. */
     enum Face {
-        TEXT, BOLD, FIGURES
+        TEXT,
+        BOLD,
+        FIGURES
     }
 
-    /** @param grey fill, 0 black to 1 white, or null for none. @param stroke or null for no line */
+    /**
+     * @param grey fill, 0 black to 1 white, or null for none
+     * @param stroke or null for no line
+     */
     void shape(List<At> corners, boolean closed, @Nullable Stroke stroke, @Nullable Double grey);
 
     void circle(At centre, double radius, @Nullable Stroke stroke, @Nullable Double grey);

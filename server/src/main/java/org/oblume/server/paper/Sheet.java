@@ -11,34 +11,32 @@ import java.util.List;
 record Sheet(String title, String subtitle, String link, boolean landscape, List<Part> parts) {
 
     /** A part of a sheet. */
-    sealed interface Part permits Say, Table, Steps, Plan, Signing {
-    }
+    sealed interface Part permits Say, Table, Steps, Plan, Signing {}
 
     /** A paragraph. */
-    record Say(String text, boolean strong) implements Part {
-    }
+    record Say(String text, boolean strong) implements Part {}
 
-    /** @param name over it, or empty. @param rows each as long as the columns */
-    record Table(String name, List<Column> columns, List<List<String>> rows) implements Part {
-    }
+    /**
+     * @param name over it, or empty
+     * @param rows each as long as the columns
+     */
+    record Table(String name, List<Column> columns, List<List<String>> rows) implements Part {}
 
-    /** @param share of the width. @param figures whether it is set in figures */
-    record Column(String title, double share, boolean figures) {
-    }
+    /**
+     * @param share of the width
+     * @param figures whether it is set in figures
+     */
+    record Column(String title, double share, boolean figures) {}
 
     /** Things to do, each with a box to tick. */
-    record Steps(List<Task> steps) implements Part {
-    }
+    record Steps(List<Task> steps) implements Part {}
 
     /** @param lines what is to be done, a line each */
-    record Task(int number, String title, String what, List<String> lines, boolean done) {
-    }
+    record Task(int number, String title, String what, List<String> lines, boolean done) {}
 
     /** @param scale 25 means 1 : 25; 0 for the largest that fits */
-    record Plan(PlanDrawing drawing, int scale) implements Part {
-    }
+    record Plan(PlanDrawing drawing, int scale) implements Part {}
 
     /** Room for a signature, or who signed. */
-    record Signing(String said) implements Part {
-    }
+    record Signing(String said) implements Part {}
 }

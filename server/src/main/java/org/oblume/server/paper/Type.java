@@ -13,9 +13,15 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 /** The type that ships with the product, in one document. What it has no sign for is written as the nearest that it has. */
 final class Type {
 
-    private static final Map<Pen.Face, String> FILES = Map.of(Pen.Face.TEXT, "AtkinsonHyperlegibleNext_400Regular.ttf", Pen.Face.BOLD,
-            "AtkinsonHyperlegibleNext_700Bold.ttf", Pen.Face.FIGURES, "AtkinsonHyperlegibleMono_500Medium.ttf");
-    private static final Map<String, String> INSTEAD = Map.of("⅓", "1/3", "⅔", "2/3", "½", "1/2", "′", "'", "″", "\"", "−", "-", "\u00a0", " ", "→", "to");
+    private static final Map<Pen.Face, String> FILES = Map.of(
+            Pen.Face.TEXT,
+            "AtkinsonHyperlegibleNext_400Regular.ttf",
+            Pen.Face.BOLD,
+            "AtkinsonHyperlegibleNext_700Bold.ttf",
+            Pen.Face.FIGURES,
+            "AtkinsonHyperlegibleMono_500Medium.ttf");
+    private static final Map<String, String> INSTEAD =
+            Map.of("⅓", "1/3", "⅔", "2/3", "½", "1/2", "′", "'", "″", "\"", "−", "-", "\u00a0", " ", "→", "to");
     private static final double PER_MILLE = 1000;
     private final Map<Pen.Face, PDFont> fonts = new EnumMap<>(Pen.Face.class);
 
@@ -38,7 +44,10 @@ final class Type {
         StringBuilder written = new StringBuilder();
         text.codePoints().forEach(c -> {
             String one = Character.toString(c);
-            written.append(can(one, face) ? one : can(INSTEAD.getOrDefault(one, "?"), face) ? INSTEAD.getOrDefault(one, "?") : "?");
+            written.append(
+                    can(one, face)
+                            ? one
+                            : can(INSTEAD.getOrDefault(one, "?"), face) ? INSTEAD.getOrDefault(one, "?") : "?");
         });
         return written.toString();
     }

@@ -28,9 +28,14 @@ class DemoNodes implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         for (Production production : productions.all()) {
-            if (production.name().equals("Saltmarsh Line") && nodes.of(production.id()).isEmpty()) {
-                nodes.add(production.id(), new PatchPage.NodeCard("Cart node", "10.0.0.21", MASK, "10.0.0.1", List.of(1, 2)));
-                nodes.add(production.id(), new PatchPage.NodeCard("Grid node", "10.0.0.22", MASK, "10.0.0.1", List.of(3, 4)));
+            if (production.name().equals("Saltmarsh Line")
+                    && nodes.of(production.id()).isEmpty()) {
+                nodes.add(
+                        production.id(),
+                        new PatchPage.NodeCard("Cart node", "10.0.0.21", MASK, "10.0.0.1", List.of(1, 2)));
+                nodes.add(
+                        production.id(),
+                        new PatchPage.NodeCard("Grid node", "10.0.0.22", MASK, "10.0.0.1", List.of(3, 4)));
             }
         }
     }

@@ -22,19 +22,21 @@ class NodeEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "production_id")
     private long productionId;
+
     private String name = "";
     private String address = "";
     private String mask = "";
     private @Nullable String gateway;
     /** Universes of its ports, separated by commas. */
     private String ports = "";
+
     @Version
     private long version;
 
-    protected NodeEntity() {
-    }
+    protected NodeEntity() {}
 
     NodeEntity(long productionId, NetworkNode node) {
         this.productionId = productionId;
@@ -50,8 +52,15 @@ class NodeEntity {
     }
 
     NetworkNode toNode() {
-        List<Integer> universes = ports.isEmpty() ? List.of() : Arrays.stream(ports.split(",")).map(Integer::valueOf).toList();
-        return new NetworkNode(name, Ipv4.parse("address", address), Ipv4.parse("mask", mask), gateway == null ? null : Ipv4.parse("gateway", gateway), universes);
+        List<Integer> universes = ports.isEmpty()
+                ? List.of()
+                : Arrays.stream(ports.split(",")).map(Integer::valueOf).toList();
+        return new NetworkNode(
+                name,
+                Ipv4.parse("address", address),
+                Ipv4.parse("mask", mask),
+                gateway == null ? null : Ipv4.parse("gateway", gateway),
+                universes);
     }
 
     long id() {

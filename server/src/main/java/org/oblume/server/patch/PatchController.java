@@ -43,7 +43,11 @@ class PatchController {
         this.nodes = nodes;
     }
 
-    /** @param universe and address: where the first goes. @param every addresses to begin at. @param keys units to patch; those on the network when left out */
+    /**
+     * @param universe and address: where the first goes
+     * @param every addresses to begin at
+     * @param keys units to patch; those on the network when left out
+     */
     record PlanBody(AutoPatch.Order order, int universe, int address, int every, @Nullable List<String> keys) {
 
         PlanBody {
@@ -61,20 +65,38 @@ class PatchController {
     /** What the addresses would be; nothing is kept by this. */
     @PostMapping("/shots/{shotId}/patch/plan")
     PatchPage.PatchPlan plan(@PathVariable long shotId, @RequestBody PlanBody body) {
-        return patch.plan(shotId, body.order(), new FreeSlots.Spot(body.universe(), body.address()), body.every(), body.keys() == null ? List.of() : body.keys());
+        return patch.plan(
+                shotId,
+                body.order(),
+                new FreeSlots.Spot(body.universe(), body.address()),
+                body.every(),
+                body.keys() == null ? List.of() : body.keys());
     }
 
     @GetMapping(path = "/shots/{shotId}/patch.csv", produces = "text/csv")
     ResponseEntity<String> table(@PathVariable long shotId) {
-        return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("patch.csv").build().toString()).body(patch.table(shotId));
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("patch.csv")
+                                .build()
+                                .toString())
+                .body(patch.table(shotId));
     }
 
     /** What a table would change; nothing is kept by this. */
     @PostMapping(path = "/shots/{shotId}/patch/read", consumes = MediaType.ALL_VALUE)
-    @io.swagger.v3.oas.annotations.parameters.RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(schema = @Schema(type = "string", format = "binary")))
     PatchPage.PatchPlan read(@PathVariable long shotId, InputStream body) throws IOException {
-        return patch.read(shotId, new String(PayloadTooLargeException.read(body, LARGEST_MB, "The file is larger than %d MB: a patch is never that large."), StandardCharsets.UTF_8));
+        return patch.read(
+                shotId,
+                new String(
+                        PayloadTooLargeException.read(
+                                body, LARGEST_MB, "The file is larger than %d MB: a patch is never that large."),
+                        StandardCharsets.UTF_8));
     }
 
     @PostMapping("/productions/{productionId}/nodes")
@@ -84,13 +106,18 @@ class PatchController {
     }
 
     @PutMapping("/nodes/{id}")
-    PatchPage.KnownNode change(@PathVariable long id, @RequestBody PatchPage.NodeCard card, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+    PatchPage.KnownNode change(
+            @PathVariable long id,
+            @RequestBody PatchPage.NodeCard card,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return nodes.change(id, card, IfMatch.version(ifMatch));
     }
 
     @DeleteMapping("/nodes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+    void remove(
+            @PathVariable long id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         nodes.remove(id, IfMatch.version(ifMatch));
     }
 }

@@ -16,11 +16,20 @@ import org.oblume.core.plot.Role;
  * @param nodes of the production
  * @param conflicts what cannot work, each with how to mend it
  */
-public record PatchPage(long shotId, String slate, long productionId, List<UniverseStrip> universes, List<PatchedLight> units, List<KnownNode> nodes, List<PatchConflict> conflicts) {
+public record PatchPage(
+        long shotId,
+        String slate,
+        long productionId,
+        List<UniverseStrip> universes,
+        List<PatchedLight> units,
+        List<KnownNode> nodes,
+        List<PatchConflict> conflicts) {
 
-    /** @param left slots that nothing listens to. @param carriedBy names of the nodes that have it on a port */
-    public record UniverseStrip(int universe, int left, List<String> carriedBy) {
-    }
+    /**
+     * @param left slots that nothing listens to
+     * @param carriedBy names of the nodes that have it on a port
+     */
+    public record UniverseStrip(int universe, int left, List<String> carriedBy) {}
 
     /**
      * @param said its patch in words
@@ -30,19 +39,41 @@ public record PatchPage(long shotId, String slate, long productionId, List<Unive
      * @param menu its menu settings in words, or null when none are recorded
      * @param atTheHead what its mode cannot be told, in words; empty when it is all sent
      */
-    public record PatchedLight(String key, String name, @Nullable String unit, String what, Role role, Patch patch, String said, ControlPath path, int slots, @Nullable Integer last,
-            List<ModeChoice> modes, String dialled, @Nullable String menu, List<String> atTheHead) {
-    }
+    public record PatchedLight(
+            String key,
+            String name,
+            @Nullable String unit,
+            String what,
+            Role role,
+            Patch patch,
+            String said,
+            ControlPath path,
+            int slots,
+            @Nullable Integer last,
+            List<ModeChoice> modes,
+            String dialled,
+            @Nullable String menu,
+            List<String> atTheHead) {}
 
-    /** A control mode. @param say what its slots are */
-    public record ModeChoice(String name, int slots, String say) {
-    }
+    /**
+     * A control mode.
+     *
+     * @param say what its slots are
+     */
+    public record ModeChoice(String name, int slots, String say) {}
 
-    /** A node as it is kept. @param version for If-Match */
-    public record KnownNode(long id, long version, NodeCard card) {
-    }
+    /**
+     * A node as it is kept.
+     *
+     * @param version for If-Match
+     */
+    public record KnownNode(long id, long version, NodeCard card) {}
 
-    /** What is said of a node; addresses as dotted numbers. @param ports universe of each port, in order */
+    /**
+     * What is said of a node; addresses as dotted numbers.
+     *
+     * @param ports universe of each port, in order
+     */
     public record NodeCard(String name, String address, String mask, @Nullable String gateway, List<Integer> ports) {
 
         public NodeCard {
@@ -50,19 +81,27 @@ public record PatchPage(long shotId, String slate, long productionId, List<Unive
         }
 
         static NodeCard of(NetworkNode node) {
-            return new NodeCard(node.name(), node.address().print(), node.mask().print(), node.gateway() == null ? null : node.gateway().print(), node.ports());
+            return new NodeCard(
+                    node.name(),
+                    node.address().print(),
+                    node.mask().print(),
+                    node.gateway() == null ? null : node.gateway().print(),
+                    node.ports());
         }
     }
 
     /** @param fixes patches that would mend it, to be tried and kept; empty when it is mended elsewhere */
-    public record PatchConflict(Conflict.Kind kind, List<String> about, String sentence, String fix, List<Repatched> fixes) {
-    }
+    public record PatchConflict(
+            Conflict.Kind kind, List<String> about, String sentence, String fix, List<Repatched> fixes) {}
 
     /** One unit's patch as it would be. */
-    public record Repatched(String key, String name, String from, String to, Patch value) {
-    }
+    public record Repatched(String key, String name, String from, String to, Patch value) {}
 
-    /** Patches to look at before they are kept. @param conflicts what would not work then. @param problems lines that were not understood */
-    public record PatchPlan(List<Repatched> changes, List<String> conflicts, List<String> problems) {
-    }
+    /**
+     * Patches to look at before they are kept.
+     *
+     * @param conflicts what would not work then
+     * @param problems lines that were not understood
+     */
+    public record PatchPlan(List<Repatched> changes, List<String> conflicts, List<String> problems) {}
 }

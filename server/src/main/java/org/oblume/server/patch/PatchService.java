@@ -20,10 +20,10 @@ import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.plot.Patch;
 import org.oblume.server.kit.KitService;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -45,43 +45,92 @@ public class PatchService {
     }
 
     /** A shot's lights and the nodes of its production. */
-    public record PatchedShot(Shot shot, long productionId, ShotState state, List<PatchedUnit> units, List<NetworkNode> nodes) {
-    }
+    public record PatchedShot(
+            Shot shot, long productionId, ShotState state, List<PatchedUnit> units, List<NetworkNode> nodes) {}
 
     public PatchedShot patched(long shotId) {
         Shot shot = shots.get(shotId);
         StoredScene record = records.withAncestors(shot);
         ShotState state = record.record().book().resolve(shot.card().slate());
-        return new PatchedShot(shot, record.scene().productionId(), state, PatchedUnit.of(record.record(), state, kit::modesOf), nodes.of(record.scene().productionId()));
+        return new PatchedShot(
+                shot,
+                record.scene().productionId(),
+                state,
+                PatchedUnit.of(record.record(), state, kit::modesOf),
+                nodes.of(record.scene().productionId()));
     }
 
     PatchPage page(long shotId) {
         PatchedShot patched = patched(shotId);
         List<PatchedUnit> units = patched.units();
-        TreeSet<Integer> numbers = units.stream().map(u -> u.patch().universe()).filter(Objects::nonNull).collect(Collectors.toCollection(TreeSet::new));
+        TreeSet<Integer> numbers = units.stream()
+                .map(u -> u.patch().universe())
+                .filter(Objects::nonNull)
+                .collect(Collectors.toCollection(TreeSet::new));
         patched.nodes().forEach(n -> numbers.addAll(n.ports()));
         if (numbers.isEmpty()) {
             numbers.add(1);
         }
         FreeSlots free = FreeSlots.around(units);
-        List<PatchPage.UniverseStrip> strips = numbers.stream().map(u -> new PatchPage.UniverseStrip(u, free.left(u),
-                patched.nodes().stream().filter(n -> n.carries(u)).map(NetworkNode::name).toList())).toList();
-        return new PatchPage(shotId, patched.shot().card().slate(), patched.productionId(), strips, units.stream().map(PatchService::light).toList(), nodes.known(patched.productionId()),
+        List<PatchPage.UniverseStrip> strips = numbers.stream()
+                .map(u -> new PatchPage.UniverseStrip(
+                        u,
+                        free.left(u),
+                        patched.nodes().stream()
+                                .filter(n -> n.carries(u))
+                                .map(NetworkNode::name)
+                                .toList()))
+                .toList();
+        return new PatchPage(
+                shotId,
+                patched.shot().card().slate(),
+                patched.productionId(),
+                strips,
+                units.stream().map(PatchService::light).toList(),
+                nodes.known(patched.productionId()),
                 conflicts(patched, List.of(), null));
     }
 
-    /** What cannot work in a shot's patch. @param sources heard on the network. @param us under what we send, or null */
-    public List<PatchPage.PatchConflict> conflicts(PatchedShot patched, Collection<PatchCheck.SacnSource> sources, @Nullable String us) {
-        Map<String, PatchedUnit> byKey = patched.units().stream().collect(Collectors.toMap(u -> u.placement().key(), u -> u));
-        return PatchCheck.of(patched.units(), patched.nodes(), sources, us).stream().map(c -> new PatchPage.PatchConflict(c.kind(), c.about(), c.sentence(), c.fix(),
-                c.proposal().entrySet().stream().map(e -> repatched(Objects.requireNonNull(byKey.get(e.getKey())), e.getValue())).toList())).toList();
+    /**
+     * What cannot work in a shot's patch.
+     *
+     * @param sources heard on the network
+     * @param us under what we send, or null
+     */
+    public List<PatchPage.PatchConflict> conflicts(
+            PatchedShot patched, Collection<PatchCheck.SacnSource> sources, @Nullable String us) {
+        Map<String, PatchedUnit> byKey = patched.units().stream()
+                .collect(Collectors.toMap(u -> u.placement().key(), u -> u));
+        return PatchCheck.of(patched.units(), patched.nodes(), sources, us).stream()
+                .map(c -> new PatchPage.PatchConflict(
+                        c.kind(),
+                        c.about(),
+                        c.sentence(),
+                        c.fix(),
+                        c.proposal().entrySet().stream()
+                                .map(e -> repatched(Objects.requireNonNull(byKey.get(e.getKey())), e.getValue()))
+                                .toList()))
+                .toList();
     }
 
-    /** New addresses one after the other. @param keys the units to patch; all when it is empty */
-    PatchPage.PatchPlan plan(long shotId, AutoPatch.Order order, FreeSlots.Spot from, int every, Collection<String> keys) {
+    /**
+     * New addresses one after the other.
+     *
+     * @param keys the units to patch; all when it is empty
+     */
+    PatchPage.PatchPlan plan(
+            long shotId, AutoPatch.Order order, FreeSlots.Spot from, int every, Collection<String> keys) {
         PatchedShot patched = patched(shotId);
-        Collection<String> wanted = keys.isEmpty() ? patched.units().stream().filter(u -> u.isPatched() || u.patch().reachedBy().isNetwork()).map(u -> u.placement().key()).toList() : keys;
-        List<PatchPage.Repatched> changes = AutoPatch.plan(patched.units(), wanted, patched.state(), order, from, every).stream().map(r -> repatched(r.unit(), r.to())).toList();
+        Collection<String> wanted = keys.isEmpty()
+                ? patched.units().stream()
+                        .filter(u -> u.isPatched() || u.patch().reachedBy().isNetwork())
+                        .map(u -> u.placement().key())
+                        .toList()
+                : keys;
+        List<PatchPage.Repatched> changes =
+                AutoPatch.plan(patched.units(), wanted, patched.state(), order, from, every).stream()
+                        .map(r -> repatched(r.unit(), r.to()))
+                        .toList();
         return planned(patched, changes, List.of());
     }
 
@@ -89,30 +138,61 @@ public class PatchService {
     PatchPage.PatchPlan read(long shotId, String csv) {
         PatchedShot patched = patched(shotId);
         PatchTable.ReadPatches read = PatchTable.read(csv, patched.units());
-        return planned(patched, read.patches().entrySet().stream().filter(e -> !e.getValue().equals(e.getKey().patch())).map(e -> repatched(e.getKey(), e.getValue())).toList(), read.problems());
+        return planned(
+                patched,
+                read.patches().entrySet().stream()
+                        .filter(e -> !e.getValue().equals(e.getKey().patch()))
+                        .map(e -> repatched(e.getKey(), e.getValue()))
+                        .toList(),
+                read.problems());
     }
 
     String table(long shotId) {
         return PatchTable.write(patched(shotId).units());
     }
 
-    private static PatchPage.PatchPlan planned(PatchedShot patched, List<PatchPage.Repatched> changes, List<String> problems) {
-        Map<String, Patch> to = changes.stream().collect(Collectors.toMap(PatchPage.Repatched::key, PatchPage.Repatched::value));
+    private static PatchPage.PatchPlan planned(
+            PatchedShot patched, List<PatchPage.Repatched> changes, List<String> problems) {
+        Map<String, Patch> to =
+                changes.stream().collect(Collectors.toMap(PatchPage.Repatched::key, PatchPage.Repatched::value));
         List<PatchedUnit> after = new ArrayList<>();
         for (PatchedUnit unit : patched.units()) {
-            after.add(new PatchedUnit(unit.placement(), to.getOrDefault(unit.placement().key(), unit.patch()), unit.modes(), unit.values(), unit.menu()));
+            after.add(new PatchedUnit(
+                    unit.placement(),
+                    to.getOrDefault(unit.placement().key(), unit.patch()),
+                    unit.modes(),
+                    unit.values(),
+                    unit.menu()));
         }
-        return new PatchPage.PatchPlan(changes, PatchCheck.of(after, patched.nodes(), List.of(), null).stream().map(Conflict::sentence).toList(), problems);
+        return new PatchPage.PatchPlan(
+                changes,
+                PatchCheck.of(after, patched.nodes(), List.of(), null).stream()
+                        .map(Conflict::sentence)
+                        .toList(),
+                problems);
     }
 
     private static PatchPage.Repatched repatched(PatchedUnit unit, Patch to) {
-        return new PatchPage.Repatched(unit.placement().key(), unit.placement().name(), unit.patch().say(), to.say(), to);
+        return new PatchPage.Repatched(
+                unit.placement().key(), unit.placement().name(), unit.patch().say(), to.say(), to);
     }
 
     private static PatchPage.PatchedLight light(PatchedUnit unit) {
         Function<Mode, PatchPage.ModeChoice> choice = m -> new PatchPage.ModeChoice(m.name(), m.slots(), m.say());
-        return new PatchPage.PatchedLight(unit.placement().key(), unit.placement().name(), unit.placement().piece().unit(), unit.placement().piece().what(), unit.placement().role(), unit.patch(),
-                unit.patch().say(), unit.patch().reachedBy(), unit.slots(), unit.last(), unit.modes().stream().map(choice).toList(), unit.values().say(),
-                unit.menu().equals(Menu.NOTHING) ? null : unit.menu().say(), unit.atTheHead());
+        return new PatchPage.PatchedLight(
+                unit.placement().key(),
+                unit.placement().name(),
+                unit.placement().piece().unit(),
+                unit.placement().piece().what(),
+                unit.placement().role(),
+                unit.patch(),
+                unit.patch().say(),
+                unit.patch().reachedBy(),
+                unit.slots(),
+                unit.last(),
+                unit.modes().stream().map(choice).toList(),
+                unit.values().say(),
+                unit.menu().equals(Menu.NOTHING) ? null : unit.menu().say(),
+                unit.atTheHead());
     }
 }

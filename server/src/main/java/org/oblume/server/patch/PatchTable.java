@@ -23,23 +23,39 @@ import org.oblume.core.units.Refusal;
 /** A patch as CSV: a line for each light, with its name, its unit and where it listens. */
 final class PatchTable {
 
-    private static final String[] COLUMNS = {"name", "unit", "kind", "path", "universe", "address", "mode", "slots", "group"};
-    private static final CSVFormat TABLE = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setIgnoreEmptyLines(true).setTrim(true).setIgnoreHeaderCase(true).get();
+    private static final String[] COLUMNS = {
+        "name", "unit", "kind", "path", "universe", "address", "mode", "slots", "group"
+    };
+    private static final CSVFormat TABLE = CSVFormat.RFC4180
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setIgnoreEmptyLines(true)
+            .setTrim(true)
+            .setIgnoreHeaderCase(true)
+            .get();
 
-    private PatchTable() {
-    }
+    private PatchTable() {}
 
     /** What was understood, and a sentence for each line that was not. */
-    record ReadPatches(Map<PatchedUnit, Patch> patches, List<String> problems) {
-    }
+    record ReadPatches(Map<PatchedUnit, Patch> patches, List<String> problems) {}
 
     static String write(List<PatchedUnit> units) {
         StringWriter out = new StringWriter();
-        try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
+        try (CSVPrinter csv = new CSVPrinter(
+                out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
             for (PatchedUnit unit : units) {
                 Patch patch = unit.patch();
-                csv.printRecord(unit.placement().name(), unit.placement().piece().unit(), unit.placement().piece().what(), patch.reachedBy().label(), patch.universe(), patch.address(), patch.mode(),
-                        unit.isPatched() ? (Integer) unit.slots() : patch.slots(), patch.group());
+                csv.printRecord(
+                        unit.placement().name(),
+                        unit.placement().piece().unit(),
+                        unit.placement().piece().what(),
+                        patch.reachedBy().label(),
+                        patch.universe(),
+                        patch.address(),
+                        patch.mode(),
+                        unit.isPatched() ? (Integer) unit.slots() : patch.slots(),
+                        patch.group());
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
@@ -56,14 +72,18 @@ final class PatchTable {
                 try {
                     PatchedUnit unit = named(row, units);
                     if (patches.put(unit, patch(row, unit)) != null) {
-                        throw new Refusal("%s stands in it twice: keep one line.".formatted(unit.placement().name()));
+                        throw new Refusal("%s stands in it twice: keep one line."
+                                .formatted(unit.placement().name()));
                     }
                 } catch (Refusal refusal) {
                     problems.add("Line %d: %s".formatted(row.getRecordNumber() + 1, refusal.getMessage()));
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalArgumentException unreadable) {
-            throw new Refusal("file", "This is not a patch as CSV. Take the patch out as CSV first, and edit that: its columns are %s.".formatted(String.join(", ", COLUMNS)));
+            throw new Refusal(
+                    "file",
+                    "This is not a patch as CSV. Take the patch out as CSV first, and edit that: its columns are %s."
+                            .formatted(String.join(", ", COLUMNS)));
         }
         return new ReadPatches(patches, problems);
     }
@@ -71,8 +91,12 @@ final class PatchTable {
     private static PatchedUnit named(CSVRecord row, List<PatchedUnit> units) {
         String name = row.get("name");
         String unit = row.isMapped("unit") ? row.get("unit") : "";
-        Optional<PatchedUnit> byName = units.stream().filter(u -> u.placement().name().equalsIgnoreCase(name)).findFirst();
-        return byName.or(() -> units.stream().filter(u -> u.unit().equalsIgnoreCase(unit)).findFirst())
+        Optional<PatchedUnit> byName = units.stream()
+                .filter(u -> u.placement().name().equalsIgnoreCase(name))
+                .findFirst();
+        return byName.or(() -> units.stream()
+                        .filter(u -> u.unit().equalsIgnoreCase(unit))
+                        .findFirst())
                 .orElseThrow(() -> new Refusal("no light on set in this shot is called “%s”.".formatted(name)));
     }
 
@@ -81,7 +105,11 @@ final class PatchTable {
         String mode = text(row, "mode");
         Integer slots = number(row, "slots");
         if (slots == null && mode != null) {
-            slots = unit.modes().stream().filter(m -> m.name().equalsIgnoreCase(mode)).findFirst().map(m -> m.slots()).orElse(null);
+            slots = unit.modes().stream()
+                    .filter(m -> m.name().equalsIgnoreCase(mode))
+                    .findFirst()
+                    .map(m -> m.slots())
+                    .orElse(null);
         }
         return new Patch(universe, number(row, "address"), slots, mode, path(text(row, "path")), text(row, "group"));
     }
@@ -90,8 +118,11 @@ final class PatchTable {
         if (word == null) {
             return null;
         }
-        return Arrays.stream(ControlPath.values()).filter(p -> p.label().equals(word.toLowerCase(Locale.ROOT))).findFirst()
-                .orElseThrow(() -> new Refusal("“%s” is not a way to reach a light: give wired, wireless, app or by hand.".formatted(word)));
+        return Arrays.stream(ControlPath.values())
+                .filter(p -> p.label().equals(word.toLowerCase(Locale.ROOT)))
+                .findFirst()
+                .orElseThrow(() -> new Refusal(
+                        "“%s” is not a way to reach a light: give wired, wireless, app or by hand.".formatted(word)));
     }
 
     private static @Nullable Integer number(CSVRecord row, String column) {

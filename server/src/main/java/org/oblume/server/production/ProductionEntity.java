@@ -15,22 +15,24 @@ class ProductionEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     private String name = "";
     private int days;
     /** The crew's table of times (JSON), or null while it is the usual one. */
     private @Nullable String tempo;
+
     @Version
     private long version;
 
-    protected ProductionEntity() {
-    }
+    protected ProductionEntity() {}
 
     ProductionEntity(String name, int days) {
         this.name = name;
         this.days = days;
     }
 
-    @Nullable String tempo() {
+    @Nullable
+    String tempo() {
         return tempo;
     }
 

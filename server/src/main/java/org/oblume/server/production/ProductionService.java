@@ -1,10 +1,10 @@
 package org.oblume.server.production;
 
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,7 +22,9 @@ public class ProductionService {
 
     @Transactional(readOnly = true)
     public List<Production> all() {
-        return productions.findAllByOrderById().stream().map(ProductionEntity::toProduction).toList();
+        return productions.findAllByOrderById().stream()
+                .map(ProductionEntity::toProduction)
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -33,7 +35,8 @@ public class ProductionService {
     public Production create(String name, int days) {
         String checked = Checks.text("The production's name", name, LONGEST_NAME);
         if (productions.findByName(checked).isPresent()) {
-            throw new Refusal("name", "There is a production called %s already: choose another name.".formatted(checked));
+            throw new Refusal(
+                    "name", "There is a production called %s already: choose another name.".formatted(checked));
         }
         Checks.within("Shooting days", days, 1, MOST_DAYS, "");
         return productions.save(new ProductionEntity(checked, days)).toProduction();
@@ -50,7 +53,9 @@ public class ProductionService {
     }
 
     private ProductionEntity entity(long id) {
-        return productions.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such production any more."));
+        return productions
+                .findById(id)
+                .orElseThrow(() -> new NotFoundException("There is no such production any more."));
     }
 
     /** The production of that name, which is made when there is none. */

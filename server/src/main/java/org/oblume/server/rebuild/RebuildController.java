@@ -44,10 +44,17 @@ class RebuildController {
     }
 
     /** A value that is true now, as data or as typed; one of the two. */
-    record DeviatingValue(Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text) {
-    }
+    record DeviatingValue(
+            Attribute attribute,
+            @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
+            @Nullable String text) {}
 
-    record StepBody(boolean done, @Nullable String kind, @Nullable String unit, @Nullable List<DeviatingValue> values, @Nullable String why) {
+    record StepBody(
+            boolean done,
+            @Nullable String kind,
+            @Nullable String unit,
+            @Nullable List<DeviatingValue> values,
+            @Nullable String why) {
 
         StepBody {
             values = values == null ? List.of() : List.copyOf(values);
@@ -55,8 +62,7 @@ class RebuildController {
     }
 
     /** @param length as typed. */
-    record PulledTape(String landmark, String length) {
-    }
+    record PulledTape(String landmark, String length) {}
 
     record PulledTapes(@Nullable List<PulledTape> tapes) {
 
@@ -65,12 +71,14 @@ class RebuildController {
         }
     }
 
-    /** @param xM where the tapes put it. @param wrong landmark of the tape that is likely misread, or null */
-    record TapeCheckView(double xM, double yM, double offM, @Nullable Double missM, @Nullable String wrong, String sentence) {
-    }
+    /**
+     * @param xM where the tapes put it
+     * @param wrong landmark of the tape that is likely misread, or null
+     */
+    record TapeCheckView(
+            double xM, double yM, double offM, @Nullable Double missM, @Nullable String wrong, String sentence) {}
 
-    record FitPreview(RunHead.FittedPlan fit, List<RebuildView.MisfitView> misfits) {
-    }
+    record FitPreview(RunHead.FittedPlan fit, List<RebuildView.MisfitView> misfits) {}
 
     @GetMapping("/shots/{shotId}/rebuild")
     RebuildView sheet(@PathVariable long shotId) {
@@ -123,19 +131,34 @@ class RebuildController {
 
     /** What is not as recorded. Nothing in it: it is as recorded after all. */
     @PutMapping("/runs/{id}/steps/{placement}/otherwise")
-    RebuildView otherwise(@PathVariable long id, @PathVariable String placement, @RequestBody StepBody body,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch, Principal person) {
-        List<Change> values = body.values().stream().map(v -> new Change(placement, json.value(v.attribute(), v.value(), v.text()))).toList();
-        rebuild.otherwise(id, placement, new RebuildService.StepChange(body.done(), body.kind(), body.unit(), values, body.why()), IfMatch.version(ifMatch), person.getName());
+    RebuildView otherwise(
+            @PathVariable long id,
+            @PathVariable String placement,
+            @RequestBody StepBody body,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            Principal person) {
+        List<Change> values = (body.values() == null ? List.<DeviatingValue>of() : body.values())
+                .stream()
+                        .map(v -> new Change(placement, json.value(v.attribute(), v.value(), v.text())))
+                        .toList();
+        rebuild.otherwise(
+                id,
+                placement,
+                new RebuildService.StepChange(body.done(), body.kind(), body.unit(), values, body.why()),
+                IfMatch.version(ifMatch),
+                person.getName());
         return sheets.ofRun(id);
     }
 
     @PostMapping("/runs/{id}/steps/{placement}/tapes")
     TapeCheckView tapes(@PathVariable long id, @PathVariable String placement, @RequestBody PulledTapes pulled) {
         Map<String, Double> lengths = new LinkedHashMap<>();
-        pulled.tapes().forEach(t -> lengths.put(t.landmark(), Length.parse(t.length()).metres()));
+        for (PulledTape tape : pulled.tapes() == null ? List.<PulledTape>of() : pulled.tapes()) {
+            lengths.put(tape.landmark(), Length.parse(tape.length()).metres());
+        }
         TapeCheck check = rebuild.tapes(id, placement, lengths);
-        return new TapeCheckView(check.found().xM(), check.found().yM(), check.offM(), check.missM(), check.wrong(), check.sentence());
+        return new TapeCheckView(
+                check.found().xM(), check.found().yM(), check.offM(), check.missM(), check.wrong(), check.sentence());
     }
 
     /** Goes on with the record as it is now. */

@@ -2,16 +2,18 @@ package org.oblume.server.rebuild;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.TapeCheck;
-import org.oblume.core.moves.ChangePhrases;
-import org.oblume.core.moves.Difference;
-import org.oblume.core.moves.ComparedState;
+import org.oblume.core.geometry.TapePair;
 import org.oblume.core.moves.AlreadyInPlace;
+import org.oblume.core.moves.ChangePhrases;
+import org.oblume.core.moves.ComparedState;
+import org.oblume.core.moves.Difference;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Place;
@@ -25,10 +27,10 @@ import org.oblume.server.set.SetService;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.StoredScene;
-import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.StoredScene;
+import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -44,7 +46,13 @@ public class RebuildSheets {
     private final SetService sets;
     private final KnotService knots;
 
-    RebuildSheets(RebuildService rebuild, ShotService shots, StoredScenes records, PlotService plots, SetService sets, KnotService knots) {
+    RebuildSheets(
+            RebuildService rebuild,
+            ShotService shots,
+            StoredScenes records,
+            PlotService plots,
+            SetService sets,
+            KnotService knots) {
         this.rebuild = rebuild;
         this.shots = shots;
         this.records = records;
@@ -58,39 +66,68 @@ public class RebuildSheets {
         return rebuild.newest(shotId).map(this::ofRun).orElseGet(() -> {
             Shot shot = shots.get(shotId);
             StoredScene record = records.withAncestors(shot);
-            AsBuilt built = AsBuilt.of(record.record(), record.record().book().resolve(shot.card().slate()), record.set().plan(), PlanFit.NONE, List.of());
+            AsBuilt built = AsBuilt.of(
+                    record.record(),
+                    record.record().book().resolve(shot.card().slate()),
+                    record.set().plan(),
+                    PlanFit.NONE,
+                    List.of());
             return view(shot, record, built, null, record.set().name(), List.of(), List.of(), Map.of());
         });
     }
 
     public RebuildView ofRun(long runId) {
         BuiltRun run = rebuild.built(runId);
-        String setName = run.head().setId() == null ? run.record().set().name() : sets.get(run.head().setId()).set().name();
-        List<RebuildView.RevisedSince> revised = rebuild.revised(run).stream().map(RebuildSheets::revised).toList();
-        return view(run.shot(), run.record(), run.built(), run.head(), setName, revised, run.instead(), rebuild.kept(runId));
+        String setName = run.head().setId() == null
+                ? run.record().set().name()
+                : sets.get(run.head().setId()).set().name();
+        List<RebuildView.RevisedSince> revised =
+                rebuild.revised(run).stream().map(RebuildSheets::revised).toList();
+        return view(
+                run.shot(),
+                run.record(),
+                run.built(),
+                run.head(),
+                setName,
+                revised,
+                run.instead(),
+                rebuild.kept(runId));
     }
 
     private static RebuildView.RevisedSince revised(Difference difference) {
-        return new RebuildView.RevisedSince(difference.placement().name(), difference.attribute().label(), difference.words());
+        return new RebuildView.RevisedSince(
+                difference.placement().name(), difference.attribute().label(), difference.words());
     }
 
-    /** @param steps of a run, without what stands already. @param done of them ticked */
-    public record Progress(int steps, int done) {
-    }
+    /**
+     * @param steps of a run, without what stands already
+     * @param done of them ticked
+     */
+    public record Progress(int steps, int done) {}
 
     /** How far a run has come. */
     public Progress progress(BuiltRun run) {
         Map<Long, RunStepEntity> kept = rebuild.kept(run.head().id());
         List<RebuildStep> steps = steps(run.record(), run.built(), stands(run.head(), run.built()));
-        return new Progress(steps.size(), (int) steps.stream().filter(s -> {
-            RunStepEntity step = kept.get(run.record().placementId(s.placement().key()));
-            return step != null && step.done();
-        }).count());
+        return new Progress(steps.size(), (int) steps.stream()
+                .filter(s -> {
+                    RunStepEntity step =
+                            kept.get(run.record().placementId(s.placement().key()));
+                    return step != null && step.done();
+                })
+                .count());
     }
 
     private static List<RebuildStep> steps(StoredScene record, AsBuilt built, AlreadyInPlace stands) {
-        return RebuildSheet.steps(built.scene().set(), built.scene().placements(), built.state(), record.scene().heading().buildOrder()).stream()
-                .filter(s -> stands.stays().stream().noneMatch(p -> p.key().equals(s.placement().key()))).toList();
+        return RebuildSheet.steps(
+                        built.scene().set(),
+                        built.scene().placements(),
+                        built.state(),
+                        record.scene().heading().buildOrder())
+                .stream()
+                .filter(s -> stands.stays().stream()
+                        .noneMatch(p -> p.key().equals(s.placement().key())))
+                .toList();
     }
 
     private AlreadyInPlace stands(@Nullable RunHead run, AsBuilt built) {
@@ -99,20 +136,51 @@ public class RebuildSheets {
         }
         Shot from = shots.get(run.fromShotId());
         SceneRecord before = records.withAncestors(from).record();
-        return AlreadyInPlace.between(new ComparedState(before, before.book().resolve(from.card().slate())), new ComparedState(built.scene(), built.state()));
+        return AlreadyInPlace.between(
+                new ComparedState(before, before.book().resolve(from.card().slate())),
+                new ComparedState(built.scene(), built.state()));
     }
 
-    private RebuildView view(Shot shot, StoredScene record, AsBuilt built, @Nullable RunHead run, String setName, List<RebuildView.RevisedSince> revised, List<Deviation> instead,
+    private RebuildView view(
+            Shot shot,
+            StoredScene record,
+            AsBuilt built,
+            @Nullable RunHead run,
+            String setName,
+            List<RebuildView.RevisedSince> revised,
+            List<Deviation> instead,
             Map<Long, RunStepEntity> kept) {
         AlreadyInPlace stands = stands(run, built);
         List<RebuildStep> all = steps(record, built, stands);
         Set<String> keys = all.stream().map(s -> s.placement().key()).collect(Collectors.toSet());
-        Map<String, PlacedView> placed = plots.tried(shot, record, built.scene(), built.state(), keys).stream().collect(Collectors.toMap(p -> p.placement().key(), p -> p));
+        Map<String, PlacedView> placed = plots.tried(shot, record, built.scene(), built.state(), keys).stream()
+                .collect(Collectors.toMap(p -> p.placement().key(), p -> p));
         List<RebuildView.Step> steps = all.stream()
-                .map(s -> step(s, placed.get(s.placement().key()), record, built, instead, kept.get(record.placementId(s.placement().key())))).toList();
+                .map(s -> step(
+                        s,
+                        Objects.requireNonNull(placed.get(s.placement().key())),
+                        record,
+                        built,
+                        instead,
+                        kept.get(record.placementId(s.placement().key()))))
+                .toList();
         List<RebuildView.MisfitView> misfits = run == null || run.setId() == null ? List.of() : misfits(built);
-        return new RebuildView(shot.id(), shot.card().slate(), shot.card().description(), record.slate(shot.card().basedOnId()), record.scene().id(),
-                record.scene().heading(), setName, built.scene().set(), run, rebuild.ofShot(shot.id(), record), steps, names(stands.stays()), names(stands.out()), misfits, revised,
+        return new RebuildView(
+                shot.id(),
+                shot.card().slate(),
+                shot.card().description(),
+                record.slate(shot.card().basedOnId()),
+                record.scene().id(),
+                record.scene().heading(),
+                setName,
+                built.scene().set(),
+                run,
+                rebuild.ofShot(shot.id(), record),
+                steps,
+                names(stands.stays()),
+                names(stands.out()),
+                misfits,
+                revised,
                 knots.newestEvent());
     }
 
@@ -121,30 +189,69 @@ public class RebuildSheets {
     }
 
     static List<RebuildView.MisfitView> misfits(AsBuilt built) {
-        return built.misfits().stream().map(m -> new RebuildView.MisfitView(m.placement(), m.words())).toList();
+        return built.misfits().stream()
+                .map(m -> new RebuildView.MisfitView(m.placement(), m.words()))
+                .toList();
     }
 
-    private static RebuildView.Step step(RebuildStep step, PlacedView placed, StoredScene record, AsBuilt built, List<Deviation> instead, @Nullable RunStepEntity kept) {
+    private static RebuildView.Step step(
+            RebuildStep step,
+            PlacedView placed,
+            StoredScene record,
+            AsBuilt built,
+            List<Deviation> instead,
+            @Nullable RunStepEntity kept) {
         String key = step.placement().key();
         SetPlan set = built.scene().set();
-        PlacedView.Tape third = step.tapes() == null ? null : built.state().value(key, Place.class)
-                .flatMap(p -> TapeCheck.third(step.tapes(), p.point(), set.landmarks(), set.tapeWalls())
-                        .map(l -> PlacedView.Tape.of(l.name(), l.point(), l.point().distanceM(p.point())))).orElse(null);
-        RebuildView.Done done = kept == null || !kept.done() ? null
-                : new RebuildView.Done(kept.author(), kept.at(), step.newestChange().isAfter(kept.at()));
-        RebuildView.DeviationView otherwise = kept == null ? null : instead.stream().filter(i -> i.placement().equals(key)).findFirst().map(i -> otherwise(record, built, i, kept)).orElse(null);
+        TapePair tapes = step.tapes();
+        PlacedView.Tape third = tapes == null
+                ? null
+                : built.state()
+                        .value(key, Place.class)
+                        .flatMap(p -> TapeCheck.third(tapes, p.point(), set.landmarks(), set.tapeWalls())
+                                .map(l -> PlacedView.Tape.of(
+                                        l.name(), l.point(), l.point().distanceM(p.point()))))
+                        .orElse(null);
+        RebuildView.Done done = kept == null || !kept.done()
+                ? null
+                : new RebuildView.Done(
+                        kept.author(), kept.at(), step.newestChange().isAfter(kept.at()));
+        RebuildView.DeviationView otherwise = kept == null
+                ? null
+                : instead.stream()
+                        .filter(i -> i.placement().equals(key))
+                        .findFirst()
+                        .map(i -> otherwise(record, built, i, kept))
+                        .orElse(null);
         return new RebuildView.Step(placed, third, step.cautions(), done, otherwise, kept == null ? 0 : kept.version());
     }
 
-    private static RebuildView.DeviationView otherwise(StoredScene record, AsBuilt built, Deviation instead, RunStepEntity kept) {
-        List<RebuildView.OtherValue> values = instead.values().stream().map(v -> otherValue(record, built, instead.placement(), v)).toList();
-        String piece = instead.piece() == null ? null : instead.piece().unit() == null ? instead.piece().what() : instead.piece().unit() + ", " + instead.piece().what();
+    private static RebuildView.DeviationView otherwise(
+            StoredScene record, AsBuilt built, Deviation instead, RunStepEntity kept) {
+        List<RebuildView.OtherValue> values = instead.values().stream()
+                .map(v -> otherValue(record, built, instead.placement(), v))
+                .toList();
+        String piece = instead.piece() == null
+                ? null
+                : instead.piece().unit() == null
+                        ? instead.piece().what()
+                        : instead.piece().unit() + ", " + instead.piece().what();
         return new RebuildView.DeviationView(piece, values, instead.why(), kept.author(), kept.at());
     }
 
-    private static RebuildView.OtherValue otherValue(StoredScene record, AsBuilt built, String placement, AttributeValue value) {
+    private static RebuildView.OtherValue otherValue(
+            StoredScene record, AsBuilt built, String placement, AttributeValue value) {
         Attribute attribute = Attribute.of(value);
-        return new RebuildView.OtherValue(attribute, attribute.label(), value, ChangePhrases.say(built.scene(), value),
-                record.record().book().resolve(built.state().slate()).knot(placement, attribute).map(k -> ChangePhrases.say(record.record(), k.value())).orElse(null));
+        return new RebuildView.OtherValue(
+                attribute,
+                attribute.label(),
+                value,
+                ChangePhrases.say(built.scene(), value),
+                record.record()
+                        .book()
+                        .resolve(built.state().slate())
+                        .knot(placement, attribute)
+                        .map(k -> ChangePhrases.say(record.record(), k.value()))
+                        .orElse(null));
     }
 }

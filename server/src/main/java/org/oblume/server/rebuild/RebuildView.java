@@ -21,8 +21,23 @@ import org.oblume.server.shot.PlacedView;
  * @param revised what was changed in the record since the rebuild began, in words
  * @param seen the newest change of the record
  */
-public record RebuildView(long shotId, String slate, String description, @Nullable String basedOn, long sceneId, SceneHeading scene, String setName, SetPlan set,
-        @Nullable RunHead run, List<RunHead> runs, List<Step> steps, List<String> stands, List<String> out, List<MisfitView> misfits, List<RevisedSince> revised, long seen) {
+public record RebuildView(
+        long shotId,
+        String slate,
+        String description,
+        @Nullable String basedOn,
+        long sceneId,
+        SceneHeading scene,
+        String setName,
+        SetPlan set,
+        @Nullable RunHead run,
+        List<RunHead> runs,
+        List<Step> steps,
+        List<String> stands,
+        List<String> out,
+        List<MisfitView> misfits,
+        List<RevisedSince> revised,
+        long seen) {
 
     /**
      * @param placed what to put back and how, as it is to be in this rebuild
@@ -32,24 +47,32 @@ public record RebuildView(long shotId, String slate, String description, @Nullab
      * @param instead what is not as recorded, or null
      * @param version for If-Match; 0 while nothing is kept of it
      */
-    public record Step(PlacedView placed, PlacedView.@Nullable Tape third, List<String> cautions, @Nullable Done done, @Nullable DeviationView instead, long version) {
-    }
+    public record Step(
+            PlacedView placed,
+            PlacedView.@Nullable Tape third,
+            List<String> cautions,
+            @Nullable Done done,
+            @Nullable DeviationView instead,
+            long version) {}
 
     /** @param changedSince whether something this step rests on was changed after it was ticked */
-    public record Done(String author, Instant at, boolean changedSince) {
-    }
+    public record Done(String author, Instant at, boolean changedSince) {}
 
-    /** @param piece what stands in for it, or null. @param values what is true now, in words. @param recorded the same values as recorded */
-    public record DeviationView(@Nullable String piece, List<OtherValue> values, String why, String author, Instant at) {
-    }
+    /**
+     * @param piece what stands in for it, or null
+     * @param values what is true now, in words, beside what is recorded
+     */
+    public record DeviationView(
+            @Nullable String piece, List<OtherValue> values, String why, String author, Instant at) {}
 
-    public record OtherValue(Attribute attribute, String label, AttributeValue value, Phrase now, @Nullable Phrase recorded) {
-    }
+    public record OtherValue(
+            Attribute attribute, String label, AttributeValue value, Phrase now, @Nullable Phrase recorded) {}
 
-    public record MisfitView(String placement, Phrase words) {
-    }
+    public record MisfitView(String placement, Phrase words) {}
 
-    /** @param name of the thing. @param label of what changed */
-    public record RevisedSince(String name, String label, Phrase words) {
-    }
+    /**
+     * @param name of the thing
+     * @param label of what changed
+     */
+    public record RevisedSince(String name, String label, Phrase words) {}
 }

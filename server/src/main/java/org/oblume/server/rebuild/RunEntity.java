@@ -19,34 +19,54 @@ class RunEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private long shotId;
+
     private String name = "";
+
     @Column(name = "set_id")
     private @Nullable Long setId;
+
     @Column(name = "plan_fit")
     private @Nullable String fit;
+
     @Column(name = "from_shot_id")
     private @Nullable Long fromShotId;
+
     private String author = "";
+
     @Column(name = "started_at")
     private Instant startedAt = Instant.EPOCH;
+
     @Column(name = "last_event")
     private long lastEvent;
+
     @Column(name = "signed_by")
     private @Nullable String signedBy;
+
     @Column(name = "signed_at")
     private @Nullable Instant signedAt;
+
     private @Nullable String verdict;
+
     @Column(name = "signed_page")
     private @Nullable String page;
+
     @Version
     private long version;
 
-    protected RunEntity() {
-    }
+    protected RunEntity() {}
 
-    RunEntity(long shotId, String name, @Nullable Long setId, @Nullable String fit, @Nullable Long fromShotId, String author, Instant startedAt, long lastEvent) {
+    RunEntity(
+            long shotId,
+            String name,
+            @Nullable Long setId,
+            @Nullable String fit,
+            @Nullable Long fromShotId,
+            String author,
+            Instant startedAt,
+            long lastEvent) {
         this.shotId = shotId;
         this.name = name;
         this.setId = setId;
@@ -69,15 +89,18 @@ class RunEntity {
         return name;
     }
 
-    @Nullable Long setId() {
+    @Nullable
+    Long setId() {
         return setId;
     }
 
-    @Nullable String fit() {
+    @Nullable
+    String fit() {
         return fit;
     }
 
-    @Nullable Long fromShotId() {
+    @Nullable
+    Long fromShotId() {
         return fromShotId;
     }
 
@@ -98,7 +121,10 @@ class RunEntity {
         lastEvent = seen;
     }
 
-    /** @param said the verdict in a sentence. @param asSeen the page that was signed, as it is to stay */
+    /**
+     * @param said the verdict in a sentence
+     * @param asSeen the page that was signed, as it is to stay
+     */
     void sign(String who, Instant when, String said, String asSeen) {
         signedBy = who;
         signedAt = when;
@@ -106,7 +132,8 @@ class RunEntity {
         page = asSeen;
     }
 
-    @Nullable String page() {
+    @Nullable
+    String page() {
         return page;
     }
 
@@ -115,6 +142,8 @@ class RunEntity {
     }
 
     RunHead.@Nullable Signature signature() {
-        return signedBy == null || signedAt == null ? null : new RunHead.Signature(signedBy, signedAt, verdict == null ? "" : verdict);
+        return signedBy == null || signedAt == null
+                ? null
+                : new RunHead.Signature(signedBy, signedAt, verdict == null ? "" : verdict);
     }
 }

@@ -13,21 +13,30 @@ import org.jspecify.annotations.Nullable;
  * @param fit where the recorded plan lies on that set's; null in the same place
  * @param signed null until a lead signed its verdict
  */
-public record RunHead(long id, String name, @Nullable Long setId, @Nullable Long fromShotId, @Nullable String from, String author, Instant startedAt,
-        @Nullable FittedPlan fit, @Nullable Signature signed) {
+public record RunHead(
+        long id,
+        String name,
+        @Nullable Long setId,
+        @Nullable Long fromShotId,
+        @Nullable String from,
+        String author,
+        Instant startedAt,
+        @Nullable FittedPlan fit,
+        @Nullable Signature signed) {
 
     /** @param said the verdict that was signed */
-    public record Signature(String author, Instant at, String said) {
-    }
+    public record Signature(String author, Instant at, String said) {}
 
     /**
      * @param turnDeg clockwise
      * @param pairs by which it was found
      */
-    public record FittedPlan(boolean mirrored, double turnDeg, List<FittedPair> pairs) {
-    }
+    public record FittedPlan(boolean mirrored, double turnDeg, List<FittedPair> pairs) {}
 
-    /** @param recorded landmark of the recorded set. @param here the same on the new one. @param missM how far they stay apart */
-    public record FittedPair(String recorded, String here, double missM) {
-    }
+    /**
+     * @param recorded landmark of the recorded set
+     * @param here the same on the new one
+     * @param missM how far they stay apart
+     */
+    public record FittedPair(String recorded, String here, double missM) {}
 }

@@ -18,23 +18,29 @@ class RunStepEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "run_id")
     private long runId;
+
     @Column(name = "placement_id")
     private long placementId;
+
     private boolean done;
     private @Nullable String piece;
+
     @Column(name = "held_values")
     private @Nullable String values;
+
     private @Nullable String why;
     private String author = "";
+
     @Column(name = "ticked_at")
     private Instant at = Instant.EPOCH;
+
     @Version
     private @Nullable Long version;
 
-    protected RunStepEntity() {
-    }
+    protected RunStepEntity() {}
 
     RunStepEntity(long runId, long placementId) {
         this.runId = runId;
@@ -52,7 +58,11 @@ class RunStepEntity {
         return this;
     }
 
-    /** @param newPiece a substitute as JSON, or null. @param newValues what is true now as JSON. @param reason why */
+    /**
+     * @param newPiece a substitute as JSON, or null
+     * @param newValues what is true now as JSON
+     * @param reason why
+     */
     RunStepEntity instead(@Nullable String newPiece, @Nullable String newValues, @Nullable String reason) {
         piece = newPiece;
         values = newValues;
@@ -68,15 +78,18 @@ class RunStepEntity {
         return done;
     }
 
-    @Nullable String piece() {
+    @Nullable
+    String piece() {
         return piece;
     }
 
-    @Nullable String values() {
+    @Nullable
+    String values() {
         return values;
     }
 
-    @Nullable String why() {
+    @Nullable
+    String why() {
         return why;
     }
 

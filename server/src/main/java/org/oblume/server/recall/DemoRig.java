@@ -25,7 +25,12 @@ class DemoRig {
     private final SceneService scenes;
     private final ShotService shots;
 
-    DemoRig(RecallService recall, RigClient rig, ProductionService productions, SceneService scenes, ShotService shots) {
+    DemoRig(
+            RecallService recall,
+            RigClient rig,
+            ProductionService productions,
+            SceneService scenes,
+            ShotService shots) {
         this.recall = recall;
         this.rig = rig;
         this.productions = productions;
@@ -39,7 +44,10 @@ class DemoRig {
             return;
         }
         try {
-            List<Long> all = productions.all().stream().flatMap(p -> scenes.ofProduction(p.id()).stream()).map(Scene::id).toList();
+            List<Long> all = productions.all().stream()
+                    .flatMap(p -> scenes.ofProduction(p.id()).stream())
+                    .map(Scene::id)
+                    .toList();
             recall.patchFixtures(shots.ofScenes(all).get(0).id());
             LOG.info("The simulated rig hangs as the first shot is recorded.");
         } catch (Refusal | IndexOutOfBoundsException notHung) {

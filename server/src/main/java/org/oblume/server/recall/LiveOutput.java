@@ -15,13 +15,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.network.SacnPacket;
 import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.NotFoundException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -50,11 +50,19 @@ class LiveOutput {
     private @Nullable String interruption;
     private volatile @Nullable String sendError;
 
-    /** A shot as it is sent. @param mark tells one state of a shot from another */
-    record RecalledShot(long shotId, String slate, String by, Instant at, double fadeSeconds, int priority, int stateDigest) {
-    }
+    /**
+     * A shot as it is sent.
+     *
+     * @param stateDigest tells one state of a shot from another
+     */
+    record RecalledShot(
+            long shotId, String slate, String by, Instant at, double fadeSeconds, int priority, int stateDigest) {}
 
-    LiveOutput(OutputSessionRepository sessions, Clock clock, @Value("${oblume.data}") Path data, @Value("${oblume.sacn-port}") int port) {
+    LiveOutput(
+            OutputSessionRepository sessions,
+            Clock clock,
+            @Value("${oblume.data}") Path data,
+            @Value("${oblume.sacn-port}") int port) {
         this.sessions = sessions;
         this.clock = clock;
         this.port = port;
@@ -93,8 +101,11 @@ class LiveOutput {
         OutputSessionEntity last = open.get(open.size() - 1);
         open.forEach(s -> s.close(clock.instant()));
         sessions.saveAll(open);
-        return last.slate() == null ? null : ("The server stopped while %s was live on %s (armed by %s). Output is off now: each unit holds what it last heard or went black, "
-                + "as it is set to. Read back to see.").formatted(last.slate(), last.sentOn(), last.armedBy());
+        return last.slate() == null
+                ? null
+                : ("The server stopped while %s was live on %s (armed by %s). Output is off now: each unit holds what it last heard or went black, "
+                                + "as it is set to. Read back to see.")
+                        .formatted(last.slate(), last.sentOn(), last.armedBy());
     }
 
     String sourceId() {
@@ -112,15 +123,27 @@ class LiveOutput {
         @Nullable NetworkInterface on = null;
         if (outlet != null && !outlet.equals(LOOPBACK)) {
             if (!outlet.equals(confirmed)) {
-                throw new Refusal("confirmed", "This sends to real lights on %s. Type %s to confirm it.".formatted(outlet, outlet));
+                throw new Refusal(
+                        "confirmed",
+                        "This sends to real lights on %s. Type %s to confirm it.".formatted(outlet, outlet));
             }
             on = interfaceNamed(outlet);
         }
         try {
             sendError = null;
-            sender = new SacnSender(source(), "Oblume", on, port, System::nanoTime, refused -> sendError = "The network refuses our packets (%s). Check the cable and the interface.".formatted(refused.getMessage()));
+            sender = new SacnSender(
+                    source(),
+                    "Oblume",
+                    on,
+                    port,
+                    System::nanoTime,
+                    refused -> sendError = "The network refuses our packets (%s). Check the cable and the interface."
+                            .formatted(refused.getMessage()));
         } catch (IOException failed) {
-            throw new Refusal("outlet", "Output cannot go to %s: %s. Choose another interface.".formatted(outlet == null ? LOOPBACK : outlet, failed.getMessage()));
+            throw new Refusal(
+                    "outlet",
+                    "Output cannot go to %s: %s. Choose another interface."
+                            .formatted(outlet == null ? LOOPBACK : outlet, failed.getMessage()));
         }
         Instant now = clock.instant();
         armed = new OutputView.Armed(by, now, on == null ? LOOPBACK : on.getName());
@@ -137,10 +160,14 @@ class LiveOutput {
         } catch (SocketException unknown) {
             LOG.debug("Interface {} cannot be asked", name, unknown);
         }
-        throw new NoSuchElementException("There is no interface called %s that is up.".formatted(name));
+        throw new NotFoundException("There is no interface called %s that is up.".formatted(name));
     }
 
-    /** Sends a shot from now on. @throws Refusal when output is not armed */
+    /**
+     * Sends a shot from now on.
+     *
+     * @throws Refusal when output is not armed
+     */
     synchronized void send(Map<Integer, UniverseFrame> frames, RecalledShot what) {
         Checks.within("fadeSeconds", "The fade", what.fadeSeconds(), 0, LONGEST_FADE_S, " s");
         Checks.within("priority", "The priority", what.priority(), 0, SacnPacket.HIGHEST_PRIORITY, "");
@@ -181,18 +208,39 @@ class LiveOutput {
         return armed != null;
     }
 
-    /** @param revised what to say when the record has moved on. @param rig whether a rig answers */
+    /**
+     * @param revised what to say when the record has moved on
+     * @param rig whether a rig answers
+     */
     synchronized OutputView view(@Nullable String revised, boolean rig) {
-        OutputView.LiveShot shot = live == null || sender == null ? null : new OutputView.LiveShot(live.shotId(), live.slate(), live.by(), live.at(), live.fadeSeconds(), sender.done(),
-                live.priority(), sender.universes(), sender.sent(), revised);
+        OutputView.LiveShot shot = live == null || sender == null
+                ? null
+                : new OutputView.LiveShot(
+                        live.shotId(),
+                        live.slate(),
+                        live.by(),
+                        live.at(),
+                        live.fadeSeconds(),
+                        sender.done(),
+                        live.priority(),
+                        sender.universes(),
+                        sender.sent(),
+                        revised);
         return new OutputView(armed, shot, outlets(), interruption, sendError, rig);
     }
 
     private static List<OutputView.Outlet> outlets() {
         List<OutputView.Outlet> all = new ArrayList<>();
         try {
-            for (NetworkInterface one : NetworkInterface.networkInterfaces().sorted(Comparator.comparing(NetworkInterface::getName)).toList()) {
-                @Nullable String address = one.inetAddresses().filter(Inet4Address.class::isInstance).map(InetAddress::getHostAddress).findFirst().orElse(null);
+            for (NetworkInterface one : NetworkInterface.networkInterfaces()
+                    .sorted(Comparator.comparing(NetworkInterface::getName))
+                    .toList()) {
+                @Nullable
+                String address = one.inetAddresses()
+                        .filter(Inet4Address.class::isInstance)
+                        .map(InetAddress::getHostAddress)
+                        .findFirst()
+                        .orElse(null);
                 if (address != null && one.isUp() && !one.isLoopback()) {
                     all.add(new OutputView.Outlet(one.getName(), address, false));
                 }
@@ -200,7 +248,9 @@ class LiveOutput {
         } catch (SocketException unknown) {
             LOG.debug("The interfaces cannot be listed", unknown);
         }
-        all.add(0, new OutputView.Outlet(LOOPBACK, InetAddress.getLoopbackAddress().getHostAddress(), true));
+        all.add(
+                0,
+                new OutputView.Outlet(LOOPBACK, InetAddress.getLoopbackAddress().getHostAddress(), true));
         return all;
     }
 }

@@ -17,18 +17,22 @@ class OutputSessionEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "armed_by")
     private String armedBy = "";
+
     @Column(name = "armed_at")
     private Instant armedAt = Instant.EPOCH;
+
     @Column(name = "sent_on")
     private String sentOn = "";
+
     private @Nullable String slate;
+
     @Column(name = "closed_at")
     private @Nullable Instant closedAt;
 
-    protected OutputSessionEntity() {
-    }
+    protected OutputSessionEntity() {}
 
     OutputSessionEntity(String armedBy, Instant armedAt, String sentOn) {
         this.armedBy = armedBy;
@@ -48,7 +52,8 @@ class OutputSessionEntity {
         return sentOn;
     }
 
-    @Nullable String slate() {
+    @Nullable
+    String slate() {
         return slate;
     }
 

@@ -14,10 +14,15 @@ import org.jspecify.annotations.Nullable;
  * @param sendError why packets do not leave, or null
  * @param rig whether there is a rig that answers
  */
-public record OutputView(@Nullable Armed armed, @Nullable LiveShot live, List<Outlet> interfaces, @Nullable String interruption, @Nullable String sendError, boolean rig) {
+public record OutputView(
+        @Nullable Armed armed,
+        @Nullable LiveShot live,
+        List<Outlet> interfaces,
+        @Nullable String interruption,
+        @Nullable String sendError,
+        boolean rig) {
 
-    public record Armed(String by, Instant at, String outlet) {
-    }
+    public record Armed(String by, Instant at, String outlet) {}
 
     /**
      * @param done how far its fade has come, 0 to 1
@@ -25,10 +30,22 @@ public record OutputView(@Nullable Armed armed, @Nullable LiveShot live, List<Ou
      * @param packets sent since output was armed
      * @param revised when the record has changed since it was recalled: a sentence; or null
      */
-    public record LiveShot(long shotId, String slate, String by, Instant at, double fadeSeconds, double done, int priority, int universes, long packets, @Nullable String revised) {
-    }
+    public record LiveShot(
+            long shotId,
+            String slate,
+            String by,
+            Instant at,
+            double fadeSeconds,
+            double done,
+            int priority,
+            int universes,
+            long packets,
+            @Nullable String revised) {}
 
-    /** Where output can go. @param loopback whether it stays on this machine */
-    public record Outlet(String name, String address, boolean loopback) {
-    }
+    /**
+     * Where output can go.
+     *
+     * @param loopback whether it stays on this machine
+     */
+    public record Outlet(String name, String address, boolean loopback) {}
 }

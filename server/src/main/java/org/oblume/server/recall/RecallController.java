@@ -3,8 +3,8 @@ package org.oblume.server.recall;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.security.Principal;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -29,13 +29,17 @@ class RecallController {
         this.rig = rig;
     }
 
-    /** @param outlet name of an interface; the loopback when it is left out. @param confirmed the name typed again, for any but the loopback */
-    record Arm(@Nullable String outlet, @Nullable String confirmed) {
-    }
+    /**
+     * @param outlet name of an interface; the loopback when it is left out
+     * @param confirmed the name typed again, for any but the loopback
+     */
+    record Arm(@Nullable String outlet, @Nullable String confirmed) {}
 
-    /** @param stateDigest of the preview that was looked at. @param warned whether cast and crew were warned of effects that flash */
-    record RecallBody(double fadeSeconds, int priority, int stateDigest, boolean warned) {
-    }
+    /**
+     * @param stateDigest of the preview that was looked at
+     * @param warned whether cast and crew were warned of effects that flash
+     */
+    record RecallBody(double fadeSeconds, int priority, int stateDigest, boolean warned) {}
 
     /** @param keys of the placements; all when left out */
     record SendAgain(@Nullable List<String> keys) {
@@ -45,11 +49,9 @@ class RecallController {
         }
     }
 
-    record RigPatch(long shotId) {
-    }
+    record RigPatch(long shotId) {}
 
-    record NodeState(boolean up) {
-    }
+    record NodeState(boolean up) {}
 
     @GetMapping("/output")
     OutputView output() {
@@ -93,7 +95,7 @@ class RecallController {
 
     @GetMapping("/rig")
     RigState rig() {
-        return rig.state().orElseThrow(() -> new NoSuchElementException("No rig answers."));
+        return rig.state().orElseThrow(() -> new NotFoundException("No rig answers."));
     }
 
     @PostMapping("/rig/units")

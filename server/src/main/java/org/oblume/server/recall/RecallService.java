@@ -7,7 +7,6 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -18,14 +17,15 @@ import org.oblume.core.network.PatchCheck;
 import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.network.ReadBack;
 import org.oblume.core.network.SacnPacket;
-import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.network.UnitAnswer;
+import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.patch.PatchPage;
 import org.oblume.server.patch.PatchService;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
 
 /** Recalls a shot over the network and reads back what the rig stands at. */
@@ -34,6 +34,7 @@ class RecallService {
 
     /** Steps of a mode by which a read-back may differ: what rounding to slots may cost. */
     private static final double STEPS = 1;
+
     private final PatchService patches;
     private final LiveOutput output;
     private final RigClient rig;
@@ -53,9 +54,11 @@ class RecallService {
 
     private @Nullable String revised(LiveOutput.RecalledShot live) {
         try {
-            return stateDigest(patches.patched(live.shotId()).units()) == live.stateDigest() ? null
-                    : "%s was changed after it was recalled: what is sent is how it was then. Recall it again.".formatted(live.slate());
-        } catch (NoSuchElementException gone) {
+            return stateDigest(patches.patched(live.shotId()).units()) == live.stateDigest()
+                    ? null
+                    : "%s was changed after it was recalled: what is sent is how it was then. Recall it again."
+                            .formatted(live.slate());
+        } catch (NotFoundException gone) {
             return "%s is not there any more: what is sent is how it was.".formatted(live.slate());
         }
     }
@@ -63,7 +66,10 @@ class RecallService {
     RecallView.RecallPreview preview(long shotId) {
         PatchService.PatchedShot shot = patches.patched(shotId);
         Optional<RigState> state = rig.state();
-        Map<String, UnitAnswer> answers = state.map(s -> s.units().stream().map(RigState.RigUnit::answer).collect(Collectors.toMap(UnitAnswer::unit, a -> a))).orElse(Map.of());
+        Map<String, UnitAnswer> answers = state.map(s -> s.units().stream()
+                        .map(RigState.RigUnit::answer)
+                        .collect(Collectors.toMap(UnitAnswer::unit, a -> a)))
+                .orElse(Map.of());
         List<RecallView.NetworkUnit> told = new ArrayList<>();
         List<RecallView.FixtureUnit> byHand = new ArrayList<>();
         for (PatchedUnit unit : shot.units()) {
@@ -72,17 +78,35 @@ class RecallService {
                 UnitAnswer answer = answers.get(unit.unit());
                 String now = answer == null ? null : answer.dialled().say();
                 String then = unit.values().say();
-                boolean changes = answer == null || !ReadBack.of(List.of(unit), List.of(answer), STEPS).isEmpty();
+                boolean changes = answer == null
+                        || !ReadBack.of(List.of(unit), List.of(answer), STEPS).isEmpty();
                 told.add(new RecallView.NetworkUnit(key, unit.placement().name(), now, then, changes));
             }
             if (!unit.atTheHead().isEmpty()) {
-                byHand.add(new RecallView.FixtureUnit(key, unit.placement().name(), unit.isPatched() ? "at the head" : unit.patch().say(), unit.atTheHead()));
+                byHand.add(new RecallView.FixtureUnit(
+                        key,
+                        unit.placement().name(),
+                        unit.isPatched() ? "at the head" : unit.patch().say(),
+                        unit.atTheHead()));
             }
         }
         told.sort(Comparator.comparing(t -> !t.changes()));
-        List<String> cautions = shot.units().stream().map(u -> caution(u)).filter(Objects::nonNull).toList();
-        List<String> conflicts = patches.conflicts(shot, state.map(RigState::sources).orElse(List.of()), output.sourceId()).stream().map(PatchPage.PatchConflict::sentence).toList();
-        return new RecallView.RecallPreview(shot.shot().card().slate(), stateDigest(shot.units()), told, byHand, cautions, conflicts, state.isPresent());
+        List<String> cautions = shot.units().stream()
+                .map(u -> caution(u))
+                .filter(Objects::nonNull)
+                .toList();
+        List<String> conflicts =
+                patches.conflicts(shot, state.map(RigState::sources).orElse(List.of()), output.sourceId()).stream()
+                        .map(PatchPage.PatchConflict::sentence)
+                        .toList();
+        return new RecallView.RecallPreview(
+                shot.shot().card().slate(),
+                stateDigest(shot.units()),
+                told,
+                byHand,
+                cautions,
+                conflicts,
+                state.isPresent());
     }
 
     private static @Nullable String caution(PatchedUnit unit) {
@@ -102,9 +126,15 @@ class RecallService {
     void recall(long shotId, double fadeSeconds, int priority, int mark, boolean warned, String by) {
         PatchService.PatchedShot shot = patches.patched(shotId);
         if (stateDigest(shot.units()) != mark) {
-            throw new EditConflict("%s was changed since you looked. Nothing was sent: look at what would change now, and recall again.".formatted(shot.shot().card().slate()), preview(shotId));
+            throw new EditConflict(
+                    "%s was changed since you looked. Nothing was sent: look at what would change now, and recall again."
+                            .formatted(shot.shot().card().slate()),
+                    preview(shotId));
         }
-        Optional<String> caution = shot.units().stream().map(RecallService::caution).filter(Objects::nonNull).findFirst();
+        Optional<String> caution = shot.units().stream()
+                .map(RecallService::caution)
+                .filter(Objects::nonNull)
+                .findFirst();
         if (caution.isPresent() && !warned) {
             throw new Refusal("warned", "%s Say that they are warned, and recall again.".formatted(caution.get()));
         }
@@ -114,21 +144,38 @@ class RecallService {
     private void send(PatchService.PatchedShot shot, double fadeSeconds, int priority, String by) {
         Map<Integer, UniverseFrame> frames = UniverseFrame.of(shot.units());
         if (frames.isEmpty()) {
-            throw new Refusal("Nothing in %s is on the network: patch a light first.".formatted(shot.shot().card().slate()));
+            throw new Refusal("Nothing in %s is on the network: patch a light first."
+                    .formatted(shot.shot().card().slate()));
         }
-        output.send(frames, new LiveOutput.RecalledShot(shot.shot().id(), shot.shot().card().slate(), by, clock.instant(), fadeSeconds, priority, stateDigest(shot.units())));
+        output.send(
+                frames,
+                new LiveOutput.RecalledShot(
+                        shot.shot().id(),
+                        shot.shot().card().slate(),
+                        by,
+                        clock.instant(),
+                        fadeSeconds,
+                        priority,
+                        stateDigest(shot.units())));
     }
 
-    /** Sends the record again: mode, address and menu of what the network reaches, then what it is dialled to. @param keys the units, all when it is empty */
+    /**
+     * Sends the record again: mode, address and menu of what the network reaches, then what it is dialled to.
+     *
+     * @param keys the units, all when it is empty
+     */
     void sendAgain(long shotId, Collection<String> keys, String by) {
         if (!output.isArmed()) {
             throw new Refusal("Output is off: arm it, then send the record again.");
         }
         PatchService.PatchedShot shot = patches.patched(shotId);
-        Map<String, UnitAnswer> answers = rig.ask().units().stream().map(RigState.RigUnit::answer).collect(Collectors.toMap(UnitAnswer::unit, a -> a));
+        Map<String, UnitAnswer> answers = rig.ask().units().stream()
+                .map(RigState.RigUnit::answer)
+                .collect(Collectors.toMap(UnitAnswer::unit, a -> a));
         for (PatchedUnit unit : shot.units()) {
             UnitAnswer answer = answers.get(unit.unit());
-            boolean wanted = unit.isPatched() && (keys.isEmpty() || keys.contains(unit.placement().key()));
+            boolean wanted = unit.isPatched()
+                    && (keys.isEmpty() || keys.contains(unit.placement().key()));
             if (wanted && answer != null && answer.powered() && answer.linked()) {
                 rig.set(unit.unit(), RigUnitSpec.Settings.of(unit));
             }
@@ -141,13 +188,27 @@ class RecallService {
     RecallView.ReadBackView readBack(long shotId) {
         PatchService.PatchedShot shot = patches.patched(shotId);
         RigState state = rig.ask();
-        List<UnitAnswer> answers = state.units().stream().map(RigState.RigUnit::answer).toList();
-        Map<String, String> names = shot.units().stream().collect(Collectors.toMap(u -> u.placement().key(), u -> u.placement().name()));
-        List<RecallView.DriftView> drift = ReadBack.of(shot.units(), answers, STEPS).stream().map(d -> new RecallView.DriftView(d.key(), Objects.requireNonNull(names.get(d.key())), d.attribute(), d.sentence(),
-                d.rigs(), d.status(), d.bySending())).toList();
+        List<UnitAnswer> answers =
+                state.units().stream().map(RigState.RigUnit::answer).toList();
+        Map<String, String> names = shot.units().stream()
+                .collect(Collectors.toMap(
+                        u -> u.placement().key(), u -> u.placement().name()));
+        List<RecallView.DriftView> drift = ReadBack.of(shot.units(), answers, STEPS).stream()
+                .map(d -> new RecallView.DriftView(
+                        d.key(),
+                        Objects.requireNonNull(names.get(d.key())),
+                        d.attribute(),
+                        d.sentence(),
+                        d.rigs(),
+                        d.status(),
+                        d.bySending()))
+                .toList();
         int asked = (int) shot.units().stream().filter(PatchedUnit::isPatched).count();
-        int differ = (int) drift.stream().map(RecallView.DriftView::key).distinct().count();
-        List<String> sources = PatchCheck.of(List.of(), List.of(), state.sources(), output.sourceId()).stream().map(c -> c.sentence() + " " + c.fix()).toList();
+        int differ =
+                (int) drift.stream().map(RecallView.DriftView::key).distinct().count();
+        List<String> sources = PatchCheck.of(List.of(), List.of(), state.sources(), output.sourceId()).stream()
+                .map(c -> c.sentence() + " " + c.fix())
+                .toList();
         return new RecallView.ReadBackView(shot.shot().card().slate(), asked, asked - differ, drift, sources);
     }
 
@@ -157,11 +218,14 @@ class RecallService {
         List<RigUnitSpec> units = new ArrayList<>();
         for (PatchedUnit unit : shot.units()) {
             Optional<Mode> mode = unit.mode().filter(Mode::isKnown);
-            if (unit.isPatched() && mode.isPresent() && units.stream().noneMatch(u -> u.unit().equals(unit.unit()))) {
+            if (unit.isPatched()
+                    && mode.isPresent()
+                    && units.stream().noneMatch(u -> u.unit().equals(unit.unit()))) {
                 units.add(RigUnitSpec.of(unit, mode.get()));
             }
         }
-        return rig.patchFixtures(units, shot.nodes().stream().map(RecallService::node).toList());
+        return rig.patchFixtures(
+                units, shot.nodes().stream().map(RecallService::node).toList());
     }
 
     private static RigState.RigNode node(NetworkNode node) {
@@ -170,7 +234,9 @@ class RecallService {
 
     /** Tells one state of a shot's control from another: all slots, and the menus. */
     private static int stateDigest(List<PatchedUnit> units) {
-        int slots = UniverseFrame.of(units).entrySet().stream().mapToInt(e -> 31 * e.getKey() + Arrays.hashCode(e.getValue().slots())).sum();
+        int slots = UniverseFrame.of(units).entrySet().stream()
+                .mapToInt(e -> 31 * e.getKey() + Arrays.hashCode(e.getValue().slots()))
+                .sum();
         List<Menu> menus = units.stream().map(PatchedUnit::menu).toList();
         return 31 * slots + menus.hashCode();
     }

@@ -9,8 +9,7 @@ import org.oblume.core.plot.SetStatus;
 /** What crosses the wire about a recall. */
 final class RecallView {
 
-    private RecallView() {
-    }
+    private RecallView() {}
 
     /**
      * What a recall would change.
@@ -22,16 +21,27 @@ final class RecallView {
      * @param conflicts what will not work, a sentence each
      * @param asked whether the rig could be asked what it stands at now
      */
-    record RecallPreview(String slate, int stateDigest, List<NetworkUnit> overNetwork, List<FixtureUnit> atFixture, List<String> cautions, List<String> conflicts, boolean asked) {
-    }
+    record RecallPreview(
+            String slate,
+            int stateDigest,
+            List<NetworkUnit> overNetwork,
+            List<FixtureUnit> atFixture,
+            List<String> cautions,
+            List<String> conflicts,
+            boolean asked) {}
 
-    /** @param now what it stands at, in words; null when it is not known. @param then what it will */
-    record NetworkUnit(String key, String name, @Nullable String now, String then, boolean changes) {
-    }
+    /**
+     * @param now what it stands at, in words; null when it is not known
+     * @param then what it will
+     */
+    record NetworkUnit(String key, String name, @Nullable String now, String then, boolean changes) {}
 
-    /** Something to set by hand. @param where at the head, or in which group of the app */
-    record FixtureUnit(String key, String name, String where, List<String> what) {
-    }
+    /**
+     * Something to set by hand.
+     *
+     * @param where at the head, or in which group of the app
+     */
+    record FixtureUnit(String key, String name, String where, List<String> what) {}
 
     /**
      * The rig beside the record.
@@ -39,10 +49,19 @@ final class RecallView {
      * @param asked how many units the network reaches
      * @param agree how many of them are as recorded
      */
-    record ReadBackView(String slate, int asked, int agree, List<DriftView> drift, List<String> sources) {
-    }
+    record ReadBackView(String slate, int asked, int agree, List<DriftView> drift, List<String> sources) {}
 
-    /** @param rigs as the rig has it, to be taken as a knot. @param standing likewise, when it is on or off. @param bySending whether sending the record again mends it */
-    record DriftView(String key, String name, @Nullable Attribute attribute, String sentence, @Nullable AttributeValue rigs, @Nullable SetStatus status, boolean bySending) {
-    }
+    /**
+     * @param rigs as the rig has it, to be taken as a knot
+     * @param status likewise, when it is on or off
+     * @param bySending whether sending the record again mends it
+     */
+    record DriftView(
+            String key,
+            String name,
+            @Nullable Attribute attribute,
+            String sentence,
+            @Nullable AttributeValue rigs,
+            @Nullable SetStatus status,
+            boolean bySending) {}
 }

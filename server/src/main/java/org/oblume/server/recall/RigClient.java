@@ -23,7 +23,10 @@ class RigClient {
 
     private static final Duration PATIENCE = Duration.ofSeconds(2);
     private static final int OK = 200;
-    private final HttpClient http = HttpClient.newBuilder().connectTimeout(PATIENCE).version(HttpClient.Version.HTTP_1_1).build();
+    private final HttpClient http = HttpClient.newBuilder()
+            .connectTimeout(PATIENCE)
+            .version(HttpClient.Version.HTTP_1_1)
+            .build();
     private final String url;
     private final RecordJson json;
 
@@ -33,7 +36,10 @@ class RigClient {
     }
 
     private Refusal silent() {
-        return new Refusal(url.isEmpty() ? "No rig is set up here that could be asked." : "The rig does not answer at %s: look whether it runs.".formatted(url));
+        return new Refusal(
+                url.isEmpty()
+                        ? "No rig is set up here that could be asked."
+                        : "The rig does not answer at %s: look whether it runs.".formatted(url));
     }
 
     /** Its state; empty when there is none that answers. */
@@ -76,8 +82,7 @@ class RigClient {
         return call("POST", "/disturbances", disturbance);
     }
 
-    private record NodeIs(boolean up) {
-    }
+    private record NodeIs(boolean up) {}
 
     private static String encoded(String name) {
         return URLEncoder.encode(name, StandardCharsets.UTF_8).replace("+", "%20");
@@ -87,8 +92,15 @@ class RigClient {
         if (url.isEmpty()) {
             throw silent();
         }
-        HttpRequest request = HttpRequest.newBuilder(URI.create(url + path)).timeout(PATIENCE).header("Content-Type", "application/json")
-                .method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(json.write(body))).build();
+        HttpRequest request = HttpRequest.newBuilder(URI.create(url + path))
+                .timeout(PATIENCE)
+                .header("Content-Type", "application/json")
+                .method(
+                        method,
+                        body == null
+                                ? HttpRequest.BodyPublishers.noBody()
+                                : HttpRequest.BodyPublishers.ofString(json.write(body)))
+                .build();
         try {
             HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
             if (answer.statusCode() != OK) {
@@ -103,6 +115,5 @@ class RigClient {
         }
     }
 
-    private record Refused(String detail) {
-    }
+    private record Refused(String detail) {}
 }

@@ -10,16 +10,39 @@ import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Menu;
 
 /** A unit as the simulated rig hangs it (docs/rig.md). */
-record RigUnitSpec(String unit, String modes, String mode, int universe, int address, Ranges ranges, double lowestPercent, double warmUpSeconds, Menu menu) {
+record RigUnitSpec(
+        String unit,
+        String modes,
+        String mode,
+        int universe,
+        int address,
+        Ranges ranges,
+        double lowestPercent,
+        double warmUpSeconds,
+        Menu menu) {
 
     /** What a discharge lamp takes to its full light (model of the simulated rig). */
     private static final double WARM_UP_S = 45;
 
-    /** What can be set from afar; null stays. @param local whether it stands where its own knob was turned */
-    record Settings(@Nullable String mode, @Nullable Integer universe, @Nullable Integer address, @Nullable Menu menu, @Nullable Boolean local) {
+    /**
+     * What can be set from afar; null stays.
+     *
+     * @param local whether it stands where its own knob was turned
+     */
+    record Settings(
+            @Nullable String mode,
+            @Nullable Integer universe,
+            @Nullable Integer address,
+            @Nullable Menu menu,
+            @Nullable Boolean local) {
 
         static Settings of(PatchedUnit unit) {
-            return new Settings(unit.patch().mode(), unit.patch().universe(), unit.patch().address(), unit.menu().equals(Menu.NOTHING) ? null : unit.menu(), false);
+            return new Settings(
+                    unit.patch().mode(),
+                    unit.patch().universe(),
+                    unit.patch().address(),
+                    unit.menu().equals(Menu.NOTHING) ? null : unit.menu(),
+                    false);
         }
     }
 
@@ -29,9 +52,26 @@ record RigUnitSpec(String unit, String modes, String mode, int universe, int add
         double lowest = lamp == null ? 0 : lamp.lowestPercent();
         Menu menu = unit.menu();
         LevelCurve curve = menu.curve() != null ? menu.curve() : lamp == null ? LevelCurve.LINEAR : lamp.curve();
-        return new RigUnitSpec(unit.unit(), unit.modes().stream().filter(Mode::isKnown).map(m -> m.name() + ": " + m.say()).collect(Collectors.joining("; ")), mode.name(),
-                unit.patch().universe() == null ? 1 : unit.patch().universe(), unit.patch().address() == null ? 1 : unit.patch().address(), Ranges.of(unit.placement().piece()), lowest,
+        return new RigUnitSpec(
+                unit.unit(),
+                unit.modes().stream()
+                        .filter(Mode::isKnown)
+                        .map(m -> m.name() + ": " + m.say())
+                        .collect(Collectors.joining("; ")),
+                mode.name(),
+                unit.patch().universe() == null ? 1 : unit.patch().universe(),
+                unit.patch().address() == null ? 1 : unit.patch().address(),
+                Ranges.of(unit.placement().piece()),
+                lowest,
                 lamp != null && lamp.upkeep().noise().contains("ballast") ? WARM_UP_S : 0,
-                new Menu(curve, menu.smoothing(), menu.fan(), menu.output(), menu.frequencyHz(), menu.onLoss() == null ? Menu.OnLoss.HOLD : menu.onLoss(), menu.display(), menu.channel()));
+                new Menu(
+                        curve,
+                        menu.smoothing(),
+                        menu.fan(),
+                        menu.output(),
+                        menu.frequencyHz(),
+                        menu.onLoss() == null ? Menu.OnLoss.HOLD : menu.onLoss(),
+                        menu.display(),
+                        menu.channel()));
     }
 }

@@ -25,9 +25,11 @@ final class SacnSender implements AutoCloseable {
 
     /** Frames a second that DMX512 carries at most. */
     static final int MOST_A_SECOND = 44;
+
     private static final long SECOND_NANOS = 1_000_000_000L;
     /** A little longer than 1/44 s: no second has more than 44 frames although none comes to the microsecond. */
     private static final long FRAME_NANOS = 23_000_000L;
+
     private static final long CLOSEST_NANOS = FRAME_NANOS - 1_000_000L;
     private static final long KEEP_ALIVE_NANOS = 800_000_000L;
     private static final int REPEATS_AT_REST = 3;
@@ -75,17 +77,25 @@ final class SacnSender implements AutoCloseable {
      * @param on the interface to multicast on, or null: then all goes to the loopback address
      * @param onTrouble told when the network refuses a packet
      */
-    SacnSender(UUID source, String name, @Nullable NetworkInterface on, int port, LongSupplier nanos, Consumer<IOException> onTrouble) throws IOException {
+    SacnSender(
+            UUID source,
+            String name,
+            @Nullable NetworkInterface on,
+            int port,
+            LongSupplier nanos,
+            Consumer<IOException> onTrouble)
+            throws IOException {
         this.source = source;
         this.name = name;
         this.port = port;
         this.nanos = nanos;
         this.onSendError = onTrouble;
         this.multicast = on != null;
-        this.socket = on == null ? new DatagramSocket(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0)) : onInterface(on);
+        this.socket = on == null
+                ? new DatagramSocket(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0))
+                : onInterface(on);
         thread = new Thread(this::run, "sACN output");
         thread.setDaemon(true);
-        thread.setPriority(Thread.MAX_PRIORITY);
         thread.start();
     }
 
@@ -109,8 +119,11 @@ final class SacnSender implements AutoCloseable {
         for (Map.Entry<Integer, UniverseFrame> entry : all.entrySet()) {
             int universe = entry.getKey();
             Stream before = streams.get(universe);
-            byte[] packet = new SacnPacket(source, name, priority, 0, false, false, universe, new byte[UniverseFrame.SLOTS]).encode();
-            InetAddress to = multicast ? InetAddress.getByName(SacnPacket.group(universe)) : InetAddress.getLoopbackAddress();
+            byte[] packet = new SacnPacket(
+                            source, name, priority, 0, false, false, universe, new byte[UniverseFrame.SLOTS])
+                    .encode();
+            InetAddress to =
+                    multicast ? InetAddress.getByName(SacnPacket.group(universe)) : InetAddress.getLoopbackAddress();
             Stream stream = new Stream(packet, to, UniverseFrame.blackout(universe), now - SECOND_NANOS);
             if (before != null) {
                 stream.from = before.wanted.between(before.from, before.done(now));
@@ -128,7 +141,9 @@ final class SacnSender implements AutoCloseable {
 
     /** Lets go of all universes: each ends with three packets that say so. */
     synchronized void release() {
-        streams.values().forEach(s -> s.terminationPacketsLeft = s.terminationPacketsLeft < 0 ? SacnPacket.TERMINATION_PACKETS : s.terminationPacketsLeft);
+        streams.values()
+                .forEach(s -> s.terminationPacketsLeft =
+                        s.terminationPacketsLeft < 0 ? SacnPacket.TERMINATION_PACKETS : s.terminationPacketsLeft);
         LockSupport.unpark(thread);
     }
 

@@ -4,5 +4,5 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Role;
 
 /** What may change of a placement, besides what is recorded in shots: see {@link org.oblume.core.plot.Placement}. */
-public record PlacementCard(String name, Role role, @Nullable String motivation, @Nullable String group, @Nullable Boolean locked) {
-}
+public record PlacementCard(
+        String name, Role role, @Nullable String motivation, @Nullable String group, @Nullable Boolean locked) {}

@@ -26,43 +26,58 @@ class PlacementEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "scene_id")
     private long sceneId;
+
     @Column(name = "placement_key")
     private String key = "";
+
     private String name = "";
+
     @Enumerated(EnumType.STRING)
     private PlacementKind kind = PlacementKind.HEAD;
+
     @Enumerated(EnumType.STRING)
     private Role role = Role.KEY;
+
     private @Nullable String motivation;
     private String what = "";
     private @Nullable String unit;
+
     @Column(name = "width_m")
     private double widthM;
+
     @Column(name = "lowest_kelvin")
     private @Nullable Double lowestKelvin;
+
     @Column(name = "highest_kelvin")
     private @Nullable Double highestKelvin;
+
     private double watts;
+
     @Enumerated(EnumType.STRING)
     private Mount mount = Mount.STAND;
+
     @Column(name = "height_m")
     private @Nullable Double heightM;
     /** JSON, or null. */
     private @Nullable String lamp;
     /** JSON, or null. */
     private @Nullable String surface;
+
     @Column(name = "group_name")
     private @Nullable String group;
+
     private @Nullable Boolean locked;
+
     @Column(name = "place_in_list")
     private int placeInList;
+
     @Version
     private long version;
 
-    protected PlacementEntity() {
-    }
+    protected PlacementEntity() {}
 
     PlacementEntity(long sceneId, int placeInList, Placement placement, RecordJson json) {
         this.sceneId = sceneId;
@@ -97,9 +112,27 @@ class PlacementEntity {
     }
 
     PlacedPiece toPlacedPiece(RecordJson json) {
-        return new PlacedPiece(id == null ? 0 : id, version, new Placement(key, name, kind, role, motivation,
-                new Piece(what, unit, widthM, lowestKelvin, highestKelvin, watts, mount, heightM,
-                        lamp == null ? null : json.read(lamp, Lamp.class),
-                        surface == null ? null : json.read(surface, Surface.class)), group, locked));
+        return new PlacedPiece(
+                id == null ? 0 : id,
+                version,
+                new Placement(
+                        key,
+                        name,
+                        kind,
+                        role,
+                        motivation,
+                        new Piece(
+                                what,
+                                unit,
+                                widthM,
+                                lowestKelvin,
+                                highestKelvin,
+                                watts,
+                                mount,
+                                heightM,
+                                lamp == null ? null : json.read(lamp, Lamp.class),
+                                surface == null ? null : json.read(surface, Surface.class)),
+                        group,
+                        locked));
     }
 }

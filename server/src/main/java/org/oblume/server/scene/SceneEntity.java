@@ -19,21 +19,25 @@ class SceneEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "production_id")
     private long productionId;
+
     @Column(name = "set_id")
     private long setId;
+
     private String number = "";
     private String heading = "";
     private String location = "";
+
     @Enumerated(EnumType.STRING)
     @Column(name = "build_order")
     private BuildOrder buildOrder = BuildOrder.AMBIENCE_FIRST;
+
     @Version
     private long version;
 
-    protected SceneEntity() {
-    }
+    protected SceneEntity() {}
 
     SceneEntity(long productionId, long setId, SceneHeading heading) {
         this.productionId = productionId;
@@ -45,6 +49,7 @@ class SceneEntity {
     }
 
     Scene toScene() {
-        return new Scene(id == null ? 0 : id, productionId, setId, new SceneHeading(number, heading, location, buildOrder));
+        return new Scene(
+                id == null ? 0 : id, productionId, setId, new SceneHeading(number, heading, location, buildOrder));
     }
 }

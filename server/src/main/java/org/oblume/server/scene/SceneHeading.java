@@ -19,8 +19,9 @@ public record SceneHeading(String number, String heading, String location, Build
 
     public SceneHeading {
         if (!number.matches("[\\p{L}\\p{N}][\\p{L}\\p{N} ./-]{0,11}")) {
-            throw new Refusal("number", "“%s” cannot be a scene number: use up to 12 letters and digits, such as 4."
-                    .formatted(number));
+            throw new Refusal(
+                    "number",
+                    "“%s” cannot be a scene number: use up to 12 letters and digits, such as 4.".formatted(number));
         }
         heading = Checks.text("The scene's heading", heading, LONGEST_HEADING);
         location = Checks.text("The location", location, LONGEST_LOCATION);

@@ -1,12 +1,12 @@
 package org.oblume.server.scene;
 
 import java.util.List;
-import java.util.NoSuchElementException;
 import java.util.stream.IntStream;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.support.RecordJson;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.NotFoundException;
+import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,8 +27,9 @@ public class SceneService {
 
     @Transactional(readOnly = true)
     public Scene get(long id) {
-        return scenes.findById(id).map(SceneEntity::toScene)
-                .orElseThrow(() -> new NoSuchElementException("There is no such scene any more."));
+        return scenes.findById(id)
+                .map(SceneEntity::toScene)
+                .orElseThrow(() -> new NotFoundException("There is no such scene any more."));
     }
 
     /**
@@ -37,28 +38,36 @@ public class SceneService {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void lockForUpdate(long sceneId) {
-        scenes.findLocked(sceneId).orElseThrow(() -> new NoSuchElementException("There is no such scene any more."));
+        if (scenes.findLocked(sceneId).isEmpty()) {
+            throw new NotFoundException("There is no such scene any more.");
+        }
     }
 
     @Transactional(readOnly = true)
     public List<Scene> ofProduction(long productionId) {
-        return scenes.findByProductionIdOrderById(productionId).stream().map(SceneEntity::toScene).toList();
+        return scenes.findByProductionIdOrderById(productionId).stream()
+                .map(SceneEntity::toScene)
+                .toList();
     }
 
     /** What is placed in a scene, in its own order. */
     @Transactional(readOnly = true)
     public List<PlacedPiece> placed(long sceneId) {
-        return placements.findBySceneIdOrderByPlaceInList(sceneId).stream().map(p -> p.toPlacedPiece(json)).toList();
+        return placements.findBySceneIdOrderByPlaceInList(sceneId).stream()
+                .map(p -> p.toPlacedPiece(json))
+                .toList();
     }
 
     public Scene create(long productionId, long setId, SceneHeading heading, List<Placement> placed) {
         if (scenes.findByProductionIdAndNumber(productionId, heading.number()).isPresent()) {
-            throw new Refusal("number", "The production has a scene %s already: give this one another number."
-                    .formatted(heading.number()));
+            throw new Refusal(
+                    "number",
+                    "The production has a scene %s already: give this one another number.".formatted(heading.number()));
         }
         Scene scene = scenes.save(new SceneEntity(productionId, setId, heading)).toScene();
         placements.saveAll(IntStream.range(0, placed.size())
-                .mapToObj(i -> new PlacementEntity(scene.id(), i, placed.get(i), json)).toList());
+                .mapToObj(i -> new PlacementEntity(scene.id(), i, placed.get(i), json))
+                .toList());
         return scene;
     }
 
@@ -66,7 +75,9 @@ public class SceneService {
     public PlacedPiece place(long sceneId, Placement placement) {
         List<PlacedPiece> already = placed(sceneId);
         refuseTwice(already, placement);
-        return placements.saveAndFlush(new PlacementEntity(sceneId, already.size(), placement, json)).toPlacedPiece(json);
+        return placements
+                .saveAndFlush(new PlacementEntity(sceneId, already.size(), placement, json))
+                .toPlacedPiece(json);
     }
 
     /**
@@ -75,15 +86,29 @@ public class SceneService {
      * @throws EditConflict when somebody changed it since that version
      */
     public void describe(long sceneId, String key, PlacementCard card, long version) {
-        PlacementEntity entity = placements.findBySceneIdAndKey(sceneId, key)
-                .orElseThrow(() -> new NoSuchElementException("The scene has no placement “%s”.".formatted(key)));
+        PlacementEntity entity = placements
+                .findBySceneIdAndKey(sceneId, key)
+                .orElseThrow(() -> new NotFoundException("The scene has no placement “%s”.".formatted(key)));
         Placement before = entity.toPlacedPiece(json).placement();
         if (entity.version() != version) {
-            throw new EditConflict("Someone changed %s since you opened it. Nothing of yours was kept yet.".formatted(before.name()), before);
+            throw new EditConflict(
+                    "Someone changed %s since you opened it. Nothing of yours was kept yet.".formatted(before.name()),
+                    before);
         }
-        Placement placement = new Placement(key, card.name(), before.kind(), card.role(), card.motivation(), before.piece(),
-                card.group(), card.locked());
-        refuseTwice(placed(sceneId).stream().filter(p -> !p.placement().key().equals(key)).toList(), placement);
+        Placement placement = new Placement(
+                key,
+                card.name(),
+                before.kind(),
+                card.role(),
+                card.motivation(),
+                before.piece(),
+                card.group(),
+                card.locked());
+        refuseTwice(
+                placed(sceneId).stream()
+                        .filter(p -> !p.placement().key().equals(key))
+                        .toList(),
+                placement);
         entity.describe(placement);
         placements.saveAndFlush(entity);
     }
@@ -92,8 +117,10 @@ public class SceneService {
         for (PlacedPiece other : already) {
             if (other.placement().name().equalsIgnoreCase(placement.name())
                     || other.placement().key().equals(placement.key())) {
-                throw new Refusal("name", "The scene has a placement called %s already: give this one another name."
-                        .formatted(other.placement().name()));
+                throw new Refusal(
+                        "name",
+                        "The scene has a placement called %s already: give this one another name."
+                                .formatted(other.placement().name()));
             }
         }
     }
@@ -101,6 +128,8 @@ public class SceneService {
     /** The scenes that are lit in a set. */
     @Transactional(readOnly = true)
     public List<Scene> inSet(long setId) {
-        return scenes.findBySetIdOrderById(setId).stream().map(SceneEntity::toScene).toList();
+        return scenes.findBySetIdOrderById(setId).stream()
+                .map(SceneEntity::toScene)
+                .toList();
     }
 }

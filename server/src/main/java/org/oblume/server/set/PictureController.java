@@ -26,9 +26,13 @@ class PictureController {
     /** Takes a PNG, JPEG or SVG as it is. */
     @PostMapping(path = "/api/sets/{setId}/pictures", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    @io.swagger.v3.oas.annotations.parameters.RequestBody(content = @Content(schema = @Schema(type = "string", format = "binary")))
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(schema = @Schema(type = "string", format = "binary")))
     PictureService.Kept put(@PathVariable long setId, InputStream body) throws IOException {
-        return pictures.keep(setId, PayloadTooLargeException.read(body, PictureFile.LARGEST_MB, "The picture is larger than %d MB: save it smaller."));
+        return pictures.keep(
+                setId,
+                PayloadTooLargeException.read(
+                        body, PictureFile.LARGEST_MB, "The picture is larger than %d MB: save it smaller."));
     }
 
     @GetMapping(path = "/api/pictures/{id}", produces = MediaType.ALL_VALUE)

@@ -15,18 +15,22 @@ class PictureEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "set_id")
     private long setId;
+
     @Column(name = "media_type")
     private String mediaType = "";
+
     @Column(name = "width_px")
     private double widthPx;
+
     @Column(name = "height_px")
     private double heightPx;
+
     private byte[] bytes = {};
 
-    protected PictureEntity() {
-    }
+    protected PictureEntity() {}
 
     PictureEntity(long setId, PictureFile file) {
         this.setId = setId;

@@ -25,12 +25,17 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
 
     public static final int LARGEST_MB = 15;
     private static final double MOST_MEGAPIXELS = 60;
-    private static final String NOT_ONE = "This is not a picture that can be read: save it as PNG or JPEG; a plan may be SVG too.";
+    private static final String NOT_ONE =
+            "This is not a picture that can be read: save it as PNG or JPEG; a plan may be SVG too.";
 
     /** @throws Refusal when it is no picture, or one that is too large to show */
     static PictureFile of(byte[] bytes) {
-        return bytes.length > 0 && new String(bytes, 0, Math.min(bytes.length, 1000), java.nio.charset.StandardCharsets.UTF_8).stripLeading().startsWith("<")
-                ? svg(bytes) : raster(bytes);
+        return bytes.length > 0
+                        && new String(bytes, 0, Math.min(bytes.length, 1000), java.nio.charset.StandardCharsets.UTF_8)
+                                .stripLeading()
+                                .startsWith("<")
+                ? svg(bytes)
+                : raster(bytes);
     }
 
     /**
@@ -44,9 +49,12 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
 
     /** As an answer. An SVG is somebody else's file: opened by itself, nothing in it runs. */
     public ResponseEntity<byte[]> served() {
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(mediaType))
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(mediaType))
                 .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")
-                .header("X-Content-Type-Options", "nosniff").cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate()).body(bytes);
+                .header("X-Content-Type-Options", "nosniff")
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate())
+                .body(bytes);
     }
 
     /** Reads only the head: a small file can claim to be a picture that fills the memory. */
@@ -66,7 +74,8 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
             double height = reader.getHeight(0);
             reader.dispose();
             if (width * height > MOST_MEGAPIXELS * 1e6) {
-                throw new Refusal("This picture has %.0f megapixels: save it with %.0f or fewer.".formatted(width * height / 1e6, MOST_MEGAPIXELS));
+                throw new Refusal("This picture has %.0f megapixels: save it with %.0f or fewer."
+                        .formatted(width * height / 1e6, MOST_MEGAPIXELS));
             }
             return new PictureFile("image/" + format, width, height, bytes);
         } catch (IOException broken) {

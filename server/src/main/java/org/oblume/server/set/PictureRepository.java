@@ -2,5 +2,4 @@ package org.oblume.server.set;
 
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface PictureRepository extends JpaRepository<PictureEntity, Long> {
-}
+interface PictureRepository extends JpaRepository<PictureEntity, Long> {}

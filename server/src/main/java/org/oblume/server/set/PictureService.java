@@ -1,6 +1,6 @@
 package org.oblume.server.set;
 
-import java.util.NoSuchElementException;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -18,8 +18,7 @@ class PictureService {
     }
 
     /** @param id to name it by in an underlay */
-    record Kept(long id, double widthPx, double heightPx) {
-    }
+    record Kept(long id, double widthPx, double heightPx) {}
 
     Kept keep(long setId, byte[] bytes) {
         sets.get(setId);
@@ -29,6 +28,8 @@ class PictureService {
 
     @Transactional(readOnly = true)
     PictureFile get(long id) {
-        return pictures.findById(id).map(PictureEntity::toFile).orElseThrow(() -> new NoSuchElementException("There is no such picture."));
+        return pictures.findById(id)
+                .map(PictureEntity::toFile)
+                .orElseThrow(() -> new NotFoundException("There is no such picture."));
     }
 }

@@ -16,15 +16,17 @@ class SetEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "production_id")
     private long productionId;
+
     private String name = "";
     private String plan = "";
+
     @Version
     private long version;
 
-    protected SetEntity() {
-    }
+    protected SetEntity() {}
 
     SetEntity(long productionId, String name, String plan) {
         this.productionId = productionId;

@@ -1,11 +1,11 @@
 package org.oblume.server.set;
 
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Checks;
-import org.oblume.server.support.RecordJson;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.NotFoundException;
+import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,7 +22,7 @@ public class SetService {
         this.json = json;
     }
 
-    /** @throws NoSuchElementException when there is none */
+    /** @throws NotFoundException when there is none */
     @Transactional(readOnly = true)
     public DrawnSet get(long id) {
         return drawn(entity(id));
@@ -30,7 +30,9 @@ public class SetService {
 
     @Transactional(readOnly = true)
     public List<DrawnSet> ofProduction(long productionId) {
-        return sets.findByProductionIdOrderByName(productionId).stream().map(this::drawn).toList();
+        return sets.findByProductionIdOrderByName(productionId).stream()
+                .map(this::drawn)
+                .toList();
     }
 
     /**
@@ -41,7 +43,9 @@ public class SetService {
     public DrawnSet draw(long id, StageSet set, long version) {
         SetEntity entity = entity(id);
         if (entity.version() != version) {
-            throw new EditConflict("Someone drew on %s since you opened it. Nothing of yours was kept yet.".formatted(entity.name()), drawn(entity));
+            throw new EditConflict(
+                    "Someone drew on %s since you opened it. Nothing of yours was kept yet.".formatted(entity.name()),
+                    drawn(entity));
         }
         entity.draw(Checks.text("The set's name", set.name(), LONGEST_NAME), json.write(set.plan()));
         return drawn(sets.saveAndFlush(entity));
@@ -52,14 +56,19 @@ public class SetService {
         String name = Checks.text("The set's name", set.name(), LONGEST_NAME);
         String plan = json.write(set.plan());
         return sets.findFirstByProductionIdAndNameAndPlan(productionId, name, plan)
-                .orElseGet(() -> sets.save(new SetEntity(productionId, name, plan))).id();
+                .orElseGet(() -> sets.save(new SetEntity(productionId, name, plan)))
+                .id();
     }
 
     private SetEntity entity(long id) {
-        return sets.findById(id).orElseThrow(() -> new NoSuchElementException("There is no such set."));
+        return sets.findById(id).orElseThrow(() -> new NotFoundException("There is no such set."));
     }
 
     private DrawnSet drawn(SetEntity set) {
-        return new DrawnSet(set.id(), set.productionId(), set.version(), new StageSet(set.name(), json.read(set.plan(), SetPlan.class)));
+        return new DrawnSet(
+                set.id(),
+                set.productionId(),
+                set.version(),
+                new StageSet(set.name(), json.read(set.plan(), SetPlan.class)));
     }
 }

@@ -10,5 +10,4 @@ import java.time.Instant;
  * @param author who opened it
  * @param lastEvent the record as it was then is what holds up to this event
  */
-public record ClosedRevision(int number, String reason, String author, Instant at, long lastEvent) {
-}
+public record ClosedRevision(int number, String reason, String author, Instant at, long lastEvent) {}

@@ -13,6 +13,13 @@ import org.oblume.core.plot.AttributeValue;
  * @param say the value in words
  * @param revision to put one's own on top of
  */
-record ConflictingValue(String placement, Attribute attribute, String label, @Nullable AttributeValue value, String say,
-        @Nullable Reason reason, String author, Instant at, long revision) {
-}
+record ConflictingValue(
+        String placement,
+        Attribute attribute,
+        String label,
+        @Nullable AttributeValue value,
+        String say,
+        @Nullable Reason reason,
+        String author,
+        Instant at,
+        long revision) {}

@@ -17,7 +17,9 @@ import org.jspecify.annotations.Nullable;
 class EditEntity {
 
     enum Kind {
-        EDIT, UNDO, REDO
+        EDIT,
+        UNDO,
+        REDO
     }
 
     private static final int LONGEST_LABEL = 300;
@@ -25,22 +27,29 @@ class EditEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private long shotId;
+
+    @SuppressWarnings("UnusedVariable") // for whoever reads the database
     private String author = "";
+
     @Column(name = "made_at")
     private Instant at = Instant.EPOCH;
+
     private String label = "";
+
+    @SuppressWarnings("UnusedVariable") // for whoever reads the database
     @Enumerated(EnumType.STRING)
     private Kind kind = Kind.EDIT;
     /** The edit that this one undoes or does again. */
     @Column(name = "of_edit")
     private @Nullable Long ofEdit;
+
     @Column(name = "taken_back")
     private boolean takenBack;
 
-    protected EditEntity() {
-    }
+    protected EditEntity() {}
 
     EditEntity(long shotId, String author, Instant at, String label, Kind kind, @Nullable Long ofEdit) {
         this.shotId = shotId;

@@ -7,5 +7,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface EditRepository extends JpaRepository<EditEntity, Long> {
 
-    Optional<EditEntity> findFirstByShotIdAndAuthorAndKindInAndTakenBackFalseOrderByIdDesc(long shotId, String author, Collection<Kind> kinds);
+    Optional<EditEntity> findFirstByShotIdAndAuthorAndKindInAndTakenBackFalseOrderByIdDesc(
+            long shotId, String author, Collection<Kind> kinds);
 }

@@ -24,12 +24,13 @@ class HistoryController {
         this.plots = plots;
     }
 
-    /** @param event to go back to: it is the last that still holds. @param placement only of that thing, or null */
-    record Return(long event, @Nullable String placement) {
-    }
+    /**
+     * @param event to go back to: it is the last that still holds
+     * @param placement only of that thing, or null
+     */
+    record Return(long event, @Nullable String placement) {}
 
-    record Past(List<PastChange> changes) {
-    }
+    record Past(List<PastChange> changes) {}
 
     @GetMapping("/history")
     Past past(@PathVariable long shotId, @RequestParam(required = false) @Nullable String placement) {

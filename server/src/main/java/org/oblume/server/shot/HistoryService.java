@@ -36,7 +36,14 @@ public class HistoryService {
     private final EditRepository edits;
     private final RecordJson json;
 
-    HistoryService(ShotService shots, SceneService scenes, StoredScenes records, KnotService tying, KnotEventRepository events, EditRepository edits, RecordJson json) {
+    HistoryService(
+            ShotService shots,
+            SceneService scenes,
+            StoredScenes records,
+            KnotService tying,
+            KnotEventRepository events,
+            EditRepository edits,
+            RecordJson json) {
         this.shots = shots;
         this.scenes = scenes;
         this.records = records;
@@ -46,20 +53,38 @@ public class HistoryService {
         this.json = json;
     }
 
-    /** Newest first. @param placement only what was changed of that thing, or null for all of the shot */
+    /**
+     * Newest first.
+     *
+     * @param placement only what was changed of that thing, or null for all of the shot
+     */
     @Transactional(readOnly = true)
     List<PastChange> past(long shotId, @Nullable String placement) {
         StoredScene record = records.withAncestors(shots.get(shotId));
-        Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+        Map<Long, Placement> placed =
+                record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
         return events.findByShotIdOrderByIdDesc(shotId).stream()
-                .filter(e -> placement == null || placed.get(e.placementId()).key().equals(placement))
-                .map(e -> past(record, placed.get(e.placementId()), e)).toList();
+                .filter(e -> placement == null
+                        || Objects.requireNonNull(placed.get(e.placementId()))
+                                .key()
+                                .equals(placement))
+                .map(e -> past(record, Objects.requireNonNull(placed.get(e.placementId())), e))
+                .toList();
     }
 
     private PastChange past(StoredScene record, Placement placement, KnotEventEntity event) {
-        return new PastChange(event.id(), placement.key(), placement.name(), event.attribute(), event.attribute().label(),
-                printed(record, event.attribute(), event.beforeValue()), printed(record, event.attribute(), event.value()), event.reason(),
-                event.attribution().note(), event.attribution().author(), event.attribution().at());
+        return new PastChange(
+                event.id(),
+                placement.key(),
+                placement.name(),
+                event.attribute(),
+                event.attribute().label(),
+                printed(record, event.attribute(), event.beforeValue()),
+                printed(record, event.attribute(), event.value()),
+                event.reason(),
+                event.attribution().note(),
+                event.attribution().author(),
+                event.attribution().at());
     }
 
     private @Nullable Phrase printed(StoredScene record, Attribute attribute, @Nullable String stored) {
@@ -69,20 +94,23 @@ public class HistoryService {
     /** What this person's next undo and redo would be of, in this shot. */
     @Transactional(readOnly = true)
     PlotView.Mine mine(long shotId, String author) {
-        return new PlotView.Mine(lastDone(shotId, author).map(EditEntity::label).orElse(null),
+        return new PlotView.Mine(
+                lastDone(shotId, author).map(EditEntity::label).orElse(null),
                 lastUndone(shotId, author).map(EditEntity::label).orElse(null));
     }
 
     /** @throws Refusal when there is nothing to take back, or somebody changed it since */
     public void undo(long shotId, String author) {
         StoredScene record = locked(shotId);
-        EditEntity edit = lastDone(shotId, author).orElseThrow(() -> new Refusal("There is nothing of yours to undo in this shot."));
+        EditEntity edit = lastDone(shotId, author)
+                .orElseThrow(() -> new Refusal("There is nothing of yours to undo in this shot."));
         revert(record, shotId, edit, author, Kind.UNDO);
     }
 
     public void redo(long shotId, String author) {
         StoredScene record = locked(shotId);
-        EditEntity undone = lastUndone(shotId, author).orElseThrow(() -> new Refusal("There is nothing of yours to do again in this shot."));
+        EditEntity undone = lastUndone(shotId, author)
+                .orElseThrow(() -> new Refusal("There is nothing of yours to do again in this shot."));
         revert(record, shotId, undone, author, Kind.REDO);
     }
 
@@ -92,7 +120,8 @@ public class HistoryService {
 
     /** An undo can be done again until the same person edits anew. */
     private Optional<EditEntity> lastUndone(long shotId, String author) {
-        long edited = last(shotId, author, Set.of(Kind.EDIT)).map(EditEntity::id).orElse(0L);
+        long edited =
+                last(shotId, author, Set.of(Kind.EDIT)).map(EditEntity::id).orElse(0L);
         return last(shotId, author, Set.of(Kind.UNDO)).filter(u -> u.id() > edited);
     }
 
@@ -101,18 +130,21 @@ public class HistoryService {
     }
 
     private void revert(StoredScene record, long shotId, EditEntity edit, String author, Kind kind) {
-        Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+        Map<Long, Placement> placed =
+                record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
         List<KnotChange> back = new ArrayList<>();
         for (KnotEventEntity event : events.findByEditIdOrderById(edit.id())) {
             if (event.shotId() != shotId) {
                 continue; // a value that was pinned in a shot that is locked stays pinned
             }
-            Placement placement = placed.get(event.placementId());
-            KnotEventEntity now = events.findFirstByShotIdAndPlacementIdAndAttributeOrderByIdDesc(shotId, event.placementId(), event.attribute()).orElse(event);
+            Placement placement = Objects.requireNonNull(placed.get(event.placementId()));
+            KnotEventEntity now = events.findFirstByShotIdAndPlacementIdAndAttributeOrderByIdDesc(
+                            shotId, event.placementId(), event.attribute())
+                    .orElse(event);
             // What a later edit that was taken back left behind is what this one left.
             if (now.id() != event.id() && !Objects.equals(now.value(), event.value())) {
-                throw new Refusal("%s changed the %s of %s since: change it by hand, or go back in the history.".formatted(
-                        now.attribution().author(), event.attribute().label(), placement.name()));
+                throw new Refusal("%s changed the %s of %s since: change it by hand, or go back in the history."
+                        .formatted(now.attribution().author(), event.attribute().label(), placement.name()));
             }
             back.add(asBefore(event, placement, author));
         }
@@ -130,14 +162,27 @@ public class HistoryService {
 
     /** The value that its own shot held before an event: what was tied before it, or carried. */
     private KnotChange asBefore(KnotEventEntity event, Placement placement, String author) {
-        return asAt(events.findFirstByShotIdAndPlacementIdAndAttributeAndIdLessThanOrderByIdDesc(event.shotId(), event.placementId(),
-                event.attribute(), event.id()).orElse(null), event.attribute(), placement, author);
+        return asAt(
+                events.findFirstByShotIdAndPlacementIdAndAttributeAndIdLessThanOrderByIdDesc(
+                                event.shotId(), event.placementId(), event.attribute(), event.id())
+                        .orElse(null),
+                event.attribute(),
+                placement,
+                author);
     }
 
     private KnotChange asAt(@Nullable KnotEventEntity then, Attribute attribute, Placement placement, String author) {
-        AttributeValue value = then == null || then.value() == null ? null : json.read(Objects.requireNonNull(then.value()), attribute.type());
-        return new KnotChange(placement.key(), attribute, value, then == null ? null : then.reason(),
-                then == null ? null : then.attribution().note(), author, KnotChange.ANY_REVISION);
+        AttributeValue value = then == null || then.value() == null
+                ? null
+                : json.read(Objects.requireNonNull(then.value()), attribute.type());
+        return new KnotChange(
+                placement.key(),
+                attribute,
+                value,
+                then == null ? null : then.reason(),
+                then == null ? null : then.attribution().note(),
+                author,
+                KnotChange.ANY_REVISION);
     }
 
     /**
@@ -147,11 +192,13 @@ public class HistoryService {
      */
     public void goBack(long shotId, long event, @Nullable String placement, String author) {
         StoredScene record = locked(shotId);
-        Map<Long, Placement> placed = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+        Map<Long, Placement> placed =
+                record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
         Map<Object, KnotEventEntity> then = new LinkedHashMap<>();
         Map<Object, KnotEventEntity> now = new LinkedHashMap<>();
         for (KnotEventEntity e : events.findByShotIdInAndIdLessThanEqualOrderById(List.of(shotId), Long.MAX_VALUE)) {
-            if (placement == null || placed.get(e.placementId()).key().equals(placement)) {
+            if (placement == null
+                    || Objects.requireNonNull(placed.get(e.placementId())).key().equals(placement)) {
                 Object value = List.of(e.placementId(), e.attribute());
                 now.put(value, e);
                 if (e.id() <= event) {
@@ -159,8 +206,14 @@ public class HistoryService {
                 }
             }
         }
-        List<KnotChange> back = now.entrySet().stream().filter(e -> e.getValue() != then.get(e.getKey()))
-                .map(e -> asAt(then.get(e.getKey()), e.getValue().attribute(), placed.get(e.getValue().placementId()), author)).toList();
+        List<KnotChange> back = now.entrySet().stream()
+                .filter(e -> e.getValue() != then.get(e.getKey()))
+                .map(e -> asAt(
+                        then.get(e.getKey()),
+                        e.getValue().attribute(),
+                        Objects.requireNonNull(placed.get(e.getValue().placementId())),
+                        author))
+                .toList();
         if (back.isEmpty()) {
             throw new Refusal("Nothing was changed since: it is as it was.");
         }

@@ -11,8 +11,14 @@ import org.oblume.core.plot.AttributeValue;
  * @param value the value from here on, or null to let it carry again
  * @param expectedRevision the revision the change was made on, 0 when nothing was ever tied there
  */
-public record KnotChange(String placement, Attribute attribute, @Nullable AttributeValue value, @Nullable Reason reason,
-        @Nullable String note, String author, long expectedRevision) {
+public record KnotChange(
+        String placement,
+        Attribute attribute,
+        @Nullable AttributeValue value,
+        @Nullable Reason reason,
+        @Nullable String note,
+        String author,
+        long expectedRevision) {
 
     /** Takes the place of whatever holds now; for changes that were checked against the record in another way. */
     public static final long ANY_REVISION = -1;

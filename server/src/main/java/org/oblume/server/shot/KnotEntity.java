@@ -11,8 +11,8 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.Attribution;
+import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
 
 /** The value that holds now for one attribute of one placement in one shot; no value once it was untied. */
@@ -23,25 +23,32 @@ class KnotEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private long shotId;
+
     @Column(name = "placement_id")
     private long placementId;
+
     @Enumerated(EnumType.STRING)
     private Attribute attribute = Attribute.PLACE;
+
     @Column(name = "held_value")
     private @Nullable String value;
+
     @Enumerated(EnumType.STRING)
     private @Nullable Reason reason;
+
     private @Nullable String note;
     private String author = "";
+
     @Column(name = "changed_at")
     private Instant at = Instant.EPOCH;
+
     @Version
     private long version;
 
-    protected KnotEntity() {
-    }
+    protected KnotEntity() {}
 
     KnotEntity(long shotId, long placementId, Attribute attribute) {
         this.shotId = shotId;
@@ -69,7 +76,8 @@ class KnotEntity {
         return attribute;
     }
 
-    @Nullable String value() {
+    @Nullable
+    String value() {
         return value;
     }
 

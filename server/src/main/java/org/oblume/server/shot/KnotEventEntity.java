@@ -11,8 +11,8 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.Attribution;
+import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
 
 /** One change, as it was made. */
@@ -24,18 +24,25 @@ class KnotEventEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private long shotId;
+
     @Column(name = "placement_id")
     private long placementId;
+
     @Enumerated(EnumType.STRING)
     private Attribute attribute = Attribute.PLACE;
+
     @Column(name = "held_value")
     private @Nullable String value;
+
     @Enumerated(EnumType.STRING)
     private @Nullable Reason reason;
+
     private @Nullable String note;
     private String author = "";
+
     @Column(name = "changed_at")
     private Instant at = Instant.EPOCH;
     /** The edit that it was part of, or null for what came from a file or with a new thing. */
@@ -45,8 +52,7 @@ class KnotEventEntity {
     @Column(name = "before_value")
     private @Nullable String beforeValue;
 
-    protected KnotEventEntity() {
-    }
+    protected KnotEventEntity() {}
 
     KnotEventEntity(KnotEntity knot, @Nullable Long editId, @Nullable String beforeValue) {
         this.editId = editId;
@@ -74,15 +80,18 @@ class KnotEventEntity {
         return attribute;
     }
 
-    @Nullable String value() {
+    @Nullable
+    String value() {
         return value;
     }
 
-    @Nullable String beforeValue() {
+    @Nullable
+    String beforeValue() {
         return beforeValue;
     }
 
-    @Nullable Reason reason() {
+    @Nullable
+    Reason reason() {
         return reason;
     }
 

@@ -16,13 +16,16 @@ interface KnotEventRepository extends JpaRepository<KnotEventEntity, Long> {
 
     List<KnotEventEntity> findByShotIdInAndIdLessThanEqualOrderById(Collection<Long> shotIds, long last);
 
-    boolean existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(long shotId, long placementId, Attribute attribute, long id);
+    boolean existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(
+            long shotId, long placementId, Attribute attribute, long id);
 
     List<KnotEventEntity> findByEditIdOrderById(long editId);
 
-    Optional<KnotEventEntity> findFirstByShotIdAndPlacementIdAndAttributeOrderByIdDesc(long shotId, long placementId, Attribute attribute);
+    Optional<KnotEventEntity> findFirstByShotIdAndPlacementIdAndAttributeOrderByIdDesc(
+            long shotId, long placementId, Attribute attribute);
 
-    Optional<KnotEventEntity> findFirstByShotIdAndPlacementIdAndAttributeAndIdLessThanOrderByIdDesc(long shotId, long placementId, Attribute attribute, long id);
+    Optional<KnotEventEntity> findFirstByShotIdAndPlacementIdAndAttributeAndIdLessThanOrderByIdDesc(
+            long shotId, long placementId, Attribute attribute, long id);
 
     @Query("select e from KnotEventEntity e where e.id in "
             + "(select max(l.id) from KnotEventEntity l where l.shotId in :shotIds group by l.shotId)")

@@ -10,20 +10,20 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.SceneRecord;
-import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.ShotStage;
-import org.oblume.core.carry.Attribution;
+import org.oblume.core.carry.ShotState;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.EditEntity.Kind;
-import org.oblume.server.support.RecordJson;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,8 +41,15 @@ public class KnotService {
     private final RecordJson json;
     private final Clock clock;
 
-    KnotService(StoredScenes records, ShotService shots, SceneService scenes, KnotRepository knots,
-            KnotEventRepository events, EditRepository edits, RecordJson json, Clock clock) {
+    KnotService(
+            StoredScenes records,
+            ShotService shots,
+            SceneService scenes,
+            KnotRepository knots,
+            KnotEventRepository events,
+            EditRepository edits,
+            RecordJson json,
+            Clock clock) {
         this.records = records;
         this.shots = shots;
         this.scenes = scenes;
@@ -88,7 +95,8 @@ public class KnotService {
                 revisions.add(revision);
                 continue;
             }
-            Attribution tie = new Attribution(change.reason(), change.note(), change.author(), clock.instant(), revision + 1);
+            Attribution tie =
+                    new Attribution(change.reason(), change.note(), change.author(), clock.instant(), revision + 1);
             after = with(after, shot, change, tie);
             KnotEntity kept = row == null ? new KnotEntity(shotId, key.placementId(), change.attribute()) : row;
             kept.hold(change.value() == null ? null : json.write(change.value()), tie);
@@ -105,17 +113,29 @@ public class KnotService {
             after.checkColours(now, change.placement());
         }
         if (!changed.isEmpty()) {
-            keep(record, changed, held, new EditEntity(shotId, changes.get(0).author(), clock.instant(), String.join(", ", names), kind, ofEdit));
+            keep(
+                    record,
+                    changed,
+                    held,
+                    new EditEntity(
+                            shotId, changes.get(0).author(), clock.instant(), String.join(", ", names), kind, ofEdit));
         }
         return revisions;
     }
 
     private void keep(StoredScene record, List<KnotEntity> changed, ShotState held, EditEntity edit) {
-        Map<Long, String> keys = record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        Map<Long, String> keys = record.placed().stream()
+                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         long editId = edits.saveAndFlush(edit).id();
         knots.saveAllAndFlush(changed);
-        events.saveAll(changed.stream().map(k -> new KnotEventEntity(k, editId,
-                held.knot(keys.get(k.placementId()), k.attribute()).map(b -> json.write(b.value())).orElse(null))).toList());
+        events.saveAll(changed.stream()
+                .map(k -> new KnotEventEntity(
+                        k,
+                        editId,
+                        held.knot(Objects.requireNonNull(keys.get(k.placementId())), k.attribute())
+                                .map(b -> json.write(b.value()))
+                                .orElse(null)))
+                .toList());
     }
 
     /** The newest change of all; what is read now holds it. */
@@ -136,7 +156,8 @@ public class KnotService {
         Map<Kept, KnotEntity> rows = rows(shotId);
         for (KnotChange change : changes) {
             Kept key = new Kept(record.placementId(change.placement()), change.attribute());
-            if (events.existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(shotId, key.placementId(), key.attribute(), event)) {
+            if (events.existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(
+                    shotId, key.placementId(), key.attribute(), event)) {
                 throw stale(record, Objects.requireNonNull(rows.get(key), "A value that was tied has gone."), change);
             }
         }
@@ -144,11 +165,11 @@ public class KnotService {
 
     private Map<Kept, KnotEntity> rows(long shotId) {
         return knots.findByShotIdInOrderById(List.of(shotId)).stream()
-                .collect(Collectors.toMap(row -> new Kept(row.placementId(), row.attribute()), row -> row, (a, b) -> b, HashMap::new));
+                .collect(Collectors.toMap(
+                        row -> new Kept(row.placementId(), row.attribute()), row -> row, (a, b) -> b, HashMap::new));
     }
 
-    private record Kept(long placementId, Attribute attribute) {
-    }
+    private record Kept(long placementId, Attribute attribute) {}
 
     /** A revision leaves what was shot after it as it was: each keeps the value that it carried, as a knot of its own. */
     private List<KnotEntity> pinned(StoredScene record, Shot revised, KnotChange change) {
@@ -158,9 +179,17 @@ public class KnotService {
             book.resolve(slate).knot(change.placement(), change.attribute()).ifPresent(carried -> {
                 long shotId = record.shot(slate).id();
                 Kept key = new Kept(record.placementId(change.placement()), change.attribute());
-                KnotEntity row = rows(shotId).getOrDefault(key, new KnotEntity(shotId, key.placementId(), change.attribute()));
-                row.hold(json.write(carried.value()), new Attribution(Reason.FIX, "As it was shot; %s was revised".formatted(revised.card().slate()),
-                        change.author(), clock.instant(), row.revision()));
+                KnotEntity row =
+                        rows(shotId).getOrDefault(key, new KnotEntity(shotId, key.placementId(), change.attribute()));
+                row.hold(
+                        json.write(carried.value()),
+                        new Attribution(
+                                Reason.FIX,
+                                "As it was shot; %s was revised"
+                                        .formatted(revised.card().slate()),
+                                change.author(),
+                                clock.instant(),
+                                row.revision()));
                 pins.add(row);
             });
         }
@@ -186,21 +215,23 @@ public class KnotService {
     public void recordAll(StoredScene record, List<Knot> tied) {
         List<KnotEntity> rows = new ArrayList<>();
         for (Knot knot : tied) {
-            KnotEntity row = new KnotEntity(record.shot(knot.slate()).id(), record.placementId(knot.placement()),
-                    knot.attribute());
+            KnotEntity row = new KnotEntity(
+                    record.shot(knot.slate()).id(), record.placementId(knot.placement()), knot.attribute());
             row.hold(json.write(knot.value()), knot.attribution());
             rows.add(row);
         }
         knots.saveAllAndFlush(rows);
-        events.saveAll(rows.stream().map(row -> new KnotEventEntity(row, null, null)).toList());
+        events.saveAll(
+                rows.stream().map(row -> new KnotEventEntity(row, null, null)).toList());
     }
 
     private static boolean alreadyHolds(ShotState state, KnotChange change) {
         AttributeValue wanted = Objects.requireNonNull(change.value());
         return state.knot(change.placement(), change.attribute())
                 .filter(k -> k.value().equals(wanted))
-                .filter(k -> !state.tiedHere(k) || (k.attribution().reason() == change.reason()
-                        && Objects.equals(k.attribution().note(), change.note())))
+                .filter(k -> !state.tiedHere(k)
+                        || (k.attribution().reason() == change.reason()
+                                && Objects.equals(k.attribution().note(), change.note())))
                 .isPresent();
     }
 
@@ -210,9 +241,19 @@ public class KnotService {
         AttributeValue value = valueOf(theirs.value(), change.attribute());
         Attribution tie = theirs.attribution();
         String say = value == null ? "carried again" : value.say();
-        return new EditConflict("%s changed %s to %s. Yours is not kept yet: take theirs, or put yours on top."
-                .formatted(tie.author(), what, say), new ConflictingValue(change.placement(), change.attribute(),
-                        change.attribute().label(), value, say, tie.reason(), tie.author(), tie.at(), theirs.revision()));
+        return new EditConflict(
+                "%s changed %s to %s. Yours is not kept yet: take theirs, or put yours on top."
+                        .formatted(tie.author(), what, say),
+                new ConflictingValue(
+                        change.placement(),
+                        change.attribute(),
+                        change.attribute().label(),
+                        value,
+                        say,
+                        tie.reason(),
+                        tie.author(),
+                        tie.at(),
+                        theirs.revision()));
     }
 
     private @Nullable AttributeValue valueOf(@Nullable String stored, Attribute attribute) {

@@ -8,7 +8,20 @@ import org.oblume.core.plot.Place;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 
-/** Something to be placed. @param beamDeg beam of a light in degrees. @param stack what it comes with. @param reason as for a knot */
-record NewPlacement(String name, PlacementKind kind, Role role, @Nullable String motivation, Piece piece, Place place,
-        double beamDeg, @Nullable Modifiers stack, @Nullable Reason reason) {
-}
+/**
+ * Something to be placed.
+ *
+ * @param beamDeg beam of a light in degrees
+ * @param stack what it comes with
+ * @param reason as for a knot
+ */
+record NewPlacement(
+        String name,
+        PlacementKind kind,
+        Role role,
+        @Nullable String motivation,
+        Piece piece,
+        Place place,
+        double beamDeg,
+        @Nullable Modifiers stack,
+        @Nullable Reason reason) {}

@@ -13,6 +13,15 @@ import org.oblume.core.units.Phrase;
  * @param from in words, or null when nothing was recorded before
  * @param to in words, or null when the value carries again from there
  */
-record PastChange(long event, String placement, String name, Attribute attribute, String label, @Nullable Phrase from, @Nullable Phrase to,
-        @Nullable Reason reason, @Nullable String note, String author, Instant at) {
-}
+record PastChange(
+        long event,
+        String placement,
+        String name,
+        Attribute attribute,
+        String label,
+        @Nullable Phrase from,
+        @Nullable Phrase to,
+        @Nullable Reason reason,
+        @Nullable String note,
+        String author,
+        Instant at) {}

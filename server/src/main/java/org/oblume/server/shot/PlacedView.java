@@ -21,8 +21,17 @@ import org.oblume.core.units.Length;
  * @param records the attributes that are recorded of this kind of thing, in order
  * @param revisions of this shot's own values, for If-Match; one that was never tied here is left out and counts as 0
  */
-public record PlacedView(Placement placement, long version, boolean onSet, List<Attribute> records, Map<Attribute, ValueView> values,
-        Map<Attribute, Long> revisions, @Nullable LightSummary light, @Nullable AimView aim, @Nullable Tapes tapes, @Nullable Double viewDeg) {
+public record PlacedView(
+        Placement placement,
+        long version,
+        boolean onSet,
+        List<Attribute> records,
+        Map<Attribute, ValueView> values,
+        Map<Attribute, Long> revisions,
+        @Nullable LightSummary light,
+        @Nullable AimView aim,
+        @Nullable Tapes tapes,
+        @Nullable Double viewDeg) {
 
     /**
      * A recorded value.
@@ -32,9 +41,16 @@ public record PlacedView(Placement placement, long version, boolean onSet, List<
      * @param from slate of the shot it was tied in
      * @param tiedHere whether that is this shot
      */
-    public record ValueView(AttributeValue value, String say, String sayImperial, String from, boolean tiedHere, @Nullable Reason reason,
-            @Nullable String note, String author, Instant at) {
-    }
+    public record ValueView(
+            AttributeValue value,
+            String say,
+            String sayImperial,
+            String from,
+            boolean tiedHere,
+            @Nullable Reason reason,
+            @Nullable String note,
+            String author,
+            Instant at) {}
 
     /**
      * A light behind its modifiers.
@@ -48,25 +64,38 @@ public record PlacedView(Placement placement, long version, boolean onSet, List<
      * @param modes names of its kind's control modes
      * @param fullColour whether one of them is told a hue
      */
-    public record LightSummary(@Nullable String swatch, @Nullable Double kelvin, @Nullable Double duv, String stackStopsText, String stackMiredText, List<ModifierCost> stack, boolean soft, @Nullable String problem, @Nullable String caution, List<String> modes, boolean fullColour) {
-    }
+    public record LightSummary(
+            @Nullable String swatch,
+            @Nullable Double kelvin,
+            @Nullable Double duv,
+            String stackStopsText,
+            String stackMiredText,
+            List<ModifierCost> stack,
+            boolean soft,
+            @Nullable String problem,
+            @Nullable String caution,
+            List<String> modes,
+            boolean fullColour) {}
 
     /** What one modifier costs, in thirds of a stop, and its mired shift. */
-    public record ModifierCost(String stopsText, String miredText) {
-    }
+    public record ModifierCost(String stopsText, String miredText) {}
 
-    /** @param distanceM to the point aimed at; 0 when it is aimed along a bearing. @param markName null likewise */
-    public record AimView(double bearingDeg, String bearing, double tiltDeg, double distanceM, @Nullable String markName) {
-    }
+    /**
+     * @param distanceM to the point aimed at; 0 when it is aimed along a bearing
+     * @param markName null likewise
+     */
+    public record AimView(
+            double bearingDeg, String bearing, double tiltDeg, @Nullable Double distanceM, @Nullable String markName) {}
 
-    public record Tapes(Tape a, Tape b, Side side, double crossingDeg, Crossing crossing) {
-    }
+    public record Tapes(Tape a, Tape b, Side side, double crossingDeg, Crossing crossing) {}
 
     public record Tape(String landmark, PlanPoint from, LengthView length) {
 
-        /** @param metric to the centimetre. @param imperial to the quarter inch */
-        public record LengthView(double m, String metric, String imperial) {
-        }
+        /**
+         * @param metric to the centimetre
+         * @param imperial to the quarter inch
+         */
+        public record LengthView(double m, String metric, String imperial) {}
 
         public static Tape of(String landmark, PlanPoint from, double distanceM) {
             Length length = Length.ofMetres(distanceM);

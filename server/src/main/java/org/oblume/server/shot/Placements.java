@@ -5,10 +5,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.filter.FilterEffect;
@@ -16,6 +16,7 @@ import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.network.Mode;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Colour;
@@ -25,7 +26,6 @@ import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.rebuild.RebuildSheet;
 import org.oblume.core.units.Duv;
@@ -45,7 +45,11 @@ final class Placements {
      * @param revisions of the shot's own values, by placement key and attribute
      * @param versions of the placements' cards, by key
      */
-    Placements(SceneRecord scene, ShotState state, Map<String, Map<Attribute, Long>> revisions, Map<String, Long> versions) {
+    Placements(
+            SceneRecord scene,
+            ShotState state,
+            Map<String, Map<Attribute, Long>> revisions,
+            Map<String, Long> versions) {
         this.scene = scene;
         this.state = state;
         this.revisions = revisions;
@@ -61,24 +65,45 @@ final class Placements {
         String key = placement.key();
         Map<Attribute, PlacedView.ValueView> values = new EnumMap<>(Attribute.class);
         state.knots(key).forEach(knot -> values.put(knot.attribute(), held(knot)));
-        return new PlacedView(placement, versions.getOrDefault(key, 0L), state.isOnSet(key),
-                Arrays.stream(Attribute.values()).filter(placement.kind()::records).toList(), values,
-                revisions.getOrDefault(key, Map.of()), placement.kind().shines() || placement.kind().records(Attribute.MODIFIERS) ? light(placement) : null, state.aim(key).map(aim -> aimed(key, aim)).orElse(null),
-                RebuildSheet.tapes(scene.set(), state, key).map(Placements::tapes).orElse(null),
-                state.value(key, Lens.class).map(lens -> lens.viewDeg(placement.piece().widthM())).orElse(null));
+        return new PlacedView(
+                placement,
+                versions.getOrDefault(key, 0L),
+                state.isOnSet(key),
+                Arrays.stream(Attribute.values())
+                        .filter(placement.kind()::records)
+                        .toList(),
+                values,
+                revisions.getOrDefault(key, Map.of()),
+                placement.kind().shines() || placement.kind().records(Attribute.MODIFIERS) ? light(placement) : null,
+                state.aim(key).map(aim -> aimed(key, aim)).orElse(null),
+                RebuildSheet.tapes(scene.set(), state, key)
+                        .map(Placements::tapes)
+                        .orElse(null),
+                state.value(key, Lens.class)
+                        .map(lens -> lens.viewDeg(placement.piece().widthM()))
+                        .orElse(null));
     }
 
     private PlacedView.ValueView held(Knot knot) {
         Attribution tie = knot.attribution();
         AttributeValue named = named(knot.value());
-        return new PlacedView.ValueView(knot.value(), named.say(), named.sayImperial(), knot.slate(), state.tiedHere(knot),
-                tie.reason(), tie.note(), tie.author(), tie.at());
+        return new PlacedView.ValueView(
+                knot.value(),
+                named.say(),
+                named.sayImperial(),
+                knot.slate(),
+                state.tiedHere(knot),
+                tie.reason(),
+                tie.note(),
+                tie.author(),
+                tie.at());
     }
 
     /** An aim with its mark called as the crew calls it. */
     private AttributeValue named(AttributeValue value) {
-        return value instanceof AimSetting pointing && pointing.mark() != null
-                ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM()) : value;
+        return value instanceof AimSetting pointing && pointing.mark() != null && pointing.heightM() != null
+                ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM())
+                : value;
     }
 
     private PlacedView.LightSummary light(Placement placement) {
@@ -92,33 +117,51 @@ final class Placements {
             if (!placement.kind().shines()) {
                 throw new Refusal("Light passes it.");
             }
-            double kelvin = state.value(key, ColourTemperature.class).map(ColourTemperature::kelvin)
+            double kelvin = state.value(key, ColourTemperature.class)
+                    .map(ColourTemperature::kelvin)
                     .orElseThrow(() -> new Refusal("Its colour temperature is not recorded."));
-            colour = state.value(key, Colour.class).orElse(Colour.WHITE)
-                    .on(stack.colour(Kelvin.of(kelvin), Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0))));
+            colour = state.value(key, Colour.class)
+                    .orElse(Colour.WHITE)
+                    .on(stack.colour(
+                            Kelvin.of(kelvin),
+                            Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0))));
         } catch (Refusal refusal) {
             problem = refusal.getMessage();
         }
-        return new PlacedView.LightSummary(colour == null ? null : white.swatch(colour).hex(),
+        return new PlacedView.LightSummary(
+                colour == null ? null : white.swatch(colour).hex(),
                 colour == null ? null : colour.white().kelvin().value(),
                 colour == null ? null : colour.white().duv().value(),
-                whole.stops().inThirds(), whole.mired().print(), stack.items().stream().map(Placements::effect).toList(),
-                stack.soften(), problem, state.value(key, Effect.class).map(Effect::caution).orElse(null), modes.stream().map(Mode::name).toList(), modes.stream().anyMatch(Mode::isToldAHue));
+                whole.stops().inThirds(),
+                whole.mired().print(),
+                stack.items().stream().map(Placements::effect).toList(),
+                stack.soften(),
+                problem,
+                state.value(key, Effect.class).map(Effect::caution).orElse(null),
+                modes.stream().map(Mode::name).toList(),
+                modes.stream().anyMatch(Mode::isToldAHue));
     }
 
     private static PlacedView.ModifierCost effect(Modifier item) {
-        return new PlacedView.ModifierCost(item.effect().stops().inThirds(), item.effect().mired().print());
+        return new PlacedView.ModifierCost(
+                item.effect().stops().inThirds(), item.effect().mired().print());
     }
 
     private PlacedView.AimView aimed(String key, Aim aim) {
-        String mark = state.value(key, AimSetting.class).map(AimSetting::mark).map(m -> scene.placement(m).name())
+        String mark = state.value(key, AimSetting.class)
+                .map(AimSetting::mark)
+                .map(m -> scene.placement(m).name())
                 .orElse(null);
-        return new PlacedView.AimView(aim.bearing().degrees(), aim.bearing().print(), aim.tiltDeg(), aim.distanceM(), mark);
+        return new PlacedView.AimView(
+                aim.bearing().degrees(), aim.bearing().print(), aim.tiltDeg(), aim.distanceM(), mark);
     }
 
     private static PlacedView.Tapes tapes(TapePair pair) {
-        return new PlacedView.Tapes(PlacedView.Tape.of(pair.a().name(), pair.a().point(), pair.distanceAM()),
-                PlacedView.Tape.of(pair.b().name(), pair.b().point(), pair.distanceBM()), pair.side(),
-                pair.crossingAngleDeg(), pair.crossing());
+        return new PlacedView.Tapes(
+                PlacedView.Tape.of(pair.a().name(), pair.a().point(), pair.distanceAM()),
+                PlacedView.Tape.of(pair.b().name(), pair.b().point(), pair.distanceBM()),
+                pair.side(),
+                pair.crossingAngleDeg(),
+                pair.crossing());
     }
 }

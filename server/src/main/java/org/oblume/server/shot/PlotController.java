@@ -36,6 +36,7 @@ class PlotController {
 
     /** What the person at the control may edit. */
     private static final Set<Attribute> OF_CONTROL = Set.of(Attribute.PATCH, Attribute.MENU);
+
     private final PlotService plots;
     private final KnotService knots;
     private final TeamService team;
@@ -49,21 +50,23 @@ class PlotController {
     }
 
     /** A value as data, or as a person typed it; one of the two. */
-    record KnotBody(@Schema(implementation = AttributeValue.class) @Nullable JsonNode value, @Nullable String text,
-            @Nullable Reason reason, @Nullable String note) {
-    }
+    record KnotBody(
+            @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
+            @Nullable String text,
+            @Nullable Reason reason,
+            @Nullable String note) {}
 
     /** @param revision that the change was made on, 0 for a value that was never tied here */
-    record OneKnot(String placement, Attribute attribute, @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
-            long revision) {
-    }
+    record OneKnot(
+            String placement,
+            Attribute attribute,
+            @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
+            long revision) {}
 
     /** Several changes at once. A value that is left out carries again. */
-    record ManyKnots(List<OneKnot> changes, @Nullable Reason reason, @Nullable String note) {
-    }
+    record ManyKnots(List<OneKnot> changes, @Nullable Reason reason, @Nullable String note) {}
 
-    record Placed(String key, PlotView plot) {
-    }
+    record Placed(String key, PlotView plot) {}
 
     @GetMapping("/plot")
     PlotView plot(@PathVariable long shotId, @RequestParam(required = false) @Nullable Long asOf, Principal person) {
@@ -71,55 +74,82 @@ class PlotController {
     }
 
     @PutMapping("/placements/{placement}/{attribute}")
-    ResponseEntity<PlotView> tie(@PathVariable long shotId, @PathVariable String placement,
-            @PathVariable Attribute attribute, @RequestBody KnotBody body,
+    ResponseEntity<PlotView> tie(
+            @PathVariable long shotId,
+            @PathVariable String placement,
+            @PathVariable Attribute attribute,
+            @RequestBody KnotBody body,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
-        return answer(shotId, new KnotChange(placement, attribute, json.value(attribute, body.value(), body.text()),
-                body.reason(), body.note(), person.getName(), IfMatch.version(ifMatch)), person);
+        return answer(
+                shotId,
+                new KnotChange(
+                        placement,
+                        attribute,
+                        json.value(attribute, body.value(), body.text()),
+                        body.reason(),
+                        body.note(),
+                        person.getName(),
+                        IfMatch.version(ifMatch)),
+                person);
     }
 
     @DeleteMapping("/placements/{placement}/{attribute}")
-    ResponseEntity<PlotView> untie(@PathVariable long shotId, @PathVariable String placement,
+    ResponseEntity<PlotView> untie(
+            @PathVariable long shotId,
+            @PathVariable String placement,
             @PathVariable Attribute attribute,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
-        return answer(shotId, new KnotChange(placement, attribute, null, null, null, person.getName(),
-                IfMatch.version(ifMatch)), person);
+        return answer(
+                shotId,
+                new KnotChange(placement, attribute, null, null, null, person.getName(), IfMatch.version(ifMatch)),
+                person);
     }
 
     /** Records several changes, all of them or none. */
     @PostMapping("/knots")
-    PlotView tieAll(@PathVariable long shotId, @RequestBody ManyKnots body,
-            Principal person) {
+    PlotView tieAll(@PathVariable long shotId, @RequestBody ManyKnots body, Principal person) {
         String by = person.getName();
         if (body.changes().stream().anyMatch(c -> !OF_CONTROL.contains(c.attribute()))) {
             team.require(by, Permission.EDIT);
         }
-        knots.change(shotId, body.changes().stream().map(c -> new KnotChange(c.placement(), c.attribute(),
-                c.value() == null ? null : json.value(c.attribute(), c.value()), body.reason(), body.note(), by, c.revision())).toList());
+        knots.change(
+                shotId,
+                body.changes().stream()
+                        .map(c -> new KnotChange(
+                                c.placement(),
+                                c.attribute(),
+                                c.value() == null ? null : json.value(c.attribute(), c.value()),
+                                body.reason(),
+                                body.note(),
+                                by,
+                                c.revision()))
+                        .toList());
         return plots.plot(shotId, person.getName());
     }
 
     @PutMapping("/placements/{placement}")
-    PlotView describe(@PathVariable long shotId, @PathVariable String placement, @RequestBody PlacementCard card,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch, Principal person) {
+    PlotView describe(
+            @PathVariable long shotId,
+            @PathVariable String placement,
+            @RequestBody PlacementCard card,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            Principal person) {
         plots.describe(shotId, placement, card, IfMatch.version(ifMatch));
         return plots.plot(shotId, person.getName());
     }
 
     @PostMapping("/placements/{placement}/copies")
     @ResponseStatus(HttpStatus.CREATED)
-    Placed copy(@PathVariable long shotId, @PathVariable String placement, @RequestBody Copy body,
-            Principal person) {
+    Placed copy(@PathVariable long shotId, @PathVariable String placement, @RequestBody Copy body, Principal person) {
         String key = plots.copy(shotId, placement, body, person.getName());
         return new Placed(key, plots.plot(shotId, person.getName()));
     }
 
     @PostMapping("/placements")
     @ResponseStatus(HttpStatus.CREATED)
-    Placed place(@PathVariable long shotId, @RequestBody NewPlacement body,
-            Principal person) {
+    Placed place(@PathVariable long shotId, @RequestBody NewPlacement body, Principal person) {
         String key = plots.place(shotId, body, person.getName());
         return new Placed(key, plots.plot(shotId, person.getName()));
     }
@@ -128,5 +158,4 @@ class PlotController {
         long revision = knots.change(shotId, List.of(change)).get(0);
         return ResponseEntity.ok().eTag(IfMatch.etag(revision)).body(plots.plot(shotId, person.getName()));
     }
-
 }

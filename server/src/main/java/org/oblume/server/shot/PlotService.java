@@ -11,12 +11,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Attribution;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Modifiers;
@@ -45,7 +45,13 @@ public class PlotService {
     private final HistoryService history;
     private final Clock clock;
 
-    PlotService(ShotService shots, StoredScenes records, SceneService scenes, KnotService tying, KnotRepository knots, HistoryService history,
+    PlotService(
+            ShotService shots,
+            StoredScenes records,
+            SceneService scenes,
+            KnotService tying,
+            KnotRepository knots,
+            HistoryService history,
             Clock clock) {
         this.history = history;
         this.shots = shots;
@@ -70,10 +76,26 @@ public class PlotService {
     private PlotView view(Shot shot, StoredScene record, @Nullable Long asOf, PlotView.Mine mine) {
         ShotCard card = shot.card();
         CarryBook book = record.record().book();
-        PlotView.ShotHead head = new PlotView.ShotHead(shot.id(), card.slate(), card.description(), card.day(), card.stage(),
-                card.basedOnId(), record.slate(card.basedOnId()), book.basedOn(card.slate()), shot.version(),
-                shot.revision(), shot.lit(), shot.shot(), asOf);
-        return new PlotView(record.scene().id(), record.scene().heading(), record.drawn(), head, mine,
+        PlotView.ShotHead head = new PlotView.ShotHead(
+                shot.id(),
+                card.slate(),
+                card.description(),
+                card.day(),
+                card.stage(),
+                card.basedOnId(),
+                record.slate(card.basedOnId()),
+                book.basedOn(card.slate()),
+                shot.version(),
+                shot.revision(),
+                shot.lit(),
+                shot.shot(),
+                asOf);
+        return new PlotView(
+                record.scene().id(),
+                record.scene().heading(),
+                record.drawn(),
+                head,
+                mine,
                 placements(shot, record).views());
     }
 
@@ -85,7 +107,10 @@ public class PlotService {
     /** What some placements would look like with changes that are not kept. */
     public List<PlacedView> tried(Shot shot, StoredScene record, SceneRecord tried, ShotState state, Set<String> keys) {
         Placements would = new Placements(tried, state, revisions(shot, record), versions(record));
-        return tried.placements().stream().filter(p -> keys.contains(p.key())).map(would::view).toList();
+        return tried.placements().stream()
+                .filter(p -> keys.contains(p.key()))
+                .map(would::view)
+                .toList();
     }
 
     /** Places one thing more in the scene, standing from this shot on, with values to start from. */
@@ -97,14 +122,27 @@ public class PlotService {
         String slate = shot.card().slate();
         record.record().book().requireReason(slate, wanted.reason());
         record.record().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
-        Placement placement = new Placement(keyFor(wanted.name()), wanted.name(), wanted.kind(), wanted.role(),
-                wanted.motivation(), wanted.piece());
+        Placement placement = new Placement(
+                keyFor(wanted.name()),
+                wanted.name(),
+                wanted.kind(),
+                wanted.role(),
+                wanted.motivation(),
+                wanted.piece());
         record.set().plan().check(placement, wanted.place());
         PlacedPiece placed = scenes.place(shot.sceneId(), placement);
         StoredScene now = records.of(shot.sceneId());
-        tying.recordAll(now, startKnots(slate, placed.placement(), wanted.place(), wanted.beamDeg(),
-                placement.kind() == PlacementKind.MARK ? null : firstMark(now, slate),
-                wanted.stack() == null ? Modifiers.NONE : wanted.stack(), wanted.reason(), author));
+        tying.recordAll(
+                now,
+                startKnots(
+                        slate,
+                        placed.placement(),
+                        wanted.place(),
+                        wanted.beamDeg(),
+                        placement.kind() == PlacementKind.MARK ? null : firstMark(now, slate),
+                        wanted.stack() == null ? Modifiers.NONE : wanted.stack(),
+                        wanted.reason(),
+                        author));
         return placed.placement().key();
     }
 
@@ -119,14 +157,26 @@ public class PlotService {
         record.record().book().requireReason(slate, wanted.reason());
         record.record().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
         Piece piece = of.piece();
-        Piece another = new Piece(piece.what(), null, piece.widthM(), piece.lowestKelvin(), piece.highestKelvin(), piece.watts(), piece.mount(),
-                piece.heightM(), piece.lamp(), piece.surface());
-        Placement placement = new Placement(keyFor(wanted.name()), wanted.name(), of.kind(), of.role(), of.motivation(), another, of.group(), null);
+        Piece another = new Piece(
+                piece.what(),
+                null,
+                piece.widthM(),
+                piece.lowestKelvin(),
+                piece.highestKelvin(),
+                piece.watts(),
+                piece.mount(),
+                piece.heightM(),
+                piece.lamp(),
+                piece.surface());
+        Placement placement = new Placement(
+                keyFor(wanted.name()), wanted.name(), of.kind(), of.role(), of.motivation(), another, of.group(), null);
         record.set().plan().check(placement, wanted.place());
         Attribution tie = new Attribution(wanted.reason(), null, author, clock.instant(), 1);
         List<Knot> tied = new ArrayList<>();
         for (Knot knot : record.record().book().resolve(slate).knots(key)) {
-            AttributeValue value = knot.value() instanceof Place ? wanted.place() : knot.value() instanceof Patch ? Patch.BY_HAND : knot.value();
+            AttributeValue value = knot.value() instanceof Place
+                    ? wanted.place()
+                    : knot.value() instanceof Patch ? Patch.BY_HAND : knot.value();
             tied.add(new Knot(slate, placement.key(), value, tie));
         }
         scenes.place(shot.sceneId(), placement);
@@ -135,8 +185,15 @@ public class PlotService {
     }
 
     /** Knots that put a placement on set with the values it starts from. */
-    public List<Knot> startKnots(String slate, Placement placement, Place place, double beamDeg, @Nullable String mark, Modifiers stack,
-            @Nullable Reason reason, String author) {
+    public List<Knot> startKnots(
+            String slate,
+            Placement placement,
+            Place place,
+            double beamDeg,
+            @Nullable String mark,
+            Modifiers stack,
+            @Nullable Reason reason,
+            String author) {
         Attribution tie = new Attribution(reason, null, author, clock.instant(), 1);
         List<Knot> tied = new ArrayList<>();
         for (AttributeValue value : StartValues.of(placement, place, beamDeg, mark, stack)) {
@@ -151,12 +208,16 @@ public class PlotService {
     }
 
     private Placements placements(Shot shot, StoredScene record) {
-        return new Placements(record.record(), record.record().book().resolve(shot.card().slate()),
-                revisions(shot, record), versions(record));
+        return new Placements(
+                record.record(),
+                record.record().book().resolve(shot.card().slate()),
+                revisions(shot, record),
+                versions(record));
     }
 
     private static Map<String, Long> versions(StoredScene record) {
-        return record.placed().stream().collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::version));
+        return record.placed().stream()
+                .collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::version));
     }
 
     private Map<String, Map<Attribute, Long>> revisions(Shot shot, StoredScene record) {
@@ -164,7 +225,8 @@ public class PlotService {
                 .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         Map<String, Map<Attribute, Long>> revisions = new HashMap<>();
         for (KnotEntity row : knots.findByShotIdInOrderById(List.of(shot.id()))) {
-            revisions.computeIfAbsent(keys.get(row.placementId()), k -> new EnumMap<>(Attribute.class))
+            revisions
+                    .computeIfAbsent(keys.get(row.placementId()), k -> new EnumMap<>(Attribute.class))
                     .put(row.attribute(), row.revision());
         }
         return revisions;
@@ -172,14 +234,21 @@ public class PlotService {
 
     private static @Nullable String firstMark(StoredScene record, String slate) {
         ShotState state = record.record().book().resolve(slate);
-        return record.record().placements().stream().filter(p -> p.kind() == PlacementKind.MARK)
-                .map(Placement::key).filter(state::isOnSet).findFirst().orElse(null);
+        return record.record().placements().stream()
+                .filter(p -> p.kind() == PlacementKind.MARK)
+                .map(Placement::key)
+                .filter(state::isOnSet)
+                .findFirst()
+                .orElse(null);
     }
 
     /** A key from a name: {@code Bench lamp 2} becomes {@code bench-lamp-2}. */
     private static String keyFor(String name) {
-        String plain = Normalizer.normalize(name, Normalizer.Form.NFD).replaceAll("\\p{M}", "").toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
         return plain.isEmpty() ? "placement-" + Integer.toHexString(name.hashCode()) : plain;
     }
 }

@@ -19,18 +19,21 @@ class RevisionEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "shot_id")
     private long shotId;
+
     private int number;
     private String reason = "";
     private String author = "";
+
     @Column(name = "closed_at")
     private Instant at = Instant.EPOCH;
+
     @Column(name = "last_event")
     private long lastEvent;
 
-    protected RevisionEntity() {
-    }
+    protected RevisionEntity() {}
 
     RevisionEntity(long shotId, int number, String reason, String author, Instant at, long lastEvent) {
         this.shotId = shotId;

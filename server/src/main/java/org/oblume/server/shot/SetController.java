@@ -33,21 +33,16 @@ class SetController {
     }
 
     /** @param distance between both points, as typed, metres or feet and inches */
-    record Scaling(Underlay underlay, PlanPoint first, PlanPoint second, String distance) {
-    }
+    record Scaling(Underlay underlay, PlanPoint first, PlanPoint second, String distance) {}
 
     /** @param scenes numbers of those that are lit in it */
-    record SetPage(DrawnSet drawn, List<String> scenes) {
-    }
+    record SetPage(DrawnSet drawn, List<String> scenes) {}
 
-    record NamedSet(long id, String name) {
-    }
+    record NamedSet(long id, String name) {}
 
-    record Pacing(PlanPoint start, String text) {
-    }
+    record Pacing(PlanPoint start, String text) {}
 
-    record Paced(List<PlanPoint> points) {
-    }
+    record Paced(List<PlanPoint> points) {}
 
     @GetMapping("/api/sets/{setId}")
     SetPage get(@PathVariable long setId) {
@@ -56,7 +51,9 @@ class SetController {
 
     @GetMapping("/api/productions/{productionId}/sets")
     List<NamedSet> ofProduction(@PathVariable long productionId) {
-        return sets.ofProduction(productionId).stream().map(s -> new NamedSet(s.id(), s.set().name())).toList();
+        return sets.ofProduction(productionId).stream()
+                .map(s -> new NamedSet(s.id(), s.set().name()))
+                .toList();
     }
 
     /** Points of a wall as it was paced out; nothing is kept by this. */
@@ -66,7 +63,9 @@ class SetController {
     }
 
     @PutMapping("/api/sets/{setId}")
-    ResponseEntity<DrawnSet> draw(@PathVariable long setId, @RequestBody StageSet set,
+    ResponseEntity<DrawnSet> draw(
+            @PathVariable long setId,
+            @RequestBody StageSet set,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return answer(drawing.draw(setId, set, IfMatch.version(ifMatch)));
     }
@@ -74,7 +73,11 @@ class SetController {
     /** A picture to scale by two points on it and the distance between them; nothing is kept by this. */
     @PostMapping("/api/sets/underlay")
     Underlay scaled(@RequestBody Scaling asked) {
-        return asked.underlay().scaled(asked.first(), asked.second(), Length.parse(asked.distance()).metres());
+        return asked.underlay()
+                .scaled(
+                        asked.first(),
+                        asked.second(),
+                        Length.parse(asked.distance()).metres());
     }
 
     private static ResponseEntity<DrawnSet> answer(DrawnSet set) {

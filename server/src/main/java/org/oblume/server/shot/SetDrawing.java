@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.scene.Scene;
+import org.oblume.server.scene.SceneService;
 import org.oblume.server.set.DrawnSet;
 import org.oblume.server.set.SetService;
 import org.oblume.server.set.StageSet;
-import org.oblume.server.scene.Scene;
-import org.oblume.server.scene.SceneService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -39,14 +39,19 @@ class SetDrawing {
         for (Scene scene : scenes.inSet(setId)) {
             scenes.lockForUpdate(scene.id());
             StoredScene record = records.of(scene.id());
-            SceneRecord redrawn = SceneRecord.of(set.plan(), record.record().placements(), record.record().book());
+            SceneRecord redrawn = SceneRecord.of(
+                    set.plan(), record.record().placements(), record.record().book());
             problems.addAll(redrawn.problems(record.knots()));
         }
         if (!problems.isEmpty()) {
             int more = problems.size() - MOST_PROBLEMS_TOLD;
-            throw new Refusal("set", "The set is not kept yet. %s%s Draw the walls round it, or move it first.".formatted(
-                    String.join(" ", problems.subList(0, Math.min(MOST_PROBLEMS_TOLD, problems.size()))),
-                    more > 0 ? " And %d more.".formatted(more) : ""));
+            throw new Refusal(
+                    "set",
+                    "The set is not kept yet. %s%s Draw the walls round it, or move it first."
+                            .formatted(
+                                    String.join(
+                                            " ", problems.subList(0, Math.min(MOST_PROBLEMS_TOLD, problems.size()))),
+                                    more > 0 ? " And %d more.".formatted(more) : ""));
         }
         return sets.draw(setId, set, version);
     }

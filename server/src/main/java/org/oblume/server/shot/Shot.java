@@ -10,5 +10,11 @@ import org.jspecify.annotations.Nullable;
  * @param lit who said that it is lit, and when; null while nobody has
  * @param shot likewise
  */
-public record Shot(long id, long sceneId, long version, ShotCard card, int revision, @Nullable LastTouch lit, @Nullable LastTouch shot) {
-}
+public record Shot(
+        long id,
+        long sceneId,
+        long version,
+        ShotCard card,
+        int revision,
+        @Nullable LastTouch lit,
+        @Nullable LastTouch shot) {}

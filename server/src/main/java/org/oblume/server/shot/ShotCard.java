@@ -15,8 +15,8 @@ import org.oblume.core.units.Refusal;
  * @param stage how far it has come
  * @param basedOnId the shot its values carry from, or null
  */
-public record ShotCard(String slate, String description, @Nullable Integer day, ShotStage stage,
-        @Nullable Long basedOnId) {
+public record ShotCard(
+        String slate, String description, @Nullable Integer day, ShotStage stage, @Nullable Long basedOnId) {
 
     private static final int LONGEST_DESCRIPTION = 200;
     private static final int LAST_DAY = 1000;

@@ -29,17 +29,19 @@ class ShotController {
 
     @PostMapping("/api/scenes/{sceneId}/shots")
     @ResponseStatus(HttpStatus.CREATED)
-    Shot create(@PathVariable long sceneId, @RequestBody ShotCard card, @RequestParam(required = false) @Nullable Long after,
-            @RequestParam(defaultValue = "false") boolean next, Principal person) {
+    Shot create(
+            @PathVariable long sceneId,
+            @RequestBody ShotCard card,
+            @RequestParam(required = false) @Nullable Long after,
+            @RequestParam(defaultValue = "false") boolean next,
+            Principal person) {
         return shots.insert(sceneId, card, after, next, person.getName());
     }
 
     /** @param reason why what was shot is changed */
-    record Opening(String reason) {
-    }
+    record Opening(String reason) {}
 
-    record Revised(int revision, List<ClosedRevision> closed) {
-    }
+    record Revised(int revision, List<ClosedRevision> closed) {}
 
     @GetMapping("/api/shots/{id}/revisions")
     Revised revisions(@PathVariable long id) {
@@ -53,15 +55,19 @@ class ShotController {
     }
 
     @PutMapping("/api/shots/{id}")
-    ResponseEntity<Shot> update(@PathVariable long id, @RequestBody ShotCard card,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch, Principal person) {
+    ResponseEntity<Shot> update(
+            @PathVariable long id,
+            @RequestBody ShotCard card,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            Principal person) {
         Shot shot = shots.update(id, card, IfMatch.version(ifMatch), person.getName());
         return ResponseEntity.ok().eTag(IfMatch.etag(shot.version())).body(shot);
     }
 
     @DeleteMapping("/api/shots/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void delete(@PathVariable long id,
+    void delete(
+            @PathVariable long id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         shots.delete(id, IfMatch.version(ifMatch));
     }

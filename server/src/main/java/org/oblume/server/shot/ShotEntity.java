@@ -20,32 +20,43 @@ class ShotEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "scene_id")
     private long sceneId;
+
     private String slate = "";
     private String description = "";
+
     @Column(name = "shooting_day")
     private @Nullable Integer day;
+
     @Enumerated(EnumType.STRING)
     private ShotStage stage = ShotStage.PLANNED;
+
     @Column(name = "based_on_id")
     private @Nullable Long basedOnId;
+
     @Column(name = "place_in_list")
     private int placeInList;
+
     private int revision = 1;
+
     @Column(name = "lit_by")
     private @Nullable String litBy;
+
     @Column(name = "lit_at")
     private @Nullable Instant litAt;
+
     @Column(name = "shot_by")
     private @Nullable String shotBy;
+
     @Column(name = "shot_at")
     private @Nullable Instant shotAt;
+
     @Version
     private long version;
 
-    protected ShotEntity() {
-    }
+    protected ShotEntity() {}
 
     ShotEntity(long sceneId, int placeInList, ShotCard card) {
         this.sceneId = sceneId;
@@ -63,7 +74,7 @@ class ShotEntity {
 
     /** Keeps who brought it to a stage that it had not reached before; one that is planned again has reached none. */
     void reached(ShotStage before, String author, Instant at) {
-        if (stage == ShotStage.LIT && before == ShotStage.PLANNED || stage == ShotStage.SHOT && litBy == null) {
+        if ((stage == ShotStage.LIT && before == ShotStage.PLANNED) || (stage == ShotStage.SHOT && litBy == null)) {
             litBy = author;
             litAt = at;
         }
@@ -89,8 +100,14 @@ class ShotEntity {
     }
 
     Shot toShot() {
-        return new Shot(id == null ? 0 : id, sceneId, version, new ShotCard(slate, description, day, stage, basedOnId), revision,
-                touch(litBy, litAt), touch(shotBy, shotAt));
+        return new Shot(
+                id == null ? 0 : id,
+                sceneId,
+                version,
+                new ShotCard(slate, description, day, stage, basedOnId),
+                revision,
+                touch(litBy, litAt),
+                touch(shotBy, shotAt));
     }
 
     private static @Nullable LastTouch touch(@Nullable String author, @Nullable Instant at) {

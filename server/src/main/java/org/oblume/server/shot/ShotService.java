@@ -5,7 +5,6 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -15,6 +14,7 @@ import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,7 +30,13 @@ public class ShotService {
     private final RevisionRepository revisions;
     private final Clock clock;
 
-    ShotService(ShotRepository shots, KnotEventRepository events, SceneService scenes, StoredScenes records, RevisionRepository revisions, Clock clock) {
+    ShotService(
+            ShotRepository shots,
+            KnotEventRepository events,
+            SceneService scenes,
+            StoredScenes records,
+            RevisionRepository revisions,
+            Clock clock) {
         this.shots = shots;
         this.revisions = revisions;
         this.clock = clock;
@@ -47,7 +53,9 @@ public class ShotService {
     /** The shots of several scenes, each scene's in its own order. */
     @Transactional(readOnly = true)
     public List<Shot> ofScenes(List<Long> sceneIds) {
-        return shots.findBySceneIdInOrderByPlaceInList(sceneIds).stream().map(ShotEntity::toShot).toList();
+        return shots.findBySceneIdInOrderByPlaceInList(sceneIds).stream()
+                .map(ShotEntity::toShot)
+                .toList();
     }
 
     /** Who last changed something in each shot; a shot that nothing was recorded in is left out. */
@@ -76,8 +84,14 @@ public class ShotService {
         List<ShotEntity> all = shots.findBySceneIdOrderByPlaceInList(sceneId);
         int place = all.size();
         if (afterId != null) {
-            place = 1 + IntStream.range(0, all.size()).filter(i -> all.get(i).toShot().id() == afterId).findFirst()
-                    .orElseThrow(() -> new Refusal("after", "The shot that this one comes after is not in the scene any more: choose another place."));
+            place = 1
+                    + IntStream.range(0, all.size())
+                            .filter(i -> all.get(i).toShot().id() == afterId)
+                            .findFirst()
+                            .orElseThrow(
+                                    () -> new Refusal(
+                                            "after",
+                                            "The shot that this one comes after is not in the scene any more: choose another place."));
             for (int i = place; i < all.size(); i++) {
                 all.get(i).moveTo(i + 1);
             }
@@ -108,8 +122,10 @@ public class ShotService {
         }
         for (ListedShot shot : listed) {
             if (shot.node().basedOn() != null) {
-                long baseId = made.get(shot.node().basedOn()).toShot().id();
-                made.get(shot.node().slate()).fill(shot.card(baseId));
+                long baseId = Objects.requireNonNull(made.get(shot.node().basedOn()))
+                        .toShot()
+                        .id();
+                Objects.requireNonNull(made.get(shot.node().slate())).fill(shot.card(baseId));
             }
         }
         shots.flush();
@@ -136,7 +152,10 @@ public class ShotService {
         }
         ShotStage before = shot.card().stage();
         if (before == ShotStage.SHOT && card.stage() != ShotStage.SHOT) {
-            throw new Refusal("stage", "%s has been shot: open a revision and say why.".formatted(shot.card().slate()));
+            throw new Refusal(
+                    "stage",
+                    "%s has been shot: open a revision and say why."
+                            .formatted(shot.card().slate()));
         }
         entity.fill(card);
         entity.reached(before, author, clock.instant());
@@ -153,17 +172,26 @@ public class ShotService {
         ShotEntity entity = entity(id);
         Shot shot = entity.toShot();
         if (shot.card().stage() != ShotStage.SHOT) {
-            throw new Refusal("%s has not been shot: change it as it is.".formatted(shot.card().slate()));
+            throw new Refusal("%s has not been shot: change it as it is."
+                    .formatted(shot.card().slate()));
         }
         String why = Checks.text("Why it is revised", reason, LONGEST_REASON);
-        revisions.save(new RevisionEntity(id, shot.revision(), why, author, clock.instant(), events.newest().orElse(0L)));
+        revisions.save(new RevisionEntity(
+                id,
+                shot.revision(),
+                why,
+                author,
+                clock.instant(),
+                events.newest().orElse(0L)));
         entity.openRevision();
         return shots.saveAndFlush(entity).toShot();
     }
 
     @Transactional(readOnly = true)
     public List<ClosedRevision> revisions(long id) {
-        return revisions.findByShotIdOrderByNumber(id).stream().map(RevisionEntity::toRevision).toList();
+        return revisions.findByShotIdOrderByNumber(id).stream()
+                .map(RevisionEntity::toRevision)
+                .toList();
     }
 
     /** Deletes a shot that no other is based on, with what was recorded in it. */
@@ -179,19 +207,22 @@ public class ShotService {
         return shots.findById(id).orElseThrow(ShotService::gone);
     }
 
-    private static NoSuchElementException gone() {
-        return new NoSuchElementException("There is no such shot any more.");
+    private static NotFoundException gone() {
+        return new NotFoundException("There is no such shot any more.");
     }
 
     private static void refuseStale(Shot shot, long version) {
         if (shot.version() != version) {
-            throw new EditConflict("Someone changed %s since you opened it. Nothing of yours was kept yet."
-                    .formatted(shot.card().slate()), shot);
+            throw new EditConflict(
+                    "Someone changed %s since you opened it. Nothing of yours was kept yet."
+                            .formatted(shot.card().slate()),
+                    shot);
         }
     }
 
     private static void refuseTaken(StoredScene record, long id, String slate) {
-        if (record.shots().stream().anyMatch(s -> s.id() != id && s.card().slate().equalsIgnoreCase(slate))) {
+        if (record.shots().stream()
+                .anyMatch(s -> s.id() != id && s.card().slate().equalsIgnoreCase(slate))) {
             throw new Refusal("slate", "The scene has a shot %s already: choose another slate.".formatted(slate));
         }
     }

@@ -11,11 +11,11 @@ import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
-import org.oblume.server.set.DrawnSet;
-import org.oblume.server.set.SetService;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.scene.SceneService;
+import org.oblume.server.set.DrawnSet;
+import org.oblume.server.set.SetService;
 import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,7 +32,13 @@ public class StoredScenes {
     private final KnotEventRepository events;
     private final RecordJson json;
 
-    StoredScenes(SceneService scenes, SetService sets, ShotRepository shots, KnotRepository knots, KnotEventRepository events, RecordJson json) {
+    StoredScenes(
+            SceneService scenes,
+            SetService sets,
+            ShotRepository shots,
+            KnotRepository knots,
+            KnotEventRepository events,
+            RecordJson json) {
         this.events = events;
         this.scenes = scenes;
         this.sets = sets;
@@ -61,21 +67,39 @@ public class StoredScenes {
     /** The scene with what one shot rested on up to an event, as a revision was closed with it. */
     public StoredScene asOf(Shot shot, long lastEvent) {
         StoredScene now = withAncestors(shot);
-        List<Long> chain = now.record().book().chain(shot.card().slate()).stream().map(slate -> now.shot(slate).id()).toList();
+        List<Long> chain = now.record().book().chain(shot.card().slate()).stream()
+                .map(slate -> now.shot(slate).id())
+                .toList();
         Map<Object, KnotEventEntity> newest = new LinkedHashMap<>();
         events.findByShotIdInAndIdLessThanEqualOrderById(chain, lastEvent)
                 .forEach(e -> newest.put(List.of(e.shotId(), e.placementId(), e.attribute()), e));
-        Map<Long, String> keys = now.placed().stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
-        List<Knot> tied = newest.values().stream().filter(e -> e.value() != null)
-                .map(e -> new Knot(Objects.requireNonNull(now.slate(e.shotId())), Objects.requireNonNull(keys.get(e.placementId())),
-                        json.read(Objects.requireNonNull(e.value()), e.attribute().type()), e.attribution())).toList();
+        Map<Long, String> keys = now.placed().stream()
+                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        List<Knot> tied = newest.values().stream()
+                .filter(e -> e.value() != null)
+                .map(e -> new Knot(
+                        Objects.requireNonNull(now.slate(e.shotId())),
+                        Objects.requireNonNull(keys.get(e.placementId())),
+                        json.read(
+                                Objects.requireNonNull(e.value()), e.attribute().type()),
+                        e.attribution()))
+                .toList();
         CarryBook book = now.record().book();
-        return new StoredScene(now.scene(), now.drawn(), now.placed(), now.shots(), tied,
-                now.record().with(CarryBook.of(book.slates().stream().map(book::node).toList(), tied)));
+        return new StoredScene(
+                now.scene(),
+                now.drawn(),
+                now.placed(),
+                now.shots(),
+                tied,
+                now.record()
+                        .with(CarryBook.of(
+                                book.slates().stream().map(book::node).toList(), tied)));
     }
 
     private List<Shot> shotsOf(long sceneId) {
-        return shots.findBySceneIdOrderByPlaceInList(sceneId).stream().map(ShotEntity::toShot).toList();
+        return shots.findBySceneIdOrderByPlaceInList(sceneId).stream()
+                .map(ShotEntity::toShot)
+                .toList();
     }
 
     private StoredScene read(long sceneId, List<Shot> all, List<Shot> withKnots) {
@@ -84,19 +108,27 @@ public class StoredScenes {
         List<PlacedPiece> placed = scenes.placed(sceneId);
         Map<Long, String> slates = new HashMap<>();
         all.forEach(s -> slates.put(s.id(), s.card().slate()));
-        Map<Long, String> keys = placed.stream().collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        Map<Long, String> keys = placed.stream()
+                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         List<Knot> tied = new ArrayList<>();
-        for (KnotEntity row : knots.findByShotIdInOrderById(withKnots.stream().map(Shot::id).toList())) {
+        for (KnotEntity row :
+                knots.findByShotIdInOrderById(withKnots.stream().map(Shot::id).toList())) {
             if (row.value() != null) {
-                tied.add(new Knot(Objects.requireNonNull(slates.get(row.shotId())),
+                tied.add(new Knot(
+                        Objects.requireNonNull(slates.get(row.shotId())),
                         Objects.requireNonNull(keys.get(row.placementId())),
-                        json.read(row.value(), row.attribute().type()), row.attribution()));
+                        json.read(row.value(), row.attribute().type()),
+                        row.attribution()));
             }
         }
-        List<ShotNode> lines = all.stream().map(s -> new ShotNode(s.card().slate(), slates.get(s.card().basedOnId()),
-                s.card().stage())).toList();
-        SceneRecord record = SceneRecord.of(set.set().plan(), placed.stream().map(PlacedPiece::placement).toList(),
-                CarryBook.of(lines, tied));
+        List<ShotNode> lines = all.stream()
+                .map(s -> new ShotNode(
+                        s.card().slate(),
+                        slates.get(s.card().basedOnId()),
+                        s.card().stage()))
+                .toList();
+        SceneRecord record = SceneRecord.of(
+                set.set().plan(), placed.stream().map(PlacedPiece::placement).toList(), CarryBook.of(lines, tied));
         return new StoredScene(scene, set, placed, all, tied, record);
     }
 }

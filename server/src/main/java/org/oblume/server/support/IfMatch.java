@@ -5,8 +5,7 @@ import org.jspecify.annotations.Nullable;
 /** The version that an edit was made on. */
 public final class IfMatch {
 
-    private IfMatch() {
-    }
+    private IfMatch() {}
 
     /**
      * The version named by an If-Match header; 0 for what is not there yet.
@@ -15,7 +14,8 @@ public final class IfMatch {
      */
     public static long version(@Nullable String ifMatch) {
         if (ifMatch == null || !ifMatch.matches("\"?\\d{1,18}\"?")) {
-            throw new PreconditionRequiredException("Send the version you changed as If-Match, such as \"3\"; \"0\" for a new value.");
+            throw new PreconditionRequiredException(
+                    "Send the version you changed as If-Match, such as \"3\"; \"0\" for a new value.");
         }
         return Long.parseLong(ifMatch.replace("\"", ""));
     }

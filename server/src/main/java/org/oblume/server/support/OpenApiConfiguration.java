@@ -38,8 +38,8 @@ class OpenApiConfiguration {
     private static final class TypesAsDeclared implements ModelConverter {
 
         @Override
-        public @Nullable Schema<?> resolve(AnnotatedType type, ModelConverterContext context,
-                Iterator<ModelConverter> chain) {
+        public @Nullable Schema<?> resolve(
+                AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
             JavaType java = TypeFactory.defaultInstance().constructType(type.getType());
             Class<?> raw = java.getRawClass();
             if (raw.isInterface() && raw.isSealed()) {
@@ -47,7 +47,8 @@ class OpenApiConfiguration {
             }
             Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
             if (schema != null && raw.isRecord()) {
-                Schema<?> defined = schema.get$ref() == null ? schema
+                Schema<?> defined = schema.get$ref() == null
+                        ? schema
                         : context.getDefinedModels().get(schema.get$ref().replaceFirst(".*/", ""));
                 if (defined != null) {
                     defined.setRequired(requiredParts(raw));
@@ -66,7 +67,9 @@ class OpenApiConfiguration {
         }
 
         private static List<String> requiredParts(Class<?> raw) {
-            return Arrays.stream(raw.getRecordComponents()).filter(part -> !isNullable(part)).map(RecordComponent::getName)
+            return Arrays.stream(raw.getRecordComponents())
+                    .filter(part -> !isNullable(part))
+                    .map(RecordComponent::getName)
                     .toList();
         }
 

@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.util.Arrays;
-import java.util.NoSuchElementException;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Refusal;
@@ -33,7 +32,7 @@ class ProblemDetailsAdvice extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ProblemDetail notThere(NoSuchElementException missing) {
+    ProblemDetail notThere(NotFoundException missing) {
         return problem(HttpStatus.NOT_FOUND, String.valueOf(missing.getMessage()), null);
     }
 
@@ -57,61 +56,98 @@ class ProblemDetailsAdvice extends ResponseEntityExceptionHandler {
     /** Two writes met in the same instant; nothing of this one was kept. */
     @ExceptionHandler({ObjectOptimisticLockingFailureException.class, DataIntegrityViolationException.class})
     ProblemDetail metAnother(Exception collision) {
-        return problem(HttpStatus.CONFLICT,
+        return problem(
+                HttpStatus.CONFLICT,
                 "Someone else changed the same thing at the same moment. Nothing of yours was kept: look and try again.",
                 null);
     }
 
     @Override
-    protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException unreadable,
-            HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException unreadable,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
         return ResponseEntity.badRequest().body(ofUnreadable(unreadable.getCause()));
     }
 
     @Override
-    protected ResponseEntity<Object> handleTypeMismatch(TypeMismatchException mismatch, HttpHeaders headers,
-            HttpStatusCode status, WebRequest request) {
-        return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST,
-                "“%s” is not known here: check the address.".formatted(mismatch.getValue()), mismatch.getPropertyName()));
+    protected ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException mismatch, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.badRequest()
+                .body(problem(
+                        HttpStatus.BAD_REQUEST,
+                        "“%s” is not known here: check the address.".formatted(mismatch.getValue()),
+                        mismatch.getPropertyName()));
     }
 
     private static ProblemDetail ofUnreadable(@Nullable Throwable cause) {
         for (Throwable at = cause; at != null; at = at.getCause()) {
             if (at instanceof Refusal refusal) {
-                return problem(HttpStatus.BAD_REQUEST, String.valueOf(refusal.getMessage()),
+                return problem(
+                        HttpStatus.BAD_REQUEST,
+                        String.valueOf(refusal.getMessage()),
                         refusal.field() == null ? pathOf(cause) : refusal.field());
             }
         }
         if (cause instanceof UnrecognizedPropertyException unknown) {
-            return problem(HttpStatus.BAD_REQUEST,
-                    "“%s” is not a field here. Known: %s.".formatted(unknown.getPropertyName(),
-                            unknown.getKnownPropertyIds().stream().map(String::valueOf).sorted()
-                                    .collect(Collectors.joining(", "))),
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    "“%s” is not a field here. Known: %s."
+                            .formatted(
+                                    unknown.getPropertyName(),
+                                    unknown.getKnownPropertyIds().stream()
+                                            .map(String::valueOf)
+                                            .sorted()
+                                            .collect(Collectors.joining(", "))),
                     unknown.getPropertyName());
         }
         if (cause instanceof JsonMappingException mapping) {
             String path = pathOf(mapping);
-            if (mapping instanceof InvalidFormatException wrong && wrong.getTargetType().isEnum() && path != null) {
-                return problem(HttpStatus.BAD_REQUEST, "“%s” is not known for “%s”: give one of %s.".formatted(wrong.getValue(), path,
-                        Arrays.stream(wrong.getTargetType().getEnumConstants()).map(String::valueOf)
-                                .collect(Collectors.joining(", "))), path);
+            if (mapping instanceof InvalidFormatException wrong
+                    && wrong.getTargetType().isEnum()
+                    && path != null) {
+                return problem(
+                        HttpStatus.BAD_REQUEST,
+                        "“%s” is not known for “%s”: give one of %s."
+                                .formatted(
+                                        wrong.getValue(),
+                                        path,
+                                        Arrays.stream(wrong.getTargetType().getEnumConstants())
+                                                .map(String::valueOf)
+                                                .collect(Collectors.joining(", "))),
+                        path);
             }
-            return problem(HttpStatus.BAD_REQUEST, path == null ? "The request is not of the shape that is needed here."
-                    : "“%s” is missing or not of the kind that is needed.".formatted(path), path);
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    path == null
+                            ? "The request is not of the shape that is needed here."
+                            : "“%s” is missing or not of the kind that is needed.".formatted(path),
+                    path);
         }
         if (cause instanceof JsonProcessingException broken) {
-            return problem(HttpStatus.BAD_REQUEST, "This is not JSON that can be read%s."
-                    .formatted(broken.getLocation() == null ? "" : ", from line " + broken.getLocation().getLineNr()), null);
+            return problem(
+                    HttpStatus.BAD_REQUEST,
+                    "This is not JSON that can be read%s."
+                            .formatted(
+                                    broken.getLocation() == null
+                                            ? ""
+                                            : ", from line "
+                                                    + broken.getLocation().getLineNr()),
+                    null);
         }
         return problem(HttpStatus.BAD_REQUEST, "The request has no body that can be read.", null);
     }
 
     private static @Nullable String pathOf(@Nullable Throwable cause) {
-        if (!(cause instanceof JsonMappingException mapping) || mapping.getPath().isEmpty()) {
+        if (!(cause instanceof JsonMappingException mapping)
+                || mapping.getPath().isEmpty()) {
             return null;
         }
-        return mapping.getPath().stream().map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : r.getFieldName())
-                .collect(Collectors.joining(".")).replaceFirst("(\\.\\[\\d+])+$", "");
+        return mapping.getPath().stream()
+                .map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : r.getFieldName())
+                .collect(Collectors.joining("."))
+                .replaceFirst("(\\.\\[\\d+])+$", "");
     }
 
     private static ProblemDetail problem(HttpStatus status, String detail, @Nullable String field) {

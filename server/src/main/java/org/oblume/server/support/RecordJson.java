@@ -57,7 +57,8 @@ public class RecordJson {
         if (text != null && value == null) {
             return attribute.parse(text);
         }
-        throw new Refusal("value", "Give the %s as a value or as typed text, one of the two.".formatted(attribute.label()));
+        throw new Refusal(
+                "value", "Give the %s as a value or as typed text, one of the two.".formatted(attribute.label()));
     }
 
     /**

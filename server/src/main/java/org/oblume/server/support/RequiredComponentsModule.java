@@ -35,16 +35,21 @@ class RequiredComponentsModule extends SimpleModule {
             private static final long serialVersionUID = 1;
 
             @Override
-            public JsonDeserializer<?> modifyDeserializer(DeserializationConfig config, BeanDescription of, JsonDeserializer<?> read) {
+            public JsonDeserializer<?> modifyDeserializer(
+                    DeserializationConfig config, BeanDescription of, JsonDeserializer<?> read) {
                 String name = of.getBeanClass().getName();
-                return of.getBeanClass().isRecord() && name.startsWith(OURS) && !name.startsWith(BENCH) ? new Checked(read, needed(of.getBeanClass())) : read;
+                return of.getBeanClass().isRecord() && name.startsWith(OURS) && !name.startsWith(BENCH)
+                        ? new Checked(read, needed(of.getBeanClass()))
+                        : read;
             }
         });
     }
 
     private static List<RecordComponent> needed(Class<?> type) {
-        return Arrays.stream(type.getRecordComponents()).filter(c -> !c.getType().isPrimitive() && !c.getAnnotatedType().isAnnotationPresent(Nullable.class))
-                .peek(c -> c.getAccessor().setAccessible(true)).toList();
+        return Arrays.stream(type.getRecordComponents())
+                .filter(c -> !c.getType().isPrimitive() && !c.getAnnotatedType().isAnnotationPresent(Nullable.class))
+                .peek(c -> c.getAccessor().setAccessible(true))
+                .toList();
     }
 
     private static final class Checked extends DelegatingDeserializer {
@@ -67,7 +72,10 @@ class RequiredComponentsModule extends SimpleModule {
             Object value = super.deserialize(parser, context);
             for (RecordComponent component : value == null ? List.<RecordComponent>of() : needed) {
                 if (isMissing(component, value)) {
-                    throw JsonMappingException.wrapWithPath(MismatchedInputException.from(parser, handledType(), "missing"), value, component.getName());
+                    throw JsonMappingException.wrapWithPath(
+                            MismatchedInputException.from(parser, handledType(), "missing"),
+                            value,
+                            component.getName());
                 }
             }
             return value;

@@ -30,7 +30,8 @@ class SupportConfiguration {
     @Bean
     Jackson2ObjectMapperBuilderCustomizer noCoercion() {
         return builder -> builder.postConfigurer(mapper -> {
-            for (CoercionInputShape shape : List.of(CoercionInputShape.Integer, CoercionInputShape.Float, CoercionInputShape.Boolean)) {
+            for (CoercionInputShape shape :
+                    List.of(CoercionInputShape.Integer, CoercionInputShape.Float, CoercionInputShape.Boolean)) {
                 mapper.coercionConfigFor(LogicalType.Textual).setCoercion(shape, CoercionAction.Fail);
             }
             mapper.coercionConfigFor(LogicalType.Integer).setCoercion(CoercionInputShape.Float, CoercionAction.Fail);

@@ -37,7 +37,9 @@ class WallJson extends StdDeserializer<Wall> {
                 throw UnrecognizedPropertyException.from(parser, Wall.class, part, List.copyOf(PARTS));
             }
         }
-        return new Wall(points(wall.path("points"), context), part(wall, "heightM", Double.class, context),
+        return new Wall(
+                points(wall.path("points"), context),
+                part(wall, "heightM", Double.class, context),
                 part(wall, "surface", Surface.class, context));
     }
 
@@ -49,7 +51,8 @@ class WallJson extends StdDeserializer<Wall> {
         return points;
     }
 
-    private static <T> @Nullable T part(JsonNode wall, String name, Class<T> type, DeserializationContext context) throws IOException {
+    private static <T> @Nullable T part(JsonNode wall, String name, Class<T> type, DeserializationContext context)
+            throws IOException {
         return wall.hasNonNull(name) ? context.readTreeAsValue(wall.get(name), type) : null;
     }
 }

@@ -20,19 +20,24 @@ class AccountEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     private String name = "";
+
     @Column(name = "name_key")
     private String nameKey = "";
     /** Its hash, or null for one of the demo, which needs none. */
     private @Nullable String passphrase;
+
     @Enumerated(EnumType.STRING)
     private TeamRole role = TeamRole.READER;
+
+    @SuppressWarnings("UnusedVariable") // queries ask for it
     private boolean removed;
+
     @Version
     private long version;
 
-    protected AccountEntity() {
-    }
+    protected AccountEntity() {}
 
     AccountEntity(String name, @Nullable String passphrase, TeamRole role) {
         this.name = name;
@@ -58,7 +63,8 @@ class AccountEntity {
         removed = true;
     }
 
-    @Nullable String passphrase() {
+    @Nullable
+    String passphrase() {
         return passphrase;
     }
 

@@ -1,6 +1,7 @@
 package org.oblume.server.team;
 
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.annotation.Profile;
@@ -11,8 +12,17 @@ import org.springframework.stereotype.Component;
 @Profile("demo")
 class DemoTeam implements ApplicationRunner {
 
-    private static final Map<TeamRole, String> PEOPLE = Map.of(TeamRole.LEAD, "gaffer", TeamRole.CREW, "key grip", TeamRole.CONTROL, "control operator",
-            TeamRole.CONTINUITY, "script supervisor", TeamRole.READER, "visitor");
+    private static final Map<TeamRole, String> PEOPLE = Map.of(
+            TeamRole.LEAD,
+            "gaffer",
+            TeamRole.CREW,
+            "key grip",
+            TeamRole.CONTROL,
+            "control operator",
+            TeamRole.CONTINUITY,
+            "script supervisor",
+            TeamRole.READER,
+            "visitor");
     private final TeamService team;
 
     DemoTeam(TeamService team) {
@@ -23,7 +33,7 @@ class DemoTeam implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         if (team.nobodyYet()) {
             for (TeamRole role : TeamRole.values()) {
-                team.makeForDemo(PEOPLE.get(role), role);
+                team.makeForDemo(Objects.requireNonNull(PEOPLE.get(role)), role);
             }
         }
     }

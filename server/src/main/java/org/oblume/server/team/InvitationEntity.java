@@ -20,21 +20,26 @@ class InvitationEntity {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
+
     @Column(name = "token_hash")
     private String tokenHash = "";
+
     @Enumerated(EnumType.STRING)
     private TeamRole role = TeamRole.READER;
+
     @Column(name = "made_by")
     private String madeBy = "";
+
     @Column(name = "expires_at")
     private Instant expiresAt = Instant.EPOCH;
+
     @Column(name = "taken_by")
     private @Nullable String takenBy;
+
     @Version
     private long version;
 
-    protected InvitationEntity() {
-    }
+    protected InvitationEntity() {}
 
     InvitationEntity(String tokenHash, TeamRole role, String madeBy, Instant expiresAt) {
         this.tokenHash = tokenHash;

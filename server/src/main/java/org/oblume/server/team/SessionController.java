@@ -36,13 +36,19 @@ class SessionController {
 
     /** Checked in place of an account's that is not there, so that both take as long. */
     private static final String NOBODYS = "{bcrypt}$2a$11$abcdefghijklmnopqrstuuNfZ1uYB4YyhHqXk4QxxZ5aWf3pRZ7Wq";
+
     private final TeamService team;
     private final SignInAttempts attempts;
     private final PasswordEncoder encoder;
     private final SecurityContextRepository contexts;
     private final Environment environment;
 
-    SessionController(TeamService team, SignInAttempts attempts, PasswordEncoder encoder, SecurityContextRepository contexts, Environment environment) {
+    SessionController(
+            TeamService team,
+            SignInAttempts attempts,
+            PasswordEncoder encoder,
+            SecurityContextRepository contexts,
+            Environment environment) {
         this.team = team;
         this.attempts = attempts;
         this.encoder = encoder;
@@ -50,14 +56,11 @@ class SessionController {
         this.environment = environment;
     }
 
-    record SignIn(String name, String passphrase) {
-    }
+    record SignIn(String name, String passphrase) {}
 
-    record DemoSignIn(TeamRole role) {
-    }
+    record DemoSignIn(TeamRole role) {}
 
-    record NewPassphrase(String now, String next) {
-    }
+    record NewPassphrase(String now, String next) {}
 
     /**
      * Who one is, and what one may do.
@@ -66,12 +69,15 @@ class SessionController {
      * @param first whether there is no account at all yet
      * @param demo the roles that can be taken with one click, in the demo only
      */
-    record SessionView(@Nullable String name, @Nullable TeamRole role, List<Permission> permissions, boolean first, List<TeamRole> demo) {
-    }
+    record SessionView(
+            @Nullable String name,
+            @Nullable TeamRole role,
+            List<Permission> permissions,
+            boolean first,
+            List<TeamRole> demo) {}
 
     /** @param role that the invitation is for */
-    record Invited(TeamRole role) {
-    }
+    record Invited(TeamRole role) {}
 
     @GetMapping("/api/session")
     SessionView session(@Nullable Principal person, CsrfToken csrf) {
@@ -85,7 +91,8 @@ class SessionController {
         if (!wait.isZero()) {
             throw new Throttled(wait);
         }
-        if (!encoder.matches(wanted.passphrase(), team.passphraseHash(wanted.name()).orElse(NOBODYS))) {
+        if (!encoder.matches(
+                wanted.passphrase(), team.passphraseHash(wanted.name()).orElse(NOBODYS))) {
             attempts.failed(wanted.name());
             throw new NotSignedIn();
         }
@@ -96,7 +103,10 @@ class SessionController {
     /** Takes one of the demo's people, who need no passphrase. */
     @PostMapping("/api/session/demo")
     SessionView demo(@RequestBody DemoSignIn wanted, HttpServletRequest request, HttpServletResponse response) {
-        Member member = team.members().stream().filter(m -> demoRoles().contains(m.role()) && m.role() == wanted.role()).findFirst().orElseThrow(NotSignedIn::new);
+        Member member = team.members().stream()
+                .filter(m -> demoRoles().contains(m.role()) && m.role() == wanted.role())
+                .findFirst()
+                .orElseThrow(NotSignedIn::new);
         if (team.passphraseHash(member.name()).isPresent()) {
             throw new NotSignedIn();
         }
@@ -114,7 +124,11 @@ class SessionController {
     }
 
     @PostMapping("/api/invitations/{token}")
-    SessionView join(@PathVariable String token, @RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
+    SessionView join(
+            @PathVariable String token,
+            @RequestBody SignIn wanted,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         return begin(team.join(token, wanted.name(), wanted.passphrase()), request, response);
     }
 
@@ -152,16 +166,21 @@ class SessionController {
     }
 
     private SessionView view(@Nullable Member member) {
-        return new SessionView(member == null ? null : member.name(), member == null ? null : member.role(),
-                member == null ? List.of() : member.role().allows().stream().sorted().toList(), team.nobodyYet(), demoRoles());
+        return new SessionView(
+                member == null ? null : member.name(),
+                member == null ? null : member.role(),
+                member == null
+                        ? List.of()
+                        : member.role().allows().stream().sorted().toList(),
+                team.nobodyYet(),
+                demoRoles());
     }
 
     private List<TeamRole> demoRoles() {
         return environment.acceptsProfiles(Profiles.of("demo")) ? Arrays.asList(TeamRole.values()) : List.of();
     }
 
-    private static final class NotSignedIn extends RuntimeException {
-    }
+    private static final class NotSignedIn extends RuntimeException {}
 
     private static final class Throttled extends RuntimeException {
 
@@ -174,14 +193,17 @@ class SessionController {
 
     @ExceptionHandler
     ProblemDetail notSignedIn(NotSignedIn wrong) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, "The name and the passphrase do not go together: type both again.");
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.FORBIDDEN, "The name and the passphrase do not go together: type both again.");
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> throttled(Throttled throttled) {
         long seconds = throttled.wait.toSeconds() + 1;
-        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS).header(HttpHeaders.RETRY_AFTER, String.valueOf(seconds))
-                .body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS,
+        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                .header(HttpHeaders.RETRY_AFTER, String.valueOf(seconds))
+                .body(ProblemDetail.forStatusAndDetail(
+                        HttpStatus.TOO_MANY_REQUESTS,
                         "That was wrong several times: wait %d seconds, then try again.".formatted(seconds)));
     }
 }

@@ -24,8 +24,7 @@ class SignInAttempts {
         }
     };
 
-    private record Failed(int times, Instant until) {
-    }
+    private record Failed(int times, Instant until) {}
 
     SignInAttempts(Clock clock) {
         this.clock = clock;
@@ -42,7 +41,9 @@ class SignInAttempts {
         Failed before = failed.get(AccountEntity.key(name));
         int times = before == null ? 1 : before.times() + 1;
         Duration wait = times < FREE ? Duration.ZERO : FIRST_WAIT.multipliedBy(1L << Math.min(times - FREE, 10));
-        failed.put(AccountEntity.key(name), new Failed(times, clock.instant().plus(wait.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : wait)));
+        failed.put(
+                AccountEntity.key(name),
+                new Failed(times, clock.instant().plus(wait.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : wait)));
     }
 
     synchronized void succeeded(String name) {

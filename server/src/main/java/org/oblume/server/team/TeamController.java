@@ -28,15 +28,12 @@ class TeamController {
         this.team = team;
     }
 
-    record TeamView(List<Member> members, List<Invitation> invitations) {
-    }
+    record TeamView(List<Member> members, List<Invitation> invitations) {}
 
-    record RoleBody(TeamRole role) {
-    }
+    record RoleBody(TeamRole role) {}
 
     /** @param path of the link, to be put behind the address of this Oblume; shown this once */
-    record Link(String path) {
-    }
+    record Link(String path) {}
 
     @GetMapping
     TeamView team() {
@@ -56,14 +53,18 @@ class TeamController {
     }
 
     @PutMapping("/{id}")
-    Member changeRole(@PathVariable long id, @RequestBody RoleBody wanted,
+    Member changeRole(
+            @PathVariable long id,
+            @RequestBody RoleBody wanted,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         return team.changeRole(id, wanted.role(), IfMatch.version(ifMatch));
     }
 
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable long id, @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+    void remove(
+            @PathVariable long id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
         team.remove(id, IfMatch.version(ifMatch));
     }
 }

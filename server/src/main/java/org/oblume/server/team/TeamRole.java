@@ -5,8 +5,10 @@ import java.util.Set;
 
 /** What a person is there for. */
 public enum TeamRole {
-    LEAD("lead", EnumSet.allOf(Permission.class)), CREW("crew", EnumSet.range(Permission.READ, Permission.EDIT)),
-    CONTROL("control", EnumSet.of(Permission.READ, Permission.NOTE, Permission.PATCH)), CONTINUITY("continuity", EnumSet.of(Permission.READ, Permission.NOTE)),
+    LEAD("lead", EnumSet.allOf(Permission.class)),
+    CREW("crew", EnumSet.range(Permission.READ, Permission.EDIT)),
+    CONTROL("control", EnumSet.of(Permission.READ, Permission.NOTE, Permission.PATCH)),
+    CONTINUITY("continuity", EnumSet.of(Permission.READ, Permission.NOTE)),
     READER("reader", EnumSet.of(Permission.READ));
 
     private final String label;

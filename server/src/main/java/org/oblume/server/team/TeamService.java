@@ -9,12 +9,12 @@ import java.time.Duration;
 import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.support.EditConflict;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -31,6 +31,7 @@ public class TeamService {
     private static final int SHORTEST_PASSPHRASE = 10;
     /** What bcrypt looks at; anything behind it would not count. */
     private static final int LONGEST_PASSPHRASE_BYTES = 72;
+
     private static final int TOKEN_BYTES = 24;
     private static final Duration INVITED_FOR = Duration.ofDays(3);
     private final SecureRandom random = new SecureRandom();
@@ -40,8 +41,12 @@ public class TeamService {
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final Clock clock;
 
-    TeamService(AccountRepository accounts, InvitationRepository invitations, PasswordEncoder encoder,
-            FindByIndexNameSessionRepository<? extends Session> sessions, Clock clock) {
+    TeamService(
+            AccountRepository accounts,
+            InvitationRepository invitations,
+            PasswordEncoder encoder,
+            FindByIndexNameSessionRepository<? extends Session> sessions,
+            Clock clock) {
         this.accounts = accounts;
         this.invitations = invitations;
         this.encoder = encoder;
@@ -69,12 +74,16 @@ public class TeamService {
 
     @Transactional(readOnly = true)
     List<Member> members() {
-        return accounts.findByRemovedFalseOrderById().stream().map(AccountEntity::toMember).toList();
+        return accounts.findByRemovedFalseOrderById().stream()
+                .map(AccountEntity::toMember)
+                .toList();
     }
 
     @Transactional(readOnly = true)
     List<Invitation> openInvitations() {
-        return invitations.findByTakenByNullAndExpiresAtAfterOrderById(clock.instant()).stream().map(InvitationEntity::toInvitation).toList();
+        return invitations.findByTakenByNullAndExpiresAtAfterOrderById(clock.instant()).stream()
+                .map(InvitationEntity::toInvitation)
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -106,7 +115,8 @@ public class TeamService {
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);
         String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        invitations.save(new InvitationEntity(hash(token), role, by, clock.instant().plus(INVITED_FOR)));
+        invitations.save(
+                new InvitationEntity(hash(token), role, by, clock.instant().plus(INVITED_FOR)));
         return token;
     }
 
@@ -144,7 +154,8 @@ public class TeamService {
     }
 
     void changePassphrase(String name, String now, String next) {
-        AccountEntity account = accounts.findByNameKeyAndRemovedFalse(AccountEntity.key(name)).orElseThrow(TeamService::gone);
+        AccountEntity account =
+                accounts.findByNameKeyAndRemovedFalse(AccountEntity.key(name)).orElseThrow(TeamService::gone);
         if (account.passphrase() != null && !encoder.matches(now, account.passphrase())) {
             throw new Refusal("passphrase", "That is not your passphrase now: type the one you signed in with.");
         }
@@ -159,47 +170,58 @@ public class TeamService {
     private Member make(String name, String passphrase, TeamRole role) {
         String checked = Checks.text("Your name", name, LONGEST_NAME);
         if (accounts.existsByNameKey(AccountEntity.key(checked))) {
-            throw new Refusal("name", "%s is taken: add what sets you apart, such as your department.".formatted(checked));
+            throw new Refusal(
+                    "name", "%s is taken: add what sets you apart, such as your department.".formatted(checked));
         }
-        return accounts.saveAndFlush(new AccountEntity(checked, checked(passphrase), role)).toMember();
+        return accounts.saveAndFlush(new AccountEntity(checked, checked(passphrase), role))
+                .toMember();
     }
 
     private String checked(String passphrase) {
         int bytes = passphrase.getBytes(StandardCharsets.UTF_8).length;
         if (passphrase.length() < SHORTEST_PASSPHRASE || bytes > LONGEST_PASSPHRASE_BYTES) {
-            throw new Refusal("passphrase", "Choose a passphrase of %d characters or more, at most %d bytes: a few words that you remember."
-                    .formatted(SHORTEST_PASSPHRASE, LONGEST_PASSPHRASE_BYTES));
+            throw new Refusal(
+                    "passphrase",
+                    "Choose a passphrase of %d characters or more, at most %d bytes: a few words that you remember."
+                            .formatted(SHORTEST_PASSPHRASE, LONGEST_PASSPHRASE_BYTES));
         }
         return encoder.encode(passphrase);
     }
 
     private InvitationEntity open(String token) {
-        return invitations.findByTokenHash(hash(token)).filter(i -> i.open(clock.instant()))
-                .orElseThrow(() -> new NoSuchElementException("This invitation was used or has run out: ask the lead for another."));
+        return invitations
+                .findByTokenHash(hash(token))
+                .filter(i -> i.open(clock.instant()))
+                .orElseThrow(() ->
+                        new NotFoundException("This invitation was used or has run out: ask the lead for another."));
     }
 
     private AccountEntity account(long id, long version) {
         AccountEntity account = accounts.findById(id).orElseThrow(TeamService::gone);
         if (account.toMember().version() != version) {
-            throw new EditConflict("Someone changed this account since you opened it. Nothing of yours was kept yet.", account.toMember());
+            throw new EditConflict(
+                    "Someone changed this account since you opened it. Nothing of yours was kept yet.",
+                    account.toMember());
         }
         return account;
     }
 
     private void requireAnotherLead(Member member, @Nullable TeamRole next) {
-        boolean last = member.role() == TeamRole.LEAD && members().stream().filter(m -> m.role() == TeamRole.LEAD).count() == 1;
+        boolean last = member.role() == TeamRole.LEAD
+                && members().stream().filter(m -> m.role() == TeamRole.LEAD).count() == 1;
         if (last && next != TeamRole.LEAD) {
             throw new Refusal("role", "%s is the only lead: make someone else lead first.".formatted(member.name()));
         }
     }
 
-    private static NoSuchElementException gone() {
-        return new NoSuchElementException("There is no such account any more.");
+    private static NotFoundException gone() {
+        return new NotFoundException("There is no such account any more.");
     }
 
     private static String hash(String token) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException impossible) {
             throw new IllegalStateException(impossible);
         }

@@ -17,6 +17,7 @@ class BookOverHttpTest {
 
     @Autowired
     private Api api;
+
     @Autowired
     private EntityManagerFactory factory;
 
@@ -28,21 +29,31 @@ class BookOverHttpTest {
 
     @Test
     void aSceneStartsAsABareRoomWithACameraAndAMark() {
-        long production = api.post("/api/productions", "{\"name\":\"Second unit\",\"days\":2}").body().get("id").asLong();
-        Answer started = api.post("/api/productions/%d/scenes".formatted(production), """
+        long production = api.post("/api/productions", "{\"name\":\"Second unit\",\"days\":2}")
+                .body()
+                .get("id")
+                .asLong();
+        Answer started = api.post(
+                "/api/productions/%d/scenes".formatted(production),
+                """
                 {"number":"30","heading":"INT. BOATHOUSE, DAY","location":"Boathouse","buildOrder":"KEY_FIRST",
                  "roomWidth":"19'8\\"","roomDepth":"5","ceiling":"2.8","firstSlate":"30A"}""");
         assertThat(started.status()).as(started.detail()).isEqualTo(201);
         long shot = started.body().get("shotId").asLong();
         assertThat(api.say(shot, "camera", "LENS")).isEqualTo("35 mm");
         assertThat(api.say(shot, "camera", "AIM")).isEqualTo("at Mark 1, 1.50 m up");
-        assertThat(api.get("/api/shots/%d/rebuild".formatted(shot)).body().get("steps")).hasSize(2);
-        assertThat(api.post("/api/productions", "{\"name\":\"Second unit\",\"days\":2}").detail()).contains("already");
+        assertThat(api.get("/api/shots/%d/rebuild".formatted(shot)).body().get("steps"))
+                .hasSize(2);
+        assertThat(api.post("/api/productions", "{\"name\":\"Second unit\",\"days\":2}")
+                        .detail())
+                .contains("already");
     }
 
     @Test
     void aRoomThatCannotBeIsRefused() {
-        Answer answer = api.post("/api/productions/1/scenes", """
+        Answer answer = api.post(
+                "/api/productions/1/scenes",
+                """
                 {"number":"31","heading":"INT. X","location":"X","buildOrder":"KEY_FIRST","roomWidth":"wide","roomDepth":"5",
                  "ceiling":"2.8","firstSlate":"31A"}""");
         assertThat(answer.status()).isEqualTo(400);
@@ -65,8 +76,10 @@ class BookOverHttpTest {
     @Test
     void theKitTellsOfEachStockItemAllThatABenchNeeds() {
         var stock = api.get("/api/kit").body().get("stock");
-        var quarter = StreamSupport.stream(stock.spliterator(), false).filter(s -> s.get("name").asText().equals("Quarter CTO"))
-                .findFirst().orElseThrow();
+        var quarter = StreamSupport.stream(stock.spliterator(), false)
+                .filter(s -> s.get("name").asText().equals("Quarter CTO"))
+                .findFirst()
+                .orElseThrow();
         assertThat(quarter.get("miredShift").asDouble()).isEqualTo(42);
         assertThat(quarter.get("kind").asText()).isEqualTo("CORRECTION");
         assertThat(quarter.get("heat").asText()).isNotBlank();

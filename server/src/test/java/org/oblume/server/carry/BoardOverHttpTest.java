@@ -18,8 +18,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 class BoardOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
+
     private long scene;
     private long wide;
     private long close;
@@ -36,7 +38,9 @@ class BoardOverHttpTest {
 
     @Test
     void aCellShowsOnlyWhatIsTiedThereAndWhatChanged() {
-        assertThat(edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%% 4300\"}]".formatted(close)).status()).isEqualTo(200);
+        assertThat(edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%% 4300\"}]".formatted(close))
+                        .status())
+                .isEqualTo(200);
         JsonNode knots = cell("key", close);
         assertThat(knots.findValuesAsText("label")).containsExactly("level", "colour temperature");
         assertThat(knots.get(0).at("/say/metric").asText()).isEqualTo("45 %");
@@ -48,7 +52,9 @@ class BoardOverHttpTest {
 
     @Test
     void pastedOverTwoShotsWhatTheFirstGetsCarriesToTheSecond() {
-        Answer pasted = edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%\"},{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%\"}]".formatted(reverse, close));
+        Answer pasted = edit(
+                "[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%\"},{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%\"}]"
+                        .formatted(reverse, close));
         assertThat(pasted.status()).isEqualTo(200);
         assertThat(cell("key", close)).hasSize(1);
         assertThat(cell("key", reverse).isMissingNode()).isTrue();
@@ -56,7 +62,9 @@ class BoardOverHttpTest {
 
     @Test
     void aPasteIsKeptWholeOrNotAtAll() {
-        Answer refused = edit("[{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"45%%\"},{\"shotId\":%d,\"placement\":\"key\",\"text\":\"purple\"}]".formatted(close, reverse));
+        Answer refused = edit(
+                "[{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"45%%\"},{\"shotId\":%d,\"placement\":\"key\",\"text\":\"purple\"}]"
+                        .formatted(close, reverse));
         assertThat(refused.status()).isEqualTo(400);
         assertThat(refused.detail()).startsWith("Key in 5M%d: “purple” is not understood for Key.".formatted(made));
         assertThat(cell("edge", close).isMissingNode()).isTrue();
@@ -74,10 +82,14 @@ class BoardOverHttpTest {
     @Test
     void whatIsTiedIsCalledACheatAfterwards() {
         edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%\"}]".formatted(close));
-        api.post("/api/scenes/" + scene + "/carry", "{\"cells\":[{\"shotId\":%d,\"placement\":\"key\"}],\"reason\":\"CHEAT\",\"note\":\"across the bench\",\"seen\":%d}"
-                .formatted(close, board().get("seen").asLong()));
+        api.post(
+                "/api/scenes/" + scene + "/carry",
+                "{\"cells\":[{\"shotId\":%d,\"placement\":\"key\"}],\"reason\":\"CHEAT\",\"note\":\"across the bench\",\"seen\":%d}"
+                        .formatted(close, board().get("seen").asLong()));
         assertThat(cell("key", close)).hasSize(1);
-        assertThat(cell("key", close).at("/0/reason").asText() + cell("key", close).at("/0/note").asText()).isEqualTo("CHEATacross the bench");
+        assertThat(cell("key", close).at("/0/reason").asText()
+                        + cell("key", close).at("/0/note").asText())
+                .isEqualTo("CHEATacross the bench");
     }
 
     @Test
@@ -87,7 +99,9 @@ class BoardOverHttpTest {
         Answer stale = edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%\"}]".formatted(close), seen);
         assertThat(stale.status()).isEqualTo(409);
         assertThat(stale.detail()).startsWith("key grip changed the level of Key to 33 %.");
-        assertThat(edit("[{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"45%%\"}]".formatted(close), seen).status()).isEqualTo(200);
+        assertThat(edit("[{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"45%%\"}]".formatted(close), seen)
+                        .status())
+                .isEqualTo(200);
     }
 
     @Test
@@ -95,7 +109,10 @@ class BoardOverHttpTest {
         edit("[{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"off\"}]".formatted(close));
         JsonNode row = row("edge");
         int index = index(close);
-        JsonNode thread = StreamSupport.stream(row.get("threads").spliterator(), false).filter(t -> t.get("shot").asInt() == index).findFirst().orElseThrow();
+        JsonNode thread = StreamSupport.stream(row.get("threads").spliterator(), false)
+                .filter(t -> t.get("shot").asInt() == index)
+                .findFirst()
+                .orElseThrow();
         assertThat(thread.get("state").asText()).isEqualTo("OFF");
         assertThat(row("camera").get("department").asText()).isEqualTo("CAMERA");
         assertThat(board().get("rows").get(0).at("/placement/key").asText()).isEqualTo("camera");
@@ -104,21 +121,27 @@ class BoardOverHttpTest {
     @Test
     void rebasingIsShownBeforeItIsDoneWithWhatFollows() {
         edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%\"}]".formatted(close));
-        JsonNode preview = api.get("/api/shots/%d/rebase?on=%d".formatted(reverse, wide)).body().get("shots");
+        JsonNode preview = api.get("/api/shots/%d/rebase?on=%d".formatted(reverse, wide))
+                .body()
+                .get("shots");
         assertThat(preview.findValuesAsText("slate")).containsExactly("5M" + made);
         assertThat(preview.at("/0/differences/0/words/metric").asText()).isEqualTo("45 to 70 %");
-        assertThat(api.get("/api/shots/%d/rebase?on=%d".formatted(wide, reverse)).detail()).contains("would base it on itself");
+        assertThat(api.get("/api/shots/%d/rebase?on=%d".formatted(wide, reverse))
+                        .detail())
+                .contains("would base it on itself");
         assertThat(api.say(reverse, "key", "LEVEL")).isEqualTo("45 %");
     }
 
     @Test
     void twoShotsAreComparedInWordsAndInPlacesAlsoOfTwoScenes() {
         edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%, closer 40 cm\"}]".formatted(close));
-        JsonNode both = api.get("/api/compare?from=shot-%d&to=shot-%d".formatted(wide, close)).body();
+        JsonNode both = api.get("/api/compare?from=shot-%d&to=shot-%d".formatted(wide, close))
+                .body();
         assertThat(both.get("differences").findValuesAsText("label")).containsExactly("place", "level");
         assertThat(both.get("differences").at("/0/words/metric").asText()).isEqualTo("0.42 m closer");
         assertThat(both.get("lightFrom").get("marks")).hasSize(1);
-        JsonNode other = api.get("/api/compare?from=shot-%d&to=shot-%d".formatted(close, api.shot("22A"))).body();
+        JsonNode other = api.get("/api/compare?from=shot-%d&to=shot-%d".formatted(close, api.shot("22A")))
+                .body();
         assertThat(other.get("sameSet").asBoolean()).isFalse();
         assertThat(other.get("differences").findValuesAsText("name")).contains("Moon", "Bench lamp");
         assertThat(api.get("/api/compare?from=shot-1&to=shelf-2").detail()).contains("neither a shot nor a look");
@@ -129,39 +152,77 @@ class BoardOverHttpTest {
         edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"45%%, closer 40 cm\"}]".formatted(close));
         String sides = "from=shot-%d&to=shot-%d".formatted(wide, close);
         JsonNode moves = api.get("/api/moves?" + sides).body();
-        assertThat(moves.get("moves").findValuesAsText("key")).containsExactly("key/shift", "all/recall", "mark-1/meter");
+        assertThat(moves.get("moves").findValuesAsText("key"))
+                .containsExactly("key/shift", "all/recall", "mark-1/meter");
         assertThat(moves.get("minutes").asDouble()).isEqualTo(6);
         String tick = "{\"from\":\"shot-%d\",\"to\":\"shot-%d\",\"key\":\"all/recall\"}".formatted(wide, close);
-        assertThat(api.as("CONTINUITY").put("/api/moves/ticks", tick, null).body().at("/moves/1/done/author").asText()).isEqualTo("script supervisor");
+        assertThat(api.as("CONTINUITY")
+                        .put("/api/moves/ticks", tick, null)
+                        .body()
+                        .at("/moves/1/done/author")
+                        .asText())
+                .isEqualTo("script supervisor");
         edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"50%%\"}]".formatted(close));
-        assertThat(api.get("/api/moves?" + sides).body().at("/moves/1/done/changedSince").asBoolean()).isTrue();
-        assertThat(api.delete("/api/moves/ticks?" + sides + "&key=all/recall", null).body().at("/moves/1").has("done")).isFalse();
+        assertThat(api.get("/api/moves?" + sides)
+                        .body()
+                        .at("/moves/1/done/changedSince")
+                        .asBoolean())
+                .isTrue();
+        assertThat(api.delete("/api/moves/ticks?" + sides + "&key=all/recall", null)
+                        .body()
+                        .at("/moves/1")
+                        .has("done"))
+                .isFalse();
     }
 
     @Test
     void theCrewKeepsItsOwnTimes() {
         long production = board().get("productionId").asLong();
-        Answer kept = api.put("/api/productions/%d/tempo".formatted(production), "{\"minutes\":{\"LENS\":4.5},\"people\":{\"GRIP\":3}}", null);
+        Answer kept = api.put(
+                "/api/productions/%d/tempo".formatted(production),
+                "{\"minutes\":{\"LENS\":4.5},\"people\":{\"GRIP\":3}}",
+                null);
         assertThat(kept.status()).isEqualTo(200);
-        assertThat(StreamSupport.stream(kept.body().get("jobs").spliterator(), false).filter(j -> j.get("job").asText().equals("LENS")).findFirst().orElseThrow()
-                .get("minutes").asDouble()).isEqualTo(4.5);
-        assertThat(api.put("/api/productions/%d/tempo".formatted(production), "{\"minutes\":{},\"people\":{\"GRIP\":0}}", null).detail())
+        assertThat(StreamSupport.stream(kept.body().get("jobs").spliterator(), false)
+                        .filter(j -> j.get("job").asText().equals("LENS"))
+                        .findFirst()
+                        .orElseThrow()
+                        .get("minutes")
+                        .asDouble())
+                .isEqualTo(4.5);
+        assertThat(api.put(
+                                "/api/productions/%d/tempo".formatted(production),
+                                "{\"minutes\":{},\"people\":{\"GRIP\":0}}",
+                                null)
+                        .detail())
                 .startsWith("People of grip 0 is out of range");
         api.put("/api/productions/%d/tempo".formatted(production), "{\"minutes\":{},\"people\":{}}", null);
     }
 
     @Test
     void aLookIsSavedAndMadeOfAShotAsKnotsAndLeavesTheFrameAlone() {
-        edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"12%% 3200\"},{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"off\"}]".formatted(close, close));
+        edit(
+                "[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"12%% 3200\"},{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"off\"}]"
+                        .formatted(close, close));
         Answer saved = api.post("/api/looks", "{\"name\":\"Night %d\",\"shotId\":%d}".formatted(made, close));
         assertThat(saved.status()).isEqualTo(201);
         long look = saved.body().get("id").asLong();
-        assertThat(api.post("/api/looks", "{\"name\":\"night %d\",\"shotId\":%d}".formatted(made, close)).detail()).contains("has a look called");
+        assertThat(api.post("/api/looks", "{\"name\":\"night %d\",\"shotId\":%d}".formatted(made, close))
+                        .detail())
+                .contains("has a look called");
         long other = api.shotFrom("5N" + made, wide);
         api.tie(other, "camera", "LENS", "{\"text\":\"85\",\"reason\":\"LOOK\"}", 0);
-        assertThat(api.get("/api/shots/%d/state?side=look-%d".formatted(other, look)).body().get("differences").findValuesAsText("name")).containsOnly("Key", "Edge");
+        assertThat(api.get("/api/shots/%d/state?side=look-%d".formatted(other, look))
+                        .body()
+                        .get("differences")
+                        .findValuesAsText("name"))
+                .containsOnly("Key", "Edge");
         assertThat(take(other, "look-" + look).status()).isEqualTo(204);
-        assertThat(List.of(api.say(other, "key", "LEVEL"), api.say(other, "edge", "STANDING"), api.say(other, "camera", "LENS"))).containsExactly("12 %", "off", "85 mm");
+        assertThat(List.of(
+                        api.say(other, "key", "LEVEL"),
+                        api.say(other, "edge", "STANDING"),
+                        api.say(other, "camera", "LENS")))
+                .containsExactly("12 %", "off", "85 mm");
         assertThat(take(other, "look-" + look).detail()).contains("nothing to change");
         assertThat(board().get("looks").findValuesAsText("name")).contains("Night " + made);
         assertThat(api.delete("/api/looks/" + look, 0L).status()).isEqualTo(204);
@@ -170,11 +231,17 @@ class BoardOverHttpTest {
     @ParameterizedTest
     @CsvSource({"CONTROL", "CONTINUITY", "READER"})
     void onlyTheCrewEditsTheBoard(String role) {
-        assertThat(api.as(role).post("/api/scenes/" + scene + "/carry", "{\"cells\":[],\"seen\":0}").status()).isEqualTo(403);
+        assertThat(api.as(role)
+                        .post("/api/scenes/" + scene + "/carry", "{\"cells\":[],\"seen\":0}")
+                        .status())
+                .isEqualTo(403);
     }
 
     private Answer take(long shot, String side) {
-        return api.post("/api/shots/" + shot + "/state", "{\"side\":\"%s\",\"reason\":\"LOOK\",\"seen\":%d}".formatted(side, board().get("seen").asLong()));
+        return api.post(
+                "/api/shots/" + shot + "/state",
+                "{\"side\":\"%s\",\"reason\":\"LOOK\",\"seen\":%d}"
+                        .formatted(side, board().get("seen").asLong()));
     }
 
     private Answer edit(String cells) {
@@ -182,7 +249,9 @@ class BoardOverHttpTest {
     }
 
     private Answer edit(String cells, long seen) {
-        return api.post("/api/scenes/" + scene + "/carry", "{\"cells\":%s,\"reason\":\"MATCH\",\"seen\":%d}".formatted(cells, seen));
+        return api.post(
+                "/api/scenes/" + scene + "/carry",
+                "{\"cells\":%s,\"reason\":\"MATCH\",\"seen\":%d}".formatted(cells, seen));
     }
 
     private JsonNode board() {
@@ -195,12 +264,18 @@ class BoardOverHttpTest {
     }
 
     private JsonNode row(String key) {
-        return StreamSupport.stream(board().get("rows").spliterator(), false).filter(r -> r.at("/placement/key").asText().equals(key)).findFirst().orElseThrow();
+        return StreamSupport.stream(board().get("rows").spliterator(), false)
+                .filter(r -> r.at("/placement/key").asText().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 
     private JsonNode cell(String key, long shot) {
         int index = index(shot);
-        return StreamSupport.stream(row(key).get("cells").spliterator(), false).filter(c -> c.get("shot").asInt() == index).findFirst()
-                .map(c -> c.get("knots")).orElse(com.fasterxml.jackson.databind.node.MissingNode.getInstance());
+        return StreamSupport.stream(row(key).get("cells").spliterator(), false)
+                .filter(c -> c.get("shot").asInt() == index)
+                .findFirst()
+                .map(c -> c.get("knots"))
+                .orElse(com.fasterxml.jackson.databind.node.MissingNode.getInstance());
     }
 }

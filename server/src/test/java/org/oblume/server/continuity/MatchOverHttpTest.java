@@ -19,15 +19,21 @@ import org.springframework.beans.factory.annotation.Autowired;
 class MatchOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
+
     private long scene;
 
     @BeforeEach
     void aSceneOfItsOwn() {
-        ObjectNode file = (ObjectNode) api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A")))).body();
+        ObjectNode file = (ObjectNode) api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A"))))
+                .body();
         file.get("shots").forEach(s -> ((ObjectNode) s).remove(List.of("readings", "rebuilt")));
-        scene = api.post("/api/scenes/import?number=M" + ++made, file.toString()).body().get("sceneId").asLong();
+        scene = api.post("/api/scenes/import?number=M" + ++made, file.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
     }
 
     @Test
@@ -36,17 +42,27 @@ class MatchOverHttpTest {
         assertThat(report.get("reference").asText()).isEqualTo("4A");
         assertThat(judged(report, "4A").get("title").asText()).isEqualTo("The reference.");
         assertThat(report.get("shots")).hasSizeGreaterThanOrEqualTo(6);
-        Answer chosen = api.put("/api/scenes/%d/match".formatted(scene), "{\"referenceShotId\":%d,\"school\":\"KEY_TO_FILL\",\"curve\":\"NONE\"}".formatted(shot("4B")), 0L);
+        Answer chosen = api.put(
+                "/api/scenes/%d/match".formatted(scene),
+                "{\"referenceShotId\":%d,\"school\":\"KEY_TO_FILL\",\"curve\":\"NONE\"}".formatted(shot("4B")),
+                0L);
         assertThat(chosen.body().get("reference").asText()).isEqualTo("4B");
         assertThat(chosen.body().get("schoolLabel").asText()).isEqualTo("key alone to fill alone");
-        assertThat(api.put("/api/scenes/%d/match".formatted(scene), "{\"referenceShotId\":%d,\"school\":\"KEY_TO_FILL\",\"curve\":\"NONE\"}".formatted(shot("4A")), 0L).status()).isEqualTo(409);
+        assertThat(api.put(
+                                "/api/scenes/%d/match".formatted(scene),
+                                "{\"referenceShotId\":%d,\"school\":\"KEY_TO_FILL\",\"curve\":\"NONE\"}"
+                                        .formatted(shot("4A")),
+                                0L)
+                        .status())
+                .isEqualTo(409);
     }
 
     /** Story 7. */
     @Test
     void aKeyThatCrossesIsOutUntilItIsCalledACheat() {
         long reverse = shot("4D");
-        String across = "{\"value\":{\"xM\":1.9,\"yM\":1.2,\"outside\":false},\"reason\":\"%s\",\"note\":\"On its own side the stand would show.\"}";
+        String across =
+                "{\"value\":{\"xM\":1.9,\"yM\":1.2,\"outside\":false},\"reason\":\"%s\",\"note\":\"On its own side the stand would show.\"}";
         api.tie(reverse, "key", "PLACE", across.formatted("MATCH"), 1);
         JsonNode side = line(judged(report(), "4D"), "KEY_SIDE");
         assertThat(side.get("verdict").asText()).isEqualTo("OUT");
@@ -61,24 +77,49 @@ class MatchOverHttpTest {
     @Test
     void rightByEyeStillsALineAndIsListedAndTakenBack() {
         long shot = shot("4F");
-        JsonNode off = StreamSupport.stream(judged(report(), "4F").get("lines").spliterator(), false).filter(l -> l.get("verdict").asText().equals("OUT")).findFirst().orElseThrow();
-        String path = "/api/shots/%d/by-eye/%s".formatted(shot, off.get("aspect").asText());
+        JsonNode off = StreamSupport.stream(judged(report(), "4F").get("lines").spliterator(), false)
+                .filter(l -> l.get("verdict").asText().equals("OUT"))
+                .findFirst()
+                .orElseThrow();
+        String path =
+                "/api/shots/%d/by-eye/%s".formatted(shot, off.get("aspect").asText());
         assertThat(api.put(path, "{\"reason\":\" \"}", null).status()).isEqualTo(400);
-        JsonNode quiet = line(judged(api.put(path, "{\"reason\":\"an insert may be darker\"}", null).body(), "4F"), off.get("aspect").asText());
+        JsonNode quiet = line(
+                judged(
+                        api.put(path, "{\"reason\":\"an insert may be darker\"}", null)
+                                .body(),
+                        "4F"),
+                off.get("aspect").asText());
         assertThat(quiet.get("verdict").asText()).isEqualTo("WAIVED");
         assertThat(quiet.at("/waiver/author").asText()).isEqualTo("best boy");
-        assertThat(line(judged(api.delete(path, null).body(), "4F"), off.get("aspect").asText()).get("verdict").asText()).isEqualTo("OUT");
+        assertThat(line(
+                                judged(api.delete(path, null).body(), "4F"),
+                                off.get("aspect").asText())
+                        .get("verdict")
+                        .asText())
+                .isEqualTo("OUT");
     }
 
     @Test
     void tolerancesAreEditedPerShot() {
         long shot = shot("4C");
-        assertThat(line(judged(report(), "4C"), "RATIO").get("tolerance").asDouble()).isCloseTo(1.0 / 3, within(1e-9));
-        JsonNode loose = api.put("/api/shots/%d/match".formatted(shot), "{\"closeness\":\"SWEETEN\",\"own\":{\"RATIO\":0.9}}", 0L).body();
-        assertThat(line(judged(loose, "4C"), "RATIO").get("tolerance").asDouble()).isEqualTo(0.9);
-        assertThat(line(judged(loose, "4C"), "WHITE").get("tolerance").asDouble()).isEqualTo(20);
-        assertThat(api.put("/api/shots/%d/match".formatted(shot), "{\"closeness\":\"HOLD\",\"own\":{\"RATIO\":0}}", 1L).detail()).contains("above 0");
-        assertThat(api.put("/api/shots/%d/match".formatted(shot), "{\"closeness\":\"HOLD\",\"own\":{}}", 0L).status()).isEqualTo(409);
+        assertThat(line(judged(report(), "4C"), "RATIO").get("tolerance").asDouble())
+                .isCloseTo(1.0 / 3, within(1e-9));
+        JsonNode loose = api.put(
+                        "/api/shots/%d/match".formatted(shot),
+                        "{\"closeness\":\"SWEETEN\",\"own\":{\"RATIO\":0.9}}",
+                        0L)
+                .body();
+        assertThat(line(judged(loose, "4C"), "RATIO").get("tolerance").asDouble())
+                .isEqualTo(0.9);
+        assertThat(line(judged(loose, "4C"), "WHITE").get("tolerance").asDouble())
+                .isEqualTo(20);
+        assertThat(api.put("/api/shots/%d/match".formatted(shot), "{\"closeness\":\"HOLD\",\"own\":{\"RATIO\":0}}", 1L)
+                        .detail())
+                .contains("above 0");
+        assertThat(api.put("/api/shots/%d/match".formatted(shot), "{\"closeness\":\"HOLD\",\"own\":{}}", 0L)
+                        .status())
+                .isEqualTo(409);
     }
 
     @Test
@@ -98,11 +139,16 @@ class MatchOverHttpTest {
         long shot = shot("4C");
         double predicted = facing(shot, "key");
         double inWide = facing(shot("4A"), "key");
-        JsonNode meter = read(shot, "key alone %.1f lux".formatted(predicted * Math.sqrt(2)), false).body();
+        JsonNode meter = read(shot, "key alone %.1f lux".formatted(predicted * Math.sqrt(2)), false)
+                .body();
         assertThat(meter.at("/readings/0/solo/kStops").asDouble()).isCloseTo(0.5, within(0.01));
         assertThat(facing(shot, "key") / predicted).isCloseTo(Math.sqrt(2), within(0.01));
         assertThat(facing(shot("4A"), "key") / inWide).isCloseTo(Math.sqrt(2), within(0.01));
-        assertThat(api.as("CREW").delete("/api/readings/" + meter.at("/readings/0/id").asLong(), null).status()).as("it is somebody else's").isEqualTo(403);
+        assertThat(api.as("CREW")
+                        .delete("/api/readings/" + meter.at("/readings/0/id").asLong(), null)
+                        .status())
+                .as("it is somebody else's")
+                .isEqualTo(403);
         api.delete("/api/readings/" + meter.at("/readings/0/id").asLong(), null);
         assertThat(facing(shot, "key")).isCloseTo(predicted, within(0.01));
     }
@@ -121,7 +167,9 @@ class MatchOverHttpTest {
 
     @Test
     void aMarkThatIsNoLongerOnSetIsNamed() {
-        Answer gone = api.post("/api/shots/%d/readings".formatted(shot("4C")), "{\"line\":\"400 lux\",\"mark\":\"mark-9\",\"sure\":false}");
+        Answer gone = api.post(
+                "/api/shots/%d/readings".formatted(shot("4C")),
+                "{\"line\":\"400 lux\",\"mark\":\"mark-9\",\"sure\":false}");
         assertThat(gone.status()).isEqualTo(400);
         assertThat(gone.detail()).contains("not on set in 4C any more").contains("Repairer");
     }
@@ -129,7 +177,11 @@ class MatchOverHttpTest {
     @Test
     void aRebuildIsJudgedHeadByHeadAndSignedByALead() {
         long shot = shot("4C");
-        long run = api.post("/api/shots/%d/runs".formatted(shot), "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}").body().at("/run/id").asLong();
+        long run = api.post(
+                        "/api/shots/%d/runs".formatted(shot), "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}")
+                .body()
+                .at("/run/id")
+                .asLong();
         JsonNode before = api.get("/api/runs/%d/verdict".formatted(run)).body();
         assertThat(before.get("toTake")).extracting(JsonNode::asText).contains("Key alone: stop and colour");
         double key = facing(shot, "key");
@@ -139,16 +191,27 @@ class MatchOverHttpTest {
         assertThat(head(verdict, "key").get("verdict").asText()).isEqualTo("HOLDS");
         assertThat(head(verdict, "edge").get("verdict").asText()).isEqualTo("OUT");
         assertThat(head(verdict, "edge").at("/likely/0").asText()).contains("dialled to about 4400 K, recorded 3200 K");
-        assertThat(facing(shot, "key")).as("a rebuild's reading does not calibrate the record").isCloseTo(key, within(0.01));
-        assertThat(api.as("CREW").post("/api/runs/%d/sign".formatted(run), "").status()).isEqualTo(403);
-        JsonNode signed = api.as("LEAD").post("/api/runs/%d/sign".formatted(run), "").body();
+        assertThat(facing(shot, "key"))
+                .as("a rebuild's reading does not calibrate the record")
+                .isCloseTo(key, within(0.01));
+        assertThat(api.as("CREW").post("/api/runs/%d/sign".formatted(run), "").status())
+                .isEqualTo(403);
+        JsonNode signed =
+                api.as("LEAD").post("/api/runs/%d/sign".formatted(run), "").body();
         assertThat(signed.at("/run/signed/author").asText()).isEqualTo("gaffer");
         assertThat(signed.at("/run/signed/said").asText()).contains("Off alone: Edge");
-        assertThat(api.put("/api/runs/%d/steps/key".formatted(run), "", null).detail()).contains("signed by gaffer");
+        assertThat(api.put("/api/runs/%d/steps/key".formatted(run), "", null).detail())
+                .contains("signed by gaffer");
         assertThat(report().get("runs")).hasSize(1);
-        assertThat(api.post("/api/shots/%d/readings".formatted(shot), "{\"line\":\"400 lux\",\"run\":%d,\"sure\":true}".formatted(run)).detail()).contains("signed by gaffer");
+        assertThat(api.post(
+                                "/api/shots/%d/readings".formatted(shot),
+                                "{\"line\":\"400 lux\",\"run\":%d,\"sure\":true}".formatted(run))
+                        .detail())
+                .contains("signed by gaffer");
         api.tie(shot, "edge", "LEVEL", "{\"text\":\"90\",\"reason\":\"FIX\"}", 0);
-        assertThat(head(api.get("/api/runs/%d/verdict".formatted(run)).body(), "edge")).as("what was signed stays").isEqualTo(head(signed, "edge"));
+        assertThat(head(api.get("/api/runs/%d/verdict".formatted(run)).body(), "edge"))
+                .as("what was signed stays")
+                .isEqualTo(head(signed, "edge"));
     }
 
     /** Story 9. */
@@ -157,7 +220,10 @@ class MatchOverHttpTest {
         long shot = shot("4C");
         read(shot, "bench lamp alone 2700 K", true);
         read(shot, "valve glow alone 2400 K", true);
-        JsonNode ways = api.post("/api/shots/%d/agree".formatted(shot), "{\"reference\":\"bench-lamp\",\"others\":[\"valve-glow\"]}").body();
+        JsonNode ways = api.post(
+                        "/api/shots/%d/agree".formatted(shot),
+                        "{\"reference\":\"bench-lamp\",\"others\":[\"valve-glow\"]}")
+                .body();
         assertThat(ways.get("nominal")).isEmpty();
         JsonNode dial = ways.get("ways").get(0);
         double expected = 1e6 / (1e6 / 2700 - (1e6 / 2400 - 1e6 / 2200));
@@ -174,28 +240,47 @@ class MatchOverHttpTest {
     }
 
     private Answer read(long shot, String line, boolean sure) {
-        return api.post("/api/shots/%d/readings".formatted(shot), "{\"line\":\"%s\",\"sure\":%s}".formatted(line, sure));
+        return api.post(
+                "/api/shots/%d/readings".formatted(shot), "{\"line\":\"%s\",\"sure\":%s}".formatted(line, sure));
     }
 
     private void readIn(long shot, long run, String line) {
-        Answer kept = api.post("/api/shots/%d/readings".formatted(shot), "{\"line\":\"%s\",\"run\":%d,\"sure\":false}".formatted(line, run));
+        Answer kept = api.post(
+                "/api/shots/%d/readings".formatted(shot),
+                "{\"line\":\"%s\",\"run\":%d,\"sure\":false}".formatted(line, run));
         assertThat(kept.status()).as(kept.detail()).isEqualTo(201);
     }
 
     private double facing(long shot, String light) {
-        JsonNode mark = api.post("/api/shots/%d/light".formatted(shot), "{\"changes\":[],\"holds\":[],\"out\":[]}").body().at("/light/marks/0/from");
-        return StreamSupport.stream(mark.spliterator(), false).filter(f -> f.get("key").asText().equals(light)).findFirst().orElseThrow().at("/facing/lux").asDouble();
+        JsonNode mark = api.post("/api/shots/%d/light".formatted(shot), "{\"changes\":[],\"holds\":[],\"out\":[]}")
+                .body()
+                .at("/light/marks/0/from");
+        return StreamSupport.stream(mark.spliterator(), false)
+                .filter(f -> f.get("key").asText().equals(light))
+                .findFirst()
+                .orElseThrow()
+                .at("/facing/lux")
+                .asDouble();
     }
 
     private static JsonNode judged(JsonNode report, String slate) {
-        return StreamSupport.stream(report.get("shots").spliterator(), false).filter(s -> s.get("slate").asText().equals(slate)).findFirst().orElseThrow();
+        return StreamSupport.stream(report.get("shots").spliterator(), false)
+                .filter(s -> s.get("slate").asText().equals(slate))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static JsonNode head(JsonNode verdict, String key) {
-        return StreamSupport.stream(verdict.get("heads").spliterator(), false).filter(h -> h.get("key").asText().equals(key)).findFirst().orElseThrow();
+        return StreamSupport.stream(verdict.get("heads").spliterator(), false)
+                .filter(h -> h.get("key").asText().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static JsonNode line(JsonNode judged, String aspect) {
-        return StreamSupport.stream(judged.get("lines").spliterator(), false).filter(l -> l.get("aspect").asText().equals(aspect)).findFirst().orElseThrow();
+        return StreamSupport.stream(judged.get("lines").spliterator(), false)
+                .filter(l -> l.get("aspect").asText().equals(aspect))
+                .findFirst()
+                .orElseThrow();
     }
 }

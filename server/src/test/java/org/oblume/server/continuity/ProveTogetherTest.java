@@ -28,35 +28,57 @@ class ProveTogetherTest {
 
     private static final String RUN = "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}";
     private static int made;
+
     @Autowired
     private Api api;
+
     private long scene;
     private long shot;
 
     @BeforeEach
     void aSceneOfItsOwn() {
-        ObjectNode file = (ObjectNode) api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A")))).body();
+        ObjectNode file = (ObjectNode) api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A"))))
+                .body();
         file.get("shots").forEach(s -> ((ObjectNode) s).remove(List.of("readings", "rebuilt")));
-        scene = api.post("/api/scenes/import?number=T" + ++made, file.toString()).body().get("sceneId").asLong();
+        scene = api.post("/api/scenes/import?number=T" + ++made, file.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
         shot = shot("4C");
     }
 
     @Test
     void firstTicksAtOnceBeginOneRunAndNoneIsLost() {
-        List<String> keys = List.of("mark-1", "camera", "ambience", "bench-lamp", "valve-glow", "key", "edge", "street-sign");
-        List<Integer> answers = keys.stream().map(k -> CompletableFuture.supplyAsync(() -> api.as("CREW").put("/api/shots/%d/rebuild/%s".formatted(shot, k), "", null).status())).toList()
-                .stream().map(CompletableFuture::join).toList();
+        List<String> keys =
+                List.of("mark-1", "camera", "ambience", "bench-lamp", "valve-glow", "key", "edge", "street-sign");
+        List<Integer> answers = keys.stream()
+                .map(k -> CompletableFuture.supplyAsync(() -> api.as("CREW")
+                        .put("/api/shots/%d/rebuild/%s".formatted(shot, k), "", null)
+                        .status()))
+                .toList()
+                .stream()
+                .map(CompletableFuture::join)
+                .toList();
         assertThat(answers).containsOnly(200);
         JsonNode sheet = api.get("/api/shots/%d/rebuild".formatted(shot)).body();
         assertThat(sheet.get("runs")).hasSize(1);
-        assertThat(StreamSupport.stream(sheet.get("steps").spliterator(), false).filter(s -> s.has("done")).count()).isEqualTo(keys.size());
+        assertThat(StreamSupport.stream(sheet.get("steps").spliterator(), false)
+                        .filter(s -> s.has("done"))
+                        .count())
+                .isEqualTo(keys.size());
     }
 
     @Test
     void theSameStepTickedAtOnceByManyIsTickedOnce() {
         long run = run();
-        List<Integer> answers = IntStream.range(0, 6).mapToObj(i -> CompletableFuture.supplyAsync(() -> api.as("CREW").put("/api/runs/%d/steps/key".formatted(run), "", null).status())).toList()
-                .stream().map(CompletableFuture::join).toList();
+        List<Integer> answers = IntStream.range(0, 6)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> api.as("CREW")
+                        .put("/api/runs/%d/steps/key".formatted(run), "", null)
+                        .status()))
+                .toList()
+                .stream()
+                .map(CompletableFuture::join)
+                .toList();
         assertThat(answers).containsOnly(200);
     }
 
@@ -64,15 +86,33 @@ class ProveTogetherTest {
     void twoWhoSayAtOnceWhatIsNotAsRecordedAreToldApart() {
         long run = run();
         String path = "/api/runs/%d/steps/key/otherwise".formatted(run);
-        List<Integer> answers = Stream.of("30", "60").map(level -> CompletableFuture.supplyAsync(
-                () -> api.as("CREW").put(path, "{\"done\":false,\"values\":[{\"attribute\":\"LEVEL\",\"text\":\"%s\"}],\"why\":\"weak\"}".formatted(level), 0L).status())).toList()
-                .stream().map(CompletableFuture::join).sorted().toList();
+        List<Integer> answers = Stream.of("30", "60")
+                .map(level -> CompletableFuture.supplyAsync(() -> api.as("CREW")
+                        .put(
+                                path,
+                                "{\"done\":false,\"values\":[{\"attribute\":\"LEVEL\",\"text\":\"%s\"}],\"why\":\"weak\"}"
+                                        .formatted(level),
+                                0L)
+                        .status()))
+                .toList()
+                .stream()
+                .map(CompletableFuture::join)
+                .sorted()
+                .toList();
         assertThat(answers).containsExactly(200, 409);
     }
 
     static Stream<String> endpoints() {
-        return Stream.of("POST /api/shots/{shot}/runs", "POST /api/shots/{shot}/runs/fit", "PUT /api/runs/{run}/steps/key/otherwise", "POST /api/runs/{run}/steps/key/tapes",
-                "POST /api/shots/{shot}/readings", "POST /api/shots/{shot}/readings/read", "POST /api/shots/{shot}/agree", "PUT /api/scenes/{scene}/match", "PUT /api/shots/{shot}/match",
+        return Stream.of(
+                "POST /api/shots/{shot}/runs",
+                "POST /api/shots/{shot}/runs/fit",
+                "PUT /api/runs/{run}/steps/key/otherwise",
+                "POST /api/runs/{run}/steps/key/tapes",
+                "POST /api/shots/{shot}/readings",
+                "POST /api/shots/{shot}/readings/read",
+                "POST /api/shots/{shot}/agree",
+                "PUT /api/scenes/{scene}/match",
+                "PUT /api/shots/{shot}/match",
                 "PUT /api/shots/{shot}/by-eye/RATIO");
     }
 
@@ -80,13 +120,34 @@ class ProveTogetherTest {
     @ParameterizedTest
     @MethodSource("endpoints")
     void bodiesThatMakeNoSenseAreRefusedInWords(String endpoint) {
-        String path = endpoint.substring(endpoint.indexOf(' ') + 1).replace("{shot}", "" + shot).replace("{scene}", "" + scene).replace("{run}", "" + run());
-        for (String body : List.of("", "{}", "[]", "null", "{\"x\":1}", "{\"line\":null,\"sure\":true}", "{\"setId\":99999999,\"pairs\":[{}],\"mirrored\":true}", "{\"tapes\":[{}]}",
-                "{\"tapes\":[{\"landmark\":\"window post\",\"length\":\"\"}]}", "{\"done\":true,\"values\":[{}],\"why\":\"x\"}", "{\"done\":true,\"values\":[{\"attribute\":\"LEVEL\"}],\"why\":\"x\"}",
-                "{\"closeness\":\"HOLD\",\"own\":{\"RATIO\":null}}", "{\"closeness\":\"HOLD\"}", "{\"closeness\":\"NEARLY\",\"own\":{}}", "{\"referenceShotId\":1}", "{\"reason\":null}",
-                "{\"reference\":\"nobody\",\"others\":[null]}", "{\"white\":\"4300\",\"others\":[\"mark-1\"]}", "{\"reference\":\"camera\",\"others\":[\"key\"]}")) {
+        String path = endpoint.substring(endpoint.indexOf(' ') + 1)
+                .replace("{shot}", "" + shot)
+                .replace("{scene}", "" + scene)
+                .replace("{run}", "" + run());
+        for (String body : List.of(
+                "",
+                "{}",
+                "[]",
+                "null",
+                "{\"x\":1}",
+                "{\"line\":null,\"sure\":true}",
+                "{\"setId\":99999999,\"pairs\":[{}],\"mirrored\":true}",
+                "{\"tapes\":[{}]}",
+                "{\"tapes\":[{\"landmark\":\"window post\",\"length\":\"\"}]}",
+                "{\"done\":true,\"values\":[{}],\"why\":\"x\"}",
+                "{\"done\":true,\"values\":[{\"attribute\":\"LEVEL\"}],\"why\":\"x\"}",
+                "{\"closeness\":\"HOLD\",\"own\":{\"RATIO\":null}}",
+                "{\"closeness\":\"HOLD\"}",
+                "{\"closeness\":\"NEARLY\",\"own\":{}}",
+                "{\"referenceShotId\":1}",
+                "{\"reason\":null}",
+                "{\"reference\":\"nobody\",\"others\":[null]}",
+                "{\"white\":\"4300\",\"others\":[\"mark-1\"]}",
+                "{\"reference\":\"camera\",\"others\":[\"key\"]}")) {
             Answer answer = endpoint.startsWith("PUT") ? api.put(path, body, 0L) : api.post(path, body);
-            assertThat(answer.status()).as("%s %s: %s", endpoint, body, answer.detail()).isLessThan(500);
+            assertThat(answer.status())
+                    .as("%s %s: %s", endpoint, body, answer.detail())
+                    .isLessThan(500);
             if (answer.status() >= 400) {
                 assertThat(answer.detail()).as("%s %s", endpoint, body).hasSizeGreaterThan(10);
             }
@@ -94,8 +155,16 @@ class ProveTogetherTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"/api/runs/999999", "/api/runs/999999/verdict", "/api/scenes/999999/match", "/api/shots/999999/readings", "/api/shots/999999/rebuild",
-        "/api/runs/999999/steps/key/substitutes?unit=true", "/api/runs/999999/paper/verdict.pdf", "/api/scenes/999999/paper/match.csv"})
+    @CsvSource({
+        "/api/runs/999999",
+        "/api/runs/999999/verdict",
+        "/api/scenes/999999/match",
+        "/api/shots/999999/readings",
+        "/api/shots/999999/rebuild",
+        "/api/runs/999999/steps/key/substitutes?unit=true",
+        "/api/runs/999999/paper/verdict.pdf",
+        "/api/scenes/999999/paper/match.csv"
+    })
     void whatIsNotThereIsSaidNotToBeThere(String path) {
         Answer answer = api.get(path);
         assertThat(answer.status()).isEqualTo(404);
@@ -106,20 +175,41 @@ class ProveTogetherTest {
     void aRunOfAnotherShotIsNotMixedUpWithThisOne() {
         long run = run();
         long other = shot("4B");
-        assertThat(api.get("/api/shots/%d/readings?run=%d".formatted(other, run)).status()).isEqualTo(404);
-        assertThat(api.post("/api/shots/%d/readings".formatted(other), "{\"line\":\"all 100 lux\",\"run\":%d,\"sure\":true}".formatted(run)).status()).isEqualTo(404);
-        assertThat(api.put("/api/shots/%d/by-eye/RATIO?run=%d".formatted(other, run), "{\"reason\":\"right\"}", null).status()).isEqualTo(404);
+        assertThat(api.get("/api/shots/%d/readings?run=%d".formatted(other, run))
+                        .status())
+                .isEqualTo(404);
+        assertThat(api.post(
+                                "/api/shots/%d/readings".formatted(other),
+                                "{\"line\":\"all 100 lux\",\"run\":%d,\"sure\":true}".formatted(run))
+                        .status())
+                .isEqualTo(404);
+        assertThat(api.put("/api/shots/%d/by-eye/RATIO?run=%d".formatted(other, run), "{\"reason\":\"right\"}", null)
+                        .status())
+                .isEqualTo(404);
     }
 
     @ParameterizedTest
-    @CsvSource({"READER,403,403,403,403", "CONTINUITY,200,201,403,403", "CONTROL,200,201,403,403", "CREW,200,201,200,403", "LEAD,200,201,200,200"})
+    @CsvSource({
+        "READER,403,403,403,403",
+        "CONTINUITY,200,201,403,403",
+        "CONTROL,200,201,403,403",
+        "CREW,200,201,200,403",
+        "LEAD,200,201,200,200"
+    })
     void eachRoleDoesWhatItIsThereFor(String role, int ticks, int reads, int judges, int signs) {
         long run = run();
         Api person = api.as(role);
         assertThat(person.get("/api/runs/%d/verdict".formatted(run)).status()).isEqualTo(200);
-        assertThat(person.put("/api/runs/%d/steps/key".formatted(run), "", null).status()).isEqualTo(ticks);
-        assertThat(person.post("/api/shots/%d/readings".formatted(shot), "{\"line\":\"all 150 lux\",\"run\":%d,\"sure\":true}".formatted(run)).status()).isEqualTo(reads);
-        assertThat(person.put("/api/shots/%d/match".formatted(shot), "{\"closeness\":\"SWEETEN\",\"own\":{}}", 0L).status()).isEqualTo(judges);
+        assertThat(person.put("/api/runs/%d/steps/key".formatted(run), "", null).status())
+                .isEqualTo(ticks);
+        assertThat(person.post(
+                                "/api/shots/%d/readings".formatted(shot),
+                                "{\"line\":\"all 150 lux\",\"run\":%d,\"sure\":true}".formatted(run))
+                        .status())
+                .isEqualTo(reads);
+        assertThat(person.put("/api/shots/%d/match".formatted(shot), "{\"closeness\":\"SWEETEN\",\"own\":{}}", 0L)
+                        .status())
+                .isEqualTo(judges);
         assertThat(person.post("/api/runs/%d/sign".formatted(run), "").status()).isEqualTo(signs);
     }
 
@@ -128,23 +218,42 @@ class ProveTogetherTest {
     void aStandInReachesTheLightThatWasMetered() {
         Map<String, Double> nominal = levels(run());
         double lux = facing("key");
-        assertThat(api.post("/api/shots/%d/readings".formatted(shot), "{\"line\":\"key alone %.3f lux\",\"sure\":true}".formatted(lux / 2)).status()).isEqualTo(201);
+        assertThat(api.post(
+                                "/api/shots/%d/readings".formatted(shot),
+                                "{\"line\":\"key alone %.3f lux\",\"sure\":true}".formatted(lux / 2))
+                        .status())
+                .isEqualTo(201);
         long run = run();
         Map<String, Double> metered = levels(run);
         assertThat(metered.keySet()).containsAnyElementsOf(nominal.keySet());
-        metered.forEach((kind, level) -> assertThat(level).as(kind).isCloseTo(nominal.getOrDefault(kind, 2 * level) / 2, within(0.3)));
+        metered.forEach((kind, level) ->
+                assertThat(level).as(kind).isCloseTo(nominal.getOrDefault(kind, 2 * level) / 2, within(0.3)));
         JsonNode best = standIns(run).get(0);
         StringBuilder values = new StringBuilder();
-        best.get("settings").forEach(s -> values.append(values.isEmpty() ? "" : ",").append("{\"attribute\":\"%s\",\"value\":%s}".formatted(s.get("attribute").asText(), s.get("value"))));
-        api.put("/api/runs/%d/steps/key/otherwise".formatted(run), "{\"done\":true,\"kind\":\"%s\",\"values\":[%s],\"why\":\"out on hire\"}".formatted(best.get("kind").asText(), values), 0L);
-        JsonNode meter = api.post("/api/shots/%d/readings".formatted(shot), "{\"line\":\"key alone %.3f lux\",\"run\":%d,\"sure\":true}".formatted(lux / 2, run)).body();
-        assertThat(meter.at("/readings/0/solo/kStops").asDouble()).as("the meter agrees with what is predicted of the stand-in").isCloseTo(0, within(0.05));
+        best.get("settings").forEach(s -> values.append(values.isEmpty() ? "" : ",")
+                .append("{\"attribute\":\"%s\",\"value\":%s}"
+                        .formatted(s.get("attribute").asText(), s.get("value"))));
+        api.put(
+                "/api/runs/%d/steps/key/otherwise".formatted(run),
+                "{\"done\":true,\"kind\":\"%s\",\"values\":[%s],\"why\":\"out on hire\"}"
+                        .formatted(best.get("kind").asText(), values),
+                0L);
+        JsonNode meter = api.post(
+                        "/api/shots/%d/readings".formatted(shot),
+                        "{\"line\":\"key alone %.3f lux\",\"run\":%d,\"sure\":true}".formatted(lux / 2, run))
+                .body();
+        assertThat(meter.at("/readings/0/solo/kStops").asDouble())
+                .as("the meter agrees with what is predicted of the stand-in")
+                .isCloseTo(0, within(0.05));
     }
 
     @Test
     void aRunFromAnotherShotCountsOnlyWhatIsToBeDone() {
         long from = shot("4B");
-        JsonNode begun = api.post("/api/shots/%d/runs".formatted(shot), "{\"fromShotId\":%d,\"pairs\":[],\"mirrored\":false}".formatted(from)).body();
+        JsonNode begun = api.post(
+                        "/api/shots/%d/runs".formatted(shot),
+                        "{\"fromShotId\":%d,\"pairs\":[],\"mirrored\":false}".formatted(from))
+                .body();
         long run = begun.at("/run/id").asLong();
         int steps = begun.get("steps").size();
         assertThat(steps).isLessThan(10);
@@ -164,26 +273,53 @@ class ProveTogetherTest {
 
     /** Levels of the stand-ins that dim in a straight line, by their kind. */
     private Map<String, Double> levels(long run) {
-        return StreamSupport.stream(standIns(run).spliterator(), false).filter(s -> Math.abs(s.get("stops").asDouble()) < 0.02)
-                .collect(Collectors.toMap(s -> s.get("kind").asText(), s -> StreamSupport.stream(s.get("settings").spliterator(), false)
-                        .filter(v -> v.get("attribute").asText().equals("LEVEL")).findFirst().orElseThrow().at("/value/percent").asDouble()));
+        return StreamSupport.stream(standIns(run).spliterator(), false)
+                .filter(s -> Math.abs(s.get("stops").asDouble()) < 0.02)
+                .collect(Collectors.toMap(s -> s.get("kind").asText(), s -> StreamSupport.stream(
+                                s.get("settings").spliterator(), false)
+                        .filter(v -> v.get("attribute").asText().equals("LEVEL"))
+                        .findFirst()
+                        .orElseThrow()
+                        .at("/value/percent")
+                        .asDouble()));
     }
 
     private JsonNode standIns(long run) {
-        return api.get("/api/runs/%d/steps/key/substitutes?unit=true".formatted(run)).body().get("substitutes");
+        return api.get("/api/runs/%d/steps/key/substitutes?unit=true".formatted(run))
+                .body()
+                .get("substitutes");
     }
 
     private double facing(String light) {
-        JsonNode from = api.post("/api/shots/%d/light".formatted(shot), "{\"changes\":[],\"holds\":[],\"out\":[]}").body().at("/light/marks/0/from");
-        return StreamSupport.stream(from.spliterator(), false).filter(f -> f.get("key").asText().equals(light)).findFirst().orElseThrow().at("/facing/lux").asDouble();
+        JsonNode from = api.post("/api/shots/%d/light".formatted(shot), "{\"changes\":[],\"holds\":[],\"out\":[]}")
+                .body()
+                .at("/light/marks/0/from");
+        return StreamSupport.stream(from.spliterator(), false)
+                .filter(f -> f.get("key").asText().equals(light))
+                .findFirst()
+                .orElseThrow()
+                .at("/facing/lux")
+                .asDouble();
     }
 
     private long run() {
-        return api.post("/api/shots/%d/runs".formatted(shot), RUN).body().at("/run/id").asLong();
+        return api.post("/api/shots/%d/runs".formatted(shot), RUN)
+                .body()
+                .at("/run/id")
+                .asLong();
     }
 
     private long shot(String slate) {
-        return StreamSupport.stream(api.get("/api/scenes/%d/match".formatted(scene)).body().get("shots").spliterator(), false).filter(s -> s.get("slate").asText().equals(slate))
-                .findFirst().orElseThrow().get("shotId").asLong();
+        return StreamSupport.stream(
+                        api.get("/api/scenes/%d/match".formatted(scene))
+                                .body()
+                                .get("shots")
+                                .spliterator(),
+                        false)
+                .filter(s -> s.get("slate").asText().equals(slate))
+                .findFirst()
+                .orElseThrow()
+                .get("shotId")
+                .asLong();
     }
 }

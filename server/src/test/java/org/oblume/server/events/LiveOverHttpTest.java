@@ -15,6 +15,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class LiveOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
 
@@ -25,7 +26,8 @@ class LiveOverHttpTest {
             stream.until("presence", "\"person\":\"visitor\",\"device\":\"tablet\"");
             api.post("/api/shots/" + shot + "/say", "{\"text\":\"key 45%\"}");
             api.tie(shot, "key", "LEVEL", "{\"text\":\"45\",\"reason\":\"MATCH\"}", 0);
-            assertThat(stream.next("changed")).contains("/api/shots/%d/placements/key/LEVEL".formatted(shot), "\"person\":\"best boy\"");
+            assertThat(stream.next("changed"))
+                    .contains("/api/shots/%d/placements/key/LEVEL".formatted(shot), "\"person\":\"best boy\"");
             api.tie(shot, "key", "LEVEL", "{\"text\":\"450\",\"reason\":\"MATCH\"}", 1);
             api.tie(shot, "edge", "LEVEL", "{\"text\":\"45\",\"reason\":\"MATCH\"}", 0);
             assertThat(stream.next("changed")).contains("/edge/LEVEL");
@@ -44,10 +46,12 @@ class LiveOverHttpTest {
         String notes = "/api/shots/" + shot + "/notes";
         Answer first = api.once("k1").post(notes, "{\"text\":\"moved the flag\"}");
         assertThat(first.status()).isEqualTo(201);
-        assertThat(api.once("k1").post(notes, "{\"text\":\"moved the flag\"}").status()).isEqualTo(204);
+        assertThat(api.once("k1").post(notes, "{\"text\":\"moved the flag\"}").status())
+                .isEqualTo(204);
         assertThat(api.get(notes).body().get("notes")).hasSize(1);
         assertThat(api.once("k2").post(notes, "{\"text\":\"\"}").status()).isEqualTo(400);
-        assertThat(api.once("k2").post(notes, "{\"text\":\"and the net\"}").status()).isEqualTo(201);
+        assertThat(api.once("k2").post(notes, "{\"text\":\"and the net\"}").status())
+                .isEqualTo(201);
         assertThat(api.get(notes).body().get("notes")).hasSize(2);
     }
 
@@ -56,8 +60,12 @@ class LiveOverHttpTest {
         long shot = api.shotFrom("4V" + ++made, api.shot("4A"));
         String notes = "/api/shots/" + shot + "/notes";
         List<CompletableFuture<Answer>> sent = IntStream.range(0, 8)
-                .mapToObj(i -> CompletableFuture.supplyAsync(() -> api.once("race").post(notes, "{\"text\":\"once\"}"))).toList();
-        assertThat(sent.stream().map(CompletableFuture::join).map(Answer::status)).containsOnly(201, 204).containsOnlyOnce(201);
+                .mapToObj(i ->
+                        CompletableFuture.supplyAsync(() -> api.once("race").post(notes, "{\"text\":\"once\"}")))
+                .toList();
+        assertThat(sent.stream().map(CompletableFuture::join).map(Answer::status))
+                .containsOnly(201, 204)
+                .containsOnlyOnce(201);
         assertThat(api.get(notes).body().get("notes")).hasSize(1);
     }
 }

@@ -23,8 +23,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 class ExchangeOverHttpTest {
 
     private static int copies;
+
     @Autowired
     private Api api;
+
     @Autowired
     private ObjectMapper json;
 
@@ -41,7 +43,9 @@ class ExchangeOverHttpTest {
         assertThat(out.at("/looks/0/values").size()).isGreaterThan(10);
         Answer imported = api.post("/api/scenes/import?number=X" + ++copies, out.toString());
         assertThat(imported.status()).as(imported.detail()).isEqualTo(201);
-        ObjectNode back = (ObjectNode) api.get("/api/scenes/" + imported.body().get("sceneId").asLong() + "/export").body();
+        ObjectNode back = (ObjectNode)
+                api.get("/api/scenes/" + imported.body().get("sceneId").asLong() + "/export")
+                        .body();
         assertThat(back.at("/scene/number").asText()).isEqualTo("X" + copies);
         ((ObjectNode) back.get("scene")).set("number", out.at("/scene/number"));
         assertThat(back).isEqualTo(out);
@@ -50,25 +54,53 @@ class ExchangeOverHttpTest {
     @Test
     void anExportKeepsToThePublishedSchema() throws IOException {
         var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
-                .getSchema(json.readTree(Path.of("../docs/format/oblume-scene-1.schema.json").toFile()));
+                .getSchema(json.readTree(
+                        Path.of("../docs/format/oblume-scene-1.schema.json").toFile()));
         assertThat(schema.validate(export(api.shot("4A")))).isEmpty();
     }
 
     static Stream<Broken> brokenFiles() {
         return Stream.of(
-                new Broken("of a newer version", f -> f.put("version", 2), "This file is version 2; this Oblume reads version 1."),
+                new Broken(
+                        "of a newer version",
+                        f -> f.put("version", 2),
+                        "This file is version 2; this Oblume reads version 1."),
                 new Broken("of something else", f -> f.put("format", "recipe"), "This is not an Oblume scene"),
                 new Broken("without its set", f -> f.remove("set"), "set"),
-                new Broken("with a look of what is not there", f -> f.putArray("looks").addObject().put("name", "Dusk").put("author", "gaffer").put("at", "2026-11-16T18:00:00Z")
-                        .putArray("values").addObject().put("placement", "nobody").put("attribute", "LEVEL").putObject("value").put("percent", 5), "The scene has no placement “nobody”"),
+                new Broken(
+                        "with a look of what is not there",
+                        f -> f.putArray("looks")
+                                .addObject()
+                                .put("name", "Dusk")
+                                .put("author", "gaffer")
+                                .put("at", "2026-11-16T18:00:00Z")
+                                .putArray("values")
+                                .addObject()
+                                .put("placement", "nobody")
+                                .put("attribute", "LEVEL")
+                                .putObject("value")
+                                .put("percent", 5),
+                        "The scene has no placement “nobody”"),
                 new Broken("with a level over full", f -> knot(f, "LEVEL").put("percent", 140), "percent"),
-                new Broken("with a head outside the walls", f -> knot(f, "PLACE").put("xM", 40.0), "outside the walls"),
+                new Broken(
+                        "with a head outside the walls", f -> knot(f, "PLACE").put("xM", 40.0), "outside the walls"),
                 new Broken("with an unknown field", f -> f.put("colour", "mauve"), "colour"),
-                new Broken("with a cycle", f -> ((ObjectNode) f.at("/shots/0")).put("basedOn", "4B"), "base it on itself"),
-                new Broken("based on a shot that is not there", f -> ((ObjectNode) f.at("/shots/1")).put("basedOn", "9Z"), "9Z"),
-                new Broken("with two shots of one slate", f -> ((ObjectNode) f.at("/shots/1")).put("slate", "4A"), "4A"),
-                new Broken("with a knot on nothing", f -> ((ObjectNode) f.at("/shots/0/knots/0")).put("placement", "ghost"), "ghost"),
-                new Broken("with a lamp dialled out of its range", f -> knot(f, "CCT").put("kelvin", 20000), "out of range"));
+                new Broken(
+                        "with a cycle", f -> ((ObjectNode) f.at("/shots/0")).put("basedOn", "4B"), "base it on itself"),
+                new Broken(
+                        "based on a shot that is not there",
+                        f -> ((ObjectNode) f.at("/shots/1")).put("basedOn", "9Z"),
+                        "9Z"),
+                new Broken(
+                        "with two shots of one slate", f -> ((ObjectNode) f.at("/shots/1")).put("slate", "4A"), "4A"),
+                new Broken(
+                        "with a knot on nothing",
+                        f -> ((ObjectNode) f.at("/shots/0/knots/0")).put("placement", "ghost"),
+                        "ghost"),
+                new Broken(
+                        "with a lamp dialled out of its range",
+                        f -> knot(f, "CCT").put("kelvin", 20000),
+                        "out of range"));
     }
 
     @ParameterizedTest
@@ -115,13 +147,15 @@ class ExchangeOverHttpTest {
     }
 
     private ObjectNode export(long shotId) {
-        return (ObjectNode) api.get("/api/scenes/" + api.sceneOf(shotId) + "/export").body();
+        return (ObjectNode)
+                api.get("/api/scenes/" + api.sceneOf(shotId) + "/export").body();
     }
 
     /** The value of the key's first knot of an attribute. */
     private static ObjectNode knot(ObjectNode file, String attribute) {
         for (JsonNode knot : file.at("/shots/0/knots")) {
-            if (knot.get("attribute").asText().equals(attribute) && knot.get("placement").asText().equals("key")) {
+            if (knot.get("attribute").asText().equals(attribute)
+                    && knot.get("placement").asText().equals("key")) {
                 return (ObjectNode) knot.get("value");
             }
         }

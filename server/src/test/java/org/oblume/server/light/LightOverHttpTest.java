@@ -15,11 +15,14 @@ import org.springframework.beans.factory.annotation.Autowired;
 @ServerTest
 class LightOverHttpTest {
 
-    private static final String CLOSER = """
+    private static final String CLOSER =
+            """
             {"placement":"key","attribute":"PLACE","value":{"xM":4.83,"yM":3.81,"outside":false}}""";
     private static int made;
+
     @Autowired
     private Api api;
+
     private long close;
 
     @BeforeEach
@@ -56,9 +59,13 @@ class LightOverHttpTest {
 
     @Test
     void aSourceTakenAsOffGivesNothingAndIsStillListed() {
-        JsonNode light = api.post("/api/shots/" + close + "/light", "{\"changes\":[],\"holds\":[],\"out\":[\"key\"]}").body().get("light");
+        JsonNode light = api.post("/api/shots/" + close + "/light", "{\"changes\":[],\"holds\":[],\"out\":[\"key\"]}")
+                .body()
+                .get("light");
         assertThat(light.at("/marks/0/lit/overStops").asDouble()).isLessThan(-1);
-        assertThat(light.get("sources")).hasSize(6).anySatisfy(s -> assertThat(s.get("out").asBoolean()).isTrue());
+        assertThat(light.get("sources"))
+                .hasSize(6)
+                .anySatisfy(s -> assertThat(s.get("out").asBoolean()).isTrue());
     }
 
     @Test
@@ -71,13 +78,18 @@ class LightOverHttpTest {
 
     @Test
     void severalChangesAreKeptTogetherOrNotAtAll() {
-        String both = """
+        String both =
+                """
                 {"reason":"MATCH","note":"in close","changes":[
                  {"placement":"key","attribute":"LEVEL","value":{"percent":24},"revision":0},
                  {"placement":"key","attribute":"CCT","value":{"kelvin":%d},"revision":0}]}""";
-        assertThat(api.post("/api/shots/" + close + "/knots", both.formatted(9000)).detail()).contains("2700 to 6500 K");
+        assertThat(api.post("/api/shots/" + close + "/knots", both.formatted(9000))
+                        .detail())
+                .contains("2700 to 6500 K");
         assertThat(api.say(close, "key", "LEVEL")).isEqualTo("70 %");
-        assertThat(api.post("/api/shots/" + close + "/knots", both.formatted(5000)).status()).isEqualTo(200);
+        assertThat(api.post("/api/shots/" + close + "/knots", both.formatted(5000))
+                        .status())
+                .isEqualTo(200);
         assertThat(api.say(close, "key", "LEVEL")).isEqualTo("24 %");
         Answer stale = api.post("/api/shots/" + close + "/knots", both.formatted(4000));
         assertThat(stale.status()).isEqualTo(409);
@@ -91,17 +103,27 @@ class LightOverHttpTest {
         String path = "/api/shots/" + close + "/placements/negative-fill";
         long version = api.placed(close, "negative-fill").get("version").asLong();
         assertThat(api.put(path, card.formatted(made, true), version).status()).isEqualTo(200);
-        assertThat(api.tie(close, "negative-fill", "PLACE", "{\"text\":\"3.0, 1.0\",\"reason\":\"FIX\"}", 0).detail()).contains("unlock it first");
+        assertThat(api.tie(close, "negative-fill", "PLACE", "{\"text\":\"3.0, 1.0\",\"reason\":\"FIX\"}", 0)
+                        .detail())
+                .contains("unlock it first");
         assertThat(api.put(path, card.formatted(made, false), version).status()).isEqualTo(409);
-        assertThat(api.put(path, "{\"name\":\"key\",\"role\":\"FILL\"}", version + 1).detail()).contains("called Key already");
-        assertThat(api.put(path, "{\"name\":\"Negative fill\",\"role\":\"NEGATIVE_FILL\"}", version + 1).status()).isEqualTo(200);
-        assertThat(api.tie(close, "negative-fill", "PLACE", "{\"text\":\"3.0, 1.0\",\"reason\":\"FIX\"}", 0).status()).isEqualTo(200);
+        assertThat(api.put(path, "{\"name\":\"key\",\"role\":\"FILL\"}", version + 1)
+                        .detail())
+                .contains("called Key already");
+        assertThat(api.put(path, "{\"name\":\"Negative fill\",\"role\":\"NEGATIVE_FILL\"}", version + 1)
+                        .status())
+                .isEqualTo(200);
+        assertThat(api.tie(close, "negative-fill", "PLACE", "{\"text\":\"3.0, 1.0\",\"reason\":\"FIX\"}", 0)
+                        .status())
+                .isEqualTo(200);
     }
 
     @Test
     void aCopyTakesAllThatHoldsButTheControlAddress() {
-        Answer copied = api.post("/api/shots/" + close + "/placements/key/copies",
-                "{\"name\":\"Second key %d\",\"place\":{\"xM\":5,\"yM\":3,\"outside\":false},\"reason\":\"LOOK\"}".formatted(made));
+        Answer copied = api.post(
+                "/api/shots/" + close + "/placements/key/copies",
+                "{\"name\":\"Second key %d\",\"place\":{\"xM\":5,\"yM\":3,\"outside\":false},\"reason\":\"LOOK\"}"
+                        .formatted(made));
         assertThat(copied.status()).isEqualTo(201);
         String key = copied.body().get("key").asText();
         assertThat(api.say(close, key, "MODIFIERS")).isEqualTo("Quarter CTO; Muslin, unbleached");
@@ -111,15 +133,22 @@ class LightOverHttpTest {
 
     @Test
     void aPracticalGoesToTheNearestLandmark() {
-        JsonNode place = api.post("/api/shots/" + close + "/arrange", "{\"order\":\"LANDMARK\",\"placements\":[\"valve-glow\"]}").body().at("/changes/0/value");
+        JsonNode place = api.post(
+                        "/api/shots/" + close + "/arrange", "{\"order\":\"LANDMARK\",\"placements\":[\"valve-glow\"]}")
+                .body()
+                .at("/changes/0/value");
         assertThat(place.get("xM").asDouble()).isEqualTo(4.35);
         assertThat(place.get("yM").asDouble()).isEqualTo(1.45);
-        assertThat(api.post("/api/shots/" + close + "/arrange", "{\"order\":\"ROW\",\"placements\":[\"key\"]}").detail()).contains("two things or more");
+        assertThat(api.post("/api/shots/" + close + "/arrange", "{\"order\":\"ROW\",\"placements\":[\"key\"]}")
+                        .detail())
+                .contains("two things or more");
     }
 
     @Test
     void mirroredAboutTheCameraAKeyComesFromTheOtherSide() {
-        JsonNode place = api.post("/api/shots/" + close + "/arrange", "{\"order\":\"MIRROR\",\"placements\":[\"key\"]}").body().at("/changes/0/value");
+        JsonNode place = api.post("/api/shots/" + close + "/arrange", "{\"order\":\"MIRROR\",\"placements\":[\"key\"]}")
+                .body()
+                .at("/changes/0/value");
         assertThat(place.get("yM").asDouble()).isLessThan(2);
         assertThat(api.say(close, "key", "PLACE")).startsWith("5.68");
     }
@@ -127,17 +156,24 @@ class LightOverHttpTest {
     @Test
     void aHintMeantSoIsQuietAndStaysListed() {
         assertThat(hint("IN_FRAME").get("onPurpose").asBoolean()).isFalse();
-        assertThat(api.tie(close, "edge", "ON_PURPOSE", "{\"value\":{\"hints\":[\"IN_FRAME\"]},\"reason\":\"LOOK\"}", 0).status()).isEqualTo(200);
+        assertThat(api.tie(close, "edge", "ON_PURPOSE", "{\"value\":{\"hints\":[\"IN_FRAME\"]},\"reason\":\"LOOK\"}", 0)
+                        .status())
+                .isEqualTo(200);
         assertThat(hint("IN_FRAME").get("onPurpose").asBoolean()).isTrue();
     }
 
     private JsonNode hint(String kind) {
-        return StreamSupport.stream(look("", "").at("/light/hints").spliterator(), false).filter(h -> h.get("kind").asText().equals(kind)
-                && h.get("placement").asText().equals("edge")).findFirst().orElseThrow();
+        return StreamSupport.stream(look("", "").at("/light/hints").spliterator(), false)
+                .filter(h -> h.get("kind").asText().equals(kind)
+                        && h.get("placement").asText().equals("edge"))
+                .findFirst()
+                .orElseThrow();
     }
 
     private JsonNode look(String change, String hold) {
-        Answer answer = api.post("/api/shots/" + close + "/light", "{\"changes\":[%s],\"holds\":[%s],\"out\":[]}".formatted(change, hold));
+        Answer answer = api.post(
+                "/api/shots/" + close + "/light",
+                "{\"changes\":[%s],\"holds\":[%s],\"out\":[]}".formatted(change, hold));
         assertThat(answer.status()).as(answer.detail()).isEqualTo(200);
         return answer.body();
     }

@@ -21,18 +21,33 @@ import org.springframework.beans.factory.annotation.Autowired;
 class MeterOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
+
     private long scene;
     private long shot;
 
     @BeforeEach
     void aSceneOfItsOwn() {
-        ObjectNode file = (ObjectNode) api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("17A")))).body();
+        ObjectNode file = (ObjectNode) api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("17A"))))
+                .body();
         file.get("shots").forEach(s -> ((ObjectNode) s).remove(List.of("readings", "rebuilt")));
-        scene = api.post("/api/scenes/import?number=R" + ++made, file.toString()).body().get("sceneId").asLong();
-        shot = StreamSupport.stream(api.get("/api/scenes/%d/match".formatted(scene)).body().get("shots").spliterator(), false)
-                .filter(s -> s.get("slate").asText().equals("17A")).findFirst().orElseThrow().get("shotId").asLong();
+        scene = api.post("/api/scenes/import?number=R" + ++made, file.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
+        shot = StreamSupport.stream(
+                        api.get("/api/scenes/%d/match".formatted(scene))
+                                .body()
+                                .get("shots")
+                                .spliterator(),
+                        false)
+                .filter(s -> s.get("slate").asText().equals("17A"))
+                .findFirst()
+                .orElseThrow()
+                .get("shotId")
+                .asLong();
     }
 
     @Test
@@ -48,7 +63,9 @@ class MeterOverHttpTest {
 
     @Test
     void aLineIsUnderstoodBeforeItIsKeptAndNothingIsKeptByAsking() {
-        JsonNode said = api.as("READER").post(readings() + "/read", line("key alone T2.8, 4900 K +0.001")).body();
+        JsonNode said = api.as("READER")
+                .post(readings() + "/read", line("key alone T2.8, 4900 K +0.001"))
+                .body();
         assertThat(said.get("light").asText()).isEqualTo("Key");
         assertThat(said.at("/words/metric").asText()).contains("T2.8", "4900 K", "0.001");
         assertThat(said.at("/solo/mired").asDouble()).isCloseTo(1e6 / 4900 - (1e6 / 5000 + 2), within(0.1));
@@ -56,8 +73,15 @@ class MeterOverHttpTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"bananas,not understood", "'key fill T4',Two lights are named", "'camera T4',gives no light of its own", "'54',could be a stop", "'T4 T5.6',gives two readings for the lit cheek",
-        "'999999 lux',out of range", "'key alone lit 54',leave out cheeks"})
+    @CsvSource({
+        "bananas,not understood",
+        "'key fill T4',Two lights are named",
+        "'camera T4',gives no light of its own",
+        "'54',could be a stop",
+        "'T4 T5.6',gives two readings for the lit cheek",
+        "'999999 lux',out of range",
+        "'key alone lit 54',leave out cheeks"
+    })
     void whatIsNotUnderstoodIsRefusedOnItsFieldInWords(String typed, String sentence) {
         Answer refused = api.post(readings(), line(typed));
         assertThat(refused.status()).isEqualTo(400);
@@ -68,11 +92,15 @@ class MeterOverHttpTest {
 
     @Test
     void aReadingSaysWhoAndWhenAndStandsBesideThePrediction() {
-        JsonNode kept = api.as("CONTINUITY").post(readings(), line("all 150 lux, shadow 60 lux, 4300 K, lit 48, window 92")).body();
+        JsonNode kept = api.as("CONTINUITY")
+                .post(readings(), line("all 150 lux, shadow 60 lux, 4300 K, lit 48, window 92"))
+                .body();
         JsonNode read = kept.at("/readings/0");
         assertThat(read.get("author").asText()).isEqualTo("script supervisor");
         assertThat(read.get("at").asText()).isNotEmpty();
-        assertThat(read.get("beside")).extracting(b -> b.get("what").asText()).containsExactly("lit cheek", "shadow cheek");
+        assertThat(read.get("beside"))
+                .extracting(b -> b.get("what").asText())
+                .containsExactly("lit cheek", "shadow cheek");
         assertThat(read.at("/words/metric").asText()).contains("150 lux", "shadow", "lit 48 %", "window 92 %");
         assertThat(read.has("light")).isFalse();
     }
@@ -81,11 +109,16 @@ class MeterOverHttpTest {
     void theNewestReadingOfALightCalibratesItAndTakingItOutLetsTheOneBeforeHold() {
         double predicted = lux("key");
         api.post(readings(), line("key alone %.2f lux".formatted(predicted * 2)));
-        JsonNode second = api.post(readings(), line("key alone %.2f lux".formatted(predicted / 2))).body();
+        JsonNode second = api.post(readings(), line("key alone %.2f lux".formatted(predicted / 2)))
+                .body();
         assertThat(light(second, "key").get("kStops").asDouble()).isCloseTo(-1, within(0.02));
-        JsonNode left = api.delete("/api/readings/" + second.at("/readings/0/id").asLong(), null).body();
+        JsonNode left = api.delete(
+                        "/api/readings/" + second.at("/readings/0/id").asLong(), null)
+                .body();
         assertThat(light(left, "key").get("kStops").asDouble()).isCloseTo(1, within(0.02));
-        assertThat(api.delete("/api/readings/" + second.at("/readings/0/id").asLong(), null).status()).isEqualTo(404);
+        assertThat(api.delete("/api/readings/" + second.at("/readings/0/id").asLong(), null)
+                        .status())
+                .isEqualTo(404);
     }
 
     @Test
@@ -95,19 +128,38 @@ class MeterOverHttpTest {
         api.post(readings(), line("key alone 3900 K +0.001"));
         api.post(readings(), line("key alone 3920 K +0.001"));
         JsonNode units = meter().get("units");
-        JsonNode unit = StreamSupport.stream(units.spliterator(), false).filter(u -> u.get("unit").asText().equals("Plaice") && u.get("path").asText().equals("Full silk")).findFirst().orElseThrow();
-        assertThat(unit.get("points")).extracting(p -> Math.round(p.get("dialledKelvin").asDouble())).contains(5000L, 4000L);
-        assertThat(StreamSupport.stream(unit.get("points").spliterator(), false).filter(p -> Math.round(p.get("dialledKelvin").asDouble()) == 4000).findFirst().orElseThrow()
-                .get("measuredKelvin").asDouble()).as("the newer of two").isEqualTo(3920);
+        JsonNode unit = StreamSupport.stream(units.spliterator(), false)
+                .filter(u -> u.get("unit").asText().equals("Plaice")
+                        && u.get("path").asText().equals("Full silk"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(unit.get("points"))
+                .extracting(p -> Math.round(p.get("dialledKelvin").asDouble()))
+                .contains(5000L, 4000L);
+        assertThat(StreamSupport.stream(unit.get("points").spliterator(), false)
+                        .filter(p -> Math.round(p.get("dialledKelvin").asDouble()) == 4000)
+                        .findFirst()
+                        .orElseThrow()
+                        .get("measuredKelvin")
+                        .asDouble())
+                .as("the newer of two")
+                .isEqualTo(3920);
     }
 
     @Test
     void severalLightsAreDialledToAWhiteThatIsTyped() {
-        JsonNode ways = api.post("/api/shots/%d/agree".formatted(shot), "{\"white\":\"4300 +0.002\",\"others\":[\"key\",\"fill\"]}").body();
+        JsonNode ways = api.post(
+                        "/api/shots/%d/agree".formatted(shot),
+                        "{\"white\":\"4300 +0.002\",\"others\":[\"key\",\"fill\"]}")
+                .body();
         assertThat(ways.get("ways")).hasSize(1);
         assertThat(ways.get("nominal")).extracting(JsonNode::asText).contains("Fill");
-        assertThat(api.post("/api/shots/%d/agree".formatted(shot), "{\"others\":[\"key\"]}").detail()).contains("Type the white");
-        assertThat(api.post("/api/shots/%d/agree".formatted(shot), "{\"white\":\"blue\",\"others\":[\"key\"]}").status()).isEqualTo(400);
+        assertThat(api.post("/api/shots/%d/agree".formatted(shot), "{\"others\":[\"key\"]}")
+                        .detail())
+                .contains("Type the white");
+        assertThat(api.post("/api/shots/%d/agree".formatted(shot), "{\"white\":\"blue\",\"others\":[\"key\"]}")
+                        .status())
+                .isEqualTo(400);
     }
 
     @Test
@@ -119,7 +171,8 @@ class MeterOverHttpTest {
 
     @Test
     void whoOnlyReadsKeepsNoReadings() {
-        assertThat(api.as("READER").post(readings(), line("all 200 lux")).status()).isEqualTo(403);
+        assertThat(api.as("READER").post(readings(), line("all 200 lux")).status())
+                .isEqualTo(403);
         assertThat(api.stranger().get(readings()).status()).isEqualTo(401);
     }
 
@@ -128,9 +181,14 @@ class MeterOverHttpTest {
         double predicted = lux("key");
         api.post(readings(), line("key alone %.2f lux".formatted(predicted * 1.5)));
         JsonNode file = api.get("/api/scenes/%d/export".formatted(scene)).body();
-        long copy = api.post("/api/scenes/import?number=RC" + made, file.toString()).body().get("sceneId").asLong();
+        long copy = api.post("/api/scenes/import?number=RC" + made, file.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
         JsonNode again = api.get("/api/scenes/%d/export".formatted(copy)).body();
-        assertThat(again.at("/shots/0/readings")).isEqualTo(file.at("/shots/0/readings")).hasSize(1);
+        assertThat(again.at("/shots/0/readings"))
+                .isEqualTo(file.at("/shots/0/readings"))
+                .hasSize(1);
     }
 
     private String readings() {
@@ -146,10 +204,14 @@ class MeterOverHttpTest {
     }
 
     private double lux(String light) {
-        return Double.parseDouble(light(meter(), light).at("/predicted/metric").asText().replaceAll(".*?([\\d.]+) lux", "$1"));
+        return Double.parseDouble(
+                light(meter(), light).at("/predicted/metric").asText().replaceAll(".*?([\\d.]+) lux", "$1"));
     }
 
     private static JsonNode light(JsonNode meter, String key) {
-        return StreamSupport.stream(meter.get("lights").spliterator(), false).filter(l -> l.get("key").asText().equals(key)).findFirst().orElseThrow();
+        return StreamSupport.stream(meter.get("lights").spliterator(), false)
+                .filter(l -> l.get("key").asText().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 }

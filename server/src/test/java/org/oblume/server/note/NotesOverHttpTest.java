@@ -21,8 +21,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 class NotesOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
+
     private long shot;
 
     @BeforeEach
@@ -38,12 +40,22 @@ class NotesOverHttpTest {
         assertThat(second.body().get("number").asInt()).isEqualTo(2);
         assertThat(second.body().get("author").asText()).isEqualTo("script supervisor");
         long id = second.body().get("id").asLong();
-        assertThat(script.put("/api/takes/" + id, "{\"number\":1,\"circled\":true}", 0L).detail()).isEqualTo("There is a take 1 already: give it another number.");
-        assertThat(script.put("/api/takes/" + id, "{\"number\":7,\"circled\":true}", 0L).status()).isEqualTo(200);
-        assertThat(script.put("/api/takes/" + id, "{\"circled\":false}", 0L).status()).isEqualTo(409);
-        assertThat(script.post(takes(), "{\"circled\":false}").body().get("number").asInt()).isEqualTo(8);
+        assertThat(script.put("/api/takes/" + id, "{\"number\":1,\"circled\":true}", 0L)
+                        .detail())
+                .isEqualTo("There is a take 1 already: give it another number.");
+        assertThat(script.put("/api/takes/" + id, "{\"number\":7,\"circled\":true}", 0L)
+                        .status())
+                .isEqualTo(200);
+        assertThat(script.put("/api/takes/" + id, "{\"circled\":false}", 0L).status())
+                .isEqualTo(409);
+        assertThat(script.post(takes(), "{\"circled\":false}")
+                        .body()
+                        .get("number")
+                        .asInt())
+                .isEqualTo(8);
         assertThat(script.delete("/api/takes/" + id, 1L).status()).isEqualTo(204);
-        assertThat(api.as("READER").post(takes(), "{\"circled\":false}").status()).isEqualTo(403);
+        assertThat(api.as("READER").post(takes(), "{\"circled\":false}").status())
+                .isEqualTo(403);
     }
 
     @Test
@@ -52,13 +64,17 @@ class NotesOverHttpTest {
         Answer note = script.post(notes("?placement=key"), "{\"text\":\"<img src=x onerror=alert(1)> cloth sags\"}");
         assertThat(note.body().get("placement").asText()).isEqualTo("Key");
         assertThat(note.body().get("text").asText()).isEqualTo("<img src=x onerror=alert(1)> cloth sags");
-        assertThat(script.post(notes("?placement=nobody"), "{\"text\":\"x\"}").status()).isEqualTo(404);
+        assertThat(script.post(notes("?placement=nobody"), "{\"text\":\"x\"}").status())
+                .isEqualTo(404);
         assertThat(script.post(notes(""), "{\"text\":\"  \"}").status()).isEqualTo(400);
         long id = note.body().get("id").asLong();
         assertThat(api.delete("/api/notes/" + id, null).status()).isEqualTo(403);
         assertThat(script.delete("/api/notes/" + id, null).status()).isEqualTo(204);
-        assertThat(script.post("/api/sets/1/notes", "{\"text\":\"door sticks\"}").status()).isEqualTo(201);
-        assertThat(api.get("/api/sets/1/notes").body().at("/notes/0/text").asText()).isEqualTo("door sticks");
+        assertThat(script.post("/api/sets/1/notes", "{\"text\":\"door sticks\"}")
+                        .status())
+                .isEqualTo(201);
+        assertThat(api.get("/api/sets/1/notes").body().at("/notes/0/text").asText())
+                .isEqualTo("door sticks");
     }
 
     @Test
@@ -73,10 +89,15 @@ class NotesOverHttpTest {
 
     @Test
     void whatIsNoPhotoOrHasTooManyPixelsIsRefusedAndNothingIsKept() throws Exception {
-        assertThat(photo("GIF89a not one".getBytes(StandardCharsets.UTF_8)).detail()).contains("This is not a picture that can be read");
-        assertThat(photo("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><script>alert(1)</script></svg>".getBytes(StandardCharsets.UTF_8)).status()).isEqualTo(400);
+        assertThat(photo("GIF89a not one".getBytes(StandardCharsets.UTF_8)).detail())
+                .contains("This is not a picture that can be read");
+        assertThat(photo("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><script>alert(1)</script></svg>"
+                                .getBytes(StandardCharsets.UTF_8))
+                        .status())
+                .isEqualTo(400);
         assertThat(photo(new byte[0]).status()).isEqualTo(400);
-        assertThat(photo(claiming(png(2, 2), 10_000, 10_000)).detail()).isEqualTo("This picture has 100 megapixels: save it with 60 or fewer.");
+        assertThat(photo(claiming(png(2, 2), 10_000, 10_000)).detail())
+                .isEqualTo("This picture has 100 megapixels: save it with 60 or fewer.");
         assertThat(photo(new byte[16 * 1024 * 1024]).status()).isEqualTo(413);
         assertThat(api.get(notes("")).body().get("notes")).isEmpty();
     }

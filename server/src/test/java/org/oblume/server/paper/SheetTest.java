@@ -33,14 +33,21 @@ class SheetTest {
 
     @Test
     void aLongTableGoesOnOverPagesWithItsHeadOnEach() throws IOException {
-        List<List<String>> rows = IntStream.rangeClosed(1, 120).mapToObj(i -> List.of("Row %d".formatted(i), "some words that are wide enough to be broken into lines ".repeat(1 + i % 3))).toList();
-        try (PDDocument pdf = laidOut(new Sheet.Table("Things", List.of(new Sheet.Column("Number", 1, true), new Sheet.Column("Words", 2, false)), rows))) {
+        List<List<String>> rows = IntStream.rangeClosed(1, 120)
+                .mapToObj(i -> List.of(
+                        "Row %d".formatted(i),
+                        "some words that are wide enough to be broken into lines ".repeat(1 + i % 3)))
+                .toList();
+        try (PDDocument pdf = laidOut(new Sheet.Table(
+                "Things", List.of(new Sheet.Column("Number", 1, true), new Sheet.Column("Words", 2, false)), rows))) {
             assertThat(pdf.getNumberOfPages()).isGreaterThan(3);
             for (int page = 1; page <= pdf.getNumberOfPages(); page++) {
                 PDFTextStripper reader = new PDFTextStripper();
                 reader.setStartPage(page);
                 reader.setEndPage(page);
-                assertThat(reader.getText(pdf)).contains("Number").contains("%d of %d".formatted(page, pdf.getNumberOfPages()));
+                assertThat(reader.getText(pdf))
+                        .contains("Number")
+                        .contains("%d of %d".formatted(page, pdf.getNumberOfPages()));
             }
             String all = new PDFTextStripper().getText(pdf);
             assertThat(all).contains("Row 1 ", "Row 60", "Row 120");
@@ -49,7 +56,14 @@ class SheetTest {
 
     @Test
     void aStepIsNeverCutInTwoByTheEndOfAPage() throws IOException {
-        List<Sheet.Task> steps = IntStream.rangeClosed(1, 40).mapToObj(i -> new Sheet.Task(i, "Head %d".formatted(i), "LED spot", List.of("A 2.00 m from post.", "Aim level.", "last line of %d".formatted(i)), i % 2 == 0)).toList();
+        List<Sheet.Task> steps = IntStream.rangeClosed(1, 40)
+                .mapToObj(i -> new Sheet.Task(
+                        i,
+                        "Head %d".formatted(i),
+                        "LED spot",
+                        List.of("A 2.00 m from post.", "Aim level.", "last line of %d".formatted(i)),
+                        i % 2 == 0))
+                .toList();
         try (PDDocument pdf = laidOut(new Sheet.Steps(steps))) {
             int seen = 0;
             for (int page = 1; page <= pdf.getNumberOfPages(); page++) {
@@ -70,15 +84,20 @@ class SheetTest {
     @Test
     void nothingIsWrittenPastTheMargins() throws IOException {
         String endless = "x".repeat(400);
-        try (PDDocument pdf = laidOut(new Sheet.Say(endless + " and words " + endless, false), new Sheet.Table("", List.of(new Sheet.Column("One", 1, true), new Sheet.Column("Two", 5, false)),
-                List.of(List.of(endless, endless))))) {
+        try (PDDocument pdf = laidOut(
+                new Sheet.Say(endless + " and words " + endless, false),
+                new Sheet.Table(
+                        "",
+                        List.of(new Sheet.Column("One", 1, true), new Sheet.Column("Two", 5, false)),
+                        List.of(List.of(endless, endless))))) {
             double width = pdf.getPage(0).getMediaBox().getWidth();
             new PDFTextStripper() {
                 @Override
                 protected void processTextPosition(TextPosition text) {
                     assertThat(text.getX()).isGreaterThanOrEqualTo(39);
                     assertThat(text.getX() + text.getWidth()).isLessThanOrEqualTo((float) width - 39);
-                    assertThat(text.getY()).isBetween(20f, pdf.getPage(0).getMediaBox().getHeight() - 10);
+                    assertThat(text.getY())
+                            .isBetween(20f, pdf.getPage(0).getMediaBox().getHeight() - 10);
                 }
             }.getText(pdf);
         }
@@ -119,7 +138,11 @@ class SheetTest {
             BufferedImage page = new PDFRenderer(pdf).renderImageWithDPI(0, 300);
             int side = page.getWidth() / 4;
             BufferedImage corner = page.getSubimage(page.getWidth() - side - 60, 40, side, side);
-            assertThat(new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(corner))), Map.of(DecodeHintType.TRY_HARDER, true)).getText())
+            assertThat(new QRCodeReader()
+                            .decode(
+                                    new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(corner))),
+                                    Map.of(DecodeHintType.TRY_HARDER, true))
+                            .getText())
                     .isEqualTo(LINK);
         }
     }
@@ -128,7 +151,9 @@ class SheetTest {
     void aSvgTakesNoTextForMarkup() {
         SvgPen pen = new SvgPen(100, 50);
         pen.text(new Pen.At(1, 2), "<script>alert(1)</script> & \"quotes\"", Pen.Face.BOLD, 7);
-        assertThat(pen.svg("<b>title</b>")).doesNotContain("<script", "<b>").contains("&lt;script&gt;", "font-weight=\"700\"");
+        assertThat(pen.svg("<b>title</b>"))
+                .doesNotContain("<script", "<b>")
+                .contains("&lt;script&gt;", "font-weight=\"700\"");
     }
 
     @Test
@@ -136,7 +161,11 @@ class SheetTest {
         SvgPen pen = new SvgPen(100, 50);
         pen.circle(new Pen.At(10, 10), 5, Pen.Stroke.SOLID, 1.0);
         pen.shape(List.of(new Pen.At(0, 0), new Pen.At(5, 5)), false, new Pen.Stroke(0.5, 5, 3), null);
-        assertThat(pen.svg("plot")).contains("<circle cx=\"10.00\" cy=\"10.00\" r=\"5.00\" fill=\"#ffffff\"", "stroke-dasharray=\"5.0 3.0\"", "fill=\"none\"");
+        assertThat(pen.svg("plot"))
+                .contains(
+                        "<circle cx=\"10.00\" cy=\"10.00\" r=\"5.00\" fill=\"#ffffff\"",
+                        "stroke-dasharray=\"5.0 3.0\"",
+                        "fill=\"none\"");
     }
 
     @Test
@@ -149,6 +178,8 @@ class SheetTest {
     }
 
     private static PDDocument laidOut(Sheet.Part... parts) throws IOException {
-        return Loader.loadPDF(PdfSheet.of(new Sheet("4C, rebuild", "Sc. 4 INT. RADIO REPAIR SHOP, NIGHT", LINK, false, List.of(parts)), "Printed by a test"));
+        return Loader.loadPDF(PdfSheet.of(
+                new Sheet("4C, rebuild", "Sc. 4 INT. RADIO REPAIR SHOP, NIGHT", LINK, false, List.of(parts)),
+                "Printed by a test"));
     }
 }

@@ -18,16 +18,31 @@ import org.springframework.beans.factory.annotation.Autowired;
 class PatchOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
+
     private long shot;
 
     @BeforeEach
     void aSceneOfItsOwn() {
-        JsonNode file = api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A")))).body();
-        long scene = api.post("/api/scenes/import?number=P" + ++made, file.toString()).body().get("sceneId").asLong();
-        shot = StreamSupport.stream(api.get("/api/scenes/%d/match".formatted(scene)).body().get("shots").spliterator(), false).filter(s -> s.get("slate").asText().equals("4C")).findFirst()
-                .orElseThrow().get("shotId").asLong();
+        JsonNode file = api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A"))))
+                .body();
+        long scene = api.post("/api/scenes/import?number=P" + ++made, file.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
+        shot = StreamSupport.stream(
+                        api.get("/api/scenes/%d/match".formatted(scene))
+                                .body()
+                                .get("shots")
+                                .spliterator(),
+                        false)
+                .filter(s -> s.get("slate").asText().equals("4C"))
+                .findFirst()
+                .orElseThrow()
+                .get("shotId")
+                .asLong();
     }
 
     private JsonNode page() {
@@ -35,7 +50,10 @@ class PatchOverHttpTest {
     }
 
     private JsonNode unit(String key) {
-        return StreamSupport.stream(page().get("units").spliterator(), false).filter(u -> u.get("key").asText().equals(key)).findFirst().orElseThrow();
+        return StreamSupport.stream(page().get("units").spliterator(), false)
+                .filter(u -> u.get("key").asText().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 
     private List<String> conflicts() {
@@ -43,13 +61,23 @@ class PatchOverHttpTest {
     }
 
     private JsonNode placedIn(long shotId, String key) {
-        return StreamSupport.stream(api.get("/api/shots/%d/plot".formatted(shotId)).body().get("placements").spliterator(), false).filter(p -> p.at("/placement/key").asText().equals(key))
-                .findFirst().orElseThrow();
+        return StreamSupport.stream(
+                        api.get("/api/shots/%d/plot".formatted(shotId))
+                                .body()
+                                .get("placements")
+                                .spliterator(),
+                        false)
+                .filter(p -> p.at("/placement/key").asText().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 
     private void patch(String key, String value) {
         JsonNode placed = placedIn(shot, key);
-        Answer answer = api.put("/api/shots/%d/placements/%s/PATCH".formatted(shot, key), "{\"value\":%s,\"reason\":\"FIX\"}".formatted(value), placed.at("/revisions/PATCH").asLong());
+        Answer answer = api.put(
+                "/api/shots/%d/placements/%s/PATCH".formatted(shot, key),
+                "{\"value\":%s,\"reason\":\"FIX\"}".formatted(value),
+                placed.at("/revisions/PATCH").asLong());
         assertThat(answer.status()).as("%s", answer).isEqualTo(200);
     }
 
@@ -58,7 +86,8 @@ class PatchOverHttpTest {
         JsonNode page = page();
         assertThat(page.get("conflicts")).isEmpty();
         assertThat(page.get("universes").get(0).get("universe").asInt()).isEqualTo(1);
-        assertThat(page.get("universes").get(0).get("carriedBy").get(0).asText()).isEqualTo("Cart node");
+        assertThat(page.get("universes").get(0).get("carriedBy").get(0).asText())
+                .isEqualTo("Cart node");
         assertThat(page.get("universes").get(0).get("left").asInt()).isEqualTo(512 - 8 - 8 - 8 - 6 - 1 - 2);
         assertThat(unit("key").get("last").asInt()).isEqualTo(108);
         assertThat(unit("street-sign").get("path").asText()).isEqualTo("WIRELESS");
@@ -80,18 +109,33 @@ class PatchOverHttpTest {
         patch("key", "{\"universe\":9,\"address\":1,\"slots\":8,\"mode\":\"16-bit white\"}");
         assertThat(conflicts()).anyMatch(s -> s.startsWith("No node carries universe 9: Key"));
         patch("key", "{\"universe\":1,\"address\":101,\"slots\":8,\"mode\":\"dimmer\"}");
-        assertThat(conflicts()).anyMatch(s -> s.contains("is in mode “dimmer”, which Bicolour LED spot 300 W does not have"));
+        assertThat(conflicts())
+                .anyMatch(s -> s.contains("is in mode “dimmer”, which Bicolour LED spot 300 W does not have"));
     }
 
     @Test
     void aPlanIsLookedAtBeforeItIsKept() {
-        JsonNode plan = api.as("READER").post("/api/shots/%d/patch/plan".formatted(shot), "{\"order\":\"ROLE\",\"universe\":2,\"address\":1,\"every\":10}").body();
+        JsonNode plan = api.as("READER")
+                .post(
+                        "/api/shots/%d/patch/plan".formatted(shot),
+                        "{\"order\":\"ROLE\",\"universe\":2,\"address\":1,\"every\":10}")
+                .body();
         assertThat(plan.get("changes").findValuesAsText("name").get(0)).isEqualTo("Ambience");
         assertThat(plan.get("changes").get(0).get("to").asText()).isEqualTo("2 / 1, 16-bit white");
         assertThat(plan.get("conflicts")).isEmpty();
-        assertThat(unit("ambience").get("patch").get("universe").asInt()).as("nothing is kept").isEqualTo(1);
-        assertThat(api.post("/api/shots/%d/patch/plan".formatted(shot), "{\"order\":\"ROLE\",\"universe\":0,\"address\":1,\"every\":10}").detail()).contains("1 to 63999");
-        assertThat(api.post("/api/shots/%d/patch/plan".formatted(shot), "{\"order\":\"ROLE\",\"universe\":1,\"address\":1,\"every\":0}").detail()).contains("step between addresses");
+        assertThat(unit("ambience").get("patch").get("universe").asInt())
+                .as("nothing is kept")
+                .isEqualTo(1);
+        assertThat(api.post(
+                                "/api/shots/%d/patch/plan".formatted(shot),
+                                "{\"order\":\"ROLE\",\"universe\":0,\"address\":1,\"every\":10}")
+                        .detail())
+                .contains("1 to 63999");
+        assertThat(api.post(
+                                "/api/shots/%d/patch/plan".formatted(shot),
+                                "{\"order\":\"ROLE\",\"universe\":1,\"address\":1,\"every\":0}")
+                        .detail())
+                .contains("step between addresses");
     }
 
     @Test
@@ -99,57 +143,108 @@ class PatchOverHttpTest {
         String out = new String(api.file("/api/shots/%d/patch.csv".formatted(shot)), StandardCharsets.UTF_8);
         assertThat(out.lines().findFirst()).contains("name,unit,kind,path,universe,address,mode,slots,group");
         assertThat(out).contains("Street sign,Eel 1,Full-colour LED tube 1.2 m,wireless,1,121,8-bit white,6,");
-        JsonNode same = api.upload("/api/shots/%d/patch/read".formatted(shot), out.getBytes(StandardCharsets.UTF_8)).body();
+        JsonNode same = api.upload("/api/shots/%d/patch/read".formatted(shot), out.getBytes(StandardCharsets.UTF_8))
+                .body();
         assertThat(same.get("changes")).as("what went out says the same").isEmpty();
         assertThat(same.get("problems")).isEmpty();
-        String changed = out.replace(",wired,1,111,16-bit white,8,", ",wired,2,1,8-bit white,,") + "Nobody,,,wired,1,300,,,\r\nKey,,,wired,1,300,,,\r\n";
-        JsonNode read = api.upload("/api/shots/%d/patch/read".formatted(shot), changed.getBytes(StandardCharsets.UTF_8)).body();
+        String changed = out.replace(",wired,1,111,16-bit white,8,", ",wired,2,1,8-bit white,,")
+                + "Nobody,,,wired,1,300,,,\r\nKey,,,wired,1,300,,,\r\n";
+        JsonNode read = api.upload("/api/shots/%d/patch/read".formatted(shot), changed.getBytes(StandardCharsets.UTF_8))
+                .body();
         assertThat(read.get("changes").findValuesAsText("to")).containsOnlyOnce("2 / 1, 8-bit white");
         assertThat(read.get("problems")).hasSize(2);
         assertThat(read.get("problems").get(0).asText()).contains("no light on set in this shot is called “Nobody”");
-        assertThat(api.upload("/api/shots/%d/patch/read".formatted(shot), "lamp;where\nkey;1/1".getBytes(StandardCharsets.UTF_8)).detail()).contains("This is not a patch as CSV");
+        assertThat(api.upload(
+                                "/api/shots/%d/patch/read".formatted(shot),
+                                "lamp;where\nkey;1/1".getBytes(StandardCharsets.UTF_8))
+                        .detail())
+                .contains("This is not a patch as CSV");
     }
 
     @Test
     void whatTheControlRecordsTravelsInTheSceneFile() {
         patch("key", "{\"path\":\"APP\",\"group\":\"Practicals\"}");
-        for (String value : List.of("COLOUR|hue 210, saturation 80", "EFFECT|flicker 3", "MENU|curve s-curve, smoothing on, fan off, output most, 1200 Hz, black, display off, channel 7")) {
+        for (String value : List.of(
+                "COLOUR|hue 210, saturation 80",
+                "EFFECT|flicker 3",
+                "MENU|curve s-curve, smoothing on, fan off, output most, 1200 Hz, black, display off, channel 7")) {
             String[] parts = value.split("\\|");
-            long revision = placedIn(shot, "street-sign").path("revisions").path(parts[0]).asLong();
-            assertThat(api.put("/api/shots/%d/placements/street-sign/%s".formatted(shot, parts[0]), "{\"text\":\"%s\",\"reason\":\"LOOK\"}".formatted(parts[1]), revision).status()).isEqualTo(200);
+            long revision = placedIn(shot, "street-sign")
+                    .path("revisions")
+                    .path(parts[0])
+                    .asLong();
+            assertThat(api.put(
+                                    "/api/shots/%d/placements/street-sign/%s".formatted(shot, parts[0]),
+                                    "{\"text\":\"%s\",\"reason\":\"LOOK\"}".formatted(parts[1]),
+                                    revision)
+                            .status())
+                    .isEqualTo(200);
         }
-        JsonNode out = api.get("/api/scenes/%d/export".formatted(api.sceneOf(shot))).body();
-        long again = api.post("/api/scenes/import?number=Q" + made, out.toString()).body().get("sceneId").asLong();
+        JsonNode out =
+                api.get("/api/scenes/%d/export".formatted(api.sceneOf(shot))).body();
+        long again = api.post("/api/scenes/import?number=Q" + made, out.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
         JsonNode back = api.get("/api/scenes/%d/export".formatted(again)).body();
         assertThat(back.get("shots")).isEqualTo(out.get("shots"));
-        assertThat(out.get("shots").toString()).contains("\"group\":\"Practicals\"", "\"hueDeg\":210", "\"rateHz\":3", "\"channel\":7");
+        assertThat(out.get("shots").toString())
+                .contains("\"group\":\"Practicals\"", "\"hueDeg\":210", "\"rateHz\":3", "\"channel\":7");
     }
 
     @Test
     void anOlderFileThatOnlyKnowsFootprintsIsPatchedByTheKitsModes() {
-        JsonNode file = api.get("/api/scenes/%d/export".formatted(api.sceneOf(shot))).body();
-        String older = file.toString().replaceAll("\"modes\":\"8-bit white: level, cct, tint; 16-bit white: level 16, cct 16, tint 16, zoom 16\"", "\"modes\":\"8-bit white: 3; 16-bit white: 8\"");
-        long scene = api.post("/api/scenes/import?number=O" + made, older).body().get("sceneId").asLong();
-        shot = StreamSupport.stream(api.get("/api/scenes/%d/match".formatted(scene)).body().get("shots").spliterator(), false).filter(s -> s.get("slate").asText().equals("4C")).findFirst()
-                .orElseThrow().get("shotId").asLong();
+        JsonNode file =
+                api.get("/api/scenes/%d/export".formatted(api.sceneOf(shot))).body();
+        String older = file.toString()
+                .replaceAll(
+                        "\"modes\":\"8-bit white: level, cct, tint; 16-bit white: level 16, cct 16, tint 16, zoom 16\"",
+                        "\"modes\":\"8-bit white: 3; 16-bit white: 8\"");
+        long scene = api.post("/api/scenes/import?number=O" + made, older)
+                .body()
+                .get("sceneId")
+                .asLong();
+        shot = StreamSupport.stream(
+                        api.get("/api/scenes/%d/match".formatted(scene))
+                                .body()
+                                .get("shots")
+                                .spliterator(),
+                        false)
+                .filter(s -> s.get("slate").asText().equals("4C"))
+                .findFirst()
+                .orElseThrow()
+                .get("shotId")
+                .asLong();
         assertThat(unit("key").get("modes").findValuesAsText("say")).contains("level 16, cct 16, tint 16, zoom 16");
     }
 
     @Test
     void nodesAreKeptChangedAndNeverOverwrittenUnseen() {
         long production = page().get("productionId").asLong();
-        Answer made = api.post("/api/productions/%d/nodes".formatted(production), "{\"name\":\"Truck %s\",\"address\":\"10.0.0.31\",\"mask\":\"255.255.255.0\",\"ports\":[7]}".formatted(shot));
+        Answer made = api.post(
+                "/api/productions/%d/nodes".formatted(production),
+                "{\"name\":\"Truck %s\",\"address\":\"10.0.0.31\",\"mask\":\"255.255.255.0\",\"ports\":[7]}"
+                        .formatted(shot));
         assertThat(made.status()).isEqualTo(201);
         long id = made.body().get("id").asLong();
-        String card = "{\"name\":\"Truck %s\",\"address\":\"10.0.0.22\",\"mask\":\"255.255.255.0\",\"ports\":[7,8]}".formatted(shot);
+        String card = "{\"name\":\"Truck %s\",\"address\":\"10.0.0.22\",\"mask\":\"255.255.255.0\",\"ports\":[7,8]}"
+                .formatted(shot);
         assertThat(api.put("/api/nodes/" + id, card, 0L).status()).isEqualTo(200);
         assertThat(conflicts()).anyMatch(s -> s.contains("have the same address 10.0.0.22"));
         Answer stale = api.put("/api/nodes/" + id, card, 0L);
         assertThat(stale.status()).isEqualTo(409);
         assertThat(stale.detail()).contains("Someone else changed Truck");
-        assertThat(api.put("/api/nodes/" + id, card.replace("255.255.255.0", "255.0.255.0"), 1L).detail()).contains("is not a mask");
-        assertThat(api.put("/api/nodes/" + id, card.replace("10.0.0.22", "10.0.0"), 1L).body().get("field").asText()).isEqualTo("address");
-        assertThat(api.post("/api/productions/%d/nodes".formatted(production), card).detail()).contains("already: choose another name");
+        assertThat(api.put("/api/nodes/" + id, card.replace("255.255.255.0", "255.0.255.0"), 1L)
+                        .detail())
+                .contains("is not a mask");
+        assertThat(api.put("/api/nodes/" + id, card.replace("10.0.0.22", "10.0.0"), 1L)
+                        .body()
+                        .get("field")
+                        .asText())
+                .isEqualTo("address");
+        assertThat(api.post("/api/productions/%d/nodes".formatted(production), card)
+                        .detail())
+                .contains("already: choose another name");
         assertThat(api.delete("/api/nodes/" + id, 1L).status()).isEqualTo(204);
         assertThat(conflicts()).isEmpty();
     }
@@ -157,10 +252,17 @@ class PatchOverHttpTest {
     @Test
     void theControlRoleEditsPatchAndMenuAndNothingElse() {
         Api control = api.as("CONTROL");
-        String knots = "{\"reason\":\"FIX\",\"changes\":[{\"placement\":\"key\",\"attribute\":\"%s\",\"value\":%s,\"revision\":%d}]}";
-        assertThat(control.post("/api/shots/%d/knots".formatted(shot), knots.formatted("MENU", "{\"fan\":\"OFF\"}", 0)).status()).isEqualTo(200);
+        String knots =
+                "{\"reason\":\"FIX\",\"changes\":[{\"placement\":\"key\",\"attribute\":\"%s\",\"value\":%s,\"revision\":%d}]}";
+        assertThat(control.post("/api/shots/%d/knots".formatted(shot), knots.formatted("MENU", "{\"fan\":\"OFF\"}", 0))
+                        .status())
+                .isEqualTo(200);
         assertThat(unit("key").get("menu").asText()).isEqualTo("fan off");
-        assertThat(control.post("/api/shots/%d/knots".formatted(shot), knots.formatted("EFFECT", "{\"kind\":\"FLICKER\",\"rateHz\":3}", 0)).status()).isEqualTo(403);
+        assertThat(control.post(
+                                "/api/shots/%d/knots".formatted(shot),
+                                knots.formatted("EFFECT", "{\"kind\":\"FLICKER\",\"rateHz\":3}", 0))
+                        .status())
+                .isEqualTo(403);
         assertThat(api.as("READER").post("/api/output/arm", "{}").status()).isEqualTo(403);
     }
 }

@@ -15,8 +15,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 class RebuildOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
+
     private long shot;
 
     @BeforeEach
@@ -26,8 +28,17 @@ class RebuildOverHttpTest {
 
     @Test
     void theSheetFollowsTheScenesBuildOrder() {
-        assertThat(steps().stream().map(s -> s.at("/placed/placement/key").asText())).containsExactly("mark-1", "camera",
-                "ambience", "bench-lamp", "valve-glow", "key", "negative-fill", "edge", "street-sign");
+        assertThat(steps().stream().map(s -> s.at("/placed/placement/key").asText()))
+                .containsExactly(
+                        "mark-1",
+                        "camera",
+                        "ambience",
+                        "bench-lamp",
+                        "valve-glow",
+                        "key",
+                        "negative-fill",
+                        "edge",
+                        "street-sign");
     }
 
     @Test
@@ -38,8 +49,7 @@ class RebuildOverHttpTest {
         assertThat(key.at("/tapes/b/landmark").asText()).isEqualTo("door post");
         assertThat(key.at("/values/HEIGHT/say").asText()).isEqualTo("2.07 m");
         assertThat(key.at("/aim/bearing").asText()).isEqualTo("220°");
-        assertThat(key.at("/values/MODIFIERS/say").asText())
-                .isEqualTo("Quarter CTO; Muslin, unbleached");
+        assertThat(key.at("/values/MODIFIERS/say").asText()).isEqualTo("Quarter CTO; Muslin, unbleached");
         assertThat(key.at("/values/LEVEL/say").asText()).isEqualTo("70 %");
         assertThat(key.at("/values/PATCH/say").asText()).isEqualTo("1 / 101, 16-bit white");
         assertThat(step("key").get("cautions").get(0).asText()).contains("high leg");
@@ -58,8 +68,15 @@ class RebuildOverHttpTest {
     @Test
     void aTickOnWhatWasChangedSinceIsDoubted() {
         api.put(tick("key"), "", null);
-        api.tie(shot, "mark-1", "PLACE", "{\"value\":{\"xM\":3.5,\"yM\":2.7,\"outside\":false},\"reason\":\"LOOK\"}", 0);
-        assertThat(step("key").at("/done/changedSince").asBoolean()).as("the key is aimed at the mark that moved").isTrue();
+        api.tie(
+                shot,
+                "mark-1",
+                "PLACE",
+                "{\"value\":{\"xM\":3.5,\"yM\":2.7,\"outside\":false},\"reason\":\"LOOK\"}",
+                0);
+        assertThat(step("key").at("/done/changedSince").asBoolean())
+                .as("the key is aimed at the mark that moved")
+                .isTrue();
     }
 
     @Test
@@ -74,12 +91,19 @@ class RebuildOverHttpTest {
     }
 
     private List<JsonNode> steps() {
-        return StreamSupport.stream(api.get("/api/shots/" + shot + "/rebuild").body().get("steps").spliterator(), false)
+        return StreamSupport.stream(
+                        api.get("/api/shots/" + shot + "/rebuild")
+                                .body()
+                                .get("steps")
+                                .spliterator(),
+                        false)
                 .toList();
     }
 
     private JsonNode step(String placement) {
-        return steps().stream().filter(s -> s.at("/placed/placement/key").asText().equals(placement)).findFirst()
+        return steps().stream()
+                .filter(s -> s.at("/placed/placement/key").asText().equals(placement))
+                .findFirst()
                 .orElseThrow();
     }
 }

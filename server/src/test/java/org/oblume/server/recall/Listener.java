@@ -16,8 +16,7 @@ final class Listener implements AutoCloseable {
     private final DatagramSocket socket;
     private final List<Heard> heard = new ArrayList<>();
 
-    record Heard(long nanos, SacnPacket packet) {
-    }
+    record Heard(long nanos, SacnPacket packet) {}
 
     Listener() {
         try {

@@ -23,6 +23,7 @@ class RecallMeasuredTest {
 
     private static final int RUNS = 60;
     private static RunningRig rig;
+
     @Autowired
     private Api api;
 
@@ -65,11 +66,22 @@ class RecallMeasuredTest {
         Arrays.sort(heard);
         Arrays.sort(answered);
         assertThat(heard[0]).isPositive();
-        System.out.printf(Locale.ROOT, "MEASURED from pressing recall to the rig's state: median %.1f ms, 95th percentile %.1f; to the answer over HTTP: median %.1f ms, 95th percentile %.1f%n",
-                heard[RUNS / 2], heard[RUNS * 95 / 100], answered[RUNS / 2], answered[RUNS * 95 / 100]);
+        System.out.printf(
+                Locale.ROOT,
+                "MEASURED from pressing recall to the rig's state: median %.1f ms, 95th percentile %.1f; to the answer over HTTP: median %.1f ms, 95th percentile %.1f%n",
+                heard[RUNS / 2],
+                heard[RUNS * 95 / 100],
+                answered[RUNS / 2],
+                answered[RUNS * 95 / 100]);
     }
 
     private static double key() {
-        return rig.rig().state().units().stream().filter(u -> u.answer().unit().equals("Heron 2")).findFirst().orElseThrow().answer().dialled().levelPercent();
+        return rig.rig().state().units().stream()
+                .filter(u -> u.answer().unit().equals("Heron 2"))
+                .findFirst()
+                .orElseThrow()
+                .answer()
+                .dialled()
+                .levelPercent();
     }
 }

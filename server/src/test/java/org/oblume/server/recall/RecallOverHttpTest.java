@@ -29,8 +29,10 @@ class RecallOverHttpTest {
 
     private static final RunningRig RIG = rig();
     private static int made;
+
     @Autowired
     private Api api;
+
     private long shot;
 
     private static RunningRig rig() {
@@ -56,11 +58,25 @@ class RecallOverHttpTest {
 
     @BeforeEach
     void aSceneOfItsOwnHangsOnTheRig() {
-        JsonNode file = api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A")))).body();
-        long scene = api.post("/api/scenes/import?number=L" + ++made, file.toString()).body().get("sceneId").asLong();
-        shot = StreamSupport.stream(api.get("/api/scenes/%d/match".formatted(scene)).body().get("shots").spliterator(), false).filter(s -> s.get("slate").asText().equals("4C")).findFirst()
-                .orElseThrow().get("shotId").asLong();
-        assertThat(api.post("/api/rig/units", "{\"shotId\":%d}".formatted(shot)).status()).isEqualTo(200);
+        JsonNode file = api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A"))))
+                .body();
+        long scene = api.post("/api/scenes/import?number=L" + ++made, file.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
+        shot = StreamSupport.stream(
+                        api.get("/api/scenes/%d/match".formatted(scene))
+                                .body()
+                                .get("shots")
+                                .spliterator(),
+                        false)
+                .filter(s -> s.get("slate").asText().equals("4C"))
+                .findFirst()
+                .orElseThrow()
+                .get("shotId")
+                .asLong();
+        assertThat(api.post("/api/rig/units", "{\"shotId\":%d}".formatted(shot)).status())
+                .isEqualTo(200);
     }
 
     @AfterEach
@@ -81,7 +97,10 @@ class RecallOverHttpTest {
 
     private Answer recall(double fade, int priority) {
         int mark = api.get(of("recall")).body().get("stateDigest").asInt();
-        return api.post(of("recall"), "{\"fadeSeconds\":%s,\"priority\":%d,\"stateDigest\":%d,\"warned\":false}".formatted(fade, priority, mark));
+        return api.post(
+                of("recall"),
+                "{\"fadeSeconds\":%s,\"priority\":%d,\"stateDigest\":%d,\"warned\":false}"
+                        .formatted(fade, priority, mark));
     }
 
     private List<String> drift() {
@@ -93,8 +112,15 @@ class RecallOverHttpTest {
     }
 
     private void tie(String key, String attribute, String value) {
-        JsonNode placed = StreamSupport.stream(api.get(of("plot")).body().get("placements").spliterator(), false).filter(p -> p.at("/placement/key").asText().equals(key)).findFirst().orElseThrow();
-        Answer answer = api.put(of("placements/%s/%s".formatted(key, attribute)), "{\"text\":\"%s\",\"reason\":\"FIX\"}".formatted(value), placed.path("revisions").path(attribute).asLong());
+        JsonNode placed = StreamSupport.stream(
+                        api.get(of("plot")).body().get("placements").spliterator(), false)
+                .filter(p -> p.at("/placement/key").asText().equals(key))
+                .findFirst()
+                .orElseThrow();
+        Answer answer = api.put(
+                of("placements/%s/%s".formatted(key, attribute)),
+                "{\"text\":\"%s\",\"reason\":\"FIX\"}".formatted(value),
+                placed.path("revisions").path(attribute).asLong());
         assertThat(answer.status()).as("%s", answer).isEqualTo(200);
     }
 
@@ -109,7 +135,9 @@ class RecallOverHttpTest {
         assertThat(armed.at("/armed/outlet").asText()).isEqualTo("loopback");
         assertThat(armed.at("/armed/by").asText()).isEqualTo("best boy");
         assertThat(api.post("/api/output/arm", "{}").detail()).contains("has armed output already");
-        assertThat(api.get("/api/rig").body().get("sources")).as("armed is not live").isEmpty();
+        assertThat(api.get("/api/rig").body().get("sources"))
+                .as("armed is not live")
+                .isEmpty();
     }
 
     @Test
@@ -118,20 +146,27 @@ class RecallOverHttpTest {
         assertThat(outlets.get(0).get("loopback").asBoolean()).isTrue();
         Answer refused = api.post("/api/output/arm", "{\"outlet\":\"eth0\"}");
         assertThat(refused.detail()).isEqualTo("This sends to real lights on eth0. Type eth0 to confirm it.");
-        assertThat(api.post("/api/output/arm", "{\"outlet\":\"nowhere7\",\"confirmed\":\"nowhere7\"}").detail()).contains("There is no interface called nowhere7");
+        assertThat(api.post("/api/output/arm", "{\"outlet\":\"nowhere7\",\"confirmed\":\"nowhere7\"}")
+                        .detail())
+                .contains("There is no interface called nowhere7");
     }
 
     @Test
     void afterARecallEveryUnitStandsAsRecordedToALevelStep() {
         JsonNode preview = api.get(of("recall")).body();
-        assertThat(preview.get("overNetwork").findValuesAsText("name")).contains("Key", "Edge", "Street sign", "Ambience");
+        assertThat(preview.get("overNetwork").findValuesAsText("name"))
+                .contains("Key", "Edge", "Street sign", "Ambience");
         assertThat(preview.get("overNetwork").get(0).get("changes").asBoolean()).isTrue();
         arm();
         assertThat(recall(0, 100).status()).isEqualTo(200);
         agrees();
         JsonNode beside = api.get(of("readback")).body();
-        assertThat(beside.get("agree").asInt()).isEqualTo(beside.get("asked").asInt()).isEqualTo(6);
-        assertThat(api.get(of("recall")).body().get("overNetwork").findValues("changes")).as("a second recall changes nothing").allMatch(c -> !c.asBoolean());
+        assertThat(beside.get("agree").asInt())
+                .isEqualTo(beside.get("asked").asInt())
+                .isEqualTo(6);
+        assertThat(api.get(of("recall")).body().get("overNetwork").findValues("changes"))
+                .as("a second recall changes nothing")
+                .allMatch(c -> !c.asBoolean());
     }
 
     @Test
@@ -143,17 +178,21 @@ class RecallOverHttpTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "{\"kind\":\"WRONG_MODE\"} | Edge is in mode 8-bit white, record 16-bit white.",
-        "{\"kind\":\"WRONG_ADDRESS\",\"universe\":1,\"address\":101} | Edge listens at 1 / 101, record 1 / 111.",
-        "{\"kind\":\"KNOB\",\"percent\":62} | Edge is at 62 %, record",
-        "{\"kind\":\"CURVE_RESET\"} | Edge’s menu has curve square, record linear."})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"kind\":\"WRONG_MODE\"} | Edge is in mode 8-bit white, record 16-bit white.",
+                "{\"kind\":\"WRONG_ADDRESS\",\"universe\":1,\"address\":101} | Edge listens at 1 / 101, record 1 / 111.",
+                "{\"kind\":\"KNOB\",\"percent\":62} | Edge is at 62 %, record",
+                "{\"kind\":\"CURVE_RESET\"} | Edge’s menu has curve square, record linear."
+            })
     void aFaultIsNamedAndSendingTheRecordAgainMendsIt(String fault, String sentence) {
         arm();
         recall(0, 100);
         agrees();
         assertThat(api.post("/api/rig/units/Wren/faults", fault).status()).isEqualTo(200);
-        await().untilAsserted(() -> assertThat(drift()).singleElement().asString().startsWith(sentence));
+        await().untilAsserted(
+                        () -> assertThat(drift()).singleElement().asString().startsWith(sentence));
         assertThat(api.post(of("readback"), "{\"keys\":[\"edge\"]}").status()).isEqualTo(200);
         agrees();
     }
@@ -166,7 +205,9 @@ class RecallOverHttpTest {
         agrees();
         api.post("/api/rig/units/Wren/faults", "{\"kind\":\"%s\"}".formatted(fault));
         assertThat(drift()).containsExactly("Edge does not answer: %s.".formatted(why));
-        assertThat(api.post(of("readback"), "{}").status()).as("the others are sent to").isEqualTo(200);
+        assertThat(api.post(of("readback"), "{}").status())
+                .as("the others are sent to")
+                .isEqualTo(200);
         api.delete("/api/rig/units/Wren/faults", null);
         agrees();
     }
@@ -178,7 +219,11 @@ class RecallOverHttpTest {
         agrees();
         api.post("/api/rig/units/Wren/faults", "{\"kind\":\"KNOB\",\"percent\":62}");
         JsonNode knob = api.get(of("readback")).body().get("drift").get(0);
-        JsonNode taken = api.post(of("knots"), "{\"reason\":\"MATCH\",\"changes\":[{\"placement\":\"edge\",\"attribute\":\"LEVEL\",\"value\":%s,\"revision\":0}]}".formatted(knob.get("rigs"))).body();
+        JsonNode taken = api.post(
+                        of("knots"),
+                        "{\"reason\":\"MATCH\",\"changes\":[{\"placement\":\"edge\",\"attribute\":\"LEVEL\",\"value\":%s,\"revision\":0}]}"
+                                .formatted(knob.get("rigs")))
+                .body();
         assertThat(taken.toString()).contains("62 %");
         assertThat(drift()).isEmpty();
     }
@@ -189,12 +234,16 @@ class RecallOverHttpTest {
         recall(0, 100);
         agrees();
         api.post("/api/rig/disturbances", "{\"kind\":\"RIVAL\",\"universe\":1,\"priority\":150}");
-        await().untilAsserted(() -> assertThat(api.get(of("readback")).body().get("sources").toString()).contains("house desk sends universe 1 at priority 150, above ours of 100"));
+        await().untilAsserted(() -> assertThat(
+                        api.get(of("readback")).body().get("sources").toString())
+                .contains("house desk sends universe 1 at priority 150, above ours of 100"));
         assertThat(drift()).isNotEmpty();
         recall(0, 160);
         agrees();
         api.post("/api/rig/disturbances", "{\"kind\":\"RIVAL\",\"universe\":1,\"priority\":160}");
-        await().untilAsserted(() -> assertThat(api.get(of("readback")).body().get("sources").toString()).contains("both send universe 1 at priority 160"));
+        await().untilAsserted(() -> assertThat(
+                        api.get(of("readback")).body().get("sources").toString())
+                .contains("both send universe 1 at priority 160"));
     }
 
     @Test
@@ -203,7 +252,8 @@ class RecallOverHttpTest {
         recall(0, 100);
         agrees();
         api.post("/api/rig/disturbances", "{\"kind\":\"MALFORMED\"}");
-        JsonNode packets = api.post("/api/rig/disturbances", "{\"kind\":\"FLOOD\"}").body().get("packets");
+        JsonNode packets =
+                api.post("/api/rig/disturbances", "{\"kind\":\"FLOOD\"}").body().get("packets");
         assertThat(packets.get("malformed").asInt()).isPositive();
         assertThat(packets.get("flooding").asInt()).isGreaterThan(800);
         assertThat(drift()).isEmpty();
@@ -217,7 +267,8 @@ class RecallOverHttpTest {
         tie("key", "LEVEL", "90");
         recall(1, 100);
         api.put("/api/rig/nodes/Cart%20node", "{\"up\":false}", null);
-        await().untilAsserted(() -> assertThat(drift()).anyMatch(s -> s.startsWith("Key hears nothing in universe 1: it stands at ")));
+        await().untilAsserted(() ->
+                assertThat(drift()).anyMatch(s -> s.startsWith("Key hears nothing in universe 1: it stands at ")));
         assertThat(drift()).anyMatch(s -> s.startsWith("Street sign hears nothing in universe 1: it stands at 0 %"));
         api.put("/api/rig/nodes/Cart%20node", "{\"up\":true}", null);
         agrees();
@@ -228,25 +279,35 @@ class RecallOverHttpTest {
         arm();
         int seen = api.get(of("recall")).body().get("stateDigest").asInt();
         tie("key", "LEVEL", "33");
-        Answer stale = api.post(of("recall"), "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":false}".formatted(seen));
+        Answer stale = api.post(
+                of("recall"),
+                "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":false}".formatted(seen));
         assertThat(stale.status()).isEqualTo(409);
         assertThat(stale.detail()).startsWith("4C was changed since you looked. Nothing was sent");
         recall(0, 100);
         assertThat(api.get("/api/output").body().get("live").has("revised")).isFalse();
         tie("key", "LEVEL", "34");
-        assertThat(api.get("/api/output").body().at("/live/revised").asText()).startsWith("4C was changed after it was recalled");
+        assertThat(api.get("/api/output").body().at("/live/revised").asText())
+                .startsWith("4C was changed after it was recalled");
     }
 
     @Test
     void anEffectThatFlashesWaitsUntilSomebodyWasWarned() {
         tie("street-sign", "EFFECT", "flash 4");
         arm();
-        assertThat(api.get(of("recall")).body().get("cautions").get(0).asText()).isEqualTo("Street sign, flash, 4 a second: 4 flashes a second can trigger seizures: warn cast and crew before it runs.");
+        assertThat(api.get(of("recall")).body().get("cautions").get(0).asText())
+                .isEqualTo(
+                        "Street sign, flash, 4 a second: 4 flashes a second can trigger seizures: warn cast and crew before it runs.");
         Answer unsaid = recall(0, 100);
         assertThat(unsaid.status()).isEqualTo(400);
         assertThat(unsaid.body().get("field").asText()).isEqualTo("warned");
         int mark = api.get(of("recall")).body().get("stateDigest").asInt();
-        assertThat(api.post(of("recall"), "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":true}".formatted(mark)).status()).isEqualTo(200);
+        assertThat(api.post(
+                                of("recall"),
+                                "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":true}"
+                                        .formatted(mark))
+                        .status())
+                .isEqualTo(200);
         agrees();
     }
 
@@ -255,15 +316,20 @@ class RecallOverHttpTest {
         arm();
         recall(0, 100);
         agrees();
-        assertThat(api.as("READER").post("/api/output/stop", "{}").body().has("armed")).isFalse();
-        await().untilAsserted(() -> assertThat(api.get("/api/rig").body().get("sources")).isEmpty());
-        assertThat(drift()).anyMatch(s -> s.startsWith("Street sign hears nothing in universe 1: it stands at 0 %")).anyMatch(s -> s.startsWith("Key hears nothing in universe 1: it stands at 42 %"));
+        assertThat(api.as("READER").post("/api/output/stop", "{}").body().has("armed"))
+                .isFalse();
+        await().untilAsserted(() ->
+                assertThat(api.get("/api/rig").body().get("sources")).isEmpty());
+        assertThat(drift())
+                .anyMatch(s -> s.startsWith("Street sign hears nothing in universe 1: it stands at 0 %"))
+                .anyMatch(s -> s.startsWith("Key hears nothing in universe 1: it stands at 42 %"));
     }
 
     @Test
     void whatTheNetworkDoesNotReachIsListedForThePersonAtTheHead() {
         String lamp = "{\"value\":{\"path\":\"APP\",\"group\":\"Practicals\"},\"reason\":\"FIX\"}";
-        assertThat(api.put(of("placements/bench-lamp/PATCH"), lamp, 0L).status()).isEqualTo(200);
+        assertThat(api.put(of("placements/bench-lamp/PATCH"), lamp, 0L).status())
+                .isEqualTo(200);
         JsonNode byHand = api.get(of("recall")).body().get("atFixture");
         assertThat(byHand.get(0).get("name").asText()).isEqualTo("Bench lamp");
         assertThat(byHand.get(0).get("where").asText()).isEqualTo("app group Practicals");

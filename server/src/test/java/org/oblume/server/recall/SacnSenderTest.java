@@ -26,7 +26,7 @@ class SacnSenderTest {
 
     private SacnSender sender() {
         try {
-            return new SacnSender(UUID.randomUUID(), "Oblume", null, listener.port(), System::nanoTime, trouble -> { });
+            return new SacnSender(UUID.randomUUID(), "Oblume", null, listener.port(), System::nanoTime, trouble -> {});
         } catch (IOException failed) {
             throw new IllegalStateException(failed);
         }
@@ -39,7 +39,10 @@ class SacnSenderTest {
     }
 
     private List<SacnPacket> universe(int universe) {
-        return listener.all().stream().map(Listener.Heard::packet).filter(p -> p.universe() == universe).toList();
+        return listener.all().stream()
+                .map(Listener.Heard::packet)
+                .filter(p -> p.universe() == universe)
+                .toList();
     }
 
     @Test
@@ -47,7 +50,9 @@ class SacnSenderTest {
         assertThat(sender.universes()).isZero();
         sender.send(Map.of(5, UniverseFrame.blackout(5)), 0, 100);
         await().until(() -> universe(5).size() >= 3);
-        assertThat(listener.all().get(0).packet().sequence()).as("the first of all packets").isZero();
+        assertThat(listener.all().get(0).packet().sequence())
+                .as("the first of all packets")
+                .isZero();
         assertThat(listener.all()).allMatch(h -> h.packet().universe() == 5);
     }
 
@@ -56,10 +61,14 @@ class SacnSenderTest {
         sender.send(Map.of(1, UniverseFrame.blackout(1), 2, UniverseFrame.blackout(2)), 1, 120);
         await().until(() -> sender.done() == 1 && universe(2).size() > 30);
         List<SacnPacket> heard = universe(1);
-        assertThat(IntStream.range(1, heard.size()).map(i -> heard.get(i).sequence() - heard.get(i - 1).sequence())).containsOnly(1);
+        assertThat(IntStream.range(1, heard.size())
+                        .map(i -> heard.get(i).sequence() - heard.get(i - 1).sequence()))
+                .containsOnly(1);
         assertThat(heard).allMatch(p -> p.priority() == 120 && p.slots().length == 512 && !p.terminated());
         long first = listener.all().get(0).nanos();
-        long inASecond = listener.all().stream().filter(h -> h.packet().universe() == 1 && h.nanos() - first < 1_000_000_000L).count();
+        long inASecond = listener.all().stream()
+                .filter(h -> h.packet().universe() == 1 && h.nanos() - first < 1_000_000_000L)
+                .count();
         assertThat(inASecond).isLessThanOrEqualTo(SacnSender.MOST_A_SECOND);
     }
 
@@ -78,9 +87,11 @@ class SacnSenderTest {
         await().until(() -> universe(63999).size() >= 3);
         sender.release();
         await().until(() -> sender.universes() == 0);
-        await().untilAsserted(() -> assertThat(universe(1).stream().filter(SacnPacket::terminated)).hasSize(3));
+        await().untilAsserted(() ->
+                assertThat(universe(1).stream().filter(SacnPacket::terminated)).hasSize(3));
         assertThat(universe(63999).stream().filter(SacnPacket::terminated)).hasSize(3);
-        assertThat(universe(1).subList(universe(1).size() - 3, universe(1).size())).allMatch(SacnPacket::terminated);
+        assertThat(universe(1).subList(universe(1).size() - 3, universe(1).size()))
+                .allMatch(SacnPacket::terminated);
     }
 
     @Test
@@ -90,11 +101,14 @@ class SacnSenderTest {
         try (MulticastSocket socket = new MulticastSocket(0)) {
             socket.joinGroup(group, loopback);
             socket.setSoTimeout(5000);
-            try (SacnSender multicast = new SacnSender(UUID.randomUUID(), "Oblume", loopback, socket.getLocalPort(), System::nanoTime, trouble -> { })) {
+            try (SacnSender multicast = new SacnSender(
+                    UUID.randomUUID(), "Oblume", loopback, socket.getLocalPort(), System::nanoTime, trouble -> {})) {
                 multicast.send(Map.of(7, UniverseFrame.blackout(7)), 0, 100);
                 DatagramPacket packet = new DatagramPacket(new byte[1500], 1500);
                 socket.receive(packet);
-                assertThat(SacnPacket.decode(packet.getData(), packet.getLength()).universe()).isEqualTo(7);
+                assertThat(SacnPacket.decode(packet.getData(), packet.getLength())
+                                .universe())
+                        .isEqualTo(7);
             }
         }
     }
@@ -104,7 +118,8 @@ class SacnSenderTest {
         sender.send(Map.of(1, UniverseFrame.blackout(1), 2, UniverseFrame.blackout(2)), 0, 100);
         await().until(() -> universe(2).size() >= 3);
         sender.send(Map.of(1, UniverseFrame.blackout(1)), 0.2, 100);
-        await().untilAsserted(() -> assertThat(universe(2).stream().filter(SacnPacket::terminated)).hasSize(3));
+        await().untilAsserted(() ->
+                assertThat(universe(2).stream().filter(SacnPacket::terminated)).hasSize(3));
         assertThat(sender.universes()).isEqualTo(1);
         assertThat(universe(1)).noneMatch(SacnPacket::terminated);
     }

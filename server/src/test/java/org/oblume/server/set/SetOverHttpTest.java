@@ -23,17 +23,24 @@ import org.springframework.beans.factory.annotation.Autowired;
 class SetOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
+
     private long shot;
     private long set;
 
     @BeforeEach
     void aSceneInARoomOfItsOwn() {
         String number = "8" + ++made;
-        shot = api.post("/api/productions/1/scenes", """
+        shot = api.post(
+                        "/api/productions/1/scenes",
+                        """
                 {"number":"%s","heading":"INT. BOATHOUSE, NIGHT","location":"Boathouse %s","buildOrder":"KEY_FIRST","roomWidth":"6","roomDepth":"5","ceiling":"2.8","firstSlate":"%sA"}"""
-                .formatted(number, number, number)).body().get("shotId").asLong();
+                                .formatted(number, number, number))
+                .body()
+                .get("shotId")
+                .asLong();
         set = api.get("/api/shots/" + shot + "/plot").body().at("/drawn/id").asLong();
     }
 
@@ -41,9 +48,19 @@ class SetOverHttpTest {
     void aSetIsDrawnAnewForEveryShotInIt() {
         ObjectNode drawn = drawn();
         ObjectNode plan = (ObjectNode) drawn.at("/set/plan");
-        plan.withArray("openings").addObject().put("name", "boat door").put("kind", "DOOR").put("sillM", 0).put("headM", 2.2)
+        plan.withArray("openings")
+                .addObject()
+                .put("name", "boat door")
+                .put("kind", "DOOR")
+                .put("sillM", 0)
+                .put("headM", 2.2)
                 .setAll(java.util.Map.of("from", point(2, 0), "to", point(4, 0)));
-        ((ObjectNode) plan.at("/walls/0")).put("heightM", 2.4).putObject("surface").put("reflectance", 0.3).put("miredShift", 20).put("duvShift", 0);
+        ((ObjectNode) plan.at("/walls/0"))
+                .put("heightM", 2.4)
+                .putObject("surface")
+                .put("reflectance", 0.3)
+                .put("miredShift", 20)
+                .put("duvShift", 0);
         assertThat(put(drawn).status()).isEqualTo(200);
         JsonNode there = api.get("/api/shots/" + shot + "/plot").body().at("/drawn/set/plan");
         assertThat(there.at("/openings/0/name").asText()).isEqualTo("boat door");
@@ -57,7 +74,8 @@ class SetOverHttpTest {
         assertThat(put(drawn).status()).isEqualTo(200);
         Answer late = put(drawn);
         assertThat(late.status()).isEqualTo(409);
-        assertThat(late.body().at("/conflict/version").asLong()).isEqualTo(drawn.get("version").asLong() + 1);
+        assertThat(late.body().at("/conflict/version").asLong())
+                .isEqualTo(drawn.get("version").asLong() + 1);
     }
 
     @Test
@@ -71,18 +89,27 @@ class SetOverHttpTest {
 
     @Test
     void anotherSceneIsLitInTheSameSet() {
-        Answer other = api.post("/api/productions/1/scenes", """
-                {"number":"9%d","heading":"INT. BOATHOUSE, DAY","location":"Boathouse","buildOrder":"KEY_FIRST","firstSlate":"9%dA","setId":%d}""".formatted(made, made, set));
+        Answer other = api.post(
+                "/api/productions/1/scenes",
+                """
+                {"number":"9%d","heading":"INT. BOATHOUSE, DAY","location":"Boathouse","buildOrder":"KEY_FIRST","firstSlate":"9%dA","setId":%d}"""
+                        .formatted(made, made, set));
         assertThat(other.status()).as(other.detail()).isEqualTo(201);
         assertThat(api.get("/api/sets/" + set).body().get("scenes")).hasSize(2);
     }
 
     @Test
     void wallsArePacedOutAndAPictureIsScaledByAKnownDistance() {
-        assertThat(api.post("/api/sets/paces", "{\"start\":{\"xM\":0,\"yM\":0},\"text\":\"6 right, 4 up, close\"}").body().get("points")).hasSize(4);
-        JsonNode scaled = api.post("/api/sets/underlay", """
+        assertThat(api.post("/api/sets/paces", "{\"start\":{\"xM\":0,\"yM\":0},\"text\":\"6 right, 4 up, close\"}")
+                        .body()
+                        .get("points"))
+                .hasSize(4);
+        JsonNode scaled = api.post(
+                        "/api/sets/underlay",
+                        """
                 {"underlay":{"picture":1,"widthPx":800,"heightPx":600,"metresPerPx":0.01,"corner":{"xM":0,"yM":0}},
-                 "first":{"xM":1,"yM":1},"second":{"xM":3,"yM":1},"distance":"5 m"}""").body();
+                 "first":{"xM":1,"yM":1},"second":{"xM":3,"yM":1},"distance":"5 m"}""")
+                .body();
         assertThat(scaled.get("metresPerPx").asDouble()).isEqualTo(0.025);
     }
 
@@ -91,14 +118,24 @@ class SetOverHttpTest {
         Answer png = api.upload("/api/sets/" + set + "/pictures", image("png"));
         assertThat(png.status()).isEqualTo(201);
         assertThat(png.body().get("widthPx").asDouble()).isEqualTo(40);
-        byte[] svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 300 200'><script>1</script></svg>".getBytes(StandardCharsets.UTF_8);
+        byte[] svg = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 300 200'><script>1</script></svg>"
+                .getBytes(StandardCharsets.UTF_8);
         Answer drawn = api.upload("/api/sets/" + set + "/pictures", svg);
         assertThat(drawn.body().get("heightPx").asDouble()).isEqualTo(200);
-        assertThat(api.header("/api/pictures/" + drawn.body().get("id").asLong(), "Content-Security-Policy")).contains("sandbox").contains("default-src 'none'");
+        assertThat(api.header("/api/pictures/" + drawn.body().get("id").asLong(), "Content-Security-Policy"))
+                .contains("sandbox")
+                .contains("default-src 'none'");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"not a picture", "<html><body>no</body></html>", "<svg", "<!DOCTYPE svg [<!ENTITY a SYSTEM 'file:///etc/passwd'>]><svg>&a;</svg>", ""})
+    @ValueSource(
+            strings = {
+                "not a picture",
+                "<html><body>no</body></html>",
+                "<svg",
+                "<!DOCTYPE svg [<!ENTITY a SYSTEM 'file:///etc/passwd'>]><svg>&a;</svg>",
+                ""
+            })
     void whatIsNoPictureIsRefusedInWords(String bytes) {
         Answer answer = api.upload("/api/sets/" + set + "/pictures", bytes.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.status()).isEqualTo(400);
@@ -110,11 +147,17 @@ class SetOverHttpTest {
     }
 
     private Answer put(ObjectNode drawn) {
-        return api.put("/api/sets/" + set, drawn.get("set").toString(), drawn.get("version").asLong());
+        return api.put(
+                "/api/sets/" + set,
+                drawn.get("set").toString(),
+                drawn.get("version").asLong());
     }
 
     private static ObjectNode point(double xM, double yM) {
-        return com.fasterxml.jackson.databind.node.JsonNodeFactory.instance.objectNode().put("xM", xM).put("yM", yM);
+        return com.fasterxml.jackson.databind.node.JsonNodeFactory.instance
+                .objectNode()
+                .put("xM", xM)
+                .put("yM", yM);
     }
 
     private static byte[] image(String format) {

@@ -16,8 +16,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 class HistoryOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
+
     private Api grip;
     private long wide;
     private long close;
@@ -37,11 +39,29 @@ class HistoryOverHttpTest {
         level(api, 24, 0);
         grip.tie(close, "key", "LEVEL", "{\"text\":\"30\",\"reason\":\"FIX\",\"note\":\"too dark\"}", 1);
         api.delete(Api.path(close, "key", "LEVEL"), 2L);
-        List<String> past = StreamSupport.stream(api.get("/api/shots/" + close + "/history?placement=key").body().get("changes").spliterator(), false)
-                .map(c -> "%s %s: %s to %s, %s %s".formatted(c.get("author").asText(), c.get("label").asText(), c.at("/from/metric").asText("-"),
-                        c.at("/to/metric").asText("-"), c.path("reason").asText("-"), c.path("note").asText("-"))).toList();
-        assertThat(past).containsExactly("best boy level: 30 % to -, - -", "key grip level: 24 % to 30 %, FIX too dark", "best boy level: 70 % to 24 %, MATCH -");
-        assertThat(api.get("/api/shots/" + close + "/history?placement=edge").body().get("changes")).isEmpty();
+        List<String> past = StreamSupport.stream(
+                        api.get("/api/shots/" + close + "/history?placement=key")
+                                .body()
+                                .get("changes")
+                                .spliterator(),
+                        false)
+                .map(c -> "%s %s: %s to %s, %s %s"
+                        .formatted(
+                                c.get("author").asText(),
+                                c.get("label").asText(),
+                                c.at("/from/metric").asText("-"),
+                                c.at("/to/metric").asText("-"),
+                                c.path("reason").asText("-"),
+                                c.path("note").asText("-")))
+                .toList();
+        assertThat(past)
+                .containsExactly(
+                        "best boy level: 30 % to -, - -",
+                        "key grip level: 24 % to 30 %, FIX too dark", "best boy level: 70 % to 24 %, MATCH -");
+        assertThat(api.get("/api/shots/" + close + "/history?placement=edge")
+                        .body()
+                        .get("changes"))
+                .isEmpty();
     }
 
     @Test
@@ -88,21 +108,30 @@ class HistoryOverHttpTest {
         level(api, 24, 0);
         level(grip, 30, 1);
         Answer refused = api.post("/api/shots/" + close + "/undo", "");
-        assertThat(refused.detail()).isEqualTo("key grip changed the level of Key since: change it by hand, or go back in the history.");
+        assertThat(refused.detail())
+                .isEqualTo("key grip changed the level of Key since: change it by hand, or go back in the history.");
         assertThat(said(close, "key", "LEVEL")).isEqualTo("30 %");
     }
 
     @Test
     void aShotGoesBackToAnyPointAsANewEdit() {
         level(api, 24, 0);
-        long then = api.get("/api/shots/" + close + "/history").body().at("/changes/0/event").asLong();
+        long then = api.get("/api/shots/" + close + "/history")
+                .body()
+                .at("/changes/0/event")
+                .asLong();
         level(grip, 30, 1);
         api.tie(close, "edge", "LEVEL", "{\"text\":\"11\",\"reason\":\"FIX\"}", 0);
-        assertThat(api.post("/api/shots/" + close + "/back", "{\"event\":%d}".formatted(then)).status()).isEqualTo(200);
+        assertThat(api.post("/api/shots/" + close + "/back", "{\"event\":%d}".formatted(then))
+                        .status())
+                .isEqualTo(200);
         assertThat(said(close, "key", "LEVEL")).isEqualTo("24 %");
         assertThat(said(close, "edge", "LEVEL")).isEqualTo(said(wide, "edge", "LEVEL"));
-        assertThat(api.get("/api/shots/" + close + "/history").body().get("changes")).hasSize(5);
-        assertThat(api.post("/api/shots/" + close + "/back", "{\"event\":%d}".formatted(Long.MAX_VALUE)).detail()).contains("Nothing was changed since");
+        assertThat(api.get("/api/shots/" + close + "/history").body().get("changes"))
+                .hasSize(5);
+        assertThat(api.post("/api/shots/" + close + "/back", "{\"event\":%d}".formatted(Long.MAX_VALUE))
+                        .detail())
+                .contains("Nothing was changed since");
     }
 
     @Test
@@ -110,15 +139,23 @@ class HistoryOverHttpTest {
         level(api, 24, 0);
         long version = shootIt(close, closeSlate, wide);
         assertThat(level(api, 30, 1).detail()).contains("has been shot and is locked. Open a revision of it");
-        assertThat(stage(close, closeSlate, wide, "LIT", version).detail()).isEqualTo(closeSlate + " has been shot: open a revision and say why.");
-        assertThat(api.post("/api/shots/" + close + "/revisions", "{\"reason\":\" \"}").status()).isEqualTo(400);
+        assertThat(stage(close, closeSlate, wide, "LIT", version).detail())
+                .isEqualTo(closeSlate + " has been shot: open a revision and say why.");
+        assertThat(api.post("/api/shots/" + close + "/revisions", "{\"reason\":\" \"}")
+                        .status())
+                .isEqualTo(400);
         Answer opened = api.post("/api/shots/" + close + "/revisions", "{\"reason\":\"The dimmer was read wrong\"}");
         assertThat(opened.body().get("revision").asInt()).isEqualTo(2);
         assertThat(level(api, 30, 1).status()).isEqualTo(200);
-        JsonNode closed = api.get("/api/shots/" + close + "/revisions").body().get("closed").get(0);
+        JsonNode closed = api.get("/api/shots/" + close + "/revisions")
+                .body()
+                .get("closed")
+                .get(0);
         assertThat(closed.get("reason").asText()).isEqualTo("The dimmer was read wrong");
         assertThat(closed.get("author").asText()).isEqualTo("best boy");
-        JsonNode old = api.get("/api/shots/" + close + "/plot?asOf=" + closed.get("lastEvent").asLong()).body();
+        JsonNode old = api.get("/api/shots/" + close + "/plot?asOf="
+                        + closed.get("lastEvent").asLong())
+                .body();
         assertThat(level(old)).isEqualTo("24 %");
         assertThat(said(close, "key", "LEVEL")).isEqualTo("30 %");
     }
@@ -128,7 +165,9 @@ class HistoryOverHttpTest {
         shootIt(close, closeSlate, wide);
         shootIt(wide, "5H" + made, api.shot("4A"));
         api.post("/api/shots/" + wide + "/revisions", "{\"reason\":\"Key was lower\"}");
-        assertThat(api.tie(wide, "key", "LEVEL", "{\"text\":\"50\",\"reason\":\"FIX\"}", 0).status()).isEqualTo(200);
+        assertThat(api.tie(wide, "key", "LEVEL", "{\"text\":\"50\",\"reason\":\"FIX\"}", 0)
+                        .status())
+                .isEqualTo(200);
         assertThat(said(wide, "key", "LEVEL")).isEqualTo("50 %");
         JsonNode kept = api.placed(close, "key").at("/values/LEVEL");
         assertThat(kept.get("say").asText()).isEqualTo("70 %");
@@ -146,20 +185,46 @@ class HistoryOverHttpTest {
 
     @Test
     void aShotIsInsertedBetweenTwoAndTheNextCarriesFromIt() {
-        String body = "{\"slate\":\"5J%d\",\"description\":\"\",\"stage\":\"PLANNED\",\"basedOnId\":%d}".formatted(made, wide);
-        long between = api.post("/api/scenes/%d/shots?after=%d&next=true".formatted(api.sceneOf(wide), wide), body).body().get("id").asLong();
-        List<String> slates = api.get("/api/scenes/" + api.sceneOf(wide) + "/carry").body().get("shots").findValuesAsText("slate");
+        String body = "{\"slate\":\"5J%d\",\"description\":\"\",\"stage\":\"PLANNED\",\"basedOnId\":%d}"
+                .formatted(made, wide);
+        long between = api.post("/api/scenes/%d/shots?after=%d&next=true".formatted(api.sceneOf(wide), wide), body)
+                .body()
+                .get("id")
+                .asLong();
+        List<String> slates = api.get("/api/scenes/" + api.sceneOf(wide) + "/carry")
+                .body()
+                .get("shots")
+                .findValuesAsText("slate");
         assertThat(slates).containsSubsequence("5H" + made, "5J" + made, closeSlate);
-        assertThat(api.get("/api/shots/" + close + "/plot").body().at("/shot/basedOn").asText()).isEqualTo("5J" + made);
+        assertThat(api.get("/api/shots/" + close + "/plot")
+                        .body()
+                        .at("/shot/basedOn")
+                        .asText())
+                .isEqualTo("5J" + made);
         assertThat(between).isPositive();
     }
 
     private long shootIt(long shot, String slate, long base) {
-        return stage(shot, slate, base, "SHOT", api.get("/api/shots/" + shot + "/plot").body().at("/shot/version").asLong()).body().get("version").asLong();
+        return stage(
+                        shot,
+                        slate,
+                        base,
+                        "SHOT",
+                        api.get("/api/shots/" + shot + "/plot")
+                                .body()
+                                .at("/shot/version")
+                                .asLong())
+                .body()
+                .get("version")
+                .asLong();
     }
 
     private Answer stage(long shot, String slate, long base, String stage, long version) {
-        return api.put("/api/shots/" + shot, "{\"slate\":\"%s\",\"description\":\"\",\"stage\":\"%s\",\"basedOnId\":%d}".formatted(slate, stage, base), version);
+        return api.put(
+                "/api/shots/" + shot,
+                "{\"slate\":\"%s\",\"description\":\"\",\"stage\":\"%s\",\"basedOnId\":%d}"
+                        .formatted(slate, stage, base),
+                version);
     }
 
     private Answer level(Api who, int percent, long revision) {
@@ -171,8 +236,12 @@ class HistoryOverHttpTest {
     }
 
     private static String level(JsonNode plot) {
-        return StreamSupport.stream(plot.get("placements").spliterator(), false).filter(p -> p.at("/placement/key").asText().equals("key")).findFirst().orElseThrow()
-                .at("/values/LEVEL/say").asText();
+        return StreamSupport.stream(plot.get("placements").spliterator(), false)
+                .filter(p -> p.at("/placement/key").asText().equals("key"))
+                .findFirst()
+                .orElseThrow()
+                .at("/values/LEVEL/say")
+                .asText();
     }
 
     private String mine(Api who) {

@@ -21,6 +21,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class OpenApiDocumentTest {
 
     private static final Path KEPT = Path.of("../web/openapi.json");
+
     @Autowired
     private Api api;
 
@@ -31,6 +32,8 @@ class OpenApiDocumentTest {
         if (Boolean.getBoolean("oblume.openapi.write")) {
             Files.writeString(KEPT, mapper.writeValueAsString(now) + "\n");
         }
-        assertThat(mapper.readTree(KEPT.toFile())).as("web/openapi.json is stale; see this test's docs").isEqualTo(now);
+        assertThat(mapper.readTree(KEPT.toFile()))
+                .as("web/openapi.json is stale; see this test's docs")
+                .isEqualTo(now);
     }
 }

@@ -16,6 +16,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class TeamOverHttpTest {
 
     private static int made;
+
     @Autowired
     private Api api;
 
@@ -30,18 +31,40 @@ class TeamOverHttpTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"LEAD, 200, 200, 200, 200", "CREW, 200, 200, 200, 403", "CONTROL, 403, 200, 200, 403", "CONTINUITY, 403, 403, 200, 403",
-        "READER, 403, 403, 403, 403"})
+    @CsvSource({
+        "LEAD, 200, 200, 200, 200",
+        "CREW, 200, 200, 200, 403",
+        "CONTROL, 403, 200, 200, 403",
+        "CONTINUITY, 403, 403, 200, 403",
+        "READER, 403, 403, 403, 403"
+    })
     void eachRoleDoesItsOwnAndNoMore(String role, int edit, int patch, int tick, int team) {
         long shot = api.shotFrom("4T" + ++made, api.shot("4A"));
         Api person = api.as(role);
         assertThat(person.get("/api/book").status()).isEqualTo(200);
-        assertThat(person.tie(shot, "edge", "LEVEL", "{\"text\":\"31\",\"reason\":\"LOOK\"}", 0).status()).isEqualTo(edit);
-        assertThat(person.tie(shot, "edge", "PATCH", "{\"value\":{\"universe\":1,\"address\":200,\"slots\":4},\"reason\":\"FIX\"}", 0).status()).isEqualTo(patch);
-        String many = "{\"changes\":[{\"placement\":\"key\",\"attribute\":\"%s\",\"value\":%s,\"revision\":0}],\"reason\":\"LOOK\"}";
-        assertThat(person.post("/api/shots/" + shot + "/knots", many.formatted("LEVEL", "{\"percent\":5}")).status()).isEqualTo(edit);
-        assertThat(person.post("/api/shots/" + shot + "/knots", many.formatted("PATCH", "{\"universe\":3,\"address\":1,\"slots\":4}")).status()).isEqualTo(patch);
-        assertThat(person.put("/api/shots/" + shot + "/rebuild/key", "", null).status()).isEqualTo(tick);
+        assertThat(person.tie(shot, "edge", "LEVEL", "{\"text\":\"31\",\"reason\":\"LOOK\"}", 0)
+                        .status())
+                .isEqualTo(edit);
+        assertThat(person.tie(
+                                shot,
+                                "edge",
+                                "PATCH",
+                                "{\"value\":{\"universe\":1,\"address\":200,\"slots\":4},\"reason\":\"FIX\"}",
+                                0)
+                        .status())
+                .isEqualTo(patch);
+        String many =
+                "{\"changes\":[{\"placement\":\"key\",\"attribute\":\"%s\",\"value\":%s,\"revision\":0}],\"reason\":\"LOOK\"}";
+        assertThat(person.post("/api/shots/" + shot + "/knots", many.formatted("LEVEL", "{\"percent\":5}"))
+                        .status())
+                .isEqualTo(edit);
+        assertThat(person.post(
+                                "/api/shots/" + shot + "/knots",
+                                many.formatted("PATCH", "{\"universe\":3,\"address\":1,\"slots\":4}"))
+                        .status())
+                .isEqualTo(patch);
+        assertThat(person.put("/api/shots/" + shot + "/rebuild/key", "", null).status())
+                .isEqualTo(tick);
         assertThat(person.get("/api/team").status()).isEqualTo(team);
     }
 
@@ -49,14 +72,23 @@ class TeamOverHttpTest {
     void aRoleThatIsTakenAwayHoldsNoLongerFromThatMoment() {
         long shot = api.shotFrom("4T" + ++made, api.shot("4A"));
         Api grip = api.joined("second grip", "CREW");
-        assertThat(grip.tie(shot, "key", "LEVEL", "{\"text\":\"31\",\"reason\":\"LOOK\"}", 0).status()).isEqualTo(200);
+        assertThat(grip.tie(shot, "key", "LEVEL", "{\"text\":\"31\",\"reason\":\"LOOK\"}", 0)
+                        .status())
+                .isEqualTo(200);
         Api lead = api.as("LEAD");
-        long id = StreamSupport.stream(lead.get("/api/team").body().get("members").spliterator(), false)
-                .filter(m -> m.get("name").asText().equals("second grip")).findFirst().orElseThrow().get("id").asLong();
-        assertThat(lead.put("/api/team/" + id, "{\"role\":\"READER\"}", 0L).status()).isEqualTo(200);
+        long id = StreamSupport.stream(
+                        lead.get("/api/team").body().get("members").spliterator(), false)
+                .filter(m -> m.get("name").asText().equals("second grip"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asLong();
+        assertThat(lead.put("/api/team/" + id, "{\"role\":\"READER\"}", 0L).status())
+                .isEqualTo(200);
         Answer refused = grip.tie(shot, "key", "LEVEL", "{\"text\":\"32\",\"reason\":\"LOOK\"}", 1);
         assertThat(refused.status()).isEqualTo(403);
-        assertThat(refused.detail()).isEqualTo("second grip has the role “reader”, which does not do this. Nothing was kept: ask a lead.");
+        assertThat(refused.detail())
+                .isEqualTo("second grip has the role “reader”, which does not do this. Nothing was kept: ask a lead.");
         assertThat(grip.get("/api/book").status()).isEqualTo(200);
         assertThat(lead.delete("/api/team/" + id, 1L).status()).isEqualTo(204);
         assertThat(grip.get("/api/book").status()).isEqualTo(401);
@@ -66,15 +98,30 @@ class TeamOverHttpTest {
     @Test
     void anInvitationMakesOneAccountAndNoMore() {
         Api lead = api.as("LEAD");
-        String path = "/api/invitations" + lead.post("/api/team/invitations", "{\"role\":\"CONTINUITY\"}").body().get("path").asText().substring(5);
+        String path = "/api/invitations"
+                + lead.post("/api/team/invitations", "{\"role\":\"CONTINUITY\"}")
+                        .body()
+                        .get("path")
+                        .asText()
+                        .substring(5);
         Api stranger = api.stranger();
         assertThat(stranger.get(path).body().get("role").asText()).isEqualTo("CONTINUITY");
-        assertThat(stranger.post(path, "{\"name\":\"continuity 2\",\"passphrase\":\"short\"}").detail()).startsWith("Choose a passphrase of 10 characters");
-        assertThat(stranger.post(path, "{\"name\":\"Gaffer\",\"passphrase\":\"long enough\"}").detail()).startsWith("Gaffer is taken");
+        assertThat(stranger.post(path, "{\"name\":\"continuity 2\",\"passphrase\":\"short\"}")
+                        .detail())
+                .startsWith("Choose a passphrase of 10 characters");
+        assertThat(stranger.post(path, "{\"name\":\"Gaffer\",\"passphrase\":\"long enough\"}")
+                        .detail())
+                .startsWith("Gaffer is taken");
         Answer joined = stranger.post(path, "{\"name\":\"<b>continuity</b>\",\"passphrase\":\"long enough\"}");
         assertThat(joined.body().get("name").asText()).isEqualTo("<b>continuity</b>");
-        assertThat(api.stranger().post(path, "{\"name\":\"another\",\"passphrase\":\"long enough\"}").detail()).contains("was used or has run out");
-        assertThat(api.stranger().post("/api/session/first", "{\"name\":\"me\",\"passphrase\":\"long enough\"}").detail()).contains("There is a lead already");
+        assertThat(api.stranger()
+                        .post(path, "{\"name\":\"another\",\"passphrase\":\"long enough\"}")
+                        .detail())
+                .contains("was used or has run out");
+        assertThat(api.stranger()
+                        .post("/api/session/first", "{\"name\":\"me\",\"passphrase\":\"long enough\"}")
+                        .detail())
+                .contains("There is a lead already");
     }
 
     @Test
@@ -83,31 +130,43 @@ class TeamOverHttpTest {
         Api guessing = api.stranger();
         String wrong = "{\"name\":\"Night shift\",\"passphrase\":\"not that one\"}";
         for (int i = 0; i < 5; i++) {
-            assertThat(guessing.post("/api/session", wrong).detail()).startsWith("The name and the passphrase do not go together");
+            assertThat(guessing.post("/api/session", wrong).detail())
+                    .startsWith("The name and the passphrase do not go together");
         }
         Answer throttled = guessing.post("/api/session", wrong);
         assertThat(throttled.status()).isEqualTo(429);
         assertThat(throttled.detail()).matches("That was wrong several times: wait \\d seconds, then try again.");
-        assertThat(guessing.post("/api/session", "{\"name\":\"nobody\",\"passphrase\":\"not that one\"}").status()).isEqualTo(403);
+        assertThat(guessing.post("/api/session", "{\"name\":\"nobody\",\"passphrase\":\"not that one\"}")
+                        .status())
+                .isEqualTo(403);
     }
 
     @Test
     void signingOutEverywhereEndsEverySession() {
         api.joined("on two phones", "CREW");
         Api other = api.stranger();
-        assertThat(other.post("/api/session", "{\"name\":\"on two phones\",\"passphrase\":\"salt marsh line\"}").status()).isEqualTo(200);
+        assertThat(other.post("/api/session", "{\"name\":\"on two phones\",\"passphrase\":\"salt marsh line\"}")
+                        .status())
+                .isEqualTo(200);
         Api third = api.stranger();
         third.post("/api/session", "{\"name\":\"ON TWO PHONES\",\"passphrase\":\"salt marsh line\"}");
         assertThat(third.get("/api/book").status()).isEqualTo(200);
         assertThat(other.delete("/api/sessions", null).status()).isEqualTo(204);
-        assertThat(List.of(other.get("/api/book").status(), third.get("/api/book").status())).containsOnly(401);
+        assertThat(List.of(
+                        other.get("/api/book").status(), third.get("/api/book").status()))
+                .containsOnly(401);
     }
 
     @Test
     void aCallThatAnotherSiteMadeTheBrowserSendIsRefused() throws Exception {
         Api lead = api.as("LEAD");
-        assertThat(lead.withoutToken().post("/api/productions", "{\"name\":\"Not mine\",\"days\":1}").status()).isEqualTo(403);
-        assertThat(lead.header("/", "Content-Security-Policy")).contains("default-src 'self'").doesNotContain("unsafe");
+        assertThat(lead.withoutToken()
+                        .post("/api/productions", "{\"name\":\"Not mine\",\"days\":1}")
+                        .status())
+                .isEqualTo(403);
+        assertThat(lead.header("/", "Content-Security-Policy"))
+                .contains("default-src 'self'")
+                .doesNotContain("unsafe");
         assertThat(lead.cookie()).contains("HttpOnly").contains("SameSite=Strict");
     }
 }
