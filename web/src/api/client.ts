@@ -43,7 +43,9 @@ export function whenSignedOut(wait: () => Promise<void>) {
 
 export async function call<T>(method: string, path: string, options: CallOptions = {}): Promise<T> {
   const reads = method === 'GET'
-  const headers: Record<string, string> = {}
+  const headers: Record<string, string> = {
+    'Oblume-Units': globalThis.localStorage?.getItem('oblume.units') ?? 'metric',
+  }
   const pass = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
   if (!reads) {
     headers['Oblume-Device'] = device

@@ -1,3 +1,4 @@
+import vocabulary from '../../vocabulary.json'
 import {
   held,
   value,
@@ -12,87 +13,32 @@ import {
   type TeamRole,
 } from '@/api/types'
 
-export const REASONS: { key: Reason; name: string; means: string }[] = [
-  { key: 'MATCH', name: 'match', means: 'so that it looks the same' },
-  { key: 'CHEAT', name: 'cheat', means: 'not as the world would have it, on purpose' },
-  { key: 'FIX', name: 'fix', means: 'something was in the way or wrong' },
-  { key: 'LOOK', name: 'look', means: 'so that it looks different' },
-]
+/** What core calls things: `web/vocabulary.json`, which a test of the server keeps. Keys in their order there. */
+function named<K extends string>(words: Record<K, string>): { key: K; name: string }[] {
+  return Object.entries<string>(words).map(([key, name]) => ({ key: key as K, name }))
+}
 
-export const ROLES: { key: Role; name: string }[] = [
-  { key: 'KEY', name: 'key' },
-  { key: 'FILL', name: 'fill' },
-  { key: 'NEGATIVE_FILL', name: 'negative fill' },
-  { key: 'EDGE', name: 'edge' },
-  { key: 'BACKGROUND', name: 'background' },
-  { key: 'PRACTICAL', name: 'practical' },
-  { key: 'AMBIENCE', name: 'ambience' },
-  { key: 'SUBJECT', name: 'subject' },
-  { key: 'CAMERA', name: 'camera' },
-]
+export const REASONS = named<Reason>(vocabulary.reasons).map((r) => ({ ...r, means: vocabulary.reasonsMean[r.key] }))
+
+export const ROLES = named<Role>(vocabulary.roles)
 
 /** What a person is here for, and may do. */
-export const TEAM_ROLES: { key: TeamRole; name: string; does: string }[] = [
-  { key: 'LEAD', name: 'lead', does: 'everything, and who works here' },
-  { key: 'CREW', name: 'crew', does: 'edits the record' },
-  { key: 'CONTROL', name: 'control', does: 'edits patch and recall, notes, ticks' },
-  { key: 'CONTINUITY', name: 'continuity', does: 'notes, takes, stills, ticks' },
-  { key: 'READER', name: 'reader', does: 'reads' },
-]
+export const TEAM_ROLES = named<TeamRole>(vocabulary.teamRoles).map((r) => ({
+  ...r,
+  does: vocabulary.teamRolesDo[r.key],
+}))
 
 /** How a light is told what to do. */
-export const PATHS: { key: NonNullable<Patch['path']>; name: string }[] = [
-  { key: 'WIRED', name: 'wired' },
-  { key: 'WIRELESS', name: 'wireless' },
-  { key: 'APP', name: 'app' },
-  { key: 'BY_HAND', name: 'by hand' },
-]
+export const PATHS = named<NonNullable<Patch['path']>>(vocabulary.controlPaths)
 
-export const DEPARTMENTS: { key: Department; name: string }[] = [
-  { key: 'ELECTRIC', name: 'electric' },
-  { key: 'GRIP', name: 'grip' },
-  { key: 'CONTROL', name: 'control' },
-  { key: 'CAMERA', name: 'camera' },
-  { key: 'TOGETHER', name: 'together' },
-]
+export const DEPARTMENTS = named<Department>(vocabulary.departments)
 
-export const STAGES: { key: ShotStage; name: string }[] = [
-  { key: 'PLANNED', name: 'planned' },
-  { key: 'LIT', name: 'lit' },
-  { key: 'SHOT', name: 'shot' },
-]
+export const STAGES = named<ShotStage>(vocabulary.stages)
 
 /** How a fixture follows its level. */
-export const LEVEL_CURVES = [
-  { key: 'LINEAR', name: 'linear' },
-  { key: 'SQUARE', name: 'square' },
-  { key: 'S_CURVE', name: 's-curve' },
-  { key: 'TUNGSTEN', name: 'tungsten, voltage' },
-]
+export const LEVEL_CURVES = named(vocabulary.levelCurves)
 
-export const ATTRIBUTES: Record<Attribute, string> = {
-  STANDING: 'on set',
-  PLACE: 'place',
-  HEIGHT: 'height',
-  AIM: 'aim',
-  LEVEL: 'level',
-  CCT: 'dialled',
-  TINT: 'tint',
-  COLOUR: 'hue',
-  BEAM: 'beam',
-  EFFECT: 'effect',
-  MODIFIERS: 'through',
-  PATCH: 'control',
-  MENU: 'menu',
-  LENS: 'lens',
-  STOP: 'stop',
-  SPEED: 'ISO',
-  SHUTTER: 'shutter',
-  WHITE: 'white',
-  LENS_ND: 'ND on the lens',
-  DAYLIGHT: 'daylight',
-  ON_PURPOSE: 'on purpose',
-}
+export const ATTRIBUTES: Record<Attribute, string> = vocabulary.attributes
 
 /** A value that the server has not put into words yet: `x 3.4, y 2.1`. */
 export function words(value: AttributeValue | undefined): string {

@@ -104,6 +104,16 @@ function take(d: DrawnSet) {
   conflict.value = undefined
 }
 
+function takeTheirs(theirs: DrawnSet) {
+  take(theirs)
+  problem.value = ''
+}
+
+function chooseInList(list: Listed, at: number) {
+  tool.value = 'choose'
+  chosen.value = { list, at }
+}
+
 function change(part: Partial<SetPlan>) {
   kept.value = false
   history.set({ ...set.value, plan: { ...plan.value, ...part } })
@@ -396,14 +406,7 @@ const heading = computed(() =>
     <p v-if="problem" role="alert" class="problem">
       <WedgeMark act /><span class="grow">{{ problem }}</span>
       <template v-if="conflict"
-        ><button
-          class="button"
-          @click="
-            take(conflict)
-            problem = ''
-          "
-        >
-          Take theirs</button
+        ><button class="button" @click="takeTheirs(conflict)">Take theirs</button
         ><button class="button" @click="keep(conflict.version)">Put mine on top</button></template
       >
       <button v-else class="button" @click="problem = ''">Leave it</button>
@@ -621,13 +624,7 @@ const heading = computed(() =>
               :key="name"
             >
               <li v-for="(item, i) in list(name)" :key="`${name}${i}`">
-                <button
-                  class="listed"
-                  @click="
-                    tool = 'choose'
-                    chosen = { list: name, at: i }
-                  "
-                >
+                <button class="listed" @click="chooseInList(name, i)">
                   {{ 'name' in item ? item.name : 'note' in item ? item.note : `wall ${i + 1}` }}
                 </button>
               </li>

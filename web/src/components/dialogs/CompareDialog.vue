@@ -53,10 +53,8 @@ watch(
 
 /** How far apart the sources that count are, in the words of the hint about mixed colour. */
 function mixed(c: Column) {
-  return (
-    c.tried.light.hints.find((h) => h.kind === 'MIXED_COLOUR' && h.placement === c.mark?.key)?.reason.split('. ')[0] ??
-    'they agree'
-  )
+  const hint = c.tried.light.hints.find((h) => h.kind === 'MIXED_COLOUR' && h.placement === c.mark?.key)
+  return hint ? settings.printed(hint.reason).split('. ')[0] : 'they agree'
 }
 function white(c: Column) {
   const camera = c.tried.light.camera

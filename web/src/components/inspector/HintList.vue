@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { useSettings } from '@/stores/settings'
 import { ref } from 'vue'
 import { sentence } from '@/api/client'
 import { value, type Values, type HintView } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { usePlot } from '@/stores/plot'
+
+const settings = useSettings()
 
 /** What is worth a look, each with its reason and a way to say that it is meant so. None of it blocks. */
 defineProps<{ hints: HintView[]; named?: boolean }>()
@@ -33,10 +36,10 @@ async function toggle(hint: HintView) {
       <span v-else class="w-[13px] text-center">·</span>
       <span class="min-w-0 grow">
         <button v-if="named" class="block text-left font-[650] hover:underline" @click="plot.selected = h.placement">
-          {{ h.title }}
+          {{ settings.printed(h.title) }}
         </button>
-        <b v-else class="block font-[650]">{{ h.title }}</b>
-        <span v-if="!h.onPurpose" class="text-[12px]">{{ h.reason }}</span>
+        <b v-else class="block font-[650]">{{ settings.printed(h.title) }}</b>
+        <span v-if="!h.onPurpose" class="text-[12px]">{{ settings.printed(h.reason) }}</span>
         <span v-else class="text-[12px]">on purpose</span>
       </span>
       <button

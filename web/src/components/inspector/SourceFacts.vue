@@ -39,7 +39,7 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
         ></template>
         <dt>turned to it</dt>
         <dd>{{ settings.printed(one.facingLight) }}</dd>
-        <template v-if="one.distanceM">
+        <template v-if="one.distance">
           <dt>from</dt>
           <dd>
             {{ Math.round(one.fromDeg) }}°<span class="unit"

@@ -134,7 +134,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
           :value="now.distance"
           @input="distance = number($event)"
         /><span class="figure">{{
-          toMark ? settings.printed(toMark.distance) : `${now.distance.toFixed(2)} m`
+          toMark?.distance ? settings.printed(toMark.distance) : `${now.distance.toFixed(2)} m`
         }}</span></label
       >
       <label class="slide"
@@ -158,7 +158,8 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
         {{ holding.sizeToDeg.toFixed(1) }}°.
         <template v-if="holding.reachable">Held at {{ holding.levelPercent.toFixed(0) }} %.</template>
         <template v-else
-          >Short by {{ holding.shortStops.toFixed(1) }} stop: {{ holding.offers.join(', or ') }}.</template
+          >Short by {{ holding.shortStops.toFixed(1) }} stop:
+          {{ holding.offers.map(settings.printed).join(', or ') }}.</template
         >
       </p>
     </template>

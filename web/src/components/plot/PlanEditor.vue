@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSettings } from '@/stores/settings'
 import { computed, ref } from 'vue'
 import { value, type Light, type Placed, type PlanPoint, type SetPlan, type HintView } from '@/api/types'
 import RoseMark from '@/components/marks/RoseMark.vue'
@@ -16,6 +17,8 @@ import OtherMark from './OtherMark.vue'
 import SetLayer from './SetLayer.vue'
 import TapeLine from './TapeLine.vue'
 import ThrowShape from './ThrowShape.vue'
+
+const settings = useSettings()
 
 /** The plan: pan, zoom, choose, drag, turn, nudge. It shows and asks; what a change means comes back through `placements`. */
 const props = defineProps<{
@@ -132,7 +135,7 @@ const flags = computed(() => {
     .flatMap((hint) => {
       const d = drawn.value.find((one) => one.key === hint.placement)
       if (!d) return []
-      const flag = placeFlag(d.at, hint.title.length, taken, size.value)
+      const flag = placeFlag(d.at, settings.printed(hint.title).length, taken, size.value)
       taken.push(flag)
       return [{ hint, ...flag }]
     })
@@ -435,7 +438,7 @@ defineExpose({
       class="flag"
       role="button"
       tabindex="0"
-      :aria-label="`${f.hint.title}. ${f.hint.reason}`"
+      :aria-label="`${settings.printed(f.hint.title)}. ${settings.printed(f.hint.reason)}`"
       @pointerdown.stop
       @click="emit('hint', f.hint)"
       @keydown.enter.stop="emit('hint', f.hint)"
@@ -455,7 +458,7 @@ defineExpose({
         stroke="var(--ink)"
       />
       <path :d="`M${f.left + 10},${f.top + 22}h12v-9z`" fill="var(--ink)" stroke="var(--ink)" stroke-linejoin="round" />
-      <text :x="f.left + 30" :y="f.top + 16" class="flag-title">{{ f.hint.title }}</text>
+      <text :x="f.left + 30" :y="f.top + 16" class="flag-title">{{ settings.printed(f.hint.title) }}</text>
       <text :x="f.left + 30" :y="f.top + 32" class="flag-words">why, and on purpose</text>
     </g>
     <g

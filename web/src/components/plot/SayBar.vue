@@ -163,7 +163,7 @@ defineExpose({ focus: () => input.value?.focus() })
           >
           <template v-else
             ><WedgeMark act />{{ h.name }} is short by {{ tenths(h.shortStops).replace('+', '') }} stop.
-            {{ h.offers.join(', or ') }}</template
+            {{ h.offers.map(settings.printed).join(', or ') }}</template
           >
         </span>
         <span v-if="!told.length && !problem" class="text-quiet">That is how it is already.</span>

@@ -4,7 +4,7 @@ import { ApiError, call, sentence } from '@/api/client'
 import { held, value, type Attribute, type Rebuild, type Standin, type Step } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
-import { signed, typed } from '@/lib/words'
+import { ATTRIBUTES, signed, typed } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 
 /** What is not as recorded: another value, or another unit and other gels that reach the same light, with the settings to dial. */
@@ -130,20 +130,6 @@ async function asRecorded() {
     ),
   )
 }
-const LABELS: Partial<Record<Attribute, string>> = {
-  PLACE: 'place',
-  HEIGHT: 'height',
-  AIM: 'aim',
-  LEVEL: 'level',
-  CCT: 'dialled',
-  TINT: 'tint',
-  BEAM: 'beam',
-  LENS: 'lens',
-  STOP: 'stop',
-  SPEED: 'ISO',
-  SHUTTER: 'shutter',
-  WHITE: 'camera white',
-}
 </script>
 
 <template>
@@ -159,7 +145,7 @@ const LABELS: Partial<Record<Attribute, string>> = {
         v-for="a in attributes"
         :key="a"
         v-model="fields[a]!"
-        :label="LABELS[a] ?? a"
+        :label="ATTRIBUTES[a]"
         :hint="fields[a] === before[a] ? '' : `was ${before[a]}`"
         :maxlength="80"
       />

@@ -11,13 +11,13 @@ import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Menu;
+import org.oblume.core.units.Percent;
 import org.oblume.core.units.Refusal;
 
 /** One virtual fixture: what it is set to, what it hears, what it stands at. Not safe for several threads; the rig sees to that. */
 final class VirtualUnit {
 
     private static final double NANOS = 1e9;
-    private static final double FULL = 100;
 
     private final UnitSpec spec;
     private Mode mode;
@@ -177,6 +177,8 @@ final class VirtualUnit {
     double outputPercent(long now) {
         double warm = spec.warmUpSeconds() == 0 ? 1 : Math.min(1, (now - poweredAt) / (spec.warmUpSeconds() * NANOS));
         LevelCurve curve = menu.curve() == null ? LevelCurve.LINEAR : menu.curve();
-        return FULL * curve.output(stands().levelPercent() / FULL) * warm;
+        return Percent.ofFraction(
+                        curve.output(Percent.of(stands().levelPercent()).fraction()) * warm)
+                .value();
     }
 }

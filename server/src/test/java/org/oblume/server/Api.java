@@ -219,6 +219,19 @@ public class Api {
                 .asLong();
     }
 
+    /** The shot of a slate in one scene. */
+    public long shotIn(long sceneId, String slate) {
+        return StreamSupport.stream(get("/api/book").body().findValues("scenes").spliterator(), false)
+                .flatMap(scenes -> StreamSupport.stream(scenes.spliterator(), false))
+                .filter(scene -> scene.get("id").asLong() == sceneId)
+                .flatMap(scene -> StreamSupport.stream(scene.get("shots").spliterator(), false))
+                .filter(s -> s.get("slate").asText().equals(slate))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asLong();
+    }
+
     public long sceneOf(long shotId) {
         return get("/api/shots/" + shotId + "/plot").body().get("sceneId").asLong();
     }

@@ -1,18 +1,23 @@
 package org.oblume.core.carry;
 
 import java.util.Collection;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.Direction;
+import org.oblume.core.geometry.Panel;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Height;
+import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Bearing;
 
@@ -41,7 +46,7 @@ public final class ShotState {
 
     /** Keys of the placements that have a value in this shot. */
     public Set<String> placements() {
-        return held.keySet();
+        return Collections.unmodifiableSet(held.keySet());
     }
 
     /** The knot that an attribute rests on, tied here or in a shot before; empty when nothing was recorded. */
@@ -51,19 +56,17 @@ public final class ShotState {
 
     /** All knots that a placement's values rest on. */
     public Collection<Knot> knots(String placement) {
-        return held.getOrDefault(placement, Map.of()).values();
+        return Collections.unmodifiableCollection(
+                held.getOrDefault(placement, Map.of()).values());
     }
 
     public boolean tiedHere(Knot knot) {
         return knot.slate().equals(slate);
     }
 
+    /** The value of an attribute, by the type of its values. */
     public <V extends AttributeValue> Optional<V> value(String placement, Class<V> type) {
-        return knots(placement).stream()
-                .map(Knot::value)
-                .filter(type::isInstance)
-                .map(type::cast)
-                .findFirst();
+        return knot(placement, Attribute.of(type)).map(Knot::value).map(type::cast);
     }
 
     /** Whether a placement is on set; one of which nothing was said is not. */
@@ -71,6 +74,28 @@ public final class ShotState {
         return value(placement, SetStatus.class)
                 .map(s -> s.state() != SetStatus.State.STRUCK)
                 .orElse(false);
+    }
+
+    /** Whether a light is on set and works. */
+    public boolean isOn(String placement) {
+        return value(placement, SetStatus.class)
+                .filter(s -> s.state() == SetStatus.State.ON)
+                .isPresent();
+    }
+
+    /** The level of a light as a part of full, 0 to 1; 0 while none is recorded. */
+    public double level(String placement) {
+        return value(placement, Level.class).map(Level::fraction).orElse(0.0);
+    }
+
+    /** The flat rectangle that a placement is; empty until it has a place, a height and an aim. */
+    public Optional<Panel> panel(Placement placement) {
+        return position(placement.key()).flatMap(middle -> aim(placement.key())
+                .map(aim -> Panel.facing(
+                        middle,
+                        Direction.of(aim.bearing(), aim.tiltDeg()),
+                        placement.piece().widthM(),
+                        placement.piece().tallM())));
     }
 
     /** Where a placement is in space; empty until both its place and its height are recorded. */
@@ -98,7 +123,7 @@ public final class ShotState {
             }
             Optional<SpacePoint> target = target(pointing);
             return position(placement)
-                    .flatMap(from -> target.filter(to -> !to.equals(from)).map(to -> Aim.between(from, to)));
+                    .flatMap(from -> target.filter(to -> !to.coincides(from)).map(to -> Aim.between(from, to)));
         });
     }
 }

@@ -12,7 +12,6 @@ import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
-import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Tint;
@@ -21,6 +20,7 @@ import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Numbers;
+import org.oblume.core.units.Percent;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Stops;
 
@@ -30,7 +30,6 @@ import org.oblume.core.units.Stops;
  */
 public final class Remedy {
 
-    private static final double FULL = 100;
     /** Output beyond full that nobody sees: it counts as full. */
     private static final double JUST_FULL = 0.03;
 
@@ -170,12 +169,12 @@ public final class Remedy {
                         size.value() > 1 && !thirds.equals("1") ? "s" : "");
         List<Phrase> ways = new ArrayList<>();
         level(source, factor).ifPresent(to -> ways.add(Phrase.of(to)));
-        MarkLight.SourceAtMark from = at.sources().get(light.lights().indexOf(source));
-        if (from.straight() && from.distanceM() > 0) {
+        MarkLight.SourceAtMark from = at.of(source.key());
+        if (from.straight()) {
             ways.add(Phrase.format(
                     "move it from %s to %s",
-                    Phrase.of(Length.ofMetres(from.distanceM())),
-                    Phrase.of(Length.ofMetres(from.distanceM() / Math.sqrt(factor)))));
+                    Phrase.of(Length.ofMetres(from.throwM())),
+                    Phrase.of(Length.ofMetres(from.throwM() / Math.sqrt(factor)))));
         }
         Phrase said = Phrase.of(change);
         for (int i = 0; i < ways.size(); i++) {
@@ -186,19 +185,21 @@ public final class Remedy {
 
     private Optional<String> level(Placement source, double factor) {
         Lamp lamp = source.piece().lamp();
-        double now = state.value(source.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
+        double now = state.level(source.key());
         if (lamp == null || now <= 0) {
             return Optional.empty();
         }
         double output = lamp.curve().output(now) * factor;
         return Optional.of(
                 output > 1 + JUST_FULL
-                        ? "%s is %s stop short at 100 %%"
-                                .formatted("it", Stops.fromRatio(output).inTenths())
+                        ? "it is %s stop short at 100 %%"
+                                .formatted(Stops.fromRatio(output).inTenths())
                         : "%d to %d %%"
                                 .formatted(
-                                        Math.round(now * FULL),
-                                        Math.round(lamp.curve().level(Math.min(1, output)) * FULL)));
+                                        Math.round(Percent.ofFraction(now).value()),
+                                        Math.round(
+                                                Percent.ofFraction(lamp.curve().level(Math.min(1, output)))
+                                                        .value())));
     }
 
     private Optional<Phrase> dialled(Placement key, double difference) {
@@ -230,7 +231,10 @@ public final class Remedy {
     }
 
     private Optional<Phrase> resized(Placement key, double difference) {
-        double now = at.sources().get(light.lights().indexOf(key)).distanceM();
+        Double now = at.of(key.key()).distanceM();
+        if (now == null) {
+            return Optional.empty();
+        }
         Phrase distances = Phrase.format(
                 "from %s to %s",
                 Phrase.of(Length.ofMetres(now)), Phrase.of(Length.ofMetres(now * Math.pow(2, difference))));

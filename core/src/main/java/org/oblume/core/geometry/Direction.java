@@ -1,6 +1,7 @@
 package org.oblume.core.geometry;
 
 import org.oblume.core.units.Bearing;
+import org.oblume.core.units.Refusal;
 
 /**
  * A direction in space: a vector of length 1, x to the right, y up the plan, z up from the floor.
@@ -14,8 +15,17 @@ public record Direction(double x, double y, double z) {
     public static final Direction UP = new Direction(0, 0, 1);
     public static final Direction DOWN = new Direction(0, 0, -1);
 
+    /**
+     * Brings a vector to length 1.
+     *
+     * @throws Refusal for a vector without a direction: of length 0, or not finite
+     */
     public Direction {
         double length = Math.sqrt(x * x + y * y + z * z);
+        if (!(length > 0 && length < Double.POSITIVE_INFINITY)) {
+            throw new Refusal(
+                    "Two things are in the very same place, so that there is no way from one to the other: move one of them.");
+        }
         x /= length;
         y /= length;
         z /= length;
@@ -28,7 +38,11 @@ public record Direction(double x, double y, double z) {
         return new Direction(Math.sin(turn) * Math.cos(tilt), Math.cos(turn) * Math.cos(tilt), Math.sin(tilt));
     }
 
-    /** From one point to another, which must not be the same. */
+    /**
+     * From one point to another.
+     *
+     * @throws Refusal when they are the same
+     */
     public static Direction between(SpacePoint from, SpacePoint to) {
         return new Direction(to.xM() - from.xM(), to.yM() - from.yM(), to.zM() - from.zM());
     }
@@ -38,7 +52,16 @@ public record Direction(double x, double y, double z) {
         return x * other.x + y * other.y + z * other.z;
     }
 
-    /** Square to two others; they must not be the same or opposite. */
+    /** The angle to another direction, radians, 0 to π. */
+    public double angleTo(Direction other) {
+        return Math.acos(Math.max(-1, Math.min(1, dot(other))));
+    }
+
+    /**
+     * Square to two others.
+     *
+     * @throws Refusal when they are the same or opposite
+     */
     public Direction cross(Direction other) {
         return new Direction(y * other.z - z * other.y, z * other.x - x * other.z, x * other.y - y * other.x);
     }

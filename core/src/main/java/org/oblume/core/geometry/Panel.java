@@ -50,6 +50,17 @@ public record Panel(SpacePoint middle, Direction normal, Direction right, Direct
                 && Math.abs(x * up.x() + y * up.y() + z * up.z()) <= heightM / 2;
     }
 
+    /** From the nearest point of it, metres. */
+    public double distanceM(SpacePoint point) {
+        double dx = point.xM() - middle.xM();
+        double dy = point.yM() - middle.yM();
+        double dz = point.zM() - middle.zM();
+        double x = Math.max(0, Math.abs(dx * right.x() + dy * right.y() + dz * right.z()) - widthM / 2);
+        double y = Math.max(0, Math.abs(dx * up.x() + dy * up.y() + dz * up.z()) - heightM / 2);
+        double off = offPlane(point);
+        return Math.sqrt(x * x + y * y + off * off);
+    }
+
     /** Metres in front of its plane; negative behind it. */
     public double offPlane(SpacePoint point) {
         return (point.xM() - middle.xM()) * normal.x()

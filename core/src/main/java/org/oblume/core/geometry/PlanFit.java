@@ -2,7 +2,7 @@ package org.oblume.core.geometry;
 
 import java.util.List;
 import org.oblume.core.units.Bearing;
-import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -103,11 +103,9 @@ public record PlanFit(boolean mirrored, double turnDeg, double shiftXM, double s
         if (one.recorded.distanceM(other.recorded) < NEAREST_M || one.here.distanceM(other.here) < NEAREST_M) {
             throw new Refusal(
                     "pairs",
-                    "%s and %s are within %s of each other: take landmarks that are apart."
-                            .formatted(
-                                    one.name,
-                                    other.name,
-                                    Length.ofMetres(NEAREST_M).printMetric()));
+                    Phrase.format(
+                            "%s and %s are within %s of each other: take landmarks that are apart.",
+                            one.name, other.name, Phrase.metres(NEAREST_M)));
         }
     }
 }

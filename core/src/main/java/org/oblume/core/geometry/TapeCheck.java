@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -17,7 +17,7 @@ import org.oblume.core.units.Refusal;
  * @param wrong the tape that is likely misread, or null when all agree or it cannot be told
  * @param sentence what it comes to and what to do
  */
-public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @Nullable String wrong, String sentence) {
+public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @Nullable String wrong, Phrase sentence) {
 
     /** What three tapes pulled by hand may miss each other by, metres. */
     private static final double AGREE_WITHIN_M = 0.03;
@@ -51,9 +51,10 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
                     null,
                     null,
                     off <= AGREE_WITHIN_M
-                            ? "It stands where it should."
-                            : "By these two tapes it stands %s %s. Pull a third tape before it is moved."
-                                    .formatted(print(off), towards(wanted, found)));
+                            ? Phrase.of("It stands where it should.")
+                            : Phrase.format(
+                                    "By these two tapes it stands %s %s. Pull a third tape before it is moved.",
+                                    Phrase.metres(off), towards(wanted, found)));
         }
         Pulled c = tapes.get(2);
         double miss = Math.abs(found.distanceM(c.from.point()) - c.measuredM);
@@ -64,29 +65,31 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
                     miss,
                     null,
                     off <= AGREE_WITHIN_M
-                            ? "All three tapes agree: it stands where it should."
-                            : "All three tapes agree: it stands %s %s.".formatted(print(off), towards(wanted, found)));
+                            ? Phrase.of("All three tapes agree: it stands where it should.")
+                            : Phrase.format(
+                                    "All three tapes agree: it stands %s %s.",
+                                    Phrase.metres(off), towards(wanted, found)));
         }
-        String gap = "The third tape misses by %s".formatted(print(miss));
+        Phrase gap = Phrase.format("The third tape misses by %s", Phrase.metres(miss));
         return wrong(tapes, wanted)
                 .map(w -> new TapeCheck(
                         found,
                         off,
                         miss,
                         w.from.name(),
-                        "%s: the tape from %s is %s %s than the other two allow. Pull that one again."
-                                .formatted(
-                                        gap,
-                                        w.from.name(),
-                                        print(Math.abs(
-                                                w.measuredM - w.from.point().distanceM(wanted))),
-                                        w.measuredM > w.from.point().distanceM(wanted) ? "longer" : "shorter")))
+                        Phrase.format(
+                                "%s: the tape from %s is %s %s than the other two allow. Pull that one again.",
+                                gap,
+                                w.from.name(),
+                                Phrase.metres(
+                                        Math.abs(w.measuredM - w.from.point().distanceM(wanted))),
+                                w.measuredM > w.from.point().distanceM(wanted) ? "longer" : "shorter")))
                 .orElseGet(() -> new TapeCheck(
                         found,
                         off,
                         miss,
                         null,
-                        "%s and more than one tape is off. Pull all three again.".formatted(gap)));
+                        Phrase.format("%s and more than one tape is off. Pull all three again.", gap)));
     }
 
     /** The one tape that does not fit the wanted place while the two others do. */
@@ -134,10 +137,6 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
                             .formatted(
                                     a.from.name(), b.from.name(), Math.round(Math.min(angle, 180 - angle)), instead));
         }
-    }
-
-    private static String print(double metres) {
-        return Length.ofMetres(metres).printMetric();
     }
 
     private static String towards(PlanPoint from, PlanPoint to) {

@@ -1,7 +1,7 @@
 package org.oblume.core.geometry;
 
 import org.oblume.core.units.Checks;
-import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -39,10 +39,12 @@ public record TapeFix(PlanPoint point, double crossingAngleDeg, Crossing crossin
             throw new Refusal(
                     "distanceAM",
                     apart > inside
-                            ? "The tapes do not cross: they miss by %s. Measure again, one is too short."
-                                    .formatted(Length.ofMetres(Math.max(0, gap)).printMetric())
-                            : "The tapes do not cross: one ends %s inside the other. Measure again, one is too long."
-                                    .formatted(Length.ofMetres(Math.max(0, gap)).printMetric()));
+                            ? Phrase.format(
+                                    "The tapes do not cross: they miss by %s. Measure again, one is too short.",
+                                    Phrase.metres(Math.max(0, gap)))
+                            : Phrase.format(
+                                    "The tapes do not cross: one ends %s inside the other. Measure again, one is too long.",
+                                    Phrase.metres(Math.max(0, gap))));
         }
         double along = (distanceAM * distanceAM - distanceBM * distanceBM + base * base) / (2 * base);
         double off = Math.sqrt(Math.max(0, distanceAM * distanceAM - along * along)) * (side == Side.LEFT ? 1 : -1);

@@ -60,7 +60,8 @@ public record CameraFrame(SpacePoint lens, Direction axis, double widthTan) {
         return new Seen(across / (depth * widthTan), above / (depth * widthTan * ASPECT), depth);
     }
 
-    Direction right() {
+    /** To the right in the frame. */
+    public Direction right() {
         return axis.aside().opposite();
     }
 }

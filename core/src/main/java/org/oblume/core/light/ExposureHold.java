@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.photometry.LevelHold;
 import org.oblume.core.plot.Lamp;
-import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Percent;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 import org.oblume.core.units.TStop;
@@ -22,12 +22,16 @@ import org.oblume.core.units.TStop;
  * @param placement the light
  * @param mark key of the mark
  * @param move the change, the level that holds and what is missing
- * @param distanceFromM from the mark before, metres
+ * @param distanceFromM from the mark before, metres; null when nothing of it comes from one place
  * @param distanceToM and after
  */
-public record ExposureHold(Placement placement, String mark, LevelHold move, double distanceFromM, double distanceToM) {
+public record ExposureHold(
+        Placement placement,
+        String mark,
+        LevelHold move,
+        @Nullable Double distanceFromM,
+        @Nullable Double distanceToM) {
 
-    private static final double FULL = 100;
     /** Less than this part of what it gave is no light: twenty stops. */
     private static final double LEAST_PART = 1e-6;
 
@@ -42,8 +46,8 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
         Lamp lamp = Optional.ofNullable(placement.piece().lamp())
                 .orElseThrow(() -> new Refusal("%s: no figures are known of its light. Choose its kind from the kit."
                         .formatted(placement.name())));
-        double levelBefore = level(before.state(), placement);
-        double levelAfter = level(after.state(), placement);
+        double levelBefore = before.state().level(placement.key());
+        double levelAfter = after.state().level(placement.key());
         double luxBefore = before.facingLux(placement.key(), mark);
         double luxAfter = after.facingLux(placement.key(), mark);
         if (luxBefore <= 0 || levelBefore <= 0) {
@@ -57,7 +61,7 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
         double perOutputAfter = luxAfter / lamp.curve().output(levelAfter);
         LevelHold move = LevelHold.holding(
                 Stops.fromRatio(perOutputAfter / perOutputBefore),
-                Percent.of(levelBefore * FULL),
+                Percent.ofFraction(levelBefore),
                 lamp.curve(),
                 seen(before, placement, mark).angularSizeDeg(),
                 seen(after, placement, mark).angularSizeDeg());
@@ -74,39 +78,40 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
      *
      * @param kinds of light that there are
      */
-    public List<String> offers(ShotLighting after, List<Piece> kinds) {
+    public List<Phrase> offers(ShotLighting after, List<Piece> kinds) {
         if (move.reachable()) {
             return List.of();
         }
         double missing = move.shortfall().value();
-        List<String> offers = new ArrayList<>();
+        List<Phrase> offers = new ArrayList<>();
         after.metering().ifPresent(camera -> {
-            offers.add("open the stop to %s"
+            offers.add(Phrase.of("open the stop to %s"
                     .formatted(TStop.of(camera.stop().number() * Math.pow(2, -missing / 2))
-                            .label()));
-            offers.add("ISO %d"
+                            .label())));
+            offers.add(Phrase.of("ISO %d"
                     .formatted(Math.round(
                                     camera.exposure().iso() * move.shortfall().ratio() / ISO_STEP)
-                            * ISO_STEP));
-            offers.add("shutter 1/%d s".formatted((long) Math.floor(
-                    1 / (camera.exposure().shutterSeconds() * move.shortfall().ratio()))));
+                            * ISO_STEP)));
+            offers.add(Phrase.of("shutter 1/%d s".formatted((long) Math.floor(
+                    1 / (camera.exposure().shutterSeconds() * move.shortfall().ratio())))));
         });
-        double nearer = distanceToM * Math.pow(2, -missing / 2);
-        offers.add("closer, from %s to about %s"
-                .formatted(
-                        Length.ofMetres(distanceToM).printMetric(),
-                        Length.ofMetres(nearer).printMetric()));
+        if (distanceToM != null) {
+            offers.add(Phrase.format(
+                    "closer, from %s to about %s",
+                    Phrase.of(Length.ofMetres(distanceToM)),
+                    Phrase.of(Length.ofMetres(distanceToM * Math.pow(2, -missing / 2)))));
+        }
         stronger(kinds).ifPresent(offers::add);
         return offers;
     }
 
-    private Optional<String> stronger(List<Piece> kinds) {
+    private Optional<Phrase> stronger(List<Piece> kinds) {
         double now = peak(placement.piece());
         return kinds.stream()
                 .filter(k ->
                         k.lamp() != null && peak(k) >= now * move.shortfall().ratio())
                 .min(Comparator.comparingDouble(ExposureHold::peak))
-                .map(k -> "a stronger unit: %s".formatted(k.what()));
+                .map(k -> Phrase.of("a stronger unit: %s".formatted(k.what())));
     }
 
     private static double peak(Piece piece) {
@@ -114,15 +119,9 @@ public record ExposureHold(Placement placement, String mark, LevelHold move, dou
         return lamp == null ? 0 : lamp.optics().floodCandela();
     }
 
-    private static double level(ShotState state, Placement placement) {
-        return state.value(placement.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
-    }
-
     private static MarkLight.SourceAtMark seen(ShotLighting light, Placement placement, String mark) {
-        int index = light.lights().indexOf(placement);
         return light.mark(mark)
                 .orElseThrow(() -> new Refusal("The mark is not on set."))
-                .sources()
-                .get(index);
+                .of(placement.key());
     }
 }

@@ -3,7 +3,6 @@ package org.oblume.core.light;
 import java.util.List;
 import java.util.Optional;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.Panel;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
@@ -25,19 +24,14 @@ record Grip(String key, PlacementKind kind, Panel panel, Modifiers stack, Surfac
 
     private static Optional<Grip> of(Placement placement, ShotState state) {
         String key = placement.key();
-        return state.position(key).flatMap(middle -> state.aim(key)
-                .map(aim -> new Grip(
+        Surface surface = placement.piece().surface();
+        return state.panel(placement)
+                .map(panel -> new Grip(
                         key,
                         placement.kind(),
-                        Panel.facing(
-                                middle,
-                                Direction.of(aim.bearing(), aim.tiltDeg()),
-                                placement.piece().widthM(),
-                                placement.piece().tallM()),
+                        panel,
                         state.value(key, Modifiers.class).orElse(Modifiers.NONE),
-                        placement.piece().surface() == null
-                                ? BLACK
-                                : placement.piece().surface())));
+                        surface == null ? BLACK : surface));
     }
 
     /** Whether nothing of a light comes straight through it: what comes on then comes from it. */

@@ -1,7 +1,9 @@
 package org.oblume.core.light;
 
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photometry.Shadow;
 import org.oblume.core.units.Bearing;
@@ -29,22 +31,24 @@ public record MarkLight(
     /**
      * One source as the mark sees it, by the way that brings most of its light.
      *
+     * @param source key of it
      * @param facingLux on a meter that is turned to it, lux
      * @param roomLux of it that comes off walls, ceiling and floor to the brighter cheek, lux
      * @param from where it comes from
      * @param elevationDeg and how high, degrees above level
-     * @param distanceM along the way that the light takes, metres; 0 when none comes but off the room
+     * @param distanceM along the way that the light takes, metres, above 0; null when all of it is reflected by the room
      * @param angularSizeDeg as the mark sees it, degrees: the measure of its softness
      * @param penumbraM width of the soft edge that the face throws on the wall behind it, metres; null without a wall behind
      * @param through the opening that it comes through, or null
      * @param straight whether it comes straight from the source, and not off a board, by a mirror or through a frame
      */
     public record SourceAtMark(
+            String source,
             double facingLux,
             double roomLux,
             Bearing from,
             double elevationDeg,
-            double distanceM,
+            @Nullable Double distanceM,
             double angularSizeDeg,
             @Nullable Double penumbraM,
             @Nullable Through through,
@@ -52,7 +56,26 @@ public record MarkLight(
 
         /** Whether it has no one direction: most of what comes of it comes off the room. */
         public boolean allAround() {
-            return distanceM == 0 || roomLux > facingLux;
+            return distanceM == null || roomLux > facingLux;
+        }
+
+        /** Whether any of it comes from somewhere, and not off the room alone. */
+        public boolean hasDirection() {
+            return distanceM != null;
+        }
+
+        /**
+         * How long the way of its light is, metres.
+         *
+         * @throws NullPointerException when it has no direction
+         */
+        public double throwM() {
+            return Objects.requireNonNull(distanceM);
+        }
+
+        /** From the mark to where it comes from. */
+        public Direction direction() {
+            return Direction.of(from, elevationDeg);
         }
     }
 
@@ -70,6 +93,30 @@ public record MarkLight(
         public boolean parallel() {
             return fanDeg < Shadow.PARALLEL_BELOW_DEG;
         }
+    }
+
+    /**
+     * What one light does here.
+     *
+     * @param source key of a light that is on
+     */
+    public SourceAtMark of(String source) {
+        return sources.get(indexOf(source));
+    }
+
+    /** What a light that is on brings to both cheeks together, lux. */
+    public double cheeksLux(String source) {
+        int index = indexOf(source);
+        return left.luxOfEach().get(index) + right.luxOfEach().get(index);
+    }
+
+    private int indexOf(String source) {
+        for (int i = 0; i < sources.size(); i++) {
+            if (sources.get(i).source().equals(source)) {
+                return i;
+            }
+        }
+        throw new IllegalArgumentException("%s is not on.".formatted(source));
     }
 
     /** The brighter cheek. */

@@ -85,7 +85,7 @@ final class Occlusion {
 
     /** What of a source's light comes to a point, its emitter taken as a disc that faces there. */
     Transmission from(SpacePoint source, double radiusM, SpacePoint target, @Nullable String except) {
-        if (source.equals(target)) {
+        if (source.coincides(target)) {
             return Transmission.FREE;
         }
         Direction way = Direction.between(source, target);

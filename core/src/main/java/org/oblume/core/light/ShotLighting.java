@@ -162,15 +162,26 @@ public final class ShotLighting {
                 : mark(mark).map(m -> m.sources().get(index).facingLux()).orElse(0.0);
     }
 
-    List<Source> sources() {
-        return sources;
+    /** A light as it leaves its last modifier, straight from where it stands; empty when it is not on or not known. */
+    public Optional<LightSource> straight(String key) {
+        return sources.stream()
+                .filter(s -> s.placement().key().equals(key))
+                .findFirst()
+                .map(s -> s.paths().get(0).light());
     }
 
-    Occlusion occlusion() {
-        return occlusion;
+    /** Whether walls or the ceiling stand between two points. */
+    public boolean wallBetween(SpacePoint from, SpacePoint to) {
+        return occlusion.wallBetween(from, to);
     }
 
-    ShotState state() {
+    /** Whether any light comes straight from one point to another, walls and grip in the way. */
+    public boolean reaches(SpacePoint from, SpacePoint to) {
+        return occlusion.between(from, to, null).part() > 0;
+    }
+
+    /** What is recorded of the shot. */
+    public ShotState state() {
         return state;
     }
 
@@ -236,7 +247,12 @@ public final class ShotLighting {
             if (back != null) {
                 offTheRoom(patches.get(i), colour, back);
             }
-            from.add(strongest.asSeen(face, room, behind == null ? null : face.distanceM(behind.at), occlusion));
+            from.add(strongest.asSeen(
+                    source.placement().key(),
+                    face,
+                    room,
+                    behind == null ? null : face.distanceM(behind.at),
+                    occlusion));
         }
         return new MarkLight(
                 mark.key(), face, facing, left.falling(), right.falling(), back == null ? null : back.falling(), from);
@@ -304,7 +320,7 @@ public final class ShotLighting {
     private record Behind(SpacePoint at, Direction normal) {}
 
     private @Nullable Behind behind(SpacePoint lens, SpacePoint face) {
-        if (lens.equals(face)) {
+        if (lens.coincides(face)) {
             return null;
         }
         Direction way = Direction.between(lens, face);
@@ -379,9 +395,10 @@ public final class ShotLighting {
         }
 
         MarkLight.SourceAtMark asSeen(
-                SpacePoint face, double roomLux, @Nullable Double toBackgroundM, Occlusion occlusion) {
+                String source, SpacePoint face, double roomLux, @Nullable Double toBackgroundM, Occlusion occlusion) {
             if (path == null) {
-                return new MarkLight.SourceAtMark(sum, roomLux, Bearing.ofDegrees(0), 0, 0, 0, null, null, false);
+                return new MarkLight.SourceAtMark(
+                        source, sum, roomLux, Bearing.ofDegrees(0), 0, null, 0, null, null, false);
             }
             LightSource light = path.light();
             double distance = face.distanceM(light.at());
@@ -390,6 +407,7 @@ public final class ShotLighting {
                     ? null
                     : new Shadow(light.emitterRadiusM(), distance, toBackgroundM).penumbraM();
             return new MarkLight.SourceAtMark(
+                    source,
                     sum,
                     roomLux,
                     from.bearing(),

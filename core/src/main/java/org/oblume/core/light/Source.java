@@ -24,13 +24,11 @@ import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.Lamp;
-import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
@@ -47,7 +45,6 @@ import org.oblume.core.units.Stops;
  */
 record Source(Placement placement, List<LightPath> paths, @Nullable Modifier half) {
 
-    private static final double FULL = 100;
     /** As far off as the sun has to be for its rays to be parallel on a set, metres. */
     private static final double SUN_AT_M = 1e5;
     /** Boards and frames that get less than this part of a light are left out. */
@@ -69,10 +66,7 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
     }
 
     static boolean isOn(Placement placement, ShotState state) {
-        return placement.kind().shines()
-                && state.value(placement.key(), SetStatus.class)
-                        .map(s -> s.state() == SetStatus.State.ON)
-                        .orElse(false);
+        return placement.kind().shines() && state.isOn(placement.key());
     }
 
     /** @throws Refusal when its figures, its place or its colour are not known */
@@ -90,7 +84,7 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
             throw new Refusal(
                     "%s: no figures are known of its light. Choose its kind from the kit.".formatted(placement.name()));
         }
-        double level = state.value(key, Level.class).map(Level::percent).orElse(0.0) / FULL;
+        double level = state.level(key);
         Kelvin dialled = Kelvin.of(state.value(key, ColourTemperature.class)
                         .map(ColourTemperature::kelvin)
                         .orElseThrow(() ->
@@ -161,7 +155,7 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         }
         Direction way = Direction.between(light.at(), to);
         double up = way.tiltDeg() - light.tiltDeg();
-        double right = (way.bearing().degrees() - light.bearing().degrees() + 540) % 360 - 180;
+        double right = way.bearing().minus(light.bearing());
         boolean covered =
                 switch (half.covers()) {
                     case LOWER -> up < 0;
@@ -244,9 +238,7 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         }
         Direction to = Direction.between(light.at(), middle);
         double axis = light.distribution().candela(0);
-        double weaker = axis == 0
-                ? 0
-                : light.distribution().candela(Math.acos(Math.max(-1, Math.min(1, to.dot(light.aim()))))) / axis;
+        double weaker = axis == 0 ? 0 : light.distribution().candela(to.angleTo(light.aim())) / axis;
         Occlusion.Transmission clear = occlusion.from(light.at(), light.emitterRadiusM(), middle, piece.key());
         double part = light.output() * weaker * clear.part();
         if (part < LEAST_PART) {

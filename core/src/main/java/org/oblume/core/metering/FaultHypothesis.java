@@ -10,12 +10,12 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
-import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Numbers;
+import org.oblume.core.units.Percent;
 import org.oblume.core.units.Stops;
 
 /**
@@ -48,7 +48,8 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
         public static final Uncertainty USUAL = new Uncertainty(0.12, 4, 0.0015);
     }
 
-    private static final double FULL = 100;
+    /** A guess at a dial is told to the hundred, kelvin. */
+    private static final long HUNDRED = 100;
     /** A reading that is within this many spreads of the prediction, all in all, needs no explanation. */
     private static final double TELLS_FROM = 3;
     /** A suspect explains a reading when what is left is within this many spreads in all. */
@@ -64,7 +65,7 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
     public static List<FaultHypothesis> of(Placement light, ShotState state, List<StockItem> stock) {
         List<FaultHypothesis> all = new ArrayList<>();
         Lamp lamp = light.piece().lamp();
-        double level = state.value(light.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
+        double level = state.level(light.key());
         if (lamp != null && level > 0 && level < 1 && lamp.curve() != LevelCurve.TUNGSTEN) {
             for (LevelCurve curve : List.of(LevelCurve.LINEAR, LevelCurve.SQUARE, LevelCurve.S_CURVE)) {
                 if (curve != lamp.curve()) {
@@ -157,10 +158,8 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
                         Kind.DIAL,
                         "dialled to about %d K, recorded %d K"
                                 .formatted(
-                                        Math.round(Kelvin.MIRED_PRODUCT
-                                                        / (Kelvin.of(d.kelvin()).mired() + mired)
-                                                        / FULL)
-                                                * (long) FULL,
+                                        toTheHundred(Kelvin.MIRED_PRODUCT
+                                                / (Kelvin.of(d.kelvin()).mired() + mired)),
                                         Math.round(d.kelvin())),
                         0,
                         mired,
@@ -170,14 +169,17 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
 
     private static FaultHypothesis levelOrDistance(Placement light, ShotState state, double stops) {
         Lamp lamp = light.piece().lamp();
-        double level = state.value(light.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
+        double level = state.level(light.key());
         String asLevel = "";
         if (lamp != null && level > 0) {
             double output = lamp.curve().output(level) * Math.pow(2, stops);
             asLevel = output > 1
                     ? ""
                     : "a level of about %d %% for %d %%, or "
-                            .formatted(Math.round(lamp.curve().level(output) * FULL), Math.round(level * FULL));
+                            .formatted(
+                                    Math.round(Percent.ofFraction(lamp.curve().level(output))
+                                            .value()),
+                                    Math.round(Percent.ofFraction(level).value()));
         }
         return new FaultHypothesis(
                 Kind.LEVEL_OR_DISTANCE,
@@ -217,5 +219,9 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
             case S_CURVE -> "by an S-curve";
             case TUNGSTEN -> "like a filament";
         };
+    }
+
+    private static long toTheHundred(double kelvin) {
+        return Math.round(kelvin / HUNDRED) * HUNDRED;
     }
 }

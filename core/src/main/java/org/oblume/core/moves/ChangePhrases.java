@@ -109,8 +109,9 @@ public final class ChangePhrases {
         Optional<PlanPoint> mark =
                 to.state().value(key, AimSetting.class).map(AimSetting::mark).flatMap(to::point);
         if (mark.isPresent()) {
-            double off = Math.abs(turn(
-                    Bearing.fromOffset(mark.get().xM() - before.xM(), mark.get().yM() - before.yM()), moved));
+            Bearing towards =
+                    Bearing.fromOffset(mark.get().xM() - before.xM(), mark.get().yM() - before.yM());
+            double off = Math.abs(moved.minus(towards));
             if (off <= STRAIGHT_DEG || off >= HALF_TURN_DEG - STRAIGHT_DEG) {
                 return off <= STRAIGHT_DEG ? "closer" : "back";
             }
@@ -119,7 +120,7 @@ public final class ChangePhrases {
                 .filter(c -> !c.key().equals(key))
                 .flatMap(c -> to.state().aim(c.key()))
                 .map(Aim::bearing);
-        double turn = turn(looks.orElse(Bearing.ofDegrees(0)), moved);
+        double turn = moved.minus(looks.orElse(Bearing.ofDegrees(0)));
         String side = turn < 0 ? "left" : "right";
         boolean along = Math.abs(turn) <= QUARTER_TURN_DEG / 2;
         boolean against = Math.abs(turn) >= HALF_TURN_DEG - QUARTER_TURN_DEG / 2;
@@ -129,12 +130,6 @@ public final class ChangePhrases {
         return along ? "upstage" : against ? "towards camera" : "camera " + side;
     }
 
-    /** How far one turns from one bearing to another, degrees, −180 to 180; to the right is positive. */
-    private static double turn(Bearing from, Bearing to) {
-        double by = Bearing.ofDegrees(to.degrees() - from.degrees()).degrees();
-        return by > HALF_TURN_DEG ? by - 2 * HALF_TURN_DEG : by;
-    }
-
     private static Phrase turned(ComparedState from, String was, ComparedState to, String is, AttributeValue after) {
         Optional<Aim> before = from.state().aim(was);
         Optional<Aim> now = to.state().aim(is);
@@ -142,19 +137,18 @@ public final class ChangePhrases {
         if (before.isEmpty() || now.isEmpty() || (after instanceof AimSetting pointing && pointing.mark() != null)) {
             return Phrase.format("aimed %s", aimed);
         }
-        double by = turn(before.get().bearing(), now.get().bearing());
+        double by = now.get().bearing().minus(before.get().bearing());
         return Math.round(by) == 0
                 ? Phrase.format("aimed %s", aimed)
-                : Phrase.format(
-                        "turned %d° %s, to %%s".formatted(Math.abs(Math.round(by)), by < 0 ? "left" : "right"), aimed);
+                : Phrase.format("turned %d° %s, to %s", Math.abs(Math.round(by)), by < 0 ? "left" : "right", aimed);
     }
 
     /** What comes off and what goes on; when only the order or a frame's place is another, the stack as it is to be. */
     static Phrase restacked(Modifiers before, Modifiers after) {
-        List<String> said = new ArrayList<>();
-        left(before, after).forEach(m -> said.add(m.name() + " off"));
-        left(after, before).forEach(m -> said.add(m.say() + " on"));
-        return Phrase.of(said.isEmpty() ? "through " + after.say() : String.join(", ", said));
+        List<Phrase> said = new ArrayList<>();
+        left(before, after).forEach(m -> said.add(Phrase.of(m.name() + " off")));
+        left(after, before).forEach(m -> said.add(Phrase.format("%s on", m.phrase())));
+        return said.isEmpty() ? Phrase.format("through %s", after.phrase()) : Phrase.joined(", ", said);
     }
 
     private static List<Modifier> left(Modifiers of, Modifiers without) {

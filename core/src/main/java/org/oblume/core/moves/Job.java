@@ -5,30 +5,46 @@ package org.oblume.core.moves;
  * there is power to it, power before the patch, and levels last, so that nobody works in a lit frame.
  */
 public enum Job {
-    STRIKE("take a thing out", 2),
-    MARK("lay a mark", 1),
-    CAMERA_MOVE("move the camera", 5),
-    LENS("change the lens", 3),
-    BRING("bring a thing in and set it", 4),
-    RIG("rig one overhead", 10),
-    SHIFT("move a stand", 3),
-    RAISE("change a height", 1),
-    AIM("turn or aim", 1),
-    DRESS("take off or put on a gel, cloth, net or grid", 1),
-    FRAME("set a frame before a head", 3),
-    POWER("run a cable, lay the ramp", 1),
-    PATCH("set mode and address", 1),
-    AT_THE_HEAD("dial one by hand", 1),
-    RECALL("recall the levels", 1),
-    SETTINGS("set the camera", 1),
-    METER("meter a mark", 2);
+    STRIKE(Phase.CLEAR, "take a thing out", 2),
+    MARK(Phase.FRAME, "lay a mark", 1),
+    CAMERA_MOVE(Phase.FRAME, "move the camera", 5),
+    LENS(Phase.FRAME, "change the lens", 3),
+    BRING(Phase.STAND, "bring a thing in and set it", 4),
+    RIG(Phase.STAND, "rig one overhead", 10),
+    SHIFT(Phase.STAND, "move a stand", 3),
+    RAISE(Phase.STAND, "change a height", 1),
+    AIM(Phase.STAND, "turn or aim", 1),
+    DRESS(Phase.STAND, "take off or put on a gel, cloth, net or grid", 1),
+    FRAME(Phase.STAND, "set a frame before a head", 3),
+    POWER(Phase.CONNECT, "run a cable, lay the ramp", 1),
+    PATCH(Phase.CONNECT, "set mode and address", 1),
+    AT_THE_HEAD(Phase.LEVELS, "dial one by hand", 1),
+    RECALL(Phase.LEVELS, "recall the levels", 1),
+    SETTINGS(Phase.LEVELS, "set the camera", 1),
+    METER(Phase.PROVE, "meter a mark", 2);
 
+    /** Parts of a change, one after the other. */
+    enum Phase {
+        CLEAR,
+        FRAME,
+        STAND,
+        CONNECT,
+        LEVELS,
+        PROVE
+    }
+
+    private final Phase phase;
     private final String label;
     private final double usualMinutes;
 
-    Job(String label, double usualMinutes) {
+    Job(Phase phase, String label, double usualMinutes) {
+        this.phase = phase;
         this.label = label;
         this.usualMinutes = usualMinutes;
+    }
+
+    Phase phase() {
+        return phase;
     }
 
     public String label() {

@@ -2,6 +2,7 @@ package org.oblume.core.moves;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.caution.Caution;
 import org.oblume.core.units.Phrase;
 
 /**
@@ -12,7 +13,7 @@ import org.oblume.core.units.Phrase;
  * @param words what to do
  * @param minutes it takes (estimate)
  * @param people it takes, 1 or more
- * @param cautions what to mind, a sentence each
+ * @param cautions what to mind
  * @param after keys of those to be done before
  * @param startMin when it can begin, minutes from the start of the change
  */
@@ -24,7 +25,7 @@ public record Move(
         Phrase words,
         double minutes,
         int people,
-        List<String> cautions,
+        List<Caution> cautions,
         List<String> after,
         double startMin) {
 
@@ -35,6 +36,11 @@ public record Move(
 
     public double endMin() {
         return startMin + minutes;
+    }
+
+    /** The same move, waiting for others. */
+    Move after(List<String> others, List<Caution> allCautions) {
+        return new Move(key, department, job, placement, words, minutes, people, allCautions, others, startMin);
     }
 
     Move startingAt(double min) {

@@ -21,7 +21,7 @@ public record MoveList(List<Move> moves) {
 
     /** The moves from one side to the other; none when nothing differs that people can change. */
     public static MoveList between(ComparedState from, ComparedState to, JobTimes times) {
-        return new MoveList(timed(new MovePlanner(from, to, times).moves(), times));
+        return new MoveList(timed(MovePlanner.moves(from, to, times), times));
     }
 
     /** Minutes on the clock until the last is done. */

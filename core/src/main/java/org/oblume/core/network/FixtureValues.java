@@ -17,6 +17,7 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Numbers;
+import org.oblume.core.units.Percent;
 
 /**
  * What one light is dialled to, in the units of the record.
@@ -40,7 +41,6 @@ public record FixtureValues(
     private static final double EFFECT_STEP = 10;
 
     private static final double BYTE = 255;
-    private static final double FULL = 100;
     /** Smallest tint that is printed, Duv. */
     private static final double LEAST_TINT = 5e-4;
 
@@ -67,14 +67,14 @@ public record FixtureValues(
     Map<Parameter, Double> parts(Ranges ranges) {
         Map<Parameter, Double> parts = new EnumMap<>(Parameter.class);
         GelColour rgb = colour.leaves();
-        parts.put(Parameter.LEVEL, levelPercent / FULL);
+        parts.put(Parameter.LEVEL, Percent.of(levelPercent).fraction());
         parts.put(Parameter.CCT, kelvin == null ? 0 : ranges.kelvin().part(kelvin));
         parts.put(Parameter.TINT, ranges.duv().part(duv));
         parts.put(Parameter.RED, rgb.red());
         parts.put(Parameter.GREEN, rgb.green());
         parts.put(Parameter.BLUE, rgb.blue());
         parts.put(Parameter.HUE, colour.hueDeg() / CIRCLE);
-        parts.put(Parameter.SATURATION, colour.saturationPercent() / FULL);
+        parts.put(Parameter.SATURATION, Percent.of(colour.saturationPercent()).fraction());
         parts.put(Parameter.ZOOM, beamDeg == null ? 0 : ranges.beamDeg().part(beamDeg));
         parts.put(Parameter.EFFECT, effect.kind().code() * EFFECT_STEP / BYTE);
         parts.put(Parameter.RATE, effect.rateHz() / Effect.FASTEST_HZ);
@@ -91,14 +91,17 @@ public record FixtureValues(
         double hue = parts.getOrDefault(Parameter.HUE, 0.0) * CIRCLE;
         Colour colour = parts.containsKey(Parameter.RED) && !parts.containsKey(Parameter.HUE)
                 ? fromRgb(parts)
-                : new Colour(hue, parts.getOrDefault(Parameter.SATURATION, 0.0) * FULL);
+                : new Colour(
+                        hue,
+                        Percent.ofFraction(parts.getOrDefault(Parameter.SATURATION, 0.0))
+                                .value());
         int kind = (int) Math.round(parts.getOrDefault(Parameter.EFFECT, 0.0) * BYTE / EFFECT_STEP);
         double rate = parts.getOrDefault(Parameter.RATE, 0.0) * Effect.FASTEST_HZ;
         Effect effect = rate == 0
                 ? Effect.NONE
                 : Effect.Kind.ofCode(kind).map(k -> new Effect(k, rate)).orElse(Effect.NONE);
         return new FixtureValues(
-                parts.getOrDefault(Parameter.LEVEL, 1.0) * FULL,
+                Percent.ofFraction(parts.getOrDefault(Parameter.LEVEL, 1.0)).value(),
                 parts.containsKey(Parameter.CCT) ? (Double) ranges.kelvin().at(parts.get(Parameter.CCT)) : null,
                 parts.containsKey(Parameter.TINT) ? ranges.duv().at(parts.get(Parameter.TINT)) : 0,
                 colour,
@@ -118,7 +121,9 @@ public record FixtureValues(
         double side = most == r
                 ? (g - b) / (most - least)
                 : most == g ? 2 + (b - r) / (most - least) : 4 + (r - g) / (most - least);
-        return new Colour((side * 60 + CIRCLE) % CIRCLE, FULL * (most - least) / most);
+        return new Colour(
+                (side * 60 + CIRCLE) % CIRCLE,
+                Percent.ofFraction((most - least) / most).value());
     }
 
     /** {@code 45 %, 4300 K, tint +0.003 green}. */

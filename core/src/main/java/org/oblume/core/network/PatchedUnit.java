@@ -3,7 +3,7 @@ package org.oblume.core.network;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -49,6 +49,39 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Fi
             }
         }
         return units;
+    }
+
+    /** Key of the placement. */
+    public String key() {
+        return placement.key();
+    }
+
+    /** What it is called on the plot. */
+    public String name() {
+        return placement.name();
+    }
+
+    /** Whether the crew has a name of its own for the very unit. */
+    boolean hasUnit() {
+        return placement.piece().unit() != null;
+    }
+
+    /**
+     * First slot of its footprint, 1 to 512.
+     *
+     * @throws NullPointerException when it is not patched
+     */
+    int address() {
+        return Objects.requireNonNull(patch.address());
+    }
+
+    /**
+     * Last slot of its footprint, which may be past 512.
+     *
+     * @throws NullPointerException when it is not patched
+     */
+    int lastSlot() {
+        return Objects.requireNonNull(last());
     }
 
     /** The crew's own name of the very unit; what it is called on the plot when it has none. */
@@ -99,7 +132,6 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Fi
     /** A mode to give it when it has none: of those that carry all it is dialled to the finest, else the one with most slots. */
     public Optional<Mode> usualMode() {
         return modes.stream()
-                .filter(m -> !m.name().toLowerCase(Locale.ROOT).startsWith("app"))
                 .max(Comparator.<Mode>comparingInt(
                                 m -> -values.unsupportedBy(m, placement).size())
                         .thenComparingInt(Mode::slots));

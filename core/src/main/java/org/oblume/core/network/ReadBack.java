@@ -17,11 +17,11 @@ import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Numbers;
+import org.oblume.core.units.Percent;
 
 /** What the rig says of itself, beside the record. */
 public final class ReadBack {
 
-    private static final double FULL = 100;
     private static final int BYTE = 255;
     private static final int WORD = 65535;
     private static final double SLACK = 1e-6;
@@ -184,7 +184,11 @@ public final class ReadBack {
         FixtureValues theirs = answer.dialled();
         Ranges ranges = Ranges.of(unit.placement().piece());
         double level = theirs.levelPercent();
-        if (!near(level, ours.levelPercent(), FULL * step(mode, Parameter.LEVEL), steps)) {
+        if (!near(
+                level,
+                ours.levelPercent(),
+                Percent.ofFraction(step(mode, Parameter.LEVEL)).value(),
+                steps)) {
             SetStatus standing = ours.levelPercent() == 0 && level > 0
                     ? SetStatus.ON
                     : ours.levelPercent() > 0 && level == 0 ? new SetStatus(SetStatus.State.OFF) : null;

@@ -1,5 +1,6 @@
 package org.oblume.core.photometry;
 
+import java.util.OptionalDouble;
 import org.oblume.core.units.Checks;
 
 /**
@@ -47,8 +48,8 @@ public record BeamShape(double peakCandela, double beamDeg) implements Distribut
 
     /** Radius of the patch that is lit to a tenth of its middle, {@code d·tan(1.823·β/2)}, metres; no end from 90° on. */
     @Override
-    public double litRadiusM(double distanceM) {
+    public OptionalDouble litRadiusM(double distanceM) {
         double half = Math.toRadians(TENTH_AT_HALF_BEAMS * beamDeg / 2);
-        return half >= Math.PI / 2 ? Double.MAX_VALUE : distanceM * Math.tan(half);
+        return half >= Math.PI / 2 ? OptionalDouble.empty() : OptionalDouble.of(distanceM * Math.tan(half));
     }
 }

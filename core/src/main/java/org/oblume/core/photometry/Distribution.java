@@ -1,5 +1,7 @@
 package org.oblume.core.photometry;
 
+import java.util.OptionalDouble;
+
 /** How strongly a source shines off its axis, the same all round it. */
 public sealed interface Distribution permits BeamShape, LambertianDisc, MeasuredBeam, IsotropicSource, GriddedBeam {
 
@@ -14,11 +16,11 @@ public sealed interface Distribution permits BeamShape, LambertianDisc, Measured
     double extentRad();
 
     /**
-     * Radius of the patch that is lit, metres.
+     * Radius of the patch that is lit, metres; empty when it has no end.
      *
      * @param distanceM to the patch, metres, above 0
      */
-    double litRadiusM(double distanceM);
+    OptionalDouble litRadiusM(double distanceM);
 
     /** Flux within a cone around the axis, lumen: {@code ∫ I(θ)·2π·sin θ dθ}, by Simpson's rule. */
     default double lumenWithin(double halfAngleRad) {

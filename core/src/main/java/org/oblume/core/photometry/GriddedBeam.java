@@ -1,5 +1,7 @@
 package org.oblume.core.photometry;
 
+import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 import org.oblume.core.units.Checks;
 
 /**
@@ -26,7 +28,9 @@ public record GriddedBeam(Distribution inner, double beamDeg) implements Distrib
     }
 
     @Override
-    public double litRadiusM(double distanceM) {
-        return Math.min(inner.litRadiusM(distanceM), new BeamShape(1, beamDeg).litRadiusM(distanceM));
+    public OptionalDouble litRadiusM(double distanceM) {
+        return DoubleStream.concat(
+                        inner.litRadiusM(distanceM).stream(), new BeamShape(1, beamDeg).litRadiusM(distanceM).stream())
+                .min();
     }
 }

@@ -1,5 +1,6 @@
 package org.oblume.core.photometry;
 
+import java.util.OptionalDouble;
 import org.oblume.core.units.Checks;
 
 /**
@@ -24,7 +25,7 @@ public record IsotropicSource(double candela) implements Distribution {
     }
 
     @Override
-    public double litRadiusM(double distanceM) {
-        return Double.MAX_VALUE;
+    public OptionalDouble litRadiusM(double distanceM) {
+        return OptionalDouble.empty();
     }
 }

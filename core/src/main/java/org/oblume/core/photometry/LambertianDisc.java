@@ -1,5 +1,6 @@
 package org.oblume.core.photometry;
 
+import java.util.OptionalDouble;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Stops;
 
@@ -46,7 +47,9 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Di
         double radius = Math.sqrt(Checks.above0("areaM2", "The area", areaM2, " m²") / Math.PI);
         Checks.above0("distanceM", "The distance", distanceM, " m");
         double lumen = beam.lumenWithin(Math.atan(radius * foreshortening / distanceM));
-        return new LambertianDisc(lumen * kept / Math.PI, Math.min(radius, beam.litRadiusM(distanceM)));
+        return new LambertianDisc(
+                lumen * kept / Math.PI,
+                Math.min(radius, beam.litRadiusM(distanceM).orElse(radius)));
     }
 
     @Override
@@ -61,8 +64,8 @@ public record LambertianDisc(double normalCandela, double radiusM) implements Di
 
     /** Its light goes to all sides: it lights all of what stands before it. */
     @Override
-    public double litRadiusM(double distanceM) {
-        return Double.MAX_VALUE;
+    public OptionalDouble litRadiusM(double distanceM) {
+        return OptionalDouble.empty();
     }
 
     /** Flux within a cone around its normal, {@code π·I_n·sin²θ}, lumen. */

@@ -4,14 +4,23 @@ import org.oblume.core.units.Stops;
 
 /** How a fixture's output follows its level, both as parts of full, 0 to 1. */
 public enum LevelCurve {
-    LINEAR,
-    SQUARE,
-    S_CURVE,
-    TUNGSTEN;
+    LINEAR("linear"),
+    SQUARE("square"),
+    S_CURVE("s-curve"),
+    TUNGSTEN("tungsten, voltage");
 
     private static final double FILAMENT_OUTPUT = 3.4;
     private static final double FILAMENT_COLOUR = 0.42;
     private static final double FILAMENT_POWER = 1.54;
+    private final String label;
+
+    LevelCurve(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
 
     /** {@code p}, {@code p²}, {@code 3p² − 2p³}; a filament {@code p^3.4}, p the voltage fraction (model). */
     public double output(double level) {

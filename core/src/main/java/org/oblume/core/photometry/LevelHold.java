@@ -24,8 +24,6 @@ public record LevelHold(
         double angularSizeFromDeg,
         double angularSizeToDeg) {
 
-    private static final double FULL = 100;
-
     /**
      * @param fromDistanceM metres, above 0
      * @param toDistanceM metres, above 0
@@ -57,11 +55,11 @@ public record LevelHold(
      */
     public static LevelHold holding(
             Stops change, Percent level, LevelCurve curve, double angularSizeFromDeg, double angularSizeToDeg) {
-        double output = curve.output(level.value() / FULL) / change.ratio();
+        double output = curve.output(level.fraction()) / change.ratio();
         boolean reachable = output <= 1 + Checks.LIMIT_SLACK;
         return new LevelHold(
                 change,
-                Percent.of(reachable ? FULL * curve.level(Math.min(1, output)) : FULL),
+                reachable ? Percent.ofFraction(curve.level(Math.min(1, output))) : Percent.FULL,
                 reachable,
                 reachable ? Stops.NONE : Stops.fromRatio(output),
                 angularSizeFromDeg,

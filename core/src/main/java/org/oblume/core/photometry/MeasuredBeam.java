@@ -1,6 +1,7 @@
 package org.oblume.core.photometry;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -70,7 +71,7 @@ public record MeasuredBeam(List<Double> anglesDeg, List<Double> candela) impleme
     }
 
     @Override
-    public double litRadiusM(double distanceM) {
+    public OptionalDouble litRadiusM(double distanceM) {
         return new BeamShape(candela.get(0), Math.max(1, beamDeg())).litRadiusM(distanceM);
     }
 }

@@ -60,7 +60,12 @@ public enum Attribute {
 
     /** The attribute that a value belongs to. */
     public static Attribute of(AttributeValue value) {
-        return Objects.requireNonNull(BY_TYPE.get(value.getClass()));
+        return of(value.getClass());
+    }
+
+    /** The attribute whose values are of a type. */
+    public static Attribute of(Class<? extends AttributeValue> type) {
+        return Objects.requireNonNull(BY_TYPE.get(type));
     }
 
     /** In the crew's words: {@code CCT}. */

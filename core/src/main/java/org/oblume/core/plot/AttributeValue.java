@@ -34,6 +34,11 @@ public sealed interface AttributeValue
         return say();
     }
 
+    /** Whether {@link #say()} names its attribute already, as {@code ISO 800} does. */
+    default boolean namesItself() {
+        return false;
+    }
+
     /** The same in both unit systems. */
     default Phrase phrase() {
         return new Phrase(say(), sayImperial());

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Percent;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -19,7 +20,6 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
 
     public static final Colour WHITE = new Colour(0, 0);
     private static final double CIRCLE = 360;
-    private static final double FULL = 100;
     /** Width of one of the six sides of the colour circle, degrees. */
     private static final double SIDE_DEG = 60;
 
@@ -31,7 +31,7 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
 
     public Colour {
         Checks.within("Hue", hueDeg, 0, CIRCLE, "°");
-        Checks.within("Saturation", saturationPercent, 0, FULL, " %");
+        Checks.within("Saturation", saturationPercent, 0, Percent.FULL.value(), " %");
     }
 
     /** Reads {@code hue 210, saturation 80}, {@code 210 80}, {@code white}; a hue alone is fully saturated. */
@@ -44,7 +44,9 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
         if (!m.matches()) {
             throw new Refusal("“%s” is not a colour: type hue 210, saturation 80, or white.".formatted(text));
         }
-        return new Colour(Double.parseDouble(m.group(1)), m.group(2) == null ? FULL : Double.parseDouble(m.group(2)));
+        return new Colour(
+                Double.parseDouble(m.group(1)),
+                m.group(2) == null ? Percent.FULL.value() : Double.parseDouble(m.group(2)));
     }
 
     public boolean plain() {
@@ -78,7 +80,12 @@ public record Colour(double hueDeg, double saturationPercent) implements Attribu
     private double channel(double atDeg) {
         double away = Math.abs((hueDeg - atDeg + CIRCLE + CIRCLE / 2) % CIRCLE - CIRCLE / 2);
         double part = Math.max(0, Math.min(1, 2 - away / SIDE_DEG));
-        return 1 - saturationPercent / FULL * (1 - part);
+        return 1 - Percent.of(saturationPercent).fraction() * (1 - part);
+    }
+
+    @Override
+    public boolean namesItself() {
+        return true;
     }
 
     @Override

@@ -54,6 +54,7 @@ public record Lamp(
      * @param safeDistanceM to cloth and anything that burns, metres, 0 or more
      * @param modes its control modes and what their slots are: {@code 8-bit white: level, cct, tint; 16-bit white: level 16, cct 16}
      * @param menu settings that spoil a match when they reset: {@code curve, smoothing, fan}
+     * @param warmUpS until a discharge lamp gives all of its light, seconds, above 0; null for a light that is there at once
      */
     public record Upkeep(
             double idleWatts,
@@ -63,15 +64,20 @@ public record Lamp(
             Burn burn,
             double safeDistanceM,
             String modes,
-            String menu) {
+            String menu,
+            @Nullable Double warmUpS) {
 
         private static final int LONGEST_TEXT = 600;
+        private static final double LONGEST_WARM_UP_S = 3600;
         private static final double MOST = 1e6;
 
         public Upkeep {
             Checks.within("idleWatts", "The idle power", idleWatts, 0, MOST, " W");
             Checks.within("weightKg", "The weight", weightKg, 0, MOST, " kg");
             Checks.within("safeDistanceM", "The safe distance", safeDistanceM, 0, 100, " m");
+            if (warmUpS != null) {
+                Checks.within("warmUpS", "The time to warm up", warmUpS, 1, LONGEST_WARM_UP_S, " s");
+            }
             if (batteryWh != null) {
                 Checks.above0("batteryWh", "The battery", batteryWh, " Wh");
             }

@@ -9,8 +9,15 @@ import org.oblume.core.units.Percent;
  */
 public record Level(double percent) implements AttributeValue {
 
+    public static final Level FULL = new Level(Percent.FULL.value());
+
     public Level {
         percent = new Percent(percent).value();
+    }
+
+    /** As a part of full, 0 to 1. */
+    public double fraction() {
+        return Percent.of(percent).fraction();
     }
 
     public static Level parse(String text) {

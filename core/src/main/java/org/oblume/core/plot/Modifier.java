@@ -7,6 +7,8 @@ import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -102,17 +104,17 @@ public record Modifier(
         return FilterEffect.of(miredShift, stops, duvShift);
     }
 
-    /** The item with its frame, as it is called out. */
-    public String say() {
+    /** The item with its frame, as it is called out: {@code Half grid on 1.2 m frame, 0.8 m before the lens}. */
+    public Phrase phrase() {
         String over = covers == null
                 ? name
                 : "%s in the %s half".formatted(name, covers.name().toLowerCase(Locale.ROOT));
-        return frameWidthM == null
-                ? over
-                : "%s on %s m frame, %s m before the lens"
-                        .formatted(
-                                over,
-                                Format.number(frameWidthM),
-                                Format.number(frameDistanceM == null ? 0 : frameDistanceM));
+        return frameWidthM == null || frameDistanceM == null
+                ? Phrase.of(over)
+                : Phrase.format("%s on %s frame, %s before the lens", over, size(frameWidthM), size(frameDistanceM));
+    }
+
+    private static Phrase size(double metres) {
+        return new Phrase(Format.number(metres) + " m", Length.ofMetres(metres).printImperial());
     }
 }

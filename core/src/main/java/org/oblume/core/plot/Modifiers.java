@@ -2,6 +2,7 @@ package org.oblume.core.plot;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.colour.LightColour;
@@ -10,6 +11,7 @@ import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Phrase;
 
 /**
  * What a light goes through, in order from the lens out. Stops, mireds and Duv of a stack add (Duv: model).
@@ -49,6 +51,17 @@ public record Modifiers(List<Modifier> items) implements AttributeValue {
 
     @Override
     public String say() {
-        return items.isEmpty() ? "none" : items.stream().map(Modifier::say).collect(Collectors.joining("; "));
+        return joined(Phrase::metric);
+    }
+
+    @Override
+    public String sayImperial() {
+        return joined(Phrase::imperial);
+    }
+
+    private String joined(Function<Phrase, String> told) {
+        return items.isEmpty()
+                ? "none"
+                : items.stream().map(Modifier::phrase).map(told).collect(Collectors.joining("; "));
     }
 }

@@ -18,6 +18,7 @@ import org.oblume.core.units.Refusal;
  * @param heightM height of the flag, frame or board, metres, 0 to 50; null when it is as high as wide
  * @param lamp what is known of a light, or null: then its light cannot be predicted
  * @param surface what a bounce, a flag or a mirror sends back, or null
+ * @param glasses whether a person wears glasses, or null for no
  */
 public record Piece(
         String what,
@@ -29,7 +30,8 @@ public record Piece(
         Mount mount,
         @Nullable Double heightM,
         @Nullable Lamp lamp,
-        @Nullable Surface surface) {
+        @Nullable Surface surface,
+        @Nullable Boolean glasses) {
 
     private static final int LONGEST_NAME = 80;
     private static final double WIDEST_M = 50;
@@ -62,7 +64,18 @@ public record Piece(
             @Nullable Double highestKelvin,
             double watts,
             Mount mount) {
-        this(what, unit, widthM, lowestKelvin, highestKelvin, watts, mount, null, null, null);
+        this(what, unit, widthM, lowestKelvin, highestKelvin, watts, mount, null, null, null, null);
+    }
+
+    /** The same kind of thing as another unit, or as one without a name. */
+    public Piece as(@Nullable String otherUnit) {
+        return new Piece(
+                what, otherUnit, widthM, lowestKelvin, highestKelvin, watts, mount, heightM, lamp, surface, glasses);
+    }
+
+    /** Whether it is a person who wears glasses. */
+    public boolean wearsGlasses() {
+        return Boolean.TRUE.equals(glasses);
     }
 
     /** Height of a flag, frame or board, metres; as high as wide unless it is said. */

@@ -8,7 +8,7 @@ import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.Walls;
 import org.oblume.core.units.Checks;
-import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -223,12 +223,9 @@ public record SetPlan(
         if (!place.outside() && !all.encloses(place.point())) {
             throw new Refusal(
                     "place",
-                    ("%s would stand %s outside the walls. Keep it inside, or mark it as outside "
-                                    + "when it lights through a window.")
-                            .formatted(
-                                    placement.name(),
-                                    Length.ofMetres(all.distanceM(place.point()))
-                                            .printMetric()));
+                    Phrase.format(
+                            "%s would stand %s outside the walls. Keep it inside, or mark it as outside when it lights through a window.",
+                            placement.name(), Phrase.metres(all.distanceM(place.point()))));
         }
     }
 }

@@ -26,6 +26,11 @@ public record Speed(double iso) implements AttributeValue {
     }
 
     @Override
+    public boolean namesItself() {
+        return true;
+    }
+
+    @Override
     public String say() {
         return "ISO " + Format.number(iso);
     }

@@ -16,7 +16,6 @@ public final class StartValues {
     private static final double OVERCAST_K = 6500;
 
     private static final double OVERCAST_LUX = 5000;
-    private static final double FULL = 100;
     private static final double FPS = 24;
     private static final double HALF_CIRCLE_DEG = 180;
     private static final double NORMAL_LENS_MM = 35;
@@ -40,7 +39,7 @@ public final class StartValues {
                 mark == null ? AimSetting.along(0, 0) : AimSetting.atMark(mark, EYES_M)));
         if (placement.kind().isLight()) {
             values.addAll(List.of(
-                    new Level(FULL),
+                    Level.FULL,
                     new ColourTemperature(kelvin(placement.piece())),
                     new Tint(0),
                     new Beam(beamDeg),

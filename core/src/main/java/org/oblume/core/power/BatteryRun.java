@@ -16,8 +16,6 @@ public record BatteryRun(double drawWatts, double hours) {
     /** Part of the capacity on the label that can be counted on. */
     public static final double DEFAULT_USABLE = 0.9;
 
-    private static final double FULL = 100;
-
     /**
      * {@code hours = Wh · usable / draw}.
      *
@@ -36,7 +34,7 @@ public record BatteryRun(double drawWatts, double hours) {
         if (curve != LevelCurve.TUNGSTEN && idleWatts > watts * (1 + Checks.LIMIT_SLACK)) {
             throw new Refusal("idleWatts", "It cannot draw more when dark than at full: look at the two figures.");
         }
-        double draw = curve.drawWatts(watts, idleWatts, level.value() / FULL);
+        double draw = curve.drawWatts(watts, idleWatts, level.fraction());
         if (!(draw > 0)) {
             throw new Refusal(
                     "levelPercent", "It draws nothing at that level: the battery lasts. Give a level above 0.");

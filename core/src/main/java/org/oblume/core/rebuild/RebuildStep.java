@@ -3,6 +3,7 @@ package org.oblume.core.rebuild;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.caution.Caution;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.plot.Placement;
 
@@ -14,7 +15,7 @@ import org.oblume.core.plot.Placement;
  * @param cautions what to mind, each a sentence
  * @param newestChange when a value that this step rests on was last changed
  */
-public record RebuildStep(Placement placement, @Nullable TapePair tapes, List<String> cautions, Instant newestChange) {
+public record RebuildStep(Placement placement, @Nullable TapePair tapes, List<Caution> cautions, Instant newestChange) {
 
     public RebuildStep {
         cautions = List.copyOf(cautions);

@@ -30,6 +30,7 @@ import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Numbers;
+import org.oblume.core.units.Percent;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 
@@ -40,7 +41,6 @@ import org.oblume.core.units.Stops;
  */
 public final class Substitutes {
 
-    private static final double FULL = 100;
     private static final int MOST = 5;
     /** What a Duv counts beside a mired when filters are chosen. */
     private static final double MIRED_PER_DUV = 1000;
@@ -166,7 +166,7 @@ public final class Substitutes {
                 light.locked());
         try {
             List<AttributeValue> values = List.of(
-                    new Level(FULL),
+                    Level.FULL,
                     new ColourTemperature(round(dial, 10)),
                     new Tint(Math.round(tint * 1e4) / 1e4),
                     new Beam(beam),
@@ -174,9 +174,16 @@ public final class Substitutes {
             return seen(other, values).filter(full -> full.facingLux() > 0).map(full -> {
                 double output = wantedLux / full.facingLux();
                 double level = output >= 1
-                        ? FULL
-                        : Math.max(lamp.lowestPercent(), Math.round(lamp.curve().level(output) * FULL * 10) / 10.0);
-                double stops = Stops.fromRatio(full.facingLux() * lamp.curve().output(level / FULL) / wantedLux)
+                        ? Percent.FULL.value()
+                        : Math.max(
+                                lamp.lowestPercent(),
+                                Math.round(Percent.ofFraction(lamp.curve().level(output))
+                                                        .value()
+                                                * 10)
+                                        / 10.0);
+                double stops = Stops.fromRatio(full.facingLux()
+                                * lamp.curve().output(Percent.of(level).fraction())
+                                / wantedLux)
                         .value();
                 double miredOff = residualMired(extra, lowest, highest);
                 double duvOff = residualDuv(extra, reach);

@@ -31,15 +31,14 @@ import org.oblume.core.plot.Tint;
 import org.oblume.core.plot.White;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Kelvin;
-import org.oblume.core.units.Length;
 import org.oblume.core.units.Percent;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 
 /** One thing that is said of one placement. */
 final class CommandClause {
 
-    private static final double FULL = 100;
     private static final double EYES_M = 1.5;
     private static final double USUAL_FRAME_M = 0.8;
     /** Nobody sets a stand finer than a tape reads: to the centimetre. */
@@ -98,7 +97,7 @@ final class CommandClause {
         String one = words.ahead(1);
         String two = words.ahead(2);
         if (about.kind().isLight() && !line.hangs(words) && words.take("full")) {
-            line.put(about, new Level(FULL));
+            line.put(about, Level.FULL);
             return true;
         }
         for (String text : List.of(two, one)) {
@@ -180,17 +179,22 @@ final class CommandClause {
             throw new Refusal("%s gives no light of its own.".formatted(about.name()));
         }
         LevelCurve curve = lamp == null ? LevelCurve.LINEAR : lamp.curve();
-        double level = line.value(about.key(), Level.class).map(Level::percent).orElse(FULL);
-        double output = curve.output(level / FULL) * Stops.of(stops).ratio();
+        double level = line.value(about.key(), Level.class).orElse(Level.FULL).fraction();
+        double output = curve.output(level) * Stops.of(stops).ratio();
         if (output > 1 + 1e-9) {
             throw new Refusal("%s at %s has only %s stops to full: it would be short by %s."
                     .formatted(
                             about.name(),
                             new Level(level).say(),
-                            curve.headroom(level / FULL).inTenths(),
+                            curve.headroom(level).inTenths(),
                             Stops.fromRatio(output).inTenths()));
         }
-        line.put(about, new Level(Math.round(FULL * curve.level(Math.min(1, output)) * 10) / 10.0));
+        line.put(
+                about,
+                new Level(Math.round(Percent.ofFraction(curve.level(Math.min(1, output)))
+                                        .value()
+                                * 10)
+                        / 10.0));
     }
 
     private boolean moved() {
@@ -229,11 +233,9 @@ final class CommandClause {
         SpacePoint target = target();
         double rise = from.zM() - target.zM();
         if (metres <= Math.abs(rise)) {
-            throw new Refusal("%s is %s higher or lower than what it is aimed at: it cannot be %s away. Lower it first."
-                    .formatted(
-                            about.name(),
-                            Length.ofMetres(Math.abs(rise)).printMetric(),
-                            Length.ofMetres(metres).printMetric()));
+            throw new Refusal(Phrase.format(
+                    "%s is %s higher or lower than what it is aimed at: it cannot be %s away. Lower it first.",
+                    about.name(), Phrase.metres(Math.abs(rise)), Phrase.metres(metres)));
         }
         double across = Math.sqrt(metres * metres - rise * rise);
         if (from.onPlan().distanceM(target.onPlan()) == 0) {

@@ -21,6 +21,7 @@ import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -105,8 +106,8 @@ public final class CommandParser {
                 about = named;
                 if (words.done() || words.atBreak()) {
                     problem(
-                            words.done() ? null : words.peek(),
-                            "Say what changes on %s.".formatted(about.name()),
+                            words.done() ? words.end() : words.peek(),
+                            Phrase.of("Say what changes on %s.".formatted(about.name())),
                             List.of("45%", "down 1 stop", "off"));
                 }
                 continue;
@@ -115,7 +116,7 @@ public final class CommandParser {
             if (about == null) {
                 problem(
                         at,
-                        "“%s” is nothing on this plot: begin with what it is about.".formatted(at.text()),
+                        Phrase.of("“%s” is nothing on this plot: begin with what it is about.".formatted(at.text())),
                         nearest(at.text(), names.keySet()));
                 return;
             }
@@ -123,12 +124,12 @@ public final class CommandParser {
                 if (!new CommandClause(this, about, words).read()) {
                     problem(
                             at,
-                            "“%s” is not understood for %s.".formatted(at.text(), about.name()),
+                            Phrase.of("“%s” is not understood for %s.".formatted(at.text(), about.name())),
                             suggestions(at.text()));
                     words.take();
                 }
             } catch (Refusal refused) {
-                problem(at, String.valueOf(refused.getMessage()), List.of());
+                problem(at, refused.phrase(), List.of());
                 if (!words.done() && words.peek().equals(at)) {
                     words.take();
                 }
@@ -136,9 +137,8 @@ public final class CommandParser {
         }
     }
 
-    private void problem(Tokens.@Nullable Token at, String sentence, List<String> suggestions) {
-        int from = at == null ? Integer.MAX_VALUE : at.from();
-        problems.add(new ParsedCommand.Problem(from, at == null ? from : at.to(), sentence, suggestions));
+    private void problem(Tokens.Token at, Phrase sentence, List<String> suggestions) {
+        problems.add(new ParsedCommand.Problem(at.from(), at.to(), sentence, suggestions));
     }
 
     private @Nullable Placement named(Tokens words) {

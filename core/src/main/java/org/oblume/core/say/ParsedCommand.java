@@ -2,6 +2,7 @@ package org.oblume.core.say;
 
 import java.util.List;
 import org.oblume.core.carry.Change;
+import org.oblume.core.units.Phrase;
 
 /**
  * What was understood of a line, and what was not.
@@ -24,5 +25,5 @@ public record ParsedCommand(List<Change> changes, List<String> holds, List<Probl
      * @param sentence what is wrong and what to do
      * @param suggestions what could stand there instead, best first
      */
-    public record Problem(int from, int to, String sentence, List<String> suggestions) {}
+    public record Problem(int from, int to, Phrase sentence, List<String> suggestions) {}
 }

@@ -27,11 +27,19 @@ final class Tokens {
      */
     record Token(String text, int from, int to) {}
 
+    private final int lineLength;
+
     Tokens(String line) {
+        this.lineLength = line.length();
         Matcher matcher = WORD.matcher(line);
         while (matcher.find()) {
             words.add(new Token(matcher.group(), matcher.start(), matcher.end()));
         }
+    }
+
+    /** The place behind the line, where something is missing. */
+    Token end() {
+        return new Token("", lineLength, lineLength);
     }
 
     boolean done() {

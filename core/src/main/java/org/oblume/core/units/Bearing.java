@@ -1,5 +1,6 @@
 package org.oblume.core.units;
 
+import java.util.List;
 import java.util.OptionalDouble;
 
 /**
@@ -10,6 +11,8 @@ import java.util.OptionalDouble;
 public record Bearing(double degrees) {
 
     private static final double FULL_CIRCLE = 360;
+    private static final List<String> POINTS =
+            List.of("north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west");
 
     public Bearing {
         double turned = Checks.finite("A bearing", degrees) % FULL_CIRCLE;
@@ -35,6 +38,17 @@ public record Bearing(double degrees) {
             throw new Refusal("“%s” is not a bearing: type degrees such as 220.".formatted(text));
         }
         return new Bearing(read.getAsDouble());
+    }
+
+    /** How far one turns from another bearing to this one, degrees, above −180 to 180; clockwise is positive. */
+    public double minus(Bearing other) {
+        double clockwise = (degrees - other.degrees + FULL_CIRCLE) % FULL_CIRCLE;
+        return clockwise > FULL_CIRCLE / 2 ? clockwise - FULL_CIRCLE : clockwise;
+    }
+
+    /** The nearest of eight points, for a bearing from north: {@code north-east}. */
+    public String compass() {
+        return POINTS.get((int) Math.round(degrees / FULL_CIRCLE * POINTS.size()) % POINTS.size());
     }
 
     /** Whole degrees, three figures, so that it is never taken for a tilt: {@code 049°}. */

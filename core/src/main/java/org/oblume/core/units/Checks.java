@@ -8,6 +8,8 @@ public final class Checks {
     /** Relative slack at a computed limit (formulas, "Limits"). */
     public static final double LIMIT_SLACK = 1e-9;
 
+    private static final String METRES = " m";
+
     private Checks() {}
 
     /** @return the value, when it is finite and between the limits; otherwise a {@link Refusal} that says the range */
@@ -21,9 +23,9 @@ public final class Checks {
         if (!(value >= low - LIMIT_SLACK * Math.abs(low) && value <= high + LIMIT_SLACK * Math.abs(high))) {
             throw new Refusal(
                     field,
-                    "%s %s%s is out of range: give %s to %s%s."
-                            .formatted(
-                                    what, Numbers.plain(value), unit, Numbers.plain(low), Numbers.plain(high), unit));
+                    Phrase.format(
+                            "%s %s is out of range: give %s to %s.",
+                            what, figure(value, unit), bare(low, unit), figure(high, unit)));
         }
         return Math.min(high, Math.max(low, value));
     }
@@ -44,7 +46,7 @@ public final class Checks {
     /** @return the value, when it is finite and above 0 */
     public static double above0(@Nullable String field, String what, double value, String unit) {
         if (!(value > 0) || !Double.isFinite(value)) {
-            throw new Refusal(field, "%s %s%s has to be above 0.".formatted(what, Numbers.plain(value), unit));
+            throw new Refusal(field, Phrase.format("%s %s has to be above 0.", what, figure(value, unit)));
         }
         return value;
     }
@@ -52,7 +54,7 @@ public final class Checks {
     /** @return the value, when it is finite and 0 or more */
     public static double notBelow0(@Nullable String field, String what, double value, String unit) {
         if (!(value >= 0) || !Double.isFinite(value)) {
-            throw new Refusal(field, "%s %s%s has to be 0 or more.".formatted(what, Numbers.plain(value), unit));
+            throw new Refusal(field, Phrase.format("%s %s has to be 0 or more.", what, figure(value, unit)));
         }
         return value;
     }
@@ -72,5 +74,20 @@ public final class Checks {
             throw new Refusal("%s has %d characters: keep it to %d.".formatted(what, trimmed.length(), longest));
         }
         return trimmed;
+    }
+
+    /** A figure with its unit; metres are told in feet and inches too. */
+    private static Phrase figure(double value, String unit) {
+        String metric = Numbers.plain(value) + unit;
+        return unit.equals(METRES) && Double.isFinite(value)
+                ? new Phrase(metric, Length.ofMetres(value).printImperial())
+                : Phrase.of(metric);
+    }
+
+    /** The first of two figures with one unit: {@code 1} of {@code 1 to 60 m}. */
+    private static Phrase bare(double value, String unit) {
+        return new Phrase(
+                Numbers.plain(value),
+                figure(value, unit.equals(METRES) ? METRES : "").imperial());
     }
 }

@@ -79,6 +79,12 @@ public record Length(double metres) implements Comparable<Length> {
         return (metres < 0 && quarters > 0 ? "−" : "") + feet + "′ " + inches + fraction + "″";
     }
 
+    /** For a sentence: whole centimetres below a metre, {@code 7 cm}; the same in feet and inches. */
+    public Phrase small() {
+        return new Phrase(
+                Math.abs(metres) < 1 ? "%d cm".formatted(Math.round(metres * 100)) : printMetric(), printImperial());
+    }
+
     @Override
     public int compareTo(Length other) {
         return Double.compare(metres, other.metres);

@@ -9,21 +9,34 @@ import java.util.OptionalDouble;
  */
 public record Percent(double value) {
 
-    private static final double FULL = 100;
+    private static final double WHOLE = 100;
+
+    /** A light at its most. */
+    public static final Percent FULL = new Percent(WHOLE);
 
     public Percent {
-        value = Checks.within("Level", value, 0, FULL, " %");
+        value = Checks.within("Level", value, 0, WHOLE, " %");
     }
 
     public static Percent of(double value) {
         return new Percent(value);
     }
 
+    /** From a part of full, 0 to 1. */
+    public static Percent ofFraction(double fraction) {
+        return new Percent(fraction * WHOLE);
+    }
+
+    /** As a part of full, 0 to 1. */
+    public double fraction() {
+        return value / WHOLE;
+    }
+
     /** Reads {@code 45}, {@code 45%}, {@code 12.5 %}, {@code full}, {@code out}. */
     public static Percent parse(String text) {
         String bare = text.strip().replaceFirst("\\s*%$", "");
         if (bare.equalsIgnoreCase("full")) {
-            return new Percent(FULL);
+            return FULL;
         }
         if (bare.equalsIgnoreCase("out")) {
             return new Percent(0);

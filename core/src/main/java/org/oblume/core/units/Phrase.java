@@ -1,10 +1,19 @@
 package org.oblume.core.units;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
-/** A sentence or a part of one, with lengths in metres, and the same in feet and inches. */
+/**
+ * A sentence or a part of one, with lengths and light in metric units, and the same in the units of a crew that works in feet.
+ *
+ * @param metric lengths in metres, light in lux
+ * @param imperial lengths in feet and inches, light in foot-candles
+ */
 public record Phrase(String metric, String imperial) {
 
+    /** What is the same in both. */
     public static Phrase of(String same) {
         return new Phrase(same, same);
     }
@@ -17,13 +26,26 @@ public record Phrase(String metric, String imperial) {
         return new Phrase(length.printMetric(), length.printImperial());
     }
 
-    /** A pattern with {@code %s} for each part. */
-    public static Phrase format(String pattern, Phrase... parts) {
-        return new Phrase(
-                pattern.formatted(all(parts, Phrase::metric)), pattern.formatted(all(parts, Phrase::imperial)));
+    /** A length in metres. */
+    public static Phrase metres(double metres) {
+        return of(Length.ofMetres(metres));
     }
 
-    private static Object[] all(Phrase[] parts, Function<Phrase, String> of) {
-        return java.util.Arrays.stream(parts).map(of).toArray();
+    /** A pattern as of {@link String#format}; a phrase among its parts is told in each system's own words, whatever else in both. */
+    public static Phrase format(String pattern, Object... parts) {
+        return new Phrase(filled(pattern, parts, Phrase::metric), filled(pattern, parts, Phrase::imperial));
+    }
+
+    /** One after the other, with the same between each two. */
+    public static Phrase joined(String between, List<Phrase> parts) {
+        return new Phrase(
+                parts.stream().map(Phrase::metric).collect(Collectors.joining(between)),
+                parts.stream().map(Phrase::imperial).collect(Collectors.joining(between)));
+    }
+
+    private static String filled(String pattern, Object[] parts, Function<Phrase, String> told) {
+        return pattern.formatted(Arrays.stream(parts)
+                .map(part -> part instanceof Phrase phrase ? told.apply(phrase) : part)
+                .toArray());
     }
 }

@@ -23,7 +23,7 @@ class TapeCheckTest {
     void threeTapesThatMeetSayThatItStandsWhereItShould() {
         TapeCheck check = check(0, 0, 0);
         assertThat(check.offM()).isLessThan(1e-9);
-        assertThat(check.sentence()).contains("stands where it should");
+        assertThat(check.sentence().metric()).contains("stands where it should");
     }
 
     @ParameterizedTest
@@ -31,14 +31,14 @@ class TapeCheckTest {
     void theTapeThatWasReadWrongIsNamedByTheThird(double a, double b, double c, String wrong, String how) {
         TapeCheck check = check(a, b, c);
         assertThat(check.wrong()).isEqualTo(wrong);
-        assertThat(check.sentence()).contains("misses by", wrong, how);
+        assertThat(check.sentence().metric()).contains("misses by", wrong, how);
     }
 
     @Test
     void twoTapesCannotTellWhichIsWrongAndAskForAThird() {
         TapeCheck check = TapeCheck.of(tapes(0.12, 0, 0).subList(0, 2), STAND, ALL, Walls.NONE);
         assertThat(check.missM()).isNull();
-        assertThat(check.sentence()).contains("third tape");
+        assertThat(check.sentence().metric()).contains("third tape");
     }
 
     @Test
@@ -50,7 +50,7 @@ class TapeCheckTest {
         TapeCheck check = TapeCheck.of(tapes, STAND, ALL, Walls.NONE);
         assertThat(check.offM()).isCloseTo(0.4, within(1e-9));
         assertThat(check.wrong()).isNull();
-        assertThat(check.sentence()).contains("All three tapes agree").contains("0.40 m too far right");
+        assertThat(check.sentence().metric()).contains("All three tapes agree").contains("0.40 m too far right");
     }
 
     @Test
@@ -85,8 +85,11 @@ class TapeCheckTest {
         List<TapeCheck.Pulled> tapes = ALL.stream()
                 .map(l -> new TapeCheck.Pulled(l, l.point().distanceM(there)))
                 .toList();
-        assertThat(TapeCheck.of(tapes, STAND, ALL, Walls.NONE).sentence()).contains("0.50 m too far " + where);
-        assertThat(TapeCheck.of(tapes.subList(0, 2), STAND, ALL, Walls.NONE).sentence())
+        assertThat(TapeCheck.of(tapes, STAND, ALL, Walls.NONE).sentence().metric())
+                .contains("0.50 m too far " + where);
+        assertThat(TapeCheck.of(tapes.subList(0, 2), STAND, ALL, Walls.NONE)
+                        .sentence()
+                        .metric())
                 .contains("too far " + where)
                 .contains("third tape");
     }
@@ -95,7 +98,7 @@ class TapeCheckTest {
     void whenMoreThanOneTapeIsOffNoneIsBlamed() {
         TapeCheck check = check(0.3, 0, 0.4);
         assertThat(check.wrong()).isNull();
-        assertThat(check.sentence()).contains("Pull all three again");
+        assertThat(check.sentence().metric()).contains("Pull all three again");
     }
 
     @Test

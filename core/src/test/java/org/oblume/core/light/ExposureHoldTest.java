@@ -47,10 +47,10 @@ class ExposureHoldTest {
         Stage strong = Stage.outdoors().head("strong", Role.KEY, 0, 3, 1.5);
         assertThat(held.offers(after.light(), List.of(strong.placement("strong").piece())))
                 .hasSize(4)
-                .anyMatch(o -> o.contains("T2"))
-                .anyMatch(o -> o.contains("ISO 1230"))
-                .anyMatch(o -> o.contains("1/31"))
-                .anyMatch(o -> o.contains("1.37 m"));
+                .anyMatch(o -> o.metric().contains("T2"))
+                .anyMatch(o -> o.metric().contains("ISO 1230"))
+                .anyMatch(o -> o.metric().contains("1/31"))
+                .anyMatch(o -> o.metric().contains("1.37 m"));
     }
 
     @Test

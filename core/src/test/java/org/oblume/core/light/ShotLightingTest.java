@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.photometry.BeamShape;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LambertianDisc;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AimSetting;
@@ -288,14 +289,14 @@ class ShotLightingTest {
         Stage stage = Stage.room(3.0, Surface.grey(0.5), Surface.grey(0.7))
                 .head("up", Role.AMBIENCE, 0, 2, 0.5)
                 .tie("up", AimSetting.along(0, 89));
-        ShotLighting light = stage.light();
-        RoomBounce room = new RoomBounce(stage.set(), light.occlusion());
-        double back = room.patches(light.sources().get(0).paths().get(0)).stream()
+        RoomBounce room = new RoomBounce(stage.set(), new Occlusion(stage.set(), List.of()));
+        Source up = Source.of(stage.set(), stage.placement("up"), stage.state(), Calibration.NONE);
+        double back = room.patches(up.paths().get(0)).stream()
                 .mapToDouble(p -> p.normalCandela() * Math.PI)
                 .sum();
         double flux = new BeamShape(Stage.PEAK, 40).lumenWithin(Math.PI / 2);
         assertThat(back).isCloseTo(flux * 0.7, within(flux * 0.05));
-        MarkLight mark = light.marks().get(0);
+        MarkLight mark = stage.light().marks().get(0);
         assertThat(mark.sources().get(0).allAround()).isTrue();
         assertThat(mark.lit().lux()).isPositive();
     }
@@ -322,7 +323,7 @@ class ShotLightingTest {
                         PlacementKind.DAYLIGHT,
                         Role.AMBIENCE,
                         null,
-                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null)),
+                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null, null)),
                 0,
                 10,
                 1.5,
@@ -358,7 +359,7 @@ class ShotLightingTest {
                         PlacementKind.DAYLIGHT,
                         Role.AMBIENCE,
                         null,
-                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null)),
+                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null, null)),
                 0,
                 -3,
                 high,
@@ -499,7 +500,7 @@ class ShotLightingTest {
                         PlacementKind.DAYLIGHT,
                         Role.AMBIENCE,
                         null,
-                        new Piece("Window", null, side, null, null, 0, Mount.IN_PLACE, side, null, null)),
+                        new Piece("Window", null, side, null, null, 0, Mount.IN_PLACE, side, null, null, null)),
                 0,
                 distance,
                 Stage.FACE_M,
@@ -565,7 +566,7 @@ class ShotLightingTest {
                         Role.KEY,
                         null,
                         new Piece(
-                                "HMI",
+                                "Discharge",
                                 null,
                                 0.18,
                                 5600.0,
@@ -574,6 +575,7 @@ class ShotLightingTest {
                                 Mount.STAND,
                                 null,
                                 Stage.lamp(LevelCurve.LINEAR),
+                                null,
                                 null)),
                 0,
                 5 + awayM,

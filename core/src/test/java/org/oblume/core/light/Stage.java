@@ -107,7 +107,7 @@ public final class Stage {
                 curve,
                 1,
                 0.02,
-                new Lamp.Upkeep(10, null, 5, "fan", Lamp.Burn.ANY, 0.5, "", ""));
+                new Lamp.Upkeep(10, null, 5, "fan", Lamp.Burn.ANY, 0.5, "", "", null));
     }
 
     public Stage with(SetPlan other) {
@@ -128,7 +128,18 @@ public final class Stage {
                         PlacementKind.HEAD,
                         role,
                         null,
-                        new Piece("LED spot", null, 0.3, 2700.0, 6500.0, 100, Mount.STAND, null, lamp(curve), null)),
+                        new Piece(
+                                "LED spot",
+                                null,
+                                0.3,
+                                2700.0,
+                                6500.0,
+                                100,
+                                Mount.STAND,
+                                null,
+                                lamp(curve),
+                                null,
+                                null)),
                 x,
                 y,
                 z,
@@ -158,7 +169,7 @@ public final class Stage {
                         kind,
                         Role.NEGATIVE_FILL,
                         null,
-                        new Piece("Grip", null, width, null, null, 0, Mount.STAND, height, null, surface)),
+                        new Piece("Grip", null, width, null, null, 0, Mount.STAND, height, null, surface, null)),
                 x,
                 y,
                 z,

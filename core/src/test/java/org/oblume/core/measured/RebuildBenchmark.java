@@ -101,6 +101,7 @@ public class RebuildBenchmark {
                                 1,
                                 0.02,
                                 like.upkeep()),
+                        null,
                         null));
             }
             built = AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of());

@@ -26,7 +26,7 @@ class DifferencesTest {
     @Test
     void levelAndColourSayBothFiguresAndTheirUnitOnce() {
         shop.put("B", "key", new Level(45), new ColourTemperature(5600));
-        assertThat(said()).containsExactly("Key level 64 to 45 %", "Key colour temperature 5250 to 5600 K");
+        assertThat(said()).containsExactly("Key level 64 to 45 %", "Key CCT 5250 to 5600 K");
         assertThat(Differences.between(shop.side("B"), shop.side("A")))
                 .extracting(d -> d.words().metric())
                 .containsExactly("45 to 64 %", "5600 to 5250 K");

@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.oblume.core.caution.Caution;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Height;
@@ -62,7 +63,9 @@ class MoveListTest {
     @Test
     void aStandPastAFlagThatStaysIsToldSo() {
         shop.put("A", "flag", Place.of(5.2, 4), AimSetting.along(51, 0)).put("B", "key", Place.of(4, 5));
-        assertThat(move("key/shift").cautions()).contains("The way crosses Flag: lift it clear, or go round.");
+        assertThat(move("key/shift").cautions())
+                .extracting(Caution::sentence)
+                .contains("The way crosses Flag: lift it clear, or go round.");
     }
 
     @Test

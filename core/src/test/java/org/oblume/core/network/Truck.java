@@ -33,8 +33,9 @@ final class Truck {
                 LevelCurve.LINEAR,
                 1,
                 0.02,
-                new Lamp.Upkeep(9, null, 3, "fan", Lamp.Burn.ANY, 0.3, modes, "curve"));
-        return new Piece("Bicolour LED spot 150 W", unit, 0.2, 2700.0, 6500.0, watts, Mount.STAND, null, lamp, null);
+                new Lamp.Upkeep(9, null, 3, "fan", Lamp.Burn.ANY, 0.3, modes, "curve", null));
+        return new Piece(
+                "Bicolour LED spot 150 W", unit, 0.2, 2700.0, 6500.0, watts, Mount.STAND, null, lamp, null, null);
     }
 
     static PatchedUnit unit(String name, Patch patch, String modes, FixtureValues dialled) {

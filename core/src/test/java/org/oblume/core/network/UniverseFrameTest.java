@@ -68,7 +68,7 @@ class UniverseFrameTest {
         byte[] half = new byte[512];
         to.writeTo(from, 0.5, half, 0);
         assertThat(((half[0] & 255) << 8) + (half[1] & 255)).isCloseTo(32768, within(1));
-        assertThat(half[10] & 255).as("the effect is there at once").isEqualTo(Effect.Kind.PULSE.ordinal() * 10);
+        assertThat(half[10] & 255).as("the effect is there at once").isEqualTo(Effect.Kind.PULSE.code() * 10);
     }
 
     @Test

@@ -113,8 +113,8 @@ class LightSourceTest {
             sum += 2 * Math.PI * beam.candela(angle) * Math.sin(angle) * 0.8 / slices;
         }
         assertThat(beam.lumenWithin(0.8)).isCloseTo(sum, within(sum * 1e-6));
-        assertThat(new BeamShape(PEAK, 110).litRadiusM(2)).isEqualTo(Double.MAX_VALUE);
-        assertThat(beam.litRadiusM(2)).isCloseTo(2 * Math.tan(Math.toRadians(1.823 * 30)), within(1e-9));
+        assertThat(new BeamShape(PEAK, 110).litRadiusM(2)).isEmpty();
+        assertThat(beam.litRadiusM(2).orElseThrow()).isCloseTo(2 * Math.tan(Math.toRadians(1.823 * 30)), within(1e-9));
     }
 
     @Test

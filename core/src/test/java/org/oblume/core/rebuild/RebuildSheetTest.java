@@ -10,6 +10,7 @@ import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.caution.Caution;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.AimSetting;
@@ -92,7 +93,7 @@ class RebuildSheetTest {
         RebuildStep step = RebuildSheet.steps(indoors, PLACED, book(knots).resolve("4A"), BuildOrder.KEY_FIRST)
                 .get(0);
         assertThat(step.tapes()).isNull();
-        assertThat(step.cautions()).anyMatch(c -> c.startsWith("Outside:"));
+        assertThat(step.cautions()).extracting(Caution::kind).contains(Caution.Kind.OUTSIDE);
     }
 
     @Test
@@ -115,15 +116,13 @@ class RebuildSheetTest {
                 new Piece("Tungsten Fresnel 650 W", null, 0.15, 3200.0, 3200.0, 650, Mount.OVERHEAD));
         Modifiers gel = new Modifiers(List.of(new Modifier("Quarter CTB", 0.5, -35, 0, false, null, null, null)));
         List<Knot> knots = List.of(knot("4A", "edge", SetStatus.ON, 0), knot("4A", "edge", gel, 0));
-        List<String> cautions = RebuildSheet.steps(
+        List<Caution> cautions = RebuildSheet.steps(
                         SHOP, List.of(hot), book(knots).resolve("4A"), BuildOrder.KEY_FIRST)
                 .get(0)
                 .cautions();
         assertThat(cautions)
-                .anyMatch(c -> c.contains("qualified rigger"))
-                .anyMatch(c -> c.startsWith("Hot lamp"))
-                .anyMatch(c -> c.startsWith("Keep gel"))
-                .noneMatch(c -> c.contains("high leg"));
+                .extracting(Caution::kind)
+                .containsExactly(Caution.Kind.OVERHEAD, Caution.Kind.HEAT, Caution.Kind.HEAT);
     }
 
     private static List<String> order(BuildOrder order) {

@@ -127,6 +127,7 @@ class SubstitutesHoldTest {
                 Mount.STAND,
                 null,
                 new Lamp(new Optics(candela, 40, candela, 40, null), true, 0.3, like.curve(), 0.1, 0.02, like.upkeep()),
+                null,
                 null);
     }
 

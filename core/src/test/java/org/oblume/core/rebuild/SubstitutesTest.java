@@ -79,7 +79,17 @@ class SubstitutesTest {
     @Test
     void aSmallerEmitterIsToldAsHarder() {
         Piece small = new Piece(
-                "Small lens", null, 0.1, 2700.0, 6500.0, 100, Mount.STAND, null, Stage.lamp(LevelCurve.LINEAR), null);
+                "Small lens",
+                null,
+                0.1,
+                2700.0,
+                6500.0,
+                100,
+                Mount.STAND,
+                null,
+                Stage.lamp(LevelCurve.LINEAR),
+                null,
+                null);
         Substitute found = find(Set.of(), small).get(0);
         assertThat(found.softness()).isCloseTo(-Math.log(3) / Math.log(2), within(0.01));
         assertThat(found.givenUp()).anyMatch(g -> g.startsWith("harder"));
@@ -162,6 +172,7 @@ class SubstitutesTest {
                         1,
                         0.02,
                         like.upkeep()),
+                null,
                 null);
     }
 

@@ -88,6 +88,7 @@ class CommandParserTest {
                                 Mount.IN_PLACE,
                                 null,
                                 Stage.lamp(LevelCurve.SQUARE),
+                                null,
                                 null)),
                 1,
                 1,
@@ -128,8 +129,9 @@ class CommandParserTest {
         assertThat(only("key muslin bleached on a frame 1.2 m at 60 cm"))
                 .isEqualTo(
                         new Modifiers(List.of(new Modifier("Muslin, bleached", 2.3333, 6, 0, true, 1.2, 0.6, null))));
-        assertThat(say("key frame 1.2 m").problems()).singleElement().satisfies(p -> assertThat(p.sentence())
-                .contains("nothing to hang"));
+        assertThat(say("key frame 1.2 m").problems())
+                .singleElement()
+                .satisfies(p -> assertThat(p.sentence().metric()).contains("nothing to hang"));
     }
 
     @ParameterizedTest
@@ -172,7 +174,7 @@ class CommandParserTest {
         assertThat(Math.sqrt(edge.xM() * edge.xM() + edge.yM() * edge.yM() + 0.36))
                 .isCloseTo(2, within(0.01));
         assertThat(say("key closer 40 cm hold").holds()).containsExactly("key");
-        assertThat(say("edge 50 cm").problems().get(0).sentence()).contains("higher or lower");
+        assertThat(say("edge 50 cm").problems().get(0).sentence().metric()).contains("higher or lower");
     }
 
     @Test
@@ -236,7 +238,8 @@ class CommandParserTest {
         assertThat(CommandParser.read("key no kelp", stage.recording(), stage.state(), STOCK)
                         .problems()
                         .get(0)
-                        .sentence())
+                        .sentence()
+                        .metric())
                 .isEqualTo("key has no Kelp on.");
     }
 
@@ -251,13 +254,14 @@ class CommandParserTest {
     @Test
     void whatCannotBeIsRefusedInWordsAndTheRestIsStillUnderstood() {
         ParsedCommand said = say("key 450%, edge 20%");
-        assertThat(said.problems()).singleElement().satisfies(p -> assertThat(p.sentence())
-                .contains("450"));
+        assertThat(said.problems())
+                .singleElement()
+                .satisfies(p -> assertThat(p.sentence().metric()).contains("450"));
         assertThat(said.changes()).containsExactly(new Change("edge", new Level(20)));
-        assertThat(say("key up 1 stop").problems().get(0).sentence()).contains("short by 0.3");
-        assertThat(say("key 1500").problems().get(0).sentence()).contains("2700");
+        assertThat(say("key up 1 stop").problems().get(0).sentence().metric()).contains("short by 0.3");
+        assertThat(say("key 1500").problems().get(0).sentence().metric()).contains("2700");
         assertThat(say("camera 45%").problems()).isNotEmpty();
-        assertThat(say("key").problems().get(0).sentence()).contains("Say what changes");
+        assertThat(say("key").problems().get(0).sentence().metric()).contains("Say what changes");
         assertThat(say("").problems()).isEmpty();
     }
 
@@ -277,7 +281,8 @@ class CommandParserTest {
                 .mapToObj(i -> words.get(random.nextInt(words.size())))
                 .collect(Collectors.joining(" "));
         ParsedCommand said = say(line);
-        assertThat(said.problems()).allSatisfy(p -> assertThat(p.sentence()).isNotBlank());
+        assertThat(said.problems())
+                .allSatisfy(p -> assertThat(p.sentence().metric()).isNotBlank());
     }
 
     @Test
@@ -292,7 +297,17 @@ class CommandParserTest {
                         Role.KEY,
                         null,
                         new Piece(
-                                "Mirror board 1 m", null, 1, null, null, 0, Mount.STAND, 1.0, null, Surface.grey(0.9))),
+                                "Mirror board 1 m",
+                                null,
+                                1,
+                                null,
+                                null,
+                                0,
+                                Mount.STAND,
+                                1.0,
+                                null,
+                                Surface.grey(0.9),
+                                null)),
                 3,
                 6,
                 2.5,

@@ -20,6 +20,7 @@ import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.StateTransfer;
 import org.oblume.core.say.CommandParser;
 import org.oblume.core.say.ParsedCommand;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.shot.KnotChange;
@@ -142,8 +143,7 @@ class CarryService {
         if (text.isEmpty()) {
             return state.knots(cell.placement()).stream()
                     .filter(state::tiedHere)
-                    .map(k -> new KnotChange(
-                            cell.placement(), k.attribute(), null, null, null, author, KnotChange.ANY_REVISION))
+                    .map(k -> new KnotChange(cell.placement(), k.attribute(), null, null, null, author, null))
                     .toList();
         }
         String name = scene.placement(cell.placement()).name();
@@ -151,7 +151,8 @@ class CarryService {
         if (!said.problems().isEmpty()) {
             throw new Refusal(
                     "text",
-                    "%s in %s: %s".formatted(name, slate, said.problems().get(0).sentence()));
+                    Phrase.format(
+                            "%s in %s: %s", name, slate, said.problems().get(0).sentence()));
         }
         return tied(
                 Trial.of(scene, slate, said.changes(), said.holds(), Set.of(), Map.of())
@@ -164,8 +165,7 @@ class CarryService {
     private static List<KnotChange> tied(
             List<Change> changes, @Nullable Reason reason, @Nullable String note, String author) {
         return changes.stream()
-                .map(c -> new KnotChange(
-                        c.placement(), c.attribute(), c.value(), reason, note, author, KnotChange.ANY_REVISION))
+                .map(c -> new KnotChange(c.placement(), c.attribute(), c.value(), reason, note, author, null))
                 .toList();
     }
 

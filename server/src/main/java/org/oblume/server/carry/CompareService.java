@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.caution.Caution;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.moves.ComparedState;
 import org.oblume.core.moves.Department;
@@ -138,7 +139,7 @@ public class CompareService {
                 move.minutes(),
                 move.people(),
                 move.startMin(),
-                move.cautions(),
+                move.cautions().stream().map(Caution::sentence).toList(),
                 move.after(),
                 done == null ? null : done.toTickedOff(said(move)));
     }

@@ -9,11 +9,12 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** A named state of a scene. */
 @Entity
 @Table(name = "look")
-class LookEntity {
+class LookEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

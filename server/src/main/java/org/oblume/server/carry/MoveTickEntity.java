@@ -8,11 +8,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** Someone has done a move. */
 @Entity
 @Table(name = "move_tick")
-class MoveTickEntity {
+class MoveTickEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

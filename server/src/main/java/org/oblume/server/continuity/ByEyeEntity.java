@@ -12,11 +12,12 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Waiver;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** Someone looked at a line of the report and said that it is right. */
 @Entity
 @Table(name = "by_eye")
-class ByEyeEntity {
+class ByEyeEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

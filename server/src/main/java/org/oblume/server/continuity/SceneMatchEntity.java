@@ -10,11 +10,12 @@ import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.continuity.RatioConvention;
 import org.oblume.core.exposure.SignalCurve;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** What the shots of a scene are judged by. */
 @Entity
 @Table(name = "scene_match")
-class SceneMatchEntity {
+class SceneMatchEntity extends IdentifiedEntity {
 
     @Id
     @Column(name = "scene_id")

@@ -8,11 +8,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** How close a shot has to come. */
 @Entity
 @Table(name = "shot_match")
-class ShotMatchEntity {
+class ShotMatchEntity extends IdentifiedEntity {
 
     @Id
     @Column(name = "shot_id")

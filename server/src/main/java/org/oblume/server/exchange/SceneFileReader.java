@@ -46,6 +46,7 @@ class SceneFileReader {
                                     + "file in the older version.")
                             .formatted(file.path("version").asText(), SceneFile.VERSION));
         }
+        OlderSceneFile.upgrade(file);
         refuse(schema.validate(file).stream()
                 .map(SceneFileReader::sentence)
                 .sorted()

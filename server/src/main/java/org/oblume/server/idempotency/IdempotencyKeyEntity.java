@@ -10,7 +10,7 @@ import org.springframework.data.domain.Persistable;
 
 /** A call that was done. */
 @Entity
-@Table(name = "done_call")
+@Table(name = "idempotency_key")
 class IdempotencyKeyEntity implements Persistable<String> {
 
     @Id

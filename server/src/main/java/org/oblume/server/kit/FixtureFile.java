@@ -36,7 +36,8 @@ final class FixtureFile {
                 Mount.valueOf(row.get("mount")),
                 optional(row, "height_m"),
                 lamp(row),
-                surface(row));
+                surface(row),
+                row.get("glasses").isEmpty() ? null : Boolean.valueOf(row.get("glasses")));
         return new Kit.Fixture(
                 PlacementKind.valueOf(row.get("kind")),
                 piece,
@@ -63,7 +64,8 @@ final class FixtureFile {
                 Lamp.Burn.valueOf(row.get("burn")),
                 number(row, "safe_m"),
                 row.get("modes"),
-                row.get("menu"));
+                row.get("menu"),
+                optional(row, "warm_up_s"));
         return new Lamp(
                 optics,
                 Boolean.parseBoolean(row.get("round")),

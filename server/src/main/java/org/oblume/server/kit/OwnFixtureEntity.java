@@ -6,10 +6,11 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 @Entity
 @Table(name = "own_fixture")
-class OwnFixtureEntity {
+class OwnFixtureEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -9,10 +9,12 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.say.ParsedCommand;
+import org.oblume.server.support.CrewUnits;
 import org.oblume.server.support.RecordJson;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -51,7 +53,22 @@ class LightController {
     }
 
     /** @param problems what was not understood; nothing should be kept while there are any */
-    record ParsedLine(List<ParsedChange> changes, List<String> holds, List<ParsedCommand.Problem> problems) {}
+    record ParsedLine(List<ParsedChange> changes, List<String> holds, List<LineProblem> problems) {}
+
+    /**
+     * A part of a line that was not understood.
+     *
+     * @param from index of its first sign
+     * @param to index behind its last
+     * @param suggestions what may have been meant
+     */
+    record LineProblem(int from, int to, String sentence, List<String> suggestions) {
+
+        static LineProblem of(ParsedCommand.Problem problem, CrewUnits units) {
+            return new LineProblem(
+                    problem.from(), problem.to(), units.print(problem.sentence()), problem.suggestions());
+        }
+    }
 
     record Arranging(LightService.Order order, List<String> placements) {}
 
@@ -66,9 +83,17 @@ class LightController {
     }
 
     @PostMapping("/say")
-    ParsedLine say(@PathVariable long shotId, @RequestBody Line line) {
+    ParsedLine say(
+            @PathVariable long shotId,
+            @RequestBody Line line,
+            @RequestHeader(name = CrewUnits.HEADER, required = false) @Nullable String units) {
         ParsedCommand said = light.said(shotId, line.text());
-        return new ParsedLine(ParsedChange.of(said.changes()), said.holds(), said.problems());
+        return new ParsedLine(
+                ParsedChange.of(said.changes()),
+                said.holds(),
+                said.problems().stream()
+                        .map(p -> LineProblem.of(p, CrewUnits.of(units)))
+                        .toList());
     }
 
     @PostMapping("/arrange")

@@ -11,15 +11,14 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.exposure.ContrastRatio;
-import org.oblume.core.light.Hint;
-import org.oblume.core.light.Hints;
+import org.oblume.core.hint.Hint;
+import org.oblume.core.hint.Hints;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.Ratio;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
-import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
@@ -38,7 +37,6 @@ import org.oblume.core.units.Stops;
 /** Maps the light that {@code core} computes to what crosses the wire. */
 final class Lights {
 
-    private static final double FULL = 100;
     private static final double PER_LUX = 1e4;
     private final SetPlan set;
     private final List<Placement> placements;
@@ -152,8 +150,7 @@ final class Lights {
 
     private @Nullable Double headroom(Placement placement) {
         Lamp lamp = placement.piece().lamp();
-        double level =
-                state.value(placement.key(), Level.class).map(Level::percent).orElse(0.0) / FULL;
+        double level = state.level(placement.key());
         return lamp == null || !(lamp.curve().output(level) > 0)
                 ? null
                 : Double.valueOf(lamp.curve().headroom(level).value());
@@ -210,7 +207,7 @@ final class Lights {
                 one.from().degrees(),
                 one.elevationDeg(),
                 one.distanceM(),
-                Phrase.of(Length.ofMetres(one.distanceM())),
+                one.distanceM() == null ? null : Phrase.of(Length.ofMetres(one.distanceM())),
                 one.angularSizeDeg(),
                 one.penumbraM(),
                 through == null

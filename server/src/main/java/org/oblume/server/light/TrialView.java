@@ -53,7 +53,7 @@ record TrialView(List<ChangeView> changes, List<HoldView> holds, List<PlacedView
             double shortStops,
             double sizeFromDeg,
             double sizeToDeg,
-            double distanceFromM,
-            double distanceToM,
-            List<String> offers) {}
+            @Nullable Double distanceFromM,
+            @Nullable Double distanceToM,
+            List<Phrase> offers) {}
 }

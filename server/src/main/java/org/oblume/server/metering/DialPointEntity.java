@@ -12,11 +12,12 @@ import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.metering.DialCurve;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** What a unit measured through a path when it was dialled. */
 @Entity
 @Table(name = "dial_point")
-class DialPointEntity {
+class DialPointEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -9,11 +9,12 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** One reading, as it was made. */
 @Entity
 @Table(name = "reading")
-class ReadingEntity {
+class ReadingEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

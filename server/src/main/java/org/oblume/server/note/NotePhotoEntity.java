@@ -5,11 +5,12 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import org.oblume.server.set.PictureFile;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** The photograph of a note, apart from it: a list of notes is read without their pictures. */
 @Entity
 @Table(name = "note_photo")
-class NotePhotoEntity {
+class NotePhotoEntity extends IdentifiedEntity {
 
     @Id
     @Column(name = "note_id")

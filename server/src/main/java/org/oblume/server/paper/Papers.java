@@ -17,6 +17,7 @@ import org.oblume.core.geometry.Side;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Numbers;
@@ -210,11 +211,7 @@ class Papers {
                                 tapes(p, reader),
                                 reader.say(p, Attribute.HEIGHT),
                                 aim(p),
-                                p.values().containsKey(Attribute.STANDING)
-                                                && reader.say(p, Attribute.STANDING)
-                                                        .equals("off")
-                                        ? "off"
-                                        : reader.say(p, Attribute.LEVEL),
+                                isOff(p) ? "off" : reader.say(p, Attribute.LEVEL),
                                 reader.say(p, Attribute.CCT),
                                 reader.say(p, Attribute.TINT),
                                 reader.say(p, Attribute.MODIFIERS),
@@ -227,6 +224,11 @@ class Papers {
         return unit == null
                 ? placed.placement().piece().what()
                 : unit + ", " + placed.placement().piece().what();
+    }
+
+    private static boolean isOff(PlacedView placed) {
+        PlacedView.ValueView held = placed.values().get(Attribute.STANDING);
+        return held != null && held.value() instanceof SetStatus status && status.state() == SetStatus.State.OFF;
     }
 
     private static String tapes(PlacedView placed, For reader) {
@@ -392,9 +394,10 @@ class Papers {
                 Attribute.WHITE,
                 Attribute.PATCH,
                 Attribute.MENU)) {
-            String said = reader.say(placed, attribute);
-            if (!said.isEmpty() && !(attribute == Attribute.STANDING && !said.equals("off"))) {
-                all.add(said.startsWith(attribute.label()) ? said : "%s %s".formatted(attribute.label(), said));
+            PlacedView.ValueView held = placed.values().get(attribute);
+            if (held != null && (attribute != Attribute.STANDING || isOff(placed))) {
+                String said = reader.say(placed, attribute);
+                all.add(held.value().namesItself() ? said : "%s %s".formatted(attribute.label(), said));
             }
         }
         if (placed.placement().piece().lamp() != null

@@ -14,10 +14,11 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.network.Ipv4;
 import org.oblume.core.network.NetworkNode;
+import org.oblume.server.support.IdentifiedEntity;
 
 @Entity
 @Table(name = "network_node")
-class NodeEntity {
+class NodeEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

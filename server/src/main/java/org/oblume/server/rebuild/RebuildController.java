@@ -13,6 +13,7 @@ import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.server.support.IfMatch;
 import org.oblume.server.support.RecordJson;
 import org.springframework.http.HttpHeaders;
@@ -76,7 +77,7 @@ class RebuildController {
      * @param wrong landmark of the tape that is likely misread, or null
      */
     record TapeCheckView(
-            double xM, double yM, double offM, @Nullable Double missM, @Nullable String wrong, String sentence) {}
+            double xM, double yM, double offM, @Nullable Double missM, @Nullable String wrong, Phrase sentence) {}
 
     record FitPreview(RunHead.FittedPlan fit, List<RebuildView.MisfitView> misfits) {}
 

@@ -327,13 +327,13 @@ public class RebuildService {
                             .formatted(
                                     step.author(),
                                     run.record().record().placement(placement).name()),
-                    version);
+                    step.version());
         }
         if (wanted.kind() == null && wanted.values().isEmpty()) {
             steps.save(step.instead(null, null, null).ticked(wanted.done()).by(author, clock.instant()));
             return;
         }
-        Piece piece = wanted.kind() == null ? null : named(piece(wanted.kind()), wanted.unit());
+        Piece piece = wanted.kind() == null ? null : piece(wanted.kind()).as(wanted.unit());
         ShotState recorded = withoutWhatIsSaidOf(run, placement).state();
         List<AttributeValue> other = wanted.values().stream()
                 .map(Change::value)
@@ -354,20 +354,6 @@ public class RebuildService {
                         instead.why())
                 .ticked(wanted.done())
                 .by(author, clock.instant()));
-    }
-
-    private static Piece named(Piece piece, @Nullable String unit) {
-        return new Piece(
-                piece.what(),
-                unit,
-                piece.widthM(),
-                piece.lowestKelvin(),
-                piece.highestKelvin(),
-                piece.watts(),
-                piece.mount(),
-                piece.heightM(),
-                piece.lamp(),
-                piece.surface());
     }
 
     private Piece piece(String kind) {

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.caution.Caution;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.geometry.TapePair;
@@ -223,7 +224,13 @@ public class RebuildSheets {
                         .findFirst()
                         .map(i -> otherwise(record, built, i, kept))
                         .orElse(null);
-        return new RebuildView.Step(placed, third, step.cautions(), done, otherwise, kept == null ? 0 : kept.version());
+        return new RebuildView.Step(
+                placed,
+                third,
+                step.cautions().stream().map(Caution::sentence).toList(),
+                done,
+                otherwise,
+                kept == null ? 0 : kept.version());
     }
 
     private static RebuildView.DeviationView otherwise(

@@ -10,11 +10,12 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** A shot that is being rebuilt, or was. */
 @Entity
 @Table(name = "rebuild_run")
-class RunEntity {
+class RunEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

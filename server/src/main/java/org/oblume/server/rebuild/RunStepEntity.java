@@ -9,11 +9,12 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** What was done about one placement in a run: put back as recorded, or otherwise and why. */
 @Entity
 @Table(name = "run_step")
-class RunStepEntity {
+class RunStepEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

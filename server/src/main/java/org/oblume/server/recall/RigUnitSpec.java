@@ -21,9 +21,6 @@ record RigUnitSpec(
         double warmUpSeconds,
         Menu menu) {
 
-    /** What a discharge lamp takes to its full light (model of the simulated rig). */
-    private static final double WARM_UP_S = 45;
-
     /**
      * What can be set from afar; null stays.
      *
@@ -63,7 +60,9 @@ record RigUnitSpec(
                 unit.patch().address() == null ? 1 : unit.patch().address(),
                 Ranges.of(unit.placement().piece()),
                 lowest,
-                lamp != null && lamp.upkeep().noise().contains("ballast") ? WARM_UP_S : 0,
+                lamp == null || lamp.upkeep().warmUpS() == null
+                        ? 0
+                        : lamp.upkeep().warmUpS(),
                 new Menu(
                         curve,
                         menu.smoothing(),

@@ -17,11 +17,12 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Surface;
+import org.oblume.server.support.IdentifiedEntity;
 import org.oblume.server.support.RecordJson;
 
 @Entity
 @Table(name = "placement")
-class PlacementEntity {
+class PlacementEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -66,6 +67,8 @@ class PlacementEntity {
     /** JSON, or null. */
     private @Nullable String surface;
 
+    private @Nullable Boolean glasses;
+
     @Column(name = "group_name")
     private @Nullable String group;
 
@@ -95,6 +98,7 @@ class PlacementEntity {
         this.mount = piece.mount();
         this.heightM = piece.heightM();
         this.lamp = piece.lamp() == null ? null : json.write(piece.lamp());
+        this.glasses = piece.glasses();
         this.surface = piece.surface() == null ? null : json.write(piece.surface());
     }
 
@@ -131,7 +135,8 @@ class PlacementEntity {
                                 mount,
                                 heightM,
                                 lamp == null ? null : json.read(lamp, Lamp.class),
-                                surface == null ? null : json.read(surface, Surface.class)),
+                                surface == null ? null : json.read(surface, Surface.class),
+                                glasses),
                         group,
                         locked));
     }

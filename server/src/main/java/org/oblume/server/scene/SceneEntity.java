@@ -11,10 +11,11 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.rebuild.BuildOrder;
+import org.oblume.server.support.IdentifiedEntity;
 
 @Entity
 @Table(name = "scene")
-class SceneEntity {
+class SceneEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

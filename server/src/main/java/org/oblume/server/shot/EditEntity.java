@@ -10,11 +10,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** What one person changed in one go, so that it can be taken back in one go. */
 @Entity
 @Table(name = "edit")
-class EditEntity {
+class EditEntity extends IdentifiedEntity {
 
     enum Kind {
         EDIT,

@@ -182,7 +182,7 @@ public class HistoryService {
                 then == null ? null : then.reason(),
                 then == null ? null : then.attribution().note(),
                 author,
-                KnotChange.ANY_REVISION);
+                null);
     }
 
     /**

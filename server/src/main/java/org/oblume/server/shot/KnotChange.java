@@ -9,7 +9,8 @@ import org.oblume.core.plot.AttributeValue;
  * A change someone asks for.
  *
  * @param value the value from here on, or null to let it carry again
- * @param expectedRevision the revision the change was made on, 0 when nothing was ever tied there
+ * @param expectedRevision the revision the change was made on, 0 when nothing was ever tied there; null for a change that takes the
+ *     place of whatever holds now, because it was checked against the record in another way
  */
 public record KnotChange(
         String placement,
@@ -18,8 +19,4 @@ public record KnotChange(
         @Nullable Reason reason,
         @Nullable String note,
         String author,
-        long expectedRevision) {
-
-    /** Takes the place of whatever holds now; for changes that were checked against the record in another way. */
-    public static final long ANY_REVISION = -1;
-}
+        @Nullable Long expectedRevision) {}

@@ -14,11 +14,12 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** The value that holds now for one attribute of one placement in one shot; no value once it was untied. */
 @Entity
 @Table(name = "knot")
-class KnotEntity {
+class KnotEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

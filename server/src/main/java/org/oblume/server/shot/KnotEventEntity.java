@@ -14,12 +14,13 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** One change, as it was made. */
 @Entity
 @Immutable
 @Table(name = "knot_event")
-class KnotEventEntity {
+class KnotEventEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -88,7 +88,7 @@ public class KnotService {
             Kept key = new Kept(record.placementId(change.placement()), change.attribute());
             @Nullable KnotEntity row = rows.get(key);
             long revision = row == null ? 0 : row.revision();
-            if (change.expectedRevision() != KnotChange.ANY_REVISION && revision != change.expectedRevision()) {
+            if (change.expectedRevision() != null && revision != change.expectedRevision()) {
                 throw stale(record, Objects.requireNonNull(row, "A value that was tied has gone."), change);
             }
             if (change.value() != null && alreadyHolds(held, change)) {

@@ -157,17 +157,7 @@ public class PlotService {
         record.record().book().requireReason(slate, wanted.reason());
         record.record().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
         Piece piece = of.piece();
-        Piece another = new Piece(
-                piece.what(),
-                null,
-                piece.widthM(),
-                piece.lowestKelvin(),
-                piece.highestKelvin(),
-                piece.watts(),
-                piece.mount(),
-                piece.heightM(),
-                piece.lamp(),
-                piece.surface());
+        Piece another = piece.as(null);
         Placement placement = new Placement(
                 keyFor(wanted.name()), wanted.name(), of.kind(), of.role(), of.motivation(), another, of.group(), null);
         record.set().plan().check(placement, wanted.place());

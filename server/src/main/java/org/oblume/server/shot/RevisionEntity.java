@@ -9,12 +9,13 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** A revision of a shot as it was when it was closed, and why the next was opened. */
 @Entity
 @Immutable
 @Table(name = "shot_revision")
-class RevisionEntity {
+class RevisionEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

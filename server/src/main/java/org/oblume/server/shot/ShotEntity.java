@@ -12,10 +12,11 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.server.support.IdentifiedEntity;
 
 @Entity
 @Table(name = "shot")
-class ShotEntity {
+class ShotEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -27,8 +27,8 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 class ProblemDetailsAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
-    ProblemDetail refused(Refusal refusal) {
-        return problem(HttpStatus.BAD_REQUEST, String.valueOf(refusal.getMessage()), refusal.field());
+    ProblemDetail refused(Refusal refusal, WebRequest request) {
+        return problem(HttpStatus.BAD_REQUEST, units(request).print(refusal.phrase()), refusal.field());
     }
 
     @ExceptionHandler
@@ -68,7 +68,7 @@ class ProblemDetailsAdvice extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
-        return ResponseEntity.badRequest().body(ofUnreadable(unreadable.getCause()));
+        return ResponseEntity.badRequest().body(ofUnreadable(unreadable.getCause(), units(request)));
     }
 
     @Override
@@ -81,12 +81,16 @@ class ProblemDetailsAdvice extends ResponseEntityExceptionHandler {
                         mismatch.getPropertyName()));
     }
 
-    private static ProblemDetail ofUnreadable(@Nullable Throwable cause) {
+    private static CrewUnits units(WebRequest request) {
+        return CrewUnits.of(request.getHeader(CrewUnits.HEADER));
+    }
+
+    private static ProblemDetail ofUnreadable(@Nullable Throwable cause, CrewUnits units) {
         for (Throwable at = cause; at != null; at = at.getCause()) {
             if (at instanceof Refusal refusal) {
                 return problem(
                         HttpStatus.BAD_REQUEST,
-                        String.valueOf(refusal.getMessage()),
+                        units.print(refusal.phrase()),
                         refusal.field() == null ? pathOf(cause) : refusal.field());
             }
         }

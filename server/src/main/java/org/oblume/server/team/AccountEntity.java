@@ -11,11 +11,12 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** A name stays taken when its account is removed: the record names its author for good. */
 @Entity
 @Table(name = "account")
-class AccountEntity {
+class AccountEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

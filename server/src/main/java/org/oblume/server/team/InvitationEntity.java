@@ -11,11 +11,12 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.IdentifiedEntity;
 
 /** A link that makes one account. Only the hash of its token is kept. */
 @Entity
 @Table(name = "invitation")
-class InvitationEntity {
+class InvitationEntity extends IdentifiedEntity {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

@@ -5,22 +5,32 @@ import java.util.Set;
 
 /** What a person is there for. */
 public enum TeamRole {
-    LEAD("lead", EnumSet.allOf(Permission.class)),
-    CREW("crew", EnumSet.range(Permission.READ, Permission.EDIT)),
-    CONTROL("control", EnumSet.of(Permission.READ, Permission.NOTE, Permission.PATCH)),
-    CONTINUITY("continuity", EnumSet.of(Permission.READ, Permission.NOTE)),
-    READER("reader", EnumSet.of(Permission.READ));
+    LEAD("lead", "everything, and who works here", EnumSet.allOf(Permission.class)),
+    CREW("crew", "edits the record", EnumSet.complementOf(EnumSet.of(Permission.LEAD))),
+    CONTROL(
+            "control",
+            "edits patch and recall, notes, ticks",
+            EnumSet.of(Permission.READ, Permission.NOTE, Permission.PATCH)),
+    CONTINUITY("continuity", "notes, takes, stills, ticks", EnumSet.of(Permission.READ, Permission.NOTE)),
+    READER("reader", "reads", EnumSet.of(Permission.READ));
 
     private final String label;
+    private final String does;
     private final Set<Permission> allows;
 
-    TeamRole(String label, Set<Permission> allows) {
+    TeamRole(String label, String does, Set<Permission> allows) {
         this.label = label;
+        this.does = does;
         this.allows = Set.copyOf(allows);
     }
 
     public String label() {
         return label;
+    }
+
+    /** What a person of this role does, for whoever is invited. */
+    public String does() {
+        return does;
     }
 
     public boolean allows(Permission what) {

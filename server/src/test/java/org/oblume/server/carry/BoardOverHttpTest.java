@@ -42,7 +42,7 @@ class BoardOverHttpTest {
                         .status())
                 .isEqualTo(200);
         JsonNode knots = cell("key", close);
-        assertThat(knots.findValuesAsText("label")).containsExactly("level", "colour temperature");
+        assertThat(knots.findValuesAsText("label")).containsExactly("level", "CCT");
         assertThat(knots.get(0).at("/say/metric").asText()).isEqualTo("45 %");
         assertThat(knots.get(0).at("/words/metric").asText()).isEqualTo("70 to 45 %");
         assertThat(knots.get(0).get("author").asText()).isEqualTo("best boy");

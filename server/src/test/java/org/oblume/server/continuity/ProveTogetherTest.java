@@ -310,16 +310,6 @@ class ProveTogetherTest {
     }
 
     private long shot(String slate) {
-        return StreamSupport.stream(
-                        api.get("/api/scenes/%d/match".formatted(scene))
-                                .body()
-                                .get("shots")
-                                .spliterator(),
-                        false)
-                .filter(s -> s.get("slate").asText().equals(slate))
-                .findFirst()
-                .orElseThrow()
-                .get("shotId")
-                .asLong();
+        return api.shotIn(scene, slate);
     }
 }

@@ -37,17 +37,7 @@ class MeterOverHttpTest {
                 .body()
                 .get("sceneId")
                 .asLong();
-        shot = StreamSupport.stream(
-                        api.get("/api/scenes/%d/match".formatted(scene))
-                                .body()
-                                .get("shots")
-                                .spliterator(),
-                        false)
-                .filter(s -> s.get("slate").asText().equals("17A"))
-                .findFirst()
-                .orElseThrow()
-                .get("shotId")
-                .asLong();
+        shot = api.shotIn(scene, "17A");
     }
 
     @Test

@@ -32,17 +32,7 @@ class PatchOverHttpTest {
                 .body()
                 .get("sceneId")
                 .asLong();
-        shot = StreamSupport.stream(
-                        api.get("/api/scenes/%d/match".formatted(scene))
-                                .body()
-                                .get("shots")
-                                .spliterator(),
-                        false)
-                .filter(s -> s.get("slate").asText().equals("4C"))
-                .findFirst()
-                .orElseThrow()
-                .get("shotId")
-                .asLong();
+        shot = api.shotIn(scene, "4C");
     }
 
     private JsonNode page() {
@@ -204,17 +194,7 @@ class PatchOverHttpTest {
                 .body()
                 .get("sceneId")
                 .asLong();
-        shot = StreamSupport.stream(
-                        api.get("/api/scenes/%d/match".formatted(scene))
-                                .body()
-                                .get("shots")
-                                .spliterator(),
-                        false)
-                .filter(s -> s.get("slate").asText().equals("4C"))
-                .findFirst()
-                .orElseThrow()
-                .get("shotId")
-                .asLong();
+        shot = api.shotIn(scene, "4C");
         assertThat(unit("key").get("modes").findValuesAsText("say")).contains("level 16, cct 16, tint 16, zoom 16");
     }
 

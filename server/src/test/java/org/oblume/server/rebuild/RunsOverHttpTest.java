@@ -169,7 +169,8 @@ class RunsOverHttpTest {
         JsonNode says =
                 api.post("/api/runs/%d/steps/key/tapes".formatted(run), tapes).body();
         assertThat(says.get("wrong").asText()).isEqualTo(a);
-        assertThat(says.get("sentence").asText()).contains("misses by", a, "longer");
+        assertThat(says.at("/sentence/metric").asText()).contains("misses by", " m", a, "longer");
+        assertThat(says.at("/sentence/imperial").asText()).contains("misses by", "″", a, "longer");
     }
 
     @Test

@@ -64,17 +64,7 @@ class RecallOverHttpTest {
                 .body()
                 .get("sceneId")
                 .asLong();
-        shot = StreamSupport.stream(
-                        api.get("/api/scenes/%d/match".formatted(scene))
-                                .body()
-                                .get("shots")
-                                .spliterator(),
-                        false)
-                .filter(s -> s.get("slate").asText().equals("4C"))
-                .findFirst()
-                .orElseThrow()
-                .get("shotId")
-                .asLong();
+        shot = api.shotIn(scene, "4C");
         assertThat(api.post("/api/rig/units", "{\"shotId\":%d}".formatted(shot)).status())
                 .isEqualTo(200);
     }

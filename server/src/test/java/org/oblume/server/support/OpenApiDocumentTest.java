@@ -14,8 +14,8 @@ import org.oblume.server.ServerTest;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /**
- * The interface's types come from web/openapi.json, which is built before the server and so is kept in the project.
- * {@code mvn -pl core,web,server test -Dtest=OpenApiDocumentTest -Dexec.skip=true -Dsurefire.failIfNoSpecifiedTests=false -Doblume.openapi.write=true} writes it anew.
+ * The interface's types come from web/openapi.json, which is built before the server and so is kept in the project;
+ * {@code ./oblume contract} writes it anew.
  */
 @ServerTest
 class OpenApiDocumentTest {

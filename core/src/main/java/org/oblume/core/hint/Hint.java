@@ -1,8 +1,9 @@
-package org.oblume.core.light;
+package org.oblume.core.hint;
 
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.plot.HintKind;
+import org.oblume.core.units.Phrase;
 
 /**
  * Something worth a look, with its reason. It never blocks.
@@ -18,7 +19,7 @@ public record Hint(
         HintKind kind,
         String placement,
         boolean urgent,
-        String title,
-        String reason,
+        Phrase title,
+        Phrase reason,
         @Nullable SpacePoint at,
         boolean onPurpose) {}
