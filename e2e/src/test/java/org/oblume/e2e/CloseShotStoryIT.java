@@ -17,21 +17,21 @@ class CloseShotStoryIT {
         Path data = RunningOblume.newData();
         Path exported = Files.createTempFile("scene", ".oblume.json");
         Object reverse;
-        try (RunningOblume oblume = RunningOblume.withDemo(data);
-                Browser crew = new Browser(oblume.address())) {
-            Demo.openTheWideForChanges(crew);
-            theBookLeadsToTheWide(crew);
-            theHeadIsMovedTurnedAndTypedOver(crew);
-            theCloseShotIsMadeFromTheWide(crew);
-            theKeyIsChangedForTheCloseShot(crew);
-            theReverseCarriesItAndTheWideIsAsItWas(crew);
-            theReverseIsRebuiltOnAPhone(crew);
-            reverse = crew.fetch(
-                    "return JSON.stringify((await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements)");
-            Files.writeString(
-                    exported, (String) crew.fetch("return await (await fetch('/api/scenes/1/export')).text()"));
-            assertThat(crew.complaints()).isEmpty();
-            crew.close();
+        try (RunningOblume oblume = RunningOblume.withDemo(data)) {
+            try (Browser crew = new Browser(oblume.address())) {
+                Demo.openTheWideForChanges(crew);
+                theBookLeadsToTheWide(crew);
+                theHeadIsMovedTurnedAndTypedOver(crew);
+                theCloseShotIsMadeFromTheWide(crew);
+                theKeyIsChangedForTheCloseShot(crew);
+                theReverseCarriesItAndTheWideIsAsItWas(crew);
+                theReverseIsRebuiltOnAPhone(crew);
+                reverse = crew.fetch(
+                        "return JSON.stringify((await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements)");
+                Files.writeString(
+                        exported, (String) crew.fetch("return await (await fetch('/api/scenes/1/export')).text()"));
+                assertThat(crew.complaints()).isEmpty();
+            }
             oblume.stop();
         }
         try (RunningOblume again = RunningOblume.withDemo(data);

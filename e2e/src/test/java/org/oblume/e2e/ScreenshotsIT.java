@@ -1,7 +1,10 @@
 package org.oblume.e2e;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.oblume.rig.RunningRig;
@@ -11,6 +14,9 @@ import org.oblume.rig.RunningRig;
 class ScreenshotsIT {
 
     private static final Path FOLDER = Path.of("../docs/screenshots");
+    /** For whoever took them: a view that changed and was not meant to. */
+    private static final Path CHANGES = Path.of("target/screenshots.txt");
+
     /** A day's work on 4C and 4D: ticks, takes and a note. */
     private static final String A_DAYS_WORK =
             """
@@ -97,7 +103,7 @@ class ScreenshotsIT {
     }
 
     /** A light on the slots of another; a shot that is live while a knob is turned and a tube came back in another mode. */
-    private static void theNetwork(Browser crew) {
+    private static void theNetwork(Browser crew) throws IOException {
         crew.fetch(
                 """
                 const put = (path, body) => fetch(path, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '"0"' }, body: JSON.stringify(body) });
@@ -125,7 +131,7 @@ class ScreenshotsIT {
     }
 
     /** Day 4: the close shot is rebuilt and metered. */
-    private static void aRebuildOfTheCloseShot(Browser crew) {
+    private static void aRebuildOfTheCloseShot(Browser crew) throws IOException {
         Object run = crew.fetch(
                 """
                 const send = (path, body) => fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }).then(r => r.json());
@@ -142,9 +148,22 @@ class ScreenshotsIT {
         take(crew, "meter");
     }
 
-    private static void take(Browser crew, String name) {
+    /** Takes a picture and tells how much of it is another than in the one that is kept; one that is the same is left as it is. */
+    private static void take(Browser crew, String name) throws IOException {
         crew.fetch(
                 "await document.fonts.ready; await new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
-        crew.picture(FOLDER.resolve(name + ".png"));
+        Path kept = FOLDER.resolve(name + ".png");
+        Path now = Files.createTempFile(name, ".png");
+        crew.picture(now);
+        double changed = PictureComparison.changed(kept, now);
+        if (changed > 0) {
+            Files.copy(now, kept, StandardCopyOption.REPLACE_EXISTING);
+            Files.writeString(
+                    CHANGES,
+                    "%s: %.1f %% of it changed%n".formatted(name, 100 * changed),
+                    StandardOpenOption.CREATE,
+                    StandardOpenOption.APPEND);
+        }
+        Files.delete(now);
     }
 }

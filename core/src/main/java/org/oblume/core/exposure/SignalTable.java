@@ -8,7 +8,7 @@ import org.oblume.core.units.Refusal;
  *
  * @param points two or more, percent rising
  */
-public record SignalTable(List<Point> points) {
+record SignalTable(List<Point> points) {
 
     /**
      * @param percent of the video range

@@ -41,7 +41,7 @@ final class MovePlanner {
     }
 
     /** What differs, thing by thing. */
-    private static List<ThingChange> changes(ComparedState from, ComparedState to) {
+    static List<ThingChange> changes(ComparedState from, ComparedState to) {
         Map<Placement, Map<Attribute, Difference>> byThing = new LinkedHashMap<>();
         Differences.between(from, to).forEach(d -> byThing.computeIfAbsent(d.placement(), p -> new LinkedHashMap<>())
                 .put(d.attribute(), d));

@@ -8,7 +8,7 @@ import org.oblume.core.units.Checks;
  * @param lengthM one way, metres, above 0
  * @param areaMm2 of one conductor, mm², above 0
  */
-public record Cable(double lengthM, double areaMm2) {
+record Cable(double lengthM, double areaMm2) {
 
     /** Of copper, Ω·mm²/m. */
     private static final double RESISTIVITY = 0.0175;

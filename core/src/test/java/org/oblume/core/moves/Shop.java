@@ -95,6 +95,20 @@ final class Shop {
         return new ComparedState(scene, scene.book().resolve(slate));
     }
 
+    /** What one rule by itself makes of the way from A to B. */
+    MoveDraft drafted(MoveRule rule) {
+        MoveDraft draft = new MoveDraft(side("B"), JobTimes.USUAL);
+        MovePlanner.changes(side("A"), side("B")).forEach(change -> rule.plan(change, draft));
+        return draft;
+    }
+
+    /** The words of what one rule drafts, each behind its job. */
+    List<String> said(MoveRule rule) {
+        return drafted(rule).moves().stream()
+                .map(m -> m.job() + " " + m.words().metric())
+                .toList();
+    }
+
     MoveList moves() {
         return MoveList.between(side("A"), side("B"), JobTimes.USUAL);
     }

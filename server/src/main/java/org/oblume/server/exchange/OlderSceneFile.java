@@ -2,6 +2,7 @@ package org.oblume.server.exchange;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Locale;
 
 /**
  * Scene files of earlier versions, told in the words of this one: what was read out of names before is a value of its own today. A file
@@ -27,9 +28,7 @@ final class OlderSceneFile {
         if (what.contains("HMI")) {
             piece.put("what", what.replace("HMI", "Discharge"));
         }
-        if (kind.equals("MARK")
-                && what.toLowerCase(java.util.Locale.ROOT).contains("glasses")
-                && !piece.has("glasses")) {
+        if (kind.equals("MARK") && what.toLowerCase(Locale.ROOT).contains("glasses") && !piece.has("glasses")) {
             piece.put("glasses", true);
         }
         if (piece.path("lamp").path("upkeep") instanceof ObjectNode upkeep
