@@ -32,7 +32,7 @@ final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
     private static final String INSIDE = "nav[aria-label='Scenes and shots'], .spine-button";
-    private static final Duration GLANCE = Duration.ofMillis(40);
+    private static final Duration GLANCE = Duration.ofMillis(60);
     private final ChromeDriver driver;
     private final String address;
     private boolean signedIn;
@@ -129,21 +129,32 @@ final class Browser implements AutoCloseable {
 
     /** Waits for the first element of a CSS selector that can be seen. */
     WebElement see(String css) {
-        return until("see " + css, d -> d.findElements(By.cssSelector(css)).stream()
-                .filter(WebElement::isDisplayed)
-                .findFirst()
-                .orElse(null));
+        return until("see " + css, d -> first("[...document.querySelectorAll(arguments[0])]", css));
+    }
+
+    /** The first of some elements that can be seen, or null: found in one question, for a page is asked often. */
+    private WebElement first(String elements, String argument) {
+        return (WebElement) driver.executeScript(
+                "return (%s).find((e) => e.checkVisibility({ visibilityProperty: true, opacityProperty: true }) && e.getClientRects().length) ?? null"
+                        .formatted(elements),
+                argument);
     }
 
     /** Waits until the page shows a text. */
     void seeText(String text) {
-        until("see “" + text + "”", d -> text().contains(text) ? text : null);
+        until(
+                "see “" + text + "”",
+                d -> Boolean.TRUE.equals(d.executeScript(
+                                "const packed = (t) => t.replace(/\\s+/g, ' '); return packed(document.body.innerText).includes(packed(arguments[0]))",
+                                text))
+                        ? text
+                        : null);
     }
 
     void gone(String css) {
         until(
                 "no longer see " + css,
-                d -> d.findElements(By.cssSelector(css)).stream().noneMatch(WebElement::isDisplayed) ? css : null);
+                d -> first("[...document.querySelectorAll(arguments[0])]", css) == null ? css : null);
     }
 
     String text() {
@@ -162,16 +173,12 @@ final class Browser implements AutoCloseable {
 
     /** Presses the button, link or menu item of that name. */
     void press(String name) {
-        String quoted = "\"" + name + "\"";
-        By named = By.xpath(
-                "//*[self::button or self::a or @role='button' or @role='option' or @role='menuitem' or @role='radio']"
-                        + "[normalize-space()=" + quoted + " or @aria-label=" + quoted + "]");
+        String named =
+                """
+                [...document.querySelectorAll('button, a, [role=button], [role=option], [role=menuitem], [role=radio]')].reverse()
+                  .filter((e) => !e.disabled && (e.getAttribute('aria-label') === arguments[0] || e.textContent.replace(/\\s+/g, ' ').trim() === arguments[0]))""";
         until("press " + name, d -> {
-            WebElement button = d.findElements(named).stream()
-                    .filter(WebElement::isDisplayed)
-                    .filter(WebElement::isEnabled)
-                    .reduce((first, last) -> last)
-                    .orElse(null);
+            WebElement button = first(named, name);
             if (button != null) {
                 button.click();
             }

@@ -76,7 +76,7 @@ class PlannedLightIT {
         openSlate("17A");
         crew.press("Try without saving");
         say("key 4371 tint +0.007, fill 4150 tint +0.009 no half plus green");
-        echoes("Key colour temperature 5000 K to 4371 K", "Fill modifiers");
+        echoes("Key CCT 5000 K to 4371 K", "Fill modifiers");
         crew.press("Into the try Enter");
         crew.press("Record");
         crew.press("Another try");

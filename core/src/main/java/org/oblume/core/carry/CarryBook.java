@@ -6,7 +6,6 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -38,12 +37,12 @@ public final class CarryBook {
         for (ShotNode shot : shots) {
             requireGround(shot, grounded);
         }
-        Set<Object> seen = new LinkedHashSet<>();
+        Map<String, Set<ValueKey>> seen = new HashMap<>();
         for (Knot knot : knots) {
             if (!this.shots.containsKey(knot.slate())) {
                 throw new Refusal("A knot names shot %s, which the scene does not have.".formatted(knot.slate()));
             }
-            if (!seen.add(List.of(knot.slate(), knot.placement(), knot.attribute()))) {
+            if (!seen.computeIfAbsent(knot.slate(), s -> new HashSet<>()).add(knot.key())) {
                 throw new Refusal("%s has two values for the %s of %s: keep one."
                         .formatted(knot.slate(), knot.attribute().label(), knot.placement()));
             }

@@ -15,8 +15,8 @@ public record Change(String placement, AttributeValue value) {
         return Attribute.of(value);
     }
 
-    /** Whether it is about the same value of the same placement. */
-    public boolean replaces(Change other) {
-        return placement.equals(other.placement) && attribute() == other.attribute();
+    /** What it is about: a later change of the same replaces an earlier one. */
+    public ValueKey key() {
+        return new ValueKey(placement, attribute());
     }
 }

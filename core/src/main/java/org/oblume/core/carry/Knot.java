@@ -16,4 +16,9 @@ public record Knot(String slate, String placement, AttributeValue value, Attribu
     public Attribute attribute() {
         return Attribute.of(value);
     }
+
+    /** What it ties. */
+    public ValueKey key() {
+        return new ValueKey(placement, attribute());
+    }
 }

@@ -90,7 +90,7 @@ public record Trial(
     private static List<Change> last(List<Change> changes) {
         List<Change> kept = new ArrayList<>();
         for (Change change : changes) {
-            kept.removeIf(change::replaces);
+            kept.removeIf(earlier -> earlier.key().equals(change.key()));
             kept.add(change);
         }
         return kept;

@@ -8,7 +8,6 @@ import org.oblume.core.units.Phrase;
 /**
  * One thing to do.
  *
- * @param key names it in its list, the same again while it is about the same thing
  * @param placement key of what it is done to, on the side where it stands, or null for all of it
  * @param words what to do
  * @param minutes it takes (estimate)
@@ -18,7 +17,6 @@ import org.oblume.core.units.Phrase;
  * @param startMin when it can begin, minutes from the start of the change
  */
 public record Move(
-        String key,
         Department department,
         Job job,
         @Nullable String placement,
@@ -26,7 +24,7 @@ public record Move(
         double minutes,
         int people,
         List<Caution> cautions,
-        List<String> after,
+        List<MoveKey> after,
         double startMin) {
 
     public Move {
@@ -34,16 +32,21 @@ public record Move(
         after = List.copyOf(after);
     }
 
+    /** What names it in its list. */
+    public MoveKey key() {
+        return new MoveKey(placement, job);
+    }
+
     public double endMin() {
         return startMin + minutes;
     }
 
     /** The same move, waiting for others. */
-    Move after(List<String> others, List<Caution> allCautions) {
-        return new Move(key, department, job, placement, words, minutes, people, allCautions, others, startMin);
+    Move after(List<MoveKey> others, List<Caution> allCautions) {
+        return new Move(department, job, placement, words, minutes, people, allCautions, others, startMin);
     }
 
     Move startingAt(double min) {
-        return new Move(key, department, job, placement, words, minutes, people, cautions, after, min);
+        return new Move(department, job, placement, words, minutes, people, cautions, after, min);
     }
 }

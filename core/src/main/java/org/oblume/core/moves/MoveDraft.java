@@ -2,7 +2,6 @@ package org.oblume.core.moves;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.caution.Caution;
@@ -52,14 +51,13 @@ final class MoveDraft {
 
     /** Two changes of one thing that are the same job are one move. */
     void add(@Nullable Placement thing, Department department, Job job, Phrase words, int repeats, int people) {
-        String key = (thing == null ? "all" : thing.key()) + "/" + job.name().toLowerCase(Locale.ROOT);
+        MoveKey key = new MoveKey(thing == null ? null : thing.key(), job);
         Optional<Move> same = moves.stream().filter(m -> m.key().equals(key)).findFirst();
         same.ifPresent(moves::remove);
         moves.add(new Move(
-                key,
                 department,
                 job,
-                thing == null ? null : thing.key(),
+                key.placement(),
                 same.map(m -> Phrase.format("%s; %s", m.words(), words)).orElse(words),
                 same.map(Move::minutes).orElse(0.0) + repeats * times.of(job),
                 people,

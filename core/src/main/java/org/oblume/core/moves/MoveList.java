@@ -39,7 +39,7 @@ public record MoveList(List<Move> moves) {
     /** Each move as soon as those before it are done and people of its department are free. */
     private static List<Move> timed(List<Move> ordered, JobTimes times) {
         Map<Department, PriorityQueue<Double>> free = new EnumMap<>(Department.class);
-        Map<String, Double> done = new HashMap<>();
+        Map<MoveKey, Double> done = new HashMap<>();
         return ordered.stream()
                 .map(move -> {
                     PriorityQueue<Double> crew = free.computeIfAbsent(move.department(), d -> {

@@ -38,7 +38,7 @@ final class MoveOrder {
 
     /** A move with what it waits for among those of earlier jobs, and what its way crosses. */
     private Move waiting(Move move, List<Move> before) {
-        List<String> after = before.stream()
+        List<MoveKey> after = before.stream()
                 .filter(b -> waitsFor(move, b))
                 .map(Move::key)
                 .distinct()
@@ -122,9 +122,9 @@ final class MoveOrder {
     /** By job, but each only when all that it waits for is before it. */
     private static List<Move> inOrder(List<Move> moves) {
         List<Move> ordered = new ArrayList<>();
-        Set<String> done = new HashSet<>();
+        Set<MoveKey> done = new HashSet<>();
         List<Move> left = new ArrayList<>(moves);
-        Set<String> all = moves.stream().map(Move::key).collect(Collectors.toSet());
+        Set<MoveKey> all = moves.stream().map(Move::key).collect(Collectors.toSet());
         while (!left.isEmpty()) {
             Move next = left.stream()
                     .filter(m -> m.after().stream().allMatch(k -> done.contains(k) || !all.contains(k)))

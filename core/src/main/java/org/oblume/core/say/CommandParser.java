@@ -13,8 +13,8 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.ValueKey;
 import org.oblume.core.filter.StockItem;
-import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
@@ -53,7 +53,7 @@ public final class CommandParser {
     private final SceneRecord scene;
     private final ShotState state;
     private final List<StockItem> stock;
-    private final Map<String, Change> changes = new LinkedHashMap<>();
+    private final Map<ValueKey, Change> changes = new LinkedHashMap<>();
     private final Set<String> holds = new LinkedHashSet<>();
     private final List<ParsedCommand.Problem> problems = new ArrayList<>();
     private final Map<String, Placement> names = new LinkedHashMap<>();
@@ -202,7 +202,8 @@ public final class CommandParser {
 
     void put(Placement placement, AttributeValue value) {
         scene.check(placement.key(), value);
-        changes.put(placement.key() + "/" + Attribute.of(value), new Change(placement.key(), value));
+        Change change = new Change(placement.key(), value);
+        changes.put(change.key(), change);
     }
 
     void hold(Placement placement) {

@@ -56,7 +56,7 @@ class MoveListTest {
     void aFlagWaitsUntilTheHeadHasBeenCarriedThroughWhereItWillStand() {
         shop.put("B", "key", Place.of(4, 5)).put("B", "flag", Place.of(5.2, 4), AimSetting.along(51, 0));
         Move flag = move("flag/shift");
-        assertThat(flag.after()).contains("key/shift");
+        assertThat(flag.after()).extracting(MoveKey::print).contains("key/shift");
         assertThat(flag.startMin()).isGreaterThanOrEqualTo(move("key/shift").endMin());
     }
 
@@ -75,8 +75,8 @@ class MoveListTest {
                 .put("B", "key", new Height(2));
         List<Job> jobs = shop.moves().moves().stream().map(Move::job).toList();
         assertThat(jobs).startsWith(Job.STRIKE).endsWith(Job.METER);
-        assertThat(move("camera/lens").after()).contains("camera/camera_move");
-        assertThat(move("key/raise").after()).contains("edge/strike");
+        assertThat(move("camera/lens").after()).extracting(MoveKey::print).contains("camera/camera_move");
+        assertThat(move("key/raise").after()).extracting(MoveKey::print).contains("edge/strike");
     }
 
     @Test
@@ -140,7 +140,7 @@ class MoveListTest {
             shop.put("B", "edge", SetStatus.STRUCK);
         }
         List<Move> moves = shop.moves().moves();
-        Set<String> done = new HashSet<>();
+        Set<MoveKey> done = new HashSet<>();
         for (Move move : moves) {
             assertThat(done).as("before %s", move).containsAll(move.after());
             done.add(move.key());
@@ -164,7 +164,7 @@ class MoveListTest {
 
     private Move move(String key) {
         return shop.moves().moves().stream()
-                .filter(m -> m.key().equals(key))
+                .filter(m -> m.key().print().equals(key))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError(said().toString()));
     }

@@ -16,6 +16,7 @@ import org.oblume.core.moves.Differences;
 import org.oblume.core.moves.Job;
 import org.oblume.core.moves.JobTimes;
 import org.oblume.core.moves.Move;
+import org.oblume.core.moves.MoveKey;
 import org.oblume.core.moves.MoveList;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
@@ -125,13 +126,15 @@ public class CompareService {
                 to.head(),
                 list.minutes(),
                 spent,
-                list.moves().stream().map(m -> step(m, done.get(m.key()))).toList(),
+                list.moves().stream()
+                        .map(m -> step(m, done.get(m.key().print())))
+                        .toList(),
                 view(times));
     }
 
     private static MovesView.MoveStep step(Move move, @Nullable MoveTickEntity done) {
         return new MovesView.MoveStep(
-                move.key(),
+                move.key().print(),
                 move.department(),
                 move.job(),
                 move.placement(),
@@ -140,7 +143,7 @@ public class CompareService {
                 move.people(),
                 move.startMin(),
                 move.cautions().stream().map(Caution::sentence).toList(),
-                move.after(),
+                move.after().stream().map(MoveKey::print).toList(),
                 done == null ? null : done.toTickedOff(said(move)));
     }
 
@@ -153,7 +156,7 @@ public class CompareService {
     void tick(String fromId, String toId, String key, String author) {
         ComparedStates.NamedState to = sides.side(toId);
         Move move = MoveList.between(sides.side(fromId).side(), to.side(), tempo(to)).moves().stream()
-                .filter(m -> m.key().equals(key))
+                .filter(m -> m.key().print().equals(key))
                 .findFirst()
                 .orElseThrow(() -> new Refusal(
                         "This move is not on the list any more: the record was changed. Look at the list again."));

@@ -194,12 +194,12 @@ public class HistoryService {
         StoredScene record = locked(shotId);
         Map<Long, Placement> placed =
                 record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
-        Map<Object, KnotEventEntity> then = new LinkedHashMap<>();
-        Map<Object, KnotEventEntity> now = new LinkedHashMap<>();
+        Map<StoredKey, KnotEventEntity> then = new LinkedHashMap<>();
+        Map<StoredKey, KnotEventEntity> now = new LinkedHashMap<>();
         for (KnotEventEntity e : events.findByShotIdInAndIdLessThanEqualOrderById(List.of(shotId), Long.MAX_VALUE)) {
             if (placement == null
                     || Objects.requireNonNull(placed.get(e.placementId())).key().equals(placement)) {
-                Object value = List.of(e.placementId(), e.attribute());
+                StoredKey value = e.key();
                 now.put(value, e);
                 if (e.id() <= event) {
                     then.put(value, e);

@@ -100,6 +100,11 @@ class KnotEventEntity extends IdentifiedEntity {
         return new Attribution(reason, note, author, at, 1);
     }
 
+    /** What it changed. */
+    StoredKey key() {
+        return new StoredKey(placementId, attribute);
+    }
+
     long shotId() {
         return shotId;
     }

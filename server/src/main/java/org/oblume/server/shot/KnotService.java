@@ -79,13 +79,13 @@ public class KnotService {
         String slate = shot.card().slate();
         SceneRecord before = record.record();
         ShotState held = before.book().resolve(slate);
-        Map<Kept, KnotEntity> rows = rows(shotId);
+        Map<StoredKey, KnotEntity> rows = rows(shotId);
         SceneRecord after = before;
         List<KnotEntity> changed = new ArrayList<>();
         List<Long> revisions = new ArrayList<>();
         Set<String> names = new LinkedHashSet<>();
         for (KnotChange change : changes) {
-            Kept key = new Kept(record.placementId(change.placement()), change.attribute());
+            StoredKey key = new StoredKey(record.placementId(change.placement()), change.attribute());
             @Nullable KnotEntity row = rows.get(key);
             long revision = row == null ? 0 : row.revision();
             if (change.expectedRevision() != null && revision != change.expectedRevision()) {
@@ -153,9 +153,9 @@ public class KnotService {
         long sceneId = shots.get(shotId).sceneId();
         scenes.lockForUpdate(sceneId);
         StoredScene record = records.of(sceneId);
-        Map<Kept, KnotEntity> rows = rows(shotId);
+        Map<StoredKey, KnotEntity> rows = rows(shotId);
         for (KnotChange change : changes) {
-            Kept key = new Kept(record.placementId(change.placement()), change.attribute());
+            StoredKey key = new StoredKey(record.placementId(change.placement()), change.attribute());
             if (events.existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(
                     shotId, key.placementId(), key.attribute(), event)) {
                 throw stale(record, Objects.requireNonNull(rows.get(key), "A value that was tied has gone."), change);
@@ -163,13 +163,14 @@ public class KnotService {
         }
     }
 
-    private Map<Kept, KnotEntity> rows(long shotId) {
+    private Map<StoredKey, KnotEntity> rows(long shotId) {
         return knots.findByShotIdInOrderById(List.of(shotId)).stream()
                 .collect(Collectors.toMap(
-                        row -> new Kept(row.placementId(), row.attribute()), row -> row, (a, b) -> b, HashMap::new));
+                        row -> new StoredKey(row.placementId(), row.attribute()),
+                        row -> row,
+                        (a, b) -> b,
+                        HashMap::new));
     }
-
-    private record Kept(long placementId, Attribute attribute) {}
 
     /** A revision leaves what was shot after it as it was: each keeps the value that it carried, as a knot of its own. */
     private List<KnotEntity> pinned(StoredScene record, Shot revised, KnotChange change) {
@@ -178,7 +179,7 @@ public class KnotService {
         for (String slate : book.lockedFollowers(revised.card().slate(), change.placement(), change.attribute())) {
             book.resolve(slate).knot(change.placement(), change.attribute()).ifPresent(carried -> {
                 long shotId = record.shot(slate).id();
-                Kept key = new Kept(record.placementId(change.placement()), change.attribute());
+                StoredKey key = new StoredKey(record.placementId(change.placement()), change.attribute());
                 KnotEntity row =
                         rows(shotId).getOrDefault(key, new KnotEntity(shotId, key.placementId(), change.attribute()));
                 row.hold(

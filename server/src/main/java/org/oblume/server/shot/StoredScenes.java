@@ -70,12 +70,14 @@ public class StoredScenes {
         List<Long> chain = now.record().book().chain(shot.card().slate()).stream()
                 .map(slate -> now.shot(slate).id())
                 .toList();
-        Map<Object, KnotEventEntity> newest = new LinkedHashMap<>();
+        Map<Long, Map<StoredKey, KnotEventEntity>> newest = new LinkedHashMap<>();
         events.findByShotIdInAndIdLessThanEqualOrderById(chain, lastEvent)
-                .forEach(e -> newest.put(List.of(e.shotId(), e.placementId(), e.attribute()), e));
+                .forEach(e -> newest.computeIfAbsent(e.shotId(), shotId -> new LinkedHashMap<>())
+                        .put(e.key(), e));
         Map<Long, String> keys = now.placed().stream()
                 .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         List<Knot> tied = newest.values().stream()
+                .flatMap(ofAShot -> ofAShot.values().stream())
                 .filter(e -> e.value() != null)
                 .map(e -> new Knot(
                         Objects.requireNonNull(now.slate(e.shotId())),
