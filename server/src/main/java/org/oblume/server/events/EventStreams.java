@@ -1,6 +1,5 @@
 package org.oblume.server.events;
 
-import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +11,8 @@ import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.team.Permission;
 import org.oblume.server.team.TeamService;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -118,7 +119,8 @@ class EventStreams {
         return thread;
     }
 
-    @PreDestroy
+    /** Before the web server waits for calls that are open: a stream would keep it from stopping. */
+    @EventListener(ContextClosedEvent.class)
     void close() {
         beating.shutdownNow();
         sending.shutdown();

@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The light of a shot. Asking with no changes tells the light as it is recorded. */
-@RestController("shotLightController")
+@RestController
 @RequestMapping("/api/shots/{shotId}")
 class LightController {
 

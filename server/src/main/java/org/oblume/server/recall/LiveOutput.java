@@ -1,6 +1,5 @@
 package org.oblume.server.recall;
 
-import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.Inet4Address;
@@ -25,6 +24,8 @@ import org.oblume.server.support.NotFoundException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -184,8 +185,8 @@ class LiveOutput {
         session = sessions.saveAndFlush(session);
     }
 
-    /** Stops all and turns output off. Safe to call at any time. */
-    @PreDestroy
+    /** Stops all and turns output off. Safe to call at any time; first of all when the server is told to stop. */
+    @EventListener(ContextClosedEvent.class)
     synchronized void stop() {
         if (sender != null) {
             sender.close();
