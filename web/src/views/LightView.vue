@@ -265,7 +265,7 @@ function select(key: string) {
           <div v-if="read || calibrated.length" class="mt-2 text-[12px]">
             <h3 class="text-[13px]">Metered</h3>
             <p v-if="read">
-              <StopsText :text="settings.printed(read.words)" />
+              <StopsText :text="settings.printed(read.words)" />{{ ' ' }}
               <span class="text-quiet">{{ read.author }}, {{ when(read.at) }}</span
               ><template v-for="b in read.beside" :key="b.what"
                 >; {{ b.what }} <span class="figure">{{ signed(b.stops, 1) }}</span></template

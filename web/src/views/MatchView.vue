@@ -239,7 +239,7 @@ async function judgeBy() {
       </table>
       <ul v-if="quiet.length" class="quiet" aria-label="Explained">
         <li v-for="q in quiet" :key="key(q.judged) + q.line.aspect">
-          <CheatFlag v-if="q.why.cause === 'CHEAT'" /><span v-else class="dot mt-1.5" />
+          <CheatFlag v-if="q.why.cause === 'CHEAT'" /><span v-else class="dot mt-1.5" />{{ ' ' }}
           <span
             ><b class="font-[650]">{{ q.judged.slate }}, {{ q.line.label }}.</b> {{ q.why.reason }}
             <span class="text-quiet"

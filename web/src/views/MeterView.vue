@@ -197,7 +197,7 @@ async function drop(reading: ReadingView) {
             its path.
           </p>
           <div v-for="u in meter.units" :key="u.unit + u.path" class="mt-1">
-            <b class="font-[650]">{{ u.unit }}</b>
+            <b class="font-[650]">{{ u.unit }}</b>{{ ' ' }}
             <span class="text-quiet">{{ u.path === 'none' ? 'bare' : u.path }}</span>
             <span v-for="p in u.points" :key="p.dialledKelvin" class="figure block"
               >{{ Math.round(p.dialledKelvin) }} K measures {{ Math.round(p.measuredKelvin) }} K

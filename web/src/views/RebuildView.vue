@@ -241,7 +241,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             >
               <span class="tick" :class="{ done: isDone(s), here: i === at }" />
               <span class="min-w-0 grow truncate"
-                ><b class="font-[650]">{{ s.placed.placement.name }}</b>
+                ><b class="font-[650]">{{ s.placed.placement.name }}</b
+                >{{ ' ' }}
                 <span class="text-quiet">{{
                   s.placed.placement.piece.unit ?? s.placed.placement.piece.what
                 }}</span></span
@@ -305,7 +306,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
               </li>
             </ul>
             <p class="mt-1">
-              <button class="button" @click="decide('continue')">Go on with it as it is now</button>
+              <button class="button" @click="decide('continue')">Go on with it as it is now</button>{{ ' ' }}
               <button class="button" @click="decide('restart')">Begin again</button>
             </p>
           </div>

@@ -315,7 +315,7 @@ async function take(all: ReturnType<typeof changes>) {
           <p v-if="!preview.atFixture.length" class="text-quiet">Nothing: the network reaches all of it.</p>
           <ul>
             <li v-for="h in preview.atFixture" :key="h.key" class="mt-1">
-              <b class="font-[650]">{{ h.name }}</b> <span class="figure">{{ h.what.join(', ') }}</span>
+              <b class="font-[650]">{{ h.name }}</b> <span class="figure">{{ h.what.join(', ') }}</span>{{ ' ' }}
               <span class="text-quiet">{{ h.where }}</span>
             </li>
           </ul>

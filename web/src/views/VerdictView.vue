@@ -76,7 +76,7 @@ async function sign() {
         >
       </header>
       <p class="px-5 text-[17px]">
-        <WedgeMark v-if="!verdict.match.holds" act class="mr-1 inline" />
+        <WedgeMark v-if="!verdict.match.holds" act class="mr-1 inline" />{{ ' ' }}
         <b class="font-[650]">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.
       </p>
       <section v-if="verdict.toTake.length && !verdict.run.signed" class="px-5 py-2" aria-label="Still to read">

@@ -173,14 +173,14 @@ const summary = computed(() => {
           ><span />
         </div>
         <p class="text-[12px]">
-          Unbalance <span class="figure">{{ (picture.loaded.unbalance * 100).toFixed(0) }} %</span>
+          Unbalance <span class="figure">{{ (picture.loaded.unbalance * 100).toFixed(0) }} %</span>{{ ' ' }}
           <span class="text-quiet">of the mean.</span>
         </p>
       </div>
       <div class="border-t border-line px-4 py-3" data-found="battery">
         <h3 class="mb-1 text-[13px]">Battery</h3>
         <p>
-          <span class="figure text-[30px]">{{ time(picture.battery.hours) }}</span>
+          <span class="figure text-[30px]">{{ time(picture.battery.hours) }}</span>{{ ' ' }}
           <span class="figure text-quiet">{{ picture.battery.hours.toFixed(2) }} h</span>, drawing
           <span class="figure">{{ picture.battery.drawWatts.toFixed(1) }}</span> W.
           <span class="text-quiet">An estimate: age and cold take from it.</span>

@@ -78,7 +78,8 @@ async function keep() {
         <li v-for="t in things" :key="t.key">
           <label class="flex gap-2 py-1"
             ><input v-model="t.wanted" type="checkbox" /><span
-              ><b class="font-[650]">{{ t.name }}</b>
+              ><b class="font-[650]">{{ t.name }}</b
+              >{{ ' ' }}
               <span v-for="(c, i) in t.changes" :key="i" class="text-[12px]"
                 >{{ i ? '; ' : '' }}{{ c.label }} <span class="figure">{{ settings.printed(c.words) }}</span></span
               ></span

@@ -139,8 +139,8 @@ const listed = computed(() => {
               }"
             />
             <span class="min-w-0 grow truncate text-left"
-              ><b class="font-[600]">{{ p.placement.name }}</b>
-              <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span
+              ><b class="font-[600]">{{ p.placement.name }}</b
+              >{{ ' ' }} <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span
             >
             <span class="figure text-[14px]">{{ p.onSet ? (held(p, 'LEVEL')?.say ?? '') : 'struck' }}</span>
           </button>

@@ -60,7 +60,7 @@ function mine(w: OutboxItem) {
         <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
           <dt class="text-quiet">theirs</dt>
           <dd>
-            <span class="figure">{{ w.current.say }}</span>
+            <span class="figure">{{ w.current.say }}</span>{{ ' ' }}
             <span class="text-[12px] text-quiet">{{
               [reasonName(w.current.reason), w.current.author, when(w.current.at)].filter(Boolean).join(', ')
             }}</span>

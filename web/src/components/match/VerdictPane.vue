@@ -102,8 +102,8 @@ function usual(aspect: Aspect) {
           <th scope="row">{{ line.label }}</th>
           <td v-for="(f, i) in [line.recorded, line.now]" :key="i" class="figure whitespace-nowrap">
             <template v-if="f"
-              >{{ apart(f.said).figure }}<span class="unit">{{ apart(f.said).unit }}</span>
-              <span class="kind">{{ f.metered ? 'metered' : 'predicted' }}</span></template
+              >{{ apart(f.said).figure }}<span class="unit">{{ apart(f.said).unit }}</span
+              >{{ ' ' }} <span class="kind">{{ f.metered ? 'metered' : 'predicted' }}</span></template
             >
             <span v-else class="text-quiet">not known</span>
           </td>
@@ -138,7 +138,7 @@ function usual(aspect: Aspect) {
           <td class="remedy">
             <template v-if="line.waiver"
               ><b class="font-[650]">{{ line.waiver.cause === 'CHEAT' ? 'A cheat' : 'Right by eye' }}</b
-              >: {{ line.waiver.reason }} <span class="text-quiet">({{ line.waiver.author }})</span>
+              >: {{ line.waiver.reason }} <span class="text-quiet">({{ line.waiver.author }})</span>{{ ' ' }}
               <button
                 v-if="editable && line.waiver.cause === 'BY_EYE'"
                 class="underline"
@@ -157,7 +157,7 @@ function usual(aspect: Aspect) {
               /><button class="button">Say it</button>
             </form>
             <template v-else-if="line.verdict === 'OUT'"
-              ><StopsText :text="line.remedy ? settings.printed(line.remedy) : `${line.say}.`" />
+              ><StopsText :text="line.remedy ? settings.printed(line.remedy) : `${line.say}.`" />{{ ' ' }}
               <button v-if="editable" class="underline" @click="((saying = line.aspect), (reason = ''))">
                 right by eye…
               </button></template

@@ -172,7 +172,7 @@ async function asRecorded() {
       <ul v-if="found" class="mt-2" aria-label="Substitutes">
         <li v-for="s in found" :key="s.kind + s.stops" class="standin" :data-reaches="s.reaches">
           <div class="grow">
-            <b class="font-[650]">{{ s.kind }}</b>
+            <b class="font-[650]">{{ s.kind }}</b>{{ ' ' }}
             <span class="figure ml-2"
               >{{ signed(s.stops, 1) }}<span class="unit">stop</span> {{ signed(s.mired, 0)
               }}<span class="unit">mired</span></span
