@@ -20,7 +20,7 @@ final class RunningOblume implements AutoCloseable {
     private static final Duration LONGEST_START = Duration.ofSeconds(120);
 
     /** A test starts many servers and works each for a short while. */
-    private static final List<String> QUICK_START = List.of("-XX:TieredStopAtLevel=1");
+    private static final List<String> QUICK_START = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
 
     private final Process process;
     private final String address;
