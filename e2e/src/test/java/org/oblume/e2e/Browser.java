@@ -33,6 +33,13 @@ final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(15);
     private static final String INSIDE = "nav[aria-label='Scenes and shots'], .spine-button";
     private static final Duration GLANCE = Duration.ofMillis(60);
+    /** What a person reads of an element: the driver's own way asks of each part of it whether it can be seen. */
+    private static final String READ =
+            """
+            const read = (e) => !e.checkVisibility({ visibilityProperty: true }) ? ''
+              : (e.innerText ?? e.textContent).split('\\n').map((line) => line.replace(/[ \\t\\u00a0]+/g, ' ').trim()).join('\\n').replace(/\\n{2,}/g, '\\n').trim();
+            """;
+
     private final ChromeDriver driver;
     private final String address;
     private boolean signedIn;
@@ -158,17 +165,17 @@ final class Browser implements AutoCloseable {
     }
 
     String text() {
-        return driver.findElement(By.tagName("body")).getText();
+        return texts("body").get(0);
     }
 
     String text(String css) {
-        return see(css).getText();
+        return (String) driver.executeScript(READ + "return read(arguments[0])", see(css));
     }
 
+    @SuppressWarnings("unchecked")
     List<String> texts(String css) {
-        return driver.findElements(By.cssSelector(css)).stream()
-                .map(WebElement::getText)
-                .toList();
+        return (List<String>)
+                driver.executeScript(READ + "return [...document.querySelectorAll(arguments[0])].map(read)", css);
     }
 
     /** Presses the button, link or menu item of that name. */
@@ -244,8 +251,8 @@ final class Browser implements AutoCloseable {
     void reads(String attribute, String text) {
         until(
                 attribute + " reads " + text,
-                d -> d.findElements(By.cssSelector("[data-attribute=" + attribute + "]")).stream()
-                                .anyMatch(e -> packed(e.getText()).contains(packed(text)))
+                d -> texts("[data-attribute=" + attribute + "]").stream()
+                                .anyMatch(t -> packed(t).contains(packed(text)))
                         ? text
                         : null);
     }
