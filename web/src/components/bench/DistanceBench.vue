@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { call } from '@/api/client'
-import type { Moved, Thrown } from '@/api/types'
+import type { Moved, Phrase, Thrown } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
-import { say, type Said } from '@/lib/printBoth'
+import { say } from '@/lib/printBoth'
 import { axis, written } from '@/lib/scales'
 import { LEVEL_CURVES } from '@/lib/words'
 import { useBench, type Values } from '@/lib/useBench'
@@ -16,7 +16,7 @@ import { useSettings } from '@/stores/settings'
 interface Picture {
   from: number
   to: number
-  said: Record<'from' | 'to' | 'penumbra', Said>
+  said: Record<'from' | 'to' | 'penumbra', Phrase>
   radius: number
   level: string
   moved: Moved

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { call } from '@/api/client'
-import type { BothSchools, Exposed, Kind, Ratio } from '@/api/types'
+import type { BothSchools, Exposed, Kind, Phrase, Ratio } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import StopLadder from '@/components/bench/StopLadder.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import StopsText from '@/components/marks/StopsText.vue'
-import { say, type Said } from '@/lib/printBoth'
+import { say } from '@/lib/printBoth'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
 import { useSize } from '@/lib/useSize'
 import { signed } from '@/lib/words'
@@ -21,7 +21,7 @@ interface Picture {
   quick?: Ratio
   readBy: string
   schools: BothSchools
-  needs: Said
+  needs: Phrase
 }
 
 const settings = useSettings()

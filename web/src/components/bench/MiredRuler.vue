@@ -189,7 +189,7 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
       />
       <text v-if="p.named" :x="p.words" :y="bottom + 42 + p.row * 34" text-anchor="middle">{{ p.mark.name }}</text>
       <text v-if="p.named" :x="p.words" :y="bottom + 56 + p.row * 34" text-anchor="middle" class="figure">
-        {{ Math.round(p.mark.kelvin) }}
+        <tspan>{{ Math.round(p.mark.kelvin) }}</tspan>
         <tspan class="tick" dx="3">K</tspan>
       </text>
       <circle

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { call } from '@/api/client'
-import type { TapeAnswer, TapeOutAnswer } from '@/api/types'
+import type { Phrase, TapeAnswer, TapeOutAnswer } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
-import { say, type Said } from '@/lib/printBoth'
+import { say } from '@/lib/printBoth'
 import { written } from '@/lib/scales'
 import { gap, toPlan, toPx, type View } from '@/lib/screen'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
@@ -19,7 +19,7 @@ interface Picture {
   point: { x: number; y: number }
   tapes: [number, number]
   /** The tapes, the stand right and up, and how far off it may be. */
-  said: Said[]
+  said: Phrase[]
   angle: number
   quality: string
   side: string

@@ -98,7 +98,7 @@ function body(kind: string, wide: number) {
           class="now"
         />
         <text v-if="t.state !== 'stays' || t.name === chosen" :x="t.at.x + 10" :y="t.at.y - 9">
-          {{ t.name }}
+          <tspan>{{ t.name }}</tspan>
           <tspan v-if="t.state !== 'moved' && t.state !== 'stays'" class="state">, {{ t.state }}</tspan>
         </text>
       </g>

@@ -50,13 +50,13 @@ public record Match(List<Line> lines) {
         lines = List.copyOf(lines);
     }
 
-    /** @param stilled lines that are to be quiet */
-    public static Match of(Figures recorded, Figures now, Tolerances tolerances, Map<Aspect, Waiver> stilled) {
+    /** @param waivers lines that are to be quiet */
+    public static Match of(Figures recorded, Figures now, Tolerances tolerances, Map<Aspect, Waiver> waivers) {
         List<Line> lines = new ArrayList<>();
         for (Aspect aspect : Aspect.values()) {
             Figure was = recorded.of().get(aspect);
             Figure is = now.of().get(aspect);
-            Waiver quiet = stilled.get(aspect);
+            Waiver quiet = waivers.get(aspect);
             Double difference =
                     was == null || is == null ? null : Double.valueOf(aspect.difference(was.value(), is.value()));
             Verdict verdict = difference == null

@@ -201,14 +201,14 @@ public class MatchService {
             Subject subject,
             Figures recorded,
             @Nullable ShotMatchEntity kept,
-            Map<Aspect, Waiver> stilled,
+            Map<Aspect, Waiver> waivers,
             boolean isReference) {
         Shot shot = subject.shot;
         ShotAssessment now = subject.judging;
         ShotMatchEntity close = kept == null ? new ShotMatchEntity(shot.id()) : kept;
         Map<Aspect, Double> own = own(close);
         Figures figures = now.figures();
-        Match match = Match.of(recorded, figures, close.closeness().usual().with(own), stilled);
+        Match match = Match.of(recorded, figures, close.closeness().usual().with(own), waivers);
         List<@Nullable String> cards = now.greyCards(figures).stream()
                 .map(c -> c == null ? null : c.hex())
                 .collect(Collectors.toCollection(ArrayList::new));
