@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.units.Refusal;
@@ -19,8 +20,8 @@ import org.oblume.core.units.Refusal;
  */
 public final class CarryBook {
 
-    private final Map<String, ShotNode> shots = new LinkedHashMap<>();
-    private final Map<String, List<Knot>> knotsBySlate = new HashMap<>();
+    private final Map<Slate, ShotNode> shots = new LinkedHashMap<>();
+    private final Map<Slate, List<Knot>> knotsBySlate = new HashMap<>();
 
     private CarryBook(Collection<ShotNode> shots, Collection<Knot> knots) {
         for (ShotNode shot : shots) {
@@ -33,11 +34,11 @@ public final class CarryBook {
         for (ShotNode shot : shots) {
             requireBase(shot.slate(), shot.basedOn());
         }
-        Set<String> grounded = new HashSet<>();
+        Set<Slate> grounded = new HashSet<>();
         for (ShotNode shot : shots) {
             requireGround(shot, grounded);
         }
-        Map<String, Set<ValueKey>> seen = new HashMap<>();
+        Map<Slate, Set<ValueKey>> seen = new HashMap<>();
         for (Knot knot : knots) {
             if (!this.shots.containsKey(knot.slate())) {
                 throw new Refusal("A knot names shot %s, which the scene does not have.".formatted(knot.slate()));
@@ -64,7 +65,7 @@ public final class CarryBook {
     public CarryBook with(Collection<Knot> tied) {
         CarryBook now = new CarryBook(this);
         for (Knot knot : tied) {
-            now.untie(knot.slate(), knot.placement(), knot.attribute());
+            now.untie(knot.slate(), knot.key());
             now.knotsBySlate
                     .computeIfAbsent(knot.slate(), s -> new ArrayList<>())
                     .add(knot);
@@ -73,9 +74,9 @@ public final class CarryBook {
     }
 
     /** This book with one value of a shot carried again. */
-    public CarryBook without(String slate, String placement, Attribute attribute) {
+    public CarryBook without(Slate slate, ValueKey value) {
         CarryBook now = new CarryBook(this);
-        now.untie(slate, placement, attribute);
+        now.untie(slate, value);
         return now;
     }
 
@@ -84,7 +85,7 @@ public final class CarryBook {
      *
      * @throws Refusal on a cycle, or when it or a shot that carries from it has been shot
      */
-    public CarryBook rebased(String slate, @Nullable String basedOn) {
+    public CarryBook rebased(Slate slate, @Nullable Slate basedOn) {
         refuseRebasing(slate, basedOn);
         CarryBook now = new CarryBook(this);
         now.shots.put(slate, new ShotNode(slate, basedOn, node(slate).stage()));
@@ -92,9 +93,9 @@ public final class CarryBook {
     }
 
     /** What holds in a shot: its own knots, then those of the shot it is based on, and so on back. */
-    public ShotState resolve(String slate) {
+    public ShotState resolve(Slate slate) {
         Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>();
-        for (String at : chain(slate)) {
+        for (Slate at : chain(slate)) {
             for (Knot knot : knotsBySlate.getOrDefault(at, List.of())) {
                 held.computeIfAbsent(knot.placement(), p -> new EnumMap<>(Attribute.class))
                         .putIfAbsent(knot.attribute(), knot);
@@ -107,21 +108,21 @@ public final class CarryBook {
      * What holds in every shot, by slate in the scene's order. Shots share what none of them changed: the work is linear in the
      * knots and in shots × placements, where resolving each by itself walks every knot again for each shot further on.
      */
-    public Map<String, ShotState> resolveAll() {
-        Map<String, ShotState> all = new LinkedHashMap<>();
-        Map<String, Map<String, Map<Attribute, Knot>>> heldIn = new HashMap<>();
-        for (String slate : shots.keySet()) {
+    public Map<Slate, ShotState> resolveAll() {
+        Map<Slate, ShotState> all = new LinkedHashMap<>();
+        Map<Slate, Map<String, Map<Attribute, Knot>>> heldIn = new HashMap<>();
+        for (Slate slate : shots.keySet()) {
             all.put(slate, new ShotState(slate, held(slate, heldIn)));
         }
         return all;
     }
 
-    private Map<String, Map<Attribute, Knot>> held(String slate, Map<String, Map<String, Map<Attribute, Knot>>> known) {
-        List<String> unknown =
+    private Map<String, Map<Attribute, Knot>> held(Slate slate, Map<Slate, Map<String, Map<Attribute, Knot>>> known) {
+        List<Slate> unknown =
                 chain(slate).stream().takeWhile(s -> !known.containsKey(s)).toList();
         for (int i = unknown.size() - 1; i >= 0; i--) {
-            String at = unknown.get(i);
-            String base = node(at).basedOn();
+            Slate at = unknown.get(i);
+            Slate base = node(at).basedOn();
             Map<String, Map<Attribute, Knot>> held =
                     new LinkedHashMap<>(base == null ? Map.of() : known.getOrDefault(base, Map.of()));
             Map<String, Map<Attribute, Knot>> own = new HashMap<>();
@@ -140,21 +141,21 @@ public final class CarryBook {
     }
 
     /** The shot itself, the one it is based on, and so on to the one that is based on nothing. */
-    public List<String> chain(String slate) {
-        List<String> chain = new ArrayList<>();
-        for (String at = node(slate).slate(); at != null; at = node(at).basedOn()) {
+    public List<Slate> chain(Slate slate) {
+        List<Slate> chain = new ArrayList<>();
+        for (Slate at = node(slate).slate(); at != null; at = node(at).basedOn()) {
             chain.add(at);
         }
         return chain;
     }
 
     /** All slates, in the scene's order. */
-    public List<String> slates() {
+    public List<Slate> slates() {
         return List.copyOf(shots.keySet());
     }
 
     /** Shots directly based on this one, in the scene's order. */
-    public List<String> basedOn(String slate) {
+    public List<Slate> basedOn(Slate slate) {
         return shots.values().stream()
                 .filter(s -> slate.equals(s.basedOn()))
                 .map(ShotNode::slate)
@@ -162,9 +163,9 @@ public final class CarryBook {
     }
 
     /** @throws Refusal when the shot would in the end be based on itself, naming the way round */
-    public void refuseCycle(String slate, @Nullable String basedOn) {
-        List<String> way = new ArrayList<>(List.of(slate));
-        for (String at = basedOn; at != null; at = node(at).basedOn()) {
+    public void refuseCycle(Slate slate, @Nullable Slate basedOn) {
+        List<Slate> way = new ArrayList<>(List.of(slate));
+        for (Slate at = basedOn; at != null; at = node(at).basedOn()) {
             boolean closed = at.equals(slate);
             boolean looped = way.contains(at);
             way.add(at);
@@ -172,7 +173,7 @@ public final class CarryBook {
                 throw new Refusal(
                         "basedOn",
                         "%s cannot be based on %s, which would base it on itself (%s). Choose another shot."
-                                .formatted(slate, basedOn, String.join(" from ", way)));
+                                .formatted(slate, basedOn, joined(" from ", way)));
             }
         }
     }
@@ -182,10 +183,10 @@ public final class CarryBook {
      *
      * @throws Refusal on a cycle, or when it or a shot that carries from it has been shot
      */
-    public void refuseRebasing(String slate, @Nullable String basedOn) {
+    public void refuseRebasing(Slate slate, @Nullable Slate basedOn) {
         requireBase(slate, basedOn);
         refuseCycle(slate, basedOn);
-        List<String> locked = shots.values().stream()
+        List<Slate> locked = shots.values().stream()
                 .filter(s -> s.stage() == ShotStage.SHOT)
                 .map(ShotNode::slate)
                 .filter(s -> chain(s).contains(slate))
@@ -199,8 +200,8 @@ public final class CarryBook {
     }
 
     /** @throws Refusal when other shots are based on this one, naming them, or it has been shot */
-    public void refuseDeleting(String slate) {
-        List<String> dependants = basedOn(slate);
+    public void refuseDeleting(Slate slate) {
+        List<Slate> dependants = basedOn(slate);
         if (!dependants.isEmpty()) {
             throw new Refusal("%s cannot be deleted: %s based on it. Base %s on another shot first."
                     .formatted(
@@ -220,9 +221,9 @@ public final class CarryBook {
      *
      * @throws Refusal naming the locked shots
      */
-    public void refuseChangingWhatWasShot(String slate, String placement, Attribute attribute) {
-        List<String> locked = new ArrayList<>();
-        collectLocked(slate, placement, attribute, locked);
+    public void refuseChangingWhatWasShot(Slate slate, ValueKey value) {
+        List<Slate> locked = new ArrayList<>();
+        collectLocked(slate, value, locked);
         if (locked.contains(slate)) {
             throw new Refusal(
                     "%s has been shot and is locked. Open a revision of it, or record the change in a new shot based on it."
@@ -240,21 +241,18 @@ public final class CarryBook {
     }
 
     /** The first shots that were shot on each way down from this one and carry a value from it: a revision may not rewrite them. */
-    public List<String> lockedFollowers(String slate, String placement, Attribute attribute) {
-        List<String> locked = new ArrayList<>();
-        for (String next : basedOn(slate)) {
-            if (!tiesItself(next, placement, attribute)) {
-                locked.addAll(
-                        node(next).stage() == ShotStage.SHOT
-                                ? List.of(next)
-                                : lockedFollowers(next, placement, attribute));
+    public List<Slate> lockedFollowers(Slate slate, ValueKey value) {
+        List<Slate> locked = new ArrayList<>();
+        for (Slate next : basedOn(slate)) {
+            if (!tiesItself(next, value)) {
+                locked.addAll(node(next).stage() == ShotStage.SHOT ? List.of(next) : lockedFollowers(next, value));
             }
         }
         return locked;
     }
 
     /** @throws Refusal when a change in a shot that is based on another comes without a reason */
-    public void requireReason(String slate, @Nullable Reason reason) {
+    public void requireReason(Slate slate, @Nullable Reason reason) {
         if (node(slate).basedOn() != null && reason == null) {
             throw new Refusal(
                     "reason",
@@ -264,7 +262,7 @@ public final class CarryBook {
     }
 
     /** @throws Refusal when the scene has no such shot */
-    public ShotNode node(String slate) {
+    public ShotNode node(Slate slate) {
         ShotNode line = shots.get(slate);
         if (line == null) {
             throw new Refusal("The scene has no shot %s.".formatted(slate));
@@ -273,9 +271,9 @@ public final class CarryBook {
     }
 
     /** Follows a shot back to one that is known to rest on a shot without a base; each shot is passed once in all. */
-    private void requireGround(ShotNode shot, Set<String> grounded) {
-        Set<String> way = new HashSet<>();
-        for (String at = shot.slate(); at != null && !grounded.contains(at); at = node(at).basedOn()) {
+    private void requireGround(ShotNode shot, Set<Slate> grounded) {
+        Set<Slate> way = new HashSet<>();
+        for (Slate at = shot.slate(); at != null && !grounded.contains(at); at = node(at).basedOn()) {
             if (!way.add(at)) {
                 refuseCycle(at, node(at).basedOn());
             }
@@ -283,36 +281,39 @@ public final class CarryBook {
         grounded.addAll(way);
     }
 
-    private void untie(String slate, String placement, Attribute attribute) {
-        knotsBySlate
-                .getOrDefault(slate, new ArrayList<>())
-                .removeIf(k -> k.placement().equals(placement) && k.attribute() == attribute);
+    private void untie(Slate slate, ValueKey value) {
+        knotsBySlate.getOrDefault(slate, new ArrayList<>()).removeIf(k -> k.key()
+                .equals(value));
     }
 
-    private void requireBase(String slate, @Nullable String basedOn) {
+    private void requireBase(Slate slate, @Nullable Slate basedOn) {
         if (basedOn != null && !shots.containsKey(basedOn)) {
             throw new Refusal("basedOn", "%s is based on %s, which the scene does not have.".formatted(slate, basedOn));
         }
     }
 
-    private void collectLocked(String slate, String placement, Attribute attribute, List<String> locked) {
+    private void collectLocked(Slate slate, ValueKey value, List<Slate> locked) {
         if (node(slate).stage() == ShotStage.SHOT) {
             locked.add(slate);
         }
-        for (String next : basedOn(slate)) {
-            if (!tiesItself(next, placement, attribute)) {
-                collectLocked(next, placement, attribute, locked);
+        for (Slate next : basedOn(slate)) {
+            if (!tiesItself(next, value)) {
+                collectLocked(next, value, locked);
             }
         }
     }
 
-    private boolean tiesItself(String slate, String placement, Attribute attribute) {
+    private boolean tiesItself(Slate slate, ValueKey value) {
         return knotsBySlate.getOrDefault(slate, List.of()).stream()
-                .anyMatch(k -> k.placement().equals(placement) && k.attribute() == attribute);
+                .anyMatch(k -> k.key().equals(value));
     }
 
-    private static String andList(List<String> names) {
+    private static String joined(String between, List<Slate> names) {
+        return names.stream().map(Slate::text).collect(Collectors.joining(between));
+    }
+
+    private static String andList(List<Slate> names) {
         int last = names.size() - 1;
-        return last == 0 ? names.get(0) : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
+        return last == 0 ? names.get(0).text() : joined(", ", names.subList(0, last)) + " and " + names.get(last);
     }
 }

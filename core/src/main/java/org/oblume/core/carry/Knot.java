@@ -11,7 +11,7 @@ import org.oblume.core.plot.AttributeValue;
  * @param value the value from here on
  * @param attribution who, when and why
  */
-public record Knot(String slate, String placement, AttributeValue value, Attribution attribution) {
+public record Knot(Slate slate, String placement, AttributeValue value, Attribution attribution) {
 
     public Attribute attribute() {
         return Attribute.of(value);

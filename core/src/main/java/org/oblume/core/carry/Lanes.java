@@ -15,12 +15,12 @@ public final class Lanes {
     private Lanes() {}
 
     /** @return the lane of each shot by its slate, 0 for the first, in the book's order */
-    public static Map<String, Integer> of(CarryBook book) {
-        List<String> slates = book.slates();
-        Map<String, Integer> laneOf = new LinkedHashMap<>();
-        List<String> tips = new ArrayList<>();
-        for (String slate : slates) {
-            String base = book.node(slate).basedOn();
+    public static Map<Slate, Integer> of(CarryBook book) {
+        List<Slate> slates = book.slates();
+        Map<Slate, Integer> laneOf = new LinkedHashMap<>();
+        List<Slate> tips = new ArrayList<>();
+        for (Slate slate : slates) {
+            Slate base = book.node(slate).basedOn();
             Integer lane = base == null ? null : laneOf.get(base);
             if (lane == null || !tips.get(lane).equals(base)) {
                 lane = free(book, slates, tips, laneOf, base);
@@ -37,14 +37,10 @@ public final class Lanes {
 
     /** The lowest lane that ended before the branch begins, or a new one; a lane that something still carries from has not ended. */
     private static int free(
-            CarryBook book,
-            List<String> slates,
-            List<String> tips,
-            Map<String, Integer> laneOf,
-            @Nullable String base) {
+            CarryBook book, List<Slate> slates, List<Slate> tips, Map<Slate, Integer> laneOf, @Nullable Slate base) {
         int begins = base == null ? laneOf.size() : slates.indexOf(base);
         for (int lane = 0; lane < tips.size(); lane++) {
-            String tip = tips.get(lane);
+            Slate tip = tips.get(lane);
             boolean over = slates.indexOf(tip) < begins;
             boolean goesOn = book.basedOn(tip).stream().anyMatch(next -> !laneOf.containsKey(next));
             if (over && !goesOn) {

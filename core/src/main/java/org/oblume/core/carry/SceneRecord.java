@@ -115,7 +115,7 @@ public final class SceneRecord {
             gather(problems, k -> book.requireReason(k.slate(), k.attribution().reason()), knot);
         }
         if (problems.isEmpty()) {
-            for (String slate : book.slates()) {
+            for (Slate slate : book.slates()) {
                 ShotState state = book.resolve(slate);
                 state.placements().forEach(key -> gather(problems, s -> checkColours(s, key), state));
             }

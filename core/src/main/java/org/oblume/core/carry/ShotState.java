@@ -7,46 +7,45 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.oblume.core.geometry.Aim;
-import org.oblume.core.geometry.Direction;
-import org.oblume.core.geometry.Panel;
-import org.oblume.core.geometry.SpacePoint;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Height;
-import org.oblume.core.plot.Level;
-import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.SetStatus;
-import org.oblume.core.units.Bearing;
 
 /** Everything recorded of a shot, resolved: for each placement and attribute the knot that holds there. */
-public final class ShotState {
+public final class ShotState extends RecordedState {
 
-    private final String slate;
+    private final Slate slate;
     private final Map<String, Map<Attribute, Knot>> held;
 
-    ShotState(String slate, Map<String, Map<Attribute, Knot>> held) {
+    ShotState(Slate slate, Map<String, Map<Attribute, Knot>> held) {
         this.slate = slate;
         this.held = held;
     }
 
-    /** A state that stands by itself, such as a saved look: the knots are all there is to it. */
-    public static ShotState of(String name, Collection<Knot> knots) {
+    /** A state of a shot that rests on these knots and no others. */
+    public static ShotState of(Slate slate, Collection<Knot> knots) {
         Map<String, Map<Attribute, Knot>> held = new LinkedHashMap<>();
         knots.forEach(k -> held.computeIfAbsent(k.placement(), p -> new EnumMap<>(Attribute.class))
                 .put(k.attribute(), k));
-        return new ShotState(name, held);
+        return new ShotState(slate, held);
     }
 
-    public String slate() {
+    public Slate slate() {
         return slate;
     }
 
-    /** Keys of the placements that have a value in this shot. */
+    @Override
+    public String name() {
+        return slate.text();
+    }
+
+    @Override
     public Set<String> placements() {
         return Collections.unmodifiableSet(held.keySet());
+    }
+
+    @Override
+    public Optional<AttributeValue> value(String placement, Attribute attribute) {
+        return knot(placement, attribute).map(Knot::value);
     }
 
     /** The knot that an attribute rests on, tied here or in a shot before; empty when nothing was recorded. */
@@ -62,68 +61,5 @@ public final class ShotState {
 
     public boolean tiedHere(Knot knot) {
         return knot.slate().equals(slate);
-    }
-
-    /** The value of an attribute, by the type of its values. */
-    public <V extends AttributeValue> Optional<V> value(String placement, Class<V> type) {
-        return knot(placement, Attribute.of(type)).map(Knot::value).map(type::cast);
-    }
-
-    /** Whether a placement is on set; one of which nothing was said is not. */
-    public boolean isOnSet(String placement) {
-        return value(placement, SetStatus.class)
-                .map(s -> s.state() != SetStatus.State.STRUCK)
-                .orElse(false);
-    }
-
-    /** Whether a light is on set and works. */
-    public boolean isOn(String placement) {
-        return value(placement, SetStatus.class)
-                .filter(s -> s.state() == SetStatus.State.ON)
-                .isPresent();
-    }
-
-    /** The level of a light as a part of full, 0 to 1; 0 while none is recorded. */
-    public double level(String placement) {
-        return value(placement, Level.class).map(Level::fraction).orElse(0.0);
-    }
-
-    /** The flat rectangle that a placement is; empty until it has a place, a height and an aim. */
-    public Optional<Panel> panel(Placement placement) {
-        return position(placement.key()).flatMap(middle -> aim(placement.key())
-                .map(aim -> Panel.facing(
-                        middle,
-                        Direction.of(aim.bearing(), aim.tiltDeg()),
-                        placement.piece().widthM(),
-                        placement.piece().tallM())));
-    }
-
-    /** Where a placement is in space; empty until both its place and its height are recorded. */
-    public Optional<SpacePoint> position(String placement) {
-        return value(placement, Place.class).flatMap(place -> value(placement, Height.class)
-                .map(h -> place.point().at(h.heightM())));
-    }
-
-    /** The point in space that a placement is aimed at; empty along a bearing, or when the mark has no place. */
-    private Optional<SpacePoint> target(AimSetting aim) {
-        Double heightM = aim.heightM();
-        return aim.mark() == null || heightM == null
-                ? Optional.empty()
-                : value(aim.mark(), Place.class).map(place -> place.point().at(heightM));
-    }
-
-    /**
-     * Which way a placement points, worked out from the mark it is aimed at where it is. It has no distance when it is
-     * aimed along a bearing; empty when the mark has no place, or it stands on the very point it is aimed at.
-     */
-    public Optional<Aim> aim(String placement) {
-        return value(placement, AimSetting.class).flatMap(pointing -> {
-            if (pointing.bearingDeg() != null && pointing.tiltDeg() != null) {
-                return Optional.of(new Aim(Bearing.ofDegrees(pointing.bearingDeg()), pointing.tiltDeg(), null));
-            }
-            Optional<SpacePoint> target = target(pointing);
-            return position(placement)
-                    .flatMap(from -> target.filter(to -> !to.coincides(from)).map(to -> Aim.between(from, to)));
-        });
     }
 }

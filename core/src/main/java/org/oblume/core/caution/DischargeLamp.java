@@ -1,7 +1,7 @@
 package org.oblume.core.caution;
 
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Placement;
 
@@ -13,7 +13,7 @@ final class DischargeLamp implements CautionRule {
             "Discharge lamp: ultraviolet. Never without its lens; hot, let it cool before it is moved.");
 
     @Override
-    public Optional<Caution> of(Placement placement, ShotState state) {
+    public Optional<Caution> of(Placement placement, RecordedState state) {
         Lamp lamp = placement.piece().lamp();
         return lamp != null && lamp.upkeep().warmUpS() != null ? Optional.of(CAUTION) : Optional.empty();
     }

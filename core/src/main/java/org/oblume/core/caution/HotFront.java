@@ -1,7 +1,7 @@
 package org.oblume.core.caution;
 
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 
@@ -11,7 +11,7 @@ final class HotFront implements CautionRule {
     private static final Caution CAUTION = new Caution(Caution.Kind.HEAT, "Keep gel and cloth off the hot front.");
 
     @Override
-    public Optional<Caution> of(Placement placement, ShotState state) {
+    public Optional<Caution> of(Placement placement, RecordedState state) {
         return state.value(placement.key(), Modifiers.class)
                 .filter(m -> HotLamp.isHot(placement.piece()) && !m.items().isEmpty())
                 .map(m -> CAUTION);

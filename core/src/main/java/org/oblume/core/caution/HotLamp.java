@@ -1,7 +1,7 @@
 package org.oblume.core.caution;
 
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Placement;
 
@@ -16,7 +16,7 @@ final class HotLamp implements CautionRule {
             Caution.Kind.HEAT, "Hot lamp: clear of cloth, gel and sprinklers. Let it cool before it is moved.");
 
     @Override
-    public Optional<Caution> of(Placement placement, ShotState state) {
+    public Optional<Caution> of(Placement placement, RecordedState state) {
         return isHot(placement.piece()) ? Optional.of(CAUTION) : Optional.empty();
     }
 

@@ -1,7 +1,7 @@
 package org.oblume.core.caution;
 
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 
@@ -13,7 +13,7 @@ final class OutsideTheWalls implements CautionRule {
             "Outside: keep cable joints dry and off the ground; wind takes stands. Ask the electrician.");
 
     @Override
-    public Optional<Caution> of(Placement placement, ShotState state) {
+    public Optional<Caution> of(Placement placement, RecordedState state) {
         return state.value(placement.key(), Place.class).filter(Place::outside).map(place -> CAUTION);
     }
 }

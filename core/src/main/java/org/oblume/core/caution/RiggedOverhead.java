@@ -1,7 +1,7 @@
 package org.oblume.core.caution;
 
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Placement;
 
@@ -12,7 +12,7 @@ final class RiggedOverhead implements CautionRule {
             Caution.Kind.OVERHEAD, "Overhead: rated points, safety bond, a qualified rigger. Clear the floor below.");
 
     @Override
-    public Optional<Caution> of(Placement placement, ShotState state) {
+    public Optional<Caution> of(Placement placement, RecordedState state) {
         return placement.piece().mount() == Mount.OVERHEAD ? Optional.of(CAUTION) : Optional.empty();
     }
 }

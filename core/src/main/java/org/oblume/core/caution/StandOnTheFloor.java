@@ -1,7 +1,7 @@
 package org.oblume.core.caution;
 
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Placement;
 
@@ -12,7 +12,7 @@ final class StandOnTheFloor implements CautionRule {
             new Caution(Caution.Kind.STAND, "Bag the high leg. Tallest leg under the load.");
 
     @Override
-    public Optional<Caution> of(Placement placement, ShotState state) {
+    public Optional<Caution> of(Placement placement, RecordedState state) {
         return placement.piece().mount() == Mount.STAND ? Optional.of(CAUTION) : Optional.empty();
     }
 }

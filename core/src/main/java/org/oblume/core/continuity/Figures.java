@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.ColourReading;
 import org.oblume.core.exposure.ContrastRatio;
 import org.oblume.core.exposure.SignalCurve;
@@ -43,7 +43,7 @@ public record Figures(Map<Aspect, Figure> of) {
 
     /** What is predicted of a shot at a mark; none when the mark is not on set. */
     public static Figures predicted(
-            ShotLighting light, List<Placement> placements, ShotState state, String mark, RatioConvention school) {
+            ShotLighting light, List<Placement> placements, RecordedState state, String mark, RatioConvention school) {
         Map<Aspect, Figure> all = new EnumMap<>(Aspect.class);
         light.mark(mark).ifPresent(at -> {
             Ratio ratio = light.ratio(at);
@@ -89,7 +89,7 @@ public record Figures(Map<Aspect, Figure> of) {
             List<Reading> readings,
             ShotLighting light,
             List<Placement> placements,
-            ShotState state,
+            RecordedState state,
             String mark,
             RatioConvention school,
             SignalCurve curve) {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SurfaceLight;
@@ -39,10 +39,10 @@ public final class Remedy {
     private static final double NEAR_A_NET = 0.15;
     private static final List<Role> FILLS = List.of(Role.FILL, Role.AMBIENCE);
     private final ShotLighting light;
-    private final ShotState state;
+    private final RecordedState state;
     private final MarkLight at;
 
-    private Remedy(ShotLighting light, ShotState state, MarkLight at) {
+    private Remedy(ShotLighting light, RecordedState state, MarkLight at) {
         this.light = light;
         this.state = state;
         this.at = at;
@@ -54,7 +54,7 @@ public final class Remedy {
      * @return empty when nothing is known that one light could do
      */
     public static Optional<Phrase> of(
-            Match.Line line, ShotLighting light, ShotState state, String mark, RatioConvention school) {
+            Match.Line line, ShotLighting light, RecordedState state, String mark, RatioConvention school) {
         Double difference = line.difference();
         Double recorded = line.recorded() == null ? null : line.recorded().value();
         return difference == null || recorded == null

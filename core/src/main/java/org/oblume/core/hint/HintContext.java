@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.light.CameraFrame;
 import org.oblume.core.light.MarkLight;
@@ -42,7 +42,7 @@ final class HintContext {
         return set;
     }
 
-    ShotState state() {
+    RecordedState state() {
         return light.state();
     }
 

@@ -2,7 +2,7 @@ package org.oblume.core.light;
 
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.plot.Lens;
@@ -21,7 +21,7 @@ public record CameraFrame(SpacePoint lens, Direction axis, double widthTan) {
     public static final double ASPECT = 9.0 / 16;
 
     /** Empty until the camera's place, aim and lens are recorded. */
-    public static Optional<CameraFrame> of(Placement camera, ShotState state) {
+    public static Optional<CameraFrame> of(Placement camera, RecordedState state) {
         return state.position(camera.key())
                 .flatMap(lens -> state.aim(camera.key()).flatMap(aim -> state.value(camera.key(), Lens.class)
                         .map(l -> new CameraFrame(

@@ -2,7 +2,7 @@ package org.oblume.core.light;
 
 import java.util.List;
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.geometry.Panel;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
@@ -15,14 +15,14 @@ record Grip(String key, PlacementKind kind, Panel panel, Modifiers stack, Surfac
 
     private static final Surface BLACK = Surface.grey(0.03);
 
-    static List<Grip> standing(List<Placement> placements, ShotState state) {
+    static List<Grip> standing(List<Placement> placements, RecordedState state) {
         return placements.stream()
                 .filter(p -> p.kind().isGrip() && state.isOnSet(p.key()))
                 .flatMap(p -> of(p, state).stream())
                 .toList();
     }
 
-    private static Optional<Grip> of(Placement placement, ShotState state) {
+    private static Optional<Grip> of(Placement placement, RecordedState state) {
         String key = placement.key();
         Surface surface = placement.piece().surface();
         return state.panel(placement)

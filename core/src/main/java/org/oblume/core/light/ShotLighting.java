@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.colour.LightMix;
@@ -53,7 +53,7 @@ public final class ShotLighting {
     private final List<Placement> placed;
     private final List<MarkLight> marks = new ArrayList<>();
     private final Map<String, String> unknown = new LinkedHashMap<>();
-    private final ShotState state;
+    private final RecordedState state;
     private final Occlusion occlusion;
     private final @Nullable Metering metering;
 
@@ -69,7 +69,7 @@ public final class ShotLighting {
     private ShotLighting(
             SetPlan set,
             List<Placement> placements,
-            ShotState state,
+            RecordedState state,
             Set<String> out,
             Map<String, Calibration> calibrations) {
         this.state = state;
@@ -110,7 +110,7 @@ public final class ShotLighting {
     public static ShotLighting of(
             SetPlan set,
             List<Placement> placements,
-            ShotState state,
+            RecordedState state,
             Set<String> out,
             Map<String, Calibration> calibrations) {
         return new ShotLighting(set, placements, state, out, calibrations);
@@ -141,7 +141,7 @@ public final class ShotLighting {
     }
 
     /** What the camera takes for white; daylight until it is recorded. */
-    public static White white(List<Placement> placements, ShotState state) {
+    public static White white(List<Placement> placements, RecordedState state) {
         return placements.stream()
                 .filter(p -> p.kind() == PlacementKind.CAMERA)
                 .flatMap(p -> state.value(p.key(), White.class).stream())
@@ -181,11 +181,11 @@ public final class ShotLighting {
     }
 
     /** What is recorded of the shot. */
-    public ShotState state() {
+    public RecordedState state() {
         return state;
     }
 
-    private static Optional<Metering> metering(String camera, ShotState state) {
+    private static Optional<Metering> metering(String camera, RecordedState state) {
         double nd =
                 state.value(camera, LensNd.class).map(n -> n.stops().value()).orElse(0.0);
         return state.value(camera, Stop.class)

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.filter.FilterEffect;
@@ -65,12 +65,12 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
         }
     }
 
-    static boolean isOn(Placement placement, ShotState state) {
+    static boolean isOn(Placement placement, RecordedState state) {
         return placement.kind().shines() && state.isOn(placement.key());
     }
 
     /** @throws Refusal when its figures, its place or its colour are not known */
-    static Source of(SetPlan set, Placement placement, ShotState state, Calibration calibration) {
+    static Source of(SetPlan set, Placement placement, RecordedState state, Calibration calibration) {
         String key = placement.key();
         SpacePoint at =
                 state.position(key).orElseThrow(() -> new Refusal("%s has no place.".formatted(placement.name())));
@@ -274,7 +274,7 @@ record Source(Placement placement, List<LightPath> paths, @Nullable Modifier hal
     }
 
     private static List<LightPath> daylight(
-            SetPlan set, Placement placement, ShotState state, SpacePoint at, Aim aim, Modifiers stack) {
+            SetPlan set, Placement placement, RecordedState state, SpacePoint at, Aim aim, Modifiers stack) {
         String key = placement.key();
         Daylight daylight = state.value(key, Daylight.class)
                 .orElseThrow(() -> new Refusal("%s: its daylight is not metered.".formatted(placement.name())));

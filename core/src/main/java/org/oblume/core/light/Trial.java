@@ -11,6 +11,7 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Level;
@@ -41,7 +42,7 @@ public record Trial(
      */
     public static Trial of(
             SceneRecord now,
-            String slate,
+            Slate slate,
             List<Change> changes,
             Collection<String> holds,
             Set<String> out,
@@ -96,7 +97,7 @@ public record Trial(
         return kept;
     }
 
-    private static SceneRecord with(SceneRecord now, String slate, List<Change> changes) {
+    private static SceneRecord with(SceneRecord now, Slate slate, List<Change> changes) {
         return now.with(now.book()
                 .with(changes.stream()
                         .map(c -> new Knot(slate, c.placement(), c.value(), TRIED))
@@ -104,7 +105,7 @@ public record Trial(
     }
 
     private static ShotLighting light(
-            SceneRecord scene, String slate, Set<String> out, Map<String, Calibration> calibrations) {
+            SceneRecord scene, Slate slate, Set<String> out, Map<String, Calibration> calibrations) {
         return ShotLighting.of(scene.set(), scene.placements(), scene.book().resolve(slate), out, calibrations);
     }
 }

@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.ColourTemperature;
@@ -62,7 +62,7 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
      *
      * @param stock that the crew could have hung
      */
-    public static List<FaultHypothesis> of(Placement light, ShotState state, List<StockItem> stock) {
+    public static List<FaultHypothesis> of(Placement light, RecordedState state, List<StockItem> stock) {
         List<FaultHypothesis> all = new ArrayList<>();
         Lamp lamp = light.piece().lamp();
         double level = state.level(light.key());
@@ -128,7 +128,7 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
      */
     public static List<FaultHypothesis> explaining(
             Placement light,
-            ShotState state,
+            RecordedState state,
             List<StockItem> stock,
             double stops,
             @Nullable Double mired,
@@ -151,7 +151,7 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
                 .toList();
     }
 
-    private static Optional<FaultHypothesis> dial(Placement light, ShotState state, double mired, double duv) {
+    private static Optional<FaultHypothesis> dial(Placement light, RecordedState state, double mired, double duv) {
         return state.value(light.key(), ColourTemperature.class)
                 .filter(d -> Kelvin.isMiredInRange(Kelvin.of(d.kelvin()).mired() + mired))
                 .map(d -> new FaultHypothesis(
@@ -167,7 +167,7 @@ public record FaultHypothesis(Kind kind, String words, double stops, double mire
                         true));
     }
 
-    private static FaultHypothesis levelOrDistance(Placement light, ShotState state, double stops) {
+    private static FaultHypothesis levelOrDistance(Placement light, RecordedState state, double stops) {
         Lamp lamp = light.piece().lamp();
         double level = state.level(light.key());
         String asLevel = "";

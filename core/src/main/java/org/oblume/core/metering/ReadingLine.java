@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.exposure.Exposure;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
@@ -41,14 +41,14 @@ public final class ReadingLine {
      * @throws Refusal with what is not understood and what to type
      */
     public static Reading parse(
-            String line, List<Placement> placements, ShotState state, String mark, @Nullable Exposure camera) {
+            String line, List<Placement> placements, RecordedState state, String mark, @Nullable Exposure camera) {
         return new Reader(placements, state, mark, camera).read(line);
     }
 
     private static final class Reader {
 
         private final List<Placement> placements;
-        private final ShotState state;
+        private final RecordedState state;
         private final @Nullable Exposure camera;
         private final Map<String, Double> light = new LinkedHashMap<>();
         private final Map<String, Double> signal = new LinkedHashMap<>();
@@ -57,7 +57,7 @@ public final class ReadingLine {
         private @Nullable Double kelvin;
         private @Nullable Double duv;
 
-        Reader(List<Placement> placements, ShotState state, String mark, @Nullable Exposure camera) {
+        Reader(List<Placement> placements, RecordedState state, String mark, @Nullable Exposure camera) {
             this.placements =
                     placements.stream().filter(p -> state.isOnSet(p.key())).toList();
             this.state = state;

@@ -3,7 +3,7 @@ package org.oblume.core.metering;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.light.ShotLighting;
@@ -44,7 +44,7 @@ public record SoloCheck(
     public static SoloCheck of(
             Reading reading,
             Placement source,
-            ShotState state,
+            RecordedState state,
             ShotLighting light,
             List<StockItem> stock,
             FaultHypothesis.Uncertainty spread) {
@@ -78,7 +78,7 @@ public record SoloCheck(
     }
 
     /** The colour that a light is recorded to leave its filters with; empty when it is not recorded or cannot be. */
-    public static Optional<LightColour> colour(Placement source, ShotState state) {
+    public static Optional<LightColour> colour(Placement source, RecordedState state) {
         try {
             Modifiers stack = state.value(source.key(), Modifiers.class).orElse(Modifiers.NONE);
             double tint = state.value(source.key(), Tint.class).map(Tint::duv).orElse(0.0);

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
-import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.DialCorrection;
 import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.filter.StockItem;
@@ -65,7 +65,7 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
      */
     public static List<WhiteMatch> ways(
             SceneRecord scene,
-            ShotState state,
+            RecordedState state,
             @Nullable Placement reference,
             WhitePoint white,
             Map<String, DialCurve> others,
@@ -86,7 +86,7 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
     /** How far the others are from the reference while they stay as they are dialled. */
     private record Left(double mired, double duv) {
 
-        static Left of(SceneRecord scene, ShotState state, WhitePoint white, Map<String, DialCurve> others) {
+        static Left of(SceneRecord scene, RecordedState state, WhitePoint white, Map<String, DialCurve> others) {
             double mired = 0;
             double duv = 0;
             for (Map.Entry<String, DialCurve> other : others.entrySet()) {
@@ -152,7 +152,7 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
 
     /** The one tint filter that leaves the reference nearest to the locus, when there is one that helps. */
     private static Optional<WhiteMatch> filtered(
-            ShotState state, Placement reference, WhitePoint white, List<StockItem> stock, Left others) {
+            RecordedState state, Placement reference, WhitePoint white, List<StockItem> stock, Left others) {
         return stock.stream()
                 .filter(s -> s.kind() == StockKind.TINT)
                 .min(Comparator.comparingDouble(
@@ -180,7 +180,7 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
     }
 
     private static Optional<WhiteMatch> camera(
-            SceneRecord scene, ShotState state, Placement reference, WhitePoint white, Left others) {
+            SceneRecord scene, RecordedState state, Placement reference, WhitePoint white, Left others) {
         return scene.placements().stream()
                 .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
                 .findFirst()

@@ -35,12 +35,8 @@ public final class ChangePhrases {
      * @param is its key on the second
      */
     public static Phrase of(ComparedState from, String was, ComparedState to, String is, Attribute attribute) {
-        @Nullable
-        AttributeValue before =
-                from.state().knot(was, attribute).map(k -> k.value()).orElse(null);
-        @Nullable
-        AttributeValue after =
-                to.state().knot(is, attribute).map(k -> k.value()).orElse(null);
+        @Nullable AttributeValue before = from.state().value(was, attribute).orElse(null);
+        @Nullable AttributeValue after = to.state().value(is, attribute).orElse(null);
         if (after == null) {
             return Phrase.of("no " + attribute.label() + " recorded");
         }

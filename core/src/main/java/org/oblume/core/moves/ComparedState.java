@@ -8,8 +8,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
-import org.oblume.core.carry.ShotState;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
@@ -18,7 +18,7 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 
 /** One side of a comparison: a state of a scene. Two sides may be of different scenes. */
-public record ComparedState(SceneRecord scene, ShotState state) {
+public record ComparedState(SceneRecord scene, RecordedState state) {
 
     boolean isOnSet(@Nullable Placement placement) {
         return placement != null && state.isOnSet(placement.key());
@@ -28,7 +28,7 @@ public record ComparedState(SceneRecord scene, ShotState state) {
     AttributeValue value(@Nullable Placement placement, Attribute attribute) {
         return placement == null
                 ? null
-                : state.knot(placement.key(), attribute).map(k -> k.value()).orElse(null);
+                : state.value(placement.key(), attribute).orElse(null);
     }
 
     Optional<PlanPoint> point(String key) {

@@ -28,7 +28,7 @@ final class MovePlanner {
         MoveDraft draft = new MoveDraft(to, times);
         changes(from, to).forEach(change -> RULES.forEach(rule -> rule.plan(change, draft)));
         if (!draft.recalled().isEmpty()) {
-            Phrase words = Phrase.format("Recall %s: %s", to.state().slate(), Phrase.joined("; ", draft.recalled()));
+            Phrase words = Phrase.format("Recall %s: %s", to.state().name(), Phrase.joined("; ", draft.recalled()));
             draft.add(null, Department.CONTROL, Job.RECALL, words);
         }
         if (!draft.moves().isEmpty()) {

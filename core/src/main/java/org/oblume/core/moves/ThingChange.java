@@ -4,7 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Placement;
@@ -18,7 +18,8 @@ import org.oblume.core.plot.Placement;
  * @param differences by attribute
  * @param then the second state
  */
-record ThingChange(Placement thing, boolean was, boolean is, Map<Attribute, Difference> differences, ShotState then) {
+record ThingChange(
+        Placement thing, boolean was, boolean is, Map<Attribute, Difference> differences, RecordedState then) {
 
     boolean isStruck() {
         return was && !is;

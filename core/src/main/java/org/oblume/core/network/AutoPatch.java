@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.ControlPath;
 import org.oblume.core.plot.Patch;
@@ -41,7 +41,7 @@ public final class AutoPatch {
     public static List<Repatch> plan(
             Collection<PatchedUnit> units,
             Collection<String> keys,
-            ShotState state,
+            RecordedState state,
             Order order,
             FreeSlots.Spot from,
             int every) {
@@ -73,7 +73,7 @@ public final class AutoPatch {
                 && (unit.isPatched() || unit.usualMode().isPresent());
     }
 
-    private static Comparator<PatchedUnit> comparing(Order order, ShotState state) {
+    private static Comparator<PatchedUnit> comparing(Order order, RecordedState state) {
         return switch (order) {
             case POSITION ->
                 Comparator.<PatchedUnit>comparingDouble(u -> point(state, u).xM())
@@ -91,7 +91,7 @@ public final class AutoPatch {
         };
     }
 
-    private static PlanPoint point(ShotState state, PatchedUnit unit) {
+    private static PlanPoint point(RecordedState state, PatchedUnit unit) {
         return state.value(unit.placement().key(), Place.class)
                 .map(Place::point)
                 .orElse(new PlanPoint(0, 0));

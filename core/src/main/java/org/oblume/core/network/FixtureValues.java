@@ -5,7 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Beam;
@@ -48,7 +48,7 @@ public record FixtureValues(
     private static final double CIRCLE = 360;
 
     /** As a shot has it. */
-    public static FixtureValues of(ShotState state, String key) {
+    public static FixtureValues of(RecordedState state, String key) {
         boolean on = state.value(key, SetStatus.class)
                 .filter(s -> s.state() == SetStatus.State.ON)
                 .isPresent();

@@ -7,8 +7,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
-import org.oblume.core.carry.ShotState;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.Piece;
@@ -35,7 +35,7 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Fi
      *
      * @param modesOf what modes a thing has
      */
-    public static List<PatchedUnit> of(SceneRecord scene, ShotState state, Function<Piece, List<Mode>> modesOf) {
+    public static List<PatchedUnit> of(SceneRecord scene, RecordedState state, Function<Piece, List<Mode>> modesOf) {
         List<PatchedUnit> units = new ArrayList<>();
         for (Placement placement : scene.placements()) {
             if (placement.kind().isLight() && state.isOnSet(placement.key())) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.caution.Cautions;
 import org.oblume.core.geometry.PlanPoint;
@@ -38,7 +39,7 @@ public final class RebuildSheet {
     }
 
     /** The two best tapes for a placement; empty when it has no place or no two landmarks give it. */
-    public static Optional<TapePair> tapes(SetPlan set, ShotState state, String placement) {
+    public static Optional<TapePair> tapes(SetPlan set, RecordedState state, String placement) {
         return state.value(placement, Place.class).map(Place::point).flatMap(point -> tapes(set, point));
     }
 

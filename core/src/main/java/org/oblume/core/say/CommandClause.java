@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
@@ -261,7 +261,7 @@ final class CommandClause {
 
     /** The point it is aimed at; without a mark, the first mark on set. */
     private SpacePoint target() {
-        ShotState state = line.state();
+        RecordedState state = line.state();
         Optional<AimSetting> aim = line.value(about.key(), AimSetting.class);
         String mark = aim.map(AimSetting::mark).orElseGet(() -> line.recording().placements().stream()
                 .filter(p -> p.kind() == PlacementKind.MARK)

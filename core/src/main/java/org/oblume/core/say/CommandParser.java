@@ -11,8 +11,8 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
-import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.ValueKey;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.plot.AttributeValue;
@@ -51,14 +51,14 @@ public final class CommandParser {
             Role.AMBIENCE);
 
     private final SceneRecord scene;
-    private final ShotState state;
+    private final RecordedState state;
     private final List<StockItem> stock;
     private final Map<ValueKey, Change> changes = new LinkedHashMap<>();
     private final Set<String> holds = new LinkedHashSet<>();
     private final List<ParsedCommand.Problem> problems = new ArrayList<>();
     private final Map<String, Placement> names = new LinkedHashMap<>();
 
-    private CommandParser(SceneRecord scene, ShotState state, List<StockItem> stock) {
+    private CommandParser(SceneRecord scene, RecordedState state, List<StockItem> stock) {
         this.scene = scene;
         this.state = state;
         this.stock = stock;
@@ -85,7 +85,7 @@ public final class CommandParser {
     }
 
     /** @param stock what can be hung, by its names */
-    public static ParsedCommand read(String line, SceneRecord scene, ShotState state, List<StockItem> stock) {
+    public static ParsedCommand read(String line, SceneRecord scene, RecordedState state, List<StockItem> stock) {
         CommandParser reader = new CommandParser(scene, state, stock);
         reader.read(new Tokens(line));
         return new ParsedCommand(List.copyOf(reader.changes.values()), List.copyOf(reader.holds), reader.problems);
@@ -217,7 +217,7 @@ public final class CommandParser {
         return scene;
     }
 
-    ShotState state() {
+    RecordedState state() {
         return state;
     }
 

@@ -68,16 +68,20 @@ class CarryBookTest {
                 shot("4A", null),
                 shot("4B", "4A"),
                 shot("4C", "4A"),
-                new ShotNode("4D", "4C", ShotStage.SHOT),
-                new ShotNode("4E", "4D", ShotStage.SHOT));
+                new ShotNode(new Slate("4D"), new Slate("4C"), ShotStage.SHOT),
+                new ShotNode(new Slate("4E"), new Slate("4D"), ShotStage.SHOT));
         CarryBook book = CarryBook.of(shots, List.of());
-        assertThatCode(() -> book.refuseRebasing("4B", "4C")).doesNotThrowAnyException();
-        assertThatCode(() -> book.refuseRebasing("4B", null)).doesNotThrowAnyException();
-        assertThatThrownBy(() -> book.refuseRebasing("4C", "4B"))
+        assertThatCode(() -> book.refuseRebasing(new Slate("4B"), new Slate("4C")))
+                .doesNotThrowAnyException();
+        assertThatCode(() -> book.refuseRebasing(new Slate("4B"), null)).doesNotThrowAnyException();
+        assertThatThrownBy(() -> book.refuseRebasing(new Slate("4C"), new Slate("4B")))
                 .hasMessage("4D and 4E have been shot: what 4C is based on stays. Make a new shot instead.");
-        assertThatThrownBy(() -> book.refuseRebasing("4E", "4A")).hasMessageStartingWith("4E has been shot");
-        assertThatThrownBy(() -> book.refuseRebasing("4B", "9Z")).hasMessageContaining("which the scene does not have");
-        assertThatThrownBy(() -> book.refuseRebasing("4A", "4B")).hasMessageContaining("base it on itself");
+        assertThatThrownBy(() -> book.refuseRebasing(new Slate("4E"), new Slate("4A")))
+                .hasMessageStartingWith("4E has been shot");
+        assertThatThrownBy(() -> book.refuseRebasing(new Slate("4B"), new Slate("9Z")))
+                .hasMessageContaining("which the scene does not have");
+        assertThatThrownBy(() -> book.refuseRebasing(new Slate("4A"), new Slate("4B")))
+                .hasMessageContaining("base it on itself");
         assertThatThrownBy(() -> CarryBook.of(List.of(shot("4A", "4Z")), List.of()))
                 .hasMessageContaining("4Z, which the scene does not have");
     }
@@ -86,7 +90,7 @@ class CarryBookTest {
     void aValueKnowsTheShotItWasTiedIn() {
         CarryBook book =
                 CarryBook.of(SCENE_4, List.of(knot("4A", "key", new Level(70)), knot("4C", "key", new Height(1.9))));
-        ShotState closeUp = book.resolve("4C");
+        ShotState closeUp = book.resolve(new Slate("4C"));
         Knot level = closeUp.knot("key", Attribute.LEVEL).orElseThrow();
         assertThat(level.slate()).isEqualTo("4A");
         assertThat(closeUp.tiedHere(level)).isFalse();
@@ -96,7 +100,7 @@ class CarryBookTest {
 
     @Test
     void whatWasNeverRecordedIsAbsent() {
-        ShotState state = CarryBook.of(SCENE_4, List.of()).resolve("4D");
+        ShotState state = CarryBook.of(SCENE_4, List.of()).resolve(new Slate("4D"));
         assertThat(state.placements()).isEmpty();
         assertThat(state.isOnSet("key")).isFalse();
         assertThat(state.aim("key")).isEmpty();
@@ -124,7 +128,7 @@ class CarryBookTest {
             while (!levels.containsKey(at.slate())) {
                 at = book.node(at.basedOn());
             }
-            assertThat(level(book, shot.slate())).isEqualTo(levels.get(at.slate()));
+            assertThat(level(book, shot.slate().text())).isEqualTo(levels.get(at.slate()));
             assertThat(book.resolveAll()
                             .get(shot.slate())
                             .value("key", Level.class)
@@ -137,16 +141,19 @@ class CarryBookTest {
     void aRevisionSparesTheFirstShotOnEachWayThatWasShotAndCarries() {
         CarryBook book = CarryBook.of(
                 List.of(
-                        new ShotNode("4A", null, ShotStage.LIT),
-                        new ShotNode("4B", "4A", ShotStage.SHOT),
-                        new ShotNode("4C", "4B", ShotStage.SHOT),
-                        new ShotNode("4D", "4A", ShotStage.PLANNED),
-                        new ShotNode("4E", "4D", ShotStage.SHOT),
-                        new ShotNode("4F", "4A", ShotStage.SHOT)),
+                        new ShotNode(new Slate("4A"), null, ShotStage.LIT),
+                        new ShotNode(new Slate("4B"), new Slate("4A"), ShotStage.SHOT),
+                        new ShotNode(new Slate("4C"), new Slate("4B"), ShotStage.SHOT),
+                        new ShotNode(new Slate("4D"), new Slate("4A"), ShotStage.PLANNED),
+                        new ShotNode(new Slate("4E"), new Slate("4D"), ShotStage.SHOT),
+                        new ShotNode(new Slate("4F"), new Slate("4A"), ShotStage.SHOT)),
                 List.of(knot("4A", "key", new Level(70)), knot("4F", "key", new Level(20))));
-        assertThat(book.lockedFollowers("4A", "key", Attribute.LEVEL)).containsExactly("4B", "4E");
-        assertThat(book.lockedFollowers("4D", "key", Attribute.LEVEL)).containsExactly("4E");
-        assertThat(book.lockedFollowers("4F", "key", Attribute.LEVEL)).isEmpty();
+        assertThat(book.lockedFollowers(new Slate("4A"), new ValueKey("key", Attribute.LEVEL)))
+                .containsExactly(new Slate("4B"), new Slate("4E"));
+        assertThat(book.lockedFollowers(new Slate("4D"), new ValueKey("key", Attribute.LEVEL)))
+                .containsExactly(new Slate("4E"));
+        assertThat(book.lockedFollowers(new Slate("4F"), new ValueKey("key", Attribute.LEVEL)))
+                .isEmpty();
     }
 
     @Test
@@ -157,22 +164,24 @@ class CarryBookTest {
                         knot("4A", "key", new Level(70)),
                         knot("4C", "key", new Level(24)),
                         knot("4D", "edge", new Level(5))));
-        CarryBook rebased = book.rebased("4D", "4B");
+        CarryBook rebased = book.rebased(new Slate("4D"), new Slate("4B"));
         assertThat(level(rebased, "4D")).isEqualTo(70);
-        assertThat(rebased.resolve("4D").value("edge", Level.class).map(Level::percent))
+        assertThat(rebased.resolve(new Slate("4D")).value("edge", Level.class).map(Level::percent))
                 .contains(5.0);
         assertThat(level(book, "4D")).isEqualTo(24);
-        assertThatThrownBy(() -> book.rebased("4A", "4D")).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> book.rebased(new Slate("4A"), new Slate("4D"))).isInstanceOf(Refusal.class);
     }
 
     @Test
     void aShotIsNeverBasedOnItself() {
         CarryBook book = CarryBook.of(SCENE_4, List.of());
-        assertThatThrownBy(() -> book.refuseRebasing("4A", "4D"))
+        assertThatThrownBy(() -> book.refuseRebasing(new Slate("4A"), new Slate("4D")))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("4A from 4D from 4C from 4A");
-        assertThatThrownBy(() -> book.refuseRebasing("4C", "4C")).isInstanceOf(Refusal.class);
-        assertThatCode(() -> book.refuseRebasing("4D", "4B")).doesNotThrowAnyException();
+        assertThatThrownBy(() -> book.refuseRebasing(new Slate("4C"), new Slate("4C")))
+                .isInstanceOf(Refusal.class);
+        assertThatCode(() -> book.refuseRebasing(new Slate("4D"), new Slate("4B")))
+                .doesNotThrowAnyException();
         assertThatThrownBy(() -> CarryBook.of(List.of(shot("1", "2"), shot("2", "1")), List.of()))
                 .hasMessageContaining("cannot be based on");
     }
@@ -180,38 +189,40 @@ class CarryBookTest {
     @Test
     void aShotThatOthersAreBasedOnIsNotDeleted() {
         CarryBook book = CarryBook.of(SCENE_4, List.of());
-        assertThatThrownBy(() -> book.refuseDeleting("4A"))
+        assertThatThrownBy(() -> book.refuseDeleting(new Slate("4A")))
                 .hasMessage("4A cannot be deleted: 4B and 4C are based on it. Base them on another shot first.");
-        assertThatCode(() -> book.refuseDeleting("4D")).doesNotThrowAnyException();
+        assertThatCode(() -> book.refuseDeleting(new Slate("4D"))).doesNotThrowAnyException();
     }
 
     @Test
     void whatWasShotStaysAsItWasShot() {
-        List<ShotNode> shots = List.of(shot("4A", null), new ShotNode("4B", "4A", ShotStage.SHOT), shot("4C", "4B"));
+        List<ShotNode> shots = List.of(
+                shot("4A", null), new ShotNode(new Slate("4B"), new Slate("4A"), ShotStage.SHOT), shot("4C", "4B"));
         CarryBook book = CarryBook.of(
                 shots,
                 List.of(
                         knot("4A", "key", new Level(70)),
                         knot("4A", "key", new Height(2)),
                         knot("4B", "key", new Height(1.9))));
-        assertThatThrownBy(() -> book.refuseChangingWhatWasShot("4B", "key", Attribute.LEVEL))
+        assertThatThrownBy(() -> book.refuseChangingWhatWasShot(new Slate("4B"), new ValueKey("key", Attribute.LEVEL)))
                 .hasMessageContaining("locked");
-        assertThatThrownBy(() -> book.refuseChangingWhatWasShot("4A", "key", Attribute.LEVEL))
+        assertThatThrownBy(() -> book.refuseChangingWhatWasShot(new Slate("4A"), new ValueKey("key", Attribute.LEVEL)))
                 .hasMessageContaining("4B has been shot and carries this value from 4A");
         // 4B has its own height, and 4C is still planned
-        assertThatCode(() -> book.refuseChangingWhatWasShot("4A", "key", Attribute.HEIGHT))
+        assertThatCode(() -> book.refuseChangingWhatWasShot(new Slate("4A"), new ValueKey("key", Attribute.HEIGHT)))
                 .doesNotThrowAnyException();
-        assertThatCode(() -> book.refuseChangingWhatWasShot("4C", "key", Attribute.LEVEL))
+        assertThatCode(() -> book.refuseChangingWhatWasShot(new Slate("4C"), new ValueKey("key", Attribute.LEVEL)))
                 .doesNotThrowAnyException();
-        assertThatThrownBy(() -> book.refuseRebasing("4B", null)).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> book.refuseDeleting("4B")).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> book.refuseRebasing(new Slate("4B"), null)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> book.refuseDeleting(new Slate("4B"))).isInstanceOf(Refusal.class);
     }
 
     @Test
     void onlyAShotThatIsBasedOnAnotherNeedsAReason() {
         CarryBook book = CarryBook.of(SCENE_4, List.of());
-        assertThatCode(() -> book.requireReason("4A", null)).doesNotThrowAnyException();
-        assertThatThrownBy(() -> book.requireReason("4C", null)).hasMessageContaining("match, cheat, fix or look");
+        assertThatCode(() -> book.requireReason(new Slate("4A"), null)).doesNotThrowAnyException();
+        assertThatThrownBy(() -> book.requireReason(new Slate("4C"), null))
+                .hasMessageContaining("match, cheat, fix or look");
     }
 
     @Test
@@ -233,11 +244,20 @@ class CarryBookTest {
                         knot("4A", "key", AimSetting.atMark("mark-1", 1)),
                         knot("4A", "mark-1", Place.of(0, 3)),
                         knot("4C", "mark-1", Place.of(3, 0))));
-        assertThat(book.resolve("4A").aim("key").orElseThrow().bearing().degrees())
+        assertThat(book.resolve(new Slate("4A"))
+                        .aim("key")
+                        .orElseThrow()
+                        .bearing()
+                        .degrees())
                 .isZero();
-        assertThat(book.resolve("4D").aim("key").orElseThrow().bearing().degrees())
+        assertThat(book.resolve(new Slate("4D"))
+                        .aim("key")
+                        .orElseThrow()
+                        .bearing()
+                        .degrees())
                 .isEqualTo(90);
-        assertThat(book.resolve("4D").aim("key").orElseThrow().tiltDeg()).isCloseTo(-18.4349, within(1e-4));
+        assertThat(book.resolve(new Slate("4D")).aim("key").orElseThrow().tiltDeg())
+                .isCloseTo(-18.4349, within(1e-4));
     }
 
     @Test
@@ -270,26 +290,30 @@ class CarryBookTest {
         Modifiers warm = new Modifiers(List.of(new Modifier("Double straw", 1, 400, 0, false, null, null, null)));
         List<Knot> knots = List.of(knot("4A", "lamp", new ColourTemperature(2000)), knot("4C", "lamp", warm));
         SceneRecord scene = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, knots));
-        assertThatCode(() -> scene.checkColours(scene.book().resolve("4A"), "lamp"))
+        assertThatCode(() -> scene.checkColours(scene.book().resolve(new Slate("4A")), "lamp"))
                 .doesNotThrowAnyException();
-        assertThatCode(() -> scene.checkColours(scene.book().resolve("4D"), "lamp"))
+        assertThatCode(() -> scene.checkColours(scene.book().resolve(new Slate("4D")), "lamp"))
                 .doesNotThrowAnyException();
         List<Knot> hot = List.of(knot("4A", "lamp", new ColourTemperature(1500)), knot("4C", "lamp", warm));
         SceneRecord refused = SceneRecord.of(SetPlan.room(5, 5, 3), List.of(lamp), CarryBook.of(SCENE_4, hot));
-        assertThatThrownBy(() -> refused.checkColours(refused.book().resolve("4D"), "lamp"))
+        assertThatThrownBy(() -> refused.checkColours(refused.book().resolve(new Slate("4D")), "lamp"))
                 .hasMessageStartingWith("Bench lamp in 4D:");
         assertThat(refused.problems(hot)).hasSize(2);
     }
 
     private static double level(CarryBook book, String slate) {
-        return book.resolve(slate).value("key", Level.class).orElseThrow().percent();
+        return book.resolve(new Slate(slate))
+                .value("key", Level.class)
+                .orElseThrow()
+                .percent();
     }
 
     private static ShotNode shot(String slate, String basedOn) {
-        return new ShotNode(slate, basedOn, ShotStage.PLANNED);
+        return new ShotNode(new Slate(slate), basedOn == null ? null : new Slate(basedOn), ShotStage.PLANNED);
     }
 
     private static Knot knot(String slate, String placement, AttributeValue value) {
-        return new Knot(slate, placement, value, new Attribution(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1));
+        return new Knot(
+                new Slate(slate), placement, value, new Attribution(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1));
     }
 }

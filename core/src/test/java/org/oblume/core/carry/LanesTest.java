@@ -3,6 +3,7 @@ package org.oblume.core.carry;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -40,11 +41,13 @@ class LanesTest {
         List<ShotNode> shots = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
             shots.add(new ShotNode(
-                    "S" + i, i == 0 || random.nextInt(8) == 0 ? null : "S" + random.nextInt(i), ShotStage.PLANNED));
+                    new Slate("S" + i),
+                    i == 0 || random.nextInt(8) == 0 ? null : new Slate("S" + random.nextInt(i)),
+                    ShotStage.PLANNED));
         }
         CarryBook book = CarryBook.of(shots, List.of());
-        Map<String, Integer> lanes = Lanes.of(book);
-        List<String> slates = book.slates();
+        Map<Slate, Integer> lanes = Lanes.of(book);
+        List<Slate> slates = book.slates();
         for (ShotNode shot : shots) {
             if (shot.basedOn() != null) {
                 for (int between = slates.indexOf(shot.basedOn()) + 1;
@@ -61,8 +64,12 @@ class LanesTest {
     private static Map<String, Integer> lanes(@Nullable String... slateAndBase) {
         List<ShotNode> shots = new ArrayList<>();
         for (int i = 0; i < slateAndBase.length; i += 2) {
-            shots.add(new ShotNode(slateAndBase[i], slateAndBase[i + 1], ShotStage.PLANNED));
+            String base = slateAndBase[i + 1];
+            shots.add(
+                    new ShotNode(new Slate(slateAndBase[i]), base == null ? null : new Slate(base), ShotStage.PLANNED));
         }
-        return Lanes.of(CarryBook.of(shots, List.of()));
+        Map<String, Integer> lanes = new HashMap<>();
+        Lanes.of(CarryBook.of(shots, List.of())).forEach((slate, lane) -> lanes.put(slate.text(), lane));
+        return lanes;
     }
 }

@@ -24,8 +24,10 @@ class ShotStateTest {
     private static ShotState flag(AttributeValue... values) {
         Attribution tie = new Attribution(null, null, "gaffer", Instant.EPOCH, 1);
         return ShotState.of(
-                "4A",
-                Arrays.stream(values).map(v -> new Knot("4A", "flag", v, tie)).toList());
+                new Slate("4A"),
+                Arrays.stream(values)
+                        .map(v -> new Knot(new Slate("4A"), "flag", v, tie))
+                        .toList());
     }
 
     @Test

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
@@ -30,9 +31,9 @@ final class Things {
         return rule.of(
                 head,
                 ShotState.of(
-                        "4A",
+                        new Slate("4A"),
                         Arrays.stream(recorded)
-                                .map(v -> new Knot("4A", "head", v, tie))
+                                .map(v -> new Knot(new Slate("4A"), "head", v, tie))
                                 .toList()));
     }
 }

@@ -15,6 +15,7 @@ import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.continuity.Match.Verdict;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.geometry.PlanFit;
@@ -291,13 +292,13 @@ class ShotAssessmentTest {
                     .forEach(k -> knots.add(
                             k.placement().equals(key) && k.attribute() == attribute
                                     ? new Knot(
-                                            "1A",
+                                            new Slate("1A"),
                                             key,
                                             k.value(),
                                             new Attribution(reason, note, "gaffer", Instant.EPOCH, 1))
                                     : k));
         }
-        return ShotState.of("1A", knots);
+        return ShotState.of(new Slate("1A"), knots);
     }
 
     private ShotAssessment judging(Reading... readings) {

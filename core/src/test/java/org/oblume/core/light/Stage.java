@@ -11,7 +11,9 @@ import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
+import org.oblume.core.carry.ShotStage;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AimSetting;
@@ -46,7 +48,7 @@ public final class Stage {
 
     public static final double PEAK = 10_000;
     public static final double FACE_M = 1.5;
-    private static final ShotNode SHOT = new ShotNode("1A", null, org.oblume.core.carry.ShotStage.PLANNED);
+    private static final ShotNode SHOT = new ShotNode(new Slate("1A"), null, ShotStage.PLANNED);
     private final List<Placement> placements = new ArrayList<>();
     private final List<Knot> knots = new ArrayList<>();
     private SetPlan set;
@@ -210,7 +212,7 @@ public final class Stage {
     /** Records a value, in place of the one before. */
     public Stage tie(String key, AttributeValue value) {
         knots.removeIf(k -> k.placement().equals(key) && k.attribute() == Attribute.of(value));
-        knots.add(new Knot("1A", key, value, new Attribution(null, null, "gaffer", Instant.EPOCH, 1)));
+        knots.add(new Knot(new Slate("1A"), key, value, new Attribution(null, null, "gaffer", Instant.EPOCH, 1)));
         return this;
     }
 
@@ -227,7 +229,7 @@ public final class Stage {
     }
 
     public ShotState state() {
-        return CarryBook.of(List.of(SHOT), knots).resolve("1A");
+        return CarryBook.of(List.of(SHOT), knots).resolve(new Slate("1A"));
     }
 
     public SceneRecord recording() {

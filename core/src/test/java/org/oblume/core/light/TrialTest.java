@@ -10,6 +10,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
@@ -26,7 +27,8 @@ class TrialTest {
         Trial trial = trial(List.of(new Change("key", new Level(35))), List.of());
         assertThat(trial.light().facingLux("key", "mark"))
                 .isCloseTo(stage.light().facingLux("key", "mark") / 2, within(1e-9));
-        assertThat(scene.book().resolve("1A").value("key", Level.class)).contains(new Level(70));
+        assertThat(scene.book().resolve(new Slate("1A")).value("key", Level.class))
+                .contains(new Level(70));
     }
 
     @Test
@@ -54,12 +56,12 @@ class TrialTest {
 
     @Test
     void aSourceTakenOutIsOutInTheAnswerOnly() {
-        Trial trial = Trial.of(scene, "1A", List.of(), List.of(), Set.of("key"), Map.of());
+        Trial trial = Trial.of(scene, new Slate("1A"), List.of(), List.of(), Set.of("key"), Map.of());
         assertThat(trial.light().lights()).isEmpty();
         assertThat(trial.state().value("key", Level.class)).isPresent();
     }
 
     private Trial trial(List<Change> changes, List<String> holds) {
-        return Trial.of(scene, "1A", changes, holds, Set.of(), Map.of());
+        return Trial.of(scene, new Slate("1A"), changes, holds, Set.of(), Map.of());
     }
 }

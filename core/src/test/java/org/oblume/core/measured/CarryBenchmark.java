@@ -14,6 +14,7 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
@@ -52,7 +53,8 @@ public class CarryBenchmark {
             List<ShotNode> shots = new ArrayList<>();
             Random random = new Random(4);
             for (int s = 0; s < 60; s++) {
-                shots.add(new ShotNode("S" + s, s == 0 ? null : "S" + (s - 1), ShotStage.PLANNED));
+                shots.add(
+                        new ShotNode(new Slate("S" + s), s == 0 ? null : new Slate("S" + (s - 1)), ShotStage.PLANNED));
             }
             for (int i = 0; i < 120; i++) {
                 for (AttributeValue value : List.of(
@@ -62,11 +64,12 @@ public class CarryBenchmark {
                         new Level(50),
                         new ColourTemperature(4300),
                         new Tint(0))) {
-                    knots.add(new Knot("S0", "p" + i, value, tie));
+                    knots.add(new Knot(new Slate("S0"), "p" + i, value, tie));
                 }
             }
             for (int i = 0; knots.size() < 1500; i++) {
-                knots.add(new Knot("S" + (1 + i % 59), "p" + (i / 59 + i % 59), new Level(random.nextInt(100)), tie));
+                knots.add(new Knot(
+                        new Slate("S" + (1 + i % 59)), "p" + (i / 59 + i % 59), new Level(random.nextInt(100)), tie));
             }
             book = CarryBook.of(shots, knots);
         }
@@ -76,7 +79,7 @@ public class CarryBenchmark {
     @Benchmark
     public int resolvingAllShots(LongNight night) {
         int held = 0;
-        for (String slate : night.book.slates()) {
+        for (Slate slate : night.book.slates()) {
             held += night.book.resolve(slate).placements().size();
         }
         return held;

@@ -10,6 +10,7 @@ import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
@@ -70,7 +71,8 @@ final class Shop {
             knots.removeIf(k -> k.slate().equals(slate)
                     && k.placement().equals(key)
                     && k.value().getClass() == value.getClass());
-            knots.add(new Knot(slate, key, value, new Attribution(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1)));
+            knots.add(new Knot(
+                    new Slate(slate), key, value, new Attribution(Reason.MATCH, null, "gaffer", Instant.EPOCH, 1)));
         }
         return this;
     }
@@ -86,13 +88,15 @@ final class Shop {
                         thing("flag", "Flag", PlacementKind.FLAG, Role.NEGATIVE_FILL, 1.2, 0),
                         thing("net", "Net", PlacementKind.NET, Role.BACKGROUND, 0.9, 0)),
                 CarryBook.of(
-                        List.of(new ShotNode("A", null, ShotStage.LIT), new ShotNode("B", "A", ShotStage.PLANNED)),
+                        List.of(
+                                new ShotNode(new Slate("A"), null, ShotStage.LIT),
+                                new ShotNode(new Slate("B"), new Slate("A"), ShotStage.PLANNED)),
                         knots));
     }
 
     ComparedState side(String slate) {
         SceneRecord scene = recording();
-        return new ComparedState(scene, scene.book().resolve(slate));
+        return new ComparedState(scene, scene.book().resolve(new Slate(slate)));
     }
 
     /** What one rule by itself makes of the way from A to B. */

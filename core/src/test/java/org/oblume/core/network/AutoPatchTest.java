@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.network.AutoPatch.Order;
 import org.oblume.core.plot.ControlPath;
 import org.oblume.core.plot.Menu;
@@ -27,7 +28,7 @@ class AutoPatchTest {
 
     private static final FreeSlots.Spot START = new FreeSlots.Spot(1, 1);
     private static final Attribution TIED = new Attribution(null, null, "gaffer", Instant.EPOCH, 1);
-    private static final ShotState NOWHERE = ShotState.of("1A", List.of());
+    private static final ShotState NOWHERE = ShotState.of(new Slate("1A"), List.of());
 
     private static List<String> keys(List<PatchedUnit> units) {
         return units.stream().map(u -> u.placement().key()).toList();
@@ -44,10 +45,10 @@ class AutoPatchTest {
     void byPositionTheyGoFromLeftToRight() {
         List<PatchedUnit> units = List.of(Truck.spot("Right", 1, 101), Truck.spot("Left", 1, 201));
         ShotState state = ShotState.of(
-                "1A",
+                new Slate("1A"),
                 List.of(
-                        new Knot("1A", "right", new Place(5, 1, false), TIED),
-                        new Knot("1A", "left", new Place(2, 3, false), TIED)));
+                        new Knot(new Slate("1A"), "right", new Place(5, 1, false), TIED),
+                        new Knot(new Slate("1A"), "left", new Place(2, 3, false), TIED)));
         assertThat(said(units, state, Order.POSITION, START, 1)).containsExactly("Left 1/1", "Right 1/9");
     }
 

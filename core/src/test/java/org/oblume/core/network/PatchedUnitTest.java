@@ -13,6 +13,7 @@ import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotStage;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.ColourTemperature;
@@ -43,13 +44,14 @@ class PatchedUnitTest {
             new Piece("Flag", null, 1.2, null, null, 0, Mount.STAND));
 
     private static List<PatchedUnit> lights(AttributeValue... values) {
-        List<Knot> knots =
-                Arrays.stream(values).map(v -> new Knot("1A", "key", v, TIED)).toList();
+        List<Knot> knots = Arrays.stream(values)
+                .map(v -> new Knot(new Slate("1A"), "key", v, TIED))
+                .toList();
         SceneRecord scene = SceneRecord.of(
                 SetPlan.room(5, 5, 3),
                 List.of(KEY, FLAG),
-                CarryBook.of(List.of(new ShotNode("1A", null, ShotStage.PLANNED)), knots));
-        ShotState state = scene.book().resolve("1A");
+                CarryBook.of(List.of(new ShotNode(new Slate("1A"), null, ShotStage.PLANNED)), knots));
+        ShotState state = scene.book().resolve(new Slate("1A"));
         return PatchedUnit.of(scene, state, Mode::of);
     }
 

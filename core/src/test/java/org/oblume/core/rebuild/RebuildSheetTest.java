@@ -10,6 +10,7 @@ import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.caution.Caution;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
@@ -90,7 +91,8 @@ class RebuildSheetTest {
                 List.of(),
                 List.of(new Landmark("column", PlanPoint.of(2, 2)), new Landmark("bench leg", PlanPoint.of(5, 3))));
         List<Knot> knots = List.of(knot("4A", "key", SetStatus.ON, 0), knot("4A", "key", new Place(3, 8, true), 0));
-        RebuildStep step = RebuildSheet.steps(indoors, PLACED, book(knots).resolve("4A"), BuildOrder.KEY_FIRST)
+        RebuildStep step = RebuildSheet.steps(
+                        indoors, PLACED, book(knots).resolve(new Slate("4A")), BuildOrder.KEY_FIRST)
                 .get(0);
         assertThat(step.tapes()).isNull();
         assertThat(step.cautions()).extracting(Caution::kind).contains(Caution.Kind.OUTSIDE);
@@ -117,7 +119,7 @@ class RebuildSheetTest {
         Modifiers gel = new Modifiers(List.of(new Modifier("Quarter CTB", 0.5, -35, 0, false, null, null, null)));
         List<Knot> knots = List.of(knot("4A", "edge", SetStatus.ON, 0), knot("4A", "edge", gel, 0));
         List<Caution> cautions = RebuildSheet.steps(
-                        SHOP, List.of(hot), book(knots).resolve("4A"), BuildOrder.KEY_FIRST)
+                        SHOP, List.of(hot), book(knots).resolve(new Slate("4A")), BuildOrder.KEY_FIRST)
                 .get(0)
                 .cautions();
         assertThat(cautions)
@@ -128,22 +130,25 @@ class RebuildSheetTest {
     private static List<String> order(BuildOrder order) {
         List<Knot> knots =
                 PLACED.stream().map(p -> knot("4A", p.key(), SetStatus.ON, 0)).toList();
-        return RebuildSheet.steps(SHOP, PLACED, book(knots).resolve("4A"), order).stream()
+        return RebuildSheet.steps(SHOP, PLACED, book(knots).resolve(new Slate("4A")), order).stream()
                 .map(s -> s.placement().key())
                 .toList();
     }
 
     private static List<RebuildStep> steps(List<Knot> knots) {
-        return RebuildSheet.steps(SHOP, PLACED, book(knots).resolve("4A"), BuildOrder.AMBIENCE_FIRST);
+        return RebuildSheet.steps(SHOP, PLACED, book(knots).resolve(new Slate("4A")), BuildOrder.AMBIENCE_FIRST);
     }
 
     private static CarryBook book(List<Knot> knots) {
-        return CarryBook.of(List.of(new ShotNode("4A", null, ShotStage.PLANNED)), knots);
+        return CarryBook.of(List.of(new ShotNode(new Slate("4A"), null, ShotStage.PLANNED)), knots);
     }
 
     private static Knot knot(String slate, String placement, AttributeValue value, long second) {
         return new Knot(
-                slate, placement, value, new Attribution(null, null, "gaffer", Instant.ofEpochSecond(second), 1));
+                new Slate(slate),
+                placement,
+                value,
+                new Attribution(null, null, "gaffer", Instant.ofEpochSecond(second), 1));
     }
 
     private static Placement light(String key, Role role) {

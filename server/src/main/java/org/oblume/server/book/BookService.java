@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
@@ -126,7 +127,7 @@ public class BookService {
         List<Shot> lines = shots.ofScenes(all.stream().map(Scene::id).toList());
         Map<Long, LastTouch> touches =
                 shots.lastTouches(lines.stream().map(Shot::id).toList());
-        Map<Long, String> slates =
+        Map<Long, Slate> slates =
                 lines.stream().collect(Collectors.toMap(Shot::id, s -> s.card().slate()));
         return new BookView.ProductionPage(
                 production,
@@ -141,9 +142,9 @@ public class BookService {
                         .toList());
     }
 
-    private static BookView.BookShot line(Shot shot, Map<Long, String> slates, @Nullable LastTouch touch) {
+    private static BookView.BookShot line(Shot shot, Map<Long, Slate> slates, @Nullable LastTouch touch) {
         ShotCard card = shot.card();
-        String basedOn = card.basedOnId() == null ? null : Objects.requireNonNull(slates.get(card.basedOnId()));
+        Slate basedOn = card.basedOnId() == null ? null : Objects.requireNonNull(slates.get(card.basedOnId()));
         return new BookView.BookShot(
                 shot.id(),
                 card.slate(),

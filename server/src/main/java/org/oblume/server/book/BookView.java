@@ -3,6 +3,7 @@ package org.oblume.server.book;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.server.production.Production;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.shot.LastTouch;
@@ -20,12 +21,12 @@ record BookView(List<ProductionPage> productions) {
      */
     record BookShot(
             long id,
-            String slate,
+            Slate slate,
             String description,
             @Nullable Integer day,
             ShotStage stage,
             @Nullable Long basedOnId,
-            @Nullable String basedOn,
+            @Nullable Slate basedOn,
             long version,
             @Nullable LastTouch lastTouch) {}
 }

@@ -1,6 +1,7 @@
 package org.oblume.server.book;
 
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.rebuild.BuildOrder;
 
 /**
@@ -19,5 +20,5 @@ record NewScene(
         @Nullable String roomWidth,
         @Nullable String roomDepth,
         @Nullable String ceiling,
-        String firstSlate,
+        Slate firstSlate,
         @Nullable Long setId) {}

@@ -13,8 +13,10 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Lanes;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.moves.ChangePhrases;
@@ -47,22 +49,22 @@ final class Board {
     private static final BoardThread NOTHING = new BoardThread(-1, State.ABSENT, null);
     private final StoredScene record;
     private final SceneRecord scene;
-    private final List<String> slates;
+    private final List<Slate> slates;
     private final List<ComparedState> sides = new ArrayList<>();
     private final List<CameraWhite> whites = new ArrayList<>();
-    private final Map<String, Integer> indexes = new HashMap<>();
+    private final Map<Slate, Integer> indexes = new HashMap<>();
     /** Thousands of cells share a few colours. */
     private final Map<List<Object>, String> swatches = new HashMap<>();
 
-    private final Map<String, Map<String, List<Knot>>> tied = new HashMap<>();
+    private final Map<String, Map<Slate, List<Knot>>> tied = new HashMap<>();
 
     Board(StoredScene record) {
         this.record = record;
         this.scene = record.record();
         CarryBook book = scene.book();
         this.slates = book.slates();
-        Map<String, ShotState> states = book.resolveAll();
-        for (String slate : slates) {
+        Map<Slate, ShotState> states = book.resolveAll();
+        for (Slate slate : slates) {
             ShotState state = Objects.requireNonNull(states.get(slate));
             indexes.put(slate, sides.size());
             sides.add(new ComparedState(scene, state));
@@ -74,7 +76,7 @@ final class Board {
     }
 
     BoardView view(long seen, List<BoardView.BoardLook> looks) {
-        Map<String, Integer> lanes = Lanes.of(scene.book());
+        Map<Slate, Integer> lanes = Lanes.of(scene.book());
         List<BoardShot> shots = slates.stream()
                 .map(slate -> shot(record.shot(slate), Objects.requireNonNull(lanes.get(slate))))
                 .toList();
@@ -119,7 +121,7 @@ final class Board {
         List<BoardThread> changes = new ArrayList<>();
         List<BoardCell> cells = new ArrayList<>();
         for (int i = 0; i < slates.size(); i++) {
-            @Nullable String basedOn = scene.book().node(slates.get(i)).basedOn();
+            @Nullable Slate basedOn = scene.book().node(slates.get(i)).basedOn();
             BoardThread thread = thread(placement, i);
             BoardThread before = basedOn == null
                     ? NOTHING
@@ -148,7 +150,7 @@ final class Board {
     }
 
     private BoardThread thread(Placement placement, int shot) {
-        ShotState state = sides.get(shot).state();
+        RecordedState state = sides.get(shot).state();
         String key = placement.key();
         State on = !state.isOnSet(key)
                 ? State.ABSENT
@@ -163,12 +165,12 @@ final class Board {
     }
 
     /** What a look has of each light. */
-    BoardView.BoardLook look(BoardView.LookCard card, ShotState state) {
+    BoardView.BoardLook look(BoardView.LookCard card, RecordedState state) {
         CameraWhite white = ShotLighting.white(scene.placements(), state).camera();
         return new BoardView.BoardLook(
                 card,
                 scene.placements().stream()
-                        .filter(p -> p.kind().shines() && !state.knots(p.key()).isEmpty())
+                        .filter(p -> p.kind().shines() && state.placements().contains(p.key()))
                         .map(p -> {
                             String off = !state.isOnSet(p.key())
                                     ? "out"
@@ -191,7 +193,7 @@ final class Board {
                         .toList());
     }
 
-    private @Nullable String swatch(String key, ShotState state, CameraWhite white) {
+    private @Nullable String swatch(String key, RecordedState state, CameraWhite white) {
         return state.value(key, ColourTemperature.class)
                 .map(dial -> {
                     double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
@@ -209,7 +211,7 @@ final class Board {
                 .orElse(null);
     }
 
-    private BoardKnot knot(int shot, @Nullable String basedOn, Knot knot) {
+    private BoardKnot knot(int shot, @Nullable Slate basedOn, Knot knot) {
         Attribute attribute = knot.attribute();
         @Nullable
         ComparedState before = basedOn == null ? null : sides.get(Objects.requireNonNull(indexes.get(basedOn)));
@@ -217,8 +219,8 @@ final class Board {
         Phrase was = before == null
                 ? null
                 : before.state()
-                        .knot(knot.placement(), attribute)
-                        .map(b -> ChangePhrases.say(scene, b.value()))
+                        .value(knot.placement(), attribute)
+                        .map(b -> ChangePhrases.say(scene, b))
                         .orElse(null);
         Phrase words = before == null
                 ? ChangePhrases.say(scene, knot.value())

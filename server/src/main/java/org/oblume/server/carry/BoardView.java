@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.moves.Department;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
@@ -34,11 +35,11 @@ public record BoardView(
      */
     record BoardShot(
             long id,
-            String slate,
+            Slate slate,
             String description,
             @Nullable Integer day,
             ShotStage stage,
-            @Nullable String basedOn,
+            @Nullable Slate basedOn,
             int lane,
             long version,
             int revision,

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
@@ -14,6 +15,7 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.light.Trial;
 import org.oblume.core.moves.ComparedState;
 import org.oblume.core.moves.Differences;
@@ -118,7 +120,7 @@ class CarryService {
             @Nullable String note,
             String author) {
         SceneRecord scene = record.record();
-        String slate = shot.card().slate();
+        Slate slate = shot.card().slate();
         ShotState state = scene.book().resolve(slate);
         if (cell.from() != null) {
             ComparedState like = sides.shot(cell.from()).side();
@@ -175,16 +177,17 @@ class CarryService {
         ComparedStates.NamedState now = sides.shot(shotId);
         ComparedStates.NamedState wanted = sides.side(sideId);
         SceneRecord scene = now.record().record();
+        Slate slate = Objects.requireNonNull(now.record().slate(shotId));
         Attribution tie = new Attribution(null, null, wanted.name(), Instant.EPOCH, 1);
         List<Knot> would = taking(now, wanted, null).stream()
-                .map(c -> new Knot(now.name(), c.placement(), c.value(), tie))
+                .map(c -> new Knot(slate, c.placement(), c.value(), tie))
                 .toList();
         CarryBook after = scene.book().with(would);
         return new CompareView.Preview(
                 wanted.name(),
                 knots.newestEvent(),
-                CompareView.DifferenceView.of(Differences.between(
-                        now.side(), new ComparedState(scene.with(after), after.resolve(now.name())))));
+                CompareView.DifferenceView.of(
+                        Differences.between(now.side(), new ComparedState(scene.with(after), after.resolve(slate)))));
     }
 
     /** A look is the light of a scene, not its frame; a shot is taken over whole. */
@@ -228,7 +231,7 @@ class CarryService {
         CarryBook before = record.record().book();
         CarryBook after = before.rebased(shot.card().slate(), record.slate(onId));
         List<CompareView.Rebased> changed = new ArrayList<>();
-        for (String slate : after.slates()) {
+        for (Slate slate : after.slates()) {
             if (after.chain(slate).contains(shot.card().slate())) {
                 changed.add(new CompareView.Rebased(
                         slate,

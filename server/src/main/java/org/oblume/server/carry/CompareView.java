@@ -2,6 +2,7 @@ package org.oblume.server.carry;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.moves.Department;
 import org.oblume.core.moves.Difference;
 import org.oblume.core.plot.Attribute;
@@ -67,5 +68,5 @@ record CompareView(
     record Preview(String name, long seen, List<DifferenceView> differences) {}
 
     /** What would be another in one shot. */
-    record Rebased(String slate, List<DifferenceView> differences) {}
+    record Rebased(Slate slate, List<DifferenceView> differences) {}
 }

@@ -3,10 +3,11 @@ package org.oblume.server.carry;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Attribution;
-import org.oblume.core.carry.Knot;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Change;
+import org.oblume.core.carry.LookState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.moves.ComparedState;
+import org.oblume.core.plot.Attribute;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.SavedLook.LookValue;
 import org.oblume.server.scene.SceneHeading;
@@ -35,12 +36,16 @@ public class ComparedStates {
     }
 
     /** A side with what it is called. */
-    record NamedState(String id, String name, @Nullable Shot shot, StoredScene record, ComparedState side) {
+    record NamedState(String id, @Nullable Shot shot, StoredScene record, ComparedState side) {
+
+        String name() {
+            return side.state().name();
+        }
 
         StateHead head() {
             return new StateHead(
                     id,
-                    name,
+                    name(),
                     shot == null ? "saved look" : shot.card().description(),
                     shot == null ? null : shot.id(),
                     record.scene().id(),
@@ -72,7 +77,6 @@ public class ComparedStates {
         StoredScene record = records.withAncestors(shot);
         return new NamedState(
                 id,
-                shot.card().slate(),
                 shot,
                 record,
                 new ComparedState(
@@ -84,18 +88,23 @@ public class ComparedStates {
         LookEntity look =
                 looks.findById(lookId).orElseThrow(() -> new NotFoundException("There is no such look any more."));
         StoredScene record = records.of(look.sceneId());
-        String name = look.toCard().name();
-        Attribution tie = new Attribution(null, null, look.author(), look.at(), 1);
-        List<Knot> knots = Arrays.stream(json.read(look.values(), LookValue[].class))
-                .map(v -> new Knot(name, v.placement(), json.value(v.attribute(), v.value()), tie))
+        List<Change> values = Arrays.stream(json.read(look.values(), LookValue[].class))
+                .map(v -> new Change(v.placement(), json.value(v.attribute(), v.value())))
                 .toList();
-        return new NamedState(id, name, null, record, new ComparedState(record.record(), ShotState.of(name, knots)));
+        return new NamedState(
+                id,
+                null,
+                record,
+                new ComparedState(record.record(), new LookState(look.toCard().name(), values)));
     }
 
+    /** All values of a side, as they are kept with a look. */
     String values(ComparedState side) {
-        return json.write(side.state().placements().stream()
-                .flatMap(key -> side.state().knots(key).stream())
-                .map(k -> new LookValue(k.placement(), k.attribute(), json.tree(k.value())))
+        RecordedState state = side.state();
+        return json.write(state.placements().stream()
+                .flatMap(key -> Arrays.stream(Attribute.values())
+                        .flatMap(attribute -> state.value(key, attribute).stream()
+                                .map(value -> new LookValue(key, attribute, json.tree(value)))))
                 .toList());
     }
 }

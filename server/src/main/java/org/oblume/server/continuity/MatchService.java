@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Figures;
 import org.oblume.core.continuity.Figures.Figure;
@@ -107,7 +108,7 @@ public class MatchService {
                 .findFirst()
                 .orElse(record.shots().get(0));
         Map<String, Calibration> calibrations = meter.calibrations(record);
-        Map<String, ShotState> states = record.record().book().resolveAll();
+        Map<Slate, ShotState> states = record.record().book().resolveAll();
         Map<Long, List<Reading>> readings = meter.ofShots(ids);
         Map<Long, ShotAssessment> judgings = record.shots().stream()
                 .collect(Collectors.toMap(
@@ -141,7 +142,7 @@ public class MatchService {
                 by.school().label(),
                 by.curve(),
                 reference.id(),
-                reference.card().slate(),
+                reference.card().slate().text(),
                 summary(judged, reference),
                 judged,
                 runs);
@@ -178,7 +179,7 @@ public class MatchService {
         long hold = others.stream().filter(MatchView.ShotVerdict::holds).count();
         String off = others.stream()
                 .filter(j -> !j.holds())
-                .map(MatchView.ShotVerdict::slate)
+                .map(j -> j.slate().text())
                 .collect(Collectors.joining(", "));
         long quiet = judged.stream()
                 .flatMap(j -> j.lines().stream())

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.RatioConvention;
@@ -53,7 +54,7 @@ public record MatchView(
     public record ShotVerdict(
             long shotId,
             @Nullable RunHead run,
-            String slate,
+            Slate slate,
             String description,
             ShotStage stage,
             @Nullable String mark,

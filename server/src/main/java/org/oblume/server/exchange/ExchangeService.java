@@ -12,6 +12,7 @@ import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Refusal;
@@ -139,7 +140,7 @@ public class ExchangeService {
                 productions.named(file.production().name(), file.production().days());
         Scene scene =
                 scenes.create(production.id(), sets.keep(production.id(), file.set()), heading, file.placements());
-        Map<String, Shot> made = shots.createAll(
+        Map<Slate, Shot> made = shots.createAll(
                 scene.id(), file.shots().stream().map(ExchangeService::listed).toList());
         StoredScene record = records.of(scene.id());
         knots.recordAll(record, tied);

@@ -7,6 +7,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
 import org.oblume.server.carry.SavedLook;
@@ -34,10 +35,10 @@ record SceneFile(
     record InProduction(String name, int days) {}
 
     record ShotPart(
-            String slate,
+            Slate slate,
             String description,
             @Nullable Integer day,
-            @Nullable String basedOn,
+            @Nullable Slate basedOn,
             ShotStage stage,
             List<KnotPart> knots,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt,

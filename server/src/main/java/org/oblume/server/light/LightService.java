@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.oblume.core.carry.Change;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.light.ExposureHold;
 import org.oblume.core.light.ShotLighting;
@@ -62,7 +64,7 @@ public class LightService {
     TrialView tried(long shotId, List<Change> changes, List<String> holds, Set<String> out) {
         Shot shot = shots.get(shotId);
         StoredScene record = records.withAncestors(shot);
-        String slate = shot.card().slate();
+        Slate slate = shot.card().slate();
         Trial trial = Trial.of(record.record(), slate, changes, holds, out, meter.calibrations(record));
         ShotState before = record.record().book().resolve(slate);
         Set<String> keys = new LinkedHashSet<>(
@@ -87,7 +89,7 @@ public class LightService {
     }
 
     /** The light of a state of a scene. */
-    public LightView light(StoredScene record, ShotState state) {
+    public LightView light(StoredScene record, RecordedState state) {
         SceneRecord scene = record.record();
         return new Lights(
                         scene.set(),

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.exposure.ContrastRatio;
@@ -40,7 +40,7 @@ final class Lights {
     private static final double PER_LUX = 1e4;
     private final SetPlan set;
     private final List<Placement> placements;
-    private final ShotState state;
+    private final RecordedState state;
     private final ShotLighting light;
     private final White recordedWhite;
     private final CameraWhite white;
@@ -54,7 +54,7 @@ final class Lights {
     Lights(
             SetPlan set,
             List<Placement> placements,
-            ShotState state,
+            RecordedState state,
             ShotLighting light,
             BuildOrder order,
             Set<String> out) {

@@ -3,6 +3,7 @@ package org.oblume.server.metering;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.WhiteMatch;
 import org.oblume.core.plot.Attribute;
@@ -21,7 +22,7 @@ import org.oblume.core.units.Phrase;
  */
 public record MeterView(
         long shotId,
-        String slate,
+        Slate slate,
         String description,
         @Nullable Long run,
         List<ReadMark> marks,

@@ -2,6 +2,7 @@ package org.oblume.server.note;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 
 /**
  * A note or a photograph.
@@ -13,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 record Note(
         long id,
         String text,
-        @Nullable String slate,
+        @Nullable Slate slate,
         @Nullable String placement,
         @Nullable String photo,
         String author,

@@ -8,6 +8,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.oblume.server.support.IdentifiedEntity;
 
 /** Of a shot, of a thing in a shot, or of a set. */
@@ -76,7 +77,7 @@ class NoteEntity extends IdentifiedEntity {
         return placementId;
     }
 
-    Note toNote(@Nullable String slate, @Nullable String placement) {
+    Note toNote(@Nullable Slate slate, @Nullable String placement) {
         return new Note(id(), text, slate, placement, photo ? "/api/notes/%d/photo".formatted(id()) : null, author, at);
     }
 }

@@ -2,6 +2,7 @@ package org.oblume.server.patch;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.network.Conflict;
 import org.oblume.core.network.NetworkNode;
 import org.oblume.core.plot.ControlPath;
@@ -18,7 +19,7 @@ import org.oblume.core.plot.Role;
  */
 public record PatchPage(
         long shotId,
-        String slate,
+        Slate slate,
         long productionId,
         List<UniverseStrip> universes,
         List<PatchedLight> units,

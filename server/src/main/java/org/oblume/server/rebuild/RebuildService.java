@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
@@ -280,7 +281,7 @@ public class RebuildService {
     List<Difference> revised(BuiltRun run) {
         RunEntity entity = run(run.head().id());
         SceneRecord then = records.asOf(run.shot(), entity.lastEvent()).record();
-        String slate = run.shot().card().slate();
+        Slate slate = run.shot().card().slate();
         return Differences.between(
                 new ComparedState(then, then.book().resolve(slate)),
                 new ComparedState(run.record().record(), state(run.record(), run.shot())));

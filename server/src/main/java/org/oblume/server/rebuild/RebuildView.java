@@ -3,6 +3,7 @@ package org.oblume.server.rebuild;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.SetPlan;
@@ -23,9 +24,9 @@ import org.oblume.server.shot.PlacedView;
  */
 public record RebuildView(
         long shotId,
-        String slate,
+        Slate slate,
         String description,
-        @Nullable String basedOn,
+        @Nullable Slate basedOn,
         long sceneId,
         SceneHeading scene,
         String setName,

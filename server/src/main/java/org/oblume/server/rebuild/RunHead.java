@@ -3,6 +3,7 @@ package org.oblume.server.rebuild;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 
 /**
  * A rebuild of a shot.
@@ -18,7 +19,7 @@ public record RunHead(
         String name,
         @Nullable Long setId,
         @Nullable Long fromShotId,
-        @Nullable String from,
+        @Nullable Slate from,
         String author,
         Instant startedAt,
         @Nullable FittedPlan fit,

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.network.SacnPacket;
 import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.units.Checks;
@@ -57,7 +58,7 @@ class LiveOutput {
      * @param stateDigest tells one state of a shot from another
      */
     record RecalledShot(
-            long shotId, String slate, String by, Instant at, double fadeSeconds, int priority, int stateDigest) {}
+            long shotId, Slate slate, String by, Instant at, double fadeSeconds, int priority, int stateDigest) {}
 
     LiveOutput(
             OutputSessionRepository sessions,
@@ -181,7 +182,7 @@ class LiveOutput {
             throw new UncheckedIOException(impossible);
         }
         live = what;
-        session.live(what.slate());
+        session.live(what.slate().text());
         session = sessions.saveAndFlush(session);
     }
 

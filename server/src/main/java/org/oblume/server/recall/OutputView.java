@@ -3,6 +3,7 @@ package org.oblume.server.recall;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 
 /**
  * What goes out now.
@@ -32,7 +33,7 @@ public record OutputView(
      */
     public record LiveShot(
             long shotId,
-            String slate,
+            Slate slate,
             String by,
             Instant at,
             double fadeSeconds,

@@ -2,6 +2,7 @@ package org.oblume.server.recall;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.SetStatus;
@@ -22,7 +23,7 @@ final class RecallView {
      * @param asked whether the rig could be asked what it stands at now
      */
     record RecallPreview(
-            String slate,
+            Slate slate,
             int stateDigest,
             List<NetworkUnit> overNetwork,
             List<FixtureUnit> atFixture,
@@ -49,7 +50,7 @@ final class RecallView {
      * @param asked how many units the network reaches
      * @param agree how many of them are as recorded
      */
-    record ReadBackView(String slate, int asked, int agree, List<DriftView> drift, List<String> sources) {}
+    record ReadBackView(Slate slate, int asked, int agree, List<DriftView> drift, List<String> sources) {}
 
     /**
      * @param rigs as the rig has it, to be taken as a knot

@@ -2,6 +2,7 @@ package org.oblume.server.shot;
 
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
+import org.oblume.core.carry.ValueKey;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 
@@ -19,4 +20,10 @@ public record KnotChange(
         @Nullable Reason reason,
         @Nullable String note,
         String author,
-        @Nullable Long expectedRevision) {}
+        @Nullable Long expectedRevision) {
+
+    /** What it is about. */
+    public ValueKey key() {
+        return new ValueKey(placement, attribute);
+    }
+}

@@ -17,6 +17,7 @@ import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotStage;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.server.scene.PlacedPiece;
@@ -76,7 +77,7 @@ public class KnotService {
         Shot shot = shots.get(shotId);
         scenes.lockForUpdate(shot.sceneId());
         StoredScene record = records.of(shot.sceneId());
-        String slate = shot.card().slate();
+        Slate slate = shot.card().slate();
         SceneRecord before = record.record();
         ShotState held = before.book().resolve(slate);
         Map<StoredKey, KnotEntity> rows = rows(shotId);
@@ -176,7 +177,7 @@ public class KnotService {
     private List<KnotEntity> pinned(StoredScene record, Shot revised, KnotChange change) {
         CarryBook book = record.record().book();
         List<KnotEntity> pins = new ArrayList<>();
-        for (String slate : book.lockedFollowers(revised.card().slate(), change.placement(), change.attribute())) {
+        for (Slate slate : book.lockedFollowers(revised.card().slate(), change.key())) {
             book.resolve(slate).knot(change.placement(), change.attribute()).ifPresent(carried -> {
                 long shotId = record.shot(slate).id();
                 StoredKey key = new StoredKey(record.placementId(change.placement()), change.attribute());
@@ -199,13 +200,13 @@ public class KnotService {
 
     /** @throws org.oblume.core.units.Refusal when the rules do not allow the change */
     private static SceneRecord with(SceneRecord before, Shot shot, KnotChange change, Attribution tie) {
-        String slate = shot.card().slate();
+        Slate slate = shot.card().slate();
         if (shot.revision() == 1 || shot.card().stage() == ShotStage.SHOT) {
-            before.book().refuseChangingWhatWasShot(slate, change.placement(), change.attribute());
+            before.book().refuseChangingWhatWasShot(slate, change.key());
         }
         before.placement(change.placement()).refuseMovingWhenLocked(change.attribute());
         if (change.value() == null) {
-            return before.with(before.book().without(slate, change.placement(), change.attribute()));
+            return before.with(before.book().without(slate, change.key()));
         }
         before.book().requireReason(slate, change.reason());
         before.check(change.placement(), change.value());

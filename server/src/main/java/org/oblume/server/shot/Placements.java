@@ -91,7 +91,7 @@ final class Placements {
                 knot.value(),
                 named.say(),
                 named.sayImperial(),
-                knot.slate(),
+                knot.slate().text(),
                 state.tiedHere(knot),
                 tie.reason(),
                 tie.note(),

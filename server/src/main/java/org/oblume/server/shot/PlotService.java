@@ -17,6 +17,8 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.carry.Slate;
+import org.oblume.core.carry.ValueKey;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Modifiers;
@@ -119,9 +121,11 @@ public class PlotService {
         Shot shot = shots.get(shotId);
         scenes.lockForUpdate(shot.sceneId());
         StoredScene record = records.of(shot.sceneId());
-        String slate = shot.card().slate();
+        Slate slate = shot.card().slate();
         record.record().book().requireReason(slate, wanted.reason());
-        record.record().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
+        record.record()
+                .book()
+                .refuseChangingWhatWasShot(slate, new ValueKey(keyFor(wanted.name()), Attribute.STANDING));
         Placement placement = new Placement(
                 keyFor(wanted.name()),
                 wanted.name(),
@@ -152,10 +156,12 @@ public class PlotService {
         Shot shot = shots.get(shotId);
         scenes.lockForUpdate(shot.sceneId());
         StoredScene record = records.of(shot.sceneId());
-        String slate = shot.card().slate();
+        Slate slate = shot.card().slate();
         Placement of = record.record().placement(key);
         record.record().book().requireReason(slate, wanted.reason());
-        record.record().book().refuseChangingWhatWasShot(slate, wanted.name(), Attribute.STANDING);
+        record.record()
+                .book()
+                .refuseChangingWhatWasShot(slate, new ValueKey(keyFor(wanted.name()), Attribute.STANDING));
         Piece piece = of.piece();
         Piece another = piece.as(null);
         Placement placement = new Placement(
@@ -176,7 +182,7 @@ public class PlotService {
 
     /** Knots that put a placement on set with the values it starts from. */
     public List<Knot> startKnots(
-            String slate,
+            Slate slate,
             Placement placement,
             Place place,
             double beamDeg,
@@ -222,7 +228,7 @@ public class PlotService {
         return revisions;
     }
 
-    private static @Nullable String firstMark(StoredScene record, String slate) {
+    private static @Nullable String firstMark(StoredScene record, Slate slate) {
         ShotState state = record.record().book().resolve(slate);
         return record.record().placements().stream()
                 .filter(p -> p.kind() == PlacementKind.MARK)

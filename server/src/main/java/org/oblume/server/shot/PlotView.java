@@ -3,6 +3,7 @@ package org.oblume.server.shot;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.set.DrawnSet;
 
@@ -21,13 +22,13 @@ record PlotView(
      */
     record ShotHead(
             long id,
-            String slate,
+            Slate slate,
             String description,
             @Nullable Integer day,
             ShotStage stage,
             @Nullable Long basedOnId,
-            @Nullable String basedOn,
-            List<String> neededBy,
+            @Nullable Slate basedOn,
+            List<Slate> neededBy,
             long version,
             int revision,
             @Nullable LastTouch lit,

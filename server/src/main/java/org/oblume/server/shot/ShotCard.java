@@ -1,8 +1,8 @@
 package org.oblume.server.shot;
 
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -16,13 +16,12 @@ import org.oblume.core.units.Refusal;
  * @param basedOnId the shot its values carry from, or null
  */
 public record ShotCard(
-        String slate, String description, @Nullable Integer day, ShotStage stage, @Nullable Long basedOnId) {
+        Slate slate, String description, @Nullable Integer day, ShotStage stage, @Nullable Long basedOnId) {
 
     private static final int LONGEST_DESCRIPTION = 200;
     private static final int LAST_DAY = 1000;
 
     public ShotCard {
-        slate = new ShotNode(slate.strip(), null, stage).slate();
         if (description.strip().length() > LONGEST_DESCRIPTION) {
             throw new Refusal("description", "Keep the description to %d characters.".formatted(LONGEST_DESCRIPTION));
         }

@@ -12,6 +12,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.server.support.IdentifiedEntity;
 
 @Entity
@@ -66,7 +67,7 @@ class ShotEntity extends IdentifiedEntity {
     }
 
     final void fill(ShotCard card) {
-        slate = card.slate();
+        slate = card.slate().text();
         description = card.description();
         day = card.day();
         stage = card.stage();
@@ -105,7 +106,7 @@ class ShotEntity extends IdentifiedEntity {
                 id == null ? 0 : id,
                 sceneId,
                 version,
-                new ShotCard(slate, description, day, stage, basedOnId),
+                new ShotCard(new Slate(slate), description, day, stage, basedOnId),
                 revision,
                 touch(litBy, litAt),
                 touch(shotBy, shotAt));

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.scene.SceneService;
@@ -115,8 +116,8 @@ public class ShotService {
      *
      * @return the shots by their slates
      */
-    public Map<String, Shot> createAll(long sceneId, List<ListedShot> listed) {
-        Map<String, ShotEntity> made = new LinkedHashMap<>();
+    public Map<Slate, Shot> createAll(long sceneId, List<ListedShot> listed) {
+        Map<Slate, ShotEntity> made = new LinkedHashMap<>();
         for (ListedShot shot : listed) {
             made.put(shot.node().slate(), shots.save(new ShotEntity(sceneId, made.size(), shot.card(null))));
         }
@@ -129,7 +130,7 @@ public class ShotService {
             }
         }
         shots.flush();
-        Map<String, Shot> bySlate = new LinkedHashMap<>();
+        Map<Slate, Shot> bySlate = new LinkedHashMap<>();
         made.forEach((slate, entity) -> bySlate.put(slate, entity.toShot()));
         return bySlate;
     }
@@ -220,9 +221,9 @@ public class ShotService {
         }
     }
 
-    private static void refuseTaken(StoredScene record, long id, String slate) {
+    private static void refuseTaken(StoredScene record, long id, Slate slate) {
         if (record.shots().stream()
-                .anyMatch(s -> s.id() != id && s.card().slate().equalsIgnoreCase(slate))) {
+                .anyMatch(s -> s.id() != id && s.card().slate().text().equalsIgnoreCase(slate.text()))) {
             throw new Refusal("slate", "The scene has a shot %s already: choose another slate.".formatted(slate));
         }
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.carry.Slate;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.set.DrawnSet;
@@ -22,7 +23,7 @@ public record StoredScene(
         return drawn.set();
     }
 
-    public Shot shot(String slate) {
+    public Shot shot(Slate slate) {
         return shots.stream()
                 .filter(s -> s.card().slate().equals(slate))
                 .findFirst()
@@ -30,7 +31,7 @@ public record StoredScene(
     }
 
     /** Slate of a shot by its id; null for no id. */
-    public @Nullable String slate(@Nullable Long shotId) {
+    public @Nullable Slate slate(@Nullable Long shotId) {
         return shots.stream()
                 .filter(s -> shotId != null && s.id() == shotId)
                 .findFirst()

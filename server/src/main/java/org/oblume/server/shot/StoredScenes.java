@@ -11,6 +11,7 @@ import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
+import org.oblume.core.carry.Slate;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.scene.SceneService;
@@ -108,7 +109,7 @@ public class StoredScenes {
         Scene scene = scenes.get(sceneId);
         DrawnSet set = sets.get(scene.setId());
         List<PlacedPiece> placed = scenes.placed(sceneId);
-        Map<Long, String> slates = new HashMap<>();
+        Map<Long, Slate> slates = new HashMap<>();
         all.forEach(s -> slates.put(s.id(), s.card().slate()));
         Map<Long, String> keys = placed.stream()
                 .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));

@@ -8,12 +8,14 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Slate;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -42,6 +44,9 @@ class OpenApiConfiguration {
                 AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
             JavaType java = TypeFactory.defaultInstance().constructType(type.getType());
             Class<?> raw = java.getRawClass();
+            if (raw == Slate.class) {
+                return new StringSchema();
+            }
             if (raw.isInterface() && raw.isSealed()) {
                 return oneOf(raw, context);
             }

@@ -16,6 +16,7 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Beam;
@@ -92,10 +93,12 @@ class PaperMeasuredTest {
                     AimSetting.along(i * 37, -20),
                     new Level(i * 2),
                     new Beam(40))) {
-                knots.add(new Knot("1A", key, value, new Attribution(null, null, "gaffer", Instant.EPOCH, 1)));
+                knots.add(
+                        new Knot(new Slate("1A"), key, value, new Attribution(null, null, "gaffer", Instant.EPOCH, 1)));
             }
         }
-        CarryBook book = CarryBook.of(List.of(new ShotNode("1A", null, ShotStage.PLANNED)), knots);
-        return new PlanDrawing(SceneRecord.of(SetPlan.room(15, 11, 4), placements, book), book.resolve("1A"));
+        CarryBook book = CarryBook.of(List.of(new ShotNode(new Slate("1A"), null, ShotStage.PLANNED)), knots);
+        return new PlanDrawing(
+                SceneRecord.of(SetPlan.room(15, 11, 4), placements, book), book.resolve(new Slate("1A")));
     }
 }
