@@ -68,7 +68,7 @@ final class Shop {
 
     Shop put(String slate, String key, AttributeValue... values) {
         for (AttributeValue value : values) {
-            knots.removeIf(k -> k.slate().equals(slate)
+            knots.removeIf(k -> k.slate().text().equals(slate)
                     && k.placement().equals(key)
                     && k.value().getClass() == value.getClass());
             knots.add(new Knot(
