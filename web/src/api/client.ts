@@ -1,22 +1,27 @@
 import { keep, kept } from '@/lib/offlineStore'
 import type { ConflictingValue } from './types'
 
+const UNHEARD = [502, 503, 504]
+
 /** A refusal with the server's own sentence, or one of ours when there is no answer. */
 export class ApiError extends Error {
   readonly status: number
   readonly field?: string
   readonly conflict?: ConflictingValue
+  /** When to send it again, in s, as the server says. */
+  readonly retryAfterS?: number
 
-  constructor(status: number, sentence: string, field?: string, conflict?: ConflictingValue) {
+  constructor(status: number, sentence: string, field?: string, conflict?: ConflictingValue, retryAfterS?: number) {
     super(sentence)
     this.status = status
     this.field = field
     this.conflict = conflict
+    this.retryAfterS = retryAfterS
   }
 
-  /** Whether the server never heard of it, as far as this device knows. */
+  /** Whether nothing was done about it, as far as this device knows, and it may be sent again: no answer, or a server that is busy or going away. */
   get unanswered(): boolean {
-    return this.status === 0
+    return this.status === 0 || UNHEARD.includes(this.status)
   }
 }
 
@@ -85,6 +90,7 @@ export async function call<T>(method: string, path: string, options: CallOptions
     problem.detail ?? `The server could not do this (${response.status}). Try again.`,
     problem.field,
     problem.conflict,
+    Number(response.headers.get('Retry-After')) || undefined,
   )
 }
 

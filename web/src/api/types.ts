@@ -2,6 +2,8 @@ import type { components } from './generated/schema'
 
 type Schemas = components['schemas']
 
+export type RecordChanged = Schemas['RecordChanged']
+export type Topic = RecordChanged['topics'][number]
 export type Book = Schemas['BookView']
 export type ProductionPage = Schemas['ProductionPage']
 export type ScenePage = Schemas['ScenePage']
@@ -22,6 +24,7 @@ export type PatchPlan = Schemas['PatchPlan']
 export type Repatched = Schemas['Repatched']
 export type KnownNode = Schemas['KnownNode']
 export type Output = Schemas['OutputView']
+export type AtStop = Schemas['Armed']['atStop']
 export type RecallPreview = Schemas['RecallPreview']
 export type ReadBackView = Schemas['ReadBackView']
 export type DriftView = Schemas['DriftView']
@@ -152,14 +155,4 @@ export function revisionOf(placed: Placed, attribute: Attribute): number {
 }
 
 /** What someone else recorded meanwhile, with a 409. */
-export interface ConflictingValue {
-  placement: string
-  attribute: Attribute
-  label: string
-  value?: AttributeValue
-  say: string
-  reason?: Reason
-  author: string
-  at: string
-  revision: number
-}
+export type ConflictingValue = Schemas['ConflictingValue']

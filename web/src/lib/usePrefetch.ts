@@ -56,8 +56,7 @@ export function usePrefetch(openShot: () => number | undefined) {
   /* of what others change, what was read ahead of that shot is read anew */
   const dirty = new Set<number>()
   let after: ReturnType<typeof setTimeout> | undefined
-  connection.onChanged((changed) => {
-    const id = Number(/^\/api\/shots\/(\d+)/.exec(changed.path)?.[1])
+  connection.onChanged(['RECORD', 'BOOK', 'RUNS', 'READINGS'], ({ shotId: id }) => {
     if (!id) return
     dirty.add(id)
     clearTimeout(after)

@@ -42,11 +42,8 @@ export const useBoard = defineStore('board', () => {
     return board.value ? load(board.value.sceneId) : Promise.resolve()
   }
 
-  connection.onChanged((changed) => {
-    if (!board.value || !/^\/api\/(shots|scenes|looks|sets)/.test(changed.path)) return
-    const shot = /^\/api\/shots\/(\d+)/.exec(changed.path)?.[1]
-    if (!shot || !book.shots.has(Number(shot)) || book.shots.get(Number(shot))?.scene.id === board.value.sceneId)
-      void refresh()
+  connection.onChanged(['RECORD', 'BOOK', 'LOOKS', 'SET'], (changed) => {
+    if (board.value && book.mayConcern(changed, board.value.sceneId)) void refresh()
   })
   connection.onReconnect(() => void refresh())
 

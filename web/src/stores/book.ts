@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { Book, ProductionPage, ScenePage, ShotCard, BookShot } from '@/api/types'
+import type { RecordChanged, Book, ProductionPage, ScenePage, ShotCard, BookShot } from '@/api/types'
 import { useConnection } from './connection'
 
 export interface FoundShot {
@@ -25,10 +25,14 @@ export const useBook = defineStore('book', () => {
 
   /** Reads the book again when someone else changed what it lists. */
   const connection = useConnection()
-  connection.onChanged((changed) => {
-    if (/^\/api\/(shots\/\d+(\/revisions)?$|scenes|productions)/.test(changed.path)) void load()
-  })
+  connection.onChanged(['BOOK'], () => void load())
   connection.onReconnect(() => void load())
+
+  /** Whether a change may be about a scene: it is, unless it is known to be about another. */
+  function mayConcern(changed: RecordChanged, sceneId: number): boolean {
+    const scene = changed.sceneId ?? (changed.shotId ? shots.value.get(changed.shotId)?.scene.id : undefined)
+    return scene === undefined || scene === sceneId
+  }
 
   async function load() {
     try {
@@ -57,5 +61,5 @@ export const useBook = defineStore('book', () => {
     await load()
   }
 
-  return { book, error, shots, load, addShot, changeShot, deleteShot }
+  return { book, error, shots, mayConcern, load, addShot, changeShot, deleteShot }
 })

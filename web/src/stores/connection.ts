@@ -1,13 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { call, device } from '@/api/client'
+import type { RecordChanged, Topic } from '@/api/types'
 import { useSession } from './session'
-
-export interface DifferenceView {
-  path: string
-  person: string
-  device: string
-}
 
 /** Someone who has Oblume open. */
 interface Present {
@@ -26,7 +21,7 @@ export const useConnection = defineStore('connection', () => {
   const present = ref<Present[]>([])
   const shotId = ref<number>()
   const heard = ref(0)
-  const listeners = new Set<(changed: DifferenceView) => void>()
+  const listeners = new Set<(changed: RecordChanged) => void>()
   const again = new Set<() => void>()
   let stream: EventSource | undefined
 
@@ -48,7 +43,7 @@ export const useConnection = defineStore('connection', () => {
     stream.addEventListener('beat', () => received())
     stream.addEventListener('changed', (e) => {
       received()
-      const changed = JSON.parse(e.data) as DifferenceView
+      const changed = JSON.parse(e.data) as RecordChanged
       if (changed.device !== device) listeners.forEach((tell) => tell(changed))
     })
     stream.onerror = fail
@@ -107,10 +102,13 @@ export const useConnection = defineStore('connection', () => {
     if (live.value) void call('PUT', `/api/live/${device}`, { body: { shotId: shot } }).catch(() => undefined)
   }
 
-  /** Calls back for each change that another device made. @returns how to stop */
-  function onChanged(tell: (changed: DifferenceView) => void): () => void {
-    listeners.add(tell)
-    return () => listeners.delete(tell)
+  /** Calls back for each change of one of the topics that another device made. @returns how to stop */
+  function onChanged(topics: Topic[], tell: (changed: RecordChanged) => void): () => void {
+    const listener = (changed: RecordChanged) => {
+      if (changed.topics.some((topic) => topics.includes(topic))) tell(changed)
+    }
+    listeners.add(listener)
+    return () => listeners.delete(listener)
   }
 
   /** Calls back when the line stands again after it was lost. @returns how to stop */

@@ -41,7 +41,7 @@ export const useMoves = defineStore('moves', () => {
   function refresh() {
     return moves.value ? load(moves.value.from.id, moves.value.to.id) : Promise.resolve()
   }
-  connection.onChanged((changed) => void (/^\/api\/(shots|moves|looks|productions)/.test(changed.path) && refresh()))
+  connection.onChanged(['RECORD', 'BOOK', 'MOVES', 'LOOKS'], () => void refresh())
   connection.onReconnect(() => void refresh())
 
   function isDone(step: MoveStep): boolean {

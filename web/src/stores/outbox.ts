@@ -6,6 +6,8 @@ import { dropUnsent, keepUnsent, unsentOf } from '@/lib/offlineStore'
 import { useConnection } from './connection'
 import { useSession } from './session'
 
+const RETRY_S = 2
+
 /** An edit that this device has not heard to be kept. */
 export interface OutboxItem {
   /** Sent along, so that it is done once. */
@@ -101,8 +103,14 @@ export const useOutbox = defineStore('outbox', () => {
     } catch (failure) {
       if (!(failure instanceof ApiError) || !failure.unanswered) throw failure
       add(whole)
+      flushAgain(failure)
       return undefined
     }
+  }
+
+  /** A server that is only busy hears it again in a moment; one that is gone, when the line stands again. */
+  function flushAgain(failure: ApiError) {
+    if (failure.status) setTimeout(() => void flush(), (failure.retryAfterS ?? RETRY_S) * 1000)
   }
 
   async function flush() {
@@ -115,7 +123,10 @@ export const useOutbox = defineStore('outbox', () => {
           await call(next.method, next.path, { body: next.body, version: next.version, idempotencyKey })
           remove(idempotencyKey)
         } catch (failure) {
-          if (failure instanceof ApiError && failure.unanswered) return
+          if (failure instanceof ApiError && failure.unanswered) {
+            flushAgain(failure)
+            return
+          }
           const current = failure instanceof ApiError ? failure.conflict : undefined
           put({ ...next, problem: sentence(failure), current })
         }

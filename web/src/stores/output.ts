@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { Output } from '@/api/types'
+import type { AtStop, Output } from '@/api/types'
 import { useConnection } from './connection'
 
 const WHILE_FADING_MS = 400
@@ -48,14 +48,15 @@ export const useOutput = defineStore('output', () => {
     }
   }
 
-  const arm = (outlet: string, confirmed: string) => ask('/api/output/arm', { outlet, confirmed })
+  const arm = (outlet: string, confirmed: string, atStop: AtStop) =>
+    ask('/api/output/arm', { outlet, confirmed, atStop })
   const stop = () => ask('/api/output/stop', {})
   const recall = (
     shotId: number,
-    body: { fadeSeconds: number; priority: number; stateDigest: number; warned: boolean },
+    body: { fadeSeconds: number; priority: number; stateDigest: string; warned: boolean },
   ) => ask(`/api/shots/${shotId}/recall`, body)
 
-  connection.onChanged((changed) => void (/^\/api\/(output|shots|rig)/.test(changed.path) && now.value && load()))
+  connection.onChanged(['OUTPUT', 'RECORD'], () => void (now.value && load()))
   connection.onReconnect(() => void load())
 
   return { now, problem, said, load, arm, stop, recall }

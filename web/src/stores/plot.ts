@@ -275,11 +275,8 @@ export const usePlot = defineStore('plot', () => {
   }
 
   const connection = useConnection()
-  connection.onChanged((changed) => {
-    const shot = Number(/^\/api\/shots\/(\d+)/.exec(changed.path)?.[1])
-    const book = useBook()
-    const mine = plot.value && (!shot || !book.shots.has(shot) || book.shots.get(shot)?.scene.id === plot.value.sceneId)
-    if (mine && /^\/api\/(shots|scenes|sets|looks)/.test(changed.path)) void refresh()
+  connection.onChanged(['RECORD', 'BOOK', 'SET', 'READINGS'], (changed) => {
+    if (plot.value && useBook().mayConcern(changed, plot.value.sceneId)) void refresh()
   })
   connection.onReconnect(() => void refresh())
   watch(

@@ -49,7 +49,7 @@ async function load() {
   }
 }
 watch(() => [props.from, props.to], load, { immediate: true })
-onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|scenes|looks)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'LOOKS'], () => void load()))
 
 function go(from: string, to: string) {
   void router.replace({ name: 'compare', params: { from, to } })

@@ -62,7 +62,7 @@ watch(
   { immediate: true },
 )
 watch([() => props.shotId, of, () => outbox.sent], load, { immediate: true })
-onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(shots|takes|scenes)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'TAKES', 'NOTES'], () => void load()))
 
 async function goBack() {
   const to = goingBack.value

@@ -81,9 +81,7 @@ watch(
   },
   { immediate: true },
 )
-onBeforeUnmount(
-  connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())),
-)
+onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'], () => void load()))
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
 const editable = computed(() => session.may('EDIT'))

@@ -63,9 +63,7 @@ watch(
   { immediate: true },
 )
 watch(() => outbox.sent, load)
-onBeforeUnmount(
-  connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())),
-)
+onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'], () => void load()))
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
 function read(name: string) {

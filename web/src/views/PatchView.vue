@@ -60,7 +60,7 @@ watch(
   () => void load(),
   { immediate: true },
 )
-onBeforeUnmount(connection.onChanged((changed) => void (/^\/api\/(nodes|productions)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onChanged(['NODES', 'BOOK'], () => void load()))
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
 function patch(light: PatchedLight, value: Patch) {

@@ -98,9 +98,7 @@ watch(
   { immediate: true },
 )
 watch(() => outbox.sent, read)
-onBeforeUnmount(
-  connection.onChanged((changed) => void (/^\/api\/(shots|scenes|sets|runs)/.test(changed.path) && read())),
-)
+onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'SET', 'RUNS'], () => void read()))
 onBeforeUnmount(connection.onReconnect(() => void read()))
 watch(at, () => body.value?.scrollTo({ top: 0 }))
 

@@ -32,9 +32,7 @@ async function load() {
   }
 }
 watch(() => props.runId, load, { immediate: true })
-onBeforeUnmount(
-  connection.onChanged((changed) => void (/^\/api\/(shots|scenes|readings|runs|sets)/.test(changed.path) && load())),
-)
+onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'], () => void load()))
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
 async function sign() {

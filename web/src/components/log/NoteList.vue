@@ -45,7 +45,7 @@ watch(
   (key) => (of.value = key ?? ''),
   { immediate: true },
 )
-onBeforeUnmount(connection.onChanged((changed) => void (/\/(notes|photos)/.test(changed.path) && load())))
+onBeforeUnmount(connection.onChanged(['NOTES'], () => void load()))
 onBeforeUnmount(connection.onReconnect(() => void load()))
 
 async function attempt(action: () => Promise<unknown>) {

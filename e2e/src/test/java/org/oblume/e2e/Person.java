@@ -49,6 +49,26 @@ final class Person {
         return person;
     }
 
+    /** One of the demo's people, by role. */
+    static Person ofTheDemo(RunningOblume oblume, String role) throws IOException, InterruptedException {
+        Person person = new Person(oblume.address());
+        person.send("GET", "/api/session", null, null);
+        person.post("/api/session/demo", "{\"role\":\"%s\"}".formatted(role));
+        return person;
+    }
+
+    /** Id of the shot of that slate. */
+    long shot(String slate) throws IOException, InterruptedException {
+        for (JsonNode shots : get("/api/book").findValues("shots")) {
+            for (JsonNode shot : shots) {
+                if (shot.get("slate").asText().equals(slate)) {
+                    return shot.get("id").asLong();
+                }
+            }
+        }
+        throw new IllegalStateException("There is no shot " + slate);
+    }
+
     /** Someone whom this lead invites. */
     Person invites(String name, String role) throws IOException, InterruptedException {
         String link = expect(201, send("POST", "/api/team/invitations", "{\"role\":\"%s\"}".formatted(role), null))

@@ -44,6 +44,11 @@ final class RunningOblume implements AutoCloseable {
                 "--oblume.sacn-port=" + rig.sacnPort());
     }
 
+    /** With the demo, sending to a port of this machine. */
+    static RunningOblume sendingTo(Path data, int sacnPort) {
+        return start(data, QUICK_START, "--spring.profiles.active=demo", "--oblume.sacn-port=" + sacnPort);
+    }
+
     /** Started again where this one was, on the same data and rig. */
     RunningOblume again(Path data, RunningRig rig) {
         return start(
@@ -123,9 +128,14 @@ final class RunningOblume implements AutoCloseable {
         }
     }
 
+    /** Tells it to stop, as Ctrl C does. */
+    void tellToStop() {
+        process.destroy();
+    }
+
     /** Stops it as Ctrl C does, and waits until it has gone. */
     void stop() {
-        process.destroy();
+        tellToStop();
         try {
             if (!process.waitFor(LONGEST_START.toSeconds(), TimeUnit.SECONDS)) {
                 throw new IllegalStateException("Oblume did not stop");

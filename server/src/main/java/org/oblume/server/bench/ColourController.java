@@ -12,12 +12,16 @@ import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.Prescription;
 import org.oblume.core.filter.Sheets;
 import org.oblume.core.units.TStop;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.ForAnyone;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Colour of light: behind filters, dialled, corrected from a stock, mixed. */
+@ForAnyone
+@Asks
 @RestController
 @RequestMapping("/api/bench")
 class ColourController {

@@ -8,12 +8,16 @@ import org.oblume.core.units.Checks;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.TStop;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.ForAnyone;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Exposure, and contrast by both schools. */
+@ForAnyone
+@Asks
 @RestController
 @RequestMapping("/api/bench")
 class ExposureController {

@@ -9,12 +9,16 @@ import org.oblume.core.photometry.LevelHold;
 import org.oblume.core.photometry.Shadow;
 import org.oblume.core.units.Percent;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.ForAnyone;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Distance, softness, and the sun. */
+@ForAnyone
+@Asks
 @RestController
 @RequestMapping("/api/bench")
 class PhotometryController {

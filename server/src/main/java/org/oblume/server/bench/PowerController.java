@@ -10,12 +10,16 @@ import org.oblume.core.power.Circuit;
 import org.oblume.core.power.Load;
 import org.oblume.core.power.LoadPlan;
 import org.oblume.core.units.Percent;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.ForAnyone;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Load and batteries. Estimates: a qualified electrician and the local code decide. */
+@ForAnyone
+@Asks
 @RestController
 @RequestMapping("/api/bench")
 class PowerController {

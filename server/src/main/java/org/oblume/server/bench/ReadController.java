@@ -14,12 +14,16 @@ import org.oblume.core.units.Percent;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 import org.oblume.core.units.TStop;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.ForAnyone;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Reads what a person typed, so that {@code 8 1/3} and {@code 7'10"} have one reader. */
+@ForAnyone
+@Asks
 @RestController
 @RequestMapping("/api/bench")
 class ReadController {

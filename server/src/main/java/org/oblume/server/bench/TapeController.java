@@ -12,12 +12,16 @@ import org.oblume.core.geometry.TapeFix;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.geometry.Walls;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.ForAnyone;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** A stand from two tapes, the tapes of a stand, and the way a head points. */
+@ForAnyone
+@Asks
 @RestController
 @RequestMapping("/api/bench")
 class TapeController {

@@ -1,6 +1,10 @@
 package org.oblume.server.book;
 
 import java.security.Principal;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
 import org.springframework.http.HttpStatus;
@@ -12,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class BookController {
@@ -34,12 +39,16 @@ class BookController {
         return book.book();
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.BOOK)
     @PostMapping("/productions")
     @ResponseStatus(HttpStatus.CREATED)
     Production startProduction(@RequestBody NewProduction body) {
         return productions.create(body.name(), body.days());
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.BOOK)
     @PostMapping("/productions/{productionId}/scenes")
     @ResponseStatus(HttpStatus.CREATED)
     StartedScene startScene(@PathVariable long productionId, @RequestBody NewScene body, Principal person) {

@@ -5,6 +5,10 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.moves.JobTimes;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -21,6 +25,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The carry board, comparing, moves and looks. A side is {@code shot-12} or {@code look-3}. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class CarryController {
@@ -60,6 +65,8 @@ class CarryController {
         return carry.board(sceneId);
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.RECORD)
     @PostMapping("/scenes/{sceneId}/carry")
     BoardView edit(@PathVariable long sceneId, @RequestBody CellEdits edits, Principal person) {
         carry.edit(sceneId, edits.cells(), edits.reason(), edits.note(), edits.seen(), person.getName());
@@ -71,6 +78,8 @@ class CarryController {
         return carry.preview(shotId, side);
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.RECORD)
     @PostMapping("/shots/{shotId}/state")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void take(@PathVariable long shotId, @RequestBody TakeOver wanted, Principal person) {
@@ -99,29 +108,39 @@ class CarryController {
         return comparing.moves(from, to);
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.MOVES)
     @PutMapping("/moves/ticks")
     MovesView tick(@RequestBody MoveTick tick, Principal person) {
         comparing.tick(tick.from(), tick.to(), tick.key(), person.getName());
         return comparing.moves(tick.from(), tick.to());
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.MOVES)
     @DeleteMapping("/moves/ticks")
     MovesView untick(@RequestParam String from, @RequestParam String to, @RequestParam String key) {
         comparing.untick(from, to, key);
         return comparing.moves(from, to);
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.MOVES)
     @PutMapping("/productions/{productionId}/tempo")
     MovesView.JobTimesView keepTempo(@PathVariable long productionId, @RequestBody JobTimes times) {
         return comparing.keepTempo(productionId, times);
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.LOOKS)
     @PostMapping("/looks")
     @ResponseStatus(HttpStatus.CREATED)
     BoardView.LookCard saveLook(@RequestBody NewLook look, Principal person) {
         return looks.save(look.name(), look.shotId(), person.getName());
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.LOOKS)
     @DeleteMapping("/looks/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteLook(

@@ -6,6 +6,10 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.RatioConvention;
 import org.oblume.core.exposure.SignalCurve;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -20,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The match report of a scene, and the verdict on a rebuild. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class MatchController {
@@ -41,6 +46,8 @@ class MatchController {
         return match.scene(sceneId);
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.MATCH)
     @PutMapping("/scenes/{sceneId}/match")
     MatchView judgeBy(
             @PathVariable long sceneId,
@@ -50,6 +57,8 @@ class MatchController {
         return match.scene(sceneId);
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.MATCH)
     @PutMapping("/shots/{shotId}/match")
     MatchView judge(
             @PathVariable long shotId,
@@ -59,6 +68,8 @@ class MatchController {
     }
 
     /** @param run a rebuild of the shot that is meant, or none for the shot itself */
+    @Needs(Permission.EDIT)
+    @Changes(Topic.MATCH)
     @PutMapping("/shots/{shotId}/by-eye/{aspect}")
     MatchView sayByEye(
             @PathVariable long shotId,
@@ -69,6 +80,8 @@ class MatchController {
         return match.scene(match.sayByEye(shotId, run, aspect, said.reason(), person.getName()));
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.MATCH)
     @DeleteMapping("/shots/{shotId}/by-eye/{aspect}")
     MatchView takeBack(
             @PathVariable long shotId,
@@ -82,6 +95,8 @@ class MatchController {
         return match.verdict(id);
     }
 
+    @Needs(Permission.LEAD)
+    @Changes(Topic.RUNS)
     @PostMapping("/runs/{id}/sign")
     MatchView.VerdictView sign(@PathVariable long id, Principal person) {
         return match.sign(id, person.getName());

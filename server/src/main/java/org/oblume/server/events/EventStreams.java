@@ -1,6 +1,7 @@
 package org.oblume.server.events;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -9,8 +10,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
-import org.oblume.server.team.Permission;
+import org.oblume.server.call.Permission;
 import org.oblume.server.team.TeamService;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -20,6 +23,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @Component
 class EventStreams {
 
+    private static final Logger LOG = LoggerFactory.getLogger(EventStreams.class);
     private static final long NO_END = 0;
     private static final int BEAT_SECONDS = 10;
     private final Map<String, Listener> listeners = new ConcurrentHashMap<>();
@@ -43,24 +47,20 @@ class EventStreams {
 
     record Presence(List<Present> present) {}
 
-    /**
-     * A call that changed something.
-     *
-     * @param device that made it
-     */
-    record ChangedPath(String path, String person, String device) {}
-
     EventStreams(TeamService team) {
-        var unused = beating.scheduleWithFixedDelay(
-                () -> {
-                    listeners.values().stream()
-                            .filter(l -> !team.hasPermission(l.person(), Permission.READ))
-                            .forEach(l -> l.stream().complete());
-                    send("beat", Map.of());
-                },
-                BEAT_SECONDS,
-                BEAT_SECONDS,
-                TimeUnit.SECONDS);
+        var unused = beating.scheduleWithFixedDelay(() -> beat(team), BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
+    }
+
+    /** Goes on whatever happens: a page that hears none takes the line for lost. */
+    private void beat(TeamService team) {
+        try {
+            listeners.values().stream()
+                    .filter(l -> !team.hasPermission(l.person(), Permission.READ))
+                    .forEach(l -> l.stream().complete());
+        } catch (RuntimeException busy) {
+            LOG.warn("Who may still listen could not be looked up; it is tried again at the next beat.", busy);
+        }
+        send("beat", Map.of());
     }
 
     SseEmitter open(String device, String person, @Nullable Long shotId) {
@@ -73,6 +73,7 @@ class EventStreams {
         };
         stream.onCompletion(gone);
         stream.onError(failure -> gone.run());
+        greet(stream);
         Listener before = listeners.put(device, listener);
         if (before != null) {
             before.stream().complete();
@@ -81,14 +82,27 @@ class EventStreams {
         return stream;
     }
 
+    /**
+     * The first thing that is written, and with it the headers: by the thread of the call itself, which goes on with the response
+     * for a while. Written by another thread meanwhile, the response breaks and the call never ends.
+     */
+    private static void greet(SseEmitter stream) {
+        try {
+            stream.send(SseEmitter.event().comment("here"));
+        } catch (IOException gone) {
+            throw new UncheckedIOException(gone);
+        }
+    }
+
     void moveTo(String device, @Nullable Long shotId) {
         if (listeners.computeIfPresent(device, (d, now) -> now.at(shotId)) != null) {
             sayWhoIsHere();
         }
     }
 
-    void changed(String path, String person, String device) {
-        send("changed", new ChangedPath(path, person, device));
+    @EventListener
+    void changed(RecordChanged change) {
+        send("changed", change);
     }
 
     private void sayWhoIsHere() {
@@ -124,6 +138,15 @@ class EventStreams {
     void close() {
         beating.shutdownNow();
         sending.shutdown();
-        listeners.values().forEach(l -> l.stream().complete());
+        listeners.values().forEach(EventStreams::end);
+    }
+
+    /** One that is broken already keeps none of the others open. */
+    private static void end(Listener listener) {
+        try {
+            listener.stream().complete();
+        } catch (IllegalStateException broken) {
+            LOG.debug("A stream had ended already", broken);
+        }
     }
 }

@@ -3,6 +3,10 @@ package org.oblume.server.exchange;
 import java.io.IOException;
 import java.io.InputStream;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.scene.Scene;
 import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.ContentDisposition;
@@ -17,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+@Needs(Permission.READ)
 @RestController
 class ExchangeController {
 
@@ -44,6 +49,8 @@ class ExchangeController {
                 .body(file);
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.BOOK)
     @PostMapping(path = "/api/scenes/import", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     Imported load(InputStream body, @RequestParam(required = false) @Nullable String number) throws IOException {

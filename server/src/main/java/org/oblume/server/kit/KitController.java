@@ -5,6 +5,11 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -17,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api/kit")
 class KitController {
@@ -33,12 +39,16 @@ class KitController {
         return kit.kit();
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.KIT)
     @PostMapping("/fixtures")
     @ResponseStatus(HttpStatus.CREATED)
     Kit.Fixture add(@RequestBody Kit.Fixture wanted) {
         return kit.add(wanted);
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.KIT)
     @DeleteMapping("/fixtures")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@RequestParam String what) {
@@ -46,6 +56,7 @@ class KitController {
     }
 
     /** Reads a measured beam from an ANSI/IES LM-63 file; nothing is kept by this. */
+    @Asks
     @PostMapping(path = "/beam", consumes = MediaType.ALL_VALUE)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(schema = @Schema(type = "string", format = "binary")))

@@ -9,6 +9,9 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.say.ParsedCommand;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
 import org.oblume.server.support.CrewUnits;
 import org.oblume.server.support.RecordJson;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -19,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The light of a shot. Asking with no changes tells the light as it is recorded. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api/shots/{shotId}")
 class LightController {
@@ -74,6 +78,7 @@ class LightController {
 
     record Arranged(List<ParsedChange> changes) {}
 
+    @Asks
     @PostMapping("/light")
     TrialView light(@PathVariable long shotId, @RequestBody TrialRequest asked) {
         List<Change> changes = asked.changes().stream()
@@ -82,6 +87,7 @@ class LightController {
         return light.tried(shotId, changes, asked.holds(), Set.copyOf(asked.out()));
     }
 
+    @Asks
     @PostMapping("/say")
     ParsedLine say(
             @PathVariable long shotId,
@@ -96,6 +102,7 @@ class LightController {
                         .toList());
     }
 
+    @Asks
     @PostMapping("/arrange")
     Arranged arrange(@PathVariable long shotId, @RequestBody Arranging asked) {
         return new Arranged(ParsedChange.of(light.ordered(shotId, asked.order(), asked.placements())));

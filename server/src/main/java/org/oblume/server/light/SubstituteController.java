@@ -12,6 +12,8 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.rebuild.Substitute;
 import org.oblume.core.rebuild.Substitutes;
 import org.oblume.core.units.Phrase;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.metering.MeterService;
@@ -24,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What of the kit reaches the light of something that is missing in a rebuild. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api/runs/{run}/steps/{placement}/substitutes")
 class SubstituteController {

@@ -3,6 +3,11 @@ package org.oblume.server.metering;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +20,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Readings of a shot, or of one of its rebuilds. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class MeterController {
@@ -48,11 +54,14 @@ class MeterController {
         return meter.view(shotId, run);
     }
 
+    @Asks
     @PostMapping("/shots/{shotId}/readings/read")
     MeterView.ParsedReading read(@PathVariable long shotId, @RequestBody ReadingBody body) {
         return meter.understood(shotId, body.run(), body.line(), body.mark());
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.READINGS)
     @PostMapping("/shots/{shotId}/readings")
     @ResponseStatus(HttpStatus.CREATED)
     MeterView add(@PathVariable long shotId, @RequestBody ReadingBody body, Principal person) {
@@ -60,12 +69,15 @@ class MeterController {
         return meter.view(shotId, body.run());
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.READINGS)
     @DeleteMapping("/readings/{id}")
     MeterView delete(@PathVariable long id, Principal person) {
         MeterService.ReadingOf of = meter.delete(id, person.getName());
         return meter.view(of.shotId(), of.run());
     }
 
+    @Asks
     @PostMapping("/shots/{shotId}/agree")
     MeterView.WhiteMatchView agree(@PathVariable long shotId, @RequestBody WhiteMatchRequest body) {
         return meter.agree(shotId, body.reference(), body.white(), body.others() == null ? List.of() : body.others());

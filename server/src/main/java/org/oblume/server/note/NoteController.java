@@ -7,6 +7,10 @@ import java.io.InputStream;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.set.PictureFile;
 import org.oblume.server.support.IfMatch;
 import org.oblume.server.support.PayloadTooLargeException;
@@ -27,6 +31,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Takes, notes and photographs. A photograph is sent as it is, its caption beside it in the address. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class NoteController {
@@ -48,12 +53,16 @@ class NoteController {
         return new Takes(notes.takes(shotId));
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.TAKES)
     @PostMapping("/shots/{shotId}/takes")
     @ResponseStatus(HttpStatus.CREATED)
     Take addTake(@PathVariable long shotId, @RequestBody NoteService.TakeCard card, Principal person) {
         return notes.addTake(shotId, card, person.getName());
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.TAKES)
     @PutMapping("/takes/{id}")
     Take changeTake(
             @PathVariable long id,
@@ -62,6 +71,8 @@ class NoteController {
         return notes.changeTake(id, card, IfMatch.version(ifMatch));
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.TAKES)
     @DeleteMapping("/takes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteTake(
@@ -75,6 +86,8 @@ class NoteController {
         return new Notes(notes.ofShot(shotId));
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.NOTES)
     @PostMapping(path = "/shots/{shotId}/notes", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     Note addToShot(
@@ -85,6 +98,8 @@ class NoteController {
         return notes.addToShot(shotId, placement, body.text(), null, person.getName());
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.NOTES)
     @PostMapping(path = "/shots/{shotId}/photos", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
@@ -104,12 +119,16 @@ class NoteController {
         return new Notes(notes.ofSet(setId));
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.NOTES)
     @PostMapping(path = "/sets/{setId}/notes", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     Note addToSet(@PathVariable long setId, @RequestBody NoteBody body, Principal person) {
         return notes.addToSet(setId, body.text(), null, person.getName());
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.NOTES)
     @PostMapping(path = "/sets/{setId}/photos", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
@@ -120,6 +139,8 @@ class NoteController {
         return notes.addToSet(setId, text, photo(body), person.getName());
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.NOTES)
     @DeleteMapping("/notes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@PathVariable long id, Principal person) {

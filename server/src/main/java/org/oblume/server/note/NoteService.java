@@ -180,7 +180,8 @@ public class NoteService {
     void delete(long id, String author) {
         NoteEntity note = notes.findById(id).orElseThrow(NoteService::gone);
         if (!note.author().equals(author)) {
-            throw new AccessDeniedException("not yours");
+            throw new AccessDeniedException("%s wrote this: only %s takes it out. Write a note beside it instead."
+                    .formatted(note.author(), note.author()));
         }
         notes.delete(note);
     }

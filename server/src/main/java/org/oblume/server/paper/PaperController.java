@@ -14,6 +14,8 @@ import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -26,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** The record on paper: each as {@code pdf} or as {@code csv}, the plot as {@code svg} too. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class PaperController {

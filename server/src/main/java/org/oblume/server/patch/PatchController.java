@@ -11,6 +11,11 @@ import org.oblume.core.network.AutoPatch;
 import org.oblume.core.network.FreeSlots;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.units.Checks;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.IfMatch;
 import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.ContentDisposition;
@@ -30,6 +35,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The patch of a shot and the nodes that carry it. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class PatchController {
@@ -63,6 +69,7 @@ class PatchController {
     }
 
     /** What the addresses would be; nothing is kept by this. */
+    @Asks
     @PostMapping("/shots/{shotId}/patch/plan")
     PatchPage.PatchPlan plan(@PathVariable long shotId, @RequestBody PlanBody body) {
         return patch.plan(
@@ -87,6 +94,7 @@ class PatchController {
     }
 
     /** What a table would change; nothing is kept by this. */
+    @Asks
     @PostMapping(path = "/shots/{shotId}/patch/read", consumes = MediaType.ALL_VALUE)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(schema = @Schema(type = "string", format = "binary")))
@@ -99,12 +107,16 @@ class PatchController {
                         StandardCharsets.UTF_8));
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.NODES)
     @PostMapping("/productions/{productionId}/nodes")
     @ResponseStatus(HttpStatus.CREATED)
     PatchPage.KnownNode add(@PathVariable long productionId, @RequestBody PatchPage.NodeCard card) {
         return nodes.add(productionId, card);
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.NODES)
     @PutMapping("/nodes/{id}")
     PatchPage.KnownNode change(
             @PathVariable long id,
@@ -113,6 +125,8 @@ class PatchController {
         return nodes.change(id, card, IfMatch.version(ifMatch));
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.NODES)
     @DeleteMapping("/nodes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(

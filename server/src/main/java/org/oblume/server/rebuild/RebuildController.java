@@ -14,6 +14,11 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Phrase;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.IfMatch;
 import org.oblume.server.support.RecordJson;
 import org.springframework.http.HttpHeaders;
@@ -30,6 +35,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Rebuilding: the sheet of a shot, its runs and their steps. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class RebuildController {
@@ -86,6 +92,8 @@ class RebuildController {
         return sheets.ofShot(shotId);
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.RUNS)
     @PutMapping("/shots/{shotId}/rebuild/{placement}")
     RebuildView tickOfShot(@PathVariable long shotId, @PathVariable String placement, Principal person) {
         long run = rebuild.openRun(shotId, person.getName());
@@ -93,6 +101,8 @@ class RebuildController {
         return sheets.ofRun(run);
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.RUNS)
     @DeleteMapping("/shots/{shotId}/rebuild/{placement}")
     RebuildView untickOfShot(@PathVariable long shotId, @PathVariable String placement, Principal person) {
         long run = rebuild.openRun(shotId, person.getName());
@@ -100,6 +110,8 @@ class RebuildController {
         return sheets.ofRun(run);
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.RUNS)
     @PostMapping("/shots/{shotId}/runs")
     @ResponseStatus(HttpStatus.CREATED)
     RebuildView begin(@PathVariable long shotId, @RequestBody RebuildService.NewRun wanted, Principal person) {
@@ -107,6 +119,7 @@ class RebuildController {
     }
 
     /** How the plot would lie on another set; nothing is kept. */
+    @Asks
     @PostMapping("/shots/{shotId}/runs/fit")
     FitPreview fit(@PathVariable long shotId, @RequestBody RebuildService.NewRun wanted) {
         BuiltRun run = rebuild.fitted(shotId, wanted);
@@ -118,12 +131,16 @@ class RebuildController {
         return sheets.ofRun(id);
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.RUNS)
     @PutMapping("/runs/{id}/steps/{placement}")
     RebuildView tick(@PathVariable long id, @PathVariable String placement, Principal person) {
         rebuild.tick(id, placement, person.getName());
         return sheets.ofRun(id);
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.RUNS)
     @DeleteMapping("/runs/{id}/steps/{placement}")
     RebuildView untick(@PathVariable long id, @PathVariable String placement) {
         rebuild.untick(id, placement);
@@ -131,6 +148,8 @@ class RebuildController {
     }
 
     /** What is not as recorded. Nothing in it: it is as recorded after all. */
+    @Needs(Permission.NOTE)
+    @Changes(Topic.RUNS)
     @PutMapping("/runs/{id}/steps/{placement}/otherwise")
     RebuildView otherwise(
             @PathVariable long id,
@@ -151,6 +170,7 @@ class RebuildController {
         return sheets.ofRun(id);
     }
 
+    @Asks
     @PostMapping("/runs/{id}/steps/{placement}/tapes")
     TapeCheckView tapes(@PathVariable long id, @PathVariable String placement, @RequestBody PulledTapes pulled) {
         Map<String, Double> lengths = new LinkedHashMap<>();
@@ -163,12 +183,16 @@ class RebuildController {
     }
 
     /** Goes on with the record as it is now. */
+    @Needs(Permission.NOTE)
+    @Changes(Topic.RUNS)
     @PostMapping("/runs/{id}/continue")
     RebuildView goOn(@PathVariable long id) {
         rebuild.goOn(id);
         return sheets.ofRun(id);
     }
 
+    @Needs(Permission.NOTE)
+    @Changes(Topic.RUNS)
     @PostMapping("/runs/{id}/restart")
     RebuildView restart(@PathVariable long id) {
         rebuild.restart(id);

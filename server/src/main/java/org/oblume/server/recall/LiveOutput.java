@@ -27,6 +27,8 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
@@ -48,6 +50,7 @@ class LiveOutput {
     private @Nullable SacnSender sender;
     private OutputView.@Nullable Armed armed;
     private @Nullable RecalledShot live;
+    private AtStop atStop = AtStop.FIXTURES_DECIDE;
     private @Nullable OutputSessionEntity session;
     private @Nullable String interruption;
     private volatile @Nullable String sendError;
@@ -58,7 +61,7 @@ class LiveOutput {
      * @param stateDigest tells one state of a shot from another
      */
     record RecalledShot(
-            long shotId, Slate slate, String by, Instant at, double fadeSeconds, int priority, int stateDigest) {}
+            long shotId, Slate slate, String by, Instant at, double fadeSeconds, int priority, String stateDigest) {}
 
     LiveOutput(
             OutputSessionRepository sessions,
@@ -117,8 +120,9 @@ class LiveOutput {
     /**
      * @param outlet name of an interface, or null for the loopback
      * @param confirmed the same name, typed again by the person; not needed for the loopback
+     * @param how what becomes of the lights when output stops
      */
-    synchronized void arm(@Nullable String outlet, @Nullable String confirmed, String by) {
+    synchronized void arm(@Nullable String outlet, @Nullable String confirmed, AtStop how, String by) {
         if (armed != null) {
             throw new Refusal("%s has armed output already, on %s.".formatted(armed.by(), armed.outlet()));
         }
@@ -139,8 +143,10 @@ class LiveOutput {
                     on,
                     port,
                     System::nanoTime,
-                    refused -> sendError = "The network refuses our packets (%s). Check the cable and the interface."
-                            .formatted(refused.getMessage()));
+                    refused -> sendError = refused == null
+                            ? null
+                            : "The network refuses our packets (%s). Check the cable and the interface."
+                                    .formatted(refused.getMessage()));
         } catch (IOException failed) {
             throw new Refusal(
                     "outlet",
@@ -148,7 +154,8 @@ class LiveOutput {
                             .formatted(outlet == null ? LOOPBACK : outlet, failed.getMessage()));
         }
         Instant now = clock.instant();
-        armed = new OutputView.Armed(by, now, on == null ? LOOPBACK : on.getName());
+        atStop = how;
+        armed = new OutputView.Armed(by, now, on == null ? LOOPBACK : on.getName(), how);
         session = sessions.saveAndFlush(new OutputSessionEntity(by, now, armed.outlet()));
         interruption = null;
     }
@@ -186,11 +193,21 @@ class LiveOutput {
         session = sessions.saveAndFlush(session);
     }
 
-    /** Stops all and turns output off. Safe to call at any time; first of all when the server is told to stop. */
+    /** First of all when the server is told to stop; whatever becomes of the record of it, the others are told too. */
+    @Order(Ordered.HIGHEST_PRECEDENCE)
     @EventListener(ContextClosedEvent.class)
+    void stopWithTheServer() {
+        try {
+            stop();
+        } catch (RuntimeException notRecorded) {
+            LOG.error("Output has stopped; that it did could not be recorded.", notRecorded);
+        }
+    }
+
+    /** Stops all and turns output off. Safe to call at any time. */
     synchronized void stop() {
         if (sender != null) {
-            sender.close();
+            sender.end(atStop);
         }
         sender = null;
         armed = null;

@@ -23,7 +23,8 @@ public record OutputView(
         @Nullable String sendError,
         boolean rig) {
 
-    public record Armed(String by, Instant at, String outlet) {}
+    /** @param atStop what becomes of the lights when output stops */
+    public record Armed(String by, Instant at, String outlet, AtStop atStop) {}
 
     /**
      * @param done how far its fade has come, 0 to 1

@@ -4,6 +4,10 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.NotFoundException;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Live output, and the rig that answers. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api")
 class RecallController {
@@ -32,14 +37,15 @@ class RecallController {
     /**
      * @param outlet name of an interface; the loopback when it is left out
      * @param confirmed the name typed again, for any but the loopback
+     * @param atStop what becomes of the lights when output stops; the fixtures decide when it is left out
      */
-    record Arm(@Nullable String outlet, @Nullable String confirmed) {}
+    record Arm(@Nullable String outlet, @Nullable String confirmed, @Nullable AtStop atStop) {}
 
     /**
      * @param stateDigest of the preview that was looked at
      * @param warned whether cast and crew were warned of effects that flash
      */
-    record RecallBody(double fadeSeconds, int priority, int stateDigest, boolean warned) {}
+    record RecallBody(double fadeSeconds, int priority, String stateDigest, boolean warned) {}
 
     /** @param keys of the placements; all when left out */
     record SendAgain(@Nullable List<String> keys) {
@@ -58,12 +64,20 @@ class RecallController {
         return recall.output();
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
     @PostMapping("/output/arm")
     OutputView arm(@RequestBody Arm body, Principal person) {
-        output.arm(body.outlet(), body.confirmed(), person.getName());
+        output.arm(
+                body.outlet(),
+                body.confirmed(),
+                body.atStop() == null ? AtStop.FIXTURES_DECIDE : body.atStop(),
+                person.getName());
         return recall.output();
     }
 
+    @Needs(Permission.READ)
+    @Changes(Topic.OUTPUT)
     @PostMapping("/output/stop")
     OutputView stop() {
         output.stop();
@@ -75,6 +89,8 @@ class RecallController {
         return recall.preview(shotId);
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
     @PostMapping("/shots/{shotId}/recall")
     OutputView recall(@PathVariable long shotId, @RequestBody RecallBody body, Principal person) {
         recall.recall(shotId, body.fadeSeconds(), body.priority(), body.stateDigest(), body.warned(), person.getName());
@@ -87,6 +103,8 @@ class RecallController {
     }
 
     /** Sends the record again: settings, then levels. */
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
     @PostMapping("/shots/{shotId}/readback")
     RecallView.ReadBackView sendAgain(@PathVariable long shotId, @RequestBody SendAgain body, Principal person) {
         recall.sendAgain(shotId, body.keys() == null ? List.of() : body.keys(), person.getName());
@@ -98,27 +116,37 @@ class RecallController {
         return rig.state().orElseThrow(() -> new NotFoundException("No rig answers."));
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
     @PostMapping("/rig/units")
     RigState patchFixtures(@RequestBody RigPatch body) {
         return recall.patchFixtures(body.shotId());
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
     @PostMapping("/rig/units/{unit}/faults")
     RigState fail(@PathVariable String unit, @RequestBody JsonNode fault) {
         return rig.fail(unit, fault);
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
     @DeleteMapping("/rig/units/{unit}/faults")
     RigState clearFaults(@PathVariable String unit) {
         return rig.clearFaults(unit);
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
     @PutMapping("/rig/nodes/{name}")
     RigState node(@PathVariable String name, @RequestBody NodeState body) {
         return rig.node(name, body.up());
     }
 
     /** Another source, noise: to see what is told then. */
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
     @PostMapping("/rig/disturbances")
     RigState disturb(@RequestBody JsonNode body) {
         return rig.disturb(body);

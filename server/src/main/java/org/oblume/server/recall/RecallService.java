@@ -1,14 +1,19 @@
 package org.oblume.server.recall;
 
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.network.Mode;
@@ -20,7 +25,6 @@ import org.oblume.core.network.SacnPacket;
 import org.oblume.core.network.UnitAnswer;
 import org.oblume.core.network.UniverseFrame;
 import org.oblume.core.plot.Effect;
-import org.oblume.core.plot.Menu;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.patch.PatchPage;
 import org.oblume.server.patch.PatchService;
@@ -49,12 +53,12 @@ class RecallService {
 
     OutputView output() {
         LiveOutput.RecalledShot live = output.live();
-        return output.view(live == null ? null : revised(live), rig.state().isPresent());
+        return output.view(live == null ? null : revised(live), rig.lastAnswered());
     }
 
     private @Nullable String revised(LiveOutput.RecalledShot live) {
         try {
-            return stateDigest(patches.patched(live.shotId()).units()) == live.stateDigest()
+            return stateDigest(patches.patched(live.shotId()).units()).equals(live.stateDigest())
                     ? null
                     : "%s was changed after it was recalled: what is sent is how it was then. Recall it again."
                             .formatted(live.slate());
@@ -123,9 +127,9 @@ class RecallService {
      * @throws EditConflict when the record has moved on since
      * @throws Refusal when output is off, or nobody was warned
      */
-    void recall(long shotId, double fadeSeconds, int priority, int mark, boolean warned, String by) {
+    void recall(long shotId, double fadeSeconds, int priority, String mark, boolean warned, String by) {
         PatchService.PatchedShot shot = patches.patched(shotId);
-        if (stateDigest(shot.units()) != mark) {
+        if (!stateDigest(shot.units()).equals(mark)) {
             throw new EditConflict(
                     "%s was changed since you looked. Nothing was sent: look at what would change now, and recall again."
                             .formatted(shot.shot().card().slate()),
@@ -232,12 +236,20 @@ class RecallService {
         return new RigState.RigNode(node.name(), node.ports(), true);
     }
 
-    /** Tells one state of a shot's control from another: all slots, and the menus. */
-    private static int stateDigest(List<PatchedUnit> units) {
-        int slots = UniverseFrame.of(units).entrySet().stream()
-                .mapToInt(e -> 31 * e.getKey() + Arrays.hashCode(e.getValue().slots()))
-                .sum();
-        List<Menu> menus = units.stream().map(PatchedUnit::menu).toList();
-        return 31 * slots + menus.hashCode();
+    /** Tells one state of a shot's control from another: a hash (SHA-256) of all slots, and of the menus in words. */
+    private static String stateDigest(List<PatchedUnit> units) {
+        try {
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            new TreeMap<>(UniverseFrame.of(units)).forEach((universe, frame) -> {
+                digest.update(
+                        ByteBuffer.allocate(Integer.BYTES).putInt(universe).array());
+                digest.update(frame.slots());
+            });
+            units.forEach(unit ->
+                    digest.update((unit.key() + " " + unit.menu().say() + "\n").getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of().formatHex(digest.digest());
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException(impossible);
+        }
     }
 }

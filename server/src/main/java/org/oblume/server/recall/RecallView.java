@@ -24,7 +24,7 @@ final class RecallView {
      */
     record RecallPreview(
             Slate slate,
-            int stateDigest,
+            String stateDigest,
             List<NetworkUnit> overNetwork,
             List<FixtureUnit> atFixture,
             List<String> cautions,

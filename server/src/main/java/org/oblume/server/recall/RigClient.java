@@ -11,6 +11,8 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.support.RecordJson;
@@ -27,8 +29,15 @@ class RigClient {
             .connectTimeout(PATIENCE)
             .version(HttpClient.Version.HTTP_1_1)
             .build();
+    private static final Duration FRESH = Duration.ofSeconds(1);
     private final String url;
     private final RecordJson json;
+    private final AtomicBoolean looking = new AtomicBoolean();
+    private volatile boolean answers;
+    private volatile boolean asked;
+    private @Nullable RigState lastState;
+    private boolean fresh;
+    private long askedAt;
 
     RigClient(@Value("${oblume.rig}") String url, RecordJson json) {
         this.url = url;
@@ -36,19 +45,38 @@ class RigClient {
     }
 
     private Refusal silent() {
+        answers = false;
         return new Refusal(
                 url.isEmpty()
                         ? "No rig is set up here that could be asked."
                         : "The rig does not answer at %s: look whether it runs.".formatted(url));
     }
 
-    /** Its state; empty when there is none that answers. */
-    Optional<RigState> state() {
-        try {
-            return Optional.of(ask());
-        } catch (Refusal silence) {
-            return Optional.empty();
+    /** Its state, at most a second old however many pages look; empty when there is none that answers. */
+    synchronized Optional<RigState> state() {
+        long now = System.nanoTime();
+        if (!fresh || now - askedAt > FRESH.toNanos()) {
+            try {
+                lastState = ask();
+            } catch (Refusal silence) {
+                lastState = null;
+            }
+            askedAt = now;
+            fresh = true;
+            asked = true;
         }
+        return Optional.ofNullable(lastState);
+    }
+
+    /** Whether it answered when it was last asked; looked up anew in the background, waited for only the first time. */
+    boolean lastAnswered() {
+        if (!asked) {
+            return state().isPresent();
+        }
+        if (looking.compareAndSet(false, true)) {
+            var unused = CompletableFuture.runAsync(this::state).whenComplete((done, failed) -> looking.set(false));
+        }
+        return answers;
     }
 
     /** @throws Refusal when it does not answer */
@@ -82,6 +110,11 @@ class RigClient {
         return call("POST", "/disturbances", disturbance);
     }
 
+    /** What it said before it was told something says nothing any more. */
+    private synchronized void forget() {
+        fresh = false;
+    }
+
     private record NodeIs(boolean up) {}
 
     private static String encoded(String name) {
@@ -91,6 +124,9 @@ class RigClient {
     private RigState call(String method, String path, @Nullable Object body) {
         if (url.isEmpty()) {
             throw silent();
+        }
+        if (!method.equals("GET")) {
+            forget();
         }
         HttpRequest request = HttpRequest.newBuilder(URI.create(url + path))
                 .timeout(PATIENCE)
@@ -106,6 +142,7 @@ class RigClient {
             if (answer.statusCode() != OK) {
                 throw new Refusal(json.read(answer.body(), Refused.class).detail());
             }
+            answers = true;
             return json.read(answer.body(), RigState.class);
         } catch (IOException | IllegalStateException gone) {
             throw silent();

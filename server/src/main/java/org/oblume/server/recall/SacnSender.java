@@ -41,10 +41,11 @@ final class SacnSender implements AutoCloseable {
     private final DatagramSocket socket;
     private final boolean multicast;
     private final int port;
-    private final Consumer<IOException> onSendError;
+    private final Consumer<@Nullable IOException> onSendError;
     private final Map<Integer, Stream> streams = new TreeMap<>();
     private final Thread thread;
     private long sent;
+    private boolean refused;
     private volatile boolean closed;
 
     private static final class Stream {
@@ -75,7 +76,7 @@ final class SacnSender implements AutoCloseable {
 
     /**
      * @param on the interface to multicast on, or null: then all goes to the loopback address
-     * @param onTrouble told when the network refuses a packet
+     * @param onTrouble told why the network refuses packets, and null once it takes them again
      */
     SacnSender(
             UUID source,
@@ -83,17 +84,36 @@ final class SacnSender implements AutoCloseable {
             @Nullable NetworkInterface on,
             int port,
             LongSupplier nanos,
-            Consumer<IOException> onTrouble)
+            Consumer<@Nullable IOException> onTrouble)
             throws IOException {
+        this(
+                source,
+                name,
+                on == null
+                        ? new DatagramSocket(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0))
+                        : onInterface(on),
+                on != null,
+                port,
+                nanos,
+                onTrouble);
+    }
+
+    /** @param multicast whether each universe goes to its group; else all goes to the loopback address */
+    SacnSender(
+            UUID source,
+            String name,
+            DatagramSocket socket,
+            boolean multicast,
+            int port,
+            LongSupplier nanos,
+            Consumer<@Nullable IOException> onTrouble) {
         this.source = source;
         this.name = name;
+        this.socket = socket;
+        this.multicast = multicast;
         this.port = port;
         this.nanos = nanos;
         this.onSendError = onTrouble;
-        this.multicast = on != null;
-        this.socket = on == null
-                ? new DatagramSocket(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0))
-                : onInterface(on);
         thread = new Thread(this::run, "sACN output");
         thread.setDaemon(true);
         thread.start();
@@ -136,6 +156,20 @@ final class SacnSender implements AutoCloseable {
             stream.endsDark = !frames.containsKey(universe);
             streams.put(universe, stream);
         }
+        LockSupport.unpark(thread);
+    }
+
+    /** Takes all universes to zero at once: each ends after three frames of it. */
+    synchronized void goDark() {
+        long now = nanos.getAsLong();
+        streams.forEach((universe, stream) -> {
+            stream.from = UniverseFrame.blackout(universe);
+            stream.wanted = stream.from;
+            stream.startedAt = now;
+            stream.fadeNanos = 0;
+            stream.repeats = 0;
+            stream.endsDark = true;
+        });
         LockSupport.unpark(thread);
     }
 
@@ -197,22 +231,36 @@ final class SacnSender implements AutoCloseable {
             stream.terminationPacketsLeft--;
         } else {
             stream.repeats = done < 1 ? 0 : stream.repeats + 1;
-            if (stream.endsDark && done >= 1) {
+            if (stream.endsDark && stream.repeats >= REPEATS_AT_REST) {
                 stream.terminationPacketsLeft = SacnPacket.TERMINATION_PACKETS;
             }
         }
         try {
             socket.send(new DatagramPacket(stream.packet, stream.packet.length, stream.to, port));
             sent++;
-        } catch (IOException refused) {
-            onSendError.accept(refused);
+            if (refused) {
+                refused = false;
+                onSendError.accept(null);
+            }
+        } catch (IOException failed) {
+            refused = true;
+            onSendError.accept(failed);
         }
     }
 
-    /** Waits until all that was let go has said so, a quarter of a second at most; then sends nothing any more. */
+    /** Ends as the fixtures are set to. */
     @Override
     public void close() {
-        release();
+        end(AtStop.FIXTURES_DECIDE);
+    }
+
+    /** Waits until all that was let go has said so, a quarter of a second at most; then sends nothing any more. */
+    void end(AtStop how) {
+        if (how == AtStop.GO_DARK) {
+            goDark();
+        } else {
+            release();
+        }
         synchronized (this) {
             long until = System.nanoTime() + SECOND_NANOS / 4;
             while (!streams.isEmpty() && System.nanoTime() < until) {

@@ -4,6 +4,10 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.InputStream;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -14,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+@Needs(Permission.READ)
 @RestController
 class PictureController {
 
@@ -24,6 +29,8 @@ class PictureController {
     }
 
     /** Takes a PNG, JPEG or SVG as it is. */
+    @Needs(Permission.EDIT)
+    @Changes(Topic.SET)
     @PostMapping(path = "/api/sets/{setId}/pictures", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(

@@ -3,6 +3,10 @@ package org.oblume.server.shot;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -12,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The past of a shot. Every step back answers with the plot as it is then. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api/shots/{shotId}")
 class HistoryController {
@@ -37,18 +42,24 @@ class HistoryController {
         return new Past(history.past(shotId, placement));
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.RECORD)
     @PostMapping("/undo")
     PlotView undo(@PathVariable long shotId, Principal person) {
         history.undo(shotId, person.getName());
         return plots.plot(shotId, person.getName());
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.RECORD)
     @PostMapping("/redo")
     PlotView redo(@PathVariable long shotId, Principal person) {
         history.redo(shotId, person.getName());
         return plots.plot(shotId, person.getName());
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.RECORD)
     @PostMapping("/back")
     PlotView back(@PathVariable long shotId, @RequestBody Return wanted, Principal person) {
         history.goBack(shotId, wanted.event(), wanted.placement(), person.getName());

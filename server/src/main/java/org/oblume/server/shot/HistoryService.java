@@ -19,6 +19,7 @@ import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.EditEntity.Kind;
 import org.oblume.server.support.RecordJson;
+import org.oblume.server.team.TeamService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,6 +36,7 @@ public class HistoryService {
     private final KnotEventRepository events;
     private final EditRepository edits;
     private final RecordJson json;
+    private final TeamService team;
 
     HistoryService(
             ShotService shots,
@@ -43,7 +45,9 @@ public class HistoryService {
             KnotService tying,
             KnotEventRepository events,
             EditRepository edits,
-            RecordJson json) {
+            RecordJson json,
+            TeamService team) {
+        this.team = team;
         this.shots = shots;
         this.scenes = scenes;
         this.records = records;
@@ -148,6 +152,7 @@ public class HistoryService {
             }
             back.add(asBefore(event, placement, author));
         }
+        team.require(author, EditRights.of(back.stream().map(KnotChange::attribute)));
         edit.takeBack();
         edits.save(edit);
         tying.change(shotId, back, kind, edit.id());

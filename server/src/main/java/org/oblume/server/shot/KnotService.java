@@ -90,7 +90,7 @@ public class KnotService {
             @Nullable KnotEntity row = rows.get(key);
             long revision = row == null ? 0 : row.revision();
             if (change.expectedRevision() != null && revision != change.expectedRevision()) {
-                throw stale(record, Objects.requireNonNull(row, "A value that was tied has gone."), change);
+                throw stale(record, row, change);
             }
             if (change.value() != null && alreadyHolds(held, change)) {
                 revisions.add(revision);
@@ -159,7 +159,7 @@ public class KnotService {
             StoredKey key = new StoredKey(record.placementId(change.placement()), change.attribute());
             if (events.existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(
                     shotId, key.placementId(), key.attribute(), event)) {
-                throw stale(record, Objects.requireNonNull(rows.get(key), "A value that was tied has gone."), change);
+                throw stale(record, rows.get(key), change);
             }
         }
     }
@@ -237,9 +237,15 @@ public class KnotService {
                 .isPresent();
     }
 
-    private EditConflict stale(StoredScene record, KnotEntity theirs, KnotChange change) {
+    /** @param theirs null when nothing was ever recorded there */
+    private EditConflict stale(StoredScene record, @Nullable KnotEntity theirs, KnotChange change) {
         String name = record.record().placement(change.placement()).name();
         String what = "the %s of %s".formatted(change.attribute().label(), name);
+        if (theirs == null) {
+            return new EditConflict(
+                    "Nothing was ever recorded for %s here: load the shot again and change it there.".formatted(what),
+                    null);
+        }
         AttributeValue value = valueOf(theirs.value(), change.attribute());
         Attribution tie = theirs.attribution();
         String say = value == null ? "carried again" : value.say();

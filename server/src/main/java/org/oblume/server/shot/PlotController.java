@@ -1,18 +1,23 @@
 package org.oblume.server.shot;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.security.Principal;
 import java.util.List;
-import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.scene.PlacementCard;
 import org.oblume.server.support.IfMatch;
 import org.oblume.server.support.RecordJson;
-import org.oblume.server.team.Permission;
 import org.oblume.server.team.TeamService;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -30,12 +35,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The plot of a shot. Every edit answers with the whole plot as it is then. */
+@Needs(Permission.READ)
 @RestController
 @RequestMapping("/api/shots/{shotId}")
 class PlotController {
-
-    /** What the person at the control may edit. */
-    private static final Set<Attribute> OF_CONTROL = Set.of(Attribute.PATCH, Attribute.MENU);
 
     private final PlotService plots;
     private final KnotService knots;
@@ -73,6 +76,13 @@ class PlotController {
         return asOf == null ? plots.plot(shotId, person.getName()) : plots.asOf(shotId, asOf);
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.RECORD)
+    @ApiResponse(
+            responseCode = "409",
+            description = "Somebody changed it since; conflict of the problem is this",
+            content = @Content(schema = @Schema(implementation = ConflictingValue.class)))
+    @ApiResponse(responseCode = "200", useReturnTypeSchema = true)
     @PutMapping("/placements/{placement}/{attribute}")
     ResponseEntity<PlotView> tie(
             @PathVariable long shotId,
@@ -94,6 +104,8 @@ class PlotController {
                 person);
     }
 
+    @Needs(Permission.PATCH)
+    @Changes(Topic.RECORD)
     @DeleteMapping("/placements/{placement}/{attribute}")
     ResponseEntity<PlotView> untie(
             @PathVariable long shotId,
@@ -108,12 +120,12 @@ class PlotController {
     }
 
     /** Records several changes, all of them or none. */
+    @Needs(Permission.PATCH)
+    @Changes(Topic.RECORD)
     @PostMapping("/knots")
     PlotView tieAll(@PathVariable long shotId, @RequestBody ManyKnots body, Principal person) {
         String by = person.getName();
-        if (body.changes().stream().anyMatch(c -> !OF_CONTROL.contains(c.attribute()))) {
-            team.require(by, Permission.EDIT);
-        }
+        team.require(by, EditRights.of(body.changes().stream().map(OneKnot::attribute)));
         knots.change(
                 shotId,
                 body.changes().stream()
@@ -129,6 +141,8 @@ class PlotController {
         return plots.plot(shotId, person.getName());
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.RECORD)
     @PutMapping("/placements/{placement}")
     PlotView describe(
             @PathVariable long shotId,
@@ -140,6 +154,8 @@ class PlotController {
         return plots.plot(shotId, person.getName());
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.RECORD)
     @PostMapping("/placements/{placement}/copies")
     @ResponseStatus(HttpStatus.CREATED)
     Placed copy(@PathVariable long shotId, @PathVariable String placement, @RequestBody Copy body, Principal person) {
@@ -147,6 +163,8 @@ class PlotController {
         return new Placed(key, plots.plot(shotId, person.getName()));
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.RECORD)
     @PostMapping("/placements")
     @ResponseStatus(HttpStatus.CREATED)
     Placed place(@PathVariable long shotId, @RequestBody NewPlacement body, Principal person) {
@@ -155,6 +173,7 @@ class PlotController {
     }
 
     private ResponseEntity<PlotView> answer(long shotId, KnotChange change, Principal person) {
+        team.require(person.getName(), EditRights.of(Stream.of(change.attribute())));
         long revision = knots.change(shotId, List.of(change)).get(0);
         return ResponseEntity.ok().eTag(IfMatch.etag(revision)).body(plots.plot(shotId, person.getName()));
     }

@@ -6,6 +6,11 @@ import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.Paces;
 import org.oblume.core.plot.Underlay;
 import org.oblume.core.units.Length;
+import org.oblume.server.call.Asks;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.set.DrawnSet;
 import org.oblume.server.set.SetService;
 import org.oblume.server.set.StageSet;
@@ -21,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Sets: as they are drawn, and drawn anew. */
+@Needs(Permission.READ)
 @RestController
 class SetController {
 
@@ -57,11 +63,14 @@ class SetController {
     }
 
     /** Points of a wall as it was paced out; nothing is kept by this. */
+    @Asks
     @PostMapping("/api/sets/paces")
     Paced paced(@RequestBody Pacing asked) {
         return new Paced(Paces.from(asked.start(), asked.text()));
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.SET)
     @PutMapping("/api/sets/{setId}")
     ResponseEntity<DrawnSet> draw(
             @PathVariable long setId,
@@ -71,6 +80,7 @@ class SetController {
     }
 
     /** A picture to scale by two points on it and the distance between them; nothing is kept by this. */
+    @Asks
     @PostMapping("/api/sets/underlay")
     Underlay scaled(@RequestBody Scaling asked) {
         return asked.underlay()

@@ -3,6 +3,10 @@ package org.oblume.server.shot;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -18,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
+@Needs(Permission.READ)
 @RestController
 class ShotController {
 
@@ -27,6 +32,8 @@ class ShotController {
         this.shots = shots;
     }
 
+    @Needs(Permission.EDIT)
+    @Changes(Topic.BOOK)
     @PostMapping("/api/scenes/{sceneId}/shots")
     @ResponseStatus(HttpStatus.CREATED)
     Shot create(
@@ -43,32 +50,38 @@ class ShotController {
 
     record Revised(int revision, List<ClosedRevision> closed) {}
 
-    @GetMapping("/api/shots/{id}/revisions")
-    Revised revisions(@PathVariable long id) {
-        return new Revised(shots.get(id).revision(), shots.revisions(id));
+    @GetMapping("/api/shots/{shotId}/revisions")
+    Revised revisions(@PathVariable long shotId) {
+        return new Revised(shots.get(shotId).revision(), shots.revisions(shotId));
     }
 
-    @PostMapping("/api/shots/{id}/revisions")
+    @Needs(Permission.EDIT)
+    @Changes(Topic.BOOK)
+    @PostMapping("/api/shots/{shotId}/revisions")
     @ResponseStatus(HttpStatus.CREATED)
-    Shot revise(@PathVariable long id, @RequestBody Opening opening, Principal person) {
-        return shots.revise(id, opening.reason(), person.getName());
+    Shot revise(@PathVariable long shotId, @RequestBody Opening opening, Principal person) {
+        return shots.revise(shotId, opening.reason(), person.getName());
     }
 
-    @PutMapping("/api/shots/{id}")
+    @Needs(Permission.EDIT)
+    @Changes(Topic.BOOK)
+    @PutMapping("/api/shots/{shotId}")
     ResponseEntity<Shot> update(
-            @PathVariable long id,
+            @PathVariable long shotId,
             @RequestBody ShotCard card,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
-        Shot shot = shots.update(id, card, IfMatch.version(ifMatch), person.getName());
+        Shot shot = shots.update(shotId, card, IfMatch.version(ifMatch), person.getName());
         return ResponseEntity.ok().eTag(IfMatch.etag(shot.version())).body(shot);
     }
 
-    @DeleteMapping("/api/shots/{id}")
+    @Needs(Permission.EDIT)
+    @Changes(Topic.BOOK)
+    @DeleteMapping("/api/shots/{shotId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(
-            @PathVariable long id,
+            @PathVariable long shotId,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        shots.delete(id, IfMatch.version(ifMatch));
+        shots.delete(shotId, IfMatch.version(ifMatch));
     }
 }

@@ -1,16 +1,18 @@
 package org.oblume.server.support;
 
-/** An edit made on a version that someone else has changed since. Nothing was kept; {@code theirs} is what stands now. */
+import org.jspecify.annotations.Nullable;
+
+/** An edit made on a version that someone else has changed since. Nothing was kept; {@code theirs} is what stands now, or null when nothing does. */
 public final class EditConflict extends RuntimeException {
 
-    private final transient Object current;
+    private final transient @Nullable Object current;
 
-    public EditConflict(String sentence, Object theirs) {
+    public EditConflict(String sentence, @Nullable Object theirs) {
         super(sentence);
         this.current = theirs;
     }
 
-    public Object current() {
+    public @Nullable Object current() {
         return current;
     }
 }

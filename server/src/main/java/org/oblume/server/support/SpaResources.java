@@ -2,6 +2,7 @@ package org.oblume.server.support;
 
 import java.io.IOException;
 import java.time.Duration;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
@@ -31,10 +32,12 @@ class SpaResources implements WebMvcConfigurer {
 
     private static final class PageResolver extends PathResourceResolver {
 
+        private static final Pattern NOT_PAGES = Pattern.compile("(api|actuator|assets|v3|error)(/.*)?");
+
         @Override
         protected @Nullable Resource getResource(String path, Resource location) throws IOException {
             Resource file = super.getResource(path, location);
-            boolean page = !path.contains(".") && !path.startsWith("api/") && !path.startsWith("assets/");
+            boolean page = !path.contains(".") && !NOT_PAGES.matcher(path).matches();
             return file == null && page ? new ClassPathResource("/static/index.html") : file;
         }
     }

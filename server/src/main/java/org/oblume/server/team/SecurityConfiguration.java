@@ -1,42 +1,38 @@
 package org.oblume.server.team;
 
-import static org.springframework.http.HttpMethod.DELETE;
-import static org.springframework.http.HttpMethod.GET;
-import static org.springframework.http.HttpMethod.HEAD;
-import static org.springframework.http.HttpMethod.POST;
-import static org.springframework.http.HttpMethod.PUT;
-
 import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.security.Principal;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Permission;
+import org.oblume.server.support.ProblemType;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.security.authorization.AuthorizationDecision;
-import org.springframework.security.authorization.AuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.session.config.SessionRepositoryCustomizer;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 
-/** What each call needs. What is not named here needs the right to edit. */
+/** Who a call comes from. What each of ours needs stands on it ({@link org.oblume.server.call.Needs}); what is not ours is named here. */
 @Configuration(proxyBeanMethods = false)
 class SecurityConfiguration {
 
@@ -48,73 +44,17 @@ class SecurityConfiguration {
     SecurityFilterChain calls(
             HttpSecurity http, TeamService team, ObjectMapper json, SecurityContextRepository contexts)
             throws Exception {
-        return http.authorizeHttpRequests(calls -> calls.dispatcherTypeMatchers(
-                                DispatcherType.ASYNC, DispatcherType.ERROR)
-                        .permitAll()
-                        .requestMatchers(
-                                "/api/session",
-                                "/api/session/demo",
-                                "/api/session/first",
-                                "/api/invitations/*",
-                                "/api/bench/**")
-                        .permitAll()
-                        .requestMatchers("/api/session/**", "/api/sessions", "/api/live/**")
-                        .access(may(team, Permission.READ))
-                        .requestMatchers("/api/team/**")
-                        .access(may(team, Permission.LEAD))
-                        .requestMatchers(GET, "/api/**")
-                        .access(may(team, Permission.READ))
-                        .requestMatchers(HEAD, "/api/**")
-                        .access(may(team, Permission.READ))
-                        .requestMatchers(
-                                POST,
-                                "/api/shots/*/light",
-                                "/api/shots/*/say",
-                                "/api/shots/*/arrange",
-                                "/api/sets/paces",
-                                "/api/sets/underlay",
-                                "/api/kit/beam",
-                                "/api/shots/*/runs/fit",
-                                "/api/runs/*/steps/*/tapes",
-                                "/api/shots/*/readings/read",
-                                "/api/shots/*/agree",
-                                "/api/shots/*/patch/plan",
-                                "/api/shots/*/patch/read",
-                                "/api/output/stop")
-                        .access(may(team, Permission.READ))
-                        .requestMatchers(POST, "/api/runs/*/sign")
-                        .access(may(team, Permission.LEAD))
-                        .requestMatchers(
-                                "/api/shots/*/rebuild/*",
-                                "/api/shots/*/runs",
-                                "/api/runs/**",
-                                "/api/shots/*/readings",
-                                "/api/readings/*",
-                                "/api/moves/ticks",
-                                "/api/notes/**",
-                                "/api/*/*/notes",
-                                "/api/*/*/photos",
-                                "/api/shots/*/takes",
-                                "/api/takes/*")
-                        .access(may(team, Permission.NOTE))
-                        .requestMatchers(PUT, "/api/shots/*/placements/*/PATCH", "/api/shots/*/placements/*/MENU")
-                        .access(may(team, Permission.PATCH))
-                        .requestMatchers(DELETE, "/api/shots/*/placements/*/PATCH", "/api/shots/*/placements/*/MENU")
-                        .access(may(team, Permission.PATCH))
-                        .requestMatchers(
-                                "/api/productions/*/nodes",
-                                "/api/nodes/*",
-                                "/api/output/**",
-                                "/api/rig/**",
-                                "/api/shots/*/recall",
-                                "/api/shots/*/readback")
-                        .access(may(team, Permission.PATCH))
-                        .requestMatchers(POST, "/api/shots/*/knots", "/api/shots/*/undo", "/api/shots/*/redo")
-                        .access(may(team, Permission.PATCH))
-                        .requestMatchers("/api/**")
-                        .access(may(team, Permission.EDIT))
-                        .anyRequest()
-                        .permitAll())
+        return http.authorizeHttpRequests(
+                        calls -> calls.dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)
+                                .permitAll()
+                                .requestMatchers("/v3/api-docs/**")
+                                .access((person, call) -> decision(team, person.get(), Permission.READ))
+                                .requestMatchers("/actuator/**")
+                                .access((person, call) -> isOnThisMachine(call.getRequest())
+                                        ? new AuthorizationDecision(true)
+                                        : decision(team, person.get(), Permission.LEAD))
+                                .anyRequest()
+                                .permitAll())
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .csrf(csrf -> csrf.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
                         .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler())
@@ -125,14 +65,23 @@ class SecurityConfiguration {
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())
-                .exceptionHandling(refused -> refused.authenticationEntryPoint(
-                                (request, response, cause) -> answer(
+                .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, cause) -> answer(
+                                json, response, ProblemType.NOT_SIGNED_IN, "Sign in first: this is for the crew."))
+                        .accessDeniedHandler((request, response, cause) -> {
+                            if (cause instanceof CsrfException) {
+                                answer(
                                         json,
                                         response,
-                                        HttpStatus.UNAUTHORIZED,
-                                        "You are not signed in here any more. Sign in to go on: what you typed is still there."))
-                        .accessDeniedHandler((request, response, cause) ->
-                                answer(json, response, HttpStatus.FORBIDDEN, denied(team, request))))
+                                        ProblemType.PASS_CHANGED,
+                                        "Reload the page and try again: this device's pass for edits has changed.");
+                            } else {
+                                answer(
+                                        json,
+                                        response,
+                                        ProblemType.NOT_ALLOWED,
+                                        "This is for a lead, or on the machine itself.");
+                            }
+                        }))
                 .build();
     }
 
@@ -163,25 +112,23 @@ class SecurityConfiguration {
         };
     }
 
-    private static AuthorizationManager<RequestAuthorizationContext> may(TeamService team, Permission what) {
-        return (person, call) -> {
-            var someone = person.get();
-            return new AuthorizationDecision(someone != null && team.hasPermission(someone.getName(), what));
-        };
+    private static AuthorizationDecision decision(
+            TeamService team, @Nullable Authentication someone, Permission needed) {
+        return new AuthorizationDecision(someone != null && team.hasPermission(someone.getName(), needed));
     }
 
-    private static String denied(TeamService team, HttpServletRequest request) {
-        Principal person = request.getUserPrincipal();
-        return team.member(person == null ? "" : person.getName())
-                .map(m -> "%s has the role “%s”, which does not do this. Nothing was kept: ask a lead."
-                        .formatted(m.name(), m.role().label()))
-                .orElse("Reload the page and try again: this device's pass for edits has changed.");
+    private static boolean isOnThisMachine(HttpServletRequest request) {
+        try {
+            return InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress();
+        } catch (UnknownHostException noAddress) {
+            return false;
+        }
     }
 
-    private static void answer(ObjectMapper json, HttpServletResponse response, HttpStatus status, String sentence)
+    private static void answer(ObjectMapper json, HttpServletResponse response, ProblemType type, String sentence)
             throws IOException {
-        response.setStatus(status.value());
+        response.setStatus(type.status().value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, sentence));
+        json.writeValue(response.getOutputStream(), type.saying(sentence));
     }
 }

@@ -8,6 +8,12 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.ForAnyone;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
+import org.oblume.server.support.ProblemType;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
 import org.springframework.http.HttpHeaders;
@@ -79,12 +85,15 @@ class SessionController {
     /** @param role that the invitation is for */
     record Invited(TeamRole role) {}
 
+    @ForAnyone
     @GetMapping("/api/session")
     SessionView session(@Nullable Principal person, CsrfToken csrf) {
         csrf.getToken(); // sends its cookie
         return view(person == null ? null : team.member(person.getName()).orElse(null));
     }
 
+    @ForAnyone
+    @Changes({})
     @PostMapping("/api/session")
     SessionView signIn(@RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
         Duration wait = attempts.wait(wanted.name());
@@ -101,6 +110,8 @@ class SessionController {
     }
 
     /** Takes one of the demo's people, who need no passphrase. */
+    @ForAnyone
+    @Changes({})
     @PostMapping("/api/session/demo")
     SessionView demo(@RequestBody DemoSignIn wanted, HttpServletRequest request, HttpServletResponse response) {
         Member member = team.members().stream()
@@ -113,16 +124,21 @@ class SessionController {
         return begin(member, request, response);
     }
 
+    @ForAnyone
+    @Changes({})
     @PostMapping("/api/session/first")
     SessionView first(@RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
         return begin(team.first(wanted.name(), wanted.passphrase()), request, response);
     }
 
+    @ForAnyone
     @GetMapping("/api/invitations/{token}")
     Invited invitation(@PathVariable String token) {
         return new Invited(team.invitedAs(token));
     }
 
+    @ForAnyone
+    @Changes(Topic.TEAM)
     @PostMapping("/api/invitations/{token}")
     SessionView join(
             @PathVariable String token,
@@ -132,12 +148,16 @@ class SessionController {
         return begin(team.join(token, wanted.name(), wanted.passphrase()), request, response);
     }
 
+    @Needs(Permission.READ)
+    @Changes({})
     @PutMapping("/api/session/passphrase")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void passphrase(@RequestBody NewPassphrase wanted, Principal person) {
         team.changePassphrase(person.getName(), wanted.now(), wanted.next());
     }
 
+    @ForAnyone
+    @Changes({})
     @DeleteMapping("/api/session")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(HttpServletRequest request) {
@@ -148,6 +168,8 @@ class SessionController {
     }
 
     /** On this device and on every other. */
+    @Needs(Permission.READ)
+    @Changes({})
     @DeleteMapping("/api/sessions")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOutEverywhere(Principal person, HttpServletRequest request) {
@@ -193,8 +215,7 @@ class SessionController {
 
     @ExceptionHandler
     ProblemDetail notSignedIn(NotSignedIn wrong) {
-        return ProblemDetail.forStatusAndDetail(
-                HttpStatus.FORBIDDEN, "The name and the passphrase do not go together: type both again.");
+        return ProblemType.NOT_ALLOWED.saying("The name and the passphrase do not go together: type both again.");
     }
 
     @ExceptionHandler
@@ -202,8 +223,7 @@ class SessionController {
         long seconds = throttled.wait.toSeconds() + 1;
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header(HttpHeaders.RETRY_AFTER, String.valueOf(seconds))
-                .body(ProblemDetail.forStatusAndDetail(
-                        HttpStatus.TOO_MANY_REQUESTS,
+                .body(ProblemType.THROTTLED.saying(
                         "That was wrong several times: wait %d seconds, then try again.".formatted(seconds)));
     }
 }

@@ -3,6 +3,10 @@ package org.oblume.server.team;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Changes;
+import org.oblume.server.call.Needs;
+import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -18,6 +22,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Who works on it; only a lead comes here. */
+@Needs(Permission.LEAD)
 @RestController
 @RequestMapping("/api/team")
 class TeamController {
@@ -40,18 +45,21 @@ class TeamController {
         return new TeamView(team.members(), team.openInvitations());
     }
 
+    @Changes(Topic.TEAM)
     @PostMapping("/invitations")
     @ResponseStatus(HttpStatus.CREATED)
     Link invite(@RequestBody RoleBody wanted, Principal person) {
         return new Link("/join/" + team.invite(wanted.role(), person.getName()));
     }
 
+    @Changes(Topic.TEAM)
     @DeleteMapping("/invitations/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void withdraw(@PathVariable long id) {
         team.withdraw(id);
     }
 
+    @Changes(Topic.TEAM)
     @PutMapping("/{id}")
     Member changeRole(
             @PathVariable long id,
@@ -60,6 +68,7 @@ class TeamController {
         return team.changeRole(id, wanted.role(), IfMatch.version(ifMatch));
     }
 
+    @Changes(Topic.TEAM)
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(

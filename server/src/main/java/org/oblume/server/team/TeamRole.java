@@ -2,6 +2,7 @@ package org.oblume.server.team;
 
 import java.util.EnumSet;
 import java.util.Set;
+import org.oblume.server.call.Permission;
 
 /** What a person is there for. */
 public enum TeamRole {

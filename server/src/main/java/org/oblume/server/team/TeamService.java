@@ -13,9 +13,11 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.call.Permission;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.NotFoundException;
 import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authentication.AuthenticationCredentialsNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
@@ -64,11 +66,16 @@ public class TeamService {
         return member(name).map(m -> m.role().allows(what)).orElse(false);
     }
 
-    /** @throws AccessDeniedException when the person's role does not allow it now */
+    /** @throws AccessDeniedException with a sentence, when the person's role does not allow it now */
     @Transactional(readOnly = true)
     public void require(String name, Permission what) {
-        if (!hasPermission(name, what)) {
-            throw new AccessDeniedException(what.name());
+        Member member = member(name)
+                .orElseThrow(() -> new AuthenticationCredentialsNotFoundException(
+                        "You do not work here any more: ask a lead. What you typed is still there."));
+        if (!member.role().allows(what)) {
+            throw new AccessDeniedException(
+                    "%s has the role “%s”, which does not do this. Nothing was kept: ask a lead."
+                            .formatted(member.name(), member.role().label()));
         }
     }
 

@@ -50,10 +50,12 @@ class RecallMeasuredTest {
         double[] answered = new double[RUNS];
         for (int i = -20; i < RUNS; i++) {
             String path = "/api/shots/%d/recall".formatted(shots[Math.floorMod(i, 2)]);
-            int mark = api.get(path).body().get("stateDigest").asInt();
+            String mark = api.get(path).body().get("stateDigest").asText();
             double before = key();
             long began = System.nanoTime();
-            api.post(path, "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":true}".formatted(mark));
+            api.post(
+                    path,
+                    "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":\"%s\",\"warned\":true}".formatted(mark));
             double answer = (System.nanoTime() - began) / 1e6;
             while (key() == before) {
                 Thread.onSpinWait();

@@ -86,10 +86,10 @@ class RecallOverHttpTest {
     }
 
     private Answer recall(double fade, int priority) {
-        int mark = api.get(of("recall")).body().get("stateDigest").asInt();
+        String mark = api.get(of("recall")).body().get("stateDigest").asText();
         return api.post(
                 of("recall"),
-                "{\"fadeSeconds\":%s,\"priority\":%d,\"stateDigest\":%d,\"warned\":false}"
+                "{\"fadeSeconds\":%s,\"priority\":%d,\"stateDigest\":\"%s\",\"warned\":false}"
                         .formatted(fade, priority, mark));
     }
 
@@ -267,11 +267,11 @@ class RecallOverHttpTest {
     @Test
     void aRecordThatMovesOnIsNotSentUnseenAndIsToldOnceItIsLive() {
         arm();
-        int seen = api.get(of("recall")).body().get("stateDigest").asInt();
+        String seen = api.get(of("recall")).body().get("stateDigest").asText();
         tie("key", "LEVEL", "33");
         Answer stale = api.post(
                 of("recall"),
-                "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":false}".formatted(seen));
+                "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":\"%s\",\"warned\":false}".formatted(seen));
         assertThat(stale.status()).isEqualTo(409);
         assertThat(stale.detail()).startsWith("4C was changed since you looked. Nothing was sent");
         recall(0, 100);
@@ -291,10 +291,10 @@ class RecallOverHttpTest {
         Answer unsaid = recall(0, 100);
         assertThat(unsaid.status()).isEqualTo(400);
         assertThat(unsaid.body().get("field").asText()).isEqualTo("warned");
-        int mark = api.get(of("recall")).body().get("stateDigest").asInt();
+        String mark = api.get(of("recall")).body().get("stateDigest").asText();
         assertThat(api.post(
                                 of("recall"),
-                                "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":%d,\"warned\":true}"
+                                "{\"fadeSeconds\":0,\"priority\":100,\"stateDigest\":\"%s\",\"warned\":true}"
                                         .formatted(mark))
                         .status())
                 .isEqualTo(200);

@@ -5,6 +5,7 @@ import static org.awaitility.Awaitility.await;
 
 import java.io.IOException;
 import java.net.DatagramPacket;
+import java.net.DatagramSocket;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.MulticastSocket;
@@ -12,11 +13,25 @@ import java.net.NetworkInterface;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.oblume.core.network.FixtureValues;
+import org.oblume.core.network.Mode;
+import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.network.SacnPacket;
 import org.oblume.core.network.UniverseFrame;
+import org.oblume.core.plot.Colour;
+import org.oblume.core.plot.Effect;
+import org.oblume.core.plot.Menu;
+import org.oblume.core.plot.Mount;
+import org.oblume.core.plot.Patch;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Role;
 
 /** What goes out on the wire, over a real socket. */
 class SacnSenderTest {
@@ -92,6 +107,77 @@ class SacnSenderTest {
         assertThat(universe(63999).stream().filter(SacnPacket::terminated)).hasSize(3);
         assertThat(universe(1).subList(universe(1).size() - 3, universe(1).size()))
                 .allMatch(SacnPacket::terminated);
+    }
+
+    @Test
+    void goingDarkIsThreeFramesOfZerosAndThenTheEnd() throws IOException {
+        sender.send(Map.of(4, lit(4)), 0, 100);
+        await().until(() -> universe(4).size() >= 3);
+        int before = universe(4).size();
+        long asked = System.nanoTime();
+        sender.end(AtStop.GO_DARK);
+        assertThat((System.nanoTime() - asked) / 1e9).as("seconds").isLessThan(0.25);
+        await().untilAsserted(() ->
+                assertThat(universe(4).stream().filter(SacnPacket::terminated)).hasSize(3));
+        List<SacnPacket> end =
+                universe(4).subList(universe(4).size() - 6, universe(4).size());
+        assertThat(universe(4).size()).isGreaterThanOrEqualTo(before + 6);
+        assertThat(end).allMatch(p -> IntStream.range(0, 512).allMatch(i -> p.slots()[i] == 0));
+        assertThat(end.subList(0, 3)).noneMatch(SacnPacket::terminated);
+    }
+
+    @Test
+    void lettingTheFixturesDecideSendsNoOtherLevel() throws IOException {
+        sender.send(Map.of(4, lit(4)), 0, 100);
+        await().until(() -> universe(4).size() >= 3);
+        sender.end(AtStop.FIXTURES_DECIDE);
+        await().untilAsserted(() ->
+                assertThat(universe(4).stream().filter(SacnPacket::terminated)).hasSize(3));
+        assertThat(universe(4)).allMatch(p -> p.slots()[0] == (byte) 255);
+    }
+
+    @Test
+    void aNetworkThatTakesPacketsAgainIsSaidToDoSo() throws IOException {
+        AtomicBoolean unplugged = new AtomicBoolean();
+        DatagramSocket cable = new DatagramSocket(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0)) {
+            @Override
+            public void send(DatagramPacket packet) throws IOException {
+                if (unplugged.get()) {
+                    throw new IOException("Network is unreachable");
+                }
+                super.send(packet);
+            }
+        };
+        List<String> told = new CopyOnWriteArrayList<>();
+        try (SacnSender other = new SacnSender(
+                UUID.randomUUID(),
+                "Oblume",
+                cable,
+                false,
+                listener.port(),
+                System::nanoTime,
+                trouble -> told.add(trouble == null ? "fine again" : String.valueOf(trouble.getMessage())))) {
+            other.send(Map.of(1, UniverseFrame.blackout(1)), 0, 100);
+            await().until(() -> other.sent() >= 1);
+            assertThat(told).isEmpty();
+            unplugged.set(true);
+            await().until(() -> told.contains("Network is unreachable"));
+            unplugged.set(false);
+            await().until(() -> told.get(told.size() - 1).equals("fine again"));
+            assertThat(told.stream().filter("fine again"::equals)).hasSize(1);
+        }
+    }
+
+    /** A universe with one light at full on its first slot. */
+    private static UniverseFrame lit(int universe) {
+        Piece spot = new Piece("LED spot", null, 0.2, null, null, 165.0, Mount.STAND, null, null, null, null);
+        PatchedUnit light = new PatchedUnit(
+                new Placement("key", "Key", PlacementKind.HEAD, Role.KEY, null, spot),
+                new Patch(universe, 1, 1, "8-bit"),
+                Mode.parse("8-bit: level"),
+                new FixtureValues(100, null, 0, Colour.WHITE, null, Effect.NONE),
+                Menu.NOTHING);
+        return UniverseFrame.of(List.of(light)).get(universe);
     }
 
     @Test

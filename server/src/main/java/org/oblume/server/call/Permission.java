@@ -1,4 +1,4 @@
-package org.oblume.server.team;
+package org.oblume.server.call;
 
 /** What a role can allow. */
 public enum Permission {

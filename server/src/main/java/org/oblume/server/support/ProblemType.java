@@ -1,0 +1,65 @@
+package org.oblume.server.support;
+
+import java.net.URI;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+
+/** The kinds of refusal that a call can be answered with (RFC 9457 {@code type}); {@code detail} is the sentence for the crew. */
+public enum ProblemType {
+    REFUSED(HttpStatus.BAD_REQUEST, "A rule does not allow it; field names the input"),
+    UNREADABLE(HttpStatus.BAD_REQUEST, "The request is not of the shape that is needed; field names the part"),
+    NOT_SIGNED_IN(HttpStatus.UNAUTHORIZED, "Nobody is signed in"),
+    NOT_ALLOWED(HttpStatus.FORBIDDEN, "The person may not do this"),
+    PASS_CHANGED(HttpStatus.FORBIDDEN, "The device's pass for edits is an old one: reload"),
+    NOT_FOUND(HttpStatus.NOT_FOUND, "It is not there, or not any more"),
+    NOT_SUPPORTED(HttpStatus.METHOD_NOT_ALLOWED, "The address does not take this method or this kind of content"),
+    CONFLICT(HttpStatus.CONFLICT, "Made on a version that somebody changed since; conflict is what stands now"),
+    COLLISION(HttpStatus.CONFLICT, "Two writes met in the same instant; nothing of this one was kept"),
+    TOO_LARGE(HttpStatus.PAYLOAD_TOO_LARGE, "The body is larger than is taken here"),
+    VERSION_NEEDED(HttpStatus.PRECONDITION_REQUIRED, "An edit has to say which version it was made on"),
+    THROTTLED(HttpStatus.TOO_MANY_REQUESTS, "Too many tries: wait as long as Retry-After says"),
+    FAILED(HttpStatus.INTERNAL_SERVER_ERROR, "The server failed; detail bears the number that its log has"),
+    BUSY(
+            HttpStatus.SERVICE_UNAVAILABLE,
+            "Nothing was kept because something else holds it: send again after Retry-After");
+
+    private final HttpStatus status;
+    private final String title;
+
+    ProblemType(HttpStatus status, String title) {
+        this.status = status;
+        this.title = title;
+    }
+
+    public HttpStatus status() {
+        return status;
+    }
+
+    /** What it means, for whoever writes a client. */
+    public String title() {
+        return title;
+    }
+
+    public URI uri() {
+        return URI.create(
+                "urn:oblume:problem:" + name().toLowerCase(Locale.ROOT).replace('_', '-'));
+    }
+
+    /** @param sentence for the crew: what is wrong and what to do */
+    public ProblemDetail saying(String sentence) {
+        return saying(sentence, null);
+    }
+
+    /** @param field the input at fault, or null */
+    public ProblemDetail saying(String sentence, @Nullable String field) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, sentence);
+        problem.setType(uri());
+        problem.setTitle(title);
+        if (field != null) {
+            problem.setProperty("field", field);
+        }
+        return problem;
+    }
+}
