@@ -8,6 +8,7 @@ import type {
   Placed,
   PlacementCard,
   Plot,
+  PlotEdit,
   Reason,
   ConflictingValue,
   ChangeView,
@@ -109,6 +110,23 @@ export const usePlot = defineStore('plot', () => {
     }
   }
 
+  /** Lays what an edit changed over what is shown; an answer about another shot is none here any more. */
+  function lay(edit: PlotEdit) {
+    const now = plot.value
+    if (now?.shot.id !== edit.shot.id) return
+    const changed = new Map(edit.placements.map((p) => [p.placement.key, p]))
+    const known = new Set(now.placements.map((p) => p.placement.key))
+    plot.value = {
+      ...now,
+      shot: edit.shot,
+      mine: edit.mine,
+      placements: [
+        ...now.placements.map((p) => changed.get(p.placement.key) ?? p),
+        ...edit.placements.filter((p) => !known.has(p.placement.key)),
+      ],
+    }
+  }
+
   /** A value that waits is shown as it was meant, on the values that were read last. */
   function waitingFor(placed: Placed, wishes: ProposedChange[]): Placed {
     const values: Record<string, unknown> = { ...placed.values }
@@ -137,7 +155,7 @@ export const usePlot = defineStore('plot', () => {
     const { id, slate } = plot.value!.shot
     saving.value++
     try {
-      const now = await outbox.send<Plot>({
+      const edited = await outbox.send<PlotEdit>({
         method: wanted ? 'PUT' : 'DELETE',
         path: `/api/shots/${id}/placements/${key}/${attribute}`,
         body: wanted ? { ...wanted, reason: why, note: said || undefined } : undefined,
@@ -146,7 +164,7 @@ export const usePlot = defineStore('plot', () => {
         shotId: id,
         wish: wanted ? { placement: key, attribute, ...wanted } : undefined,
       })
-      if (now) plot.value = now
+      if (edited) lay(edited)
       tried.value = []
       problem.value = undefined
     } catch (failure) {
@@ -186,9 +204,11 @@ export const usePlot = defineStore('plot', () => {
   ) {
     saving.value++
     try {
-      plot.value = await call<Plot>('POST', `/api/shots/${plot.value!.shot.id}/knots`, {
-        body: { changes, reason: why, note: said || undefined },
-      })
+      lay(
+        await call<PlotEdit>('POST', `/api/shots/${plot.value!.shot.id}/knots`, {
+          body: { changes, reason: why, note: said || undefined },
+        }),
+      )
       tried.value = []
       problem.value = undefined
     } catch (failure) {
@@ -234,10 +254,12 @@ export const usePlot = defineStore('plot', () => {
     return inTurn(async () => {
       const { placement, version } = find(key)
       const { name, role, motivation, group, locked } = { ...placement, ...card }
-      plot.value = await call<Plot>('PUT', `/api/shots/${plot.value!.shot.id}/placements/${key}`, {
-        body: { name, role, motivation, group, locked },
-        version,
-      })
+      lay(
+        await call<PlotEdit>('PUT', `/api/shots/${plot.value!.shot.id}/placements/${key}`, {
+          body: { name, role, motivation, group, locked },
+          version,
+        }),
+      )
     })
   }
 
@@ -256,7 +278,7 @@ export const usePlot = defineStore('plot', () => {
     return inTurn(async () => {
       if (!plot.value?.mine[way]) return
       try {
-        plot.value = await call<Plot>('POST', `/api/shots/${plot.value.shot.id}/${way}`)
+        lay(await call<PlotEdit>('POST', `/api/shots/${plot.value.shot.id}/${way}`))
         problem.value = undefined
       } catch (failure) {
         problem.value = { sentence: sentence(failure) }
@@ -332,6 +354,7 @@ export const usePlot = defineStore('plot', () => {
     chosen,
     chosenKeys,
     load,
+    lay,
     refresh,
     edit,
     drop,

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { ClosedRevision, PastChange, Plot, Take } from '@/api/types'
+import type { ClosedRevision, PastChange, PlotEdit, Take } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
 import SlateBar from '@/components/layout/SlateBar.vue'
 import UndoButtons from '@/components/layout/UndoButtons.vue'
@@ -69,9 +69,11 @@ async function goBack() {
   goingBack.value = undefined
   if (!to) return
   try {
-    plot.plot = await call<Plot>('POST', `/api/shots/${props.shotId}/back`, {
-      body: { event: to.event, placement: of.value || undefined },
-    })
+    plot.lay(
+      await call<PlotEdit>('POST', `/api/shots/${props.shotId}/back`, {
+        body: { event: to.event, placement: of.value || undefined },
+      }),
+    )
     await load()
   } catch (failure) {
     error.value = sentence(failure)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { call, sentence } from '@/api/client'
-import type { Fixture, Kit, PlanPoint, Plot, Role } from '@/api/types'
+import type { Fixture, Kit, PlanPoint, PlacedAnswer, Role } from '@/api/types'
 import { ROLES } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import BaseDialog from './BaseDialog.vue'
@@ -71,7 +71,7 @@ async function keep() {
     return
   }
   try {
-    const answer = await call<{ key: string; plot: Plot }>('POST', `/api/shots/${plot.plot.shot.id}/placements`, {
+    const answer = await call<PlacedAnswer>('POST', `/api/shots/${plot.plot.shot.id}/placements`, {
       body: {
         name: name.value,
         kind: fixture.value.kind,
@@ -84,7 +84,7 @@ async function keep() {
         reason: plot.based ? plot.reason : undefined,
       },
     })
-    plot.plot = answer.plot
+    plot.lay(answer.edit)
     plot.selected = answer.key
     emit('close')
   } catch (failure) {

@@ -2,7 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { call, sentence } from '@/api/client'
-import { value, type Arranged, type Order, type Placed, type PlacementCard, type Plot } from '@/api/types'
+import { value, type Arranged, type Order, type Placed, type PlacementCard, type PlacedAnswer } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import TextField from '@/components/dialogs/TextField.vue'
@@ -72,7 +72,7 @@ async function keepCopy() {
   const place = value(props.placed, 'PLACE')
   if (!place || !plot.plot) return
   try {
-    const answer = await call<{ key: string; plot: Plot }>(
+    const answer = await call<PlacedAnswer>(
       'POST',
       `/api/shots/${plot.plot.shot.id}/placements/${placement.value.key}/copies`,
       {
@@ -83,7 +83,7 @@ async function keepCopy() {
         },
       },
     )
-    plot.plot = answer.plot
+    plot.lay(answer.edit)
     plot.selected = answer.key
     dialog.value = undefined
   } catch (failure) {

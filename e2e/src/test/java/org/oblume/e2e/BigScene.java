@@ -12,6 +12,10 @@ final class BigScene {
     static final int SHOTS = 60;
     static final int PLACEMENTS = 120;
     static final int KNOTS = 1500;
+
+    /** A light that the last shot carries from the ones before. */
+    static final String A_HEAD = "p7";
+
     private static final int MARKS = 5;
     private static final double WIDTH_M = 24;
     private static final double DEPTH_M = 16;

@@ -3,6 +3,7 @@ package org.oblume.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -13,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -48,6 +50,14 @@ class OpeningABigSceneIT {
             String board = "/api/scenes/" + sceneId + "/carry";
             say("GET carry board of 120 × 60, over HTTP", times(() -> gaffer.get(board)));
             say("GET plot of the last shot, over HTTP", times(() -> gaffer.get(last + "/plot")));
+            AtomicInteger edits = new AtomicInteger();
+            say(
+                    "edit of one value of the last shot, over HTTP",
+                    times(() -> edit(gaffer, last, edits.getAndIncrement())));
+            say("the same and GET plot after it, over HTTP", times(() -> {
+                edit(gaffer, last, edits.getAndIncrement());
+                return gaffer.get(last + "/plot");
+            }));
             try (Browser crew = new Browser(oblume.address())) {
                 List<Double> drawn = new ArrayList<>();
                 for (int i = 0; i < 9; i++) {
@@ -64,6 +74,16 @@ class OpeningABigSceneIT {
             assertThat(read(bare, sceneId)).isEqualTo(3 + BigScene.PLACEMENTS + BigScene.SHOTS + BigScene.KNOTS);
             say("bare JDBC read of the same rows", times(() -> read(bare, sceneId)));
         }
+    }
+
+    private static int edit(Person person, String shot, int revision) throws IOException, InterruptedException {
+        Person.Answer answer = person.put(
+                shot + "/placements/" + BigScene.A_HEAD + "/LEVEL",
+                "{\"text\":\"%d\",\"reason\":\"LOOK\"}".formatted(10 + revision % 80),
+                revision,
+                "d");
+        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
+        return answer.status();
     }
 
     private static int read(Connection bare, long sceneId) throws SQLException {

@@ -149,6 +149,13 @@ public final class CarryBook {
         return chain;
     }
 
+    /** All knots, shot by shot in the scene's order. */
+    public List<Knot> knots() {
+        return shots.keySet().stream()
+                .flatMap(slate -> knotsBySlate.getOrDefault(slate, List.of()).stream())
+                .toList();
+    }
+
     /** All slates, in the scene's order. */
     public List<Slate> slates() {
         return List.copyOf(shots.keySet());

@@ -27,8 +27,8 @@ import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.shot.KnotChange;
 import org.oblume.server.shot.KnotService;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
-import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.NotFoundException;
@@ -42,21 +42,13 @@ class CarryService {
 
     private static final int MOST_CELLS = 2000;
     private final StoredScenes records;
-    private final ShotService shots;
     private final KnotService knots;
     private final KitService kit;
     private final LookService looks;
     private final ComparedStates sides;
 
-    CarryService(
-            StoredScenes records,
-            ShotService shots,
-            KnotService knots,
-            KitService kit,
-            LookService looks,
-            ComparedStates sides) {
+    CarryService(StoredScenes records, KnotService knots, KitService kit, LookService looks, ComparedStates sides) {
         this.records = records;
-        this.shots = shots;
         this.knots = knots;
         this.kit = kit;
         this.looks = looks;
@@ -96,15 +88,15 @@ class CarryService {
         Map<Long, List<CellEdit>> byShot = new LinkedHashMap<>();
         cells.forEach(
                 c -> byShot.computeIfAbsent(c.shotId(), s -> new ArrayList<>()).add(c));
-        for (Shot shot :
-                records.of(sceneId).shots()) { // in shooting order, so that what one shot gets carries on to the next
-            List<CellEdit> here = byShot.remove(shot.id());
+        StoredScene scene = records.lockedScene(sceneId);
+        for (Shot line : scene.shots()) { // in shooting order, so that what one shot gets carries on to the next
+            List<CellEdit> here = byShot.remove(line.id());
             if (here != null) {
+                RecordedShot shot = scene.recorded(line.id());
                 List<KnotChange> changes = new ArrayList<>();
-                StoredScene record = records.withAncestors(shot);
-                here.forEach(cell -> changes.addAll(changes(record, shot, cell, reason, note, author)));
-                knots.requireUnchangedSince(shot.id(), changes, seen);
-                knots.change(shot.id(), changes);
+                here.forEach(cell -> changes.addAll(changes(shot, cell, reason, note, author)));
+                knots.requireUnchangedSince(shot, changes, seen);
+                scene = knots.change(shot, changes).after().scene();
             }
         }
         if (!byShot.isEmpty()) {
@@ -113,15 +105,10 @@ class CarryService {
     }
 
     private List<KnotChange> changes(
-            StoredScene record,
-            Shot shot,
-            CellEdit cell,
-            @Nullable Reason reason,
-            @Nullable String note,
-            String author) {
-        SceneRecord scene = record.record();
-        Slate slate = shot.card().slate();
-        ShotState state = scene.book().resolve(slate);
+            RecordedShot shot, CellEdit cell, @Nullable Reason reason, @Nullable String note, String author) {
+        SceneRecord scene = shot.record();
+        Slate slate = shot.slate();
+        ShotState state = shot.state();
         if (cell.from() != null) {
             ComparedState like = sides.shot(cell.from()).side();
             return tied(
@@ -219,15 +206,17 @@ class CarryService {
         if (changes.isEmpty()) {
             throw new Refusal("%s is like %s already: nothing to change.".formatted(now.name(), wanted.name()));
         }
-        knots.requireUnchangedSince(shotId, changes, seen);
-        knots.change(shotId, changes);
+        RecordedShot shot = records.locked(shotId);
+        knots.requireUnchangedSince(shot, changes, seen);
+        knots.change(shot, changes);
     }
 
     /** What would be another in a shot, and in those that carry from it, if it were based on another one. */
     @Transactional(readOnly = true)
     List<CompareView.Rebased> rebased(long shotId, @Nullable Long onId) {
-        Shot shot = shots.get(shotId);
-        StoredScene record = records.of(shot.sceneId());
+        RecordedShot recorded = records.shot(shotId);
+        Shot shot = recorded.shot();
+        StoredScene record = recorded.scene();
         CarryBook before = record.record().book();
         CarryBook after = before.rebased(shot.card().slate(), record.slate(onId));
         List<CompareView.Rebased> changed = new ArrayList<>();

@@ -11,8 +11,8 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.SavedLook.LookValue;
 import org.oblume.server.scene.SceneHeading;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
-import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.NotFoundException;
@@ -23,13 +23,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class ComparedStates {
 
-    private final ShotService shots;
     private final StoredScenes records;
     private final LookRepository looks;
     private final RecordJson json;
 
-    ComparedStates(ShotService shots, StoredScenes records, LookRepository looks, RecordJson json) {
-        this.shots = shots;
+    ComparedStates(StoredScenes records, LookRepository looks, RecordJson json) {
         this.records = records;
         this.looks = looks;
         this.json = json;
@@ -73,15 +71,8 @@ public class ComparedStates {
     }
 
     private NamedState shot(String id, long shotId) {
-        Shot shot = shots.get(shotId);
-        StoredScene record = records.withAncestors(shot);
-        return new NamedState(
-                id,
-                shot,
-                record,
-                new ComparedState(
-                        record.record(),
-                        record.record().book().resolve(shot.card().slate())));
+        RecordedShot shot = records.shot(shotId);
+        return new NamedState(id, shot.shot(), shot.scene(), new ComparedState(shot.record(), shot.state()));
     }
 
     private NamedState look(String id, long lookId) {

@@ -22,8 +22,11 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.network.Mode;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.CommitCaches;
+import org.oblume.server.support.CommitCaches.CommitCache;
 import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.RecordSource.Part;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -42,14 +45,17 @@ public class KitService {
             CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
     private static final Logger LOG = LoggerFactory.getLogger(KitService.class);
     private static final String OWN_STOCK = "stock.csv";
+    private static final String OWN = "own";
     private final Map<String, StockItem> stock = new LinkedHashMap<>();
     private final @Nullable String problem;
     private final List<Kit.Fixture> shipped;
     private final Map<String, List<Mode>> shippedModes;
     private final OwnFixtureRepository own;
     private final RecordJson json;
+    private final CommitCache<String, List<Kit.Fixture>> ownFixtures;
 
-    KitService(@Value("${oblume.data}") Path data, OwnFixtureRepository own, RecordJson json) {
+    KitService(@Value("${oblume.data}") Path data, OwnFixtureRepository own, RecordJson json, CommitCaches caches) {
+        ownFixtures = caches.cache(1, (fixtures, changed) -> changed.part() == Part.KIT);
         this.own = own;
         this.json = json;
         StockFile.read(shipped("/kit/stock.csv")).forEach(item -> stock.put(item.name(), item));
@@ -71,7 +77,11 @@ public class KitService {
     /** What can be placed: the crew's own kinds first. */
     public List<Kit.Fixture> fixtures() {
         return Stream.concat(
-                        own.findAllByOrderByWhat().stream().map(o -> json.read(o.fixture(), Kit.Fixture.class)),
+                        ownFixtures
+                                .get(OWN, key -> own.findAllByOrderByWhat().stream()
+                                        .map(o -> json.read(o.fixture(), Kit.Fixture.class))
+                                        .toList())
+                                .stream(),
                         shipped.stream())
                 .toList();
     }

@@ -7,10 +7,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.support.IdentifiedEntity;
+import org.oblume.server.support.RecordSource;
 
 @Entity
 @Table(name = "own_fixture")
-class OwnFixtureEntity extends IdentifiedEntity {
+class OwnFixtureEntity extends IdentifiedEntity implements RecordSource {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -33,5 +34,10 @@ class OwnFixtureEntity extends IdentifiedEntity {
 
     void describe(String changed) {
         this.fixture = changed;
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.KIT, 0);
     }
 }

@@ -9,7 +9,6 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Slate;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.light.ExposureHold;
 import org.oblume.core.light.ShotLighting;
@@ -30,8 +29,7 @@ import org.oblume.server.kit.KitService;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.Shot;
-import org.oblume.server.shot.ShotService;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
@@ -42,15 +40,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class LightService {
 
-    private final ShotService shots;
     private final StoredScenes records;
     private final PlotService plots;
     private final KitService kit;
     private final MeterService meter;
 
-    LightService(ShotService shots, StoredScenes records, PlotService plots, KitService kit, MeterService meter) {
+    LightService(StoredScenes records, PlotService plots, KitService kit, MeterService meter) {
         this.meter = meter;
-        this.shots = shots;
         this.records = records;
         this.plots = plots;
         this.kit = kit;
@@ -62,14 +58,13 @@ public class LightService {
      * @throws Refusal when a change could not be kept, or a light cannot be held
      */
     TrialView tried(long shotId, List<Change> changes, List<String> holds, Set<String> out) {
-        Shot shot = shots.get(shotId);
-        StoredScene record = records.withAncestors(shot);
-        Slate slate = shot.card().slate();
-        Trial trial = Trial.of(record.record(), slate, changes, holds, out, meter.calibrations(record));
-        ShotState before = record.record().book().resolve(slate);
+        RecordedShot shot = records.shot(shotId);
+        StoredScene record = shot.scene();
+        Trial trial = Trial.of(shot.record(), shot.slate(), changes, holds, out, meter.calibrations(record));
+        ShotState before = shot.state();
         Set<String> keys = new LinkedHashSet<>(
                 trial.changes().stream().map(Change::placement).toList());
-        List<PlacedView> placed = plots.tried(shot, record, trial.scene(), trial.state(), keys);
+        List<PlacedView> placed = plots.tried(shot, trial.scene(), trial.state(), keys);
         return new TrialView(
                 trial.changes().stream()
                         .map(c -> told(record.record(), before, placed, c))
@@ -103,13 +98,8 @@ public class LightService {
 
     /** What was understood of a line; no more than that. */
     ParsedCommand said(long shotId, String line) {
-        Shot shot = shots.get(shotId);
-        StoredScene record = records.withAncestors(shot);
-        return CommandParser.read(
-                line,
-                record.record(),
-                record.record().book().resolve(shot.card().slate()),
-                kit.stock());
+        RecordedShot shot = records.shot(shotId);
+        return CommandParser.read(line, shot.record(), shot.state(), kit.stock());
     }
 
     /** Ways to put several things in order. */
@@ -130,9 +120,9 @@ public class LightService {
      * @param keys of what is put in order, first to last
      */
     List<Change> ordered(long shotId, Order order, List<String> keys) {
-        Shot shot = shots.get(shotId);
-        SceneRecord scene = records.withAncestors(shot).record();
-        ShotState state = scene.book().resolve(shot.card().slate());
+        RecordedShot shot = records.shot(shotId);
+        SceneRecord scene = shot.record();
+        ShotState state = shot.state();
         List<Change> changes = new ArrayList<>();
         for (String key : keys) {
             Placement placement = scene.placement(key);

@@ -40,12 +40,17 @@ import org.oblume.core.units.Stops;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.CommitCaches;
+import org.oblume.server.support.CommitCaches.CommitCache;
 import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.RecordSource.Part;
+import org.oblume.server.support.RecordSource.Source;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -55,7 +60,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class MeterService {
 
-    private final ShotService shots;
+    private static final int MOST_SCENES = 100;
+
     private final StoredScenes records;
     private final RebuildService rebuild;
     private final KitService kit;
@@ -63,6 +69,7 @@ public class MeterService {
     private final UnitCurves units;
     private final RecordJson json;
     private final Clock clock;
+    private final CommitCache<Long, Calibrations> calibrations;
 
     MeterService(
             ShotService shots,
@@ -72,8 +79,9 @@ public class MeterService {
             ReadingRepository readings,
             UnitCurves units,
             RecordJson json,
-            Clock clock) {
-        this.shots = shots;
+            Clock clock,
+            CommitCaches caches) {
+        this.calibrations = caches.cache(MOST_SCENES, Calibrations::isReadFrom);
         this.records = records;
         this.rebuild = rebuild;
         this.kit = kit;
@@ -107,6 +115,20 @@ public class MeterService {
     /** How the light of a scene was found against its predictions: the newest reading of each light alone, of any shot, not of a rebuild. */
     @Transactional(readOnly = true)
     public Map<String, Calibration> calibrations(StoredScene record) {
+        return calibrations
+                .get(record.scene().id(), sceneId -> readCalibrations(record))
+                .byKey();
+    }
+
+    /** @param shotIds of the scene */
+    private record Calibrations(Set<Long> shotIds, Map<String, Calibration> byKey) {
+
+        boolean isReadFrom(Source source) {
+            return source.part() == Part.READINGS && shotIds.contains(source.id());
+        }
+    }
+
+    private Calibrations readCalibrations(StoredScene record) {
         Map<String, Calibration> all = new LinkedHashMap<>();
         for (ReadingEntity row : readings.findByShotIdInAndRunIdIsNullAndAloneIdIsNotNullOrderById(
                 record.shots().stream().map(Shot::id).toList())) {
@@ -117,7 +139,7 @@ public class MeterService {
                         Calibration.of(Illuminance.ofLux(row.predictedLux()), Illuminance.ofLux(reading.lux())));
             }
         }
-        return all;
+        return new Calibrations(record.shots().stream().map(Shot::id).collect(Collectors.toSet()), all);
     }
 
     /** Readings of a shot, the oldest first. */
@@ -148,16 +170,14 @@ public class MeterService {
 
     private Subject subject(long shotId, @Nullable Long run) {
         if (run == null) {
-            Shot shot = shots.get(shotId);
-            StoredScene record = records.withAncestors(shot);
-            ShotState state = record.record().book().resolve(shot.card().slate());
+            RecordedShot shot = records.shot(shotId);
             return new Subject(
-                    shot,
+                    shot.shot(),
                     null,
-                    record,
-                    record.record(),
-                    state,
-                    ShotLighting.of(record.set().plan(), record.record().placements(), state, Set.of(), Map.of()));
+                    shot.scene(),
+                    shot.record(),
+                    shot.state(),
+                    ShotLighting.of(shot.record().set(), shot.record().placements(), shot.state(), Set.of(), Map.of()));
         }
         BuiltRun built = rebuild.built(run);
         if (built.shot().id() != shotId) {

@@ -10,11 +10,12 @@ import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.support.IdentifiedEntity;
+import org.oblume.server.support.RecordSource;
 
 /** One reading, as it was made. */
 @Entity
 @Table(name = "reading")
-class ReadingEntity extends IdentifiedEntity {
+class ReadingEntity extends IdentifiedEntity implements RecordSource {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -92,5 +93,10 @@ class ReadingEntity extends IdentifiedEntity {
 
     Instant at() {
         return at;
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.READINGS, shotId);
     }
 }

@@ -34,6 +34,7 @@ import org.oblume.server.rebuild.RebuildSheets;
 import org.oblume.server.rebuild.RebuildView;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
@@ -46,7 +47,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class Papers {
 
-    private final ShotService shots;
     private final StoredScenes records;
     private final PlotService plots;
     private final RebuildSheets rebuild;
@@ -64,7 +64,6 @@ class Papers {
             CompareService comparing,
             MatchService matching,
             MeterService meter) {
-        this.shots = shots;
         this.records = records;
         this.plots = plots;
         this.rebuild = rebuild;
@@ -120,12 +119,11 @@ class Papers {
     }
 
     private Subject subject(long shotId) {
-        Shot shot = shots.get(shotId);
-        StoredScene record = records.withAncestors(shot);
+        RecordedShot shot = records.shot(shotId);
         return new Subject(
-                shot,
-                record,
-                plots.placed(shot, record).stream().filter(PlacedView::onSet).toList());
+                shot.shot(),
+                shot.scene(),
+                plots.placed(shot).stream().filter(PlacedView::onSet).toList());
     }
 
     PlanDrawing drawing(long shotId) {

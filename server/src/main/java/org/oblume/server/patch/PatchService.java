@@ -20,9 +20,8 @@ import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.plot.Menu;
 import org.oblume.core.plot.Patch;
 import org.oblume.server.kit.KitService;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
-import org.oblume.server.shot.ShotService;
-import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,13 +31,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class PatchService {
 
-    private final ShotService shots;
     private final StoredScenes records;
     private final KitService kit;
     private final NodeService nodes;
 
-    PatchService(ShotService shots, StoredScenes records, KitService kit, NodeService nodes) {
-        this.shots = shots;
+    PatchService(StoredScenes records, KitService kit, NodeService nodes) {
         this.records = records;
         this.kit = kit;
         this.nodes = nodes;
@@ -49,15 +46,14 @@ public class PatchService {
             Shot shot, long productionId, ShotState state, List<PatchedUnit> units, List<NetworkNode> nodes) {}
 
     public PatchedShot patched(long shotId) {
-        Shot shot = shots.get(shotId);
-        StoredScene record = records.withAncestors(shot);
-        ShotState state = record.record().book().resolve(shot.card().slate());
+        RecordedShot shot = records.shot(shotId);
+        long productionId = shot.scene().scene().productionId();
         return new PatchedShot(
-                shot,
-                record.scene().productionId(),
-                state,
-                PatchedUnit.of(record.record(), state, kit::modesOf),
-                nodes.of(record.scene().productionId()));
+                shot.shot(),
+                productionId,
+                shot.state(),
+                PatchedUnit.of(shot.record(), shot.state(), kit::modesOf),
+                nodes.of(productionId));
     }
 
     PatchPage page(long shotId) {

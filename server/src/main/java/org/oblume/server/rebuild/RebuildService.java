@@ -12,9 +12,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
-import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.carry.Slate;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
@@ -38,6 +36,7 @@ import org.oblume.server.scene.SceneService;
 import org.oblume.server.set.DrawnSet;
 import org.oblume.server.set.SetService;
 import org.oblume.server.shot.KnotService;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
@@ -127,8 +126,9 @@ public class RebuildService {
     record KeptValue(Attribute attribute, JsonNode value) {}
 
     long begin(long shotId, NewRun wanted, String author) {
-        Shot shot = shots.get(shotId);
-        StoredScene record = records.withAncestors(shot);
+        RecordedShot recorded = records.shot(shotId);
+        Shot shot = recorded.shot();
+        StoredScene record = recorded.scene();
         String name = wanted.name() == null || wanted.name().isBlank()
                 ? "Rebuild of %s".formatted(shot.card().slate())
                 : Checks.text("The rebuild's name", wanted.name(), LONGEST_NAME);
@@ -171,8 +171,9 @@ public class RebuildService {
     /** How the recorded plan would lie on another set, and what would not fit; nothing is kept. */
     @Transactional(readOnly = true)
     BuiltRun fitted(long shotId, NewRun wanted) {
-        Shot shot = shots.get(shotId);
-        StoredScene record = records.withAncestors(shot);
+        RecordedShot recorded = records.shot(shotId);
+        Shot shot = recorded.shot();
+        StoredScene record = recorded.scene();
         if (wanted.setId() == null) {
             throw new Refusal("setId", "Choose the set where it is rebuilt.");
         }
@@ -183,7 +184,7 @@ public class RebuildService {
                 head,
                 shot,
                 record,
-                AsBuilt.of(record.record(), state(record, shot), there.set().plan(), kept.fit(), List.of()),
+                AsBuilt.of(record.record(), recorded.state(), there.set().plan(), kept.fit(), List.of()),
                 kept.fit(),
                 List.of());
     }
@@ -191,8 +192,9 @@ public class RebuildService {
     @Transactional(readOnly = true)
     public BuiltRun built(long runId) {
         RunEntity run = run(runId);
-        Shot shot = shots.get(run.shotId());
-        StoredScene record = records.withAncestors(shot);
+        RecordedShot recorded = records.shot(run.shotId());
+        Shot shot = recorded.shot();
+        StoredScene record = recorded.scene();
         List<RunStepEntity> kept = steps.findByRunIdOrderById(runId);
         List<Deviation> instead = instead(record, kept);
         PlanFit fit = keptFit(run).map(KeptFit::fit).orElse(PlanFit.NONE);
@@ -203,17 +205,13 @@ public class RebuildService {
                 head(run, record),
                 shot,
                 record,
-                AsBuilt.of(record.record(), state(record, shot), set, fit, instead),
+                AsBuilt.of(record.record(), recorded.state(), set, fit, instead),
                 fit,
                 instead);
     }
 
     private Optional<KeptFit> keptFit(RunEntity run) {
         return Optional.ofNullable(run.fit()).map(f -> json.read(f, KeptFit.class));
-    }
-
-    private static ShotState state(StoredScene record, Shot shot) {
-        return record.record().book().resolve(shot.card().slate());
     }
 
     private RunHead head(RunEntity run, StoredScene record) {
@@ -255,12 +253,10 @@ public class RebuildService {
     }
 
     private List<Deviation> instead(StoredScene record, List<RunStepEntity> kept) {
-        Map<Long, String> keys = record.placed().stream()
-                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         return kept.stream()
                 .filter(s -> s.why() != null)
                 .map(s -> new Deviation(
-                        Objects.requireNonNull(keys.get(s.placementId())),
+                        record.key(s.placementId()),
                         s.piece() == null ? null : json.read(s.piece(), Piece.class),
                         s.values() == null
                                 ? List.of()
@@ -280,11 +276,10 @@ public class RebuildService {
     @Transactional(readOnly = true)
     List<Difference> revised(BuiltRun run) {
         RunEntity entity = run(run.head().id());
-        SceneRecord then = records.asOf(run.shot(), entity.lastEvent()).record();
-        Slate slate = run.shot().card().slate();
+        RecordedShot then = records.asOf(run.shot().id(), entity.lastEvent());
+        RecordedShot now = run.record().recorded(run.shot().id());
         return Differences.between(
-                new ComparedState(then, then.book().resolve(slate)),
-                new ComparedState(run.record().record(), state(run.record(), run.shot())));
+                new ComparedState(then.record(), then.state()), new ComparedState(now.record(), now.state()));
     }
 
     /** The run that a tick without a run belongs to: the newest in the shot's own place that is not signed; one begins when there is none. */
@@ -396,7 +391,7 @@ public class RebuildService {
     private AsBuilt withoutWhatIsSaidOf(BuiltRun run, String placement) {
         return AsBuilt.of(
                 run.record().record(),
-                state(run.record(), run.shot()),
+                run.record().recorded(run.shot().id()).state(),
                 run.built().scene().set(),
                 run.fit(),
                 run.instead().stream()

@@ -6,7 +6,6 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.caution.Caution;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.TapeCheck;
@@ -28,8 +27,8 @@ import org.oblume.server.set.SetService;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
-import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
@@ -41,21 +40,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class RebuildSheets {
 
     private final RebuildService rebuild;
-    private final ShotService shots;
     private final StoredScenes records;
     private final PlotService plots;
     private final SetService sets;
     private final KnotService knots;
 
-    RebuildSheets(
-            RebuildService rebuild,
-            ShotService shots,
-            StoredScenes records,
-            PlotService plots,
-            SetService sets,
-            KnotService knots) {
+    RebuildSheets(RebuildService rebuild, StoredScenes records, PlotService plots, SetService sets, KnotService knots) {
         this.rebuild = rebuild;
-        this.shots = shots;
         this.records = records;
         this.plots = plots;
         this.sets = sets;
@@ -65,15 +56,10 @@ public class RebuildSheets {
     /** The sheet of a shot: of its open run in its own place, or of none yet. */
     public RebuildView ofShot(long shotId) {
         return rebuild.newest(shotId).map(this::ofRun).orElseGet(() -> {
-            Shot shot = shots.get(shotId);
-            StoredScene record = records.withAncestors(shot);
-            AsBuilt built = AsBuilt.of(
-                    record.record(),
-                    record.record().book().resolve(shot.card().slate()),
-                    record.set().plan(),
-                    PlanFit.NONE,
-                    List.of());
-            return view(shot, record, built, null, record.set().name(), List.of(), List.of(), Map.of());
+            RecordedShot shot = records.shot(shotId);
+            StoredScene record = shot.scene();
+            AsBuilt built = AsBuilt.of(shot.record(), shot.state(), record.set().plan(), PlanFit.NONE, List.of());
+            return view(shot.shot(), record, built, null, record.set().name(), List.of(), List.of(), Map.of());
         });
     }
 
@@ -135,11 +121,9 @@ public class RebuildSheets {
         if (run == null || run.fromShotId() == null) {
             return new AlreadyInPlace(List.of(), List.of());
         }
-        Shot from = shots.get(run.fromShotId());
-        SceneRecord before = records.withAncestors(from).record();
+        RecordedShot from = records.shot(run.fromShotId());
         return AlreadyInPlace.between(
-                new ComparedState(before, before.book().resolve(from.card().slate())),
-                new ComparedState(built.scene(), built.state()));
+                new ComparedState(from.record(), from.state()), new ComparedState(built.scene(), built.state()));
     }
 
     private RebuildView view(
@@ -154,8 +138,9 @@ public class RebuildSheets {
         AlreadyInPlace stands = stands(run, built);
         List<RebuildStep> all = steps(record, built, stands);
         Set<String> keys = all.stream().map(s -> s.placement().key()).collect(Collectors.toSet());
-        Map<String, PlacedView> placed = plots.tried(shot, record, built.scene(), built.state(), keys).stream()
-                .collect(Collectors.toMap(p -> p.placement().key(), p -> p));
+        Map<String, PlacedView> placed =
+                plots.tried(record.recorded(shot.id()), built.scene(), built.state(), keys).stream()
+                        .collect(Collectors.toMap(p -> p.placement().key(), p -> p));
         List<RebuildView.Step> steps = all.stream()
                 .map(s -> step(
                         s,

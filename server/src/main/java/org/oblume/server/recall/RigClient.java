@@ -34,10 +34,7 @@ class RigClient {
     private final RecordJson json;
     private final AtomicBoolean looking = new AtomicBoolean();
     private volatile boolean answers;
-    private volatile boolean asked;
-    private @Nullable RigState lastState;
-    private boolean fresh;
-    private long askedAt;
+    private volatile @Nullable Long askedAt;
 
     RigClient(@Value("${oblume.rig}") String url, RecordJson json) {
         this.url = url;
@@ -52,28 +49,21 @@ class RigClient {
                         : "The rig does not answer at %s: look whether it runs.".formatted(url));
     }
 
-    /** Its state, at most a second old however many pages look; empty when there is none that answers. */
-    synchronized Optional<RigState> state() {
-        long now = System.nanoTime();
-        if (!fresh || now - askedAt > FRESH.toNanos()) {
-            try {
-                lastState = ask();
-            } catch (Refusal silence) {
-                lastState = null;
-            }
-            askedAt = now;
-            fresh = true;
-            asked = true;
+    /** Its state; empty when there is none that answers. */
+    Optional<RigState> state() {
+        try {
+            return Optional.of(ask());
+        } catch (Refusal silence) {
+            return Optional.empty();
         }
-        return Optional.ofNullable(lastState);
     }
 
-    /** Whether it answered when it was last asked; looked up anew in the background, waited for only the first time. */
+    /** Whether it answered when it was last asked; it is asked anew in the background, waited for only the first time. */
     boolean lastAnswered() {
-        if (!asked) {
+        if (askedAt == null) {
             return state().isPresent();
         }
-        if (looking.compareAndSet(false, true)) {
+        if (System.nanoTime() - askedAt > FRESH.toNanos() && looking.compareAndSet(false, true)) {
             var unused = CompletableFuture.runAsync(this::state).whenComplete((done, failed) -> looking.set(false));
         }
         return answers;
@@ -110,11 +100,6 @@ class RigClient {
         return call("POST", "/disturbances", disturbance);
     }
 
-    /** What it said before it was told something says nothing any more. */
-    private synchronized void forget() {
-        fresh = false;
-    }
-
     private record NodeIs(boolean up) {}
 
     private static String encoded(String name) {
@@ -125,9 +110,7 @@ class RigClient {
         if (url.isEmpty()) {
             throw silent();
         }
-        if (!method.equals("GET")) {
-            forget();
-        }
+        askedAt = System.nanoTime();
         HttpRequest request = HttpRequest.newBuilder(URI.create(url + path))
                 .timeout(PATIENCE)
                 .header("Content-Type", "application/json")

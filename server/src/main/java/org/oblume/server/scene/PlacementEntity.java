@@ -19,10 +19,11 @@ import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Surface;
 import org.oblume.server.support.IdentifiedEntity;
 import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.RecordSource;
 
 @Entity
 @Table(name = "placement")
-class PlacementEntity extends IdentifiedEntity {
+class PlacementEntity extends IdentifiedEntity implements RecordSource {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -139,5 +140,10 @@ class PlacementEntity extends IdentifiedEntity {
                                 glasses),
                         group,
                         locked));
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.SCENE, sceneId);
     }
 }

@@ -12,10 +12,11 @@ import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.rebuild.BuildOrder;
 import org.oblume.server.support.IdentifiedEntity;
+import org.oblume.server.support.RecordSource;
 
 @Entity
 @Table(name = "scene")
-class SceneEntity extends IdentifiedEntity {
+class SceneEntity extends IdentifiedEntity implements RecordSource {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -52,5 +53,10 @@ class SceneEntity extends IdentifiedEntity {
     Scene toScene() {
         return new Scene(
                 id == null ? 0 : id, productionId, setId, new SceneHeading(number, heading, location, buildOrder));
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.SCENE, id == null ? 0 : id);
     }
 }

@@ -9,10 +9,11 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.support.IdentifiedEntity;
+import org.oblume.server.support.RecordSource;
 
 @Entity
 @Table(name = "stage_set")
-class SetEntity extends IdentifiedEntity {
+class SetEntity extends IdentifiedEntity implements RecordSource {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -58,5 +59,10 @@ class SetEntity extends IdentifiedEntity {
     void draw(String changedName, String changedPlan) {
         this.name = changedName;
         this.plan = changedPlan;
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.SET, id == null ? 0 : id);
     }
 }

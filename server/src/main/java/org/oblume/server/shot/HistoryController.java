@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The past of a shot. Every step back answers with the plot as it is then. */
+/** The past of a shot. Every step back answers with what it changed. */
 @Needs(Permission.READ)
 @RestController
 @RequestMapping("/api/shots/{shotId}")
@@ -45,24 +45,24 @@ class HistoryController {
     @Needs(Permission.PATCH)
     @Changes(Topic.RECORD)
     @PostMapping("/undo")
-    PlotView undo(@PathVariable long shotId, Principal person) {
-        history.undo(shotId, person.getName());
-        return plots.plot(shotId, person.getName());
+    PlotEdit undo(@PathVariable long shotId, Principal person) {
+        KnotService.Edited edited = history.undo(shotId, person.getName());
+        return plots.edited(edited.before(), edited.after(), person.getName());
     }
 
     @Needs(Permission.PATCH)
     @Changes(Topic.RECORD)
     @PostMapping("/redo")
-    PlotView redo(@PathVariable long shotId, Principal person) {
-        history.redo(shotId, person.getName());
-        return plots.plot(shotId, person.getName());
+    PlotEdit redo(@PathVariable long shotId, Principal person) {
+        KnotService.Edited edited = history.redo(shotId, person.getName());
+        return plots.edited(edited.before(), edited.after(), person.getName());
     }
 
     @Needs(Permission.EDIT)
     @Changes(Topic.RECORD)
     @PostMapping("/back")
-    PlotView back(@PathVariable long shotId, @RequestBody Return wanted, Principal person) {
-        history.goBack(shotId, wanted.event(), wanted.placement(), person.getName());
-        return plots.plot(shotId, person.getName());
+    PlotEdit back(@PathVariable long shotId, @RequestBody Return wanted, Principal person) {
+        KnotService.Edited edited = history.goBack(shotId, wanted.event(), wanted.placement(), person.getName());
+        return plots.edited(edited.before(), edited.after(), person.getName());
     }
 }

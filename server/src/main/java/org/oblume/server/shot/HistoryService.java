@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.plot.Attribute;
@@ -15,8 +14,6 @@ import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.scene.PlacedPiece;
-import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.EditEntity.Kind;
 import org.oblume.server.support.RecordJson;
 import org.oblume.server.team.TeamService;
@@ -29,8 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 public class HistoryService {
 
     private static final Set<Kind> DOABLE = Set.of(Kind.EDIT, Kind.REDO);
-    private final ShotService shots;
-    private final SceneService scenes;
     private final StoredScenes records;
     private final KnotService tying;
     private final KnotEventRepository events;
@@ -39,8 +34,6 @@ public class HistoryService {
     private final TeamService team;
 
     HistoryService(
-            ShotService shots,
-            SceneService scenes,
             StoredScenes records,
             KnotService tying,
             KnotEventRepository events,
@@ -48,8 +41,6 @@ public class HistoryService {
             RecordJson json,
             TeamService team) {
         this.team = team;
-        this.shots = shots;
-        this.scenes = scenes;
         this.records = records;
         this.tying = tying;
         this.events = events;
@@ -64,15 +55,10 @@ public class HistoryService {
      */
     @Transactional(readOnly = true)
     List<PastChange> past(long shotId, @Nullable String placement) {
-        StoredScene record = records.withAncestors(shots.get(shotId));
-        Map<Long, Placement> placed =
-                record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+        StoredScene record = records.shot(shotId).scene();
         return events.findByShotIdOrderByIdDesc(shotId).stream()
-                .filter(e -> placement == null
-                        || Objects.requireNonNull(placed.get(e.placementId()))
-                                .key()
-                                .equals(placement))
-                .map(e -> past(record, Objects.requireNonNull(placed.get(e.placementId())), e))
+                .filter(e -> placement == null || record.key(e.placementId()).equals(placement))
+                .map(e -> past(record, record.placement(e.placementId()), e))
                 .toList();
     }
 
@@ -104,18 +90,18 @@ public class HistoryService {
     }
 
     /** @throws Refusal when there is nothing to take back, or somebody changed it since */
-    public void undo(long shotId, String author) {
-        StoredScene record = locked(shotId);
+    public KnotService.Edited undo(long shotId, String author) {
+        RecordedShot shot = records.locked(shotId);
         EditEntity edit = lastDone(shotId, author)
                 .orElseThrow(() -> new Refusal("There is nothing of yours to undo in this shot."));
-        revert(record, shotId, edit, author, Kind.UNDO);
+        return revert(shot, edit, author, Kind.UNDO);
     }
 
-    public void redo(long shotId, String author) {
-        StoredScene record = locked(shotId);
+    public KnotService.Edited redo(long shotId, String author) {
+        RecordedShot shot = records.locked(shotId);
         EditEntity undone = lastUndone(shotId, author)
                 .orElseThrow(() -> new Refusal("There is nothing of yours to do again in this shot."));
-        revert(record, shotId, undone, author, Kind.REDO);
+        return revert(shot, undone, author, Kind.REDO);
     }
 
     private Optional<EditEntity> lastDone(long shotId, String author) {
@@ -133,15 +119,14 @@ public class HistoryService {
         return edits.findFirstByShotIdAndAuthorAndKindInAndTakenBackFalseOrderByIdDesc(shotId, author, kinds);
     }
 
-    private void revert(StoredScene record, long shotId, EditEntity edit, String author, Kind kind) {
-        Map<Long, Placement> placed =
-                record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+    private KnotService.Edited revert(RecordedShot shot, EditEntity edit, String author, Kind kind) {
+        long shotId = shot.shot().id();
         List<KnotChange> back = new ArrayList<>();
         for (KnotEventEntity event : events.findByEditIdOrderById(edit.id())) {
             if (event.shotId() != shotId) {
                 continue; // a value that was pinned in a shot that is locked stays pinned
             }
-            Placement placement = Objects.requireNonNull(placed.get(event.placementId()));
+            Placement placement = shot.scene().placement(event.placementId());
             KnotEventEntity now = events.findFirstByShotIdAndPlacementIdAndAttributeOrderByIdDesc(
                             shotId, event.placementId(), event.attribute())
                     .orElse(event);
@@ -155,14 +140,7 @@ public class HistoryService {
         team.require(author, EditRights.of(back.stream().map(KnotChange::attribute)));
         edit.takeBack();
         edits.save(edit);
-        tying.change(shotId, back, kind, edit.id());
-    }
-
-    /** The record as it is, and stays until the transaction ends. */
-    private StoredScene locked(long shotId) {
-        Shot shot = shots.get(shotId);
-        scenes.lockForUpdate(shot.sceneId());
-        return records.withAncestors(shot);
+        return tying.change(shot, back, kind, edit.id());
     }
 
     /** The value that its own shot held before an event: what was tied before it, or carried. */
@@ -195,15 +173,13 @@ public class HistoryService {
      *
      * @param placement only that thing, or null for all of the shot
      */
-    public void goBack(long shotId, long event, @Nullable String placement, String author) {
-        StoredScene record = locked(shotId);
-        Map<Long, Placement> placed =
-                record.placed().stream().collect(Collectors.toMap(PlacedPiece::id, PlacedPiece::placement));
+    public KnotService.Edited goBack(long shotId, long event, @Nullable String placement, String author) {
+        RecordedShot shot = records.locked(shotId);
+        StoredScene record = shot.scene();
         Map<StoredKey, KnotEventEntity> then = new LinkedHashMap<>();
         Map<StoredKey, KnotEventEntity> now = new LinkedHashMap<>();
         for (KnotEventEntity e : events.findByShotIdInAndIdLessThanEqualOrderById(List.of(shotId), Long.MAX_VALUE)) {
-            if (placement == null
-                    || Objects.requireNonNull(placed.get(e.placementId())).key().equals(placement)) {
+            if (placement == null || record.key(e.placementId()).equals(placement)) {
                 StoredKey value = e.key();
                 now.put(value, e);
                 if (e.id() <= event) {
@@ -216,12 +192,12 @@ public class HistoryService {
                 .map(e -> asAt(
                         then.get(e.getKey()),
                         e.getValue().attribute(),
-                        Objects.requireNonNull(placed.get(e.getValue().placementId())),
+                        record.placement(e.getValue().placementId()),
                         author))
                 .toList();
         if (back.isEmpty()) {
             throw new Refusal("Nothing was changed since: it is as it was.");
         }
-        tying.change(shotId, back);
+        return tying.change(shot, back);
     }
 }

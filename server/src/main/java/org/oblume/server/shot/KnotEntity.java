@@ -15,11 +15,12 @@ import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
 import org.oblume.server.support.IdentifiedEntity;
+import org.oblume.server.support.RecordSource;
 
 /** The value that holds now for one attribute of one placement in one shot; no value once it was untied. */
 @Entity
 @Table(name = "knot")
-class KnotEntity extends IdentifiedEntity {
+class KnotEntity extends IdentifiedEntity implements RecordSource {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -89,5 +90,14 @@ class KnotEntity extends IdentifiedEntity {
 
     Attribution attribution() {
         return new Attribution(reason, note, author, at, revision());
+    }
+
+    StoredKey key() {
+        return new StoredKey(placementId, attribute);
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.SHOT, shotId);
     }
 }

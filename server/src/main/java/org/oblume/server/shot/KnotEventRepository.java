@@ -16,8 +16,7 @@ interface KnotEventRepository extends JpaRepository<KnotEventEntity, Long> {
 
     List<KnotEventEntity> findByShotIdInAndIdLessThanEqualOrderById(Collection<Long> shotIds, long last);
 
-    boolean existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(
-            long shotId, long placementId, Attribute attribute, long id);
+    List<KnotEventEntity> findByShotIdAndIdGreaterThan(long shotId, long id);
 
     List<KnotEventEntity> findByEditIdOrderById(long editId);
 

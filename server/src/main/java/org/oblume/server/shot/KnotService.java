@@ -20,8 +20,6 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.server.scene.PlacedPiece;
-import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.EditEntity.Kind;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.RecordJson;
@@ -34,8 +32,6 @@ import org.springframework.transaction.annotation.Transactional;
 public class KnotService {
 
     private final StoredScenes records;
-    private final ShotService shots;
-    private final SceneService scenes;
     private final KnotRepository knots;
     private final KnotEventRepository events;
     private final EditRepository edits;
@@ -44,16 +40,12 @@ public class KnotService {
 
     KnotService(
             StoredScenes records,
-            ShotService shots,
-            SceneService scenes,
             KnotRepository knots,
             KnotEventRepository events,
             EditRepository edits,
             RecordJson json,
             Clock clock) {
         this.records = records;
-        this.shots = shots;
-        this.scenes = scenes;
         this.knots = knots;
         this.events = events;
         this.edits = edits;
@@ -62,25 +54,39 @@ public class KnotService {
     }
 
     /**
+     * Changes that are kept.
+     *
+     * @param revisions of each value now, in their order
+     * @param before the shot before them
+     * @param after the shot with them
+     */
+    public record Edited(List<Long> revisions, RecordedShot before, RecordedShot after) {}
+
+    /**
      * Records changes in a shot, all of them or none.
      *
-     * @return the revision of each value now, in their order
      * @throws EditConflict with what the other recorded, when a value was changed since that revision
      * @throws org.oblume.core.units.Refusal when the rules do not allow one; nothing is kept then
      */
-    public List<Long> change(long shotId, List<KnotChange> changes) {
-        return change(shotId, changes, Kind.EDIT, null);
+    public Edited change(long shotId, List<KnotChange> changes) {
+        return change(records.locked(shotId), changes);
+    }
+
+    /** @param shot as it is now, read with its scene locked */
+    public Edited change(RecordedShot shot, List<KnotChange> changes) {
+        return change(shot, changes, Kind.EDIT, null);
     }
 
     /** @param ofEdit the edit that this one takes back or does again, or null */
-    List<Long> change(long shotId, List<KnotChange> changes, Kind kind, @Nullable Long ofEdit) {
-        Shot shot = shots.get(shotId);
-        scenes.lockForUpdate(shot.sceneId());
-        StoredScene record = records.of(shot.sceneId());
-        Slate slate = shot.card().slate();
+    Edited change(RecordedShot recorded, List<KnotChange> changes, Kind kind, @Nullable Long ofEdit) {
+        Shot shot = recorded.shot();
+        long shotId = shot.id();
+        StoredScene record = recorded.scene();
         SceneRecord before = record.record();
-        ShotState held = before.book().resolve(slate);
-        Map<StoredKey, KnotEntity> rows = rows(shotId);
+        ShotState held = recorded.state();
+        Map<StoredKey, KnotEntity> rows = rows(
+                shotId,
+                changes.stream().map(c -> record.placementId(c.placement())).collect(Collectors.toSet()));
         SceneRecord after = before;
         List<KnotEntity> changed = new ArrayList<>();
         List<Long> revisions = new ArrayList<>();
@@ -109,7 +115,7 @@ public class KnotService {
                 changed.addAll(pinned(record, shot, change));
             }
         }
-        ShotState now = after.book().resolve(slate);
+        ShotState now = after.book().resolve(shot.card().slate());
         for (KnotChange change : changes) {
             after.checkColours(now, change.placement());
         }
@@ -121,19 +127,32 @@ public class KnotService {
                     new EditEntity(
                             shotId, changes.get(0).author(), clock.instant(), String.join(", ", names), kind, ofEdit));
         }
-        return revisions;
+        return new Edited(revisions, recorded, after(recorded, after, changed));
+    }
+
+    /** A revision may have pinned values in other shots too: then the scene is read anew. */
+    private RecordedShot after(RecordedShot before, SceneRecord after, List<KnotEntity> changed) {
+        Shot shot = before.shot();
+        if (shot.revision() > 1) {
+            return records.of(shot.sceneId()).recorded(shot.id());
+        }
+        StoredScene scene = before.scene()
+                .with(
+                        after,
+                        shot.id(),
+                        changed.stream().collect(Collectors.toMap(KnotEntity::key, KnotEntity::revision)));
+        records.keepWhenCommitted(scene);
+        return scene.recorded(shot.id());
     }
 
     private void keep(StoredScene record, List<KnotEntity> changed, ShotState held, EditEntity edit) {
-        Map<Long, String> keys = record.placed().stream()
-                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         long editId = edits.saveAndFlush(edit).id();
         knots.saveAllAndFlush(changed);
         events.saveAll(changed.stream()
                 .map(k -> new KnotEventEntity(
                         k,
                         editId,
-                        held.knot(Objects.requireNonNull(keys.get(k.placementId())), k.attribute())
+                        held.knot(record.key(k.placementId()), k.attribute())
                                 .map(b -> json.write(b.value()))
                                 .orElse(null)))
                 .toList());
@@ -146,31 +165,30 @@ public class KnotService {
     }
 
     /**
-     * Checks changes by what the person had in sight, and lets nobody else change the scene until the transaction ends.
+     * Checks changes by what the person had in sight.
      *
+     * @param shot as it is now, read with its scene locked
      * @throws EditConflict with what the other recorded, when one of the values was changed after that event
      */
-    public void requireUnchangedSince(long shotId, List<KnotChange> changes, long event) {
-        long sceneId = shots.get(shotId).sceneId();
-        scenes.lockForUpdate(sceneId);
-        StoredScene record = records.of(sceneId);
-        Map<StoredKey, KnotEntity> rows = rows(shotId);
+    public void requireUnchangedSince(RecordedShot shot, List<KnotChange> changes, long event) {
+        Set<StoredKey> since = events.findByShotIdAndIdGreaterThan(shot.shot().id(), event).stream()
+                .map(KnotEventEntity::key)
+                .collect(Collectors.toSet());
         for (KnotChange change : changes) {
-            StoredKey key = new StoredKey(record.placementId(change.placement()), change.attribute());
-            if (events.existsByShotIdAndPlacementIdAndAttributeAndIdGreaterThan(
-                    shotId, key.placementId(), key.attribute(), event)) {
-                throw stale(record, rows.get(key), change);
+            long placementId = shot.scene().placementId(change.placement());
+            StoredKey key = new StoredKey(placementId, change.attribute());
+            if (since.contains(key)) {
+                throw stale(
+                        shot.scene(),
+                        rows(shot.shot().id(), Set.of(placementId)).get(key),
+                        change);
             }
         }
     }
 
-    private Map<StoredKey, KnotEntity> rows(long shotId) {
-        return knots.findByShotIdInOrderById(List.of(shotId)).stream()
-                .collect(Collectors.toMap(
-                        row -> new StoredKey(row.placementId(), row.attribute()),
-                        row -> row,
-                        (a, b) -> b,
-                        HashMap::new));
+    private Map<StoredKey, KnotEntity> rows(long shotId, Set<Long> placementIds) {
+        return knots.findByShotIdAndPlacementIdIn(shotId, placementIds).stream()
+                .collect(Collectors.toMap(KnotEntity::key, row -> row, (a, b) -> b, HashMap::new));
     }
 
     /** A revision leaves what was shot after it as it was: each keeps the value that it carried, as a knot of its own. */
@@ -181,8 +199,8 @@ public class KnotService {
             book.resolve(slate).knot(change.placement(), change.attribute()).ifPresent(carried -> {
                 long shotId = record.shot(slate).id();
                 StoredKey key = new StoredKey(record.placementId(change.placement()), change.attribute());
-                KnotEntity row =
-                        rows(shotId).getOrDefault(key, new KnotEntity(shotId, key.placementId(), change.attribute()));
+                KnotEntity row = rows(shotId, Set.of(key.placementId()))
+                        .getOrDefault(key, new KnotEntity(shotId, key.placementId(), change.attribute()));
                 row.hold(
                         json.write(carried.value()),
                         new Attribution(

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.geometry.Crossing;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.Side;
@@ -45,7 +46,7 @@ public record PlacedView(
             AttributeValue value,
             String say,
             String sayImperial,
-            String from,
+            Slate from,
             boolean tiedHere,
             @Nullable Reason reason,
             @Nullable String note,

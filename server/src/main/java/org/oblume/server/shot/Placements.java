@@ -2,6 +2,7 @@ package org.oblume.server.shot;
 
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -37,23 +38,27 @@ final class Placements {
 
     private final SceneRecord scene;
     private final ShotState state;
-    private final Map<String, Map<Attribute, Long>> revisions;
-    private final Map<String, Long> versions;
+    private final Map<String, Map<Attribute, Long>> revisions = new HashMap<>();
+    private final Map<String, Long> versions = new HashMap<>();
     private final CameraWhite white;
 
+    /** As a shot is recorded. */
+    Placements(RecordedShot shot) {
+        this(shot, shot.record(), shot.state());
+    }
+
     /**
-     * @param revisions of the shot's own values, by placement key and attribute
-     * @param versions of the placements' cards, by key
+     * As a shot would be.
+     *
+     * @param shot as it is recorded: revisions and versions are its
      */
-    Placements(
-            SceneRecord scene,
-            ShotState state,
-            Map<String, Map<Attribute, Long>> revisions,
-            Map<String, Long> versions) {
+    Placements(RecordedShot shot, SceneRecord scene, ShotState state) {
         this.scene = scene;
         this.state = state;
-        this.revisions = revisions;
-        this.versions = versions;
+        shot.scene().revisions(shot.shot().id()).forEach((value, revision) -> revisions
+                .computeIfAbsent(shot.scene().key(value.placementId()), key -> new EnumMap<>(Attribute.class))
+                .put(value.attribute(), revision));
+        shot.scene().placed().forEach(p -> versions.put(p.placement().key(), p.version()));
         this.white = ShotLighting.white(scene.placements(), state).camera();
     }
 
@@ -91,7 +96,7 @@ final class Placements {
                 knot.value(),
                 named.say(),
                 named.sayImperial(),
-                knot.slate().text(),
+                knot.slate(),
                 state.tiedHere(knot),
                 tie.reason(),
                 tie.note(),

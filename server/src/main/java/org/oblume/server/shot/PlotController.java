@@ -34,7 +34,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The plot of a shot. Every edit answers with the whole plot as it is then. */
+/** The plot of a shot. Every edit answers with what it changed. */
 @Needs(Permission.READ)
 @RestController
 @RequestMapping("/api/shots/{shotId}")
@@ -69,7 +69,8 @@ class PlotController {
     /** Several changes at once. A value that is left out carries again. */
     record ManyKnots(List<OneKnot> changes, @Nullable Reason reason, @Nullable String note) {}
 
-    record Placed(String key, PlotView plot) {}
+    /** @param key of what was placed */
+    record Placed(String key, PlotEdit edit) {}
 
     @GetMapping("/plot")
     PlotView plot(@PathVariable long shotId, @RequestParam(required = false) @Nullable Long asOf, Principal person) {
@@ -84,7 +85,7 @@ class PlotController {
             content = @Content(schema = @Schema(implementation = ConflictingValue.class)))
     @ApiResponse(responseCode = "200", useReturnTypeSchema = true)
     @PutMapping("/placements/{placement}/{attribute}")
-    ResponseEntity<PlotView> tie(
+    ResponseEntity<PlotEdit> tie(
             @PathVariable long shotId,
             @PathVariable String placement,
             @PathVariable Attribute attribute,
@@ -107,7 +108,7 @@ class PlotController {
     @Needs(Permission.PATCH)
     @Changes(Topic.RECORD)
     @DeleteMapping("/placements/{placement}/{attribute}")
-    ResponseEntity<PlotView> untie(
+    ResponseEntity<PlotEdit> untie(
             @PathVariable long shotId,
             @PathVariable String placement,
             @PathVariable Attribute attribute,
@@ -123,10 +124,10 @@ class PlotController {
     @Needs(Permission.PATCH)
     @Changes(Topic.RECORD)
     @PostMapping("/knots")
-    PlotView tieAll(@PathVariable long shotId, @RequestBody ManyKnots body, Principal person) {
+    PlotEdit tieAll(@PathVariable long shotId, @RequestBody ManyKnots body, Principal person) {
         String by = person.getName();
         team.require(by, EditRights.of(body.changes().stream().map(OneKnot::attribute)));
-        knots.change(
+        KnotService.Edited edited = knots.change(
                 shotId,
                 body.changes().stream()
                         .map(c -> new KnotChange(
@@ -138,20 +139,19 @@ class PlotController {
                                 by,
                                 c.revision()))
                         .toList());
-        return plots.plot(shotId, person.getName());
+        return plots.edited(edited.before(), edited.after(), by);
     }
 
     @Needs(Permission.EDIT)
     @Changes(Topic.RECORD)
     @PutMapping("/placements/{placement}")
-    PlotView describe(
+    PlotEdit describe(
             @PathVariable long shotId,
             @PathVariable String placement,
             @RequestBody PlacementCard card,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
-        plots.describe(shotId, placement, card, IfMatch.version(ifMatch));
-        return plots.plot(shotId, person.getName());
+        return plots.describe(shotId, placement, card, IfMatch.version(ifMatch), person.getName());
     }
 
     @Needs(Permission.EDIT)
@@ -159,8 +159,7 @@ class PlotController {
     @PostMapping("/placements/{placement}/copies")
     @ResponseStatus(HttpStatus.CREATED)
     Placed copy(@PathVariable long shotId, @PathVariable String placement, @RequestBody Copy body, Principal person) {
-        String key = plots.copy(shotId, placement, body, person.getName());
-        return new Placed(key, plots.plot(shotId, person.getName()));
+        return placed(plots.copy(shotId, placement, body, person.getName()), person);
     }
 
     @Needs(Permission.EDIT)
@@ -168,13 +167,18 @@ class PlotController {
     @PostMapping("/placements")
     @ResponseStatus(HttpStatus.CREATED)
     Placed place(@PathVariable long shotId, @RequestBody NewPlacement body, Principal person) {
-        String key = plots.place(shotId, body, person.getName());
-        return new Placed(key, plots.plot(shotId, person.getName()));
+        return placed(plots.place(shotId, body, person.getName()), person);
     }
 
-    private ResponseEntity<PlotView> answer(long shotId, KnotChange change, Principal person) {
+    private ResponseEntity<PlotEdit> answer(long shotId, KnotChange change, Principal person) {
         team.require(person.getName(), EditRights.of(Stream.of(change.attribute())));
-        long revision = knots.change(shotId, List.of(change)).get(0);
-        return ResponseEntity.ok().eTag(IfMatch.etag(revision)).body(plots.plot(shotId, person.getName()));
+        KnotService.Edited edited = knots.change(shotId, List.of(change));
+        return ResponseEntity.ok()
+                .eTag(IfMatch.etag(edited.revisions().get(0)))
+                .body(plots.edited(edited.before(), edited.after(), person.getName()));
+    }
+
+    private Placed placed(PlotService.KeptPlacement placed, Principal person) {
+        return new Placed(placed.key(), plots.edited(placed.before(), placed.after(), person.getName()));
     }
 }

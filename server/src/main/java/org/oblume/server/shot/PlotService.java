@@ -3,11 +3,8 @@ package org.oblume.server.shot;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -19,16 +16,15 @@ import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.carry.ValueKey;
+import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Patch;
-import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.StartValues;
-import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.PlacementCard;
 import org.oblume.server.scene.SceneService;
 import org.springframework.stereotype.Service;
@@ -39,76 +35,102 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class PlotService {
 
-    private final ShotService shots;
     private final StoredScenes records;
     private final SceneService scenes;
     private final KnotService tying;
-    private final KnotRepository knots;
     private final HistoryService history;
     private final Clock clock;
 
-    PlotService(
-            ShotService shots,
-            StoredScenes records,
-            SceneService scenes,
-            KnotService tying,
-            KnotRepository knots,
-            HistoryService history,
-            Clock clock) {
+    PlotService(StoredScenes records, SceneService scenes, KnotService tying, HistoryService history, Clock clock) {
         this.history = history;
-        this.shots = shots;
         this.records = records;
         this.scenes = scenes;
         this.tying = tying;
-        this.knots = knots;
         this.clock = clock;
     }
 
     PlotView plot(long shotId, String author) {
-        Shot shot = shots.get(shotId);
-        return view(shot, records.withAncestors(shot), null, history.mine(shotId, author));
+        return view(records.shot(shotId), null, history.mine(shotId, author));
     }
 
     /** How the shot was when a revision of it was closed; to read, not to edit. */
     PlotView asOf(long shotId, long lastEvent) {
-        Shot shot = shots.get(shotId);
-        return view(shot, records.asOf(shot, lastEvent), lastEvent, new PlotView.Mine(null, null));
+        return view(records.asOf(shotId, lastEvent), lastEvent, new PlotView.Mine(null, null));
     }
 
-    private PlotView view(Shot shot, StoredScene record, @Nullable Long asOf, PlotView.Mine mine) {
+    /** What an edit changed. */
+    PlotEdit edited(RecordedShot before, RecordedShot after, String author) {
+        List<PlacedView> changed = changed(before, after);
+        after.scene().takeOverViews(before, after, changed);
+        return new PlotEdit(head(after, null), history.mine(after.shot().id(), author), changed);
+    }
+
+    /** What is another than before: a thing itself, what is aimed at it, and all of the swatches when the camera sees otherwise. */
+    private static List<PlacedView> changed(RecordedShot before, RecordedShot after) {
+        Set<String> touched = after.record().placements().stream()
+                .filter(p -> isTouched(p, before, after))
+                .map(Placement::key)
+                .collect(Collectors.toSet());
+        boolean seenOtherwise = after.record().placements().stream()
+                .anyMatch(p -> p.kind() == PlacementKind.CAMERA && touched.contains(p.key()));
+        Placements views = new Placements(after);
+        return after.record().placements().stream()
+                .filter(p -> seenOtherwise
+                        || touched.contains(p.key())
+                        || after.state()
+                                .value(p.key(), AimSetting.class)
+                                .map(AimSetting::mark)
+                                .filter(touched::contains)
+                                .isPresent())
+                .map(views::view)
+                .toList();
+    }
+
+    private static boolean isTouched(Placement placement, RecordedShot before, RecordedShot after) {
+        String key = placement.key();
+        return !List.copyOf(before.state().knots(key))
+                        .equals(List.copyOf(after.state().knots(key)))
+                || before.scene().placed().stream()
+                        .noneMatch(p -> p.placement().equals(placement)
+                                && p.version() == after.scene().version(key))
+                || !before.scene()
+                        .revisions(before.shot().id(), key)
+                        .equals(after.scene().revisions(after.shot().id(), key));
+    }
+
+    private static PlotView view(RecordedShot shot, @Nullable Long asOf, PlotView.Mine mine) {
+        StoredScene scene = shot.scene();
+        return new PlotView(
+                scene.scene().id(), scene.scene().heading(), scene.drawn(), head(shot, asOf), mine, scene.views(shot));
+    }
+
+    private static PlotView.ShotHead head(RecordedShot recorded, @Nullable Long asOf) {
+        Shot shot = recorded.shot();
         ShotCard card = shot.card();
-        CarryBook book = record.record().book();
-        PlotView.ShotHead head = new PlotView.ShotHead(
+        return new PlotView.ShotHead(
                 shot.id(),
                 card.slate(),
                 card.description(),
                 card.day(),
                 card.stage(),
                 card.basedOnId(),
-                record.slate(card.basedOnId()),
-                book.basedOn(card.slate()),
+                recorded.scene().slate(card.basedOnId()),
+                recorded.record().book().basedOn(card.slate()),
                 shot.version(),
                 shot.revision(),
                 shot.lit(),
                 shot.shot(),
                 asOf);
-        return new PlotView(
-                record.scene().id(),
-                record.scene().heading(),
-                record.drawn(),
-                head,
-                mine,
-                placements(shot, record).views());
     }
 
     /** What placements look like in a shot, for other views of it. */
-    public List<PlacedView> placed(Shot shot, StoredScene record) {
-        return placements(shot, record).views();
+    public List<PlacedView> placed(RecordedShot shot) {
+        return shot.scene().views(shot);
     }
 
     /** What some placements would look like with changes that are not kept. */
-    public List<PlacedView> tried(Shot shot, StoredScene record, SceneRecord tried, ShotState state, Set<String> keys) {
-        Placements would = new Placements(tried, state, revisions(shot, record), versions(record));
+    public List<PlacedView> tried(RecordedShot shot, SceneRecord tried, ShotState state, Set<String> keys) {
+        Placements would = new Placements(shot, tried, state);
         return tried.placements().stream()
                 .filter(p -> keys.contains(p.key()))
                 .map(would::view)
@@ -117,15 +139,8 @@ public class PlotService {
 
     /** Places one thing more in the scene, standing from this shot on, with values to start from. */
     @Transactional
-    public String place(long shotId, NewPlacement wanted, String author) {
-        Shot shot = shots.get(shotId);
-        scenes.lockForUpdate(shot.sceneId());
-        StoredScene record = records.of(shot.sceneId());
-        Slate slate = shot.card().slate();
-        record.record().book().requireReason(slate, wanted.reason());
-        record.record()
-                .book()
-                .refuseChangingWhatWasShot(slate, new ValueKey(keyFor(wanted.name()), Attribute.STANDING));
+    public KeptPlacement place(long shotId, NewPlacement wanted, String author) {
+        RecordedShot before = records.locked(shotId);
         Placement placement = new Placement(
                 keyFor(wanted.name()),
                 wanted.name(),
@@ -133,51 +148,71 @@ public class PlotService {
                 wanted.role(),
                 wanted.motivation(),
                 wanted.piece());
-        record.set().plan().check(placement, wanted.place());
-        PlacedPiece placed = scenes.place(shot.sceneId(), placement);
-        StoredScene now = records.of(shot.sceneId());
-        tying.recordAll(
-                now,
+        refuseUnlessItMayStand(before, placement, wanted.place(), wanted.reason());
+        scenes.place(before.shot().sceneId(), placement);
+        return keep(
+                before,
+                placement,
                 startKnots(
-                        slate,
-                        placed.placement(),
+                        before.slate(),
+                        placement,
                         wanted.place(),
                         wanted.beamDeg(),
-                        placement.kind() == PlacementKind.MARK ? null : firstMark(now, slate),
+                        placement.kind() == PlacementKind.MARK ? null : firstMark(before),
                         wanted.stack() == null ? Modifiers.NONE : wanted.stack(),
                         wanted.reason(),
                         author));
-        return placed.placement().key();
     }
 
     /** Places another of what is placed already, with all that holds of it in this shot, somewhere else. */
     @Transactional
-    public String copy(long shotId, String key, Copy wanted, String author) {
-        Shot shot = shots.get(shotId);
-        scenes.lockForUpdate(shot.sceneId());
-        StoredScene record = records.of(shot.sceneId());
-        Slate slate = shot.card().slate();
-        Placement of = record.record().placement(key);
-        record.record().book().requireReason(slate, wanted.reason());
-        record.record()
-                .book()
-                .refuseChangingWhatWasShot(slate, new ValueKey(keyFor(wanted.name()), Attribute.STANDING));
-        Piece piece = of.piece();
-        Piece another = piece.as(null);
+    public KeptPlacement copy(long shotId, String key, Copy wanted, String author) {
+        RecordedShot before = records.locked(shotId);
+        Placement of = before.record().placement(key);
         Placement placement = new Placement(
-                keyFor(wanted.name()), wanted.name(), of.kind(), of.role(), of.motivation(), another, of.group(), null);
-        record.set().plan().check(placement, wanted.place());
+                keyFor(wanted.name()),
+                wanted.name(),
+                of.kind(),
+                of.role(),
+                of.motivation(),
+                of.piece().as(null),
+                of.group(),
+                null);
+        refuseUnlessItMayStand(before, placement, wanted.place(), wanted.reason());
         Attribution tie = new Attribution(wanted.reason(), null, author, clock.instant(), 1);
         List<Knot> tied = new ArrayList<>();
-        for (Knot knot : record.record().book().resolve(slate).knots(key)) {
+        for (Knot knot : before.state().knots(key)) {
             AttributeValue value = knot.value() instanceof Place
                     ? wanted.place()
                     : knot.value() instanceof Patch ? Patch.BY_HAND : knot.value();
-            tied.add(new Knot(slate, placement.key(), value, tie));
+            tied.add(new Knot(before.slate(), placement.key(), value, tie));
         }
-        scenes.place(shot.sceneId(), placement);
-        tying.recordAll(records.of(shot.sceneId()), tied);
-        return placement.key();
+        scenes.place(before.shot().sceneId(), placement);
+        return keep(before, placement, tied);
+    }
+
+    /**
+     * Something that was placed.
+     *
+     * @param key of it
+     */
+    public record KeptPlacement(String key, RecordedShot before, RecordedShot after) {}
+
+    private static void refuseUnlessItMayStand(
+            RecordedShot shot, Placement placement, Place place, @Nullable Reason reason) {
+        CarryBook book = shot.record().book();
+        book.requireReason(shot.slate(), reason);
+        book.refuseChangingWhatWasShot(shot.slate(), new ValueKey(placement.key(), Attribute.STANDING));
+        shot.record().set().check(placement, place);
+    }
+
+    private KeptPlacement keep(RecordedShot before, Placement placement, List<Knot> tied) {
+        long sceneId = before.shot().sceneId();
+        tying.recordAll(records.of(sceneId), tied);
+        return new KeptPlacement(
+                placement.key(),
+                before,
+                records.of(sceneId).recorded(before.shot().id()));
     }
 
     /** Knots that put a placement on set with the values it starts from. */
@@ -199,41 +234,17 @@ public class PlotService {
     }
 
     @Transactional
-    public void describe(long shotId, String key, PlacementCard card, long version) {
-        scenes.describe(shots.get(shotId).sceneId(), key, card, version);
+    public PlotEdit describe(long shotId, String key, PlacementCard card, long version, String author) {
+        RecordedShot before = records.shot(shotId);
+        scenes.describe(before.shot().sceneId(), key, card, version);
+        return edited(before, records.shot(shotId), author);
     }
 
-    private Placements placements(Shot shot, StoredScene record) {
-        return new Placements(
-                record.record(),
-                record.record().book().resolve(shot.card().slate()),
-                revisions(shot, record),
-                versions(record));
-    }
-
-    private static Map<String, Long> versions(StoredScene record) {
-        return record.placed().stream()
-                .collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::version));
-    }
-
-    private Map<String, Map<Attribute, Long>> revisions(Shot shot, StoredScene record) {
-        Map<Long, String> keys = record.placed().stream()
-                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
-        Map<String, Map<Attribute, Long>> revisions = new HashMap<>();
-        for (KnotEntity row : knots.findByShotIdInOrderById(List.of(shot.id()))) {
-            revisions
-                    .computeIfAbsent(keys.get(row.placementId()), k -> new EnumMap<>(Attribute.class))
-                    .put(row.attribute(), row.revision());
-        }
-        return revisions;
-    }
-
-    private static @Nullable String firstMark(StoredScene record, Slate slate) {
-        ShotState state = record.record().book().resolve(slate);
-        return record.record().placements().stream()
+    private static @Nullable String firstMark(RecordedShot shot) {
+        return shot.record().placements().stream()
                 .filter(p -> p.kind() == PlacementKind.MARK)
                 .map(Placement::key)
-                .filter(state::isOnSet)
+                .filter(shot.state()::isOnSet)
                 .findFirst()
                 .orElse(null);
     }

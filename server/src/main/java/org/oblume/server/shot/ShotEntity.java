@@ -14,10 +14,11 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
 import org.oblume.core.carry.Slate;
 import org.oblume.server.support.IdentifiedEntity;
+import org.oblume.server.support.RecordSource;
 
 @Entity
 @Table(name = "shot")
-class ShotEntity extends IdentifiedEntity {
+class ShotEntity extends IdentifiedEntity implements RecordSource {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -114,5 +115,10 @@ class ShotEntity extends IdentifiedEntity {
 
     private static @Nullable LastTouch touch(@Nullable String author, @Nullable Instant at) {
         return author == null || at == null ? null : new LastTouch(author, at);
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.SCENE, sceneId);
     }
 }

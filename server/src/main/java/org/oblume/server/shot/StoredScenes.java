@@ -17,14 +17,23 @@ import org.oblume.server.scene.Scene;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.set.DrawnSet;
 import org.oblume.server.set.SetService;
+import org.oblume.server.support.CommitCaches;
+import org.oblume.server.support.CommitCaches.CommitCache;
+import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.RecordSource.Part;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Reads a scene's record for {@code core}: a handful of queries however large the scene is. */
+/** Reads a scene's record for {@code core}: a handful of queries however large it is, and none while nothing of it changes. */
 @Service
 @Transactional(readOnly = true)
 public class StoredScenes {
+
+    /** Scenes that a crew works on at the same time, and more. */
+    private static final int MOST_KEPT = 40;
+
+    private static final int MOST_SHOTS = 10_000;
 
     private final SceneService scenes;
     private final SetService sets;
@@ -32,6 +41,9 @@ public class StoredScenes {
     private final KnotRepository knots;
     private final KnotEventRepository events;
     private final RecordJson json;
+    private final CommitCaches caches;
+    private final CommitCache<Long, StoredScene> kept;
+    private final CommitCache<Long, Long> sceneIds;
 
     StoredScenes(
             SceneService scenes,
@@ -39,7 +51,12 @@ public class StoredScenes {
             ShotRepository shots,
             KnotRepository knots,
             KnotEventRepository events,
-            RecordJson json) {
+            RecordJson json,
+            CommitCaches caches) {
+        this.caches = caches;
+        this.kept = caches.cache(MOST_KEPT, StoredScene::isReadFrom);
+        this.sceneIds =
+                caches.cache(MOST_SHOTS, (sceneId, changed) -> changed.part() == Part.SCENE && changed.id() == sceneId);
         this.events = events;
         this.scenes = scenes;
         this.sets = sets;
@@ -48,74 +65,89 @@ public class StoredScenes {
         this.json = json;
     }
 
-    /** The whole scene. */
+    /** A scene, whole: read once, then kept until something of it is changed. */
     public StoredScene of(long sceneId) {
-        List<Shot> all = shotsOf(sceneId);
-        return read(sceneId, all, all);
+        return kept.get(sceneId, this::read);
     }
 
-    /** The scene with only those knots that one shot rests on. */
-    public StoredScene withAncestors(Shot shot) {
-        List<Shot> all = shotsOf(shot.sceneId());
-        Map<Long, Shot> byId = all.stream().collect(Collectors.toMap(Shot::id, s -> s));
-        List<Shot> chain = new ArrayList<>();
-        for (Shot at = byId.get(shot.id()); at != null; at = byId.get(at.card().basedOnId())) {
-            chain.add(at);
-        }
-        return read(shot.sceneId(), all, chain);
+    /** @throws NotFoundException when there is no such shot */
+    public RecordedShot shot(long shotId) {
+        return of(sceneIdOf(shotId)).recorded(shotId);
     }
 
-    /** The scene with what one shot rested on up to an event, as a revision was closed with it. */
-    public StoredScene asOf(Shot shot, long lastEvent) {
-        StoredScene now = withAncestors(shot);
-        List<Long> chain = now.record().book().chain(shot.card().slate()).stream()
+    /** The shot, whose scene nobody else changes until the transaction ends. */
+    public RecordedShot locked(long shotId) {
+        return lockedScene(sceneIdOf(shotId)).recorded(shotId);
+    }
+
+    /** A scene that nobody else changes until the transaction ends. */
+    public StoredScene lockedScene(long sceneId) {
+        scenes.lockForUpdate(sceneId);
+        caches.readFromHere();
+        return of(sceneId);
+    }
+
+    /** What an edit made of a locked scene is how it is recorded once that is committed. */
+    void keepWhenCommitted(StoredScene edited) {
+        kept.keepWhenCommitted(edited.scene().id(), edited);
+    }
+
+    /** A shot with what it rested on up to an event, as a revision was closed with it. */
+    public RecordedShot asOf(long shotId, long lastEvent) {
+        StoredScene now = of(sceneIdOf(shotId));
+        List<Long> chain = now.record().book().chain(now.recorded(shotId).slate()).stream()
                 .map(slate -> now.shot(slate).id())
                 .toList();
         Map<Long, Map<StoredKey, KnotEventEntity>> newest = new LinkedHashMap<>();
         events.findByShotIdInAndIdLessThanEqualOrderById(chain, lastEvent)
-                .forEach(e -> newest.computeIfAbsent(e.shotId(), shotId -> new LinkedHashMap<>())
+                .forEach(e -> newest.computeIfAbsent(e.shotId(), id -> new LinkedHashMap<>())
                         .put(e.key(), e));
-        Map<Long, String> keys = now.placed().stream()
-                .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         List<Knot> tied = newest.values().stream()
                 .flatMap(ofAShot -> ofAShot.values().stream())
                 .filter(e -> e.value() != null)
                 .map(e -> new Knot(
                         Objects.requireNonNull(now.slate(e.shotId())),
-                        Objects.requireNonNull(keys.get(e.placementId())),
+                        now.key(e.placementId()),
                         json.read(
                                 Objects.requireNonNull(e.value()), e.attribute().type()),
                         e.attribution()))
                 .toList();
         CarryBook book = now.record().book();
         return new StoredScene(
-                now.scene(),
-                now.drawn(),
-                now.placed(),
-                now.shots(),
-                tied,
-                now.record()
-                        .with(CarryBook.of(
-                                book.slates().stream().map(book::node).toList(), tied)));
+                        now.scene(),
+                        now.drawn(),
+                        now.placed(),
+                        now.shots(),
+                        now.record()
+                                .with(CarryBook.of(
+                                        book.slates().stream().map(book::node).toList(), tied)),
+                        Map.of(shotId, now.revisions(shotId)))
+                .recorded(shotId);
     }
 
-    private List<Shot> shotsOf(long sceneId) {
-        return shots.findBySceneIdOrderByPlaceInList(sceneId).stream()
-                .map(ShotEntity::toShot)
-                .toList();
+    private long sceneIdOf(long shotId) {
+        return sceneIds.get(shotId, id -> shots.sceneIdOf(id)
+                .orElseThrow(() -> new NotFoundException("There is no such shot any more.")));
     }
 
-    private StoredScene read(long sceneId, List<Shot> all, List<Shot> withKnots) {
+    private StoredScene read(long sceneId) {
         Scene scene = scenes.get(sceneId);
         DrawnSet set = sets.get(scene.setId());
         List<PlacedPiece> placed = scenes.placed(sceneId);
+        List<Shot> all = shots.findBySceneIdOrderByPlaceInList(sceneId).stream()
+                .map(ShotEntity::toShot)
+                .toList();
         Map<Long, Slate> slates = new HashMap<>();
         all.forEach(s -> slates.put(s.id(), s.card().slate()));
         Map<Long, String> keys = placed.stream()
                 .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
         List<Knot> tied = new ArrayList<>();
+        Map<Long, Map<StoredKey, Long>> revisions = new HashMap<>();
         for (KnotEntity row :
-                knots.findByShotIdInOrderById(withKnots.stream().map(Shot::id).toList())) {
+                knots.findByShotIdInOrderById(all.stream().map(Shot::id).toList())) {
+            revisions
+                    .computeIfAbsent(row.shotId(), shotId -> new HashMap<>())
+                    .put(new StoredKey(row.placementId(), row.attribute()), row.revision());
             if (row.value() != null) {
                 tied.add(new Knot(
                         Objects.requireNonNull(slates.get(row.shotId())),
@@ -132,6 +164,6 @@ public class StoredScenes {
                 .toList();
         SceneRecord record = SceneRecord.of(
                 set.set().plan(), placed.stream().map(PlacedPiece::placement).toList(), CarryBook.of(lines, tied));
-        return new StoredScene(scene, set, placed, all, tied, record);
+        return new StoredScene(scene, set, placed, all, record, revisions);
     }
 }

@@ -12,11 +12,12 @@ import jakarta.persistence.Version;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.support.IdentifiedEntity;
+import org.oblume.server.support.RecordSource;
 
 /** A name stays taken when its account is removed: the record names its author for good. */
 @Entity
 @Table(name = "account")
-class AccountEntity extends IdentifiedEntity {
+class AccountEntity extends IdentifiedEntity implements RecordSource {
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -71,5 +72,10 @@ class AccountEntity extends IdentifiedEntity {
 
     Member toMember() {
         return new Member(id == null ? 0 : id, name, role, version);
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.TEAM, 0);
     }
 }

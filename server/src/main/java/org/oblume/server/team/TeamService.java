@@ -14,8 +14,11 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Permission;
+import org.oblume.server.support.CommitCaches;
+import org.oblume.server.support.CommitCaches.CommitCache;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.NotFoundException;
+import org.oblume.server.support.RecordSource.Part;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.AuthenticationCredentialsNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -35,6 +38,7 @@ public class TeamService {
     private static final int LONGEST_PASSPHRASE_BYTES = 72;
 
     private static final int TOKEN_BYTES = 24;
+    private static final int MOST_MEMBERS = 500;
     private static final Duration INVITED_FOR = Duration.ofDays(3);
     private final SecureRandom random = new SecureRandom();
     private final AccountRepository accounts;
@@ -42,13 +46,16 @@ public class TeamService {
     private final PasswordEncoder encoder;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final Clock clock;
+    private final CommitCache<String, Optional<Member>> members;
 
     TeamService(
             AccountRepository accounts,
             InvitationRepository invitations,
             PasswordEncoder encoder,
             FindByIndexNameSessionRepository<? extends Session> sessions,
-            Clock clock) {
+            Clock clock,
+            CommitCaches caches) {
+        this.members = caches.cache(MOST_MEMBERS, (member, changed) -> changed.part() == Part.TEAM);
         this.accounts = accounts;
         this.invitations = invitations;
         this.encoder = encoder;
@@ -58,7 +65,8 @@ public class TeamService {
 
     @Transactional(readOnly = true)
     public Optional<Member> member(String name) {
-        return accounts.findByNameKeyAndRemovedFalse(AccountEntity.key(name)).map(AccountEntity::toMember);
+        return members.get(AccountEntity.key(name), key -> accounts.findByNameKeyAndRemovedFalse(key)
+                .map(AccountEntity::toMember));
     }
 
     @Transactional(readOnly = true)

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.Mockito.mock;
 
+import jakarta.persistence.EntityManagerFactory;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.file.Files;
@@ -13,7 +14,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.CommitCaches;
 import org.oblume.server.support.RecordJson;
+import org.springframework.beans.factory.support.StaticListableBeanFactory;
 
 class StockFileTest {
 
@@ -95,7 +98,11 @@ class StockFileTest {
                 .hasMessageContaining("needs a reflectance");
     }
 
+    private static CommitCaches noDatabase() {
+        return new CommitCaches(new StaticListableBeanFactory().getBeanProvider(EntityManagerFactory.class));
+    }
+
     private static Kit kit(Path data) {
-        return new KitService(data, mock(OwnFixtureRepository.class), mock(RecordJson.class)).kit();
+        return new KitService(data, mock(OwnFixtureRepository.class), mock(RecordJson.class), noDatabase()).kit();
     }
 }

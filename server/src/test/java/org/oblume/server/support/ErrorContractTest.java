@@ -35,7 +35,7 @@ class ErrorContractTest {
     private TransactionTemplate transaction;
 
     private long shot() {
-        return api.shotFrom("4Y" + ++made, api.shot("4A"));
+        return api.shotFrom("4J" + ++made, api.shot("4A"));
     }
 
     private static void isA(ProblemType type, Answer answer) {

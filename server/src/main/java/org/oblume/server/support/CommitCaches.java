@@ -1,0 +1,247 @@
+package org.oblume.server.support;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.persistence.EntityManagerFactory;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
+import org.hibernate.engine.spi.SessionFactoryImplementor;
+import org.hibernate.event.service.spi.EventListenerRegistry;
+import org.hibernate.event.spi.EventType;
+import org.hibernate.event.spi.PostDeleteEvent;
+import org.hibernate.event.spi.PostDeleteEventListener;
+import org.hibernate.event.spi.PostInsertEvent;
+import org.hibernate.event.spi.PostInsertEventListener;
+import org.hibernate.event.spi.PostUpdateEvent;
+import org.hibernate.event.spi.PostUpdateEventListener;
+import org.hibernate.persister.entity.EntityPersister;
+import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.RecordSource.Source;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * Answers kept in memory until a commit changes a row that they were read from. Hibernate tells of each changed row, so that no
+ * writer can forget. From the moment that a transaction writes a row until it has ended, nothing that was read from it is
+ * kept: others read what was committed before, the transaction itself reads what it wrote. One server owns the database.
+ */
+@Component
+public class CommitCaches implements SmartInitializingSingleton {
+
+    private final ObjectProvider<EntityManagerFactory> factories;
+    private final List<CommitCache<?, ?>> caches = new CopyOnWriteArrayList<>();
+    private final Map<Source, Integer> inFlux = new HashMap<>();
+    /** When a transaction that wrote it last ended, counted in transactions. */
+    private final Map<Source, Long> endedAt = new HashMap<>();
+
+    private long transactionsEnded;
+
+    public CommitCaches(ObjectProvider<EntityManagerFactory> factories) {
+        this.factories = factories;
+    }
+
+    /**
+     * A cache.
+     *
+     * @param most entries that it holds; those not asked for go first
+     * @param readFrom whether an answer was read from a part of the record
+     */
+    public <K, V> CommitCache<K, V> cache(int most, BiPredicate<V, Source> readFrom) {
+        CommitCache<K, V> cache = new CommitCache<>(most, readFrom, this);
+        caches.add(cache);
+        return cache;
+    }
+
+    @Override
+    public void afterSingletonsInstantiated() {
+        EventListenerRegistry listeners = factories
+                .getObject()
+                .unwrap(SessionFactoryImplementor.class)
+                .getServiceRegistry()
+                .requireService(EventListenerRegistry.class);
+        Rows rows = new Rows();
+        listeners.appendListeners(EventType.POST_INSERT, rows);
+        listeners.appendListeners(EventType.POST_UPDATE, rows);
+        listeners.appendListeners(EventType.POST_DELETE, rows);
+    }
+
+    /**
+     * Remembers what was committed by now: what this transaction makes of what it reads from here on may be kept once it is
+     * committed, see {@link CommitCache#keepWhenCommitted}.
+     */
+    public void readFromHere() {
+        Transaction.current(this).readFrom = now();
+    }
+
+    private void written(Object row) {
+        if (row instanceof RecordSource part) {
+            Transaction.current(this).add(part.source());
+        }
+    }
+
+    private synchronized long now() {
+        return transactionsEnded;
+    }
+
+    private synchronized void begin(Source source) {
+        inFlux.merge(source, 1, Integer::sum);
+        caches.forEach(cache -> cache.drop(source));
+    }
+
+    private synchronized void end(Transaction transaction, boolean committed) {
+        transaction.written.forEach(source -> inFlux.computeIfPresent(source, (s, n) -> n == 1 ? null : n - 1));
+        List<Made<?, ?>> sound = transaction.made.stream()
+                .filter(made -> committed && made.isSound(this, transaction.readFrom))
+                .toList();
+        transactionsEnded++;
+        for (Source source : transaction.written) {
+            endedAt.put(source, transactionsEnded);
+            caches.forEach(cache -> cache.drop(source));
+        }
+        sound.forEach(Made::keep);
+    }
+
+    /** Whether nothing that an answer was read from is being written, or was by a transaction that ended since. */
+    private <V> boolean isSound(CommitCache<?, V> cache, V answer, long since) {
+        return inFlux.keySet().stream().noneMatch(source -> cache.readFrom.test(answer, source))
+                && endedAt.entrySet().stream()
+                        .noneMatch(ended -> ended.getValue() > since && cache.readFrom.test(answer, ended.getKey()));
+    }
+
+    private synchronized <K, V> void keep(CommitCache<K, V> cache, K key, V answer, long since) {
+        if (isSound(cache, answer, since)) {
+            cache.kept.put(key, answer);
+        }
+    }
+
+    /** An answer that a transaction made of what it read and wrote. */
+    private record Made<K, V>(CommitCache<K, V> cache, K key, V answer) {
+
+        void keep() {
+            cache.kept.put(key, answer);
+        }
+
+        boolean isSound(CommitCaches all, long since) {
+            return all.isSound(cache, answer, since);
+        }
+
+        boolean isReadFrom(Source source) {
+            return cache.readFrom.test(answer, source);
+        }
+    }
+
+    /** What one transaction has written and made so far. */
+    private static final class Transaction implements TransactionSynchronization {
+
+        private final CommitCaches caches;
+        private final Set<Source> written = new HashSet<>();
+        private final List<Made<?, ?>> made = new ArrayList<>();
+        private long readFrom = -1;
+
+        Transaction(CommitCaches caches) {
+            this.caches = caches;
+        }
+
+        static Transaction current(CommitCaches caches) {
+            return TransactionSynchronizationManager.getSynchronizations().stream()
+                    .filter(s -> s instanceof Transaction t && t.caches == caches)
+                    .map(Transaction.class::cast)
+                    .findFirst()
+                    .orElseGet(() -> {
+                        Transaction begun = new Transaction(caches);
+                        TransactionSynchronizationManager.registerSynchronization(begun);
+                        return begun;
+                    });
+        }
+
+        /** What was made before of what is written now is out of date. */
+        void add(Source source) {
+            made.removeIf(m -> m.isReadFrom(source));
+            if (written.add(source)) {
+                caches.begin(source);
+            }
+        }
+
+        @Override
+        public void afterCompletion(int status) {
+            caches.end(this, status == STATUS_COMMITTED);
+        }
+    }
+
+    private final class Rows implements PostInsertEventListener, PostUpdateEventListener, PostDeleteEventListener {
+
+        private static final long serialVersionUID = 1;
+
+        @Override
+        public void onPostInsert(PostInsertEvent event) {
+            written(event.getEntity());
+        }
+
+        @Override
+        public void onPostUpdate(PostUpdateEvent event) {
+            written(event.getEntity());
+        }
+
+        @Override
+        public void onPostDelete(PostDeleteEvent event) {
+            written(event.getEntity());
+        }
+
+        @Override
+        public boolean requiresPostCommitHandling(EntityPersister persister) {
+            return false;
+        }
+    }
+
+    /** Answers by key. */
+    public static final class CommitCache<K, V> {
+
+        private final Cache<K, V> kept;
+        private final BiPredicate<V, Source> readFrom;
+        private final CommitCaches all;
+
+        private CommitCache(int most, BiPredicate<V, Source> readFrom, CommitCaches all) {
+            this.kept = Caffeine.newBuilder().maximumSize(most).build();
+            this.readFrom = readFrom;
+            this.all = all;
+        }
+
+        /** The answer that is kept, else read now. */
+        public V get(K key, Function<K, V> read) {
+            @Nullable V known = kept.getIfPresent(key);
+            if (known != null) {
+                return known;
+            }
+            long since = all.now();
+            V answer = read.apply(key);
+            all.keep(this, key, answer, since);
+            return answer;
+        }
+
+        /**
+         * Keeps what this transaction makes of an answer that it read after {@link CommitCaches#readFromHere}, once it is committed:
+         * unless it writes more of what the answer was read from, or somebody else did meanwhile.
+         */
+        public void keepWhenCommitted(K key, V answer) {
+            Transaction current = Transaction.current(all);
+            current.made.removeIf(made -> made.cache == this && made.key.equals(key));
+            if (current.readFrom >= 0) {
+                current.made.add(new Made<>(this, key, answer));
+            }
+        }
+
+        private void drop(Source source) {
+            kept.asMap().values().removeIf(answer -> readFrom.test(answer, source));
+        }
+    }
+}
