@@ -71,7 +71,7 @@ class OpeningABigSceneIT {
                         + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH",
                 "oblume",
                 "")) {
-            assertThat(read(bare, sceneId)).isEqualTo(3 + BigScene.PLACEMENTS + BigScene.SHOTS + BigScene.KNOTS);
+            assertThat(read(bare, sceneId)).isEqualTo(4 + BigScene.PLACEMENTS + BigScene.SHOTS + BigScene.KNOTS);
             say("bare JDBC read of the same rows", times(() -> read(bare, sceneId)));
         }
     }

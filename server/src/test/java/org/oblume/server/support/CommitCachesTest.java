@@ -53,7 +53,7 @@ class CommitCachesTest {
 
     @BeforeEach
     void aShotOfItsOwn() {
-        shot = api.shotFrom("4U" + ++made, api.shot("4A"));
+        shot = api.shotFrom("4N" + ++made, api.shot("4A"));
     }
 
     private Statistics counted() {
@@ -118,7 +118,7 @@ class CommitCachesTest {
     @Test
     void whateverManyDoAtOnceWhatIsKeptIsTheRecord() {
         long scene = api.sceneOf(shot);
-        List<CompletableFuture<Void>> crew = Stream.of("key", "fill", "edge")
+        List<CompletableFuture<Void>> crew = Stream.of("key", "edge", "ambience")
                 .map(head -> CompletableFuture.runAsync(() -> {
                     for (int i = 0; i < 12; i++) {
                         assertThat(edit(head, 20 + i, i)).isEqualTo(200);
@@ -130,7 +130,7 @@ class CommitCachesTest {
                 int placed = i;
                 transaction.executeWithoutResult(
                         status -> scenes.place(scene, AnyPlacement.called("Beside %d %d".formatted(made, placed))));
-                api.shotFrom("4U%d.%d".formatted(made, i), shot);
+                api.shotFrom("4N%d.%d".formatted(made, i), shot);
             }
         }));
         crew.forEach(CompletableFuture::join);
