@@ -6,6 +6,7 @@ cd "$(dirname "$0")/target"
 rm -rf app
 java -Djarmode=tools -jar oblume-server-*-exec.jar extract --destination app >/dev/null
 mv app/oblume-server-*-exec.jar app/oblume.jar
+cp ../java.options app/
 # The archive names the jars as they are named here: a start has to be from this folder too.
 cd app
 java -XX:ArchiveClassesAtExit=classes.jsa -Dspring.context.exit=onRefresh -jar oblume.jar \

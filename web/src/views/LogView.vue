@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
-import type { ClosedRevision, PastChange, PlotEdit, Take } from '@/api/types'
+import type { ClosedRevision, PastChange, PastPage, PlotEdit, Take } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
 import SlateBar from '@/components/layout/SlateBar.vue'
 import UndoButtons from '@/components/layout/UndoButtons.vue'
@@ -30,6 +30,7 @@ const router = useRouter()
 
 const takes = ref<Take[]>([])
 const past = ref<PastChange[]>([])
+const older = ref(false)
 const revisions = ref<{ revision: number; closed: ClosedRevision[] }>()
 const error = ref('')
 const dialog = ref<'revise'>()
@@ -39,17 +40,36 @@ const things = computed(
   () => plot.plot?.placements.map((p) => ({ key: p.placement.key, name: p.placement.name })) ?? [],
 )
 
+function pastPath(shotId: number, before?: number) {
+  const query = new URLSearchParams()
+  if (of.value) query.set('placement', of.value)
+  if (before !== undefined) query.set('before', String(before))
+  return `/api/shots/${shotId}/history${query.size ? `?${query}` : ''}`
+}
+
+/** Adds the changes before those that are shown. */
+async function loadOlder() {
+  try {
+    const page = await call<PastPage>('GET', pastPath(props.shotId, past.value.at(-1)?.event))
+    past.value = [...past.value, ...page.changes]
+    older.value = page.older
+  } catch (failure) {
+    error.value = sentence(failure)
+  }
+}
+
 async function load() {
   const id = props.shotId
   try {
     const [t, h, r] = await Promise.all([
       call<{ takes: Take[] }>('GET', `/api/shots/${id}/takes`),
-      call<{ changes: PastChange[] }>('GET', `/api/shots/${id}/history${of.value ? `?placement=${of.value}` : ''}`),
+      call<PastPage>('GET', pastPath(id)),
       call<{ revision: number; closed: ClosedRevision[] }>('GET', `/api/shots/${id}/revisions`),
     ])
     if (id !== props.shotId) return
     takes.value = t.takes
     past.value = h.changes
+    older.value = h.older
     revisions.value = r
     error.value = ''
   } catch (failure) {
@@ -179,6 +199,7 @@ async function revised() {
               </button>
             </li>
           </ol>
+          <button v-if="older" class="button mt-2" @click="loadOlder">Earlier changes</button>
         </section>
       </div>
     </div>

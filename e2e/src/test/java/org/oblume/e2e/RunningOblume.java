@@ -73,15 +73,12 @@ final class RunningOblume implements AutoCloseable {
         Path app = Path.of(System.getProperty("oblume.app"));
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:SharedArchiveFile=classes.jsa",
-                "-Xshare:auto",
-                "-Xlog:cds=off",
-                "-Xlog:cds+dynamic=off",
+                "@java.options",
                 "-jar",
                 "oblume.jar",
                 "--oblume.data=" + data.toAbsolutePath(),
                 "--oblume.password-rounds=4"));
-        command.addAll(1, java);
+        command.addAll(2, java);
         command.addAll(List.of(more));
         if (command.stream().noneMatch(c -> c.startsWith("--server.port"))) {
             command.add("--server.port=0");

@@ -192,9 +192,16 @@ public class Api {
         return answer.body();
     }
 
-    /** A header of what is got there. */
-    public String header(String path, String name) throws IOException, InterruptedException {
-        return client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString())
+    /**
+     * A header of what is got there.
+     *
+     * @param asked headers of the request, names and values in turn
+     */
+    public String header(String path, String name, String... asked) throws IOException, InterruptedException {
+        HttpRequest.Builder request = request(path).GET();
+        return client.send(
+                        (asked.length == 0 ? request : request.headers(asked)).build(),
+                        HttpResponse.BodyHandlers.ofString())
                 .headers()
                 .firstValue(name)
                 .orElse("");

@@ -1,7 +1,6 @@
 package org.oblume.server.shot;
 
 import java.security.Principal;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
@@ -35,11 +34,12 @@ class HistoryController {
      */
     record Return(long event, @Nullable String placement) {}
 
-    record Past(List<PastChange> changes) {}
-
     @GetMapping("/history")
-    Past past(@PathVariable long shotId, @RequestParam(required = false) @Nullable String placement) {
-        return new Past(history.past(shotId, placement));
+    HistoryService.PastPage past(
+            @PathVariable long shotId,
+            @RequestParam(required = false) @Nullable String placement,
+            @RequestParam(required = false) @Nullable Long before) {
+        return history.past(shotId, placement, before);
     }
 
     @Needs(Permission.PATCH)

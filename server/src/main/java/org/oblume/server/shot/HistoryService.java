@@ -17,6 +17,7 @@ import org.oblume.core.units.Refusal;
 import org.oblume.server.shot.EditEntity.Kind;
 import org.oblume.server.support.RecordJson;
 import org.oblume.server.team.TeamService;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,6 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class HistoryService {
 
+    private static final int PAGE = 200;
     private static final Set<Kind> DOABLE = Set.of(Kind.EDIT, Kind.REDO);
     private final StoredScenes records;
     private final KnotService tying;
@@ -49,17 +51,32 @@ public class HistoryService {
     }
 
     /**
-     * Newest first.
+     * A page of what was changed.
      *
+     * @param changes the newest first
+     * @param older whether there are older ones
+     */
+    record PastPage(List<PastChange> changes, boolean older) {}
+
+    /**
      * @param placement only what was changed of that thing, or null for all of the shot
+     * @param before only what was changed before that event, or null for the newest
      */
     @Transactional(readOnly = true)
-    List<PastChange> past(long shotId, @Nullable String placement) {
+    PastPage past(long shotId, @Nullable String placement, @Nullable Long before) {
         StoredScene record = records.shot(shotId).scene();
-        return events.findByShotIdOrderByIdDesc(shotId).stream()
-                .filter(e -> placement == null || record.key(e.placementId()).equals(placement))
-                .map(e -> past(record, record.placement(e.placementId()), e))
-                .toList();
+        long end = before == null ? Long.MAX_VALUE : before;
+        Limit oneMore = Limit.of(PAGE + 1);
+        List<KnotEventEntity> found = placement == null
+                ? events.findByShotIdAndIdLessThanOrderByIdDesc(shotId, end, oneMore)
+                : events.findByShotIdAndPlacementIdAndIdLessThanOrderByIdDesc(
+                        shotId, record.placementId(placement), end, oneMore);
+        return new PastPage(
+                found.stream()
+                        .limit(PAGE)
+                        .map(e -> past(record, record.placement(e.placementId()), e))
+                        .toList(),
+                found.size() > PAGE);
     }
 
     private PastChange past(StoredScene record, Placement placement, KnotEventEntity event) {
@@ -176,24 +193,14 @@ public class HistoryService {
     public KnotService.Edited goBack(long shotId, long event, @Nullable String placement, String author) {
         RecordedShot shot = records.locked(shotId);
         StoredScene record = shot.scene();
-        Map<StoredKey, KnotEventEntity> then = new LinkedHashMap<>();
-        Map<StoredKey, KnotEventEntity> now = new LinkedHashMap<>();
-        for (KnotEventEntity e : events.findByShotIdInAndIdLessThanEqualOrderById(List.of(shotId), Long.MAX_VALUE)) {
+        Map<StoredKey, KnotEventEntity> firstSince = new LinkedHashMap<>();
+        for (KnotEventEntity e : events.findByShotIdAndIdGreaterThanOrderById(shotId, event)) {
             if (placement == null || record.key(e.placementId()).equals(placement)) {
-                StoredKey value = e.key();
-                now.put(value, e);
-                if (e.id() <= event) {
-                    then.put(value, e);
-                }
+                firstSince.putIfAbsent(e.key(), e);
             }
         }
-        List<KnotChange> back = now.entrySet().stream()
-                .filter(e -> e.getValue() != then.get(e.getKey()))
-                .map(e -> asAt(
-                        then.get(e.getKey()),
-                        e.getValue().attribute(),
-                        record.placement(e.getValue().placementId()),
-                        author))
+        List<KnotChange> back = firstSince.values().stream()
+                .map(e -> asBefore(e, record.placement(e.placementId()), author))
                 .toList();
         if (back.isEmpty()) {
             throw new Refusal("Nothing was changed since: it is as it was.");

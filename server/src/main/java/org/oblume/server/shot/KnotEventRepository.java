@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.oblume.core.plot.Attribute;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -12,11 +13,14 @@ interface KnotEventRepository extends JpaRepository<KnotEventEntity, Long> {
     @Query("select max(e.id) from KnotEventEntity e")
     Optional<Long> newest();
 
-    List<KnotEventEntity> findByShotIdOrderByIdDesc(long shotId);
+    List<KnotEventEntity> findByShotIdAndIdLessThanOrderByIdDesc(long shotId, long before, Limit most);
+
+    List<KnotEventEntity> findByShotIdAndPlacementIdAndIdLessThanOrderByIdDesc(
+            long shotId, long placementId, long before, Limit most);
 
     List<KnotEventEntity> findByShotIdInAndIdLessThanEqualOrderById(Collection<Long> shotIds, long last);
 
-    List<KnotEventEntity> findByShotIdAndIdGreaterThan(long shotId, long id);
+    List<KnotEventEntity> findByShotIdAndIdGreaterThanOrderById(long shotId, long id);
 
     List<KnotEventEntity> findByEditIdOrderById(long editId);
 

@@ -171,7 +171,9 @@ public class KnotService {
      * @throws EditConflict with what the other recorded, when one of the values was changed after that event
      */
     public void requireUnchangedSince(RecordedShot shot, List<KnotChange> changes, long event) {
-        Set<StoredKey> since = events.findByShotIdAndIdGreaterThan(shot.shot().id(), event).stream()
+        Set<StoredKey> since = events
+                .findByShotIdAndIdGreaterThanOrderById(shot.shot().id(), event)
+                .stream()
                 .map(KnotEventEntity::key)
                 .collect(Collectors.toSet());
         for (KnotChange change : changes) {

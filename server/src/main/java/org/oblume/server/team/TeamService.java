@@ -10,6 +10,7 @@ import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.locks.ReentrantLock;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
@@ -26,6 +27,8 @@ import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Accounts and invitations. A role holds from the moment it is changed, in every session. */
 @Service
@@ -46,6 +49,7 @@ public class TeamService {
     private final PasswordEncoder encoder;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final Clock clock;
+    private final ReentrantLock leads = new ReentrantLock();
     private final CommitCache<String, Optional<Member>> members;
 
     TeamService(
@@ -114,6 +118,7 @@ public class TeamService {
 
     /** The lead's account, while there is no account at all. */
     Member first(String name, String passphrase) {
+        oneAtATime();
         if (!nobodyYet()) {
             throw new Refusal("There is a lead already: ask for an invitation.");
         }
@@ -154,6 +159,7 @@ public class TeamService {
 
     /** @throws EditConflict when somebody changed it since that version */
     Member changeRole(long id, TeamRole role, long version) {
+        oneAtATime();
         AccountEntity account = account(id, version);
         requireAnotherLead(account.toMember(), role);
         account.setRole(role);
@@ -161,6 +167,7 @@ public class TeamService {
     }
 
     void remove(long id, long version) {
+        oneAtATime();
         AccountEntity account = account(id, version);
         requireAnotherLead(account.toMember(), null);
         account.remove();
@@ -227,6 +234,17 @@ public class TeamService {
         if (last && next != TeamRole.LEAD) {
             throw new Refusal("role", "%s is the only lead: make someone else lead first.".formatted(member.name()));
         }
+    }
+
+    /** Whether there is a lead, and another one, is looked up and changed by one call at a time, until its transaction ends. */
+    private void oneAtATime() {
+        leads.lock();
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+                leads.unlock();
+            }
+        });
     }
 
     private static NotFoundException gone() {

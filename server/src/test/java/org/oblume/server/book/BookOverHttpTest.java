@@ -82,6 +82,13 @@ class BookOverHttpTest {
     }
 
     @Test
+    void whatIsLongLeavesTheServerCompressed() throws Exception {
+        assertThat(api.header("/api/kit", "Content-Encoding", "Accept-Encoding", "gzip"))
+                .isEqualTo("gzip");
+        assertThat(api.header("/api/kit", "Content-Encoding")).isEmpty();
+    }
+
+    @Test
     void theKitTellsOfEachStockItemAllThatABenchNeeds() {
         var stock = api.get("/api/kit").body().get("stock");
         var quarter = StreamSupport.stream(stock.spliterator(), false)

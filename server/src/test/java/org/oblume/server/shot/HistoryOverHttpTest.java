@@ -248,4 +248,23 @@ class HistoryOverHttpTest {
         JsonNode mine = who.get("/api/shots/" + close + "/plot").body().get("mine");
         return mine.path("undo").asText("-") + "/" + mine.path("redo").asText("-");
     }
+
+    @Test
+    void aLongPastIsReadInPagesTheNewestFirst() {
+        long shot = api.shotFrom("4H", api.shot("4A"));
+        for (int i = 0; i < 205; i++) {
+            api.tie(shot, "key", "LEVEL", "{\"text\":\"%d\",\"reason\":\"LOOK\"}".formatted(i % 100), i);
+        }
+        JsonNode newest =
+                api.get("/api/shots/" + shot + "/history?placement=key").body();
+        assertThat(newest.get("changes")).hasSize(200);
+        assertThat(newest.get("older").asBoolean()).isTrue();
+        long last = newest.get("changes").get(199).get("event").asLong();
+        JsonNode before = api.get("/api/shots/" + shot + "/history?placement=key&before=" + last)
+                .body();
+        assertThat(before.get("changes")).hasSize(5);
+        assertThat(before.get("older").asBoolean()).isFalse();
+        assertThat(before.get("changes").get(4).get("to").get("metric").asText())
+                .isEqualTo("0 %");
+    }
 }
