@@ -4,16 +4,26 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import { whenSignedOut } from './api/client'
 import App from './App.vue'
-import { router } from './router'
+import { readAhead, router } from './router'
 import { useSession } from './stores/session'
 import { useSettings } from './stores/settings'
 import './style.css'
+
+const READ_AHEAD_MS = 3000
 
 const app = createApp(App).use(createPinia())
 useSettings()
 const session = useSession()
 whenSignedOut(() => session.signedInAgain())
 app.use(router).mount('#app')
+
+// With nothing else to do, all views are read: a page that is open when the network goes still opens each of them.
+void router.isReady().then(() => setTimeout(() => void readAhead(), READ_AHEAD_MS))
+
+// A page of the version before asks for files that are not there any more: the new one knows its own.
+addEventListener('vite:preloadError', () => {
+  if (navigator.onLine && performance.now() > READ_AHEAD_MS) location.reload()
+})
 
 // Where the browser allows it (https, or this very computer) the page opens without a network too.
 if ('serviceWorker' in navigator && import.meta.env.PROD)

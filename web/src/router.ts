@@ -1,90 +1,109 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import BenchView from './views/BenchView.vue'
-import BookView from './views/BookView.vue'
-import PatchView from './views/PatchView.vue'
-import PlotView from './views/PlotView.vue'
-import CarryView from './views/CarryView.vue'
-import CompareView from './views/CompareView.vue'
-import JoinView from './views/JoinView.vue'
-import LightView from './views/LightView.vue'
-import LogView from './views/LogView.vue'
-import MatchView from './views/MatchView.vue'
-import MeterView from './views/MeterView.vue'
-import MovesView from './views/MovesView.vue'
-import RecallView from './views/RecallView.vue'
-import RebuildView from './views/RebuildView.vue'
-import SetView from './views/SetView.vue'
-import VerdictView from './views/VerdictView.vue'
+
+/** A view is read when it is first opened, or when the page has nothing else to do: the first one comes sooner. */
+const views = {
+  BenchView: () => import('./views/BenchView.vue'),
+  BookView: () => import('./views/BookView.vue'),
+  CarryView: () => import('./views/CarryView.vue'),
+  CompareView: () => import('./views/CompareView.vue'),
+  JoinView: () => import('./views/JoinView.vue'),
+  LightView: () => import('./views/LightView.vue'),
+  LogView: () => import('./views/LogView.vue'),
+  MatchView: () => import('./views/MatchView.vue'),
+  MeterView: () => import('./views/MeterView.vue'),
+  MovesView: () => import('./views/MovesView.vue'),
+  PatchView: () => import('./views/PatchView.vue'),
+  PlotView: () => import('./views/PlotView.vue'),
+  RebuildView: () => import('./views/RebuildView.vue'),
+  RecallView: () => import('./views/RecallView.vue'),
+  SetView: () => import('./views/SetView.vue'),
+  VerdictView: () => import('./views/VerdictView.vue'),
+}
+
+/** Reads all views, so that they open when the network is gone. */
+export function readAhead(): Promise<unknown> {
+  return Promise.allSettled(Object.values(views).map((read) => read()))
+}
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', name: 'book', component: BookView },
+    { path: '/', name: 'book', component: views.BookView },
     {
       path: '/shots/:id(\\d+)/plot',
       name: 'plot',
-      component: PlotView,
+      component: views.PlotView,
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {
       path: '/shots/:id(\\d+)/carry',
       name: 'carry',
-      component: CarryView,
+      component: views.CarryView,
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {
       path: '/shots/:id(\\d+)/patch',
       name: 'patch',
-      component: PatchView,
+      component: views.PatchView,
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {
       path: '/shots/:id(\\d+)/recall',
       name: 'recall',
-      component: RecallView,
+      component: views.RecallView,
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
-    { path: '/shots/:id(\\d+)/log', name: 'log', component: LogView, props: (r) => ({ shotId: Number(r.params.id) }) },
-    { path: '/compare/:from/:to', name: 'compare', component: CompareView, props: true },
-    { path: '/moves/:from/:to', name: 'moves', component: MovesView, props: true },
+    {
+      path: '/shots/:id(\\d+)/log',
+      name: 'log',
+      component: views.LogView,
+      props: (r) => ({ shotId: Number(r.params.id) }),
+    },
+    { path: '/compare/:from/:to', name: 'compare', component: views.CompareView, props: true },
+    { path: '/moves/:from/:to', name: 'moves', component: views.MovesView, props: true },
     {
       path: '/shots/:id(\\d+)/light',
       name: 'light',
-      component: LightView,
+      component: views.LightView,
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
-    { path: '/shots/:id(\\d+)/set', name: 'set', component: SetView, props: (r) => ({ shotId: Number(r.params.id) }) },
+    {
+      path: '/shots/:id(\\d+)/set',
+      name: 'set',
+      component: views.SetView,
+      props: (r) => ({ shotId: Number(r.params.id) }),
+    },
     {
       path: '/shots/:id(\\d+)/rebuild',
       name: 'rebuild',
-      component: RebuildView,
+      component: views.RebuildView,
       props: (r) => ({ shotId: Number(r.params.id), runId: Number(r.query.run) || undefined }),
     },
     {
       path: '/shots/:id(\\d+)/meter',
       name: 'meter',
-      component: MeterView,
+      component: views.MeterView,
       props: (r) => ({ shotId: Number(r.params.id), runId: Number(r.query.run) || undefined }),
     },
     {
       path: '/shots/:id(\\d+)/match',
       name: 'match',
-      component: MatchView,
+      component: views.MatchView,
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {
       path: '/runs/:run(\\d+)/verdict',
       name: 'verdict',
-      component: VerdictView,
+      component: views.VerdictView,
       props: (r) => ({ runId: Number(r.params.run) }),
     },
     {
       path: '/bench/:bench?',
       name: 'bench',
-      component: BenchView,
+      component: views.BenchView,
       props: (r) => ({ bench: String(r.params.bench || 'colour') }),
     },
-    { path: '/join/:token', name: 'join', component: JoinView, props: true },
+    { path: '/join/:token', name: 'join', component: views.JoinView, props: true },
     { path: '/:rest(.*)*', redirect: { name: 'book' } },
   ],
 })

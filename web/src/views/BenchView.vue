@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed } from 'vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
+import TabRow from '@/components/layout/TabRow.vue'
 import ColourBench from '@/components/bench/ColourBench.vue'
 import CorrectionBench from '@/components/bench/CorrectionBench.vue'
 import DistanceBench from '@/components/bench/DistanceBench.vue'
@@ -28,12 +29,7 @@ const halved = computed(() => HALVES.some((half) => half.key === props.bench))
 const here = computed(() =>
   halved.value ? BENCHES.at(-1)! : (BENCHES.find((b) => b.key === props.bench) ?? BENCHES[0]!),
 )
-const tabs = ref<HTMLElement>()
-/** On a phone the tabs are wider than the screen. */
-const showHere = () =>
-  tabs.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
-watch(() => props.bench, showHere, { flush: 'post' })
-onMounted(showHere)
+const tabs = BENCHES.map(({ key, name }) => ({ key, name, to: { name: 'bench', params: { bench: key } } }))
 const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.view))
 </script>
 
@@ -44,17 +40,7 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
       <h1 class="text-[22px] font-[650]">Bench</h1>
       <span class="text-[12px] text-quiet">calculators; nothing here is recorded</span>
     </header>
-    <nav ref="tabs" class="tabs" aria-label="Benches">
-      <RouterLink
-        v-for="b in BENCHES"
-        :key="b.key"
-        :to="{ name: 'bench', params: { bench: b.key } }"
-        class="tab"
-        :class="{ here: b.key === here.key }"
-        :aria-current="b.key === here.key ? 'page' : undefined"
-        >{{ b.name }}</RouterLink
-      >
-    </nav>
+    <TabRow class="tabs" :tabs="tabs" :here="here.key" label="Benches" />
     <component :is="view" :key="bench">
       <nav v-if="halved" class="mb-3 flex" aria-label="Tape or power">
         <RouterLink
@@ -80,12 +66,9 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
   border-bottom: 1px solid var(--line);
 }
 .tabs {
-  display: flex;
   flex: none;
-  height: 40px;
   padding: 0 6px;
   border-bottom: 1px solid var(--line);
-  overflow-x: auto;
 }
 .half {
   flex: 1;
@@ -96,10 +79,5 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
 .half.here {
   border-color: var(--ink);
   font-weight: 650;
-}
-@media (width < 800px) {
-  .tabs {
-    height: 44px;
-  }
 }
 </style>

@@ -177,7 +177,7 @@ async function inserted() {
         <LooksMenu :shot="shot" :editable="may" />
         <Menu as="div" class="relative">
           <MenuButton class="button">{{ shot.slate }}…</MenuButton>
-          <MenuItems class="items">
+          <MenuItems class="menu-list w-[250px]">
             <MenuItem v-slot="{ active }"
               ><button class="menu-item" :class="{ 'bg-ground': active }" :disabled="!may" @click="dialog = 'insert'">
                 Insert a shot after {{ shot.slate }}…
@@ -337,15 +337,5 @@ async function inserted() {
   .filters .ml-auto {
     display: none;
   }
-}
-.items {
-  position: absolute;
-  right: 0;
-  z-index: 20;
-  width: 250px;
-  margin-top: 2px;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
 }
 </style>

@@ -198,7 +198,7 @@ function select(key: string) {
       </ViewTabs>
       <TryBar v-if="light.trials.length" @compare="comparing = true" />
       <div v-if="light.light && light.mark" class="body">
-        <section class="ladder">
+        <section class="ladder sideways">
           <header class="flex items-baseline gap-3">
             <h2 class="text-[15px]">
               Stop ladder,

@@ -321,6 +321,46 @@ tr.opened th:first-child {
 .remedy {
   min-width: 220px;
 }
+/* What to do stands under the figures where they would not fit beside each other. */
+@media (700px <= width < 1200px) {
+  .report,
+  .report thead,
+  .report tbody {
+    display: block;
+    min-width: 0;
+  }
+  .report tr {
+    display: grid;
+    grid-template-columns: 104px 126px repeat(4, minmax(0, 1fr));
+    gap: 4px 14px;
+    align-items: center;
+    padding: 8px 20px;
+    border-bottom: 1px solid var(--line);
+  }
+  .report th,
+  .report td,
+  .report th:first-child {
+    padding: 0;
+    border: 0;
+  }
+  .report thead th:last-child {
+    display: none;
+  }
+  .report .remedy {
+    grid-column: 2 / -1;
+  }
+  .report .all {
+    grid-column: 1 / -1;
+  }
+}
+@media (700px <= width < 900px) {
+  .report tr {
+    grid-template-columns: 104px repeat(4, minmax(0, 1fr));
+  }
+  .report tr > :nth-child(2) {
+    display: none;
+  }
+}
 @media (width < 700px) {
   .report {
     min-width: 0;

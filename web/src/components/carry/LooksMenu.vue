@@ -79,7 +79,7 @@ async function remove() {
 <template>
   <Menu as="div" class="relative">
     <MenuButton class="button">Looks</MenuButton>
-    <MenuItems class="items">
+    <MenuItems class="menu-list w-[230px]">
       <MenuItem v-for="look in looks" :key="look.id" v-slot="{ active }">
         <button class="menu-item" :class="{ 'bg-ground': active }" @click="chosen = look">
           {{ look.name }}<span class="block text-[11px] text-quiet">{{ look.author }}, {{ when(look.at) }}</span>
@@ -147,16 +147,3 @@ async function remove() {
     </template>
   </BaseDialog>
 </template>
-
-<style scoped>
-.items {
-  position: absolute;
-  right: 0;
-  z-index: 20;
-  width: 230px;
-  margin-top: 2px;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
-}
-</style>

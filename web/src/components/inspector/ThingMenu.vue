@@ -95,7 +95,7 @@ async function keepCopy() {
 <template>
   <Menu as="div" class="relative ml-auto">
     <MenuButton class="button">Do…</MenuButton>
-    <MenuItems class="items">
+    <MenuItems class="menu-list min-w-[200px]">
       <template v-if="!many">
         <MenuItem v-slot="{ active }"
           ><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCard">
@@ -176,15 +176,3 @@ async function keepCopy() {
     >
   </BaseDialog>
 </template>
-
-<style scoped>
-.items {
-  position: absolute;
-  right: 0;
-  z-index: 20;
-  min-width: 200px;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
-}
-</style>

@@ -22,7 +22,7 @@ const links = () =>
 <template>
   <Menu as="div" class="relative">
     <MenuButton class="button">On paper</MenuButton>
-    <MenuItems class="items">
+    <MenuItems class="menu-list">
       <MenuItem v-for="l in links()" :key="l.href" v-slot="{ active }">
         <a :href="l.href" target="_blank" rel="noopener" class="menu-item" :class="{ 'bg-ground': active }">{{
           l.name
@@ -31,16 +31,3 @@ const links = () =>
     </MenuItems>
   </Menu>
 </template>
-
-<style scoped>
-.items {
-  position: absolute;
-  right: 0;
-  z-index: 20;
-  min-width: 180px;
-  margin-top: 2px;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
-}
-</style>

@@ -1,43 +1,60 @@
 <script setup lang="ts">
-import { RouterLink } from 'vue-router'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import TabRow from './TabRow.vue'
 
 /** The views of one shot; what a view can do stands at the right. Book and Bench are in the spine. */
-defineProps<{ shotId: number }>()
+const props = defineProps<{ shotId: number }>()
+
+/** On a phone one looks, rebuilds and meters. */
+const FIRST = ['plot', 'rebuild', 'meter']
+const VIEWS = [
+  { key: 'plot', name: 'Plot' },
+  { key: 'light', name: 'Light' },
+  { key: 'carry', name: 'Carry' },
+  { key: 'meter', name: 'Meter' },
+  { key: 'match', name: 'Match' },
+  { key: 'rebuild', name: 'Rebuild' },
+  { key: 'patch', name: 'Patch' },
+  { key: 'recall', name: 'Recall' },
+  { key: 'log', name: 'Log' },
+]
+const route = useRoute()
+const tabs = computed(() => VIEWS.map((v) => ({ ...v, to: { name: v.key, params: { id: props.shotId } } })))
 </script>
 
 <template>
-  <div class="tabs">
-    <nav aria-label="Views of this shot" class="flex h-full">
-      <RouterLink :to="{ name: 'plot', params: { id: shotId } }" class="tab" active-class="here">Plot</RouterLink>
-      <RouterLink :to="{ name: 'light', params: { id: shotId } }" class="tab" active-class="here">Light</RouterLink>
-      <RouterLink :to="{ name: 'carry', params: { id: shotId } }" class="tab" active-class="here">Carry</RouterLink>
-      <RouterLink :to="{ name: 'meter', params: { id: shotId } }" class="tab" active-class="here">Meter</RouterLink>
-      <RouterLink :to="{ name: 'match', params: { id: shotId } }" class="tab" active-class="here">Match</RouterLink>
-      <RouterLink :to="{ name: 'rebuild', params: { id: shotId } }" class="tab" active-class="here">Rebuild</RouterLink>
-      <RouterLink :to="{ name: 'patch', params: { id: shotId } }" class="tab" active-class="here">Patch</RouterLink>
-      <RouterLink :to="{ name: 'recall', params: { id: shotId } }" class="tab" active-class="here">Recall</RouterLink>
-      <RouterLink :to="{ name: 'log', params: { id: shotId } }" class="tab" active-class="here">Log</RouterLink>
-    </nav>
-    <div class="ml-auto flex flex-wrap items-center gap-2"><slot /></div>
+  <div class="bar">
+    <TabRow class="tabs" :tabs="tabs" :here="String(route.name)" :first="FIRST" label="Views of this shot" />
+    <div class="actions"><slot /></div>
   </div>
 </template>
 
 <style scoped>
-.tabs {
+.bar {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  height: 40px;
+  min-height: 40px;
   padding: 0 14px 0 6px;
   border-bottom: 1px solid var(--line);
 }
-@media (width < 800px) {
-  .tabs {
-    flex-wrap: wrap;
-    height: auto;
-    padding-bottom: 6px;
-  }
-  .tabs nav {
-    height: 44px;
-  }
+.tabs {
+  flex: 1 1 300px;
+  align-self: stretch;
+  min-width: 0;
+}
+.actions {
+  display: flex;
+  flex: 0 1 auto;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  min-width: 0;
+  margin-left: auto;
+  padding: 3px 0;
+}
+.actions:empty {
+  display: none;
 }
 </style>

@@ -12,7 +12,7 @@ const bracket = HALF / TOLERANCES
 </script>
 
 <template>
-  <svg width="120" height="18" viewBox="0 0 120 18" aria-hidden="true" class="block">
+  <svg width="120" height="18" viewBox="0 0 120 18" aria-hidden="true" class="block max-w-full">
     <path d="M0 9H120" stroke="var(--line)" />
     <path
       :d="`M${HALF - bracket + 4},1H${HALF - bracket}V17H${HALF - bracket + 4}M${HALF + bracket - 4},1H${HALF + bracket}V17H${HALF + bracket - 4}`"

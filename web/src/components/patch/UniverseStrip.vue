@@ -142,7 +142,7 @@ function key(event: KeyboardEvent, f: Footprint) {
         vector-effect="non-scaling-stroke"
       />
     </svg>
-    <div v-if="all.length" ref="scroller" class="strip" @scroll.passive="look">
+    <div v-if="all.length" ref="scroller" class="strip sideways" @scroll.passive="look">
       <svg
         :width="SLOTS * SLOT + 12"
         :height="TOP + TALL + 22"

@@ -83,7 +83,8 @@ final class Browser implements AutoCloseable {
         size(390, 844, true);
     }
 
-    private void size(int width, int height, boolean mobile) {
+    /** As a device of that size. */
+    void size(int width, int height, boolean mobile) {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
@@ -331,6 +332,20 @@ final class Browser implements AutoCloseable {
                 """
                                 + "const done = arguments[arguments.length - 1]; (async () => {" + script
                                 + "})().then(done, e => done('failed: ' + e))");
+    }
+
+    /** Waits until the page has come to rest: nothing of it changed for a quarter of a second. */
+    void settled() {
+        ((JavascriptExecutor) driver)
+                .executeAsyncScript(
+                        """
+                const done = arguments[arguments.length - 1];
+                let rest = setTimeout(end, 250);
+                const watcher = new MutationObserver(() => { clearTimeout(rest); rest = setTimeout(end, 250); });
+                const longest = setTimeout(end, 5000);
+                function end() { watcher.disconnect(); clearTimeout(rest); clearTimeout(longest); requestAnimationFrame(() => done()); }
+                watcher.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
+                """);
     }
 
     Object script(String script) {

@@ -1,7 +1,9 @@
 package org.oblume.core.carry;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.Panel;
@@ -13,6 +15,7 @@ import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Bearing;
 
@@ -38,6 +41,20 @@ public abstract sealed class RecordedState permits ShotState, LookState {
         return value(placement, SetStatus.class)
                 .map(s -> s.state() != SetStatus.State.STRUCK)
                 .orElse(false);
+    }
+
+    /** The camera on set: the first, where several are. */
+    public Optional<Placement> camera(List<Placement> placements) {
+        return onSet(placements, PlacementKind.CAMERA).findFirst();
+    }
+
+    /** The marks on set, in their order. */
+    public List<Placement> marks(List<Placement> placements) {
+        return onSet(placements, PlacementKind.MARK).toList();
+    }
+
+    private Stream<Placement> onSet(List<Placement> placements, PlacementKind kind) {
+        return placements.stream().filter(p -> p.kind() == kind && isOnSet(p.key()));
     }
 
     /** Whether a light is on set and works. */

@@ -56,15 +56,11 @@ public record ShotAssessment(
                 .map(AimSetting::mark)
                 .filter(state::isOnSet)
                 .map(scene::placement)
-                .or(() -> scene.placements().stream()
-                        .filter(p -> p.kind() == PlacementKind.MARK && state.isOnSet(p.key()))
-                        .findFirst());
+                .or(() -> state.marks(scene.placements()).stream().findFirst());
     }
 
     private Optional<Placement> camera() {
-        return scene.placements().stream()
-                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
-                .findFirst();
+        return state.camera(scene.placements());
     }
 
     private Optional<MarkLight> at() {

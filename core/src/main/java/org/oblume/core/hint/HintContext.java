@@ -13,7 +13,6 @@ import org.oblume.core.light.ShotLighting;
 import org.oblume.core.plot.HintKind;
 import org.oblume.core.plot.OnPurpose;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Phrase;
@@ -31,9 +30,8 @@ final class HintContext {
         this.set = set;
         this.placements = placements;
         this.light = light;
-        this.frame = placements.stream()
-                .filter(p -> p.kind() == PlacementKind.CAMERA && light.state().isOnSet(p.key()))
-                .findFirst()
+        this.frame = light.state()
+                .camera(placements)
                 .flatMap(c -> CameraFrame.of(c, light.state()))
                 .orElse(null);
     }

@@ -91,15 +91,11 @@ public final class ShotLighting {
             }
         }
         this.placed = sources.stream().map(Source::placement).toList();
-        Optional<Placement> camera = placements.stream()
-                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
-                .findFirst();
+        Optional<Placement> camera = state.camera(placements);
         this.metering = camera.flatMap(c -> metering(c.key(), state)).orElse(null);
         @Nullable SpacePoint lens = camera.flatMap(c -> state.position(c.key())).orElse(null);
-        for (Placement mark : placements) {
-            if (mark.kind() == PlacementKind.MARK && state.isOnSet(mark.key())) {
-                state.position(mark.key()).ifPresent(face -> marks.add(mark(mark, face, lens, patches)));
-            }
+        for (Placement mark : state.marks(placements)) {
+            state.position(mark.key()).ifPresent(face -> marks.add(mark(mark, face, lens, patches)));
         }
     }
 

@@ -16,7 +16,6 @@ import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -80,10 +79,8 @@ public record Trial(
         return state.value(key, AimSetting.class)
                 .map(AimSetting::mark)
                 .filter(state::isOnSet)
-                .or(() -> scene.placements().stream()
-                        .filter(p -> p.kind() == PlacementKind.MARK)
+                .or(() -> state.marks(scene.placements()).stream()
                         .map(Placement::key)
-                        .filter(state::isOnSet)
                         .findFirst())
                 .orElseThrow(() -> new Refusal("There is no mark on set: place one first."));
     }

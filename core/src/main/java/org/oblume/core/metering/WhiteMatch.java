@@ -18,7 +18,6 @@ import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.plot.White;
 import org.oblume.core.units.Duv;
@@ -181,9 +180,7 @@ public record WhiteMatch(Way way, List<String> words, List<Change> changes, doub
 
     private static Optional<WhiteMatch> camera(
             SceneRecord scene, RecordedState state, Placement reference, WhitePoint white, Left others) {
-        return scene.placements().stream()
-                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
-                .findFirst()
+        return state.camera(scene.placements())
                 .map(camera -> new WhiteMatch(
                         Way.CAMERA,
                         List.of("%s: white %s, tint %s, as %s measures; the other lights are seen as they then differ"

@@ -15,7 +15,6 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 
 /** One side of a comparison: a state of a scene. Two sides may be of different scenes. */
 public record ComparedState(SceneRecord scene, RecordedState state) {
@@ -36,9 +35,7 @@ public record ComparedState(SceneRecord scene, RecordedState state) {
     }
 
     Optional<Placement> camera() {
-        return scene.placements().stream()
-                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
-                .findFirst();
+        return state.camera(scene.placements());
     }
 
     /**

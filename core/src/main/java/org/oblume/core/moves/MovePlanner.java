@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.units.Phrase;
 
 /** Turns what differs into what is done. A new kind of move is a new {@link MoveRule} in the list here. */
@@ -32,8 +31,8 @@ final class MovePlanner {
             draft.add(null, Department.CONTROL, Job.RECALL, words);
         }
         if (!draft.moves().isEmpty()) {
-            to.scene().placements().stream()
-                    .filter(p -> p.kind() == PlacementKind.MARK && to.isOnSet(p))
+            to.state()
+                    .marks(to.scene().placements())
                     .forEach(
                             mark -> draft.add(mark, Department.TOGETHER, Job.METER, Phrase.of("Meter " + mark.name())));
         }

@@ -18,7 +18,6 @@ import org.oblume.core.plot.Arrange;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.say.CommandParser;
 import org.oblume.core.say.ParsedCommand;
 import org.oblume.core.units.Bearing;
@@ -163,9 +162,7 @@ public class LightService {
     }
 
     private static Arrange.Line cameraAxis(SceneRecord scene, ShotState state) {
-        Placement camera = scene.placements().stream()
-                .filter(p -> p.kind() == PlacementKind.CAMERA && state.isOnSet(p.key()))
-                .findFirst()
+        Placement camera = state.camera(scene.placements())
                 .orElseThrow(() -> new Refusal("There is no camera on set to mirror about: place one first."));
         return Arrange.Line.through(
                 place(state, camera).point(),

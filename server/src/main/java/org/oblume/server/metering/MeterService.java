@@ -29,7 +29,6 @@ import org.oblume.core.metering.SoloCheck;
 import org.oblume.core.metering.WhiteMatch;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.White;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
@@ -106,9 +105,7 @@ public class MeterService {
         }
 
         List<Placement> marks() {
-            return recording.placements().stream()
-                    .filter(p -> p.kind() == PlacementKind.MARK && state.isOnSet(p.key()))
-                    .toList();
+            return state.marks(recording.placements());
         }
     }
 

@@ -241,12 +241,7 @@ public class PlotService {
     }
 
     private static @Nullable String firstMark(RecordedShot shot) {
-        return shot.record().placements().stream()
-                .filter(p -> p.kind() == PlacementKind.MARK)
-                .map(Placement::key)
-                .filter(shot.state()::isOnSet)
-                .findFirst()
-                .orElse(null);
+        return shot.marks().stream().map(Placement::key).findFirst().orElse(null);
     }
 
     /** A key from a name: {@code Bench lamp 2} becomes {@code bench-lamp-2}. */

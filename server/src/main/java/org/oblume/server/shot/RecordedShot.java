@@ -1,8 +1,10 @@
 package org.oblume.server.shot;
 
+import java.util.List;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Slate;
+import org.oblume.core.plot.Placement;
 
 /**
  * A shot as it is recorded.
@@ -15,6 +17,11 @@ public record RecordedShot(Shot shot, StoredScene scene, ShotState state) {
 
     public Slate slate() {
         return shot.card().slate();
+    }
+
+    /** The marks on set, in the scene's order. */
+    public List<Placement> marks() {
+        return state.marks(record().placements());
     }
 
     /** The scene for {@code core}. */

@@ -1,0 +1,104 @@
+package org.oblume.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** On each size that people have no page goes sideways, and no control lies on another or under anything. */
+class EverySizeIT {
+
+    private static final int[][] SIZES = {
+        {1280, 800}, {1180, 820}, {1024, 768}, {820, 1180}, {768, 1024}, {390, 844}, {360, 740}
+    };
+
+    /** Boards and strips may: they scroll within themselves. */
+    private static final String LOOK =
+            """
+            const problems = [];
+            const wide = document.scrollingElement.scrollWidth - innerWidth;
+            if (wide > 0) problems.push('the page goes sideways by ' + wide + ' px');
+            for (const e of document.querySelectorAll('main, main *')) {
+              const style = getComputedStyle(e), over = e.scrollWidth - e.clientWidth;
+              if (over < 2 || style.overflowX === 'visible' || style.textOverflow === 'ellipsis' || e.closest('svg, .sr-only, [aria-hidden=true], [role=grid], .sideways')
+                || e.matches('input, textarea, select') || !e.checkVisibility()) continue;
+              problems.push('“' + (e.getAttribute('aria-label') ?? e.className) + '” is cut or goes sideways by ' + over + ' px');
+            }
+            const name = (e) => (e.getAttribute('aria-label') ?? e.innerText ?? e.value ?? '').trim().split('\\n')[0].slice(0, 40) || e.className || e.tagName;
+            for (const control of document.querySelectorAll('a, button, input, select, textarea')) {
+              if (control.closest('svg, [aria-hidden=true], [inert]') || !control.checkVisibility({ visibilityProperty: true, opacityProperty: true })) continue;
+              const r = control.getBoundingClientRect();
+              if (r.width < 2 || r.height < 2) continue;
+              const x = r.left + r.width / 2, y = r.top + r.height / 2;
+              let clipped = x < 0 || y < 0 || x >= innerWidth || y >= innerHeight;
+              for (let p = control.parentElement; p && !clipped; p = p.parentElement) {
+                if (getComputedStyle(p).overflow === 'visible') continue;
+                const c = p.getBoundingClientRect();
+                clipped = x < c.left || x > c.right || y < c.top || y > c.bottom;
+              }
+              if (clipped) continue;
+              const top = document.elementFromPoint(x, y);
+              if (top && !control.contains(top) && !top.contains(control) && !(control.labels && [...control.labels].some((l) => l.contains(top))))
+                problems.push('“' + name(control) + '” lies under “' + name(top.closest('a, button, label, section, header, nav, div') ?? top) + '”');
+            }
+            return [...new Set(problems)];
+            """;
+
+    private static RunningOblume oblume;
+    private static Browser crew;
+
+    @BeforeAll
+    static void start() {
+        oblume = RunningOblume.withDemo(RunningOblume.newData());
+        crew = new Browser(oblume.address());
+    }
+
+    @AfterAll
+    static void stop() {
+        crew.close();
+        oblume.close();
+    }
+
+    @ParameterizedTest
+    @DisplayName("nothing goes sideways and nothing lies on anything")
+    @ValueSource(
+            strings = {
+                "/",
+                "/shots/4C/plot",
+                "/shots/4C/light",
+                "/shots/4C/carry",
+                "/shots/4C/meter",
+                "/shots/4C/match",
+                "/shots/4C/rebuild",
+                "/shots/4C/patch",
+                "/shots/4C/recall",
+                "/shots/4C/log",
+                "/shots/4C/set",
+                "/compare/4A/4C",
+                "/moves/4A/4C",
+                "/bench/exposure",
+                "/bench/colour"
+            })
+    void everyViewFitsEverySize(String view) throws Exception {
+        Person lead = Person.ofTheDemo(oblume, "LEAD");
+        String path = view.replace("/4C/", "/" + lead.shot("4C") + "/")
+                .replace("/4A/4C", "/shot-%d/shot-%d".formatted(lead.shot("4A"), lead.shot("4C")));
+        crew.laptop();
+        crew.open(path);
+        crew.settled();
+        List<String> problems = new ArrayList<>();
+        for (int[] size : SIZES) {
+            crew.size(size[0], size[1], size[0] < 1000);
+            crew.settled();
+            for (Object problem : (List<?>) crew.script(LOOK)) {
+                problems.add("%d×%d: %s".formatted(size[0], size[1], problem));
+            }
+        }
+        assertThat(problems).isEmpty();
+    }
+}
