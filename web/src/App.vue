@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch, watchEffect } from 'vue'
 import { RouterView, useRoute } from 'vue-router'
 import { sentence } from './api/client'
 import KeysDialog from './components/dialogs/KeysDialog.vue'
@@ -8,6 +8,7 @@ import OutputState from './components/layout/OutputState.vue'
 import SignIn from './components/layout/SignIn.vue'
 import SpineNav from './components/layout/SpineNav.vue'
 import { usePrefetch } from './lib/usePrefetch'
+import { useShortcuts } from './lib/useShortcuts'
 import { useBook } from './stores/book'
 import { useOutput } from './stores/output'
 import { useSession } from './stores/session'
@@ -41,21 +42,54 @@ watch(
   (name) => name && void Promise.all([book.load(), output.load()]),
 )
 
-function onKey(event: KeyboardEvent) {
-  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
-  if (event.key === '?' && !typing) keysOpen.value = true
-  if (event.key === '.' && !typing && output.now?.armed) void output.stop()
+useShortcuts((event) => {
+  if (event.key === '?') keysOpen.value = true
+  else if (event.key === '.' && output.now?.armed) void output.stop()
+  else return false
+  return true
+})
+
+/** Where one is, for the window's title. */
+const NAMES: Record<string, string> = {
+  book: 'Book',
+  bench: 'Bench',
+  carry: 'Carry board',
+  compare: 'Compare',
+  join: 'Invitation',
+  light: 'Light',
+  log: 'Log',
+  match: 'Match',
+  meter: 'Meter',
+  moves: 'Moves',
+  patch: 'Patch',
+  plot: 'Plot',
+  rebuild: 'Rebuild',
+  recall: 'Recall',
+  set: 'Set',
+  verdict: 'Verdict',
 }
-/* on the window: before anything is chosen, the focus is outside the frame */
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+const view = ref<HTMLElement>()
+watchEffect(() => {
+  const slate = route.params.id && book.shots.get(Number(route.params.id))?.shot.slate
+  document.title = [slate, NAMES[String(route.name)], 'Oblume'].filter(Boolean).join(', ')
+})
+/* Whoever came by a link goes on in what it opened, not in the link that is gone. */
+watch(
+  () => route.name,
+  async (_, before) => {
+    await nextTick()
+    const at = document.activeElement
+    if (before && (at === document.body || at?.matches('a'))) view.value?.focus({ preventScroll: true })
+  },
+)
 </script>
 
 <template>
   <main v-if="open" class="h-full overflow-y-auto"><RouterView /></main>
   <div v-else-if="session.name" class="frame">
+    <a href="#view" class="skip" @click.prevent="view?.focus()">To the view</a>
     <SpineNav :open="spineOpen" @close="spineOpen = false" @keys="keysOpen = true" @team="teamOpen = true" />
-    <main class="min-h-0 min-w-0">
+    <main id="view" ref="view" tabindex="-1" class="min-h-0 min-w-0 outline-none">
       <RouterView :key="String(route.name)" @spine="spineOpen = true" />
       <OutputState v-if="!hasSlate" class="nowhere" />
     </main>
@@ -89,6 +123,20 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   z-index: 30;
   margin: 0;
   background: var(--ground);
+}
+/* Seen when the keyboard comes to it. */
+.skip {
+  position: absolute;
+  top: 6px;
+  left: 6px;
+  z-index: 60;
+  padding: 8px 12px;
+  background: var(--accent);
+  color: var(--on-accent);
+}
+.skip:not(:focus) {
+  clip-path: inset(50%);
+  pointer-events: none;
 }
 .ended {
   position: fixed;

@@ -4,6 +4,7 @@ import type { LengthView } from '@/api/types'
 
 type Theme = 'dark' | 'daylight'
 type Units = 'metric' | 'imperial'
+type Switch = 'on' | 'off'
 
 function kept<T extends string>(key: string, fallback: T) {
   const value = ref((localStorage.getItem(key) as T | null) ?? fallback)
@@ -11,10 +12,11 @@ function kept<T extends string>(key: string, fallback: T) {
   return value
 }
 
-/** What this device remembers: the theme, the units. */
+/** What this device remembers: the theme, the units, whether a single sign is a shortcut. */
 export const useSettings = defineStore('settings', () => {
   const theme = kept<Theme>('oblume.theme', 'dark')
   const units = kept<Units>('oblume.units', 'metric')
+  const singleKeys = kept<Switch>('oblume.single-keys', 'on')
   watch(theme, (now) => (document.documentElement.dataset.theme = now), { immediate: true })
 
   /** A length as figure and unit: `2.14` and `m`, or `7′ 0 1/4″` and nothing. */
@@ -29,5 +31,5 @@ export const useSettings = defineStore('settings', () => {
     return both[units.value]
   }
 
-  return { theme, units, figure, printed }
+  return { theme, units, singleKeys, figure, printed }
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { value, type PlanPoint, type ProposedChange, type HintView } from '@/api/types'
 import CompareDialog from '@/components/dialogs/CompareDialog.vue'
@@ -19,6 +19,7 @@ import MarkLadder from '@/components/plot/MarkLadder.vue'
 import PlanEditor from '@/components/plot/PlanEditor.vue'
 import SayBar from '@/components/plot/SayBar.vue'
 import TryBar from '@/components/plot/TryBar.vue'
+import { useShortcuts } from '@/lib/useShortcuts'
 import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
@@ -134,20 +135,14 @@ function showHint(hint: HintView) {
   select(hint.placement)
 }
 
-function onKey(event: KeyboardEvent) {
-  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
-  if (typing) return
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
-    event.preventDefault()
+useShortcuts((event) => {
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
     void plot.step(event.shiftKey ? 'redo' : 'undo')
-  } else if (event.key === '/') {
-    event.preventDefault()
-    say.value?.focus()
-  }
-}
-onMounted(() => window.addEventListener('keydown', onKey))
+  else if (event.key === '/') say.value?.focus()
+  else return false
+  return true
+})
 onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey)
   light.preview = { changes: [], holds: [] }
 })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { call, sentence } from '@/api/client'
 import type { Rebuild } from '@/api/types'
@@ -16,6 +16,7 @@ import { when } from '@/lib/words'
 import { useConnection } from '@/stores/connection'
 import { useOutbox } from '@/stores/outbox'
 import { useSettings } from '@/stores/settings'
+import { useShortcuts } from '@/lib/useShortcuts'
 
 /** The rebuild sheet: one step at a time, very large; the whole sheet beside it where there is room. */
 const props = defineProps<{ shotId: number; runId?: number }>()
@@ -144,17 +145,14 @@ async function untick() {
   if (key) await send('DELETE', key)
 }
 
-function onKey(event: KeyboardEvent) {
-  if (dialog.value) return
-  if (event.target instanceof HTMLElement && event.target.matches('input, textarea, button, a')) return
+useShortcuts((event) => {
+  if (dialog.value || (event.target instanceof HTMLElement && event.target.matches('button, a'))) return false
   if (event.key === ' ') void tick()
   else if (event.key === 'ArrowRight' && next.value) at.value++
   else if (event.key === 'ArrowLeft' && at.value) at.value--
-  else return
-  event.preventDefault()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+  else return false
+  return true
+})
 </script>
 
 <template>

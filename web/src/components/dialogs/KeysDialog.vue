@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useSettings } from '@/stores/settings'
 import BaseDialog from './BaseDialog.vue'
 
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
+const settings = useSettings()
 
 const KEYS: [string, string][] = [
   ['Page down, Page up', 'next shot, shot before'],
@@ -37,6 +39,10 @@ const KEYS: [string, string][] = [
         <dd class="text-quiet">{{ what }}</dd>
       </template>
     </dl>
+    <label class="mt-3 flex min-h-8 items-center gap-2">
+      <input v-model="settings.singleKeys" type="checkbox" true-value="on" false-value="off" />
+      <span>Single signs are shortcuts: <span class="figure">/ . ?</span></span>
+    </label>
     <template #buttons><button class="button button-main" @click="emit('close')">Close</button></template>
   </BaseDialog>
 </template>

@@ -8,6 +8,7 @@ import { stageName } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
+import { useShortcuts } from '@/lib/useShortcuts'
 
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: []; keys: []; team: [] }>()
@@ -51,15 +52,13 @@ watch(
 )
 defineExpose({ step })
 
-function onKey(event: KeyboardEvent) {
-  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
-  if (typing || event.ctrlKey || event.metaKey) return
+useShortcuts((event) => {
+  if (event.ctrlKey || event.metaKey) return false
   if (event.key === 'PageDown') step(1)
   else if (event.key === 'PageUp') step(-1)
-  else return
-  event.preventDefault()
-}
-window.addEventListener('keydown', onKey)
+  else return false
+  return true
+})
 </script>
 
 <template>

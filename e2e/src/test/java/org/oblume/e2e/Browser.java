@@ -334,16 +334,22 @@ final class Browser implements AutoCloseable {
                                 + "})().then(done, e => done('failed: ' + e))");
     }
 
-    /** Waits until the page has come to rest: nothing of it changed for a quarter of a second. */
+    /** Waits until the page has come to rest: it waits for nothing, and nothing of it changed for a quarter of a second. */
     void settled() {
         ((JavascriptExecutor) driver)
                 .executeAsyncScript(
                         """
                 const done = arguments[arguments.length - 1];
                 let rest = setTimeout(end, 250);
-                const watcher = new MutationObserver(() => { clearTimeout(rest); rest = setTimeout(end, 250); });
-                const longest = setTimeout(end, 5000);
-                function end() { watcher.disconnect(); clearTimeout(rest); clearTimeout(longest); requestAnimationFrame(() => done()); }
+                const again = () => { clearTimeout(rest); rest = setTimeout(end, 250); };
+                const watcher = new MutationObserver(again);
+                const longest = Date.now() + 10000;
+                function end() {
+                  const waits = [...document.querySelectorAll('.m-auto')].some((e) => e.textContent.trim().endsWith('…'));
+                  if (waits && Date.now() < longest) return again();
+                  watcher.disconnect();
+                  requestAnimationFrame(() => done());
+                }
                 watcher.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
                 """);
     }

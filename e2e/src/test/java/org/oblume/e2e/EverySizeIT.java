@@ -6,9 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** On each size that people have no page goes sideways, and no control lies on another or under anything. */
 class EverySizeIT {
@@ -64,30 +63,39 @@ class EverySizeIT {
         oblume.close();
     }
 
-    @ParameterizedTest
-    @DisplayName("nothing goes sideways and nothing lies on anything")
-    @ValueSource(
-            strings = {
-                "/",
-                "/shots/4C/plot",
-                "/shots/4C/light",
-                "/shots/4C/carry",
-                "/shots/4C/meter",
-                "/shots/4C/match",
-                "/shots/4C/rebuild",
-                "/shots/4C/patch",
-                "/shots/4C/recall",
-                "/shots/4C/log",
-                "/shots/4C/set",
-                "/compare/4A/4C",
-                "/moves/4A/4C",
-                "/bench/exposure",
-                "/bench/colour"
-            })
-    void everyViewFitsEverySize(String view) throws Exception {
+    /** All views, of the demo. */
+    static final List<String> VIEWS = List.of(
+            "/",
+            "/shots/4C/plot",
+            "/shots/4C/light",
+            "/shots/4C/carry",
+            "/shots/4C/meter",
+            "/shots/4C/match",
+            "/shots/4C/rebuild",
+            "/shots/4C/patch",
+            "/shots/4C/recall",
+            "/shots/4C/log",
+            "/shots/4C/set",
+            "/compare/4A/4C",
+            "/moves/4A/4C",
+            "/bench/exposure",
+            "/bench/colour");
+
+    static List<String> views() {
+        return VIEWS;
+    }
+
+    /** The address of a view, whose shots are written as slates above. */
+    static String path(RunningOblume oblume, String view) throws Exception {
         Person lead = Person.ofTheDemo(oblume, "LEAD");
-        String path = view.replace("/4C/", "/" + lead.shot("4C") + "/")
+        return view.replace("/4C/", "/" + lead.shot("4C") + "/")
                 .replace("/4A/4C", "/shot-%d/shot-%d".formatted(lead.shot("4A"), lead.shot("4C")));
+    }
+
+    @ParameterizedTest
+    @MethodSource("views")
+    void everyViewFitsEverySize(String view) throws Exception {
+        String path = path(oblume, view);
         crew.laptop();
         crew.open(path);
         crew.settled();

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { fitting } from './useFitting'
+import { fitting } from '@/lib/useFitting'
 
 describe('what fits in a row', () => {
   const widths = [50, 80, 60, 70]
