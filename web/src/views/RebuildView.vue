@@ -352,7 +352,7 @@ useShortcuts((event) => {
             </button>
           </div>
           <div class="mt-2 flex items-center gap-3">
-            <button class="button" :disabled="at === 0" aria-label="Step before" @click="at--">Back</button>
+            <button class="button" :disabled="at === 0" aria-label="Back to the step before" @click="at--">Back</button>
             <p class="min-w-0 grow text-quiet">
               <template v-if="next"
                 >next: <b class="font-[650] text-ink">{{ next.placed.placement.name }}</b>, {{ role(next) }}</template
@@ -365,7 +365,12 @@ useShortcuts((event) => {
               >
               <template v-else>The last step; {{ sheet.steps.length - done }} still to do.</template>
             </p>
-            <button class="button" :disabled="!next" aria-label="Next step" @click="at++">
+            <button
+              class="button"
+              :disabled="!next"
+              :aria-label="`${isDone(step) ? 'Next' : 'Skip'} step`"
+              @click="at++"
+            >
               {{ isDone(step) ? 'Next' : 'Skip' }}
             </button>
           </div>

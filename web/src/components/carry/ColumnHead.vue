@@ -25,7 +25,12 @@ const look = computed(() => props.board.looks[props.column - props.board.shots.l
           <path d="M1 1V13M8 1V13" stroke="currentColor" stroke-width="1.4" />
         </svg>
       </button>
-      <button class="w-full text-left" :aria-label="`Shot ${shot.slate}`" @click="$emit('shot', shot.id)">
+      <button
+        class="w-full text-left"
+        :data-slate="shot.slate"
+        title="What can be done with the shot"
+        @click="$emit('shot', shot.id)"
+      >
         <span class="flex items-center gap-1.5"
           ><b class="slate-name">{{ shot.slate }}</b
           ><StageTick :stage="shot.stage" /><span class="ml-auto truncate text-[11px] text-quiet">{{

@@ -48,7 +48,7 @@ const figures = computed(() =>
   <header class="slate">
     <SpineButton @click="emit('spine')" />
     <h1 class="text-[30px] leading-none font-bold">{{ plot.shot.slate }}</h1>
-    <button class="head" :aria-label="`Shot ${plot.shot.slate}: change its card`" @click="emit('edit')">
+    <button class="head" title="Change the shot’s card" @click="emit('edit')">
       <span class="block truncate text-[12px]"
         ><b class="font-[650]">Sc. {{ plot.scene.number }}</b> {{ plot.scene.heading }}</span
       >

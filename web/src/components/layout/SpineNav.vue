@@ -123,7 +123,7 @@ useShortcuts((event) => {
     </div>
     <div class="foot">
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
-      <button class="foot-button" aria-label="Who works here" @click="emit('team')">
+      <button class="foot-button" title="Who works here" @click="emit('team')">
         <span class="block text-[11px]">working here</span
         ><span class="block truncate text-ink">{{ session.name }}</span>
       </button>

@@ -85,7 +85,9 @@ function differences(was: SourceAtMark, now: SourceAtMark): string {
     <dl>
       <template v-for="w in words" :key="w.key"
         ><dt>
-          <button class="hover:underline" @click="$emit('select', w.key)">{{ w.name }}</button>
+          <button class="min-h-6 min-w-6 text-left hover:underline" @click="$emit('select', w.key)">
+            {{ w.name }}
+          </button>
         </dt>
         <dd>{{ w.say }}</dd></template
       >

@@ -177,7 +177,7 @@ class CarryBoardIT {
                         ? true
                         : null);
         crew.seeText("from 22AA");
-        crew.press("Shot 22B");
+        crew.pressCss("[data-slate='22B']");
         crew.press("22B…");
         crew.press("Base 22B on another shot…");
         crew.seeText("nothing would change");
@@ -198,7 +198,7 @@ class CarryBoardIT {
         crew.fill("Slate", "17X");
         crew.press("Make shot");
         crew.gone("[role=dialog]");
-        crew.press("Shot 17X");
+        crew.pressCss("[data-slate='17X']");
         crew.until("be in 17X", d -> crew.text("header h1").equals("17X") ? true : null);
         look("Key", "70% 5600", "Day");
         look("Key", "40% 4000", "Dusk");
@@ -220,7 +220,7 @@ class CarryBoardIT {
                 "see the looks that somebody else saved",
                 d -> grip.texts("[role=columnheader].look").size() == 3 ? true : null);
 
-        crew.press("Shot 17B");
+        crew.pressCss("[data-slate='17B']");
         crew.until("be in 17B", d -> crew.text("header h1").equals("17B") ? true : null);
         crew.press("Looks");
         crew.pressCss("[role=menuitem]:nth-of-type(2)");

@@ -30,7 +30,7 @@ class EverySizeIT {
             }
             const name = (e) => (e.getAttribute('aria-label') ?? e.innerText ?? e.value ?? '').trim().split('\\n')[0].slice(0, 40) || e.className || e.tagName;
             for (const control of document.querySelectorAll('a, button, input, select, textarea')) {
-              if (control.closest('svg, [aria-hidden=true], [inert]') || !control.checkVisibility({ visibilityProperty: true, opacityProperty: true })) continue;
+              if (control.closest('svg, [aria-hidden=true], [inert]') || getComputedStyle(control).pointerEvents === 'none' || !control.checkVisibility({ visibilityProperty: true, opacityProperty: true })) continue;
               const r = control.getBoundingClientRect();
               if (r.width < 2 || r.height < 2) continue;
               const x = r.left + r.width / 2, y = r.top + r.height / 2;

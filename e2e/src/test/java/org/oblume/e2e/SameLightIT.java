@@ -218,7 +218,7 @@ class SameLightIT {
         gaffer.fill("What it is called", "On the stage");
         gaffer.press("Begin");
         gaffer.seeText("in Repair shop, built on the stage");
-        gaffer.press("Next step");
+        gaffer.press("Skip step");
         gaffer.until(
                 "see it at its step",
                 d -> gaffer.text(".scroll").contains("Camera would stand 0.30 m outside the walls.") ? true : null);
@@ -245,7 +245,7 @@ class SameLightIT {
     private static void theKeyIsReplaced(Browser grip) {
         while (!grip.text("article h2").startsWith("Key")) {
             String before = grip.text("article h2");
-            grip.press("Next step");
+            grip.press("Skip step");
             grip.until("see another step", d -> grip.text("article h2").equals(before) ? null : true);
         }
         grip.press("Not as recorded");

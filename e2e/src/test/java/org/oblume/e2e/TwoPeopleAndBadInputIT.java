@@ -110,7 +110,7 @@ class TwoPeopleAndBadInputIT {
     @Test
     void aShotThatOthersNeedIsNotDeletedAndNotBasedOnThem() {
         crew.open("/shots/1/plot");
-        crew.press("Shot 4A: change its card");
+        crew.pressCss("header .head");
         crew.press("Delete shot…");
         crew.press("Yes, delete 4A");
         crew.seeText("4A cannot be deleted: 4B is based on it. Base it on another shot first.");
