@@ -77,7 +77,7 @@ class ScreenshotsIT {
             take(crew, "log");
 
             crew.open("/shots/3/match");
-            crew.press("All figures of 4D");
+            crew.pressCss("tr[data-shot='4D'] th button");
             crew.see("tr[data-aspect=RATIO]");
             take(crew, "match");
             aRebuildOfTheCloseShot(crew);
