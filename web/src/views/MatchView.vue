@@ -170,8 +170,8 @@ async function judgeBy() {
                   :aria-label="`All figures of ${j.slate}`"
                   @click="chosen = opened === j ? undefined : key(j)"
                 >
-                  <span class="shot-slate">{{ j.slate }}</span>
-                  <StageTick v-if="!j.run" :stage="j.stage" class="inline" />
+                  <span class="shot-slate">{{ j.slate }}</span>{{ ' '
+                  }}<StageTick v-if="!j.run" :stage="j.stage" class="inline" />
                 </button>
                 <span class="block font-normal text-quiet">{{
                   isReference(j)
