@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { readLater } from '@/lib/lazy'
 
 /** A view is read when it is first opened, or when the page has nothing else to do: the first one comes sooner. */
 const views = {
@@ -20,9 +21,10 @@ const views = {
   VerdictView: () => import('./views/VerdictView.vue'),
 }
 
-/** Reads all views, so that they open when the network is gone. */
-export function readAhead(): Promise<unknown> {
-  return Promise.allSettled(Object.values(views).map((read) => read()))
+/** Reads all views, and what they read later, so that they open when the network is gone. */
+export async function readAhead() {
+  await Promise.allSettled(Object.values(views).map((read) => read()))
+  await readLater()
 }
 
 export const router = createRouter({

@@ -2,15 +2,10 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { value, type PlanPoint, type ProposedChange, type HintView } from '@/api/types'
-import CompareDialog from '@/components/dialogs/CompareDialog.vue'
-import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
-import PlaceDialog from '@/components/dialogs/PlaceDialog.vue'
-import ShotDialog from '@/components/dialogs/ShotDialog.vue'
 import SlateBar from '@/components/layout/SlateBar.vue'
 import UndoButtons from '@/components/layout/UndoButtons.vue'
 import PaperLinks from '@/components/layout/PaperLinks.vue'
 import ViewTabs from '@/components/layout/ViewTabs.vue'
-import PlacementPane from '@/components/inspector/PlacementPane.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import FrameView from '@/components/plot/FrameView.vue'
@@ -19,10 +14,17 @@ import MarkLadder from '@/components/plot/MarkLadder.vue'
 import PlanEditor from '@/components/plot/PlanEditor.vue'
 import SayBar from '@/components/plot/SayBar.vue'
 import TryBar from '@/components/plot/TryBar.vue'
+import { lazy } from '@/lib/lazy'
 import { useShortcuts } from '@/lib/useShortcuts'
 import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+
+const CompareDialog = lazy(() => import('@/components/dialogs/CompareDialog.vue'))
+const ConflictDialog = lazy(() => import('@/components/dialogs/ConflictDialog.vue'))
+const PlaceDialog = lazy(() => import('@/components/dialogs/PlaceDialog.vue'))
+const ShotDialog = lazy(() => import('@/components/dialogs/ShotDialog.vue'))
+const PlacementPane = lazy(() => import('@/components/inspector/PlacementPane.vue'))
 
 const props = defineProps<{ shotId: number }>()
 defineEmits<{ spine: [] }>()

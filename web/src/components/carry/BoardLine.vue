@@ -146,13 +146,12 @@ const looks = computed(() =>
         <span
           v-if="!sheet.compact && !camera"
           class="why"
-          aria-hidden="true"
           :class="{ cheat: c.reason === 'CHEAT' }"
           :style="{ top: `${c.y - 16}px` }"
           >{{ reasonName(c.reason) }}</span
         >
       </template>
-      <span v-if="c.cell" class="said" aria-hidden="true" :class="{ tall: !sheet.compact, low: camera }">
+      <span v-if="c.cell" class="said" :class="{ tall: !sheet.compact, low: camera }">
         <span class="figure block truncate">{{ c.words.figures || (sheet.compact ? c.words.words : '') }}</span>
         <span
           v-if="!sheet.compact && c.words.words && !(camera && c.words.figures)"
