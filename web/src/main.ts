@@ -22,7 +22,13 @@ void router.isReady().then(() => setTimeout(() => void readAhead(), READ_AHEAD_M
 
 // A page of the version before asks for files that are not there any more: the new one knows its own.
 addEventListener('vite:preloadError', () => {
-  if (navigator.onLine && performance.now() > READ_AHEAD_MS) location.reload()
+  const mine = document.querySelector('script[type=module][src]')?.getAttribute('src')
+  void fetch('/')
+    .then((page) => (page.ok ? page.text() : ''))
+    .then(
+      (page) => page && mine && !page.includes(mine) && location.reload(),
+      () => undefined, // the server does not answer: what is open stays open
+    )
 })
 
 // Where the browser allows it (https, or this very computer) the page opens without a network too.

@@ -140,7 +140,9 @@ public class KnotService {
                 .with(
                         after,
                         shot.id(),
-                        changed.stream().collect(Collectors.toMap(KnotEntity::key, KnotEntity::revision)));
+                        changed.stream()
+                                .collect(Collectors.toMap(
+                                        KnotEntity::key, KnotEntity::revision, (first, again) -> again)));
         records.keepWhenCommitted(scene);
         return scene.recorded(shot.id());
     }

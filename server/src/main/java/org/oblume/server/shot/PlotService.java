@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -90,9 +91,7 @@ public class PlotService {
         String key = placement.key();
         return !List.copyOf(before.state().knots(key))
                         .equals(List.copyOf(after.state().knots(key)))
-                || before.scene().placed().stream()
-                        .noneMatch(p -> p.placement().equals(placement)
-                                && p.version() == after.scene().version(key))
+                || !Objects.equals(before.scene().piece(key), after.scene().piece(key))
                 || !before.scene()
                         .revisions(before.shot().id(), key)
                         .equals(after.scene().revisions(after.shot().id(), key));

@@ -165,10 +165,10 @@ public final class StoredScene {
         return own;
     }
 
-    /** Version of what is said of a placement itself. */
-    long version(String key) {
-        PlacedPiece piece = placedByKey.get(key);
-        return piece == null ? 0 : piece.version();
+    /** What is placed under a key; null when nothing is. */
+    @Nullable
+    PlacedPiece piece(String key) {
+        return placedByKey.get(key);
     }
 
     /** This scene with a record that was changed in one shot, and the revisions of what was. */

@@ -250,6 +250,18 @@ class HistoryOverHttpTest {
     }
 
     @Test
+    void oneValueThatIsChangedTwiceInOneEditHoldsWhatCameLast() {
+        long shot = api.shotFrom("4HH", api.shot("4A"));
+        api.tie(shot, "key", "LEVEL", "{\"text\":\"20\",\"reason\":\"LOOK\"}", 0);
+        String twice =
+                """
+                {"changes":[{"placement":"key","attribute":"LEVEL","value":{"percent":30},"revision":1},
+                 {"placement":"key","attribute":"LEVEL","value":{"percent":35},"revision":1}],"reason":"LOOK"}""";
+        assertThat(api.post("/api/shots/" + shot + "/knots", twice).status()).isEqualTo(200);
+        assertThat(api.say(shot, "key", "LEVEL")).isEqualTo("35 %");
+    }
+
+    @Test
     void aLongPastIsReadInPagesTheNewestFirst() {
         long shot = api.shotFrom("4H", api.shot("4A"));
         for (int i = 0; i < 205; i++) {
