@@ -323,6 +323,20 @@ tr.opened th:first-child {
   min-width: 220px;
 }
 /* What to do stands under the figures where they would not fit beside each other. */
+@media (width < 1200px) {
+  .report th,
+  .report td,
+  .report th:first-child {
+    padding: 0;
+    border: 0;
+  }
+  tr.opened th:first-child {
+    box-shadow: none;
+  }
+  tr.opened {
+    box-shadow: inset 3px 0 0 var(--accent);
+  }
+}
 @media (700px <= width < 1200px) {
   .report,
   .report thead,
@@ -337,12 +351,6 @@ tr.opened th:first-child {
     align-items: center;
     padding: 8px 20px;
     border-bottom: 1px solid var(--line);
-  }
-  .report th,
-  .report td,
-  .report th:first-child {
-    padding: 0;
-    border: 0;
   }
   .report thead th:last-child {
     display: none;
@@ -376,12 +384,6 @@ tr.opened th:first-child {
     grid-template-columns: minmax(0, 1fr) auto;
     padding: 8px 20px;
     border-bottom: 1px solid var(--line);
-  }
-  .report th,
-  .report td,
-  .report th:first-child {
-    padding: 0;
-    border: 0;
   }
   .report .remedy,
   .report .all {

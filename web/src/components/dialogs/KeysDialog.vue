@@ -32,17 +32,17 @@ const KEYS: [string, string][] = [
 </script>
 
 <template>
-  <BaseDialog :open="open" title="Keys" @close="emit('close')">
+  <BaseDialog :open="open" wide title="Keys" @close="emit('close')">
+    <label class="mb-2 flex min-h-8 items-center gap-2">
+      <input v-model="settings.singleKeys" type="checkbox" true-value="on" false-value="off" />
+      <span>Single signs are shortcuts: <span class="figure">/ . ?</span></span>
+    </label>
     <dl class="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1">
       <template v-for="[key, what] in KEYS" :key="key">
         <dt class="figure">{{ key }}</dt>
         <dd class="text-quiet">{{ what }}</dd>
       </template>
     </dl>
-    <label class="mt-3 flex min-h-8 items-center gap-2">
-      <input v-model="settings.singleKeys" type="checkbox" true-value="on" false-value="off" />
-      <span>Single signs are shortcuts: <span class="figure">/ . ?</span></span>
-    </label>
     <template #buttons><button class="button button-main" @click="emit('close')">Close</button></template>
   </BaseDialog>
 </template>

@@ -52,7 +52,7 @@ const rest = computed(() => props.tabs.filter((t) => !kept.value.has(t.key)))
       <MenuButton class="tab"
         >More<span class="sr-only">: {{ label }}</span></MenuButton
       >
-      <MenuItems class="menu-list right-auto left-0">
+      <MenuItems class="menu-list">
         <MenuItem v-for="t in rest" :key="t.key" v-slot="{ active, close }">
           <RouterLink :to="t.to" class="menu-item" :class="{ 'bg-ground': active }" @click="close">{{
             t.name

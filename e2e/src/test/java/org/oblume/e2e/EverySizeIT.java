@@ -48,6 +48,18 @@ class EverySizeIT {
             return [...new Set(problems)];
             """;
 
+    /** Opens the menu of the tabs that do not fit, looks at it, and closes it; null when all of them fit. */
+    private static final String MORE =
+            """
+            const more = [...document.querySelectorAll('main nav button')].find((b) => b.innerText.startsWith('More'));
+            if (!more) return null;
+            more.click();
+            await new Promise((drawn) => setTimeout(drawn, 100));
+            const r = document.querySelector('main nav [role=menu]').getBoundingClientRect();
+            more.click();
+            return r.left >= 0 && r.right <= innerWidth;
+            """;
+
     private static RunningOblume oblume;
     private static Browser crew;
 
@@ -105,6 +117,9 @@ class EverySizeIT {
             crew.settled();
             for (Object problem : (List<?>) crew.script(LOOK)) {
                 problems.add("%d×%d: %s".formatted(size[0], size[1], problem));
+            }
+            if (Boolean.FALSE.equals(crew.fetch(MORE))) {
+                problems.add("%d×%d: what is under More is cut off".formatted(size[0], size[1]));
             }
         }
         assertThat(problems).isEmpty();
