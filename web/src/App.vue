@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch, watchEffect } from 'vue'
-import { RouterView, useRoute } from 'vue-router'
+import { RouterView, useRoute, useRouter } from 'vue-router'
 import { sentence } from './api/client'
 import KeysDialog from './components/dialogs/KeysDialog.vue'
 import TeamDialog from './components/dialogs/TeamDialog.vue'
@@ -17,6 +17,7 @@ const book = useBook()
 const session = useSession()
 const output = useOutput()
 const route = useRoute()
+const router = useRouter()
 const spineOpen = ref(false)
 const keysOpen = ref(false)
 const teamOpen = ref(false)
@@ -47,6 +48,15 @@ useShortcuts((event) => {
   else if (event.key === '.' && output.now?.armed) void output.stop()
   else return false
   return true
+})
+
+/** What to know of a view that could not be read. */
+const notRead = ref('')
+router.onError(() => {
+  notRead.value = 'This view is not on this device yet, and the server does not answer. Try again when the line stands.'
+})
+router.afterEach(() => {
+  notRead.value = ''
 })
 
 /** Where one is, for the window's title. */
@@ -92,6 +102,7 @@ watch(
     <main id="view" ref="view" tabindex="-1" class="min-h-0 min-w-0 outline-none">
       <RouterView :key="String(route.name)" @spine="spineOpen = true" />
       <OutputState v-if="!hasSlate" class="nowhere" />
+      <p v-if="notRead" role="alert" class="not-read">{{ notRead }}</p>
     </main>
     <KeysDialog :open="keysOpen" @close="keysOpen = false" />
     <TeamDialog :open="teamOpen" @close="teamOpen = false" />
@@ -123,6 +134,18 @@ watch(
   z-index: 30;
   margin: 0;
   background: var(--ground);
+}
+.not-read {
+  position: fixed;
+  bottom: 10px;
+  left: 50%;
+  z-index: 30;
+  width: min(520px, calc(100% - 20px));
+  padding: 8px 12px;
+  transform: translateX(-50%);
+  background: var(--raised);
+  border: 1px solid var(--ink);
+  border-radius: 3px;
 }
 /* Seen when the keyboard comes to it. */
 .skip {

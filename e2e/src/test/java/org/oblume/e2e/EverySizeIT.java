@@ -20,7 +20,9 @@ class EverySizeIT {
     private static final String LOOK =
             """
             const problems = [];
-            const wide = document.scrollingElement.scrollWidth - innerWidth;
+            // not innerWidth: on a phone that grows with what overflows
+            const width = document.documentElement.clientWidth;
+            const wide = document.scrollingElement.scrollWidth - width;
             if (wide > 0) problems.push('the page goes sideways by ' + wide + ' px');
             for (const e of document.querySelectorAll('main, main *')) {
               const style = getComputedStyle(e), over = e.scrollWidth - e.clientWidth;
@@ -34,7 +36,7 @@ class EverySizeIT {
               const r = control.getBoundingClientRect();
               if (r.width < 2 || r.height < 2) continue;
               const x = r.left + r.width / 2, y = r.top + r.height / 2;
-              let clipped = x < 0 || y < 0 || x >= innerWidth || y >= innerHeight;
+              let clipped = x < 0 || y < 0 || x >= width || y >= innerHeight;
               for (let p = control.parentElement; p && !clipped; p = p.parentElement) {
                 if (getComputedStyle(p).overflow === 'visible') continue;
                 const c = p.getBoundingClientRect();
@@ -57,7 +59,7 @@ class EverySizeIT {
             await new Promise((drawn) => setTimeout(drawn, 100));
             const r = document.querySelector('main nav [role=menu]').getBoundingClientRect();
             more.click();
-            return r.left >= 0 && r.right <= innerWidth;
+            return r.left >= 0 && r.right <= document.documentElement.clientWidth;
             """;
 
     private static RunningOblume oblume;
