@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Dialog, DialogPanel } from '@headlessui/vue'
 import { computed, nextTick, onMounted, ref, watch, watchEffect } from 'vue'
 import { RouterView, useRoute, useRouter } from 'vue-router'
 import { sentence } from './api/client'
@@ -7,6 +8,7 @@ import TeamDialog from './components/dialogs/TeamDialog.vue'
 import OutputState from './components/layout/OutputState.vue'
 import SignIn from './components/layout/SignIn.vue'
 import SpineNav from './components/layout/SpineNav.vue'
+import { useFreshReads } from './lib/useFreshReads'
 import { usePrefetch } from './lib/usePrefetch'
 import { useShortcuts } from './lib/useShortcuts'
 import { useBook } from './stores/book'
@@ -38,10 +40,7 @@ async function load() {
 }
 onMounted(load)
 usePrefetch(() => (route.params.id ? Number(route.params.id) : undefined))
-watch(
-  () => session.name,
-  (name) => name && void Promise.all([book.load(), output.load()]),
-)
+useFreshReads()
 
 useShortcuts((event) => {
   if (event.key === '?') keysOpen.value = true
@@ -106,9 +105,14 @@ watch(
     </main>
     <KeysDialog :open="keysOpen" @close="keysOpen = false" />
     <TeamDialog :open="teamOpen" @close="teamOpen = false" />
-    <div v-if="session.ended" class="ended" role="dialog" aria-modal="true" aria-label="Sign in to go on">
-      <SignIn />
-    </div>
+    <Dialog
+      :open="session.ended"
+      class="fixed inset-0 z-50 flex overflow-y-auto bg-ground"
+      aria-label="Sign in to go on"
+      @close="() => undefined"
+    >
+      <DialogPanel class="m-auto"><SignIn /></DialogPanel>
+    </Dialog>
   </div>
   <main v-else class="flex h-full overflow-y-auto">
     <p v-if="error" role="alert" class="m-auto">
@@ -160,14 +164,6 @@ watch(
 .skip:not(:focus) {
   clip-path: inset(50%);
   pointer-events: none;
-}
-.ended {
-  position: fixed;
-  inset: 0;
-  z-index: 50;
-  display: flex;
-  overflow-y: auto;
-  background: var(--ground);
 }
 @media (width < 800px) {
   .frame .nowhere {

@@ -1,5 +1,7 @@
+import createClient from 'openapi-fetch'
 import { keep, kept } from '@/lib/offlineStore'
-import type { ConflictingValue } from './types'
+import type { components, paths } from './generated/schema'
+import { conflictingValue, type ConflictingValue } from './types'
 
 const UNHEARD = [502, 503, 504]
 
@@ -7,11 +9,12 @@ const UNHEARD = [502, 503, 504]
 export class ApiError extends Error {
   readonly status: number
   readonly field?: string
-  readonly conflict?: ConflictingValue
+  /** What stands now, where somebody was there first. */
+  readonly conflict?: unknown
   /** When to send it again, in s, as the server says. */
   readonly retryAfterS?: number
 
-  constructor(status: number, sentence: string, field?: string, conflict?: ConflictingValue, retryAfterS?: number) {
+  constructor(status: number, sentence: string, field?: string, conflict?: unknown, retryAfterS?: number) {
     super(sentence)
     this.status = status
     this.field = field
@@ -25,19 +28,16 @@ export class ApiError extends Error {
   }
 }
 
-export interface CallOptions {
-  body?: unknown
-  /** Version the edit was made on, for If-Match. */
-  version?: number
-  /** A key of its own for an edit: however often it is sent, it is done once. */
-  idempotencyKey?: string
-  /** Of what is true only now: an older answer is no answer. */
-  now?: boolean
-  signal?: AbortSignal
-}
-
 /** What this page calls itself, so that it knows its own edits among those of others. */
 export const device = crypto.getRandomValues(new Uint32Array(2)).join('-')
+
+/** For what is true only now: an older answer is no answer. */
+export const ONLY_NOW = { cache: 'no-store' } as const
+
+/** Header of an edit that was made on a version. */
+export function onVersion(version: number | undefined): { 'If-Match'?: string } {
+  return version === undefined ? {} : { 'If-Match': `"${version}"` }
+}
 
 let signedInAgain: () => Promise<void> = () => new Promise(() => undefined)
 
@@ -46,45 +46,61 @@ export function whenSignedOut(wait: () => Promise<void>) {
   signedInAgain = wait
 }
 
-export async function call<T>(method: string, path: string, options: CallOptions = {}): Promise<T> {
-  const reads = method === 'GET'
-  const headers: Record<string, string> = {
-    'Oblume-Units': globalThis.localStorage?.getItem('oblume.units') ?? 'metric',
-  }
+function headersOf(request: Request): Headers {
+  const headers = new Headers(request.headers)
+  headers.set('Oblume-Units', globalThis.localStorage?.getItem('oblume.units') ?? 'metric')
+  if (request.method === 'GET') return headers
+  headers.set('Oblume-Device', device)
   const pass = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
-  if (!reads) {
-    headers['Oblume-Device'] = device
-    if (pass) headers['X-XSRF-TOKEN'] = decodeURIComponent(pass)
-  }
-  if (options.body !== undefined)
-    headers['Content-Type'] = options.body instanceof Blob ? 'application/octet-stream' : 'application/json'
-  if (options.version !== undefined) headers['If-Match'] = `"${options.version}"`
-  if (options.idempotencyKey) headers['Idempotency-Key'] = options.idempotencyKey
+  if (pass) headers.set('X-XSRF-TOKEN', decodeURIComponent(pass))
+  return headers
+}
+
+/** What is read is kept on this device, and stands in for the answer when there is none. */
+async function send(request: Request): Promise<Response> {
+  const { pathname, search } = new URL(request.url)
+  const keeps = request.method === 'GET' && request.cache !== 'no-store'
   let response: Response
   try {
-    response = await fetch(path, {
-      method,
-      headers,
-      signal: options.signal,
-      body:
-        typeof options.body === 'string' || options.body instanceof Blob ? options.body : JSON.stringify(options.body),
-    })
+    response = await fetch(new Request(request.clone(), { headers: headersOf(request) }))
   } catch (failure) {
-    if (options.signal?.aborted) throw failure
-    const before = reads && !options.now ? await kept<T>(path) : undefined
-    if (before !== undefined) return before
+    if (request.signal.aborted) throw failure
+    const before = keeps ? await kept(pathname + search) : undefined
+    if (before !== undefined) return Response.json(before)
     throw new ApiError(0, 'The server does not answer. Nothing was saved; check the network and try again.')
   }
   if (response.status === 401) {
     await signedInAgain()
-    return call<T>(method, path, options)
+    return send(request)
   }
-  const answer = parsed(await response.text())
-  if (response.ok) {
-    if (reads && !options.now) void keep(path, answer)
-    return answer as T
-  }
-  const problem = (answer ?? {}) as { detail?: string; field?: string; conflict?: ConflictingValue }
+  if (response.ok && keeps)
+    void response
+      .clone()
+      .json()
+      .then((read) => keep(pathname + search, read))
+      .catch(() => undefined) // it is read by whoever asked
+  return response
+}
+
+/** The server's calls, as its document describes them. */
+export const api = createClient<paths>({
+  baseUrl: location.origin,
+  fetch: send,
+  bodySerializer: (body: unknown) => (body instanceof Blob || typeof body === 'string' ? body : JSON.stringify(body)),
+})
+
+/** The content of a file, as it is: what the document calls binary text. */
+export function asFile(file: Blob) {
+  return { headers: { 'Content-Type': 'application/octet-stream' }, body: file as unknown as string }
+}
+
+type Problem = components['schemas']['Problem']
+
+/** What a call answers. Rejects with an {@link ApiError} when it is refused, or when there is no answer. */
+export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  const { data, error, response } = await call
+  if (response.ok) return data as T
+  const problem: Partial<Problem> = error && typeof error === 'object' ? error : {}
   throw new ApiError(
     response.status,
     problem.detail ?? `The server could not do this (${response.status}). Try again.`,
@@ -94,14 +110,11 @@ export async function call<T>(method: string, path: string, options: CallOptions
   )
 }
 
-export function sentence(error: unknown): string {
-  return error instanceof Error ? error.message : String(error)
+/** What someone else recorded meanwhile, where that is why an edit was refused. */
+export function conflictOf(failure: unknown): ConflictingValue | undefined {
+  return failure instanceof ApiError ? conflictingValue(failure.conflict) : undefined
 }
 
-function parsed(text: string): unknown {
-  try {
-    return text ? JSON.parse(text) : undefined
-  } catch {
-    return undefined
-  }
+export function sentence(error: unknown): string {
+  return error instanceof Error ? error.message : String(error)
 }

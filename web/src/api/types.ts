@@ -117,6 +117,8 @@ export type ClosedRevision = Schemas['ClosedRevision']
 export type LookCard = Schemas['LookCard']
 export type ShotStage = ShotCard['stage']
 export type AttributeValue = Schemas['AttributeValue']
+/** A change on its way: a value, what someone typed, or null to let it carry again. */
+export type ValueEdit = { value: AttributeValue } | { text: string } | null
 
 /** The value of each attribute. */
 export interface Values {
@@ -159,3 +161,10 @@ export function revisionOf(placed: Placed, attribute: Attribute): number {
 
 /** What someone else recorded meanwhile, with a 409. */
 export type ConflictingValue = Schemas['ConflictingValue']
+
+/** What stands now of a value, where a conflict is about one. */
+export function conflictingValue(conflict: unknown): ConflictingValue | undefined {
+  return conflict && typeof conflict === 'object' && 'attribute' in conflict && 'revision' in conflict
+    ? (conflict as ConflictingValue)
+    : undefined
+}

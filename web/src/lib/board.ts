@@ -158,7 +158,7 @@ export function cellWords(
   if (of('STANDING') && standing !== 'ON') return { figures: '', words: standing === 'OFF' ? 'off' : 'out' }
   const figures = FIGURES.flatMap((a) => {
     const k = of(a)
-    return k ? [printed(k.say).replace(/ (%|K|mm)$/, '$1')] : []
+    return k ? [printed(k.brief)] : []
   }).join(' ')
   const rest = knots.filter(
     (k) =>
@@ -170,11 +170,8 @@ export function cellWords(
 }
 
 function short(knot: BoardKnot, first: boolean, printed: (both: Phrase) => string): string {
+  if (knot.attribute === 'MODIFIERS') return printed(knot.brief)
   const said = printed(first ? knot.say : knot.words)
-  if (knot.attribute === 'MODIFIERS')
-    return said === 'none'
-      ? ''
-      : said.replace(/ on [\d.]+ m frame(?:, [\d.]+ m before the lens)?/g, ' frame').replaceAll(';', ',')
   return knot.attribute === 'PLACE' ? said : `${knot.label} ${said}`
 }
 

@@ -1,4 +1,4 @@
-import { call } from '@/api/client'
+import { answer, api } from '@/api/client'
 
 const STEPS = 24
 
@@ -10,12 +10,14 @@ export async function miredGradient(
   cameraDuv: number,
 ): Promise<{ mired: number; swatch: string }[]> {
   const along = Array.from({ length: STEPS + 1 }, (_, i) => from + ((to - from) * i) / STEPS)
-  const { swatches } = await call<{ swatches: string[] }>('POST', '/api/bench/seen', {
-    body: {
-      whites: along.map((m) => ({ kelvin: 1e6 / m })),
-      whiteBalanceKelvin: cameraKelvin,
-      whiteBalanceDuv: cameraDuv,
-    },
-  })
+  const { swatches } = await answer(
+    api.POST('/api/bench/seen', {
+      body: {
+        whites: along.map((m) => ({ kelvin: 1e6 / m })),
+        whiteBalanceKelvin: cameraKelvin,
+        whiteBalanceDuv: cameraDuv,
+      },
+    }),
+  )
   return along.map((mired, i) => ({ mired, swatch: swatches[i]! }))
 }

@@ -1,8 +1,10 @@
-import { clear, createStore, del, get, set, values } from 'idb-keyval'
+import { clear, createStore, del, get, set, update, values } from 'idb-keyval'
+import { intentOf, type KeptCall } from '@/api/keptCalls'
 
 /** What this device has read and may need without a network, and what it has not sent yet. A device that keeps nothing goes on without. */
 const read = createStore('oblume-read', 'answers')
 const unsent = createStore('oblume-unsent', 'edits')
+const turns = createStore('oblume-turns', 'turns')
 
 /** The last answer of a path. */
 export async function kept<T>(path: string): Promise<T | undefined> {
@@ -25,38 +27,80 @@ export async function forgetRead(): Promise<void> {
   await clear(read).catch(() => undefined)
 }
 
-/** An edit as a version before kept it on the device: the same under other names. */
-interface OldItem {
+/** What an edit was kept as by versions before: by its call, and once under other names. */
+interface OldItem extends Partial<KeptCall> {
   once?: string
   made?: number
   theirs?: unknown
+  person?: string
+  label?: string
+  problem?: string
+  idempotencyKey?: string
+  queuedAt?: number
+  current?: unknown
 }
 
-/** An unsent edit in the names of this version. */
+/** An unsent edit as this version keeps it. */
 export function upgraded<T>(item: T & OldItem): T {
-  const { once, made, theirs, ...same } = item
-  if (once === undefined) return item
-  return { ...same, idempotencyKey: once, queuedAt: made, ...(theirs ? { current: theirs } : {}) } as T
+  const { once, made, theirs, method, path, body, version, label, ...same } = item
+  if (path === undefined || method === undefined) return item
+  const { person, problem, idempotencyKey = once, queuedAt = made, current = theirs } = same
+  const intent = intentOf({ method, path, body, version })
+  return { person, problem, idempotencyKey, queuedAt, current, label, intent } as T
 }
 
-/** What a person has not sent yet, in the order in which it was made. */
-export async function unsentOf<T extends { queuedAt: number }>(person: string): Promise<T[]> {
+/** What a person has not sent yet. */
+export async function unsentOf<T>(person: string): Promise<T[]> {
   try {
     const all = await values<T & { person: string }>(unsent)
-    return all
-      .map((e) => upgraded(e))
-      .filter((e) => e.person === person)
-      .sort((a, b) => a.queuedAt - b.queuedAt)
+    return all.map((e) => upgraded(e)).filter((e) => e.person === person)
   } catch {
     return []
   }
 }
 
-/** Each by itself, so that two pages of one device never write over each other's. */
-export async function keepUnsent(edit: { idempotencyKey: string; person: string }): Promise<void> {
-  await set(edit.idempotencyKey, JSON.parse(JSON.stringify(edit)), unsent).catch(() => undefined)
+/** Each by itself, so that two pages of one device never write over each other's. @returns whether the device keeps it */
+export async function keepUnsent(edit: { idempotencyKey: string; person: string }): Promise<boolean> {
+  try {
+    await set(edit.idempotencyKey, JSON.parse(JSON.stringify(edit)), unsent)
+    return true
+  } catch {
+    return false
+  }
 }
 
 export async function dropUnsent(idempotencyKey: string): Promise<void> {
   await del(idempotencyKey, unsent).catch(() => undefined)
+}
+
+interface Turn {
+  page: string
+  until: number
+}
+
+/**
+ * Takes a turn among the pages of this device, or goes on with one: only one page has it at a time, for so many ms.
+ *
+ * @returns whether this page has it; a device that keeps nothing has one page
+ */
+export async function takeTurn(what: string, page: string, ms: number): Promise<boolean> {
+  const now = Date.now()
+  let mine = false
+  try {
+    await update<Turn>(
+      what,
+      (turn) => {
+        mine = !turn || turn.page === page || turn.until < now
+        return mine ? { page, until: now + ms } : turn!
+      },
+      turns,
+    )
+    return mine
+  } catch {
+    return true
+  }
+}
+
+export async function endTurn(what: string, page: string): Promise<void> {
+  await update<Turn>(what, (turn) => (turn?.page === page ? { page, until: 0 } : turn!), turns).catch(() => undefined)
 }

@@ -10,9 +10,10 @@ import {
   type ShallowRef,
 } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { call, type ApiError } from '@/api/client'
+import type { ApiError } from '@/api/client'
 import type { Kind, Understood } from '@/api/types'
 import { useSettings } from '@/stores/settings'
+import { understand } from './figures'
 import { useLatest } from './useLatest'
 
 export interface BenchField {
@@ -38,7 +39,6 @@ export interface UseBenchReturn<P> {
 }
 
 const KEPT_AFTER_MS = 300
-const IMPERIAL: Partial<Record<Kind, Kind>> = { LENGTH: 'LENGTH_IN_FEET', LIGHT: 'LIGHT_IN_FOOTCANDLES' }
 const UNITS: Partial<Record<Kind, [metric: string, imperial: string]>> = { LENGTH: ['m', 'ft'], LIGHT: ['lux', 'fc'] }
 
 /**
@@ -75,9 +75,7 @@ export function useBench<P>(options: {
 
   const latest = useLatest({
     send: async (typed: { name: string; kind: Kind; text: string }[]) => {
-      const { items } = await call<{ items: Understood[] }>('POST', '/api/bench/read', {
-        body: { items: typed.map(({ kind, text }) => ({ kind, text })) },
-      })
+      const items = await understand(typed)
       read = Object.fromEntries(typed.map((one, i) => [one.name, items[i]!]))
       const wrong = Object.entries(read).filter(([, item]) => item.problem)
       if (wrong.length) return { wrong: Object.fromEntries(wrong.map(([name, item]) => [name, item.problem!])) }
@@ -103,11 +101,7 @@ export function useBench<P>(options: {
 
   function ask() {
     const fields = Object.entries(options.fields(text))
-    latest.ask(
-      fields.flatMap(([name, { kind }]) =>
-        kind ? [{ name, kind: (imperial.value && IMPERIAL[kind]) || kind, text: text[name] ?? '' }] : [],
-      ),
-    )
+    latest.ask(fields.flatMap(([name, { kind }]) => (kind ? [{ name, kind, text: text[name] ?? '' }] : [])))
   }
 
   /** With its unit, so that it means the same to whoever opens the address. */

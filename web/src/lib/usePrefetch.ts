@@ -1,5 +1,5 @@
 import { watch } from 'vue'
-import { call } from '@/api/client'
+import { READS } from '@/api/reads'
 import type { ProductionPage } from '@/api/types'
 import { useBook } from '@/stores/book'
 import { useConnection } from '@/stores/connection'
@@ -24,17 +24,22 @@ export function usePrefetch(openShot: () => number | undefined) {
     const near = [...shots]
       .sort((a, b) => Math.abs(shots.indexOf(a) - at) - Math.abs(shots.indexOf(b) - at))
       .slice(0, MOST_SHOTS)
-    await readAll([...scenes.map((s) => `/api/scenes/${s.id}/carry`), ...near.flatMap(pathsOf)], () => mine === round)
+    await readAll([...scenes.map((s) => boardOf(s.id)), ...near.flatMap(all)], () => mine === round)
   }
 
-  function pathsOf(shot: number) {
-    return [`/api/shots/${shot}/plot`, `/api/shots/${shot}/rebuild`, `/api/shots/${shot}/readings`]
+  const boardOf = (sceneId: number) => () => READS.board.ask({ sceneId }, {})
+  function all(shotId: number): (() => Promise<unknown>)[] {
+    return [
+      () => READS.plot.ask({ shotId }, {}),
+      () => READS.rebuild.ask({ shotId }, {}),
+      () => READS.meter.ask({ shotId }, {}),
+    ]
   }
 
-  async function readAll(paths: string[], wanted: () => boolean) {
-    for (const path of paths) {
+  async function readAll(asks: (() => Promise<unknown>)[], wanted: () => boolean) {
+    for (const ask of asks) {
       if (!wanted() || !connection.live) return
-      await call('GET', path).catch(() => undefined)
+      await ask().catch(() => undefined)
       await new Promise((done) => setTimeout(done, BETWEEN_MS))
     }
   }
@@ -56,19 +61,15 @@ export function usePrefetch(openShot: () => number | undefined) {
   /* of what others change, what was read ahead of that shot is read anew */
   const dirty = new Set<number>()
   let after: ReturnType<typeof setTimeout> | undefined
-  connection.onChanged(['RECORD', 'BOOK', 'RUNS', 'READINGS'], ({ shotId: id }) => {
-    if (!id) return
+  connection.onChanged(({ shotId: id, topics }) => {
+    if (!id || !topics.some((t) => ['RECORD', 'BOOK', 'RUNS', 'READINGS'].includes(t))) return
     dirty.add(id)
     clearTimeout(after)
     after = setTimeout(() => {
       const shots = [...dirty]
       dirty.clear()
-      void readAll(
-        [...new Set(shots.flatMap((s) => book.shots.get(s)?.scene.id ?? []))]
-          .map((s) => `/api/scenes/${s}/carry`)
-          .concat(shots.flatMap(pathsOf)),
-        () => true,
-      )
+      const scenes = new Set(shots.flatMap((s) => book.sceneOf(s) ?? []))
+      void readAll([...[...scenes].map(boardOf), ...shots.flatMap(all)], () => true)
     }, SETTLED_MS)
   })
 }

@@ -8,6 +8,7 @@ import {
   type AttributeValue,
   type Department,
   type Patch,
+  type Phrase,
   type Role,
   type ShotStage,
   type TeamRole,
@@ -37,6 +38,7 @@ export const STAGES = named<ShotStage>(vocabulary.stages)
 
 /** How a fixture follows its level. */
 export const LEVEL_CURVES = named(vocabulary.levelCurves)
+export type LevelCurve = (typeof LEVEL_CURVES)[number]['key']
 
 export const ATTRIBUTES: Record<Attribute, string> = vocabulary.attributes
 
@@ -75,40 +77,28 @@ export function signed(value: number, decimals: number): string {
   return Number(text) === 0 ? '0' : `${value < 0 ? '−' : '+'}${text}`
 }
 
-/** What stands in a field when one starts to type over a value; the server reads it back in either units. */
-export function typed(placed: Placed, attribute: Attribute, imperial: boolean): string {
-  switch (attribute) {
-    case 'PLACE': {
-      const place = value(placed, 'PLACE')
-      if (place && imperial) return (held(placed, 'PLACE')?.sayImperial ?? '').replace(' right', '').replace(' up', '')
-      return place ? `${place.xM.toFixed(2)}, ${place.yM.toFixed(2)}${place.outside ? ' outside' : ''}` : ''
-    }
-    case 'AIM': {
-      const aim = placed.aim
-      return aim
-        ? `${Math.round(aim.bearingDeg)} ${aim.tiltDeg < 0 ? 'down' : 'up'} ${Math.abs(Math.round(aim.tiltDeg))}`
-        : ''
-    }
-    case 'WHITE': {
-      const white = value(placed, 'WHITE')
-      return white ? `${white.kelvin}${white.duv ? ` ${white.duv > 0 ? '+' : ''}${white.duv}` : ''}` : ''
-    }
-    default:
-      return ((imperial ? held(placed, attribute)?.sayImperial : held(placed, attribute)?.say) ?? '')
-        .replace(/ (%|K|m|mm|s)$|°$/, '')
-        .replace('−', '-')
-  }
-}
-
 /** What is told of a thing beside its name: level and colour of a light, lens and height of a camera. */
-export function recorded(placed: Placed): string {
-  const light = placed.light
-  if (!light)
-    return placed.placement.kind === 'CAMERA'
-      ? [held(placed, 'LENS')?.say, held(placed, 'HEIGHT')?.say].filter(Boolean).join(', ')
-      : ''
+export function recorded(placed: Placed, printed: (both: Phrase) => string): string {
+  const said = (attribute: Attribute, how: 'say' | 'brief') => {
+    const now = held(placed, attribute)
+    return now && printed(now[how])
+  }
+  const { light, placement } = placed
+  if (!light) return placement.kind === 'CAMERA' ? told([said('LENS', 'say'), said('HEIGHT', 'say')], ', ') : ''
   if (value(placed, 'STANDING')?.state === 'OFF') return 'off'
   const gel = value(placed, 'MODIFIERS')?.items.find((m) => m.gel)
-  const colour = gel ? gel.name : light.kelvin ? `${Math.round(light.kelvin)}K` : ''
-  return `${held(placed, 'LEVEL')?.say.replace(' ', '') ?? ''} ${colour}`
+  return told([said('LEVEL', 'brief'), gel?.name ?? (light.kelvin ? `${Math.round(light.kelvin)}K` : '')], ' ')
+}
+
+function told(parts: (string | undefined)[], between: string): string {
+  return parts.filter(Boolean).join(between)
+}
+
+/** What is set before a figure, and the units that are set smaller behind it. */
+const FIGURE = /^(T|ISO)? ?(.+?)(?: (%|K|mm|m|s|lux|fc|stops?|mired))?$/
+
+/** A figure as the server said it, apart from what stands before it and from its unit: `ISO`, `800` and nothing; `2.4` and `stops`. */
+export function apart(said: string): { before: string; figure: string; unit: string } {
+  const [, before = '', figure = said, unit = ''] = FIGURE.exec(said) ?? []
+  return { before, figure, unit }
 }

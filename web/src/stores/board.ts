@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
-import { ApiError, call, sentence } from '@/api/client'
-import type { Board, Reason } from '@/api/types'
+import { computed, ref } from 'vue'
+import { answer, api, ApiError } from '@/api/client'
+import { outdate, useRead } from '@/api/reads'
+import type { Reason } from '@/api/types'
 import { bases } from '@/lib/board'
-import { useBook } from './book'
-import { useConnection } from './connection'
+import { useSubmit } from '@/lib/useSubmit'
 
 /** What one cell becomes: by what is called out, like another shot's, or, with neither, the same by another reason. */
 export interface CellEdit {
@@ -16,58 +16,43 @@ export interface CellEdit {
 
 /** The carry board of the scene that is open. */
 export const useBoard = defineStore('board', () => {
-  const book = useBook()
-  const connection = useConnection()
-  const board = shallowRef<Board>()
-  const problem = ref('')
+  const sceneId = ref<number>()
   const reason = ref<Reason>('MATCH')
   const note = ref('')
-  const saving = ref(false)
-  let asked = 0
+  const read = useRead('board', () => (sceneId.value === undefined ? undefined : { sceneId: sceneId.value }))
+  const board = read.data
+  // with theirs in sight, asking again puts these on top
+  const { busy: saving, error, submit } = useSubmit((refusal: ApiError) => refusal.conflict && void read.again())
 
+  const problem = computed(() => error.value || read.problem.value)
   const based = computed(() => bases(board.value?.shots ?? []))
 
-  async function load(sceneId: number) {
-    asked = sceneId
-    if (board.value?.sceneId !== sceneId) board.value = undefined
-    try {
-      const now = await call<Board>('GET', `/api/scenes/${sceneId}/carry`)
-      if (asked === sceneId) board.value = now
-    } catch (failure) {
-      problem.value = sentence(failure)
-    }
+  /** @param scene to look at, or undefined when nobody looks any more */
+  function open(scene: number | undefined) {
+    sceneId.value = scene
   }
-
-  function refresh() {
-    return board.value ? load(board.value.sceneId) : Promise.resolve()
-  }
-
-  connection.onChanged(['RECORD', 'BOOK', 'LOOKS', 'SET'], (changed) => {
-    if (board.value && book.mayConcern(changed, board.value.sceneId)) void refresh()
-  })
-  connection.onReconnect(() => void refresh())
 
   /** Keeps edits of cells, all or none. @returns whether they were kept */
-  async function edit(cells: CellEdit[], why: Reason = reason.value): Promise<boolean> {
+  function edit(cells: CellEdit[], why: Reason = reason.value): Promise<boolean> {
     const now = board.value
-    if (!now || saving.value) return false
-    saving.value = true
-    try {
-      board.value = await call<Board>('POST', `/api/scenes/${now.sceneId}/carry`, {
-        body: { cells, reason: why, note: note.value || undefined, seen: now.seen },
-      })
-      problem.value = ''
+    if (!now) return Promise.resolve(false)
+    return submit(async () => {
+      read.show(
+        await answer(
+          api.POST('/api/scenes/{sceneId}/carry', {
+            params: { path: { sceneId: now.sceneId } },
+            body: { cells, reason: why, note: note.value || undefined, seen: now.seen },
+          }),
+        ),
+      )
       note.value = ''
-      return true
-    } catch (failure) {
-      problem.value = sentence(failure)
-      // with theirs in sight, asking again puts these on top
-      if (failure instanceof ApiError && failure.conflict) await refresh()
-      return false
-    } finally {
-      saving.value = false
-    }
+      void outdate({ topics: ['RECORD'], sceneId: now.sceneId }, undefined, 'board')
+    })
   }
 
-  return { board, based, problem, reason, note, saving, load, refresh, edit }
+  function dismiss() {
+    error.value = ''
+  }
+
+  return { board, based, problem, reason, note, saving, open, again: read.again, edit, dismiss }
 })

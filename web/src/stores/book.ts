@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
-import { call, sentence } from '@/api/client'
-import type { RecordChanged, Book, ProductionPage, ScenePage, ShotCard, BookShot } from '@/api/types'
-import { useConnection } from './connection'
+import { computed } from 'vue'
+import { answer, api, onVersion } from '@/api/client'
+import { outdate, useRead } from '@/api/reads'
+import type { BookShot, ProductionPage, ScenePage, ShotCard } from '@/api/types'
+import { useSession } from './session'
 
 export interface FoundShot {
   production: ProductionPage
@@ -12,8 +13,8 @@ export interface FoundShot {
 
 /** Productions, scenes and shots. */
 export const useBook = defineStore('book', () => {
-  const book = ref<Book>()
-  const error = ref('')
+  const session = useSession()
+  const { data: book, problem: error, again } = useRead('book', () => (session.name ? {} : undefined))
 
   const shots = computed(() => {
     const found = new Map<number, FoundShot>()
@@ -23,43 +24,32 @@ export const useBook = defineStore('book', () => {
     return found
   })
 
-  /** Reads the book again when someone else changed what it lists. */
-  const connection = useConnection()
-  connection.onChanged(['BOOK'], () => void load())
-  connection.onReconnect(() => void load())
-
-  /** Whether a change may be about a scene: it is, unless it is known to be about another. */
-  function mayConcern(changed: RecordChanged, sceneId: number): boolean {
-    const scene = changed.sceneId ?? (changed.shotId ? shots.value.get(changed.shotId)?.scene.id : undefined)
-    return scene === undefined || scene === sceneId
+  /** The scene of a shot, where it is in the book. */
+  function sceneOf(shotId: number): number | undefined {
+    return shots.value.get(shotId)?.scene.id
   }
 
-  async function load() {
-    try {
-      book.value = await call<Book>('GET', '/api/book')
-      error.value = ''
-    } catch (failure) {
-      error.value = sentence(failure)
-    }
-  }
+  /** This device changed what the book lists: it is read again, with all that shows of it. */
+  const changed = () => outdate({ topics: ['BOOK'] })
 
   /** @param place after which shot, and whether the next one carries from it; last in its scene when it is left out */
-  async function addShot(sceneId: number, card: ShotCard, place?: { after: number; next: boolean }): Promise<number> {
-    const query = place ? `?after=${place.after}&next=${place.next}` : ''
-    const shot = await call<{ id: number }>('POST', `/api/scenes/${sceneId}/shots${query}`, { body: card })
-    await load()
+  async function addShot(sceneId: number, body: ShotCard, place?: { after: number; next: boolean }): Promise<number> {
+    const params = { path: { sceneId }, query: place }
+    const shot = await answer(api.POST('/api/scenes/{sceneId}/shots', { params, body }))
+    await changed()
     return shot.id
   }
 
-  async function changeShot(id: number, card: ShotCard, version: number) {
-    await call('PUT', `/api/shots/${id}`, { body: card, version })
-    await load()
+  async function changeShot(shotId: number, body: ShotCard, version: number) {
+    await answer(api.PUT('/api/shots/{shotId}', { params: { path: { shotId }, header: onVersion(version) }, body }))
+    await changed()
   }
 
   async function deleteShot(shot: BookShot) {
-    await call('DELETE', `/api/shots/${shot.id}`, { version: shot.version })
-    await load()
+    const params = { path: { shotId: shot.id }, header: onVersion(shot.version) }
+    await answer(api.DELETE('/api/shots/{shotId}', { params }))
+    await changed()
   }
 
-  return { book, error, shots, mayConcern, load, addShot, changeShot, deleteShot }
+  return { book, error, shots, sceneOf, again, changed, addShot, changeShot, deleteShot }
 })

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { call, device } from '@/api/client'
-import type { RecordChanged, Topic } from '@/api/types'
+import { api, device } from '@/api/client'
+import type { RecordChanged } from '@/api/types'
 import { useSession } from './session'
 
 /** Someone who has Oblume open. */
@@ -24,6 +24,8 @@ export const useConnection = defineStore('connection', () => {
   const listeners = new Set<(changed: RecordChanged) => void>()
   const again = new Set<() => void>()
   let stream: EventSource | undefined
+  /** The shot that the server knows is looked at. */
+  let told: number | undefined
 
   /** Whether it failed since it last stood. */
   const failed = ref(false)
@@ -36,6 +38,7 @@ export const useConnection = defineStore('connection', () => {
 
   function open() {
     stream?.close()
+    told = shotId.value
     stream = new EventSource(`/api/live?device=${device}${shotId.value ? `&shot=${shotId.value}` : ''}`)
     stream.addEventListener('presence', (e) =>
       received(() => (present.value = (JSON.parse(e.data) as { present: Present[] }).present)),
@@ -55,6 +58,7 @@ export const useConnection = defineStore('connection', () => {
     heard.value = Date.now()
     then?.()
     if (live.value) return
+    if (told !== shotId.value) tell()
     const cameBack = failed.value
     live.value = true
     failed.value = false
@@ -99,16 +103,17 @@ export const useConnection = defineStore('connection', () => {
   function viewShot(shot: number | undefined) {
     if (shotId.value === shot) return
     shotId.value = shot
-    if (live.value) void call('PUT', `/api/live/${device}`, { body: { shotId: shot } }).catch(() => undefined)
+    if (live.value) tell()
+  }
+  function tell() {
+    told = shotId.value
+    void api.PUT('/api/live/{device}', { params: { path: { device } }, body: { shotId: told } }).catch(() => undefined)
   }
 
-  /** Calls back for each change of one of the topics that another device made. @returns how to stop */
-  function onChanged(topics: Topic[], tell: (changed: RecordChanged) => void): () => void {
-    const listener = (changed: RecordChanged) => {
-      if (changed.topics.some((topic) => topics.includes(topic))) tell(changed)
-    }
-    listeners.add(listener)
-    return () => listeners.delete(listener)
+  /** Calls back for each change that another device made. @returns how to stop */
+  function onChanged(tell: (changed: RecordChanged) => void): () => void {
+    listeners.add(tell)
+    return () => listeners.delete(tell)
   }
 
   /** Calls back when the line stands again after it was lost. @returns how to stop */

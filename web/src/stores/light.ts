@@ -1,9 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { call } from '@/api/client'
-import type { Attribute, AtMark, Light, TrialView, ProposedChange } from '@/api/types'
+import { answer as answerTo, api } from '@/api/client'
+import type { Attribute, AtMark, Light, Placed, ProposedChange, TrialView, ValueEdit } from '@/api/types'
 import { useLatest } from '@/lib/useLatest'
-import { usePlot, type ValueEdit } from './plot'
+import { usePlot } from './plot'
 
 /** Changes that hang together and are not kept yet. */
 export interface Trial {
@@ -14,7 +14,8 @@ export interface Trial {
 }
 
 const NAMES = 'ABCDEFGH'
-const NOTHING: Omit<Trial, 'name'> = { changes: [], holds: [] }
+type Changes = Omit<Trial, 'name'>
+const NOTHING: Changes = { changes: [], holds: [] }
 
 /** The light of the shot that is open: as recorded, with what is tried, with lights taken as off. */
 export const useLight = defineStore('light', () => {
@@ -26,7 +27,7 @@ export const useLight = defineStore('light', () => {
   const trials = ref<Trial[]>([])
   const active = ref<number>()
   /** What is under a finger or being said: it goes on top of the trial. */
-  const preview = ref<Omit<Trial, 'name'>>(NOTHING)
+  const preview = ref<Changes>(NOTHING)
   /** Shows the record instead of the trial, to compare by eye. */
   const showRecord = ref(false)
   const chosenMark = ref<string>()
@@ -37,6 +38,8 @@ export const useLight = defineStore('light', () => {
   const mark = computed<AtMark | undefined>(
     () => light.value?.marks.find((m) => m.key === (chosenMark.value ?? plot.selected)) ?? light.value?.marks[0],
   )
+  /** What is tried, as it would be. */
+  const tried = computed<Placed[]>(() => answer.value?.placements ?? [])
   /** The changes of the answer that come of the preview, with the levels that hold. */
   const passed = computed(() => {
     const keys = [
@@ -56,7 +59,10 @@ export const useLight = defineStore('light', () => {
 
   interface Asked {
     shotId: number
-    body: object
+    body: typeof question.value
+  }
+  function ask({ shotId, body }: Asked): Promise<TrialView> {
+    return answerTo(api.POST('/api/shots/{shotId}/light', { params: { path: { shotId } }, body }))
   }
   const asked = shallowRef<Asked>()
   const answered = shallowRef<Asked>()
@@ -64,16 +70,12 @@ export const useLight = defineStore('light', () => {
   const settled = computed(() => answered.value === asked.value)
 
   const latest = useLatest({
-    send: async (to: Asked) => ({
-      to,
-      tried: await call<TrialView>('POST', `/api/shots/${to.shotId}/light`, { body: to.body }),
-    }),
-    onAnswer: ({ to, tried }) => {
+    send: async (to: Asked) => ({ to, now: await ask(to) }),
+    onAnswer: ({ to, now }) => {
       if (to.shotId !== plot.plot?.shot.id) return
       refused.value = ''
       answered.value = to
-      answer.value = tried
-      plot.tried = tried.placements
+      answer.value = now
     },
     onRefused: (refusal) => (refused.value = refusal.message),
   })
@@ -105,6 +107,14 @@ export const useLight = defineStore('light', () => {
     return [...changes.filter((c) => !replaced(c)), ...more]
   }
 
+  /** Looks at changes on top of the trial, until others are looked at or these are withdrawn. */
+  function propose(changes: ProposedChange[], holds: string[] = []) {
+    preview.value = { changes, holds }
+  }
+  function withdraw() {
+    preview.value = NOTHING
+  }
+
   /** Begins another trial, from nothing or from the one in hand. */
   function begin() {
     const from = trial.value ?? NOTHING
@@ -126,7 +136,7 @@ export const useLight = defineStore('light', () => {
   async function wish(changes: ProposedChange[], holds: string[] = []) {
     const base = trial.value ?? NOTHING
     const body = { changes: merged(base.changes, changes), holds: [...new Set([...base.holds, ...holds])], out: [] }
-    await call<TrialView>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body })
+    await ask({ shotId: plot.plot!.shot.id, body })
     put(changes, holds)
   }
 
@@ -154,8 +164,8 @@ export const useLight = defineStore('light', () => {
     const at = active.value
     const body = trial.value && { changes: trial.value.changes, holds: trial.value.holds, out: [] }
     if (at === undefined || !body) return
-    const tried = await call<TrialView>('POST', `/api/shots/${plot.plot!.shot.id}/light`, { body })
-    await plot.keepAll(tried.changes)
+    const { changes } = await ask({ shotId: plot.plot!.shot.id, body })
+    await plot.recordAll(changes)
     drop(at)
   }
 
@@ -189,6 +199,9 @@ export const useLight = defineStore('light', () => {
     light,
     mark,
     passed,
+    tried,
+    propose,
+    withdraw,
     begin,
     put,
     wish,

@@ -1,12 +1,17 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { ApiError, call, device, sentence } from '@/api/client'
-import type { ConflictingValue, ProposedChange } from '@/api/types'
-import { dropUnsent, keepUnsent, unsentOf } from '@/lib/offlineStore'
+import { ApiError, conflictOf, device, sentence } from '@/api/client'
+import { deliver, replaces, type AnswerTo, type Intent } from '@/api/intents'
+import { outdateAll } from '@/api/reads'
+import type { ConflictingValue } from '@/api/types'
+import { dropUnsent, endTurn, keepUnsent, takeTurn, unsentOf } from '@/lib/offlineStore'
 import { useConnection } from './connection'
 import { useSession } from './session'
 
 const RETRY_S = 2
+/** How long a page that stopped in the middle keeps the others from sending. */
+const TURN_MS = 20_000
+const TURN = 'send'
 
 /** An edit that this device has not heard to be kept. */
 export interface OutboxItem {
@@ -14,15 +19,9 @@ export interface OutboxItem {
   idempotencyKey: string
   /** When, in ms; they are sent in that order. */
   queuedAt: number
-  method: string
-  path: string
-  body?: unknown
-  version?: number
+  intent: Intent
   /** What it is, for whoever waits: `Negative fill place in 4C`. */
   label: string
-  shotId?: number
-  /** The value that it records, where it records one. */
-  wish?: ProposedChange
   /** Why the server did not keep it. */
   problem?: string
   /** What someone else recorded meanwhile. */
@@ -34,7 +33,10 @@ export const useOutbox = defineStore('outbox', () => {
   const session = useSession()
   const connection = useConnection()
   const waiting = ref<OutboxItem[]>([])
-  const sent = ref(0)
+  /** Tells the other pages of this device that what waits has changed. */
+  const pages = new BroadcastChannel('oblume-outbox')
+  /** Keys of those that the device does not keep, or not yet. */
+  const onlyHere = new Set<string>()
   let sending = false
   let count = 0
 
@@ -42,110 +44,130 @@ export const useOutbox = defineStore('outbox', () => {
   const unsent = computed(() => waiting.value.filter((w) => !w.problem))
   const conflicts = computed(() => waiting.value.filter((w) => w.problem))
 
-  /** Reads what waits from this device: from before, or from another page of it. */
-  async function load() {
+  /** Reads what waits on this device, from before or from another page of it; what it could not keep waits in this page alone. */
+  async function readDevice() {
     if (!session.name) return
-    const before = await unsentOf<OutboxItem>(session.name)
-    waiting.value = [
-      ...before,
-      ...waiting.value.filter((w) => !before.some((b) => b.idempotencyKey === w.idempotencyKey)),
-    ].sort((a, b) => a.queuedAt - b.queuedAt)
+    const there = await unsentOf<OutboxItem>(session.name)
+    show([...there, ...waiting.value.filter((w) => onlyHere.has(w.idempotencyKey))])
+  }
+  function show(items: OutboxItem[]) {
+    waiting.value = items.sort((a, b) => a.queuedAt - b.queuedAt)
+  }
+  async function load() {
+    await readDevice()
     void flush()
   }
   watch(() => session.name, load, { immediate: true })
   window.addEventListener('pageshow', (event) => event.persisted && void load())
+  pages.onmessage = () => void readDevice()
   watch(
     () => connection.live,
     (live) => live && void flush(),
   )
 
-  function put(edit: OutboxItem) {
-    waiting.value = [...waiting.value.filter((w) => w.idempotencyKey !== edit.idempotencyKey), edit].sort(
-      (a, b) => a.queuedAt - b.queuedAt,
-    )
-    if (session.name) void keepUnsent({ ...edit, person: session.name })
+  async function put(edit: OutboxItem) {
+    onlyHere.add(edit.idempotencyKey)
+    show([...waiting.value.filter((w) => w.idempotencyKey !== edit.idempotencyKey), edit])
+    if (session.name && (await keepUnsent({ ...edit, person: session.name }))) onlyHere.delete(edit.idempotencyKey)
+    pages.postMessage('put')
   }
 
-  function remove(idempotencyKey: string) {
+  async function remove(idempotencyKey: string) {
     waiting.value = waiting.value.filter((w) => w.idempotencyKey !== idempotencyKey)
-    sent.value++
-    void dropUnsent(idempotencyKey)
+    onlyHere.delete(idempotencyKey)
+    await dropUnsent(idempotencyKey)
+    pages.postMessage('removed')
   }
 
   /** A later edit of the same value takes the place of the one that waits; under a key of its own, for the other may have arrived. */
-  function add(edit: OutboxItem) {
-    const same = waiting.value.find((w) => !w.problem && w.wish && edit.wish && w.path === edit.path)
-    if (same) {
-      waiting.value = waiting.value.filter((w) => w !== same)
-      void dropUnsent(same.idempotencyKey)
-    }
-    put(same ? { ...edit, queuedAt: same.queuedAt, version: same.version } : edit)
+  async function add(edit: OutboxItem) {
+    const same = waiting.value.find((w) => !w.problem && replaces(edit.intent, w.intent))
+    if (!same) return put(edit)
+    const { revision } = same.intent as Intent<'value'>
+    await remove(same.idempotencyKey)
+    await put({ ...edit, queuedAt: same.queuedAt, intent: { ...(edit.intent as Intent<'value'>), revision } })
   }
 
   /**
    * Sends an edit; one that gets no answer, or that comes after others that wait, waits on this device.
    *
+   * @param label what it is, for whoever waits
    * @returns the answer, or undefined when it waits
    */
-  async function send<T>(edit: Omit<OutboxItem, 'idempotencyKey' | 'queuedAt'>): Promise<T | undefined> {
-    const whole = { ...edit, idempotencyKey: `${device}-${Date.now()}-${count++}`, queuedAt: Date.now() }
+  async function send<K extends Intent['kind']>(intent: Intent<K>, label: string): Promise<AnswerTo<K> | undefined> {
+    const whole: OutboxItem = {
+      idempotencyKey: `${device}-${Date.now()}-${count++}`,
+      queuedAt: Date.now(),
+      intent: intent as Intent,
+      label,
+    }
     if (unsent.value.length) {
-      add(whole)
+      await add(whole)
       void flush()
       return undefined
     }
     try {
-      return await call<T>(edit.method, edit.path, {
-        body: edit.body,
-        version: edit.version,
-        idempotencyKey: whole.idempotencyKey,
-      })
+      return await deliver(intent, whole.idempotencyKey)
     } catch (failure) {
       if (!(failure instanceof ApiError) || !failure.unanswered) throw failure
-      add(whole)
-      flushAgain(failure)
+      await add(whole)
+      if (failure.status) flushIn(failure.retryAfterS)
       return undefined
     }
   }
 
-  /** A server that is only busy hears it again in a moment; one that is gone, when the line stands again. */
-  function flushAgain(failure: ApiError) {
-    if (failure.status) setTimeout(() => void flush(), (failure.retryAfterS ?? RETRY_S) * 1000)
+  /** A server that is only busy, or a device of which another page sends, is tried again in a moment. */
+  function flushIn(seconds = RETRY_S) {
+    setTimeout(() => void flush(), seconds * 1000)
   }
 
+  /** Sends what waits, in its order: one page of a device at a time. */
   async function flush() {
-    if (sending) return
+    if (sending || !session.name || !unsent.value.length) return
     sending = true
+    let sent = 0
     try {
+      if (!(await takeTurn(TURN, device, TURN_MS))) return flushIn()
+      await readDevice() // another page may have sent some of it
       for (let next = unsent.value[0]; next; next = unsent.value[0]) {
-        const { idempotencyKey } = next
-        try {
-          await call(next.method, next.path, { body: next.body, version: next.version, idempotencyKey })
-          remove(idempotencyKey)
-        } catch (failure) {
-          if (failure instanceof ApiError && failure.unanswered) {
-            flushAgain(failure)
-            return
-          }
-          const current = failure instanceof ApiError ? failure.conflict : undefined
-          put({ ...next, problem: sentence(failure), current })
-        }
+        const outcome = await tryOne(next)
+        if (outcome === 'later') break
+        sent++
+        await takeTurn(TURN, device, TURN_MS)
       }
+      await endTurn(TURN, device)
     } finally {
       sending = false
     }
+    if (sent) await outdateAll()
+  }
+
+  async function tryOne(item: OutboxItem): Promise<'done' | 'later'> {
+    try {
+      await deliver(item.intent, item.idempotencyKey)
+      await remove(item.idempotencyKey)
+    } catch (failure) {
+      if (failure instanceof ApiError && failure.unanswered) {
+        if (failure.status) flushIn(failure.retryAfterS)
+        return 'later'
+      }
+      await put({ ...item, problem: sentence(failure), current: conflictOf(failure) })
+    }
+    return 'done'
   }
 
   /** Discards one: theirs holds, or nothing does. */
-  function drop(edit: OutboxItem) {
-    remove(edit.idempotencyKey)
+  async function drop(edit: OutboxItem) {
+    await remove(edit.idempotencyKey)
+    await outdateAll()
   }
 
   /** Sends one again, on top of what the other recorded. */
-  function overwrite(edit: OutboxItem) {
-    put({ ...edit, version: edit.current?.revision ?? edit.version, problem: undefined, current: undefined })
-    void flush()
+  async function overwrite({ idempotencyKey, queuedAt, label, intent, current }: OutboxItem) {
+    const onTop = intent.kind === 'value' && current ? { ...intent, revision: current.revision } : intent
+    await put({ idempotencyKey, queuedAt, label, intent: onTop })
+    await flush()
   }
 
-  return { waiting, unsent, conflicts, sent, send, flush, drop, overwrite }
+  return { waiting, unsent, conflicts, send, flush, drop, overwrite }
 })

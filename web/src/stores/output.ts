@@ -1,17 +1,28 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
-import { call, sentence } from '@/api/client'
+import { computed, ref, watch } from 'vue'
+import { answer, api, sentence } from '@/api/client'
+import type { components } from '@/api/generated/schema'
+import { outdate, useRead } from '@/api/reads'
 import type { AtStop, Output } from '@/api/types'
 import { useConnection } from './connection'
+import { useSession } from './session'
 
 const WHILE_FADING_MS = 400
 
 /** What goes out on the network now, for whoever looks. */
 export const useOutput = defineStore('output', () => {
   const connection = useConnection()
-  const now = ref<Output>()
+  const session = useSession()
+  const { data: now, show } = useRead('output', () => (session.name ? {} : undefined), {
+    everyMs: (output) => (output?.live && output.live.done < 1 ? WHILE_FADING_MS : false),
+  })
   const problem = ref('')
-  let fading: ReturnType<typeof setTimeout> | undefined
+
+  /* a fade that has ended changes what a recall would do */
+  watch(
+    () => now.value?.live?.done === 1,
+    (done) => done && void outdate({ topics: ['OUTPUT'] }, undefined, 'output'),
+  )
 
   /** Without a line nobody knows: what is shown then is how it was. */
   const said = computed(() => {
@@ -23,24 +34,12 @@ export const useOutput = defineStore('output', () => {
     return 'output is off'
   })
 
-  function show(answer: Output) {
-    now.value = answer
-    problem.value = ''
-    clearTimeout(fading)
-    if (answer.live && answer.live.done < 1) fading = setTimeout(() => void load(), WHILE_FADING_MS)
-  }
-
-  async function load() {
+  /** Nothing waits for another here: a stop is sent whatever else is on its way. @returns whether it was done */
+  async function ask(call: () => Promise<Output>): Promise<boolean> {
     try {
-      show(await call<Output>('GET', '/api/output', { now: true }))
-    } catch (failure) {
-      problem.value = sentence(failure)
-    }
-  }
-
-  async function ask(path: string, body: object): Promise<boolean> {
-    try {
-      show(await call<Output>('POST', path, { body }))
+      show(await call())
+      problem.value = ''
+      void outdate({ topics: ['OUTPUT'] }, undefined, 'output')
       return true
     } catch (failure) {
       problem.value = sentence(failure)
@@ -49,15 +48,10 @@ export const useOutput = defineStore('output', () => {
   }
 
   const arm = (outlet: string, confirmed: string, atStop: AtStop) =>
-    ask('/api/output/arm', { outlet, confirmed, atStop })
-  const stop = () => ask('/api/output/stop', {})
-  const recall = (
-    shotId: number,
-    body: { fadeSeconds: number; priority: number; stateDigest: string; warned: boolean },
-  ) => ask(`/api/shots/${shotId}/recall`, body)
+    ask(() => answer(api.POST('/api/output/arm', { body: { outlet, confirmed, atStop } })))
+  const stop = () => ask(() => answer(api.POST('/api/output/stop')))
+  const recall = (shotId: number, body: components['schemas']['RecallBody']) =>
+    ask(() => answer(api.POST('/api/shots/{shotId}/recall', { params: { path: { shotId } }, body })))
 
-  connection.onChanged(['OUTPUT', 'RECORD'], () => void (now.value && load()))
-  connection.onReconnect(() => void load())
-
-  return { now, problem, said, load, arm, stop, recall }
+  return { now, problem, said, arm, stop, recall }
 })

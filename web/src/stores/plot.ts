@@ -1,77 +1,71 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { ApiError, call, sentence } from '@/api/client'
-import { held, revisionOf } from '@/api/types'
+import { answer, api, ApiError, conflictOf, onVersion, sentence } from '@/api/client'
+import { outdate, reads, useRead } from '@/api/reads'
+import { revisionOf } from '@/api/types'
 import type {
   Attribute,
-  AttributeValue,
+  ChangeView,
+  ConflictingValue,
   Placed,
   PlacementCard,
   Plot,
   PlotEdit,
   Reason,
-  ConflictingValue,
-  ChangeView,
-  ProposedChange,
+  ValueEdit,
 } from '@/api/types'
-import { ATTRIBUTES, words } from '@/lib/words'
-import { useBook } from './book'
-import { useLight } from './light'
+import { ATTRIBUTES } from '@/lib/words'
 import { useConnection } from './connection'
 import { useOutbox } from './outbox'
 import { useSession } from './session'
 
-/** A change on its way: a value, what someone typed, or null to let it carry again. */
-export type ValueEdit = { value: AttributeValue } | { text: string } | null
-
-interface Conflict {
-  current: ConflictingValue
+/** What somebody wants a value to be, and why. */
+interface Wish {
   wanted: ValueEdit
   reason?: Reason
   note?: string
 }
 
-/** The plot of the shot that is open, and every edit of it. */
+interface Conflict extends Wish {
+  current: ConflictingValue
+}
+
+/** A change that is made whole: all of several or none. */
+export type WholeChange = Pick<ChangeView, 'placement' | 'attribute' | 'value'>
+
+/** The record of the shot that is open, and every edit of it. */
 export const usePlot = defineStore('plot', () => {
-  const plot = ref<Plot>()
+  const session = useSession()
+  const outbox = useOutbox()
+  const opened = ref<{ shotId: number; asOf?: number }>()
   const selected = ref<string>()
+  /** Chosen besides the selected one. */
+  const multiSelection = ref<string[]>([])
   const reason = ref<Reason>('MATCH')
   const note = ref('')
   const problem = ref<{ sentence: string; placement?: string; wanted?: ValueEdit; attribute?: Attribute }>()
   const conflict = ref<Conflict>()
   const saving = ref(0)
-  /** Those that are tried, as they would be. */
-  const tried = ref<Placed[]>([])
-  /** Chosen besides the selected one. */
-  const multiSelection = ref<string[]>([])
-  /** The shot asked for last: an answer for one before it comes too late. */
-  let asked = 0
   let inFlight: Promise<unknown> = Promise.resolve()
 
+  /** One after the other: each edit is made, and each reading shown, on what the one before it left. */
+  function inTurn<T>(job: () => Promise<T>): Promise<T> {
+    const run = inFlight.then(job)
+    inFlight = run.catch(() => undefined)
+    return run
+  }
+
+  const read = useRead('plot', opened, { keepBefore: true, inTurn })
+  const plot = read.data
   const set = computed(() => plot.value?.drawn.set.plan)
   const based = computed(() => plot.value?.shot.basedOn)
-  const session = useSession()
-  const outbox = useOutbox()
   /** Shot, or an old revision. */
   const closed = computed(() => plot.value?.shot.stage === 'SHOT' || plot.value?.shot.asOf !== undefined)
   /** Closed, or not for this person to edit. */
   const locked = computed(() => closed.value || !session.may('EDIT'))
   const patchLocked = computed(() => closed.value || !session.may('PATCH'))
-  /** What waits on this device to be sent, of this shot. */
-  const waiting = computed(() =>
-    outbox.waiting.flatMap((w) => (w.shotId === plot.value?.shot.id && w.wish && !w.current ? [w.wish] : [])),
-  )
-  /** What is placed, as it is tried, or as it will be when what waits is sent. */
-  const placements = computed(() =>
-    (plot.value?.placements ?? []).map((p) => {
-      const wishes = waiting.value.filter((w) => w.placement === p.placement.key)
-      return tried.value.find((t) => t.placement.key === p.placement.key) ?? (wishes.length ? waitingFor(p, wishes) : p)
-    }),
-  )
-  const camera = computed(() => placements.value.find((p) => p.placement.kind === 'CAMERA'))
   /** All that is chosen, the selected one first. */
   const chosenKeys = computed(() => (selected.value ? [selected.value, ...multiSelection.value] : []))
-  const chosen = computed(() => placements.value.find((p) => p.placement.key === selected.value))
 
   function find(key: string): Placed {
     const placed = plot.value?.placements.find((p) => p.placement.key === key)
@@ -79,256 +73,170 @@ export const usePlot = defineStore('plot', () => {
     return placed
   }
 
-  /** One change after the other: each is made on what the one before it left. */
-  function inTurn<T>(job: () => Promise<T>): Promise<T> {
-    const run = inFlight.then(job)
-    inFlight = run.catch(() => undefined)
-    return run
-  }
-
-  /** Opens a shot, after the edits that are still on their way: they belong to the shot that was open. */
-  function load(shotId: number, asOf?: number) {
-    asked = shotId
-    return inTurn(() => open(shotId, asOf))
-  }
-
   /** @param asOf the event that closed the revision to look at, or undefined for the record as it is */
-  async function open(shotId: number, asOf?: number) {
-    if (asked !== shotId) return
-    if (plot.value?.shot.id !== shotId) {
-      note.value = ''
-      problem.value = undefined
+  function open(shotId: number, asOf?: number) {
+    if (opened.value?.shotId === shotId && opened.value.asOf === asOf) return
+    opened.value = { shotId, asOf }
+    note.value = ''
+    problem.value = undefined
+    multiSelection.value = []
+  }
+
+  /** @param more to what is chosen, or out of it again */
+  function select(key: string | undefined, more = false) {
+    if (more && key && selected.value && key !== selected.value)
+      multiSelection.value = multiSelection.value.includes(key)
+        ? multiSelection.value.filter((k) => k !== key)
+        : [...multiSelection.value, key]
+    else {
       multiSelection.value = []
-    }
-    tried.value = []
-    try {
-      const opened = await call<Plot>('GET', `/api/shots/${shotId}/plot${asOf === undefined ? '' : `?asOf=${asOf}`}`)
-      if (asked === shotId) plot.value = opened
-    } catch (failure) {
-      if (plot.value?.shot.id !== shotId) plot.value = undefined
-      problem.value = { sentence: sentence(failure) }
+      selected.value = key
     }
   }
 
-  /** Lays what an edit changed over what is shown; an answer about another shot is none here any more. */
+  const connection = useConnection()
+  watch(
+    () => opened.value?.shotId,
+    (id) => connection.viewShot(id),
+  )
+
+  /** Lays what an edit changed over what is shown of its shot, and has the rest that shows it read again. */
   function lay(edit: PlotEdit) {
-    const now = plot.value
-    if (now?.shot.id !== edit.shot.id) return
-    const changed = new Map(edit.placements.map((p) => [p.placement.key, p]))
-    const known = new Set(now.placements.map((p) => p.placement.key))
-    plot.value = {
-      ...now,
-      shot: edit.shot,
-      mine: edit.mine,
-      placements: [
-        ...now.placements.map((p) => changed.get(p.placement.key) ?? p),
-        ...edit.placements.filter((p) => !known.has(p.placement.key)),
-      ],
-    }
-  }
-
-  /** A value that waits is shown as it was meant, on the values that were read last. */
-  function waitingFor(placed: Placed, wishes: ProposedChange[]): Placed {
-    const values: Record<string, unknown> = { ...placed.values }
-    for (const wish of wishes) {
-      const before = held(placed, wish.attribute)
-      const say = wish.text ?? words(wish.value)
-      values[wish.attribute] = {
-        ...before,
-        ...(wish.value && { value: wish.value }),
-        say,
-        sayImperial: say,
-        tiedHere: true,
+    reads.setQueryData(['plot', { shotId: edit.shot.id, asOf: undefined }], (now: Plot | undefined) => {
+      if (!now) return undefined
+      const changed = new Map(edit.placements.map((p) => [p.placement.key, p]))
+      const known = new Set(now.placements.map((p) => p.placement.key))
+      return {
+        ...now,
+        shot: edit.shot,
+        mine: edit.mine,
+        placements: [
+          ...now.placements.map((p) => changed.get(p.placement.key) ?? p),
+          ...edit.placements.filter((p) => !known.has(p.placement.key)),
+        ],
       }
-    }
-    return { ...placed, values: values as Placed['values'] }
+    })
+    problem.value = undefined
+    void outdate({ topics: ['RECORD'] }, undefined, 'plot')
   }
 
-  async function send(
-    key: string,
-    attribute: Attribute,
-    wanted: ValueEdit,
-    why: Reason | undefined,
-    said: string | undefined,
-    revision: number,
-  ) {
-    const { id, slate } = plot.value!.shot
+  async function saved<T>(job: () => Promise<T>): Promise<T> {
     saving.value++
     try {
-      const edited = await outbox.send<PlotEdit>({
-        method: wanted ? 'PUT' : 'DELETE',
-        path: `/api/shots/${id}/placements/${key}/${attribute}`,
-        body: wanted ? { ...wanted, reason: why, note: said || undefined } : undefined,
-        version: revision,
-        label: `${find(key).placement.name} ${ATTRIBUTES[attribute]} in ${slate}`,
-        shotId: id,
-        wish: wanted ? { placement: key, attribute, ...wanted } : undefined,
-      })
-      if (edited) lay(edited)
-      tried.value = []
-      problem.value = undefined
-    } catch (failure) {
-      if (failure instanceof ApiError && failure.conflict)
-        conflict.value = { current: failure.conflict, wanted, reason: why, note: said }
-      throw failure
+      return await job()
     } finally {
       saving.value--
+    }
+  }
+
+  async function send(shot: Plot['shot'], placed: Placed, attribute: Attribute, revision: number, wish: Wish) {
+    const { key: placement, name } = placed.placement
+    const { wanted, ...why } = wish
+    const intent = {
+      kind: 'value',
+      shotId: shot.id,
+      placement,
+      attribute,
+      revision,
+      wanted,
+      ...(wanted && why),
+    } as const
+    try {
+      const edited = await saved(() => outbox.send(intent, `${name} ${ATTRIBUTES[attribute]} in ${shot.slate}`))
+      if (edited) lay(edited)
+      problem.value = undefined
+    } catch (failure) {
+      const current = conflictOf(failure)
+      if (current) conflict.value = { current, ...wish }
+      throw failure
     }
   }
 
   /**
-   * Records a change, or puts it into the trial in hand. Rejects with the sentence to show; nothing is kept then.
+   * Records a change. Rejects with the sentence to show; nothing is kept then.
    *
    * @param seen the revision that the person had in sight, where that may be older than what is here now
    */
-  function edit(key: string, attribute: Attribute, wanted: ValueEdit, seen?: number) {
-    const light = useLight()
-    if (light.trying) return light.wishOne(key, attribute, wanted)
-    return inTurn(async () => {
-      await send(
-        key,
-        attribute,
+  async function record(key: string, attribute: Attribute, wanted: ValueEdit, seen?: number) {
+    const before = find(key)
+    const { shot } = plot.value!
+    await inTurn(async () => {
+      // whoever went on to another shot meant the one that was open
+      const placed = plot.value?.shot.id === shot.id ? find(key) : before
+      await send(shot, placed, attribute, seen ?? revisionOf(placed, attribute), {
         wanted,
-        based.value ? reason.value : undefined,
-        note.value,
-        seen ?? revisionOf(find(key), attribute),
-      )
+        reason: shot.basedOn ? reason.value : undefined,
+        note: note.value || undefined,
+      })
       note.value = ''
     })
-  }
-
-  async function sendAll(
-    changes: { placement: string; attribute: Attribute; value?: AttributeValue; revision: number }[],
-    why: Reason | undefined,
-    said: string | undefined,
-  ) {
-    saving.value++
-    try {
-      lay(
-        await call<PlotEdit>('POST', `/api/shots/${plot.value!.shot.id}/knots`, {
-          body: { changes, reason: why, note: said || undefined },
-        }),
-      )
-      tried.value = []
-      problem.value = undefined
-    } catch (failure) {
-      // someone was there first: with theirs in sight, asking again puts these on top
-      if (failure instanceof ApiError && failure.conflict && plot.value) await open(plot.value.shot.id)
-      throw failure
-    } finally {
-      saving.value--
-    }
   }
 
   /** Records several changes, all or none. Rejects with the sentence to show. */
-  function keepAll(changes: Pick<ChangeView, 'placement' | 'attribute' | 'value'>[]) {
+  function recordAll(wanted: WholeChange[]) {
     return inTurn(async () => {
-      await sendAll(
-        changes.map(({ placement, attribute, value }) => ({
-          placement,
-          attribute,
-          value,
-          revision: revisionOf(find(placement), attribute),
-        })),
-        based.value ? reason.value : undefined,
-        note.value,
-      )
+      const changes = wanted.map(({ placement, attribute, value }) => ({
+        placement,
+        attribute,
+        value,
+        revision: revisionOf(find(placement), attribute),
+      }))
+      const why = based.value ? reason.value : undefined
+      try {
+        const params = { path: { shotId: plot.value!.shot.id } }
+        const body = { changes, reason: why, note: note.value || undefined }
+        lay(await saved(() => answer(api.POST('/api/shots/{shotId}/knots', { params, body }))))
+      } catch (failure) {
+        // someone was there first: with theirs in sight, asking again puts these on top
+        if (failure instanceof ApiError && failure.conflict) void read.again()
+        throw failure
+      }
       note.value = ''
     })
-  }
-
-  /** Records changes made by hand on the plan, or puts them into the trial: what goes wrong is told beside the plan. */
-  async function dropAll(changes: Pick<ChangeView, 'placement' | 'attribute' | 'value'>[]) {
-    const light = useLight()
-    try {
-      if (light.trying)
-        await light.wish(changes.map(({ placement, attribute, value }) => ({ placement, attribute, value })))
-      else await keepAll(changes)
-    } catch (failure) {
-      problem.value = { sentence: sentence(failure) }
-    }
   }
 
   /** Changes what a placement is called, is there for and goes with. */
   function describe(key: string, card: Partial<PlacementCard>) {
     return inTurn(async () => {
-      const { placement, version } = find(key)
-      const { name, role, motivation, group, locked } = { ...placement, ...card }
-      lay(
-        await call<PlotEdit>('PUT', `/api/shots/${plot.value!.shot.id}/placements/${key}`, {
-          body: { name, role, motivation, group, locked },
-          version,
-        }),
-      )
+      const { placement: before, version } = find(key)
+      const { name, role, motivation, group, locked } = { ...before, ...card }
+      const path = { shotId: plot.value!.shot.id, placement: key }
+      const params = { path, header: onVersion(version) }
+      const body = { name, role, motivation, group, locked }
+      lay(await answer(api.PUT('/api/shots/{shotId}/placements/{placement}', { params, body })))
     })
-  }
-
-  /** Records a change made by hand on the plan: what goes wrong is told beside the plan. */
-  async function drop(key: string, attribute: Attribute, wanted: ValueEdit) {
-    try {
-      await edit(key, attribute, wanted)
-    } catch (failure) {
-      tried.value = []
-      if (!conflict.value) problem.value = { sentence: sentence(failure), placement: key, attribute, wanted }
-    }
   }
 
   /** Takes this person's last edit of the shot back, or does it again. */
   function step(way: 'undo' | 'redo') {
     return inTurn(async () => {
       if (!plot.value?.mine[way]) return
+      const at = { params: { path: { shotId: plot.value.shot.id } } }
       try {
-        lay(await call<PlotEdit>('POST', `/api/shots/${plot.value.shot.id}/${way}`))
-        problem.value = undefined
+        lay(
+          await answer(
+            way === 'undo' ? api.POST('/api/shots/{shotId}/undo', at) : api.POST('/api/shots/{shotId}/redo', at),
+          ),
+        )
       } catch (failure) {
         problem.value = { sentence: sentence(failure) }
       }
     })
   }
 
-  /** Reads the open shot again, because someone else changed the scene: what is typed or tried stays. */
-  function refresh() {
-    return inTurn(async () => {
-      const shotId = plot.value?.shot.id
-      if (shotId === undefined || plot.value?.shot.asOf !== undefined) return
-      const now = await call<Plot>('GET', `/api/shots/${shotId}/plot`).catch(() => undefined)
-      if (now && plot.value?.shot.id === shotId) plot.value = now
-    })
-  }
-
-  const connection = useConnection()
-  connection.onChanged(['RECORD', 'BOOK', 'SET', 'READINGS'], (changed) => {
-    if (plot.value && useBook().mayConcern(changed, plot.value.sceneId)) void refresh()
-  })
-  connection.onReconnect(() => void refresh())
-  watch(
-    () => outbox.sent,
-    () => void refresh(),
-  )
-  watch(
-    () => plot.value?.shot.id,
-    (id) => connection.viewShot(id),
-  )
-
   async function takeTheirs() {
     conflict.value = undefined
-    tried.value = []
-    if (plot.value) await load(plot.value.shot.id)
+    await read.again()
   }
 
   async function overwrite() {
     const mine = conflict.value
     if (!mine) return
     conflict.value = undefined
+    const { current, ...wish } = mine
+    const { shot } = plot.value!
     try {
-      await send(
-        mine.current.placement,
-        mine.current.attribute,
-        mine.wanted,
-        mine.reason,
-        mine.note,
-        mine.current.revision,
-      )
+      await inTurn(() => send(shot, find(current.placement), current.attribute, current.revision, wish))
     } catch (failure) {
       if (!conflict.value) problem.value = { sentence: sentence(failure) }
     }
@@ -336,30 +244,25 @@ export const usePlot = defineStore('plot', () => {
 
   return {
     plot,
+    unreadable: read.problem,
     selected,
+    multiSelection,
+    chosenKeys,
     reason,
     note,
     problem,
     conflict,
     saving,
-    tried,
-    multiSelection,
-    waiting,
     set,
     based,
     locked,
     patchLocked,
-    placements,
-    camera,
-    chosen,
-    chosenKeys,
-    load,
+    open,
+    select,
+    again: read.again,
     lay,
-    refresh,
-    edit,
-    drop,
-    keepAll,
-    dropAll,
+    record,
+    recordAll,
     describe,
     step,
     takeTheirs,

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { call } from '@/api/client'
+import { answer, api } from '@/api/client'
 import { forgetRead } from '@/lib/offlineStore'
 import type { Permission, Session, TeamRole } from '@/api/types'
 
@@ -28,27 +28,27 @@ export const useSession = defineStore('session', () => {
   }
 
   async function load() {
-    take(await call<Session>('GET', '/api/session'))
+    take(await answer(api.GET('/api/session')))
   }
 
   async function signIn(wanted: { name: string; passphrase: string }) {
-    take(await call<Session>('POST', '/api/session', { body: wanted }))
+    take(await answer(api.POST('/api/session', { body: wanted })))
   }
 
   async function signInForDemo(role: TeamRole) {
-    take(await call<Session>('POST', '/api/session/demo', { body: { role } }))
+    take(await answer(api.POST('/api/session/demo', { body: { role } })))
   }
 
   async function makeFirst(wanted: { name: string; passphrase: string }) {
-    take(await call<Session>('POST', '/api/session/first', { body: wanted }))
+    take(await answer(api.POST('/api/session/first', { body: wanted })))
   }
 
   async function join(token: string, wanted: { name: string; passphrase: string }) {
-    take(await call<Session>('POST', `/api/invitations/${token}`, { body: wanted }))
+    take(await answer(api.POST('/api/invitations/{token}', { params: { path: { token } }, body: wanted })))
   }
 
   async function signOut(everywhere: boolean) {
-    await call('DELETE', everywhere ? '/api/sessions' : '/api/session')
+    await answer(everywhere ? api.DELETE('/api/sessions') : api.DELETE('/api/session'))
     await forgetRead()
     location.assign('/')
   }

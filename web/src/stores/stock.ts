@@ -1,27 +1,28 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
-import { call, sentence } from '@/api/client'
-import type { Kit, Stock } from '@/api/types'
+import { computed, ref, watch } from 'vue'
+import { useRead } from '@/api/reads'
 
-/** The stock of filters, cloths and bounces, fetched when it is first asked for. */
+/** The kit: filters, cloths, bounces and fixtures, read when it is first asked for. */
 export const useStock = defineStore('stock', () => {
-  const items = ref<Stock[]>([])
+  const wanted = ref(false)
+  const { data: kit, problem: unread } = useRead('kit', () => (wanted.value ? {} : undefined))
+  const items = computed(() => kit.value?.stock ?? [])
   /** Why it is not here, or not all of it. */
-  const problem = ref<string>()
+  const problem = computed(() => unread.value || kit.value?.problem)
   /** What light goes through. */
   const filters = computed(() => items.value.filter((item) => item.reflectance === undefined))
-  let asking: Promise<void> | undefined
 
-  async function ask() {
-    try {
-      const kit = await call<Kit>('GET', '/api/kit')
-      items.value = kit.stock
-      problem.value = kit.problem
-    } catch (failure) {
-      problem.value = sentence(failure)
-      asking = undefined
-    }
+  /** @returns when it is here, or known not to be */
+  function fill(): Promise<void> {
+    wanted.value = true
+    return new Promise((known) => {
+      const stop = watch(
+        () => !!kit.value || !!unread.value,
+        (is) => is && void Promise.resolve().then(() => (stop(), known())),
+        { immediate: true },
+      )
+    })
   }
 
-  return { items, filters, problem, fill: () => (asking ??= ask()) }
+  return { kit, items, filters, problem, fill }
 })

@@ -21,10 +21,12 @@ const knot = (
   say: string,
   words = say,
   reason: BoardKnot['reason'] = 'MATCH',
+  brief = say.replace(' ', ''),
 ): BoardKnot => ({
   attribute,
   label: attribute.toLowerCase(),
   say: both(say),
+  brief: both(brief),
   words: both(words),
   reason,
   author: 'gaffer',
@@ -88,7 +90,7 @@ describe('what stands in a cell', () => {
       knots: [
         knot('PLACE', '3.00 m right', '0.80 m closer'),
         knot('LEVEL', '45 %'),
-        knot('MODIFIERS', 'x', 'Muslin on 1.2 m frame, 0.5 m before the lens on'),
+        knot('MODIFIERS', 'x', 'x', 'MATCH', 'Muslin frame on'),
       ],
     }
     expect(cellWords(cell, 'ON', false, printed)).toEqual({ figures: '45%', words: '0.80 m closer, Muslin frame on' })

@@ -1,4 +1,6 @@
+// @vitest-environment happy-dom
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { answer, api, ApiError, conflictOf, onVersion, ONLY_NOW } from '@/api/client'
 
 const shelf = new Map<string, unknown>()
 vi.mock('@/lib/offlineStore', () => ({
@@ -6,17 +8,19 @@ vi.mock('@/lib/offlineStore', () => ({
   kept: async (path: string) => shelf.get(path),
 }))
 
-const answered = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })
+const answered = (status: number, body: unknown) =>
+  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
+const plot = () => answer(api.GET('/api/shots/{shotId}/plot', { params: { path: { shotId: 3 } } }))
+const output = () => answer(api.GET('/api/output', ONLY_NOW))
 
 describe('a call to the server', () => {
   beforeEach(() => {
     shelf.clear()
-    vi.stubGlobal('document', { cookie: 'XSRF-TOKEN=pass%3D1' })
+    document.cookie = 'XSRF-TOKEN=pass%3D1'
   })
   afterEach(() => vi.unstubAllGlobals())
 
   it('answers a read with what was read last when there is no line', async () => {
-    const { call } = await import('@/api/client')
     vi.stubGlobal(
       'fetch',
       vi
@@ -24,12 +28,12 @@ describe('a call to the server', () => {
         .mockResolvedValueOnce(answered(200, { slate: '4C' }))
         .mockRejectedValueOnce(new TypeError('no network')),
     )
-    expect(await call('GET', '/api/shots/3/plot')).toEqual({ slate: '4C' })
-    expect(await call('GET', '/api/shots/3/plot')).toEqual({ slate: '4C' })
+    expect(await plot()).toEqual({ slate: '4C' })
+    await vi.waitFor(() => expect([...shelf.keys()]).toEqual(['/api/shots/3/plot']))
+    expect(await plot()).toEqual({ slate: '4C' })
   })
 
   it('never answers what is live now with what was live before', async () => {
-    const { call, ApiError } = await import('@/api/client')
     vi.stubGlobal(
       'fetch',
       vi
@@ -37,36 +41,39 @@ describe('a call to the server', () => {
         .mockResolvedValueOnce(answered(200, { armed: null }))
         .mockRejectedValueOnce(new TypeError('no network')),
     )
-    await call('GET', '/api/output', { now: true })
-    await expect(call('GET', '/api/output', { now: true })).rejects.toBeInstanceOf(ApiError)
+    await output()
+    await expect(output()).rejects.toBeInstanceOf(ApiError)
     expect(shelf.size).toBe(0)
   })
 
   it('sends an edit with its version, its key and this device’s pass', async () => {
-    const { call } = await import('@/api/client')
     const fetch = vi.fn().mockResolvedValue(answered(200, {}))
     vi.stubGlobal('fetch', fetch)
-    await call('PUT', '/api/nodes/1', { body: { name: 'Cart' }, version: 3, idempotencyKey: 'k' })
-    const [path, sent] = fetch.mock.calls[0]!
-    expect(path).toBe('/api/nodes/1')
-    expect(sent.headers).toMatchObject({
-      'If-Match': '"3"',
-      'Idempotency-Key': 'k',
-      'X-XSRF-TOKEN': 'pass=1',
-      'Content-Type': 'application/json',
-    })
+    await answer(
+      api.PUT('/api/nodes/{id}', {
+        params: { path: { id: 1 }, header: onVersion(3) },
+        headers: { 'Idempotency-Key': 'k' },
+        body: { name: 'Cart', address: '10.0.0.9', mask: '255.0.0.0', ports: [1] },
+      }),
+    )
+    const sent = fetch.mock.calls[0]![0] as Request
+    expect(new URL(sent.url).pathname).toBe('/api/nodes/1')
+    const headers = ['If-Match', 'Idempotency-Key', 'X-XSRF-TOKEN', 'Content-Type', 'Oblume-Units']
+    expect(headers.map((name) => sent.headers.get(name))).toEqual(['"3"', 'k', 'pass=1', 'application/json', 'metric'])
+    expect(await sent.json()).toMatchObject({ name: 'Cart', ports: [1] })
   })
 
-  it('says what the server says when it refuses', async () => {
-    const { call } = await import('@/api/client')
-    vi.stubGlobal(
-      'fetch',
-      vi.fn().mockResolvedValue(answered(400, { detail: 'Output is off: arm it first.', field: 'mark' })),
-    )
-    await expect(call('POST', '/api/shots/3/recall', { body: {} })).rejects.toMatchObject({
-      message: 'Output is off: arm it first.',
-      field: 'mark',
-      status: 400,
-    })
+  it('says what the server says when it refuses, and what stands now', async () => {
+    const conflict = { placement: 'key', attribute: 'LEVEL', revision: 7 }
+    vi.stubGlobal('fetch', vi.fn().mockResolvedValue(answered(409, { detail: 'Somebody was first.', conflict })))
+    const refused = await plot().catch((failure: unknown) => failure)
+    expect(refused).toMatchObject({ message: 'Somebody was first.', status: 409, unanswered: false })
+    expect(conflictOf(refused)).toEqual(conflict)
+  })
+
+  it('takes a busy server for one that has not heard it', async () => {
+    const busy = new Response('{"detail":"busy"}', { status: 503, headers: { 'Retry-After': '3' } })
+    vi.stubGlobal('fetch', vi.fn().mockResolvedValue(busy))
+    await expect(plot()).rejects.toMatchObject({ unanswered: true, retryAfterS: 3 })
   })
 })

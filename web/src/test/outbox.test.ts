@@ -1,61 +1,34 @@
 // @vitest-environment happy-dom
-import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Intent } from '@/api/intents'
 import type { OutboxItem } from '@/stores/outbox'
+import { fakeServer, GAFFER, json, type FakeServer } from './server'
 
-/** What is kept on the device, in the order in which it was put there. */
-const device: OutboxItem[] = vi.hoisted(() => [])
+/** What is kept on the device, and which of its pages may send. */
+const device = vi.hoisted(() => ({ items: [] as OutboxItem[], full: false, turn: '' }))
 vi.mock('@/lib/offlineStore', () => ({
   keep: () => Promise.resolve(),
   kept: () => Promise.resolve(undefined),
   forgetRead: () => Promise.resolve(),
-  unsentOf: () => Promise.resolve([...device]),
+  unsentOf: () => Promise.resolve([...device.items]),
   keepUnsent: (edit: OutboxItem) => {
-    device.push(edit)
-    return Promise.resolve()
+    if (device.full) return Promise.resolve(false)
+    device.items = [...device.items.filter((e) => e.idempotencyKey !== edit.idempotencyKey), edit]
+    return Promise.resolve(true)
   },
   dropUnsent: (key: string) => {
-    const at = device.findIndex((e) => e.idempotencyKey === key)
-    if (at >= 0) device.splice(at, 1)
+    device.items = device.items.filter((e) => e.idempotencyKey !== key)
     return Promise.resolve()
   },
+  takeTurn: (_: string, page: string) => Promise.resolve(!device.turn || device.turn === page),
+  endTurn: () => Promise.resolve(),
 }))
 
-/** An event stream that says nothing. */
-class SilentStream {
-  static readonly CLOSED = 2
-  readyState = 1
-  addEventListener() {}
-  close() {}
-}
-
-interface Sent {
-  method: string
-  path: string
-  key: string | undefined
-}
-
-/** The server: which edits it was sent, and what it answers next; 204 when nothing is said. */
-let sent: Sent[]
-let answers: (Response | 'no answer')[]
-
-function answer(status: number, body?: unknown, headers: Record<string, string> = {}): Response {
-  return new Response(body === undefined ? null : JSON.stringify(body), { status, headers })
-}
-
+let server: FakeServer
 beforeEach(() => {
   vi.useFakeTimers()
-  device.length = 0
-  sent = []
-  answers = []
-  setActivePinia(createPinia())
-  vi.stubGlobal('EventSource', SilentStream)
-  vi.stubGlobal('fetch', (path: string, { method, headers }: { method: string; headers: Record<string, string> }) => {
-    if (method === 'GET') return Promise.resolve(answer(200, {}))
-    sent.push({ method, path, key: headers['Idempotency-Key'] })
-    const next = answers.shift() ?? answer(204)
-    return next === 'no answer' ? Promise.reject(new TypeError('gone')) : Promise.resolve(next)
-  })
+  Object.assign(device, { items: [], full: false, turn: '' })
+  server = fakeServer()
 })
 afterEach(() => {
   vi.useRealTimers()
@@ -65,79 +38,105 @@ afterEach(() => {
 async function outbox() {
   const { useOutbox } = await import('@/stores/outbox')
   const { useSession } = await import('@/stores/session')
-  useSession().session = { name: 'gaffer', permissions: ['READ', 'EDIT'], first: false, demo: [] }
+  useSession().session = GAFFER
   const box = useOutbox()
   await vi.advanceTimersByTimeAsync(0)
   return box
 }
 
-const level = (text: string) => ({
-  method: 'PUT',
-  path: '/api/shots/3/placements/key/LEVEL',
-  body: { text },
-  version: 1,
-  label: 'Key level in 4C',
+const level = (text: string): Intent<'value'> => ({
+  kind: 'value',
   shotId: 3,
-  wish: { placement: 'key', attribute: 'LEVEL' as const, text },
+  placement: 'key',
+  attribute: 'LEVEL',
+  revision: 1,
+  wanted: { text },
 })
-const note = { method: 'POST', path: '/api/shots/3/notes', body: { text: 'flag is low' }, label: 'note in 4C' }
+const note = (text: string): Intent<'note'> => ({ kind: 'note', about: { shotId: 3 }, text })
 
 describe('the outbox', () => {
   it('sends an edit again, under its own key, when a busy server said when', async () => {
     const box = await outbox()
-    answers = [answer(503, { detail: 'busy' }, { 'Retry-After': '3' })]
-    await expect(box.send(note)).resolves.toBeUndefined()
+    server.answers = [json(503, { detail: 'busy' }, { 'Retry-After': '3' })]
+    await expect(box.send(note('flag is low'), 'note in 4C')).resolves.toBeUndefined()
     expect(box.unsent).toHaveLength(1)
     await vi.advanceTimersByTimeAsync(2_900)
-    expect(sent).toHaveLength(1)
+    expect(server.sent).toHaveLength(1)
     await vi.advanceTimersByTimeAsync(200)
-    expect(sent).toHaveLength(2)
-    expect(sent[1]!.key).toBe(sent[0]!.key)
+    expect(server.sent).toHaveLength(2)
+    expect(server.sent[1]!.key).toBe(server.sent[0]!.key)
     expect(box.waiting).toHaveLength(0)
   })
 
   it('keeps on the device what got no answer, and sends it in order when the line stands again', async () => {
     const box = await outbox()
-    answers = ['no answer', 'no answer']
-    await box.send(note)
-    await box.send({ ...note, body: { text: 'second' } })
-    expect(device).toHaveLength(2)
-    answers = []
-    sent = []
+    server.answers = ['no answer', 'no answer']
+    await box.send(note('first'), 'note in 4C')
+    await box.send(note('second'), 'note in 4C')
+    await vi.advanceTimersByTimeAsync(0)
+    expect(device.items).toHaveLength(2)
+    server.answers = []
+    server.sent = []
     await box.flush()
-    expect(sent.map((s) => s.key)).toEqual([...new Set(sent.map((s) => s.key))])
-    expect(sent).toHaveLength(2)
-    expect(device).toHaveLength(0)
+    expect(server.sent.map((s) => s.body)).toEqual([{ text: 'first' }, { text: 'second' }])
+    expect(device.items).toHaveLength(0)
   })
 
-  it('lets the later edit of one value take the place of the one that waits', async () => {
+  it('lets the later edit of one value take the place of the one that waits, on the version that it was made on', async () => {
     const box = await outbox()
-    answers = ['no answer', 'no answer', 'no answer']
-    await box.send(level('40'))
-    await box.send(level('45'))
-    expect(box.unsent.map((w) => w.wish?.text)).toEqual(['45'])
+    server.answers = ['no answer', 'no answer', 'no answer']
+    await box.send(level('40'), 'Key level in 4C')
+    await box.send({ ...level('45'), revision: 2 }, 'Key level in 4C')
+    expect(box.unsent.map((w) => w.intent)).toEqual([level('45')])
   })
 
   it('leaves to a person what somebody else changed, and goes on with the rest', async () => {
     const box = await outbox()
-    answers = ['no answer', 'no answer', 'no answer']
-    await box.send(level('40'))
-    await box.send(note)
-    answers = [answer(409, { detail: 'key grip changed the level of Key to 50 %.', conflict: { revision: 7 } })]
+    server.answers = ['no answer', 'no answer', 'no answer']
+    await box.send(level('40'), 'Key level in 4C')
+    await box.send(note('flag is low'), 'note in 4C')
+    await vi.advanceTimersByTimeAsync(0)
+    const conflict = { placement: 'key', attribute: 'LEVEL', revision: 7 }
+    server.answers = [json(409, { detail: 'key grip changed the level of Key to 50 %.', conflict })]
     await box.flush()
     expect(box.conflicts.map((w) => w.problem)).toEqual(['key grip changed the level of Key to 50 %.'])
     expect(box.unsent).toHaveLength(0)
-    sent = []
-    box.overwrite(box.conflicts[0]!)
-    await vi.advanceTimersByTimeAsync(0)
-    expect(sent).toHaveLength(1)
+    server.sent = []
+    await box.overwrite(box.conflicts[0]!)
+    expect(server.sent).toHaveLength(1)
     expect(box.waiting).toHaveLength(0)
   })
 
   it('says at once what a rule refused: that does not wait', async () => {
     const box = await outbox()
-    answers = [answer(400, { detail: 'Level is between 0 and 100 %.' })]
-    await expect(box.send(level('400'))).rejects.toThrow('Level is between 0 and 100 %.')
+    server.answers = [json(400, { detail: 'Level is between 0 and 100 %.' })]
+    await expect(box.send(level('400'), 'Key level in 4C')).rejects.toThrow('Level is between 0 and 100 %.')
+    expect(box.waiting).toHaveLength(0)
+  })
+
+  it('sends nothing while another page of this device does, and not again what that one has sent', async () => {
+    const box = await outbox()
+    server.answers = ['no answer']
+    await box.send(note('first'), 'note in 4C')
+    server.sent = []
+    device.turn = 'another page'
+    await box.flush()
+    expect(server.sent).toHaveLength(0)
+    device.turn = ''
+    device.items = []
+    await vi.advanceTimersByTimeAsync(2_100)
+    expect(server.sent).toHaveLength(0)
+    expect(box.waiting).toHaveLength(0)
+  })
+
+  it('loses nothing on a device that keeps nothing', async () => {
+    const box = await outbox()
+    device.full = true
+    server.answers = ['no answer']
+    await box.send(note('first'), 'note in 4C')
+    expect(box.unsent).toHaveLength(1)
+    await box.flush()
+    expect(server.sent.at(-1)!.body).toEqual({ text: 'first' })
     expect(box.waiting).toHaveLength(0)
   })
 })

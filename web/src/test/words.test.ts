@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { AtMark, Placed, SourceView } from '@/api/types'
 import { ratio, rungs, tenths, thirds } from '@/lib/stops'
-import { recorded, signed, tilt, typed } from '@/lib/words'
+import { apart, recorded, signed, tilt } from '@/lib/words'
 
 describe('stops as a crew says them', () => {
   it.each([
@@ -50,27 +50,13 @@ describe('rungs of a ladder', () => {
   })
 })
 
-describe('what stands in a field when one types over a value', () => {
-  const placed = {
-    values: {
-      PLACE: {
-        value: { xM: 3.4, yM: 2.1, outside: true },
-        say: '3.40 m right, 2.10 m up, outside',
-        sayImperial: `11'2" right, 6'11" up, outside`,
-      },
-      LEVEL: { value: { percent: 45 }, say: '45 %', sayImperial: '45 %' },
-      WHITE: { value: { kelvin: 4300, duv: 0.002 }, say: '4300 K, tint +0.002 green', sayImperial: '' },
-    },
-    aim: { bearingDeg: 220.4, tiltDeg: -19.6 },
-  } as unknown as Placed
-
-  it('is what the server reads back', () => {
-    expect(typed(placed, 'PLACE', false)).toBe('3.40, 2.10 outside')
-    expect(typed(placed, 'PLACE', true)).toBe(`11'2", 6'11", outside`)
-    expect(typed(placed, 'LEVEL', false)).toBe('45')
-    expect(typed(placed, 'WHITE', false)).toBe('4300 +0.002')
-    expect(typed(placed, 'AIM', false)).toBe('220 down 20')
-    expect(typed(placed, 'HEIGHT', false)).toBe('')
+describe('a figure as the server said it', () => {
+  it('is set apart from its unit and from what stands before it', () => {
+    expect(apart('45 %')).toEqual({ before: '', figure: '45', unit: '%' })
+    expect(apart('ISO 500')).toEqual({ before: 'ISO', figure: '500', unit: '' })
+    expect(apart('T2.8')).toEqual({ before: 'T', figure: '2.8', unit: '' })
+    expect(apart('6′ 9 1/2″')).toEqual({ before: '', figure: '6′ 9 1/2″', unit: '' })
+    expect(apart('not recorded')).toEqual({ before: '', figure: 'not recorded', unit: '' })
   })
 
   it('says a level tilt as level', () => {
@@ -79,26 +65,30 @@ describe('what stands in a field when one types over a value', () => {
   })
 })
 
+const both = (text: string) => ({ metric: text, imperial: text })
+const metric = (phrase: { metric: string }) => phrase.metric
+
 describe('what stands beside a name on the plan', () => {
   const light = (more: object) =>
     ({
       placement: { kind: 'HEAD' },
       light: { kelvin: 4299.6 },
-      values: { LEVEL: { value: { percent: 45 }, say: '45 %' }, STANDING: { value: { state: 'ON' } }, ...more },
+      values: { LEVEL: { value: { percent: 45 }, brief: both('45%') }, STANDING: { value: { state: 'ON' } }, ...more },
     }) as unknown as Placed
 
   it('is level and colour of a light, its gel when that is saturated, and off when it is off', () => {
-    expect(recorded(light({}))).toBe('45% 4300K')
-    expect(recorded(light({ MODIFIERS: { value: { items: [{ name: 'Kelp', gel: {} }] } } }))).toBe('45% Kelp')
-    expect(recorded(light({ STANDING: { value: { state: 'OFF' } } }))).toBe('off')
+    expect(recorded(light({}), metric)).toBe('45% 4300K')
+    expect(recorded(light({ MODIFIERS: { value: { items: [{ name: 'Kelp', gel: {} }] } } }), metric)).toBe('45% Kelp')
+    expect(recorded(light({ STANDING: { value: { state: 'OFF' } } }), metric)).toBe('off')
   })
 
   it('is lens and height of a camera, and nothing of a flag', () => {
     const camera = {
       placement: { kind: 'CAMERA' },
-      values: { LENS: { say: '35 mm' }, HEIGHT: { say: '1.42 m' } },
+      values: { LENS: { say: both('35 mm') }, HEIGHT: { say: { metric: '1.42 m', imperial: '4′ 8″' } } },
     } as unknown as Placed
-    expect(recorded(camera)).toBe('35 mm, 1.42 m')
-    expect(recorded({ placement: { kind: 'FLAG' }, values: {} } as unknown as Placed)).toBe('')
+    expect(recorded(camera, metric)).toBe('35 mm, 1.42 m')
+    expect(recorded(camera, (phrase) => phrase.imperial)).toBe('35 mm, 4′ 8″')
+    expect(recorded({ placement: { kind: 'FLAG' }, values: {} } as unknown as Placed, metric)).toBe('')
   })
 })

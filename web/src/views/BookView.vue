@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { call, sentence } from '@/api/client'
+import { answer, api } from '@/api/client'
 import type { ScenePage } from '@/api/types'
 import SpineButton from '@/components/layout/SpineButton.vue'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
@@ -10,6 +10,8 @@ import SceneDialog from '@/components/dialogs/SceneDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import StageTick from '@/components/marks/StageTick.vue'
+import { readFigures } from '@/lib/figures'
+import { useSubmit } from '@/lib/useSubmit'
 import { stageName, when } from '@/lib/words'
 import { useBook } from '@/stores/book'
 
@@ -21,7 +23,7 @@ const productionId = ref<number>()
 const query = ref('')
 const name = ref('')
 const days = ref('1')
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 
 const wanted = computed(() => query.value.trim().toLowerCase())
 const productions = computed(() => book.book?.productions ?? [])
@@ -46,16 +48,14 @@ function newShot(page: ScenePage) {
   dialog.value = 'shot'
 }
 
-async function startProduction() {
-  try {
-    await call('POST', '/api/productions', { body: { name: name.value, days: Number(days.value) } })
-    await book.load()
+function startProduction() {
+  void submit(async () => {
+    const [shootingDays] = await readFigures({ kind: 'WHOLE', text: days.value, of: 'Shooting days' })
+    await answer(api.POST('/api/productions', { body: { name: name.value, days: shootingDays! } }))
+    await book.changed()
     dialog.value = undefined
     name.value = ''
-    error.value = ''
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  })
 }
 </script>
 
@@ -75,7 +75,7 @@ async function startProduction() {
     </header>
     <div class="pages">
       <div v-if="book.error" role="alert">
-        {{ book.error }} <button class="button ml-2" @click="book.load">Try again</button>
+        {{ book.error }} <button class="button ml-2" @click="book.again">Try again</button>
       </div>
       <p v-else-if="!book.book" class="text-quiet">Opening the book…</p>
       <p v-else-if="!productions.length" class="max-w-md text-[15px]">
@@ -138,7 +138,9 @@ async function startProduction() {
       </form>
       <template #buttons>
         <button class="button" @click="dialog = undefined">Cancel</button>
-        <button class="button button-main" type="submit" form="production-form">Start production</button>
+        <button class="button button-main" :disabled="busy" type="submit" form="production-form">
+          Start production
+        </button>
       </template>
     </BaseDialog>
   </div>

@@ -1,21 +1,19 @@
 <script setup lang="ts">
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { BoardRow, Reason } from '@/api/types'
+import type { BoardRow, LookCard, Reason } from '@/api/types'
+import BoardFilters from '@/components/carry/BoardFilters.vue'
 import CarryGrid from '@/components/carry/CarryGrid.vue'
 import CellFacts from '@/components/carry/CellFacts.vue'
 import GapMoves from '@/components/carry/GapMoves.vue'
-import LooksMenu from '@/components/carry/LooksMenu.vue'
+import LookDialogs from '@/components/carry/LookDialogs.vue'
 import RebaseDialog from '@/components/dialogs/RebaseDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
 import TakeDialog from '@/components/dialogs/TakeDialog.vue'
-import SlateBar from '@/components/layout/SlateBar.vue'
-import UndoButtons from '@/components/layout/UndoButtons.vue'
-import ViewTabs from '@/components/layout/ViewTabs.vue'
+import ShotPage from '@/components/layout/ShotPage.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { undoing, type Action } from '@/lib/actions'
 import { shownRows, type BoardFilter } from '@/lib/board'
-import { DEPARTMENTS, ROLES } from '@/lib/words'
 import { useBoard, type CellEdit } from '@/stores/board'
 import { useBook } from '@/stores/book'
 import { usePlot } from '@/stores/plot'
@@ -39,17 +37,21 @@ const filter = ref<BoardFilter>({ text: '', department: '', role: '', changed: f
 const dense = ref<boolean>()
 const gap = ref<{ before: number; from: string; to: string }>()
 const dialog = ref<'insert' | 'rebase' | 'take'>()
+const look = ref<LookCard>()
+const savingLook = ref(false)
 
 const line = computed(() => book.shots.get(props.shotId))
 const sceneId = computed(() => line.value?.scene.id ?? plot.plot?.sceneId)
 const board = computed(() => (store.board?.sceneId === sceneId.value ? store.board : undefined))
 const rows = computed(() => (board.value ? shownRows(board.value.rows, store.based, filter.value) : []))
-const compact = computed(() => dense.value ?? (board.value?.rows.length ?? 0) > MANY_ROWS)
+const compact = computed({
+  get: () => dense.value ?? (board.value?.rows.length ?? 0) > MANY_ROWS,
+  set: (now) => (dense.value = now),
+})
 const shot = computed(() => board.value?.shots[at.value.column])
 const row = computed(() => rows.value[at.value.row])
 const may = computed(() => session.may('EDIT'))
 const editable = computed(() => may.value && shot.value?.stage !== 'SHOT')
-const roles = computed(() => ROLES.filter((r) => board.value?.rows.some((b) => b.placement.role === r.key)))
 const filtered = computed(
   () =>
     !!(
@@ -62,15 +64,10 @@ const filtered = computed(
 )
 
 watch(
-  () => props.shotId,
-  (id) => void plot.load(id),
-  { immediate: true },
-)
-watch(
   sceneId,
   (id) => {
     gap.value = undefined
-    if (id) void store.load(id)
+    store.open(id)
   },
   { immediate: true },
 )
@@ -108,24 +105,21 @@ watch(shot, (now) => {
       void router.replace({ name: 'carry', params: { id: now.id } })
   }, FOLLOW_MS)
 })
-onBeforeUnmount(() => clearTimeout(settling))
-
-async function keep(cells: CellEdit[], why?: Reason): Promise<boolean> {
-  const kept = await store.edit(cells, why)
-  if (kept) void plot.refresh()
-  return kept
-}
+onBeforeUnmount(() => {
+  clearTimeout(settling)
+  store.open(undefined)
+})
 
 /** What was typed into a cell and refused is put back for mending. */
 async function type(cells: { row: BoardRow; column: number; text: string }[], typed: boolean) {
-  const kept = await keep(
+  const kept = await store.edit(
     cells.map((c) => ({ shotId: board.value!.shots[c.column]!.id, placement: c.row.placement.key, text: c.text })),
   )
   if (!kept && typed) void grid.value?.retype(cells[0]!.text)
 }
 
 function paste(cells: { row: BoardRow; column: number; from: number }[]) {
-  void keep(
+  void store.edit(
     cells
       .map((c) => ({ shotId: board.value!.shots[c.column]!.id, placement: c.row.placement.key, from: c.from }))
       .filter((c) => c.from !== c.shotId),
@@ -134,7 +128,7 @@ function paste(cells: { row: BoardRow; column: number; from: number }[]) {
 
 function here(change: Partial<CellEdit>, why?: Reason) {
   if (row.value && shot.value)
-    void keep([{ shotId: shot.value.id, placement: row.value.placement.key, ...change }], why)
+    void store.edit([{ shotId: shot.value.id, placement: row.value.placement.key, ...change }], why)
 }
 
 function openGap(before: number) {
@@ -156,90 +150,48 @@ function compare() {
   void router.push({ name: 'compare', params: { from: `shot-${from.id}`, to: `shot-${to.id}` } })
 }
 
-async function inserted() {
-  await store.refresh()
+function looks(): Action[] {
+  const saved = board.value?.looks.map(({ card }) => ({ name: card.name, run: () => (look.value = card) })) ?? []
+  const save = { name: `Save ${shot.value?.slate} as a look…`, run: () => (savingLook.value = true) }
+  const none = { name: 'No look is saved yet: day, dusk, night of one room', disabled: true }
+  return [...(saved.length ? saved : [none]), ...(may.value ? [save] : [])]
 }
+
+const actions = computed((): Action[] => {
+  const { value: now } = shot
+  if (!now) return undoing()
+  return [
+    ...undoing(),
+    { name: 'Looks', menu: looks() },
+    {
+      name: `${now.slate}…`,
+      menu: [
+        { name: `Insert a shot after ${now.slate}…`, disabled: !may.value, run: () => (dialog.value = 'insert') },
+        {
+          name: `Base ${now.slate} on another shot…`,
+          disabled: !editable.value,
+          run: () => (dialog.value = 'rebase'),
+        },
+        { name: `Copy a state into ${now.slate}…`, disabled: !editable.value, run: () => (dialog.value = 'take') },
+      ],
+    },
+    { name: 'Compare two shots', run: compare },
+  ]
+})
 </script>
 
 <template>
-  <div class="view">
-    <SlateBar
-      v-if="plot.plot"
-      :plot="plot.plot"
-      :camera="plot.camera"
-      @camera="router.push({ name: 'plot', params: { id: shotId } })"
-      @edit="dialog = undefined"
-      @spine="$emit('spine')"
-    />
-    <ViewTabs :shot-id="shotId">
-      <UndoButtons @done="store.refresh" />
-      <template v-if="board && shot">
-        <LooksMenu :shot="shot" :editable="may" />
-        <Menu as="div" class="relative">
-          <MenuButton class="button">{{ shot.slate }}…</MenuButton>
-          <MenuItems class="menu-list w-[250px]">
-            <MenuItem v-slot="{ active }"
-              ><button class="menu-item" :class="{ 'bg-ground': active }" :disabled="!may" @click="dialog = 'insert'">
-                Insert a shot after {{ shot.slate }}…
-              </button></MenuItem
-            >
-            <MenuItem v-slot="{ active }"
-              ><button
-                class="menu-item"
-                :class="{ 'bg-ground': active }"
-                :disabled="!editable"
-                @click="dialog = 'rebase'"
-              >
-                Base {{ shot.slate }} on another shot…
-              </button></MenuItem
-            >
-            <MenuItem v-slot="{ active }"
-              ><button
-                class="menu-item"
-                :class="{ 'bg-ground': active }"
-                :disabled="!editable"
-                @click="dialog = 'take'"
-              >
-                Copy a state into {{ shot.slate }}…
-              </button></MenuItem
-            >
-          </MenuItems>
-        </Menu>
-        <button class="button" @click="compare">Compare two shots</button>
-      </template>
-    </ViewTabs>
+  <ShotPage
+    :shot-id="shotId"
+    :actions="actions"
+    @camera="router.push({ name: 'plot', params: { id: shotId } })"
+    @spine="$emit('spine')"
+  >
     <template v-if="board">
-      <div class="filters" role="search" aria-label="Filter the board">
-        <input
-          v-model="filter.text"
-          class="field !w-44"
-          placeholder="Find by name, role or kind"
-          aria-label="Find on the board"
-        />
-        <select v-model="filter.department" class="field !w-32" aria-label="Department">
-          <option value="">every department</option>
-          <option
-            v-for="d in DEPARTMENTS.filter((x) => ['ELECTRIC', 'GRIP', 'CAMERA'].includes(x.key))"
-            :key="d.key"
-            :value="d.key"
-          >
-            {{ d.name }}
-          </option>
-        </select>
-        <select v-model="filter.role" class="field !w-32" aria-label="Role">
-          <option value="">every role</option>
-          <option v-for="r in roles" :key="r.key" :value="r.key">{{ r.name }}</option>
-        </select>
-        <label class="check"><input v-model="filter.changed" type="checkbox" /> changed only</label>
-        <label class="check"><input v-model="filter.cheats" type="checkbox" /> cheats only</label>
-        <label class="check ml-auto"
-          ><input type="checkbox" :checked="compact" @change="dense = ($event.target as HTMLInputElement).checked" />
-          compact</label
-        >
-      </div>
+      <BoardFilters v-model:filter="filter" v-model:compact="compact" :rows="board.rows" />
       <div v-if="store.problem" class="problem" role="alert">
         <WedgeMark act /><span class="grow">{{ store.problem }}</span
-        ><button class="button" @click="store.problem = ''">Leave it</button>
+        ><button class="button" @click="store.dismiss">Leave it</button>
       </div>
       <div class="stage">
         <CarryGrid
@@ -293,33 +245,19 @@ async function inserted() {
           :based-on="book.shots.get(shot.id)?.shot"
           insert
           @close="dialog = undefined"
-          @kept="inserted"
         />
+        <LookDialogs v-model:saving="savingLook" v-model:chosen="look" :shot="shot" :editable="may" />
         <RebaseDialog :open="dialog === 'rebase'" :shot="shot" :shots="board.shots" @close="dialog = undefined" />
-        <TakeDialog :open="dialog === 'take'" :shot="shot" @close="dialog = undefined" @kept="store.refresh" />
+        <TakeDialog :open="dialog === 'take'" :shot="shot" @close="dialog = undefined" />
       </template>
     </template>
     <p v-else class="m-auto text-quiet" :role="store.problem ? 'alert' : undefined">
       {{ store.problem || 'Opening the carry board…' }}
     </p>
-  </div>
+  </ShotPage>
 </template>
 
 <style scoped>
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 12px;
-  padding: 5px 14px;
-  border-bottom: 1px solid var(--line);
-}
-.check {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  font-size: 12px;
-}
 .problem {
   display: flex;
   align-items: flex-start;
@@ -331,11 +269,5 @@ async function inserted() {
 .stage {
   flex: 1;
   min-height: 0;
-}
-@media (width < 800px) {
-  .filters select,
-  .filters .ml-auto {
-    display: none;
-  }
 }
 </style>

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { call, sentence } from '@/api/client'
-import type { DifferenceView, Compared } from '@/api/types'
+import { useRead } from '@/api/reads'
+import type { DifferenceView } from '@/api/types'
 import SpineButton from '@/components/layout/SpineButton.vue'
 import ComparePlan from '@/components/carry/ComparePlan.vue'
 import SidePicker from '@/components/dialogs/SidePicker.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
 import RosePair from '@/components/light/RosePair.vue'
 import { useBoard } from '@/stores/board'
-import { useConnection } from '@/stores/connection'
 import { useSettings } from '@/stores/settings'
 
 /** Two states of the light: in words, on the plan, and rose over rose. */
@@ -17,10 +16,14 @@ const props = defineProps<{ from: string; to: string }>()
 defineEmits<{ spine: [] }>()
 const settings = useSettings()
 const board = useBoard()
-const connection = useConnection()
 const router = useRouter()
-const compared = shallowRef<Compared>()
-const error = ref('')
+const {
+  data: compared,
+  problem: error,
+  again,
+} = useRead('compare', () => ({ from: props.from, to: props.to }), {
+  keepBefore: true,
+})
 const chosen = ref<string>()
 
 const groups = computed(() => {
@@ -37,19 +40,12 @@ const other = computed(() => {
     : undefined
 })
 
-async function load() {
-  try {
-    const now = await call<Compared>('GET', `/api/compare?from=${props.from}&to=${props.to}`)
-    if (now.from.id !== props.from || now.to.id !== props.to) return
-    compared.value = now
-    error.value = ''
-    if (!board.board) void board.load(now.to.sceneId)
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
-}
-watch(() => [props.from, props.to], load, { immediate: true })
-onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'LOOKS'], () => void load()))
+watch(
+  () => compared.value?.to.sceneId,
+  (id) => board.open(id),
+  { immediate: true },
+)
+onBeforeUnmount(() => board.open(undefined))
 
 function go(from: string, to: string) {
   void router.replace({ name: 'compare', params: { from, to } })
@@ -72,7 +68,7 @@ function go(from: string, to: string) {
       <ConnectionState />
     </header>
     <p v-if="error" role="alert" class="p-4">
-      {{ error }} <button class="button ml-2" @click="load">Try again</button>
+      {{ error }} <button class="button ml-2" @click="again">Try again</button>
     </p>
     <div v-else-if="compared" class="body">
       <section class="words" aria-label="In words">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { call, sentence } from '@/api/client'
+import { answer, api, sentence } from '@/api/client'
 import type { TeamRole } from '@/api/types'
 import SignIn from '@/components/layout/SignIn.vue'
 
@@ -13,7 +13,7 @@ const error = ref('')
 
 onMounted(async () => {
   try {
-    role.value = (await call<{ role: TeamRole }>('GET', `/api/invitations/${props.token}`)).role
+    role.value = (await answer(api.GET('/api/invitations/{token}', { params: { path: { token: props.token } } }))).role
   } catch (failure) {
     error.value = sentence(failure)
   }

@@ -1,19 +1,18 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { call, sentence } from '@/api/client'
-import type { ClosedRevision, PastChange, PastPage, PlotEdit, Take } from '@/api/types'
+import { answer, api } from '@/api/client'
+import { READS, useRead } from '@/api/reads'
+import type { ClosedRevision, PastChange } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
-import SlateBar from '@/components/layout/SlateBar.vue'
-import UndoButtons from '@/components/layout/UndoButtons.vue'
-import ViewTabs from '@/components/layout/ViewTabs.vue'
+import ShotPage from '@/components/layout/ShotPage.vue'
 import NoteList from '@/components/log/NoteList.vue'
 import TakeList from '@/components/log/TakeList.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { undoing, type Action } from '@/lib/actions'
+import { useSubmit } from '@/lib/useSubmit'
 import { reasonName, when } from '@/lib/words'
-import { useConnection } from '@/stores/connection'
 import { usePlot } from '@/stores/plot'
-import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 
@@ -21,128 +20,85 @@ import { useSettings } from '@/stores/settings'
 const props = defineProps<{ shotId: number }>()
 defineEmits<{ spine: [] }>()
 const plot = usePlot()
-const connection = useConnection()
-const outbox = useOutbox()
 const session = useSession()
 const settings = useSettings()
 const route = useRoute()
 const router = useRouter()
 
-const takes = ref<Take[]>([])
-const past = ref<PastChange[]>([])
-const older = ref(false)
-const revisions = ref<{ revision: number; closed: ClosedRevision[] }>()
-const error = ref('')
-const dialog = ref<'revise'>()
-const goingBack = ref<PastChange>()
+const at = computed(() => ({ shotId: props.shotId }))
 const of = computed(() => (typeof route.query.of === 'string' ? route.query.of : ''))
+const takes = useRead('takes', at)
+const revisions = useRead('revisions', at)
+const history = useRead('history', () => ({ ...at.value, placement: of.value || undefined }))
+/** Changes before those that are read anew with each edit. */
+const earlier = shallowRef<{ changes: PastChange[]; older: boolean }>()
+const past = computed(() => [...(history.data.value?.changes ?? []), ...(earlier.value?.changes ?? [])])
+const older = computed(() => (earlier.value ?? history.data.value)?.older ?? false)
+watch(history.data, () => (earlier.value = undefined))
+
+const { error: refused, submit } = useSubmit()
+const error = computed(() => refused.value || takes.problem.value || history.problem.value || revisions.problem.value)
+const revising = ref(false)
+const goingBack = ref<PastChange>()
 const things = computed(
   () => plot.plot?.placements.map((p) => ({ key: p.placement.key, name: p.placement.name })) ?? [],
 )
+const actions = computed((): Action[] => [
+  ...undoing(),
+  ...(plot.plot?.shot.stage === 'SHOT'
+    ? [{ name: 'Open a revision…', disabled: !session.may('EDIT'), run: () => (revising.value = true) }]
+    : []),
+])
 
-function pastPath(shotId: number, before?: number) {
-  const query = new URLSearchParams()
-  if (of.value) query.set('placement', of.value)
-  if (before !== undefined) query.set('before', String(before))
-  return `/api/shots/${shotId}/history${query.size ? `?${query}` : ''}`
+function loadOlder() {
+  void submit(async () => {
+    const before = past.value.at(-1)?.event
+    const page = await READS.history.ask({ ...at.value, placement: of.value || undefined, before }, {})
+    earlier.value = { changes: [...(earlier.value?.changes ?? []), ...page.changes], older: page.older }
+  })
 }
 
-/** Adds the changes before those that are shown. */
-async function loadOlder() {
-  try {
-    const page = await call<PastPage>('GET', pastPath(props.shotId, past.value.at(-1)?.event))
-    past.value = [...past.value, ...page.changes]
-    older.value = page.older
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+function readAgain() {
+  refused.value = ''
+  void Promise.all([takes.again(), history.again(), revisions.again()])
 }
 
-async function load() {
-  const id = props.shotId
-  try {
-    const [t, h, r] = await Promise.all([
-      call<{ takes: Take[] }>('GET', `/api/shots/${id}/takes`),
-      call<PastPage>('GET', pastPath(id)),
-      call<{ revision: number; closed: ClosedRevision[] }>('GET', `/api/shots/${id}/revisions`),
-    ])
-    if (id !== props.shotId) return
-    takes.value = t.takes
-    past.value = h.changes
-    older.value = h.older
-    revisions.value = r
-    error.value = ''
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
-}
-watch(
-  () => props.shotId,
-  (id) => void plot.load(id),
-  { immediate: true },
-)
-watch([() => props.shotId, of, () => outbox.sent], load, { immediate: true })
-onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'TAKES', 'NOTES'], () => void load()))
-
-async function goBack() {
+function goBack() {
   const to = goingBack.value
   goingBack.value = undefined
   if (!to) return
-  try {
-    plot.lay(
-      await call<PlotEdit>('POST', `/api/shots/${props.shotId}/back`, {
-        body: { event: to.event, placement: of.value || undefined },
-      }),
-    )
-    await load()
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  const body = { event: to.event, placement: of.value || undefined }
+  void submit(async () =>
+    plot.lay(await answer(api.POST('/api/shots/{shotId}/back', { params: { path: at.value }, body }))),
+  )
 }
 
 function look(revision: ClosedRevision) {
   void router.push({ name: 'plot', params: { id: props.shotId }, query: { event: revision.lastEvent } })
 }
-
-async function revised() {
-  await Promise.all([plot.load(props.shotId), load()])
-}
 </script>
 
 <template>
-  <div class="view">
-    <SlateBar
-      v-if="plot.plot"
-      :plot="plot.plot"
-      :camera="plot.camera"
-      @camera="router.push({ name: 'plot', params: { id: shotId } })"
-      @spine="$emit('spine')"
-    />
-    <ViewTabs :shot-id="shotId">
-      <UndoButtons />
-      <button
-        v-if="plot.plot?.shot.stage === 'SHOT'"
-        class="button"
-        :disabled="!session.may('EDIT')"
-        @click="dialog = 'revise'"
-      >
-        Open a revision…
-      </button>
-    </ViewTabs>
+  <ShotPage
+    :shot-id="shotId"
+    :actions="actions"
+    @camera="router.push({ name: 'plot', params: { id: shotId } })"
+    @spine="$emit('spine')"
+  >
     <div v-if="error" class="flex items-start gap-2 border-b border-ink bg-raised px-4 py-2" role="alert">
       <WedgeMark act /><span class="grow">{{ error }}</span
-      ><button class="button" @click="load">Try again</button>
+      ><button class="button" @click="readAgain">Try again</button>
     </div>
     <div class="body">
       <div class="side">
-        <TakeList :shot-id="shotId" :takes="takes" @kept="load" @failed="(s) => (error = s)" />
-        <NoteList :base="`/api/shots/${shotId}`" :name="plot.plot?.shot.slate ?? ''" :things="things" :chosen="of" />
+        <TakeList :shot-id="shotId" :takes="takes.data.value?.takes ?? []" />
+        <NoteList :about="at" :name="plot.plot?.shot.slate ?? ''" :things="things" :chosen="of" />
       </div>
       <div class="main">
-        <section v-if="revisions?.closed.length" class="mb-5">
+        <section v-if="revisions.data.value?.closed.length" class="mb-5">
           <h2 class="pane-title">Revisions</h2>
           <ol>
-            <li v-for="r in revisions.closed" :key="r.number" class="entry">
+            <li v-for="r in revisions.data.value.closed" :key="r.number" class="entry">
               <span class="grow"
                 ><b class="font-[650]">Revision {{ r.number }}</b
                 >, as it was shot<span class="block text-[12px] text-quiet"
@@ -153,7 +109,7 @@ async function revised() {
             </li>
             <li class="entry">
               <span
-                ><b class="font-[650]">Revision {{ revisions.revision }}</b
+                ><b class="font-[650]">Revision {{ revisions.data.value.revision }}</b
                 >, the record now</span
               >
             </li>
@@ -203,13 +159,7 @@ async function revised() {
         </section>
       </div>
     </div>
-    <ReviseDialog
-      :open="dialog === 'revise'"
-      :shot-id="shotId"
-      :slate="plot.plot?.shot.slate ?? ''"
-      @close="dialog = undefined"
-      @revised="revised"
-    />
+    <ReviseDialog :open="revising" :shot-id="shotId" :slate="plot.plot?.shot.slate ?? ''" @close="revising = false" />
     <div v-if="goingBack" class="confirm" role="alertdialog" aria-label="Go back">
       <span class="grow"
         >Put {{ of ? things.find((t) => t.key === of)?.name : `all of ${plot.plot?.shot.slate}` }} back to how it was
@@ -219,7 +169,7 @@ async function revised() {
       <button class="button" @click="goingBack = undefined">No</button>
       <button class="button button-main" @click="goBack">Yes, go back</button>
     </div>
-  </div>
+  </ShotPage>
 </template>
 
 <style scoped>

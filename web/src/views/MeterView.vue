@@ -1,19 +1,17 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { call, sentence } from '@/api/client'
+import { answer, api } from '@/api/client'
+import { useRead } from '@/api/reads'
 import type { Meter, ReadingView } from '@/api/types'
-import PaperLinks from '@/components/layout/PaperLinks.vue'
-import SlateBar from '@/components/layout/SlateBar.vue'
-import SpineButton from '@/components/layout/SpineButton.vue'
-import ViewTabs from '@/components/layout/ViewTabs.vue'
+import ShotPage from '@/components/layout/ShotPage.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import BringTogether from '@/components/meter/BringTogether.vue'
 import ReadingEntry from '@/components/meter/ReadingEntry.vue'
+import { onPaper } from '@/lib/actions'
+import { useSubmit } from '@/lib/useSubmit'
 import { signed, when } from '@/lib/words'
-import { useConnection } from '@/stores/connection'
-import { usePlot } from '@/stores/plot'
 import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
@@ -21,77 +19,54 @@ import { useSettings } from '@/stores/settings'
 /** What the meter and the monitor say, beside what was predicted. */
 const props = defineProps<{ shotId: number; runId?: number }>()
 defineEmits<{ spine: [] }>()
-const plot = usePlot()
-const connection = useConnection()
 const outbox = useOutbox()
 const settings = useSettings()
 const session = useSession()
-const meter = ref<Meter>()
-const problem = ref('')
+const read = useRead('meter', () => ({ shotId: props.shotId, run: props.runId }))
+const meter = read.data
+const { error, submit } = useSubmit()
+const problem = computed(() => error.value || read.problem.value)
 const said = ref('')
 const mark = ref<string>()
 const entry = ref<InstanceType<typeof ReadingEntry>>()
 const waiting = computed(() =>
   outbox.waiting.filter(
-    (w) => w.path === `/api/shots/${props.shotId}/readings` && (w.body as { run?: number }).run === props.runId,
+    ({ intent }) => intent.kind === 'reading' && intent.shotId === props.shotId && intent.body.run === props.runId,
   ),
 )
+const actions = computed(() => [
+  onPaper([
+    {
+      name: 'Reading log',
+      path: `/api/shots/${props.shotId}/paper/readings${props.runId ? `?run=${props.runId}` : ''}`,
+    },
+  ]),
+])
 
-async function load() {
-  const id = props.shotId
-  try {
-    const now = await call<Meter>('GET', `/api/shots/${id}/readings${props.runId ? `?run=${props.runId}` : ''}`)
-    if (id !== props.shotId) return
-    show(now)
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
-}
-function show(now: Meter | undefined) {
-  if (!now) return
-  meter.value = now
-  problem.value = ''
-  if (!now.marks.some((m) => m.key === mark.value)) mark.value = now.marks[0]?.key
-}
 watch(
-  () => [props.shotId, props.runId],
-  () => {
-    meter.value = undefined
-    void plot.load(props.shotId)
-    void load()
+  () => meter.value?.marks,
+  (marks) => {
+    if (marks && !marks.some((m) => m.key === mark.value)) mark.value = marks[0]?.key
   },
   { immediate: true },
 )
-watch(() => outbox.sent, load)
-onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'], () => void load()))
-onBeforeUnmount(connection.onReconnect(() => void load()))
 
-function read(name: string) {
+/** What a reading answers is read of all of them; one that waits answers nothing yet. */
+function show(now: Meter | undefined) {
+  if (now) read.show(now)
+  error.value = ''
+}
+function readAlone(name: string) {
   said.value = `${name} alone `
   entry.value?.focus()
 }
-async function drop(reading: ReadingView) {
-  try {
-    show(await call<Meter>('DELETE', `/api/readings/${reading.id}`))
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
+function drop({ id }: ReadingView) {
+  void submit(async () => show(await answer(api.DELETE('/api/readings/{id}', { params: { path: { id } } }))))
 }
 </script>
 
 <template>
-  <div class="view">
-    <SlateBar
-      v-if="plot.plot && plot.plot.shot.id === shotId"
-      :plot="plot.plot"
-      :camera="plot.camera"
-      @spine="$emit('spine')"
-    />
-    <SpineButton v-else @click="$emit('spine')" />
-    <ViewTabs :shot-id="shotId"
-      ><PaperLinks
-        :papers="[{ name: 'Reading log', path: `/api/shots/${shotId}/paper/readings${runId ? `?run=${runId}` : ''}` }]"
-    /></ViewTabs>
+  <ShotPage :shot-id="shotId" :actions="actions" @spine="$emit('spine')">
     <div v-if="meter" class="panes [--side:372px]">
       <div class="main">
         <p v-if="runId" class="px-4 pt-3">
@@ -168,7 +143,7 @@ async function drop(reading: ReadingView) {
           <p class="text-[12px] text-quiet">each towards the light; choose one to read it alone</p>
           <ul class="mt-1">
             <li v-for="l in meter.lights" :key="l.key">
-              <button class="toread" @click="read(l.name)">
+              <button class="toread" @click="readAlone(l.name)">
                 <span class="grow"
                   ><b class="font-[650]">{{ l.name }}</b
                   ><span v-if="l.readHere" class="text-quiet"> read</span></span
@@ -206,7 +181,7 @@ async function drop(reading: ReadingView) {
       </aside>
     </div>
     <p v-else class="m-auto text-quiet" role="status">{{ problem || 'Opening the readings…' }}</p>
-  </div>
+  </ShotPage>
 </template>
 
 <style scoped>

@@ -5,8 +5,9 @@ import SpineButton from '@/components/layout/SpineButton.vue'
 import MoveBars from '@/components/carry/MoveBars.vue'
 import MoveSteps from '@/components/carry/MoveSteps.vue'
 import JobTimesDialog from '@/components/dialogs/JobTimesDialog.vue'
-import PaperLinks from '@/components/layout/PaperLinks.vue'
+import ActionButton from '@/components/layout/ActionButton.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
+import { onPaper } from '@/lib/actions'
 import { useBook } from '@/stores/book'
 import { useConnection } from '@/stores/connection'
 import { useMoves } from '@/stores/moves'
@@ -29,7 +30,7 @@ const done = computed(() => moves.value?.moves.filter(store.isDone).length ?? 0)
 
 watch(
   () => [props.from, props.to] as const,
-  ([from, to]) => void store.load(from, to),
+  ([from, to]) => store.open(from, to),
   { immediate: true },
 )
 watch(
@@ -66,7 +67,7 @@ function print() {
         decide.
       </p>
       <footer class="no-print mt-4 flex flex-wrap gap-2">
-        <PaperLinks :papers="[{ name: 'Move list', path: `/api/moves/paper?from=${from}&to=${to}` }]" />
+        <ActionButton :action="onPaper([{ name: 'Move list', path: `/api/moves/paper?from=${from}&to=${to}` }])" />
         <button class="button" @click="print">Print</button>
         <RouterLink class="button" :to="{ name: 'compare', params: { from, to } }">Compare</RouterLink>
         <button v-if="productionId" class="button" @click="tempoOpen = true">Times…</button>
@@ -81,7 +82,7 @@ function print() {
       />
     </div>
     <p v-if="store.problem" role="alert" class="p-4">
-      {{ store.problem }} <button class="button ml-2" @click="store.load(from, to)">Try again</button>
+      {{ store.problem }} <button class="button ml-2" @click="store.again">Try again</button>
     </p>
     <p v-else-if="!moves" class="m-auto text-quiet">Working out what to do…</p>
   </div>

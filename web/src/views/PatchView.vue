@@ -1,28 +1,30 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
-import type { Patch, PatchedLight, PatchPage, PatchPlan, Repatched } from '@/api/types'
-import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
-import SlateBar from '@/components/layout/SlateBar.vue'
-import SpineButton from '@/components/layout/SpineButton.vue'
-import UndoButtons from '@/components/layout/UndoButtons.vue'
-import ViewTabs from '@/components/layout/ViewTabs.vue'
+import { computed, ref } from 'vue'
+import { answer, api } from '@/api/client'
+import { useRead } from '@/api/reads'
+import type { Patch, PatchedLight, Repatched } from '@/api/types'
 import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
+import ShotPage from '@/components/layout/ShotPage.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import NodeList from '@/components/patch/NodeList.vue'
 import PatchRow from '@/components/patch/PatchRow.vue'
 import PlanPatch from '@/components/patch/PlanPatch.vue'
 import UniverseStrip from '@/components/patch/UniverseStrip.vue'
-import { useConnection } from '@/stores/connection'
+import { undoing } from '@/lib/actions'
+import { useSubmit } from '@/lib/useSubmit'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 
 /** What listens where in this shot, what of it cannot work, and who carries it. */
 const props = defineProps<{ shotId: number }>()
 defineEmits<{ spine: [] }>()
 const plot = usePlot()
-const connection = useConnection()
-const page = ref<PatchPage>()
-const problem = ref('')
+const editor = useShotEditor()
+const at = computed(() => ({ shotId: props.shotId }))
+const { data: page, problem: unread } = useRead('patch', at)
+const { error, submit } = useSubmit()
+const problem = computed(() => plot.problem?.sentence ?? (error.value || unread.value))
+const actions = computed(undoing)
 const marked = ref<string>()
 const filter = ref('')
 
@@ -34,69 +36,29 @@ const shown = computed(
 )
 
 /** How the camera sees each light. */
-const swatches = computed(() => Object.fromEntries(plot.placements.map((p) => [p.placement.key, p.light?.swatch])))
-
-async function load() {
-  const id = props.shotId
-  try {
-    const now = await call<PatchPage>('GET', `/api/shots/${id}/patch`)
-    if (id === props.shotId) page.value = now
-    problem.value = ''
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
-}
-watch(
-  () => props.shotId,
-  (id) => {
-    page.value = undefined
-    void plot.load(id)
-  },
-  { immediate: true },
-)
-/* each edit answers with the plot: the patch is read after it */
-watch(
-  () => plot.plot,
-  () => void load(),
-  { immediate: true },
-)
-onBeforeUnmount(connection.onChanged(['NODES', 'BOOK'], () => void load()))
-onBeforeUnmount(connection.onReconnect(() => void load()))
+const swatches = computed(() => Object.fromEntries(editor.placements.map((p) => [p.placement.key, p.light?.swatch])))
 
 function patch(light: PatchedLight, value: Patch) {
-  void plot.drop(light.key, 'PATCH', { value })
+  void editor.put(light.key, 'PATCH', { value })
 }
 /** The first room that is wide enough, from the start of its universe on. */
-async function toFree(light: PatchedLight) {
-  try {
-    const plan = await call<PatchPlan>('POST', `/api/shots/${props.shotId}/patch/plan`, {
-      body: { order: 'ADDRESS', universe: light.patch.universe ?? 1, address: 1, every: 1, keys: [light.key] },
-    })
-    mend(plan.changes)
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
+function toFree(light: PatchedLight) {
+  const order = 'ADDRESS' as const
+  const body = { order, universe: light.patch.universe ?? 1, address: 1, every: 1, keys: [light.key] }
+  void submit(async () =>
+    mend((await answer(api.POST('/api/shots/{shotId}/patch/plan', { params: { path: at.value }, body }))).changes),
+  )
 }
 function mend(changes: Repatched[]) {
-  if (changes.length) void plot.dropAll(changes.map((c) => ({ placement: c.key, attribute: 'PATCH', value: c.value })))
+  if (changes.length) void editor.putAll(changes.map((c) => ({ placement: c.key, attribute: 'PATCH', value: c.value })))
 }
 </script>
 
 <template>
-  <div class="view">
-    <SlateBar
-      v-if="plot.plot && plot.plot.shot.id === shotId"
-      :plot="plot.plot"
-      :camera="plot.camera"
-      @spine="$emit('spine')"
-    />
-    <SpineButton v-else @click="$emit('spine')" />
-    <ViewTabs :shot-id="shotId"><UndoButtons /></ViewTabs>
+  <ShotPage :shot-id="shotId" :actions="actions" @spine="$emit('spine')">
     <div v-if="page" class="panes">
       <div class="main">
-        <p v-if="plot.problem ?? problem" role="alert" class="px-4 pt-2">
-          <WedgeMark act class="mr-1 inline" /> {{ plot.problem?.sentence ?? problem }}
-        </p>
+        <p v-if="problem" role="alert" class="px-4 pt-2"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
         <UniverseStrip
           v-for="u in page.universes"
           :key="u.universe"
@@ -165,12 +127,11 @@ function mend(changes: Repatched[]) {
           </ul>
         </section>
         <PlanPatch :shot-id="shotId" :locked="plot.patchLocked" />
-        <NodeList :nodes="page.nodes" :production-id="page.productionId" :locked="plot.patchLocked" @changed="load" />
+        <NodeList :nodes="page.nodes" :production-id="page.productionId" :locked="plot.patchLocked" />
       </aside>
     </div>
     <p v-else class="m-auto text-quiet" role="status">{{ problem || 'Opening the patch…' }}</p>
-    <ConflictDialog />
-  </div>
+  </ShotPage>
 </template>
 
 <style scoped>

@@ -1,11 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { value, type PlanPoint, type ProposedChange, type HintView } from '@/api/types'
-import SlateBar from '@/components/layout/SlateBar.vue'
-import UndoButtons from '@/components/layout/UndoButtons.vue'
-import PaperLinks from '@/components/layout/PaperLinks.vue'
-import ViewTabs from '@/components/layout/ViewTabs.vue'
+import { value, type PlanPoint } from '@/api/types'
+import ShotPage from '@/components/layout/ShotPage.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import FrameView from '@/components/plot/FrameView.vue'
@@ -14,127 +11,79 @@ import MarkLadder from '@/components/plot/MarkLadder.vue'
 import PlanEditor from '@/components/plot/PlanEditor.vue'
 import SayBar from '@/components/plot/SayBar.vue'
 import TryBar from '@/components/plot/TryBar.vue'
+import { onPaper, undoing, type Action } from '@/lib/actions'
 import { lazy } from '@/lib/lazy'
 import { useShortcuts } from '@/lib/useShortcuts'
 import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 
 const CompareDialog = lazy(() => import('@/components/dialogs/CompareDialog.vue'))
-const ConflictDialog = lazy(() => import('@/components/dialogs/ConflictDialog.vue'))
 const PlaceDialog = lazy(() => import('@/components/dialogs/PlaceDialog.vue'))
 const ShotDialog = lazy(() => import('@/components/dialogs/ShotDialog.vue'))
 const PlacementPane = lazy(() => import('@/components/inspector/PlacementPane.vue'))
 
+/** The plan of the shot to work on, its heights, its light on a mark, and what is selected. */
 const props = defineProps<{ shotId: number }>()
 defineEmits<{ spine: [] }>()
 
 const plot = usePlot()
+const editor = useShotEditor()
 const book = useBook()
 const light = useLight()
 const router = useRouter()
 const route = useRoute()
 const stage = ref<InstanceType<typeof PlanEditor>>()
 const say = ref<InstanceType<typeof SayBar>>()
-const draft = ref<Record<string, { at?: PlanPoint; bearing?: number }>>({})
-const raising = ref<Record<string, number>>({})
 const dialog = ref<'shot' | 'new' | 'place' | 'compare'>()
 const sheet = ref<'light'>()
 const middle = ref<PlanPoint>({ xM: 0, yM: 0 })
 
 const line = computed(() => book.shots.get(props.shotId))
+const asOf = computed(() => (typeof route.query.event === 'string' ? Number(route.query.event) : undefined))
 const outsideOffered = computed(() => {
   const wanted = plot.problem?.wanted
   return plot.problem?.attribute === 'PLACE' && wanted && 'value' in wanted && 'xM' in wanted.value
     ? wanted.value
     : undefined
 })
-/** Where the record has what is tried elsewhere. */
-const ghosts = computed(() =>
-  plot.tried.flatMap((t) => {
-    const was = plot.plot?.placements.find((p) => p.placement.key === t.placement.key)
-    const at = was?.onSet && value(was, 'PLACE')
-    return at ? [{ key: t.placement.key, at, bearing: was.aim?.bearingDeg ?? 0 }] : []
-  }),
-)
+const actions = computed((): Action[] => [
+  onPaper([
+    { name: 'Plot to scale', path: `/api/shots/${props.shotId}/paper/plot`, kinds: ['pdf', 'svg'] },
+    { name: 'Shot sheet', path: `/api/shots/${props.shotId}/paper/sheet` },
+  ]),
+  ...undoing(),
+  ...(light.trials.length ? [] : [{ name: 'Try without saving', run: () => light.begin() }]),
+  { name: 'Draw the set', run: () => router.push({ name: 'set', params: { id: props.shotId } }) },
+  { name: 'Place…', disabled: plot.locked, run: openPlace },
+  { name: `New shot from ${plot.plot?.shot.slate ?? ''}`, run: () => (dialog.value = 'new') },
+])
 
-const asOf = computed(() => (typeof route.query.event === 'string' ? Number(route.query.event) : undefined))
-watch([() => props.shotId, asOf], ([id, event]) => void plot.load(id, event), { immediate: true })
 /* the ladder is of the mark that is chosen, or that the chosen light is aimed at */
 watch(
   () => plot.selected,
   (key) => {
-    const mark = key && plot.chosen && (plot.chosen.placement.kind === 'MARK' ? key : value(plot.chosen, 'AIM')?.mark)
+    const chosen = editor.chosen
+    const mark = key && chosen && (chosen.placement.kind === 'MARK' ? key : value(chosen, 'AIM')?.mark)
     if (mark && light.light?.marks.some((m) => m.key === mark)) light.chosenMark = mark
   },
 )
 
-/** The changes under the finger, as they would be recorded. */
-const changes = computed<ProposedChange[]>(() => [
-  ...Object.entries(draft.value).flatMap(([key, { at, bearing }]): ProposedChange[] => {
-    const placed = plot.plot?.placements.find((p) => p.placement.key === key)
-    if (!placed) return []
-    if (at)
-      return [
-        { placement: key, attribute: 'PLACE', value: { ...at, outside: value(placed, 'PLACE')?.outside ?? false } },
-      ]
-    return bearing === undefined
-      ? []
-      : [
-          {
-            placement: key,
-            attribute: 'AIM',
-            value: { bearingDeg: bearing, tiltDeg: Math.round(placed.aim?.tiltDeg ?? 0) },
-          },
-        ]
-  }),
-  ...Object.entries(raising.value).map(([key, heightM]): ProposedChange => ({
-    placement: key,
-    attribute: 'HEIGHT',
-    value: { heightM },
-  })),
-])
-watch(changes, (now) => (light.preview = { changes: now, holds: [] }))
-
 function drag(moved: Record<string, PlanPoint>) {
-  draft.value = Object.fromEntries(Object.entries(moved).map(([key, at]) => [key, { at }]))
-}
-
-async function drop() {
-  const moved = changes.value
-  if (!moved.length) return
-  const [only] = moved
-  if (moved.length === 1 && only) await plot.drop(only.placement, only.attribute, { value: only.value! })
-  else await plot.dropAll(moved.map((c) => ({ ...c, value: c.value! })))
-  draft.value = {}
-  raising.value = {}
-}
-
-function select(key: string | undefined, more = false) {
-  if (more && key && plot.selected && key !== plot.selected)
-    plot.multiSelection = plot.multiSelection.includes(key)
-      ? plot.multiSelection.filter((k) => k !== key)
-      : [...plot.multiSelection, key]
-  else {
-    plot.multiSelection = []
-    plot.selected = key
-  }
+  editor.drag(Object.fromEntries(Object.entries(moved).map(([key, at]) => [key, { at }])))
 }
 
 function standOutside() {
   const place = outsideOffered.value
   const key = plot.problem?.placement
   plot.problem = undefined
-  if (place && key) void plot.drop(key, 'PLACE', { value: { ...(place as { xM: number; yM: number }), outside: true } })
+  if (place && key) void editor.put(key, 'PLACE', { value: { ...(place as PlanPoint), outside: true } })
 }
 
 function openPlace() {
   middle.value = stage.value?.middle() ?? middle.value
   dialog.value = 'place'
-}
-
-function showHint(hint: HintView) {
-  select(hint.placement)
 }
 
 useShortcuts((event) => {
@@ -144,58 +93,39 @@ useShortcuts((event) => {
   else return false
   return true
 })
-onBeforeUnmount(() => {
-  light.preview = { changes: [], holds: [] }
-})
-
-async function kept() {
-  await plot.load(props.shotId)
-}
+onBeforeUnmount(editor.letGo)
 </script>
 
 <template>
-  <div class="view">
+  <ShotPage
+    :shot-id="shotId"
+    :as-of="asOf"
+    :actions="actions"
+    @camera="plot.select(editor.camera?.placement.key)"
+    @edit="dialog = 'shot'"
+    @spine="$emit('spine')"
+  >
     <template v-if="plot.plot && plot.set">
-      <SlateBar
-        :plot="plot.plot"
-        :camera="plot.camera"
-        @camera="select(plot.camera?.placement.key)"
-        @edit="dialog = 'shot'"
-        @spine="$emit('spine')"
-      />
-      <ViewTabs :shot-id="shotId">
-        <PaperLinks
-          :papers="[
-            { name: 'Plot to scale', path: `/api/shots/${shotId}/paper/plot`, kinds: ['pdf', 'svg'] },
-            { name: 'Shot sheet', path: `/api/shots/${shotId}/paper/sheet` },
-          ]"
-        />
-        <UndoButtons />
-        <button v-if="!light.trials.length" class="button" @click="light.begin">Try without saving</button>
-        <button class="button" @click="router.push({ name: 'set', params: { id: shotId } })">Draw the set</button>
-        <button class="button" :disabled="plot.locked" @click="openPlace">Place…</button>
-        <button class="button" @click="dialog = 'new'">New shot from {{ plot.plot.shot.slate }}</button>
-      </ViewTabs>
       <TryBar v-if="light.trials.length" @compare="dialog = 'compare'" />
-      <div class="body" :class="{ chosen: plot.chosen, sheet }">
+      <div class="body" :class="{ chosen: editor.chosen, sheet }">
         <div class="stage">
           <PlanEditor
             ref="stage"
             :key="plot.plot.sceneId"
             :set="plot.set"
             :slate="plot.plot.shot.slate"
-            :placements="plot.placements"
+            :placements="editor.placements"
             :selected="plot.selected"
             :also="plot.multiSelection"
             :locked="plot.locked && !light.trying"
-            :draft="draft"
+            :draft="editor.draft"
             :light="light.light"
-            :ghosts="ghosts"
-            @select="select"
+            :ghosts="editor.ghosts"
+            @select="plot.select"
             @drag="drag"
-            @turn="(key, bearing) => (draft = { [key]: { bearing } })"
-            @drop="drop"
-            @hint="showHint"
+            @turn="(key, bearing) => editor.drag({ [key]: { bearing } })"
+            @drop="editor.drop"
+            @hint="(hint) => plot.select(hint.placement)"
           />
           <div class="zoom">
             <button class="button" aria-label="Zoom in" @click="stage?.zoom(1.25)">+</button>
@@ -220,56 +150,42 @@ async function kept() {
         <div class="strip">
           <HeightStrip
             :set="plot.set"
-            :placements="plot.placements"
+            :placements="editor.placements"
             :selected="plot.selected"
             :locked="plot.locked && !light.trying"
-            :camera="plot.camera"
-            :draft="raising"
-            @select="select"
-            @raise="(key, heightM) => (raising = { [key]: heightM })"
-            @drop="drop"
+            :camera="editor.camera"
+            :draft="editor.draft"
+            @select="plot.select"
+            @raise="(key, heightM) => editor.drag({ [key]: { heightM } })"
+            @drop="editor.drop"
           />
           <FrameView
             :set="plot.set"
-            :placements="plot.placements"
-            :camera="plot.camera"
+            :placements="editor.placements"
+            :camera="editor.camera"
             :hints="light.light?.hints ?? []"
             :selected="plot.selected"
-            @select="select"
+            @select="plot.select"
           />
         </div>
         <SayBar ref="say" class="saying" />
         <aside class="inspector" aria-label="What is selected">
-          <div v-if="plot.chosen" class="mb-2 flex justify-end">
-            <button class="text-[12px] text-quiet hover:text-ink" @click="select(undefined)">
+          <div v-if="editor.chosen" class="mb-2 flex justify-end">
+            <button class="text-[12px] text-quiet hover:text-ink" @click="plot.select(undefined)">
               Back to {{ plot.plot.shot.slate }}
             </button>
           </div>
-          <PlacementPane v-if="plot.chosen" :key="plot.chosen.placement.key" :placed="plot.chosen" />
+          <PlacementPane v-if="editor.chosen" :key="editor.chosen.placement.key" :placed="editor.chosen" />
           <ShotPane v-else />
         </aside>
       </div>
-      <ShotDialog
-        :open="dialog === 'shot'"
-        :scene="line?.scene"
-        :shot="line?.shot"
-        @close="dialog = undefined"
-        @kept="kept"
-      />
+      <ShotDialog :open="dialog === 'shot'" :scene="line?.scene" :shot="line?.shot" @close="dialog = undefined" />
       <ShotDialog :open="dialog === 'new'" :scene="line?.scene" :based-on="line?.shot" @close="dialog = undefined" />
       <PlaceDialog :open="dialog === 'place'" :at="middle" @close="dialog = undefined" />
       <CompareDialog :open="dialog === 'compare'" @close="dialog = undefined" />
-      <ConflictDialog />
     </template>
-    <div v-else class="m-auto max-w-sm p-6 text-center">
-      <template v-if="plot.problem">
-        <p class="mb-3" role="alert">{{ plot.problem.sentence }}</p>
-        <button class="button" @click="plot.load(shotId)">Try again</button>
-        <RouterLink class="button ml-2" :to="{ name: 'book' }">To the book</RouterLink>
-      </template>
-      <p v-else class="text-quiet">Opening the plot…</p>
-    </div>
-  </div>
+    <p v-else class="m-auto text-quiet">Opening the plot…</p>
+  </ShotPage>
 </template>
 
 <style scoped>

@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { call, sentence } from '@/api/client'
-import type { Verdict } from '@/api/types'
+import { answer, api } from '@/api/client'
+import { outdate, useRead } from '@/api/reads'
+import ActionButton from '@/components/layout/ActionButton.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
-import PaperLinks from '@/components/layout/PaperLinks.vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import VerdictPane from '@/components/match/VerdictPane.vue'
+import { onPaper } from '@/lib/actions'
+import { useSubmit } from '@/lib/useSubmit'
 import { signed, when } from '@/lib/words'
 import { useConnection } from '@/stores/connection'
 import { useSession } from '@/stores/session'
@@ -19,29 +21,19 @@ defineEmits<{ spine: [] }>()
 const connection = useConnection()
 const session = useSession()
 const settings = useSettings()
-const verdict = ref<Verdict>()
-const problem = ref('')
+const { data: verdict, problem: unread, show, again } = useRead('verdict', () => ({ runId: props.runId }))
+const { busy, error, submit } = useSubmit()
+const problem = computed(() => error.value || unread.value)
+watch(
+  () => verdict.value?.match.shotId,
+  (id) => id && connection.viewShot(id),
+)
 
-async function load() {
-  try {
-    verdict.value = await call<Verdict>('GET', `/api/runs/${props.runId}/verdict`)
-    connection.viewShot(verdict.value.match.shotId)
-    problem.value = ''
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
-}
-watch(() => props.runId, load, { immediate: true })
-onBeforeUnmount(connection.onChanged(['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'], () => void load()))
-onBeforeUnmount(connection.onReconnect(() => void load()))
-
-async function sign() {
-  try {
-    verdict.value = await call<Verdict>('POST', `/api/runs/${props.runId}/sign`)
-    problem.value = ''
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
+function sign() {
+  void submit(async () => {
+    show(await answer(api.POST('/api/runs/{id}/sign', { params: { path: { id: props.runId } } })))
+    await outdate({ topics: ['RUNS'] }, undefined, 'verdict')
+  })
 }
 </script>
 
@@ -57,12 +49,14 @@ async function sign() {
           </p>
         </div>
         <ConnectionState />
-        <PaperLinks
-          :papers="[
-            { name: 'Verdict', path: `/api/runs/${runId}/paper/verdict` },
-            { name: 'Lights', path: `/api/runs/${runId}/paper/lights`, kinds: ['csv'] },
-            { name: 'Reading log', path: `/api/shots/${verdict.match.shotId}/paper/readings?run=${runId}` },
-          ]"
+        <ActionButton
+          :action="
+            onPaper([
+              { name: 'Verdict', path: `/api/runs/${runId}/paper/verdict` },
+              { name: 'Lights', path: `/api/runs/${runId}/paper/lights`, kinds: ['csv'] },
+              { name: 'Reading log', path: `/api/shots/${verdict.match.shotId}/paper/readings?run=${runId}` },
+            ])
+          "
         />
         <RouterLink
           class="button"
@@ -132,7 +126,7 @@ async function sign() {
         :judged="verdict.match"
         :reference="verdict.match.slate"
         :editable="session.may('EDIT') && !verdict.run.signed"
-        @changed="load"
+        @changed="again"
       />
       <footer class="sign">
         <p v-if="problem" role="alert"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
@@ -141,7 +135,7 @@ async function sign() {
           {{ verdict.run.signed.said }}
         </p>
         <template v-else-if="session.may('LEAD')">
-          <button class="button button-main" @click="sign">Sign this verdict</button>
+          <button class="button button-main" :disabled="busy" @click="sign">Sign this verdict</button>
           <span class="text-quiet">Signed, the rebuild is closed and stays as it is.</span>
         </template>
         <p v-else class="text-quiet">A lead signs the verdict.</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { call } from '@/api/client'
+import { answer, api } from '@/api/client'
 import type { Behind, DialAnswer, Stock } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
@@ -71,24 +71,30 @@ async function draw(v: Values): Promise<Picture> {
   }
   const filters = stack.value.map(({ miredShift, stops, duvShift }) => ({ miredShift, stops, duvShift }))
   const [behind, onWhite, dial] = await Promise.all([
-    call<Behind>('POST', '/api/bench/colour-temperature', {
-      body: { sourceKelvin: source.kelvin, sourceDuv: source.duv, filters },
-    }),
-    call<Behind>('POST', '/api/bench/colour-temperature', {
-      body: { sourceKelvin: balance.whiteBalanceKelvin, filters: [] },
-    }),
-    call<DialAnswer>('POST', '/api/bench/dial', {
-      body: {
-        dialledKelvin: v.dialledKelvin,
-        dialledDuv: v.dialledDuv,
-        measuredKelvin: v.measuredKelvin,
-        measuredDuv: v.measuredDuv,
-        targetKelvin: v.targetKelvin,
-        targetDuv: v.targetDuv,
-        minKelvin: v.minKelvin,
-        maxKelvin: v.maxKelvin,
-      },
-    }),
+    answer(
+      api.POST('/api/bench/colour-temperature', {
+        body: { sourceKelvin: source.kelvin, sourceDuv: source.duv, filters },
+      }),
+    ),
+    answer(
+      api.POST('/api/bench/colour-temperature', {
+        body: { sourceKelvin: balance.whiteBalanceKelvin, filters: [] },
+      }),
+    ),
+    answer(
+      api.POST('/api/bench/dial', {
+        body: {
+          dialledKelvin: v.dialledKelvin,
+          dialledDuv: v.dialledDuv,
+          measuredKelvin: v.measuredKelvin,
+          measuredDuv: v.measuredDuv,
+          targetKelvin: v.targetKelvin,
+          targetDuv: v.targetDuv,
+          minKelvin: v.minKelvin,
+          maxKelvin: v.maxKelvin,
+        },
+      }),
+    ),
   ])
   const shown = [
     v.sourceKelvin!,
@@ -102,12 +108,14 @@ async function draw(v: Values): Promise<Picture> {
   const from = Math.max(40, Math.floor((Math.min(...shown) - ROOM_MIRED) / 10) * 10)
   const to = Math.min(1000, Math.ceil((Math.max(...shown) + ROOM_MIRED) / 10) * 10)
   const along = ticks(from, to, BAND_STEP_MIRED)
-  const { swatches } = await call<{ swatches: string[] }>('POST', '/api/bench/seen', {
-    body: {
-      whites: [source, { kelvin: behind.kelvin, duv: behind.duv }, ...along.map((m) => ({ kelvin: 1e6 / m }))],
-      ...balance,
-    },
-  })
+  const { swatches } = await answer(
+    api.POST('/api/bench/seen', {
+      body: {
+        whites: [source, { kelvin: behind.kelvin, duv: behind.duv }, ...along.map((m) => ({ kelvin: 1e6 / m }))],
+        ...balance,
+      },
+    }),
+  )
   const [before = '', after = '', ...colours] = swatches
   return {
     source,

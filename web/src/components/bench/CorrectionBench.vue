@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { call } from '@/api/client'
-import type { Prescribed, Prescriptions, Stock } from '@/api/types'
+import { answer, api } from '@/api/client'
+import type { Prescribed, Stock } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import PrescriptionLadder from '@/components/bench/PrescriptionLadder.vue'
@@ -68,29 +68,33 @@ async function draw(v: Values): Promise<Picture> {
     sheets,
   }))
   const { sourceTStop, sourceKelvin, sourceDuv, targetTStop, targetKelvin, targetDuv, maxFilters } = v
-  const { prescriptions, startStops } = await call<Prescriptions>('POST', '/api/bench/correction', {
-    body: {
-      sourceTStop,
-      sourceKelvin,
-      sourceDuv,
-      targetTStop,
-      targetKelvin,
-      targetDuv,
-      maxFilters,
-      stock,
-      dimmable: text.dimmable === 'yes',
-    },
-  })
+  const { prescriptions, startStops } = await answer(
+    api.POST('/api/bench/correction', {
+      body: {
+        sourceTStop,
+        sourceKelvin,
+        sourceDuv,
+        targetTStop,
+        targetKelvin,
+        targetDuv,
+        maxFilters,
+        stock,
+        dimmable: text.dimmable === 'yes',
+      },
+    }),
+  )
   const camera = { whiteBalanceKelvin: targetKelvin, whiteBalanceDuv: targetDuv }
-  const { swatches } = await call<{ swatches: string[] }>('POST', '/api/bench/seen', {
-    body: {
-      whites: [
-        { kelvin: sourceKelvin, duv: sourceDuv },
-        ...prescriptions.map(({ kelvin, duv }) => ({ kelvin, duv: Math.max(-0.05, Math.min(0.05, duv)) })),
-      ],
-      ...camera,
-    },
-  })
+  const { swatches } = await answer(
+    api.POST('/api/bench/seen', {
+      body: {
+        whites: [
+          { kelvin: sourceKelvin, duv: sourceDuv },
+          ...prescriptions.map(({ kelvin, duv }) => ({ kelvin, duv: Math.max(-0.05, Math.min(0.05, duv)) })),
+        ],
+        ...camera,
+      },
+    }),
+  )
   const cost = (name: string) => stock.find((item) => item.name === name)?.stops ?? 0
   return {
     prescriptions: prescriptions.map((p) => ({ ...p, costs: p.filters.map(cost) })),

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { call } from '@/api/client'
+import { answer, api } from '@/api/client'
 import type { Moved, Phrase, Thrown } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
-import { say } from '@/lib/printBoth'
+import { say } from '@/lib/figures'
 import { axis, written } from '@/lib/scales'
-import { LEVEL_CURVES } from '@/lib/words'
+import { LEVEL_CURVES, type LevelCurve } from '@/lib/words'
 import { useBench, type Values } from '@/lib/useBench'
-import { useDrag } from '@/lib/useDrag'
+import { usePointerDrag } from '@/lib/usePointerDrag'
 import { useSize } from '@/lib/useSize'
 import { useSettings } from '@/stores/settings'
 
@@ -46,23 +46,27 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
 
 async function draw(v: Values): Promise<Picture> {
   const [moved, thrown] = await Promise.all([
-    call<Moved>('POST', '/api/bench/move', {
-      body: {
-        fromDistanceM: v.fromDistanceM,
-        toDistanceM: v.toDistanceM,
-        emitterRadiusM: v.emitterWidthM! / 2,
-        levelPercent: v.levelPercent,
-        curve: text.curve,
-      },
-    }),
-    call<Thrown>('POST', '/api/bench/shadow', {
-      body: {
-        sourceRadiusM: v.streakWidthM! / 2,
-        sourceToEdgeM: v.sourceToEdgeM,
-        edgeToSurfaceM: v.edgeToSurfaceM,
-        openingWidthM: v.openingWidthM,
-      },
-    }),
+    answer(
+      api.POST('/api/bench/move', {
+        body: {
+          fromDistanceM: v.fromDistanceM,
+          toDistanceM: v.toDistanceM,
+          emitterRadiusM: v.emitterWidthM! / 2,
+          levelPercent: v.levelPercent,
+          curve: text.curve as LevelCurve,
+        },
+      }),
+    ),
+    answer(
+      api.POST('/api/bench/shadow', {
+        body: {
+          sourceRadiusM: v.streakWidthM! / 2,
+          sourceToEdgeM: v.sourceToEdgeM,
+          edgeToSurfaceM: v.edgeToSurfaceM,
+          openingWidthM: v.openingWidthM,
+        },
+      }),
+    ),
   ])
   const [from, to, penumbra] = await say('LENGTH', [v.fromDistanceM!, v.toDistanceM!, thrown.penumbraM])
   return {
@@ -112,15 +116,10 @@ function heads(p: Picture) {
 function put(name: string, metres: number) {
   text[name] = written(Math.max(NEAREST_M, metres), settings.units)
 }
-const grabbed = ref('toDistanceM')
-const grab = useDrag(
-  () => element.value,
-  (at) => put(grabbed.value, across.value.value(at.x)),
-)
-function down(event: PointerEvent, name: string) {
-  grabbed.value = name
-  grab(event)
-}
+const down = usePointerDrag<string>({
+  element: () => element.value,
+  onMove: ({ at, grip }) => put(grip, across.value.value(at.x)),
+})
 function nudge(event: KeyboardEvent, name: string, metres: number) {
   const by = { ArrowLeft: -0.05, ArrowRight: 0.05 }[event.key]
   if (!by) return

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { call } from '@/api/client'
+import { answer, api } from '@/api/client'
+import type { components } from '@/api/generated/schema'
 import type { BothSchools, Exposed, Kind, Phrase, Ratio } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import StopLadder from '@/components/bench/StopLadder.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import StopsText from '@/components/marks/StopsText.vue'
-import { say } from '@/lib/printBoth'
+import { say } from '@/lib/figures'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
 import { useSize } from '@/lib/useSize'
 import { signed } from '@/lib/words'
@@ -74,16 +75,19 @@ async function draw(v: Values): Promise<Picture> {
     text.shutterBy === 'ANGLE'
       ? { fps: v.fps, shutterAngleDeg: v.shutterAngleDeg }
       : { shutterSeconds: v.shutterSeconds }
-  const mode = text.mode
-  const ask = (curve?: string) => call<Ratio>('POST', '/api/bench/ratio', { body: { mode, curve, lit, shadow } })
+  const mode = text.mode as 'T_STOP' | 'SIGNAL' | 'LUX'
+  const ask = (curve?: components['schemas']['TwoSides']['curve']) =>
+    answer(api.POST('/api/bench/ratio', { body: { mode, curve, lit, shadow } }))
   const signal = mode === 'SIGNAL'
   const [exposed, read, quick, schools] = await Promise.all([
-    call<Exposed>('POST', '/api/bench/exposure', {
-      body: { lux, iso, ...opened, lensNdStops, calibrationConstant, tStop },
-    }),
-    ask(signal ? text.curve : undefined),
+    answer(
+      api.POST('/api/bench/exposure', {
+        body: { lux, iso, ...opened, lensNdStops, calibrationConstant, tStop },
+      }),
+    ),
+    ask(signal ? (text.curve as 'BT709') : undefined),
     signal ? ask('NONE') : undefined,
-    call<BothSchools>('POST', '/api/bench/lights-ratio', { body: { keyLux, fillLux } }),
+    answer(api.POST('/api/bench/lights-ratio', { body: { keyLux, fillLux } })),
   ])
   const [needs] = await say('LIGHT', [exposed.requiredLux ?? 0])
   return {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import { axis, kelvinAt, miredAt, ticks } from '@/lib/scales'
-import { useDrag } from '@/lib/useDrag'
+import { usePointerDrag } from '@/lib/usePointerDrag'
 import { useSize } from '@/lib/useSize'
 
 export interface RulerMark {
@@ -82,18 +82,13 @@ const reach = computed(() =>
     .map((kelvin) => across.value.px(Math.max(props.from, Math.min(props.to, miredAt(kelvin))))),
 )
 
-const dragging = ref<string>()
-const grab = useDrag(
-  () => element.value,
-  (at) => {
+const down = usePointerDrag<string>({
+  element: () => element.value,
+  onMove({ at, grip }) {
     const mired = Math.max(40, Math.min(1000, across.value.value(at.x)))
-    if (dragging.value) emit('drag', dragging.value, Math.max(1000, Math.min(25000, kelvinAt(mired))))
+    emit('drag', grip, Math.max(1000, Math.min(25000, kelvinAt(mired))))
   },
-)
-function down(event: PointerEvent, key: string) {
-  dragging.value = key
-  grab(event)
-}
+})
 function nudge(event: KeyboardEvent, mark: RulerMark) {
   const by = { ArrowLeft: 1, ArrowRight: -1 }[event.key]
   if (!by) return

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { ApiError, call } from '@/api/client'
-import type { BatteryRun, Loaded, Understood } from '@/api/types'
+import { answer, api, ApiError } from '@/api/client'
+import type { BatteryRun, Loaded } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import { LEVEL_CURVES } from '@/lib/words'
+import { understand } from '@/lib/figures'
+import { LEVEL_CURVES, type LevelCurve } from '@/lib/words'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
 
 interface Picture {
@@ -67,9 +68,7 @@ async function loads(): Promise<number[][]> {
       .map((part) => part.trim())
       .filter(Boolean),
   )
-  const { items } = await call<{ items: Understood[] }>('POST', '/api/bench/read', {
-    body: { items: parts.flat().map((part) => ({ kind: 'NUMBER', text: part })) },
-  })
+  const items = await understand(parts.flat().map((part) => ({ kind: 'NUMBER', text: part })))
   return parts.map((own, i) => {
     const read = items.splice(0, own.length)
     const wrong = read.find((item) => item.problem)
@@ -87,19 +86,23 @@ async function draw(v: Values): Promise<Picture> {
     loads: watts[i]!.map((one) => ({ watts: one, powerFactor: v.powerFactor })),
   }))
   const [loaded, battery] = await Promise.all([
-    call<Loaded>('POST', '/api/bench/power', {
-      body: { volts: v.volts, continuousFraction: v.continuousFraction, circuits },
-    }),
-    call<BatteryRun>('POST', '/api/bench/battery', {
-      body: {
-        wattHours: v.wattHours,
-        usable: v.usable,
-        watts: v.watts,
-        idleWatts: v.idleWatts,
-        levelPercent: v.levelPercent,
-        curve: text.curve,
-      },
-    }),
+    answer(
+      api.POST('/api/bench/power', {
+        body: { volts: v.volts, continuousFraction: v.continuousFraction, circuits },
+      }),
+    ),
+    answer(
+      api.POST('/api/bench/battery', {
+        body: {
+          wattHours: v.wattHours,
+          usable: v.usable,
+          watts: v.watts,
+          idleWatts: v.idleWatts,
+          levelPercent: v.levelPercent,
+          curve: text.curve as LevelCurve,
+        },
+      }),
+    ),
   ])
   return { loaded, battery }
 }

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { call } from '@/api/client'
-import type { Phrase, TapeAnswer, TapeOutAnswer } from '@/api/types'
+import { answer, api } from '@/api/client'
+import type { Phrase } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
-import { say } from '@/lib/printBoth'
+import { say } from '@/lib/figures'
 import { written } from '@/lib/scales'
 import { gap, toPlan, toPx, type View } from '@/lib/screen'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
-import { useDrag } from '@/lib/useDrag'
+import { usePointerDrag } from '@/lib/usePointerDrag'
 import { useSize } from '@/lib/useSize'
 import { useSettings } from '@/stores/settings'
 
@@ -65,15 +65,17 @@ async function draw(v: Values): Promise<Picture> {
   const b = { x: v.bx!, y: v.by! }
   if (text.way === 'OUT') {
     const point = { x: v.px!, y: v.py! }
-    const out = await call<TapeOutAnswer>('POST', '/api/bench/tape-out', {
-      body: {
-        point,
-        landmarks: [
-          { name: 'A', ...a },
-          { name: 'B', ...b },
-        ],
-      },
-    })
+    const out = await answer(
+      api.POST('/api/bench/tape-out', {
+        body: {
+          point,
+          landmarks: [
+            { name: 'A', ...a },
+            { name: 'B', ...b },
+          ],
+        },
+      }),
+    )
     const said = await say('LENGTH', [out.distanceAM, out.distanceBM, point.x, point.y])
     return {
       a,
@@ -86,9 +88,18 @@ async function draw(v: Values): Promise<Picture> {
       side: out.side,
     }
   }
-  const fix = await call<TapeAnswer>('POST', '/api/bench/tape', {
-    body: { a, b, distanceAM: v.distanceAM, distanceBM: v.distanceBM, side: text.side, tapeErrorM: v.tapeErrorM },
-  })
+  const fix = await answer(
+    api.POST('/api/bench/tape', {
+      body: {
+        a,
+        b,
+        distanceAM: v.distanceAM,
+        distanceBM: v.distanceBM,
+        side: text.side as 'LEFT' | 'RIGHT',
+        tapeErrorM: v.tapeErrorM,
+      },
+    }),
+  )
   const said = await say('LENGTH', [v.distanceAM!, v.distanceBM!, fix.x, fix.y, fix.positionErrorM])
   return {
     a,
@@ -143,13 +154,13 @@ const drawn = computed(() => {
   }
 })
 /** Dragging the stand asks the other way round: what its tapes are. */
-const grab = useDrag(
-  () => element.value,
-  (at) => {
+const grab = usePointerDrag({
+  element: () => element.value,
+  onMove({ at }) {
     const p = toPlan(view.value, at)
     put(p.xM, p.yM)
   },
-)
+})
 function put(x: number, y: number) {
   text.way = 'OUT'
   text.px = written(x, settings.units)
@@ -246,7 +257,7 @@ const told = computed(() => {
           role="button"
           data-handle="stand"
           :aria-label="`The stand. ${told}`"
-          @pointerdown="grab"
+          @pointerdown="grab($event, undefined)"
           @keydown="nudge"
         />
       </template>

@@ -18,7 +18,7 @@ const crews = computed(() => moves.value?.departments.filter((d) => d.department
 
 watch(
   () => [props.from, props.to] as const,
-  ([from, to]) => void store.load(from, to),
+  ([from, to]) => store.open(from, to),
   { immediate: true },
 )
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, sentence } from '@/api/client'
 import type { AtMark, TrialView } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import { ratio, tenths } from '@/lib/stops'
@@ -39,9 +39,9 @@ watch(
     try {
       columns.value = await Promise.all(
         asked.map(async ({ name, changes, holds }) => {
-          const tried = await call<TrialView>('POST', `/api/shots/${plot.plot!.shot.id}/light`, {
-            body: { changes, holds, out: [] },
-          })
+          const params = { path: { shotId: plot.plot!.shot.id } }
+          const body = { changes, holds, out: [] }
+          const tried = await answer(api.POST('/api/shots/{shotId}/light', { params, body }))
           return { name, tried, mark: tried.light.marks.find((m) => m.key === key) ?? tried.light.marks[0] }
         }),
       )

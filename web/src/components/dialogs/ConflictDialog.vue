@@ -2,13 +2,17 @@
 import { computed } from 'vue'
 import { reasonName, when, words } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
+import { useSettings } from '@/stores/settings'
+import { useShotEditor } from '@/stores/shotEditor'
 import BaseDialog from './BaseDialog.vue'
 
 /** Two people changed one value: both are shown, one is chosen. */
 const plot = usePlot()
+const settings = useSettings()
+const editor = useShotEditor()
 const theirs = computed(() => plot.conflict?.current)
 const name = computed(
-  () => plot.placements.find((p) => p.placement.key === theirs.value?.placement)?.placement.name ?? '',
+  () => editor.placements.find((p) => p.placement.key === theirs.value?.placement)?.placement.name ?? '',
 )
 const mine = computed(() => {
   const wanted = plot.conflict?.wanted
@@ -25,7 +29,7 @@ const mine = computed(() => {
       <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         <dt class="text-quiet">theirs</dt>
         <dd>
-          <span class="figure">{{ theirs.say }}</span><span class="block text-[12px] text-quiet">{{
+          <span class="figure">{{ settings.printed(theirs.say) }}</span><span class="block text-[12px] text-quiet">{{
             [reasonName(theirs.reason), theirs.author, when(theirs.at)].filter(Boolean).join(', ')
           }}</span>
         </dd>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api } from '@/api/client'
+import { useSubmit } from '@/lib/useSubmit'
 import { useBook } from '@/stores/book'
 import BaseDialog from './BaseDialog.vue'
 import TextField from './TextField.vue'
@@ -13,8 +14,7 @@ const book = useBook()
 const LARGEST_MB = 10
 const file = ref<File>()
 const number = ref('')
-const error = ref('')
-const busy = ref(false)
+const { busy, error, submit } = useSubmit()
 
 watch(
   () => props.open,
@@ -30,26 +30,22 @@ function pick(event: Event) {
   error.value = ''
 }
 
-async function load() {
-  if (!file.value) {
+function load() {
+  const chosen = file.value
+  if (!chosen) {
     error.value = 'Choose a file that was saved with “Export”.'
     return
   }
-  if (file.value.size > LARGEST_MB * 1024 * 1024) {
-    error.value = `${file.value.name} is larger than ${LARGEST_MB} MB: a scene is never that large. Nothing was imported.`
+  if (chosen.size > LARGEST_MB * 1024 * 1024) {
+    error.value = `${chosen.name} is larger than ${LARGEST_MB} MB: a scene is never that large. Nothing was imported.`
     return
   }
-  busy.value = true
-  try {
-    const query = number.value.trim() ? `?number=${encodeURIComponent(number.value.trim())}` : ''
-    await call('POST', `/api/scenes/import${query}`, { body: await file.value.text() })
-    await book.load()
+  void submit(async () => {
+    const params = { query: { number: number.value.trim() || undefined } }
+    await answer(api.POST('/api/scenes/import', { params, body: await chosen.text() }))
+    await book.changed()
     emit('close')
-  } catch (failure) {
-    error.value = sentence(failure)
-  } finally {
-    busy.value = false
-  }
+  })
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { sentence } from '@/api/client'
 import type { JobTimes } from '@/api/types'
+import { useSubmit } from '@/lib/useSubmit'
 import { DEPARTMENTS } from '@/lib/words'
 import { useMoves } from '@/stores/moves'
 import BaseDialog from './BaseDialog.vue'
@@ -11,7 +11,7 @@ const props = defineProps<{ open: boolean; tempo: JobTimes; productionId: number
 const emit = defineEmits<{ close: [] }>()
 const store = useMoves()
 const table = ref<JobTimes>({ jobs: [], crews: [] })
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 
 watch(
   () => props.open,
@@ -22,13 +22,11 @@ watch(
   { immediate: true },
 )
 
-async function keep() {
-  try {
+function keep() {
+  void submit(async () => {
     await store.keepTempo(props.productionId, table.value)
     emit('close')
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  })
 }
 </script>
 
@@ -58,7 +56,7 @@ async function keep() {
     </form>
     <template #buttons>
       <button class="button" @click="emit('close')">Cancel</button>
-      <button class="button button-main" type="submit" form="tempo-form">Keep</button>
+      <button class="button button-main" :disabled="busy" type="submit" form="tempo-form">Keep</button>
     </template>
   </BaseDialog>
 </template>

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, asFile } from '@/api/client'
+import { outdate } from '@/api/reads'
 import type { Fixture, Measured } from '@/api/types'
-import { LEVEL_CURVES } from '@/lib/words'
+import { readFigures } from '@/lib/figures'
+import { useSubmit } from '@/lib/useSubmit'
+import { LEVEL_CURVES, type LevelCurve } from '@/lib/words'
 import BaseDialog from './BaseDialog.vue'
 import ChoiceField from './ChoiceField.vue'
 import TextField from './TextField.vue'
@@ -22,13 +25,13 @@ const EMPTY = {
   lowest: '5600',
   highest: '5600',
   watts: '',
-  curve: 'LINEAR',
+  curve: 'LINEAR' as LevelCurve,
   weight: '',
   modes: '',
 }
 const fields = ref({ ...EMPTY })
 const measured = ref<Measured>()
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 
 watch(
   () => props.open,
@@ -39,64 +42,73 @@ watch(
   },
 )
 
-async function takeFile(event: Event) {
+function takeFile(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
-  try {
-    const beam = await call<Measured>('POST', '/api/kit/beam', { body: await file.text() })
+  void submit(async () => {
+    const beam = await answer(api.POST('/api/kit/beam', asFile(file)))
     measured.value = beam
     const f = fields.value
     f.spotCd = f.floodCd = String(Math.round(beam.candela))
     f.spotDeg = f.floodDeg = beam.beamDeg.toFixed(1)
     if (beam.watts) f.watts = String(beam.watts)
-    if (beam.widthM) f.width = beam.widthM.toFixed(3)
-    if (beam.lengthM) f.height = beam.lengthM.toFixed(3)
+    if (beam.widthM) f.width = `${beam.widthM.toFixed(3)} m`
+    if (beam.lengthM) f.height = `${beam.lengthM.toFixed(3)} m`
     f.what ||= file.name.replace(/\.[^.]*$/, '')
-    error.value = ''
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  })
 }
 
-function number(text: string, name: string): number {
-  const value = Number(text.replace(',', '.'))
-  if (!text.trim() || Number.isNaN(value)) throw new Error(`Give ${name} as a figure.`)
-  return value
-}
-
-async function keep() {
+/** The figures of a light, or the sentence that says which of them cannot be read. */
+async function figures() {
   const f = fields.value
-  try {
-    const width = number(f.width, 'the width of the emitter, in metres')
-    const flood = { cd: f.floodCd || f.spotCd, deg: f.floodDeg || f.spotDeg }
+  const asked = {
+    width: { kind: 'LENGTH', text: f.width, of: 'Width of the emitter' },
+    height: { kind: 'LENGTH', text: f.height || f.width, of: 'Height of the emitter' },
+    watts: { kind: 'NUMBER', text: f.watts, of: 'Watts' },
+    lowest: { kind: 'KELVIN', text: f.lowest, of: 'Lowest colour temperature' },
+    highest: { kind: 'KELVIN', text: f.highest, of: 'Highest colour temperature' },
+    spotCd: { kind: 'NUMBER', text: f.spotCd, of: 'Peak at spot' },
+    spotDeg: { kind: 'NUMBER', text: f.spotDeg, of: 'Beam at spot' },
+    floodCd: { kind: 'NUMBER', text: f.floodCd || f.spotCd, of: 'Peak at flood' },
+    floodDeg: { kind: 'NUMBER', text: f.floodDeg || f.spotDeg, of: 'Beam at flood' },
+    weight: { kind: 'NUMBER', text: f.weight || '0', of: 'Weight' },
+  } as const
+  const read = await readFigures(...Object.values(asked))
+  return Object.fromEntries(Object.keys(asked).map((name, i) => [name, read[i]!])) as Record<keyof typeof asked, number>
+}
+
+function keep() {
+  void submit(async () => {
+    const f = fields.value
+    const n = await figures()
     const body: Fixture = {
       kind: 'HEAD',
-      beamDeg: number(flood.deg, 'the beam'),
+      beamDeg: n.floodDeg,
       stack: { items: [] },
       own: true,
       piece: {
         what: f.what,
-        widthM: width,
-        watts: number(f.watts, 'its watts'),
+        widthM: n.width,
+        watts: n.watts,
         mount: 'STAND',
-        lowestKelvin: number(f.lowest, 'its lowest colour temperature'),
-        highestKelvin: number(f.highest, 'its highest colour temperature'),
+        lowestKelvin: n.lowest,
+        highestKelvin: n.highest,
         lamp: {
           optics: {
-            spotCandela: number(f.spotCd, 'the peak at spot, in candela'),
-            spotBeamDeg: number(f.spotDeg, 'the beam at spot'),
-            floodCandela: number(flood.cd, 'the peak at flood'),
-            floodBeamDeg: number(flood.deg, 'the beam at flood'),
+            spotCandela: n.spotCd,
+            spotBeamDeg: n.spotDeg,
+            floodCandela: n.floodCd,
+            floodBeamDeg: n.floodDeg,
             measured: measured.value?.beam,
           },
           round: !f.height,
-          emitterHeightM: f.height ? number(f.height, 'the height of the emitter') : width,
-          curve: f.curve as 'LINEAR',
+          emitterHeightM: n.height,
+          curve: f.curve,
           lowestPercent: 0,
           tintReach: 0,
           upkeep: {
             idleWatts: 0,
-            weightKg: f.weight ? number(f.weight, 'its weight') : 0,
+            weightKg: n.weight,
             noise: '',
             burn: 'ANY',
             safeDistanceM: 0.5,
@@ -106,10 +118,10 @@ async function keep() {
         },
       },
     }
-    emit('added', await call<Fixture>('POST', '/api/kit/fixtures', { body }))
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+    const added = await answer(api.POST('/api/kit/fixtures', { body }))
+    await outdate({ topics: ['KIT'] })
+    emit('added', added)
+  })
 }
 </script>
 
@@ -156,7 +168,7 @@ async function keep() {
     </form>
     <template #buttons>
       <button class="button" @click="emit('close')">Cancel</button>
-      <button class="button button-main" type="submit" form="kind-form">Add to the kit</button>
+      <button class="button button-main" :disabled="busy" type="submit" form="kind-form">Add to the kit</button>
     </template>
   </BaseDialog>
 </template>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
-import type { Fixture, Kit, PlanPoint, PlacedAnswer, Role } from '@/api/types'
+import { answer, api } from '@/api/client'
+import type { Fixture, PlanPoint, Role } from '@/api/types'
+import { useSubmit } from '@/lib/useSubmit'
 import { ROLES } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
+import { useStock } from '@/stores/stock'
 import BaseDialog from './BaseDialog.vue'
 import ChoiceField from './ChoiceField.vue'
 import KindDialog from './KindDialog.vue'
@@ -14,33 +16,30 @@ const props = defineProps<{ open: boolean; at: PlanPoint }>()
 const emit = defineEmits<{ close: [] }>()
 const plot = usePlot()
 
-const kit = ref<Kit>()
+const shelf = useStock()
 const name = ref('')
 const unit = ref('')
 const what = ref('')
 const query = ref('')
 const role = ref<Role>('KEY')
 const motivation = ref('')
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 const own = ref(false)
 
 const fixtures = computed(() =>
-  (kit.value?.fixtures ?? []).filter((f) => f.piece.what.toLowerCase().includes(query.value.trim().toLowerCase())),
+  (shelf.kit?.fixtures ?? []).filter((f) => f.piece.what.toLowerCase().includes(query.value.trim().toLowerCase())),
 )
-const fixture = computed(() => kit.value?.fixtures.find((f) => f.piece.what === what.value))
+const fixture = computed(() => shelf.kit?.fixtures.find((f) => f.piece.what === what.value))
 
 watch(
   () => props.open,
-  async (open) => {
+  (open) => {
     if (!open) return
     error.value = ''
     name.value = unit.value = motivation.value = query.value = what.value = ''
-    try {
-      kit.value ??= await call<Kit>('GET', '/api/kit')
-    } catch (failure) {
-      error.value = sentence(failure)
-    }
+    void shelf.fill()
   },
+  { immediate: true },
 )
 
 function pickFirst() {
@@ -49,8 +48,6 @@ function pickFirst() {
 
 function added(f: Fixture) {
   own.value = false
-  if (kit.value)
-    kit.value = { ...kit.value, fixtures: [f, ...kit.value.fixtures.filter((k) => k.piece.what !== f.piece.what)] }
   query.value = f.piece.what
   pick(f)
 }
@@ -65,36 +62,35 @@ function pick(f: Fixture) {
   else if (role.value === 'SUBJECT' || role.value === 'NEGATIVE_FILL') role.value = 'KEY'
 }
 
-async function keep() {
-  if (!fixture.value || !plot.plot) {
+function keep() {
+  const kind = fixture.value
+  if (!kind || !plot.plot) {
     error.value = 'Choose what to place from the list.'
     return
   }
-  try {
-    const answer = await call<PlacedAnswer>('POST', `/api/shots/${plot.plot.shot.id}/placements`, {
-      body: {
-        name: name.value,
-        kind: fixture.value.kind,
-        role: role.value,
-        motivation: motivation.value || undefined,
-        piece: { ...fixture.value.piece, unit: unit.value || undefined },
-        place: { ...props.at, outside: false },
-        beamDeg: fixture.value.beamDeg,
-        stack: fixture.value.stack,
-        reason: plot.based ? plot.reason : undefined,
-      },
-    })
-    plot.lay(answer.edit)
-    plot.selected = answer.key
-    emit('close')
-  } catch (failure) {
-    error.value = sentence(failure)
+  const params = { path: { shotId: plot.plot.shot.id } }
+  const body = {
+    name: name.value,
+    kind: kind.kind,
+    role: role.value,
+    motivation: motivation.value || undefined,
+    piece: { ...kind.piece, unit: unit.value || undefined },
+    place: { ...props.at, outside: false },
+    beamDeg: kind.beamDeg,
+    stack: kind.stack,
+    reason: plot.based ? plot.reason : undefined,
   }
+  void submit(async () => {
+    const { edit, key } = await answer(api.POST('/api/shots/{shotId}/placements', { params, body }))
+    plot.lay(edit)
+    plot.selected = key
+    emit('close')
+  })
 }
 </script>
 
 <template>
-  <BaseDialog :open="open" title="Place something" :error="error" @close="emit('close')">
+  <BaseDialog :open="open" title="Place something" :error="error || shelf.problem" @close="emit('close')">
     <form id="place-form" @submit.prevent="keep">
       <label class="mb-1 block"
         ><span class="text-[12px] text-quiet">What</span
@@ -117,7 +113,7 @@ async function keep() {
             {{ f.piece.what }}<span v-if="f.own" class="text-quiet"> the crew’s own</span>
           </button>
         </li>
-        <li v-if="kit && !fixtures.length" class="px-3 py-2 text-quiet">Nothing in the kit is called that.</li>
+        <li v-if="shelf.kit && !fixtures.length" class="px-3 py-2 text-quiet">Nothing in the kit is called that.</li>
       </ul>
       <button type="button" class="mb-2 text-[12px] text-quiet underline" @click="own = true">
         Add a kind of your own, or a measured beam…
@@ -129,7 +125,7 @@ async function keep() {
     </form>
     <template #buttons>
       <button class="button" @click="emit('close')">Cancel</button>
-      <button class="button button-main" type="submit" form="place-form">Place it</button>
+      <button class="button button-main" :disabled="busy" type="submit" form="place-form">Place it</button>
     </template>
     <KindDialog :open="own" @close="own = false" @added="added" />
   </BaseDialog>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, sentence } from '@/api/client'
 import type { BoardShot, Rebased } from '@/api/types'
-import { useBoard } from '@/stores/board'
+import { useSubmit } from '@/lib/useSubmit'
 import { useBook } from '@/stores/book'
 import { useSettings } from '@/stores/settings'
 import BaseDialog from './BaseDialog.vue'
@@ -12,11 +12,10 @@ import ChoiceField from './ChoiceField.vue'
 const props = defineProps<{ open: boolean; shot: BoardShot; shots: BoardShot[] }>()
 const emit = defineEmits<{ close: [] }>()
 const book = useBook()
-const board = useBoard()
 const settings = useSettings()
 const on = ref<number>()
 const preview = ref<Rebased[]>()
-const error = ref('')
+const { busy, error, submit } = useSubmit(() => void book.again())
 
 const choices = computed(() => [
   { key: undefined, name: 'nothing: only its own knots hold' },
@@ -36,28 +35,22 @@ watch([on, () => props.open], async () => {
   if (!props.open) return
   const asked = on.value
   try {
-    const answer = await call<{ shots: Rebased[] }>(
-      'GET',
-      `/api/shots/${props.shot.id}/rebase${asked === undefined ? '' : `?on=${asked}`}`,
-    )
-    if (on.value === asked) preview.value = answer.shots
+    const params = { path: { shotId: props.shot.id }, query: { on: asked } }
+    const { shots } = await answer(api.GET('/api/shots/{shotId}/rebase', { params }))
+    if (on.value === asked) preview.value = shots
   } catch (failure) {
     error.value = sentence(failure)
   }
 })
 
-async function keep() {
+function keep() {
   const line = book.shots.get(props.shot.id)?.shot
   if (!line) return
   const { slate, description, day, stage } = line
-  try {
+  void submit(async () => {
     await book.changeShot(line.id, { slate, description, day, stage, basedOnId: on.value }, line.version)
-    await board.refresh()
     emit('close')
-  } catch (failure) {
-    error.value = sentence(failure)
-    await book.load()
-  }
+  })
 }
 </script>
 
@@ -79,7 +72,7 @@ async function keep() {
     </div>
     <template #buttons
       ><button class="button" @click="emit('close')">Cancel</button
-      ><button class="button button-main" :disabled="!preview" @click="keep">Base it on that</button></template
+      ><button class="button button-main" :disabled="busy || !preview" @click="keep">Base it on that</button></template
     >
   </BaseDialog>
 </template>

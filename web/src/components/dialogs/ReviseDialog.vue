@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api } from '@/api/client'
+import { useSubmit } from '@/lib/useSubmit'
 import { useBook } from '@/stores/book'
 import BaseDialog from './BaseDialog.vue'
 import TextField from './TextField.vue'
 
 /** What was shot is opened for a change: with a reason, the old one stays readable. */
 const props = defineProps<{ open: boolean; shotId: number; slate: string }>()
-const emit = defineEmits<{ close: []; revised: [] }>()
+const emit = defineEmits<{ close: [] }>()
 const book = useBook()
 const reason = ref('')
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 watch(
   () => props.open,
   () => {
@@ -19,15 +20,13 @@ watch(
   },
 )
 
-async function revise() {
-  try {
-    await call('POST', `/api/shots/${props.shotId}/revisions`, { body: { reason: reason.value } })
-    await book.load()
-    emit('revised')
+function revise() {
+  const params = { path: { shotId: props.shotId } }
+  void submit(async () => {
+    await answer(api.POST('/api/shots/{shotId}/revisions', { params, body: { reason: reason.value } }))
+    await book.changed()
     emit('close')
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  })
 }
 </script>
 
@@ -42,7 +41,9 @@ async function revise() {
     </form>
     <template #buttons
       ><button class="button" @click="emit('close')">Cancel</button
-      ><button class="button button-main" type="submit" form="revise-form">Open revision</button></template
+      ><button class="button button-main" :disabled="busy" type="submit" form="revise-form">
+        Open revision
+      </button></template
     >
   </BaseDialog>
 </template>

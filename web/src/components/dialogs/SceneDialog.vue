@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { call, sentence } from '@/api/client'
+import { answer, api } from '@/api/client'
+import type { components } from '@/api/generated/schema'
+import { useSubmit } from '@/lib/useSubmit'
 import { useBook } from '@/stores/book'
 import BaseDialog from './BaseDialog.vue'
 import ChoiceField from './ChoiceField.vue'
@@ -13,12 +15,13 @@ const emit = defineEmits<{ close: [] }>()
 const book = useBook()
 const router = useRouter()
 
-const ORDERS = [
+type NewScene = components['schemas']['NewScene']
+const ORDERS: { key: NewScene['buildOrder']; name: string }[] = [
   { key: 'AMBIENCE_FIRST', name: 'ambience first, on a black canvas' },
   { key: 'WINDOW_FIRST', name: 'window first, from what cannot be changed' },
   { key: 'KEY_FIRST', name: 'key first' },
 ]
-const EMPTY = {
+const EMPTY: Required<Omit<NewScene, 'setId'>> = {
   number: '',
   heading: '',
   location: '',
@@ -29,7 +32,7 @@ const EMPTY = {
   firstSlate: '',
 }
 const fields = ref({ ...EMPTY })
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 /** Sets that are there; the first is none of them. */
 const sets = ref<{ key: number; name: string }[]>([])
 const setId = ref(0)
@@ -41,10 +44,8 @@ watch(
     setId.value = 0
     error.value = ''
     if (!open || !props.productionId) return
-    const there = await call<{ id: number; name: string }[]>(
-      'GET',
-      `/api/productions/${props.productionId}/sets`,
-    ).catch(() => [])
+    const params = { path: { productionId: props.productionId } }
+    const there = await answer(api.GET('/api/productions/{productionId}/sets', { params })).catch(() => [])
     sets.value = [{ key: 0, name: 'a new room, to be drawn on' }, ...there.map((s) => ({ key: s.id, name: s.name }))]
   },
 )
@@ -53,17 +54,17 @@ watch(
   (number) => (fields.value.firstSlate = number ? `${number}A` : ''),
 )
 
-async function keep() {
-  try {
-    const { shotId } = await call<{ shotId: number }>('POST', `/api/productions/${props.productionId}/scenes`, {
-      body: { ...fields.value, setId: setId.value || undefined },
-    })
-    await book.load()
+function keep() {
+  const { productionId } = props
+  if (productionId === undefined) return
+  void submit(async () => {
+    const body = { ...fields.value, setId: setId.value || undefined }
+    const params = { path: { productionId } }
+    const { shotId } = await answer(api.POST('/api/productions/{productionId}/scenes', { params, body }))
+    await book.changed()
     emit('close')
     await router.push({ name: 'plot', params: { id: shotId } })
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  })
 }
 </script>
 
@@ -84,7 +85,7 @@ async function keep() {
     </form>
     <template #buttons>
       <button class="button" @click="emit('close')">Cancel</button>
-      <button class="button button-main" type="submit" form="scene-form">Start scene</button>
+      <button class="button button-main" :disabled="busy" type="submit" form="scene-form">Start scene</button>
     </template>
   </BaseDialog>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
-import { ApiError, sentence } from '@/api/client'
 import type { ScenePage, ShotCard, BookShot } from '@/api/types'
+import { readFigures } from '@/lib/figures'
+import { useSubmit } from '@/lib/useSubmit'
 import { STAGES } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import BaseDialog from './BaseDialog.vue'
@@ -17,7 +18,7 @@ const props = defineProps<{
   basedOn?: BookShot
   /** It comes right after the one it is based on, and the next may carry from it. */ insert?: boolean
 }>()
-const emit = defineEmits<{ close: []; kept: [] }>()
+const emit = defineEmits<{ close: [] }>()
 const book = useBook()
 const router = useRouter()
 
@@ -26,7 +27,7 @@ const description = ref('')
 const day = ref('')
 const stage = ref<ShotCard['stage']>('PLANNED')
 const basedOnId = ref<number>()
-const error = ref('')
+const { busy, error, submit } = useSubmit((refusal) => refusal.status === 409 && void book.again())
 const deleting = ref(false)
 const next = ref(true)
 
@@ -66,40 +67,30 @@ watch(
 )
 
 /** Closes before it goes on: the view behind may change with the shot. */
-async function attempt(action: () => Promise<RouteLocationRaw | void>) {
-  try {
+function attempt(action: () => Promise<RouteLocationRaw | void>) {
+  return submit(async () => {
     const next = await action()
-    emit('kept')
     emit('close')
     if (next) await router.push(next)
-  } catch (failure) {
-    error.value = sentence(failure)
-    if (failure instanceof ApiError && failure.status === 409) await book.load()
-  }
+  })
 }
 
 function keep() {
-  if (day.value.trim() && !/^\d+$/.test(day.value.trim())) {
-    error.value = 'The shooting day is a whole number, or empty while it is not planned.'
-    return
-  }
-  const card: ShotCard = {
-    slate: slate.value,
-    description: description.value,
-    stage: stage.value,
-    basedOnId: basedOnId.value,
-    day: day.value.trim() ? Number(day.value) : undefined,
-  }
   void attempt(async () => {
+    const typed = day.value.trim()
+    const [planned] = typed ? await readFigures({ kind: 'WHOLE', text: typed, of: 'Shooting day' }) : []
+    const card: ShotCard = {
+      slate: slate.value,
+      description: description.value,
+      stage: stage.value,
+      basedOnId: basedOnId.value,
+      day: planned,
+    }
     if (props.shot) return book.changeShot(props.shot.id, card, props.shot.version)
     if (!props.scene) return
-    const id = await book.addShot(
-      props.scene.id,
-      card,
-      props.insert && props.basedOn ? { after: props.basedOn.id, next: next.value } : undefined,
-    )
-    if (props.insert) return
-    return { name: 'plot', params: { id } }
+    const after = props.insert && props.basedOn ? { after: props.basedOn.id, next: next.value } : undefined
+    const id = await book.addShot(props.scene.id, card, after)
+    if (!props.insert) return { name: 'plot', params: { id } }
   })
 }
 
@@ -138,7 +129,9 @@ function remove() {
         <button v-else class="button mr-auto" @click="remove">Yes, delete {{ shot.slate }}</button>
       </template>
       <button class="button" @click="emit('close')">Cancel</button>
-      <button class="button button-main" form="shot-form" type="submit">{{ shot ? 'Keep' : 'Make shot' }}</button>
+      <button class="button button-main" :disabled="busy" form="shot-form" type="submit">
+        {{ shot ? 'Keep' : 'Make shot' }}
+      </button>
     </template>
   </BaseDialog>
 </template>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, sentence } from '@/api/client'
+import { outdate } from '@/api/reads'
 import type { BoardShot, DifferenceView, Preview, Reason } from '@/api/types'
+import { useSubmit } from '@/lib/useSubmit'
 import { REASONS } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 import BaseDialog from './BaseDialog.vue'
@@ -9,13 +11,13 @@ import SidePicker from './SidePicker.vue'
 
 /** Makes a shot like another state, as knots: all of it, or of the things that are chosen. */
 const props = defineProps<{ open: boolean; shot: BoardShot }>()
-const emit = defineEmits<{ close: []; kept: [] }>()
+const emit = defineEmits<{ close: [] }>()
 const settings = useSettings()
 const side = ref('')
 const reason = ref<Reason>('MATCH')
 const compared = ref<Preview>()
 const things = ref<{ key: string; name: string; changes: DifferenceView[]; wanted: boolean }[]>([])
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 
 watch(
   () => props.open,
@@ -30,36 +32,35 @@ watch(side, async (now) => {
   error.value = ''
   if (!now) return
   try {
-    const answer = await call<Preview>('GET', `/api/shots/${props.shot.id}/state?side=${now}`)
-    const changes = answer.differences
+    const params = { path: { shotId: props.shot.id }, query: { side: now } }
+    const found = await answer(api.GET('/api/shots/{shotId}/state', { params }))
+    const changes = found.differences
     things.value = [...new Set(changes.map((d) => d.from!))].map((key) => ({
       key,
       name: changes.find((d) => d.from === key)!.name,
       changes: changes.filter((d) => d.from === key),
       wanted: true,
     }))
-    compared.value = answer
+    compared.value = found
   } catch (failure) {
     error.value = sentence(failure)
   }
 })
 
-async function keep() {
-  try {
-    await call('POST', `/api/shots/${props.shot.id}/state`, {
-      body: {
-        side: side.value,
-        placements: things.value.filter((t) => t.wanted).map((t) => t.key),
-        reason: reason.value,
-        note: `as in ${compared.value!.name}`,
-        seen: compared.value!.seen,
-      },
-    })
-    emit('kept')
-    emit('close')
-  } catch (failure) {
-    error.value = sentence(failure)
+function keep() {
+  const { name, seen } = compared.value!
+  const body = {
+    side: side.value,
+    placements: things.value.filter((t) => t.wanted).map((t) => t.key),
+    reason: reason.value,
+    note: `as in ${name}`,
+    seen,
   }
+  void submit(async () => {
+    await answer(api.POST('/api/shots/{shotId}/state', { params: { path: { shotId: props.shot.id } }, body }))
+    await outdate({ topics: ['RECORD'] })
+    emit('close')
+  })
 }
 </script>
 
@@ -96,7 +97,7 @@ async function keep() {
         </select></label
       >
       <button class="button" @click="emit('close')">Cancel</button>
-      <button class="button button-main" :disabled="!things.some((t) => t.wanted) || !compared" @click="keep">
+      <button class="button button-main" :disabled="busy || !things.some((t) => t.wanted) || !compared" @click="keep">
         Copy it in
       </button>
     </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, onVersion } from '@/api/client'
 import type { Member, Team, TeamRole } from '@/api/types'
+import { useSubmit } from '@/lib/useSubmit'
 import { TEAM_ROLES, when } from '@/lib/words'
 import { useSession } from '@/stores/session'
 import BaseDialog from './BaseDialog.vue'
@@ -13,21 +14,18 @@ defineEmits<{ close: [] }>()
 const session = useSession()
 
 const team = ref<Team>()
-const error = ref('')
+const { error, submit } = useSubmit()
 const role = ref<TeamRole>('CREW')
 const link = ref('')
 const now = ref('')
 const next = ref('')
 const changed = ref(false)
 
-async function attempt(action: () => Promise<unknown>) {
-  try {
+function attempt(action: () => Promise<unknown>) {
+  return submit(async () => {
     await action()
-    error.value = ''
-    if (session.may('LEAD')) team.value = await call<Team>('GET', '/api/team')
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+    if (session.may('LEAD')) team.value = await answer(api.GET('/api/team'))
+  })
 }
 
 watch(
@@ -41,17 +39,18 @@ watch(
 
 const invite = () =>
   attempt(async () => {
-    link.value =
-      location.origin +
-      (await call<{ path: string }>('POST', '/api/team/invitations', { body: { role: role.value } })).path
+    const { path } = await answer(api.POST('/api/team/invitations', { body: { role: role.value } }))
+    link.value = location.origin + path
   })
+const at = ({ id, version }: Member) => ({ path: { id }, header: onVersion(version) })
 const changeRole = (member: Member, to: TeamRole) =>
-  attempt(() => call('PUT', `/api/team/${member.id}`, { body: { role: to }, version: member.version }))
-const remove = (member: Member) => attempt(() => call('DELETE', `/api/team/${member.id}`, { version: member.version }))
-const withdraw = (id: number) => attempt(() => call('DELETE', `/api/team/invitations/${id}`))
+  attempt(() => answer(api.PUT('/api/team/{id}', { params: at(member), body: { role: to } })))
+const remove = (member: Member) => attempt(() => answer(api.DELETE('/api/team/{id}', { params: at(member) })))
+const withdraw = (id: number) =>
+  attempt(() => answer(api.DELETE('/api/team/invitations/{id}', { params: { path: { id } } })))
 const changePassphrase = () =>
   attempt(async () => {
-    await call('PUT', '/api/session/passphrase', { body: { now: now.value, next: next.value } })
+    await answer(api.PUT('/api/session/passphrase', { body: { now: now.value, next: next.value } }))
     now.value = ''
     next.value = ''
     changed.value = true

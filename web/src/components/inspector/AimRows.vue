@@ -2,18 +2,18 @@
 import { computed } from 'vue'
 import { value, type Placed } from '@/api/types'
 import { tilt } from '@/lib/words'
-import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 import ChoiceRow from './ChoiceRow.vue'
 import ValueRow from './ValueRow.vue'
 
 /** Where a placement points: at a mark, or by bearing and tilt; what comes of it stands below. */
 const props = defineProps<{ placed: Placed }>()
-const plot = usePlot()
+const editor = useShotEditor()
 const FREE = 'by-bearing'
 
 const aim = computed(() => value(props.placed, 'AIM'))
 const marks = computed(() =>
-  plot.placements.filter((p) => p.placement.kind === 'MARK' && p.placement.key !== props.placed.placement.key),
+  editor.placements.filter((p) => p.placement.kind === 'MARK' && p.placement.key !== props.placed.placement.key),
 )
 const options = computed(() => [
   ...marks.value.map((m) => ({ key: m.placement.key, name: `at ${m.placement.name}` })),
@@ -26,7 +26,7 @@ function choose(key: string) {
   const wanted = mark
     ? { mark: key, heightM: height }
     : { bearingDeg: props.placed.aim?.bearingDeg ?? 0, tiltDeg: props.placed.aim?.tiltDeg ?? 0 }
-  void plot.drop(props.placed.placement.key, 'AIM', { value: wanted })
+  void editor.put(props.placed.placement.key, 'AIM', { value: wanted })
 }
 </script>
 

@@ -3,6 +3,7 @@ import { Listbox, ListboxButton, ListboxLabel, ListboxOption, ListboxOptions } f
 import { computed } from 'vue'
 import { held, type Attribute, type Placed } from '@/api/types'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 import CarryThread from './CarryThread.vue'
 
 /** One recorded value that is chosen from a few. */
@@ -15,6 +16,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [key: T] }>()
 const plot = usePlot()
+const editor = useShotEditor()
 const now = computed(() => held(props.placed, props.attribute))
 </script>
 
@@ -32,7 +34,7 @@ const now = computed(() => held(props.placed, props.attribute))
       :based="plot.based"
       :locked="plot.locked"
       :label="label"
-      @untie="plot.drop(placed.placement.key, attribute, null)"
+      @untie="editor.put(placed.placement.key, attribute, null)"
     />
     <ListboxLabel :class="{ 'text-quiet': !now?.tiedHere && plot.based }">{{ label }}</ListboxLabel>
     <ListboxButton class="button ml-auto !min-h-6 !px-2"

@@ -1,31 +1,27 @@
 <script setup lang="ts">
 import { useSettings } from '@/stores/settings'
-import { ref } from 'vue'
-import { sentence } from '@/api/client'
 import { value, type Values, type HintView } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { useValueEdit } from '@/lib/useValueEdit'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 
 const settings = useSettings()
 
 /** What is worth a look, each with its reason and a way to say that it is meant so. None of it blocks. */
 defineProps<{ hints: HintView[]; named?: boolean }>()
 const plot = usePlot()
-const error = ref('')
+const editor = useShotEditor()
+const { error, keep: record } = useValueEdit()
 
 async function toggle(hint: HintView) {
-  const placed = plot.placements.find((p) => p.placement.key === hint.placement)
+  const placed = editor.placements.find((p) => p.placement.key === hint.placement)
   if (!placed) return
   const now = value(placed, 'ON_PURPOSE')?.hints ?? []
   const hints: Values['ON_PURPOSE']['hints'] = now.includes(hint.kind)
     ? now.filter((k) => k !== hint.kind)
     : [...now, hint.kind]
-  try {
-    await plot.edit(hint.placement, 'ON_PURPOSE', { value: { hints } })
-    error.value = ''
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  await record(hint.placement, 'ON_PURPOSE', { value: { hints } })
 }
 </script>
 

@@ -1,31 +1,29 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { sentence } from '@/api/client'
 import { held, value, type Modifier, type Placed, type Stock } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
+import FigureField from '@/components/fields/FigureField.vue'
 import StockPicker from '@/components/fields/StockPicker.vue'
 import { worn } from '@/lib/stock'
+import { useValueEdit } from '@/lib/useValueEdit'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 import CarryThread from './CarryThread.vue'
 
 /** What a light goes through, in order from the lens out: add from the stock, put on a frame, move, take off. */
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
+const editor = useShotEditor()
 
 const USUAL_FRAME = { frameWidthM: 1.2, frameDistanceM: 0.8 }
 
 const now = computed(() => held(props.placed, 'MODIFIERS'))
 const items = computed(() => value(props.placed, 'MODIFIERS')?.items ?? [])
-const error = ref('')
+const { error, keep: record } = useValueEdit()
 const open = ref<number>()
 
-async function keep(changed: Modifier[]) {
-  try {
-    await plot.edit(props.placed.placement.key, 'MODIFIERS', { value: { items: changed } })
-    error.value = ''
-  } catch (failure) {
-    error.value = plot.conflict ? '' : sentence(failure)
-  }
+function keep(changed: Modifier[]) {
+  return record(props.placed.placement.key, 'MODIFIERS', { value: { items: changed } })
 }
 
 function add(item: Stock) {
@@ -52,10 +50,6 @@ function change(i: number, part: Partial<Modifier>) {
 function toggleFrame(i: number, on: boolean) {
   change(i, on ? USUAL_FRAME : { frameWidthM: undefined, frameDistanceM: undefined })
 }
-
-function metres(event: Event) {
-  return Number((event.target as HTMLInputElement).value.replace(',', '.'))
-}
 </script>
 
 <template>
@@ -65,7 +59,7 @@ function metres(event: Event) {
       :based="plot.based"
       :locked="plot.locked"
       label="Modifiers"
-      @untie="plot.drop(placed.placement.key, 'MODIFIERS', null)"
+      @untie="editor.put(placed.placement.key, 'MODIFIERS', null)"
     />
     <div class="min-w-0 grow pl-1">
       <div class="flex items-baseline text-[11px] text-quiet">
@@ -95,26 +89,20 @@ function metres(event: Event) {
               of its own</label
             >
             <template v-if="m.frameWidthM">
-              <label class="flex items-center gap-2"
-                ><span class="grow">frame, wide</span
-                ><input
-                  class="field figure !w-20 text-right"
+              <div class="figure-row">
+                <FigureField
+                  label="frame, wide"
+                  kind="LENGTH"
                   :value="m.frameWidthM"
-                  inputmode="decimal"
-                  @change="change(i, { frameWidthM: metres($event) })"
+                  @read="change(i, { frameWidthM: $event })"
                 />
-                m</label
-              >
-              <label class="flex items-center gap-2"
-                ><span class="grow">from the lens</span
-                ><input
-                  class="field figure !w-20 text-right"
+                <FigureField
+                  label="from the lens"
+                  kind="LENGTH"
                   :value="m.frameDistanceM"
-                  inputmode="decimal"
-                  @change="change(i, { frameDistanceM: metres($event) })"
+                  @read="change(i, { frameDistanceM: $event })"
                 />
-                m</label
-              >
+              </div>
             </template>
             <label class="flex items-center gap-2"
               ><span class="grow">over</span>

@@ -2,13 +2,17 @@
 import { computed, ref, watch } from 'vue'
 import { sentence } from '@/api/client'
 import { held, value, type Patch, type Placed } from '@/api/types'
+import { readFigures } from '@/lib/figures'
 import { PATHS } from '@/lib/words'
+import { useValueEdit } from '@/lib/useValueEdit'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 import CarryThread from './CarryThread.vue'
 
 /** Where a light listens on the control network. Its parts are one value: kept when one leaves them or presses Enter. */
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
+const editor = useShotEditor()
 
 type Typed = Record<keyof Patch, string>
 const PARTS: { key: 'universe' | 'address' | 'slots' | 'mode'; name: string; wide?: boolean }[] = [
@@ -31,7 +35,7 @@ const recorded = computed<Typed>(() => {
   }
 })
 const fields = ref<Typed>({ ...recorded.value })
-const error = ref('')
+const { error, keep: record } = useValueEdit()
 const parts = computed(() =>
   PARTS.filter((p) => p.wide || fields.value.path === 'WIRED' || fields.value.path === 'WIRELESS'),
 )
@@ -44,10 +48,6 @@ function text(part: string | number | undefined) {
   return part === undefined ? '' : String(part)
 }
 
-function number(part: string): number | undefined {
-  return part.trim() ? Number(part) : undefined
-}
-
 function leave(event: FocusEvent) {
   if (!(event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)) void keep()
 }
@@ -56,26 +56,21 @@ async function keep() {
   if (JSON.stringify(fields.value) === JSON.stringify(recorded.value)) return
   const { universe, address, slots, mode, path, group } = fields.value
   const byWire = path === 'WIRED' || path === 'WIRELESS'
-  if ([universe, address, slots].some((part) => part.trim() && !/^\d+$/.test(part.trim()))) {
-    error.value = 'Universe, address and slots are whole numbers.'
-    return
-  }
-  try {
-    await plot.edit(props.placed.placement.key, 'PATCH', {
-      value: {
-        universe: byWire ? number(universe) : undefined,
-        address: byWire ? number(address) : undefined,
-        slots: number(slots),
-        mode: mode.trim() || undefined,
-        path: path as Patch['path'],
-        group: (path === 'APP' && group.trim()) || undefined,
-      },
-    })
-    error.value = ''
-  } catch (failure) {
-    error.value = plot.conflict ? '' : sentence(failure)
-    if (plot.conflict) fields.value = { ...recorded.value }
-  }
+  const figures = { ...(byWire && { universe, address }), slots }
+  const typed = Object.entries(figures).filter(([, text]) => text.trim())
+  const read = await readFigures(...typed.map(([of, text]) => ({ kind: 'WHOLE' as const, text, of }))).catch(
+    (failure) => void (error.value = sentence(failure)),
+  )
+  if (!read) return
+  const kept = await record(props.placed.placement.key, 'PATCH', {
+    value: {
+      ...Object.fromEntries(typed.map(([of], i) => [of, read[i]])),
+      mode: mode.trim() || undefined,
+      path: path as Patch['path'],
+      group: (path === 'APP' && group.trim()) || undefined,
+    },
+  })
+  if (!kept && plot.conflict) fields.value = { ...recorded.value }
 }
 </script>
 
@@ -86,7 +81,7 @@ async function keep() {
       :based="plot.based"
       :locked="plot.patchLocked"
       label="Control"
-      @untie="plot.drop(placed.placement.key, 'PATCH', null)"
+      @untie="editor.put(placed.placement.key, 'PATCH', null)"
     />
     <form class="min-w-0 grow pl-1" @submit.prevent="keep" @focusout="leave">
       <h3 class="group-title">Control</h3>

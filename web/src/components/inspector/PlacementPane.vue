@@ -7,6 +7,7 @@ import WedgeMark from '@/components/marks/WedgeMark.vue'
 import OtherMark from '@/components/plot/OtherMark.vue'
 import { signed } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 import { useSettings } from '@/stores/settings'
 import { useLight } from '@/stores/light'
 import AimRows from './AimRows.vue'
@@ -23,6 +24,7 @@ import ValueRow from './ValueRow.vue'
 /** What is selected: everything that is recorded of it in this shot. */
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
+const editor = useShotEditor()
 const settings = useSettings()
 
 const records = (attribute: Parameters<typeof held>[1]) => props.placed.records.includes(attribute)
@@ -47,7 +49,7 @@ const tapes = computed(() => props.placed.tapes)
 const iconScale = computed(() => 30 / Math.max(0.2, piece.value.widthM))
 
 function setOutside(outside: boolean) {
-  if (place.value) void plot.drop(props.placed.placement.key, 'PLACE', { value: { ...place.value, outside } })
+  if (place.value) void editor.put(props.placed.placement.key, 'PLACE', { value: { ...place.value, outside } })
 }
 </script>
 
@@ -86,7 +88,7 @@ function setOutside(outside: boolean) {
         label="in this shot"
         :options="states"
         :chosen="state"
-        @choose="plot.drop(placed.placement.key, 'STANDING', { value: { state: $event } })"
+        @choose="editor.put(placed.placement.key, 'STANDING', { value: { state: $event } })"
       />
       <template v-if="tapes">
         <div v-for="tape in [tapes.a, tapes.b]" :key="tape.landmark" class="derived">

@@ -1,30 +1,38 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { held, type Attribute, type ValueView } from '@/api/types'
+import { held, type Attribute, type Placed, type ValueView } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import { ATTRIBUTES, reasonName, stageName, when } from '@/lib/words'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 import { useSession } from '@/stores/session'
+import { useSettings } from '@/stores/settings'
 import HintList from './HintList.vue'
 
 /** Nothing is selected: the shot itself, what it changed, and all that is placed. */
 const plot = usePlot()
+const editor = useShotEditor()
 const light = useLight()
 const MOST_HINTS = 6
 const query = ref('')
 const revising = ref(false)
 const session = useSession()
+const settings = useSettings()
+function said(placed: Placed, attribute: Attribute): string {
+  const now = held(placed, attribute)
+  return now ? settings.printed(now.say) : ''
+}
 const hints = computed(() => light.light?.hints.filter((h) => !h.onPurpose) ?? [])
 const judged = computed(() => light.light?.hints.filter((h) => h.onPurpose) ?? [])
 const restrictions = computed(() => plot.set?.restrictions ?? [])
 
 const changes = computed(() =>
   plot.based
-    ? plot.placements.flatMap((p) =>
+    ? editor.placements.flatMap((p) =>
         Object.entries(p.values as Record<string, ValueView>)
           .filter(([, h]) => h.tiedHere)
           .map(([attribute, h]) => ({
@@ -39,7 +47,7 @@ const changes = computed(() =>
 )
 const listed = computed(() => {
   const wanted = query.value.trim().toLowerCase()
-  return plot.placements.filter((p) =>
+  return editor.placements.filter((p) =>
     [p.placement.name, p.placement.role.replace('_', ' '), p.placement.piece.unit, p.placement.piece.what].some(
       (word) => word?.toLowerCase().includes(wanted),
     ),
@@ -75,7 +83,6 @@ const listed = computed(() => {
         :shot-id="plot.plot.shot.id"
         :slate="plot.plot.shot.slate"
         @close="revising = false"
-        @revised="plot.load(plot.plot.shot.id)"
       />
     </header>
     <section v-if="plot.based">
@@ -91,7 +98,7 @@ const listed = computed(() => {
             <CheatFlag v-if="c.held.reason === 'CHEAT'" /><KnotMark v-else upright />
             <span class="min-w-0 grow text-left">
               <span class="block truncate"
-                ><b class="font-[650]">{{ c.name }}</b> {{ c.what }}, {{ c.held.say }}</span
+                ><b class="font-[650]">{{ c.name }}</b> {{ c.what }}, {{ settings.printed(c.held.say) }}</span
               >
               <span class="block truncate text-[11px] text-quiet"
                 >{{ reasonName(c.held.reason) }}, {{ c.held.author }} {{ when(c.held.at)
@@ -142,7 +149,7 @@ const listed = computed(() => {
               ><b class="font-[600]">{{ p.placement.name }}</b
               >{{ ' ' }} <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span
             >
-            <span class="figure text-[14px]">{{ p.onSet ? (held(p, 'LEVEL')?.say ?? '') : 'struck' }}</span>
+            <span class="figure text-[14px]">{{ p.onSet ? said(p, 'LEVEL') : 'struck' }}</span>
           </button>
         </li>
       </ul>

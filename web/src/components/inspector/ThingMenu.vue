@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { computed, ref } from 'vue'
-import { call, sentence } from '@/api/client'
-import { value, type Arranged, type Order, type Placed, type PlacementCard, type PlacedAnswer } from '@/api/types'
+import { answer, api, sentence } from '@/api/client'
+import { value, type Order, type Placed, type PlacementCard } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import TextField from '@/components/dialogs/TextField.vue'
+import { useSubmit } from '@/lib/useSubmit'
 import { ROLES } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 
 /** What can be done with what is chosen, besides typing its values. */
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
+const editor = useShotEditor()
 
 const ORDERS: { key: Order; name: string }[] = [
   { key: 'WALL', name: 'To the nearest wall' },
@@ -22,17 +25,17 @@ const ORDERS: { key: Order; name: string }[] = [
 const dialog = ref<'card' | 'copy'>()
 const card = ref<PlacementCard>({ name: '', role: 'KEY' })
 const copyName = ref('')
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 const many = computed(() => plot.chosenKeys.length > 1)
 const placement = computed(() => props.placed.placement)
 const APART_M = 0.6
 
 async function order(key: Order) {
   try {
-    const { changes } = await call<Arranged>('POST', `/api/shots/${plot.plot!.shot.id}/arrange`, {
-      body: { order: key, placements: plot.chosenKeys },
-    })
-    await plot.dropAll(changes)
+    const params = { path: { shotId: plot.plot!.shot.id } }
+    const body = { order: key, placements: plot.chosenKeys }
+    const { changes } = await answer(api.POST('/api/shots/{shotId}/arrange', { params, body }))
+    await editor.putAll(changes)
   } catch (failure) {
     plot.problem = { sentence: sentence(failure) }
   }
@@ -53,13 +56,11 @@ function openCard() {
   dialog.value = 'card'
 }
 
-async function keepCard() {
-  try {
+function keepCard() {
+  void submit(async () => {
     await plot.describe(placement.value.key, card.value)
     dialog.value = undefined
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  })
 }
 
 function openCopy() {
@@ -68,27 +69,21 @@ function openCopy() {
   dialog.value = 'copy'
 }
 
-async function keepCopy() {
+function keepCopy() {
   const place = value(props.placed, 'PLACE')
   if (!place || !plot.plot) return
-  try {
-    const answer = await call<PlacedAnswer>(
-      'POST',
-      `/api/shots/${plot.plot.shot.id}/placements/${placement.value.key}/copies`,
-      {
-        body: {
-          name: copyName.value,
-          place: { ...place, xM: place.xM + APART_M },
-          reason: plot.based ? plot.reason : undefined,
-        },
-      },
-    )
-    plot.lay(answer.edit)
-    plot.selected = answer.key
-    dialog.value = undefined
-  } catch (failure) {
-    error.value = sentence(failure)
+  const params = { path: { shotId: plot.plot.shot.id, placement: placement.value.key } }
+  const body = {
+    name: copyName.value,
+    place: { ...place, xM: place.xM + APART_M },
+    reason: plot.based ? plot.reason : undefined,
   }
+  void submit(async () => {
+    const { edit, key } = await answer(api.POST('/api/shots/{shotId}/placements/{placement}/copies', { params, body }))
+    plot.lay(edit)
+    plot.selected = key
+    dialog.value = undefined
+  })
 }
 </script>
 
@@ -155,7 +150,7 @@ async function keepCopy() {
     </form>
     <template #buttons
       ><button class="button" @click="dialog = undefined">Cancel</button
-      ><button class="button button-main" type="submit" form="card-form">Keep</button></template
+      ><button class="button button-main" :disabled="busy" type="submit" form="card-form">Keep</button></template
     >
   </BaseDialog>
   <BaseDialog
@@ -172,7 +167,7 @@ async function keepCopy() {
     </form>
     <template #buttons
       ><button class="button" @click="dialog = undefined">Cancel</button
-      ><button class="button button-main" type="submit" form="copy-form">Place it</button></template
+      ><button class="button button-main" :disabled="busy" type="submit" form="copy-form">Place it</button></template
     >
   </BaseDialog>
 </template>

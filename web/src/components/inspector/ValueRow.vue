@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useId } from 'vue'
-import { sentence } from '@/api/client'
 import { held, revisionOf, type Attribute, type Placed } from '@/api/types'
-import { ATTRIBUTES, typed } from '@/lib/words'
+import { useValueEdit } from '@/lib/useValueEdit'
+import { apart, ATTRIBUTES } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
 import { useSettings } from '@/stores/settings'
 import CarryThread from './CarryThread.vue'
 
@@ -16,17 +17,18 @@ const props = defineProps<{
   /** Said elsewhere, and left out here. */ without?: string
 }>()
 const plot = usePlot()
+const editor = useShotEditor()
 const settings = useSettings()
 const id = useId()
 
 const now = computed(() => held(props.placed, props.attribute))
 const name = computed(() => props.label ?? ATTRIBUTES[props.attribute])
-const imperial = computed(() => settings.units === 'imperial')
-const say = computed(() => (imperial.value ? now.value?.sayImperial : now.value?.say) ?? 'not recorded')
-const shown = computed(() => say.value.replace(props.without ?? '', ''))
-const parts = computed(() => /^(.*?) (%|K|m|mm)$/.exec(shown.value))
+const said = computed(() => (now.value ? settings.printed(now.value.say) : 'not recorded'))
+const parts = computed(() => apart(said.value.replace(props.without ?? '', '')))
+/** What stands in the field at first. */
+const before = computed(() => (now.value ? settings.printed(now.value.typed) : ''))
 const waits = computed(() =>
-  plot.waiting.some((w) => w.placement === props.placed.placement.key && w.attribute === props.attribute),
+  editor.waiting.some((w) => w.placement === props.placed.placement.key && w.attribute === props.attribute),
 )
 const changed = computed(() => now.value?.tiedHere || !plot.based)
 
@@ -34,12 +36,12 @@ const editing = ref(false)
 /** What someone else keeps while one types is not written over unseen. */
 let seen = 0
 const text = ref('')
-const error = ref('')
+const { error, keep: record } = useValueEdit()
 const input = ref<HTMLInputElement>()
 
 async function start() {
   if (plot.locked) return
-  text.value = typed(props.placed, props.attribute, imperial.value)
+  text.value = before.value
   error.value = ''
   seen = revisionOf(props.placed, props.attribute)
   editing.value = true
@@ -49,14 +51,9 @@ async function start() {
 
 async function keep() {
   if (!editing.value) return
-  if (text.value.trim() === typed(props.placed, props.attribute, imperial.value)) return cancel()
-  try {
-    await plot.edit(props.placed.placement.key, props.attribute, { text: text.value }, seen)
-    cancel()
-  } catch (failure) {
-    error.value = plot.conflict ? '' : sentence(failure)
-    if (plot.conflict) cancel()
-  }
+  if (text.value.trim() === before.value) return cancel()
+  const done = await record(props.placed.placement.key, props.attribute, { text: text.value }, seen)
+  if (done || plot.conflict) cancel()
 }
 
 function cancel() {
@@ -65,7 +62,7 @@ function cancel() {
 }
 
 function untie() {
-  void plot.drop(props.placed.placement.key, props.attribute, null)
+  void editor.put(props.placed.placement.key, props.attribute, null)
 }
 </script>
 
@@ -96,7 +93,9 @@ function untie() {
       :title="plot.locked ? 'Not to be edited here' : (hint ?? 'Type a new value')"
       @click="start"
     >
-      <span class="figure">{{ parts ? parts[1] : shown }}</span><span v-if="parts" class="unit">{{ parts[2] }}</span
+      <span class="figure">{{ `${parts.before} ${parts.figure}`.trim() }}</span><span v-if="parts.unit" class="unit">{{
+        parts.unit
+      }}</span
       ><span v-if="waits" class="unit">waits to be sent</span>
     </button>
   </div>

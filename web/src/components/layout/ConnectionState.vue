@@ -3,12 +3,14 @@ import { computed, ref } from 'vue'
 import { reasonName, when, words } from '@/lib/words'
 import { useConnection } from '@/stores/connection'
 import { useOutbox, type OutboxItem } from '@/stores/outbox'
+import { useSettings } from '@/stores/settings'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 
 /** Whether the line to the server stands, what waits to be sent, and what has to be decided. */
 const connection = useConnection()
 const outbox = useOutbox()
+const settings = useSettings()
 const open = ref(false)
 
 const text = computed(() => {
@@ -18,8 +20,11 @@ const text = computed(() => {
   if (outbox.unsent.length) return `sending ${outbox.unsent.length}`
   return connection.live ? 'live' : 'connecting'
 })
-function mine(w: OutboxItem) {
-  return w.wish ? (w.wish.text ?? words(w.wish.value)) : w.label
+function mine({ intent, label }: OutboxItem) {
+  if (intent.kind !== 'value') return label
+  const { wanted } = intent
+  if (!wanted) return 'carried again'
+  return 'text' in wanted ? wanted.text : words(wanted.value)
 }
 </script>
 
@@ -60,7 +65,7 @@ function mine(w: OutboxItem) {
         <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
           <dt class="text-quiet">theirs</dt>
           <dd>
-            <span class="figure">{{ w.current.say }}</span>{{ ' ' }}
+            <span class="figure">{{ settings.printed(w.current.say) }}</span>{{ ' ' }}
             <span class="text-[12px] text-quiet">{{
               [reasonName(w.current.reason), w.current.author, when(w.current.at)].filter(Boolean).join(', ')
             }}</span>
@@ -81,7 +86,7 @@ function mine(w: OutboxItem) {
       <h3 class="group-title">Waits to be sent</h3>
       <ul>
         <li v-for="w in outbox.unsent" :key="w.idempotencyKey">
-          {{ w.label }}<span v-if="w.wish" class="figure text-quiet">, {{ mine(w) }}</span>
+          {{ w.label }}<span v-if="w.intent.kind === 'value'" class="figure text-quiet">, {{ mine(w) }}</span>
         </li>
       </ul>
     </template>

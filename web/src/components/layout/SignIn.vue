@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { sentence } from '@/api/client'
 import type { TeamRole } from '@/api/types'
 import LogoMark from '@/components/marks/LogoMark.vue'
+import { useSubmit } from '@/lib/useSubmit'
 import { TEAM_ROLES } from '@/lib/words'
 import { useSession } from '@/stores/session'
 
@@ -13,8 +13,7 @@ const session = useSession()
 
 const name = ref('')
 const passphrase = ref('')
-const error = ref('')
-const busy = ref(false)
+const { busy, error, submit } = useSubmit()
 
 const first = computed(() => session.session?.first ?? false)
 const joining = computed(() => props.token !== undefined)
@@ -28,18 +27,12 @@ const title = computed(() =>
         : 'Sign in',
 )
 
-async function attempt(action: () => Promise<void>) {
-  busy.value = true
-  try {
+function attempt(action: () => Promise<void>) {
+  return submit(async () => {
     await action()
     passphrase.value = ''
-    error.value = ''
     emit('done')
-  } catch (failure) {
-    error.value = sentence(failure)
-  } finally {
-    busy.value = false
-  }
+  })
 }
 
 function go() {

@@ -6,9 +6,10 @@ import ConnectionState from './ConnectionState.vue'
 import OutputState from './OutputState.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import StopsText from '@/components/marks/StopsText.vue'
-import { when } from '@/lib/words'
+import { apart, when } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import { useConnection } from '@/stores/connection'
+import { useSettings } from '@/stores/settings'
 
 /** What is on the slate now: scene, shot, and the camera. A camera figure opens the camera in the inspector. */
 const props = defineProps<{ plot: Plot; camera?: Placed }>()
@@ -16,6 +17,7 @@ const emit = defineEmits<{ camera: []; edit: []; spine: [] }>()
 
 const book = useBook()
 const connection = useConnection()
+const settings = useSettings()
 /** The last that there is to tell of it: shot, lit, or only touched. */
 const said = computed(() => {
   const { shot } = props.plot
@@ -27,19 +29,23 @@ const said = computed(() => {
   return touch ? { what: 'changed', by: touch } : undefined
 })
 
-const FIGURES: { attribute: Attribute; name: string; unit: string; strip: RegExp }[] = [
-  { attribute: 'STOP', name: 'stop', unit: '', strip: /^/ },
-  { attribute: 'SPEED', name: 'speed', unit: '', strip: /^/ },
-  { attribute: 'SHUTTER', name: 'shutter', unit: 's', strip: / s$/ },
-  { attribute: 'WHITE', name: 'white', unit: 'K', strip: / K(?=,|$)/ },
-  { attribute: 'LENS', name: 'lens', unit: 'mm', strip: / mm$/ },
+const FIGURES: { attribute: Attribute; name: string }[] = [
+  { attribute: 'STOP', name: 'stop' },
+  { attribute: 'SPEED', name: 'speed' },
+  { attribute: 'SHUTTER', name: 'shutter' },
+  { attribute: 'WHITE', name: 'white' },
+  { attribute: 'LENS', name: 'lens' },
 ]
 const figures = computed(() =>
   FIGURES.flatMap((figure) => {
     const now = props.camera && held(props.camera, figure.attribute)
     if (!now) return []
-    const [, before = '', text = ''] = /^(T|ISO )?(.*)$/.exec(now.say.replace(figure.strip, '')) ?? []
-    return [{ ...figure, before: before.trim(), text, here: now.tiedHere && !!props.plot.shot.basedOn }]
+    // a tint stands behind the white, in words
+    const [main = '', ...more] = settings.printed(now.say).split(', ')
+    const { before, figure: text, unit } = apart(main)
+    return [
+      { ...figure, before, text, unit: [unit, ...more].join(', '), here: now.tiedHere && !!props.plot.shot.basedOn },
+    ]
   }),
 )
 </script>

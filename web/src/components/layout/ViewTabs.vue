@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import type { Action } from '@/lib/actions'
 import TabRow from './TabRow.vue'
 
-/** The views of one shot; what a view can do stands at the right. Book and Bench are in the spine. */
-const props = defineProps<{ shotId: number }>()
+/** The views of one shot; what can be done in the open one stands at the right. Book and Bench are in the spine. */
+const props = defineProps<{ shotId: number; actions?: Action[] }>()
 
 /** On a phone one looks, rebuilds and meters. */
 const FIRST = ['plot', 'rebuild', 'meter']
@@ -24,37 +25,12 @@ const tabs = computed(() => VIEWS.map((v) => ({ ...v, to: { name: v.key, params:
 </script>
 
 <template>
-  <div class="bar">
-    <TabRow class="tabs" :tabs="tabs" :here="String(route.name)" :first="FIRST" label="Views of this shot" />
-    <div class="actions"><slot /></div>
-  </div>
+  <TabRow
+    class="border-b border-line pr-3.5 pl-1.5"
+    :tabs="tabs"
+    :here="String(route.name)"
+    :first="FIRST"
+    :actions="actions"
+    label="Views of this shot"
+  />
 </template>
-
-<style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  min-height: 40px;
-  padding: 0 14px 0 6px;
-  border-bottom: 1px solid var(--line);
-}
-.tabs {
-  flex: 1 1 300px;
-  align-self: stretch;
-  min-width: 0;
-}
-.actions {
-  display: flex;
-  flex: 0 1 auto;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
-  min-width: 0;
-  margin-left: auto;
-  padding: 3px 0;
-}
-.actions:empty {
-  display: none;
-}
-</style>

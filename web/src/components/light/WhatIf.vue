@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
-import { value, type Placed, type Stock, type ParsedLine, type ProposedChange } from '@/api/types'
+import { answer, api, sentence } from '@/api/client'
+import { value, type Placed, type Stock, type ProposedChange } from '@/api/types'
 import StockPicker from '@/components/fields/StockPicker.vue'
 import { tenths } from '@/lib/stops'
 import { worn } from '@/lib/stock'
@@ -47,7 +47,8 @@ const holding = computed(() => light.answer?.holds.find((h) => h.placement === r
 const pending = computed(() => light.preview.changes.length + light.preview.holds.length > 0)
 
 const closer = useLatest({
-  send: (line: string) => call<ParsedLine>('POST', `/api/shots/${plot.plot!.shot.id}/say`, { body: { text: line } }),
+  send: (text: string) =>
+    answer(api.POST('/api/shots/{shotId}/say', { params: { path: { shotId: plot.plot!.shot.id } }, body: { text } })),
   onAnswer: (answer) => {
     error.value = answer.problems[0]?.sentence ?? ''
     moved = answer.changes
@@ -82,7 +83,7 @@ function pass() {
       value: { kelvin: white.value, duv: value(camera.value, 'WHITE')?.duv ?? 0 },
     })
   const holds = one && hold.value && level.value === undefined && (moved.length || added.value.length) ? [one] : []
-  light.preview = { changes, holds }
+  light.propose(changes, holds)
 }
 
 function back() {
@@ -91,7 +92,7 @@ function back() {
   distance.value = level.value = stop.value = iso.value = nd.value = white.value = undefined
   added.value = []
   error.value = ''
-  light.preview = { changes: [], holds: [] }
+  light.withdraw()
 }
 
 function intoTry() {
@@ -102,7 +103,7 @@ function intoTry() {
 async function keep() {
   if (!light.settled) return
   try {
-    await plot.keepAll(light.passed)
+    await plot.recordAll(light.passed)
     back()
   } catch (failure) {
     error.value = sentence(failure)

@@ -1,75 +1,62 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { computed, ref, watch } from 'vue'
+import { answer, api, asFile } from '@/api/client'
+import type { NoteSubject } from '@/api/intents'
+import { outdate, useRead } from '@/api/reads'
 import type { Note } from '@/api/types'
-import { when } from '@/lib/words'
-import { useConnection } from '@/stores/connection'
-import { useOutbox } from '@/stores/outbox'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { useSubmit } from '@/lib/useSubmit'
+import { when } from '@/lib/words'
+import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 
 /** Notes and photographs of a shot, of a thing in it, or of a set. */
 const props = defineProps<{
-  /** Address of what they are of: `/api/shots/3`. */ base: string
+  about: { shotId: number } | { setId: number }
   name: string
   things?: { key: string; name: string }[]
   /** Key of the thing that is looked at. */ chosen?: string
 }>()
 const session = useSession()
 const outbox = useOutbox()
-const connection = useConnection()
 const LARGEST_MB = 15
-const all = ref<Note[]>([])
-const error = ref('')
+const { data: all, problem } = useRead('notes', () => props.about)
+const { busy, error, submit } = useSubmit()
 const text = ref('')
 const of = ref('')
-const busy = ref(false)
 const file = ref<HTMLInputElement>()
 const may = computed(() => session.may('NOTE'))
-const waiting = computed(() => outbox.waiting.filter((w) => w.path.startsWith(`${props.base}/notes`)))
+const waiting = computed(() =>
+  outbox.waiting.flatMap(({ intent, ...w }) =>
+    intent.kind === 'note' && isSame(intent.about) ? [{ ...w, text: intent.text }] : [],
+  ),
+)
 const chosenName = computed(() => props.things?.find((t) => t.key === props.chosen)?.name)
-const notes = computed(() => (chosenName.value ? all.value.filter((n) => n.placement === chosenName.value) : all.value))
+const notes = computed(() =>
+  (all.value?.notes ?? []).filter((n) => !chosenName.value || n.placement === chosenName.value),
+)
 
-async function load() {
-  const base = props.base
-  try {
-    const answer = await call<{ notes: Note[] }>('GET', `${base}/notes`)
-    if (base === props.base) all.value = answer.notes
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+function isSame(about: NoteSubject) {
+  if ('setId' in props.about) return 'setId' in about && about.setId === props.about.setId
+  return 'shotId' in about && about.shotId === props.about.shotId
 }
-watch([() => props.base, () => outbox.sent], load, { immediate: true })
+
 watch(
   () => props.chosen,
   (key) => (of.value = key ?? ''),
   { immediate: true },
 )
-onBeforeUnmount(connection.onChanged(['NOTES'], () => void load()))
-onBeforeUnmount(connection.onReconnect(() => void load()))
 
-async function attempt(action: () => Promise<unknown>) {
-  if (busy.value) return
-  busy.value = true
-  try {
+function attempt(action: () => Promise<unknown>) {
+  return submit(async () => {
     await action()
-    error.value = ''
-    await load()
-  } catch (failure) {
-    error.value = sentence(failure)
-  } finally {
-    busy.value = false
-  }
+    await outdate({ topics: ['NOTES'] })
+  })
 }
-const query = () => (of.value ? `?placement=${of.value}` : '')
 const add = () =>
   attempt(async () => {
-    await outbox.send({
-      method: 'POST',
-      path: `${props.base}/notes${query()}`,
-      body: { text: text.value },
-      label: `note in ${props.name}: ${text.value}`,
-    })
+    const about = 'setId' in props.about ? props.about : { ...props.about, placement: of.value || undefined }
+    await outbox.send({ kind: 'note', about, text: text.value }, `note in ${props.name}: ${text.value}`)
     text.value = ''
   })
 function addPhoto() {
@@ -80,13 +67,20 @@ function addPhoto() {
     return
   }
   void attempt(async () => {
-    await call('POST', `${props.base}/photos${query()}${query() ? '&' : '?'}text=${encodeURIComponent(text.value)}`, {
-      body: photo,
-    })
+    const query = { text: text.value || undefined }
+    const whole = asFile(photo)
+    await answer(
+      'setId' in props.about
+        ? api.POST('/api/sets/{setId}/photos', { ...whole, params: { path: props.about, query } })
+        : api.POST('/api/shots/{shotId}/photos', {
+            ...whole,
+            params: { path: props.about, query: { ...query, placement: of.value || undefined } },
+          }),
+    )
     text.value = ''
   }).finally(() => file.value && (file.value.value = ''))
 }
-const remove = (note: Note) => attempt(() => call('DELETE', `/api/notes/${note.id}`))
+const remove = ({ id }: Note) => attempt(() => answer(api.DELETE('/api/notes/{id}', { params: { path: { id } } })))
 </script>
 
 <template>
@@ -120,10 +114,8 @@ const remove = (note: Note) => attempt(() => call('DELETE', `/api/notes/${note.i
         />
       </div>
     </form>
-    <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
-    <p v-for="w in waiting" :key="w.idempotencyKey" class="text-[12px]">
-      waits to be sent: {{ (w.body as { text: string }).text }}
-    </p>
+    <p v-if="error || problem" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error || problem }}</p>
+    <p v-for="w in waiting" :key="w.idempotencyKey" class="text-[12px]">waits to be sent: {{ w.text }}</p>
     <p v-if="!notes.length && !waiting.length" class="text-quiet">No note yet.</p>
     <ul>
       <li v-for="n in notes" :key="n.id" class="note">

@@ -1,57 +1,50 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, onVersion } from '@/api/client'
+import { outdate } from '@/api/reads'
 import type { Take } from '@/api/types'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { useSubmit } from '@/lib/useSubmit'
 import { when } from '@/lib/words'
 import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 
 /** The takes of a shot: number, time, a note, circled or not. */
 const props = defineProps<{ shotId: number; takes: Take[] }>()
-const emit = defineEmits<{ kept: []; failed: [sentence: string] }>()
 const session = useSession()
 const outbox = useOutbox()
 const note = ref('')
-const busy = ref(false)
+const { busy, error, submit } = useSubmit()
 const may = computed(() => session.may('NOTE'))
 const next = computed(() => 1 + Math.max(0, ...props.takes.map((t) => t.number)))
-const waiting = computed(() => outbox.waiting.filter((w) => w.path === `/api/shots/${props.shotId}/takes`).length)
+const waiting = computed(
+  () => outbox.waiting.filter(({ intent }) => intent.kind === 'take' && intent.shotId === props.shotId).length,
+)
 
-async function attempt(action: () => Promise<unknown>) {
-  if (busy.value) return
-  busy.value = true
-  try {
+function attempt(action: () => Promise<unknown>) {
+  return submit(async () => {
     await action()
-    emit('kept')
-  } catch (failure) {
-    emit('failed', sentence(failure))
-  } finally {
-    busy.value = false
-  }
+    await outdate({ topics: ['TAKES'] })
+  })
 }
 const add = () =>
   attempt(async () => {
-    await outbox.send({
-      method: 'POST',
-      path: `/api/shots/${props.shotId}/takes`,
-      body: { note: note.value || undefined, circled: false },
-      label: `take ${next.value}`,
-    })
+    const body = { note: note.value || undefined, circled: false }
+    await outbox.send({ kind: 'take', shotId: props.shotId, body }, `take ${next.value}`)
     note.value = ''
   })
-const change = (take: Take, to: Partial<Take>) =>
-  attempt(() =>
-    call('PUT', `/api/takes/${take.id}`, {
-      body: { number: take.number, note: take.note, circled: take.circled, ...to },
-      version: take.version,
-    }),
-  )
-const remove = (take: Take) => attempt(() => call('DELETE', `/api/takes/${take.id}`, { version: take.version }))
+const at = ({ id, version }: Take) => ({ path: { id }, header: onVersion(version) })
+const change = (take: Take, to: Partial<Take>) => {
+  const body = { number: take.number, note: take.note, circled: take.circled, ...to }
+  return attempt(() => answer(api.PUT('/api/takes/{id}', { params: at(take), body })))
+}
+const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}', { params: at(take) })))
 </script>
 
 <template>
   <section class="mb-6" aria-label="Takes">
     <h2 class="mb-1 text-[15px]">Takes</h2>
+    <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
     <p v-if="!takes.length" class="text-quiet">No take yet.</p>
     <ol>
       <li v-for="t in takes" :key="t.id" class="take">

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, onVersion, sentence } from '@/api/client'
 import type { Aspect, ShotVerdict, VerdictLine, MatchReport } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
-import { apart } from '@/lib/match'
+import { readFigures } from '@/lib/figures'
+import { useSubmit } from '@/lib/useSubmit'
+import { apart } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 import ToleranceMark from './ToleranceMark.vue'
 
@@ -11,7 +13,7 @@ import ToleranceMark from './ToleranceMark.vue'
 const props = defineProps<{ judged: ShotVerdict; reference: string; editable: boolean }>()
 const emit = defineEmits<{ changed: [report: MatchReport] }>()
 const settings = useSettings()
-const problem = ref('')
+const { error: problem, submit } = useSubmit()
 const saying = ref<Aspect>()
 const reason = ref('')
 const setting = ref<Aspect>()
@@ -25,33 +27,34 @@ watch(
   },
 )
 
-async function attempt(action: () => Promise<MatchReport>) {
-  try {
+function attempt(action: () => Promise<MatchReport>) {
+  return submit(async () => {
     emit('changed', await action())
-    problem.value = ''
     saying.value = undefined
     setting.value = undefined
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
+  })
 }
-const eye = (aspect: Aspect) =>
-  `/api/shots/${props.judged.shotId}/by-eye/${aspect}${props.judged.run ? `?run=${props.judged.run.id}` : ''}`
-function say(line: VerdictLine) {
-  void attempt(() => call('PUT', eye(line.aspect), { body: { reason: reason.value } }))
+const eye = (aspect: Aspect) => ({
+  path: { shotId: props.judged.shotId, aspect },
+  query: { run: props.judged.run?.id },
+})
+function say({ aspect }: VerdictLine) {
+  const body = { reason: reason.value }
+  void attempt(() => answer(api.PUT('/api/shots/{shotId}/by-eye/{aspect}', { params: eye(aspect), body })))
+}
+function unsay({ aspect }: VerdictLine) {
+  void attempt(() => answer(api.DELETE('/api/shots/{shotId}/by-eye/{aspect}', { params: eye(aspect) })))
 }
 function judge(closeness: ShotVerdict['closeness'], own: Record<string, number>) {
-  void attempt(() =>
-    call('PUT', `/api/shots/${props.judged.shotId}/match`, { body: { closeness, own }, version: props.judged.version }),
-  )
+  const { shotId, version } = props.judged
+  const params = { path: { shotId }, header: onVersion(version) }
+  void attempt(() => answer(api.PUT('/api/shots/{shotId}/match', { params, body: { closeness, own } })))
 }
-function keepLimit(aspect: Aspect) {
-  const typed = Number(limit.value.replace(',', '.'))
-  if (!(typed > 0)) {
-    problem.value = 'A tolerance is a figure above 0, such as 0.5.'
-    return
-  }
-  judge(props.judged.closeness, { ...props.judged.own, [aspect]: typed })
+async function keepLimit(aspect: Aspect) {
+  const read = await readFigures({ kind: 'NUMBER', text: limit.value, of: 'Tolerance' }).catch(
+    (failure) => void (problem.value = sentence(failure)),
+  )
+  if (read) judge(props.judged.closeness, { ...props.judged.own, [aspect]: read[0]! })
 }
 function usual(aspect: Aspect) {
   judge(props.judged.closeness, Object.fromEntries(Object.entries(props.judged.own).filter(([of]) => of !== aspect)))
@@ -139,11 +142,7 @@ function usual(aspect: Aspect) {
             <template v-if="line.waiver"
               ><b class="font-[650]">{{ line.waiver.cause === 'CHEAT' ? 'A cheat' : 'Right by eye' }}</b
               >: {{ line.waiver.reason }} <span class="text-quiet">({{ line.waiver.author }})</span>{{ ' ' }}
-              <button
-                v-if="editable && line.waiver.cause === 'BY_EYE'"
-                class="underline"
-                @click="attempt(() => call('DELETE', eye(line.aspect)))"
-              >
+              <button v-if="editable && line.waiver.cause === 'BY_EYE'" class="underline" @click="unsay(line)">
                 take back
               </button></template
             >

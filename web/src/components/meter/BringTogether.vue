@@ -1,15 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { call, sentence } from '@/api/client'
+import { answer as answerTo, api, sentence } from '@/api/client'
 import type { WhiteMatch, WhiteMatchWay, Meter } from '@/api/types'
 import { signed } from '@/lib/words'
 import { useLight } from '@/stores/light'
-import { usePlot } from '@/stores/plot'
 
 /** Lights that should agree: the ways to bring them to one white, each to be tried on the mark. */
 const props = defineProps<{ meter: Meter }>()
-const plot = usePlot()
 const light = useLight()
 const router = useRouter()
 /** Stands for a white that is no light's own. */
@@ -36,9 +34,9 @@ watch(
     if (!reference.value || (reference.value === TYPED && !typed.value.trim())) return
     const asked = reference.value === TYPED ? { white: typed.value } : { reference: reference.value }
     try {
-      answer.value = await call<WhiteMatch>('POST', `/api/shots/${props.meter.shotId}/agree`, {
-        body: { ...asked, others: others.value.filter((k) => k !== reference.value) },
-      })
+      const params = { path: { shotId: props.meter.shotId } }
+      const body = { ...asked, others: others.value.filter((k) => k !== reference.value) }
+      answer.value = await answerTo(api.POST('/api/shots/{shotId}/agree', { params, body }))
     } catch (failure) {
       problem.value = sentence(failure)
     }
@@ -50,7 +48,6 @@ watch(
 async function tryAll(ways: WhiteMatchWay[]) {
   problem.value = ''
   try {
-    if (plot.plot?.shot.id !== props.meter.shotId) await plot.load(props.meter.shotId)
     for (const way of ways) {
       light.active = undefined
       light.begin()

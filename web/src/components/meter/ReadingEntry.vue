@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { ApiError, call, sentence } from '@/api/client'
+import { answer, api, ApiError, sentence } from '@/api/client'
 import type { Meter, ParsedReading } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
@@ -23,11 +23,13 @@ const refused = ref('')
 const doubt = ref('')
 const tapping = ref(false)
 const field = ref<HTMLInputElement>()
-const path = computed(() => `/api/shots/${props.meter.shotId}/readings`)
 const body = computed(() => ({ line: line.value, mark: mark.value, run: props.meter.run, sure: false }))
 
 const latest = useLatest({
-  send: (asked: { line: string }) => call<ParsedReading>('POST', `${path.value}/read`, { body: asked }),
+  send: (asked: typeof body.value) =>
+    answer(
+      api.POST('/api/shots/{shotId}/readings/read', { params: { path: { shotId: props.meter.shotId } }, body: asked }),
+    ),
   onAnswer: (answer) => {
     understood.value = answer
     refused.value = ''
@@ -47,12 +49,10 @@ watch([line, mark], () => {
 async function keep(sure: boolean) {
   if (!line.value.trim()) return
   try {
-    const now = await outbox.send<Meter>({
-      method: 'POST',
-      path: path.value,
-      body: { ...body.value, sure },
-      label: `Reading ${line.value}, ${props.meter.slate}`,
-    })
+    const now = await outbox.send(
+      { kind: 'reading', shotId: props.meter.shotId, body: { ...body.value, sure } },
+      `Reading ${line.value}, ${props.meter.slate}`,
+    )
     line.value = ''
     doubt.value = ''
     emit('kept', now)

@@ -1,50 +1,53 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, onVersion } from '@/api/client'
+import { outdate } from '@/api/reads'
 import type { KnownNode } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
+import { readFigures } from '@/lib/figures'
+import { useSubmit } from '@/lib/useSubmit'
 
 /** The boxes that hand universes on, of the whole production. */
 const props = defineProps<{ nodes: KnownNode[]; productionId: number; locked: boolean }>()
-const emit = defineEmits<{ changed: [] }>()
 
 const EMPTY = { name: '', address: '10.0.0.', mask: '255.255.255.0', gateway: '', ports: '' }
-const open = ref<{ id?: number; version?: number }>()
+const open = ref<{ node?: KnownNode }>()
 const fields = ref({ ...EMPTY })
-const error = ref('')
+const { busy, error, submit } = useSubmit(() => void outdate({ topics: ['NODES'] }))
 
 function edit(node?: KnownNode) {
-  open.value = { id: node?.id, version: node?.version }
+  open.value = { node }
   error.value = ''
   fields.value = node
     ? { ...EMPTY, ...node.card, gateway: node.card.gateway ?? '', ports: node.card.ports.join(', ') }
     : { ...EMPTY }
 }
-async function send(method: string, path: string, body?: object) {
-  try {
-    await call(method, path, { body, version: open.value?.version })
+function send(job: () => Promise<unknown>) {
+  return submit(async () => {
+    await job()
     open.value = undefined
-    emit('changed')
-  } catch (failure) {
-    error.value = sentence(failure)
-    emit('changed')
-  }
+    await outdate({ topics: ['NODES'] })
+  })
+}
+const at = ({ id, version }: KnownNode) => ({ path: { id }, header: onVersion(version) })
+function remove(node: KnownNode) {
+  void send(() => answer(api.DELETE('/api/nodes/{id}', { params: at(node) })))
 }
 function keep() {
   const { ports, gateway, ...card } = fields.value
-  const universes = ports
-    .split(/[\s,;]+/)
-    .filter(Boolean)
-    .map(Number)
-  if (universes.some((u) => !Number.isInteger(u))) {
-    error.value = 'Type the universe of each port as whole numbers: 1, 2.'
-    return
-  }
-  const body = { ...card, gateway: gateway || undefined, ports: universes }
-  void (open.value?.id
-    ? send('PUT', `/api/nodes/${open.value.id}`, body)
-    : send('POST', `/api/productions/${props.productionId}/nodes`, body))
+  const typed = ports.split(/[\s,;]+/).filter(Boolean)
+  const node = open.value?.node
+  const { productionId } = props
+  void send(async () => {
+    const universes = await readFigures(
+      ...typed.map((text, i) => ({ kind: 'WHOLE' as const, text, of: `Universe of port ${i + 1}` })),
+    )
+    const body = { ...card, gateway: gateway || undefined, ports: universes }
+    return node
+      ? answer(api.PUT('/api/nodes/{id}', { params: at(node), body }))
+      : answer(api.POST('/api/productions/{productionId}/nodes', { params: { path: { productionId } }, body }))
+  })
 }
 </script>
 
@@ -66,7 +69,7 @@ function keep() {
       </li>
     </ul>
     <button v-if="!locked" class="button mt-1" @click="edit()">Add a node</button>
-    <BaseDialog :open="!!open" :title="open?.id ? 'A node' : 'Another node'" :error="error" @close="open = undefined">
+    <BaseDialog :open="!!open" :title="open?.node ? 'A node' : 'Another node'" :error="error" @close="open = undefined">
       <form id="node-form" @submit.prevent="keep">
         <TextField v-model="fields.name" label="What the crew calls it" :maxlength="60" />
         <div class="grid grid-cols-2 gap-x-2">
@@ -79,7 +82,7 @@ function keep() {
         </div>
       </form>
       <template #buttons>
-        <button v-if="open?.id" class="button mr-auto" @click="send('DELETE', `/api/nodes/${open.id}`)">
+        <button v-if="open?.node" class="button mr-auto" :disabled="busy" @click="remove(open.node)">
           Take it out
         </button>
         <button class="button" @click="open = undefined">Cancel</button>

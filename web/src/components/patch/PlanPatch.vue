@@ -1,65 +1,64 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, asFile } from '@/api/client'
+import type { components } from '@/api/generated/schema'
 import type { PatchPlan } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { readFigures } from '@/lib/figures'
+import { useSubmit } from '@/lib/useSubmit'
 import { usePlot } from '@/stores/plot'
 
 /** New addresses for all that is on the network, or a patch from a table: looked at first, then kept all at once. */
 const props = defineProps<{ shotId: number; locked: boolean }>()
 const plot = usePlot()
 
-const ORDERS = [
+const ORDERS: { key: components['schemas']['PlanBody']['order']; name: string }[] = [
   { key: 'ADDRESS', name: 'as patched, gaps closed' },
   { key: 'POSITION', name: 'by position, left to right' },
   { key: 'ROLE', name: 'by role' },
   { key: 'POWER', name: 'by power' },
 ]
-const order = ref('ROLE')
+const order = ref<components['schemas']['PlanBody']['order']>('ROLE')
 const universe = ref('1')
 const address = ref('1')
 const every = ref('1')
 const plan = ref<PatchPlan>()
-const problem = ref('')
+const { error: problem, submit } = useSubmit()
 watch(
   () => props.shotId,
   () => (plan.value = undefined),
 )
 
 async function ask(get: () => Promise<PatchPlan>) {
-  problem.value = ''
-  try {
+  plan.value = undefined
+  await submit(async () => {
     plan.value = await get()
-  } catch (failure) {
-    plan.value = undefined
-    problem.value = sentence(failure)
-  }
+  })
 }
 function show() {
-  const figures = [universe.value, address.value, every.value].map(Number)
-  if (figures.some((f) => !Number.isInteger(f))) {
-    problem.value = 'Universe, address and step are whole numbers.'
-    return
-  }
-  void ask(() =>
-    call<PatchPlan>('POST', `/api/shots/${props.shotId}/patch/plan`, {
-      body: { order: order.value, universe: figures[0], address: figures[1], every: figures[2] },
-    }),
-  )
+  void ask(async () => {
+    const [from, first, step] = (await readFigures(
+      { kind: 'WHOLE', text: universe.value, of: 'Universe' },
+      { kind: 'WHOLE', text: address.value, of: 'Address' },
+      { kind: 'WHOLE', text: every.value, of: 'Step' },
+    )) as [number, number, number]
+    const params = { path: { shotId: props.shotId } }
+    const body = { order: order.value, universe: from, address: first, every: step }
+    return answer(api.POST('/api/shots/{shotId}/patch/plan', { params, body }))
+  })
 }
 function read(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
-  if (file) void ask(() => call<PatchPlan>('POST', `/api/shots/${props.shotId}/patch/read`, { body: file }))
+  const params = { path: { shotId: props.shotId } }
+  if (file) void ask(() => answer(api.POST('/api/shots/{shotId}/patch/read', { params, ...asFile(file) })))
   input.value = ''
 }
-async function keep() {
-  try {
-    await plot.keepAll(plan.value!.changes.map((c) => ({ placement: c.key, attribute: 'PATCH', value: c.value })))
+function keep() {
+  void submit(async () => {
+    await plot.recordAll(plan.value!.changes.map((c) => ({ placement: c.key, attribute: 'PATCH', value: c.value })))
     plan.value = undefined
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
+  })
 }
 </script>
 

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { PatchedLight, PatchPage } from '@/api/types'
+import { usePointerDrag } from '@/lib/usePointerDrag'
+import { useSize } from '@/lib/useSize'
 import { footprints, overlapped, placed, SLOTS, type Footprint } from '@/lib/universeStrip'
 
 /**
@@ -38,12 +40,12 @@ function look() {
   const s = scroller.value
   if (s) visibleSlots.value = { from: s.scrollLeft / SLOT, width: s.clientWidth / SLOT }
 }
+watch(useSize(scroller), look)
 onMounted(async () => {
   await nextTick()
   const start = all.value[0]
   if (start && scroller.value) scroller.value.scrollLeft = Math.max(0, (start.first - 6) * SLOT)
   look()
-  if (scroller.value) new ResizeObserver(look).observe(scroller.value)
 })
 watch(
   () => props.marked,
@@ -55,34 +57,32 @@ watch(
   },
 )
 
-function slide(event: PointerEvent) {
+const slide = usePointerDrag({ element: () => band.value, onMove: ({ at }) => lookAt(at.x) })
+function lookAt(x: number) {
   const box = band.value?.getBoundingClientRect()
-  if (!box || !scroller.value || (event.type === 'pointermove' && !event.buttons)) return
-  scroller.value.scrollLeft = ((event.clientX - box.left) / box.width) * SLOTS * SLOT - scroller.value.clientWidth / 2
+  if (!box || !scroller.value) return
+  scroller.value.scrollLeft = (x / box.width) * SLOTS * SLOT - scroller.value.clientWidth / 2
+}
+function pressBand(event: PointerEvent) {
+  lookAt(event.offsetX)
+  slide(event, undefined)
 }
 
-function grab(event: PointerEvent, f: Footprint) {
-  emit('choose', f.light.key)
-  if (props.locked || event.button !== 0) return
-  const element = event.currentTarget as Element
-  element.setPointerCapture(event.pointerId)
-  const from = event.clientX
-  const scrolled = scroller.value?.scrollLeft ?? 0
-  const move = (now: Event) => {
-    const by = ((now as PointerEvent).clientX - from + (scroller.value?.scrollLeft ?? 0) - scrolled) / SLOT
+const drag = usePointerDrag<{ footprint: Footprint; scrolled: number }>({
+  element: () => undefined,
+  onMove({ at, from, grip: { footprint: f, scrolled } }) {
+    const by = (at.x - from.x + (scroller.value?.scrollLeft ?? 0) - scrolled) / SLOT
     if (inHand.value || Math.abs(by) >= 1)
       inHand.value = { key: f.light.key, first: placed(f.first + by, f.light.slots) }
-  }
-  const end = (now: Event) => {
-    element.removeEventListener('pointermove', move)
-    element.removeEventListener('pointerup', end)
-    element.removeEventListener('pointercancel', end)
-    if (now.type === 'pointerup') keep(f)
-    else inHand.value = undefined
-  }
-  element.addEventListener('pointermove', move)
-  element.addEventListener('pointerup', end)
-  element.addEventListener('pointercancel', end)
+  },
+  onEnd({ grip }, cancelled) {
+    if (cancelled) inHand.value = undefined
+    else keep(grip.footprint)
+  },
+})
+function grab(event: PointerEvent, f: Footprint) {
+  emit('choose', f.light.key)
+  if (!props.locked) drag(event, { footprint: f, scrolled: scroller.value?.scrollLeft ?? 0 })
 }
 
 function keep(f: Footprint) {
@@ -118,8 +118,7 @@ function key(event: KeyboardEvent, f: Footprint) {
       :viewBox="`0 0 ${SLOTS} 10`"
       preserveAspectRatio="none"
       aria-hidden="true"
-      @pointerdown="slide"
-      @pointermove="slide"
+      @pointerdown="pressBand"
     >
       <rect width="512" height="10" class="free" />
       <rect

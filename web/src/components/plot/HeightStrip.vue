@@ -3,8 +3,10 @@ import { computed, ref } from 'vue'
 import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
 import { axis, ticks } from '@/lib/scales'
 import { along } from '@/lib/screen'
+import { usePointerDrag } from '@/lib/usePointerDrag'
 import { useSize } from '@/lib/useSize'
 import { useSettings } from '@/stores/settings'
+import type { Draft } from '@/stores/shotEditor'
 
 /** Heights seen from the side, along the camera's axis: drag a thing up or down to raise or lower it. */
 const props = defineProps<{
@@ -13,7 +15,7 @@ const props = defineProps<{
   selected?: string
   locked: boolean
   camera?: Placed
-  draft: Record<string, number>
+  draft: Record<string, Draft>
 }>()
 const emit = defineEmits<{ select: [key: string]; raise: [key: string, heightM: number]; drop: [] }>()
 
@@ -57,7 +59,7 @@ const up = computed(() => axis(0, top.value, HIGH - FOOT, HEAD))
 const things = computed(() =>
   standing.value.map((placed) => {
     const key = placed.placement.key
-    const height = props.draft[key] ?? value(placed, 'HEIGHT')!.heightM
+    const height = props.draft[key]?.heightM ?? value(placed, 'HEIGHT')!.heightM
     const x = reach.value.px.px(distance(value(placed, 'PLACE')!) - origin.value)
     const aim = placed.aim
     // the aim as seen from the side: how much of it runs along the axis
@@ -66,7 +68,7 @@ const things = computed(() =>
         (along(aim.bearingDeg).x * way.value.x + along(aim.bearingDeg).y * way.value.y)
       : 1
     const turn = aim ? (Math.atan2(-Math.sin((aim.tiltDeg * Math.PI) / 180), run) * 180) / Math.PI : 0
-    const said = settings.units === 'imperial' ? (held(placed, 'HEIGHT')?.sayImperial ?? '') : height.toFixed(2)
+    const said = settings.units === 'imperial' ? (held(placed, 'HEIGHT')?.say.imperial ?? '') : height.toFixed(2)
     return {
       key,
       placed,
@@ -117,21 +119,14 @@ const told = computed(() => {
   )
 })
 
-let grabbed: { key: string; pointer: number } | undefined
+const grab = usePointerDrag<string>({
+  element: () => element.value,
+  onMove: ({ at, grip }) => emit('raise', grip, rounded(up.value.value(at.y))),
+  onEnd: ({ moved }) => moved && emit('drop'),
+})
 function down(event: PointerEvent, key: string) {
   emit('select', key)
-  if (props.locked || event.button !== 0) return
-  grabbed = { key, pointer: event.pointerId }
-  element.value?.setPointerCapture(event.pointerId)
-}
-function move(event: PointerEvent) {
-  if (!grabbed || event.pointerId !== grabbed.pointer) return
-  const y = event.clientY - element.value!.getBoundingClientRect().top
-  emit('raise', grabbed.key, rounded(up.value.value(y)))
-}
-function release() {
-  if (grabbed) emit('drop')
-  grabbed = undefined
+  if (!props.locked) grab(event, key)
 }
 function rounded(metres: number) {
   return Math.max(0, Math.round(metres * 100) / 100)
@@ -146,16 +141,7 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
 </script>
 
 <template>
-  <svg
-    ref="element"
-    class="drawing side"
-    :height="HIGH"
-    role="group"
-    aria-label="Heights along the camera's axis"
-    @pointermove="move"
-    @pointerup="release"
-    @pointercancel="release"
-  >
+  <svg ref="element" class="drawing side" :height="HIGH" role="group" aria-label="Heights along the camera's axis">
     <path :d="`M${LEFT},${up.px(0)}H${size.width - RIGHT}`" stroke="var(--set)" />
     <path
       v-if="set.ceilingHeightM"

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api } from '@/api/client'
 import type { ParsedLine } from '@/api/types'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { tenths } from '@/lib/stops'
 import { useLatest } from '@/lib/useLatest'
+import { useSubmit } from '@/lib/useSubmit'
 import { REASONS } from '@/lib/words'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
@@ -18,7 +19,7 @@ const settings = useSettings()
 
 const text = ref('')
 const heard = ref<ParsedLine>()
-const error = ref('')
+const { error, submit } = useSubmit()
 const input = ref<HTMLInputElement>()
 
 const problem = computed(() => heard.value?.problems[0])
@@ -35,13 +36,13 @@ const pieces = computed(() => {
 })
 
 const latest = useLatest({
-  send: (line: string) => call<ParsedLine>('POST', `/api/shots/${plot.plot!.shot.id}/say`, { body: { text: line } }),
+  send: (text: string) =>
+    answer(api.POST('/api/shots/{shotId}/say', { params: { path: { shotId: plot.plot!.shot.id } }, body: { text } })),
   onAnswer: (answer) => {
     heard.value = answer
     error.value = ''
-    light.preview = answer.problems.length
-      ? { changes: [], holds: [] }
-      : { changes: answer.changes, holds: answer.holds }
+    if (answer.problems.length) light.withdraw()
+    else light.propose(answer.changes, answer.holds)
   },
   onRefused: (refusal) => (error.value = refusal.message),
 })
@@ -57,21 +58,16 @@ function clear() {
   text.value = ''
   heard.value = undefined
   error.value = ''
-  light.preview = { changes: [], holds: [] }
+  light.withdraw()
 }
 
-async function keep() {
+function keep() {
   if (!ready.value) return
-  try {
-    if (light.trying) {
-      tryFirst()
-      return
-    }
-    await plot.keepAll(told.value)
+  if (light.trying) return tryFirst()
+  void submit(async () => {
+    await plot.recordAll(told.value)
     clear()
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  })
 }
 
 function tryFirst() {

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { ApiError, call, sentence } from '@/api/client'
+import { answer, api, onVersion } from '@/api/client'
+import type { components } from '@/api/generated/schema'
 import { held, value, type Attribute, type Rebuild, type Standin, type Step } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
-import { ATTRIBUTES, signed, typed } from '@/lib/words'
+import { useSubmit } from '@/lib/useSubmit'
+import { ATTRIBUTES, signed } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 
 /** What is not as recorded: another value, or another unit and other gels that reach the same light, with the settings to dial. */
@@ -29,12 +31,13 @@ const EDITABLE: Attribute[] = [
 const fields = ref<Record<string, string>>({})
 const before = ref<Record<string, string>>({})
 const why = ref('')
-const error = ref('')
+const { busy, error, submit } = useSubmit((refusal) => {
+  if (refusal.status === 409) error.value += ' Close this and open it again.'
+})
 const unitGone = ref(false)
 const gone = ref<string[]>([])
 const unit = ref('')
 const found = ref<Standin[]>()
-const searching = ref(false)
 const placed = computed(() => props.step.placed)
 const attributes = computed(() => placed.value.records.filter((a) => EDITABLE.includes(a) && held(placed.value, a)))
 const isLight = computed(() => placed.value.placement.kind === 'HEAD' || placed.value.placement.kind === 'PRACTICAL')
@@ -44,9 +47,7 @@ watch(
   () => props.open,
   (open) => {
     if (!open) return
-    before.value = Object.fromEntries(
-      attributes.value.map((a) => [a, typed(placed.value, a, settings.units === 'imperial')]),
-    )
+    before.value = Object.fromEntries(attributes.value.map((a) => [a, settings.printed(held(placed.value, a)!.typed)]))
     fields.value = { ...before.value }
     why.value = props.step.instead?.why ?? ''
     error.value = ''
@@ -58,47 +59,38 @@ watch(
   { immediate: true },
 )
 
-async function run() {
-  return props.runId ?? (await props.begin())
+function attempt(action: (at: { id: number; placement: string }) => Promise<unknown>) {
+  return submit(async () => {
+    const id = props.runId ?? (await props.begin())
+    if (id !== undefined) await action({ id, placement: placed.value.placement.key })
+  })
 }
-async function attempt(action: (id: number) => Promise<void>) {
-  try {
-    const id = await run()
-    if (id === undefined) return
-    await action(id)
-    error.value = ''
-  } catch (failure) {
-    error.value =
-      failure instanceof ApiError && failure.status === 409
-        ? `${sentence(failure)} Close this and open it again.`
-        : sentence(failure)
-  }
-}
-const path = (id: number) => `/api/runs/${id}/steps/${placed.value.placement.key}`
 
-async function search() {
-  searching.value = true
-  await attempt(async (id) => {
-    const query = new URLSearchParams([['unit', String(unitGone.value)], ...gone.value.map((g) => ['missing', g])])
-    found.value = (await call<{ substitutes: Standin[] }>('GET', `${path(id)}/substitutes?${query}`)).substitutes
-  })
-  searching.value = false
-}
-async function take(standin: Standin) {
-  await attempt(async (id) => {
-    const what = [unitGone.value ? 'unit' : '', ...gone.value].filter(Boolean).join(', ')
-    const body = {
-      done: false,
-      kind: unitGone.value ? standin.kind : undefined,
-      unit: unitGone.value ? unit.value || undefined : undefined,
-      values: standin.settings.map((s) => ({ attribute: s.attribute, value: s.value })),
-      why: why.value || `missing: ${what}`,
-    }
-    emit('kept', await call<Rebuild>('PUT', `${path(id)}/otherwise`, { body, version: props.step.version }))
+function search() {
+  void attempt(async ({ id: run, placement }) => {
+    const params = { path: { run, placement }, query: { unit: unitGone.value, missing: gone.value } }
+    found.value = (await answer(api.GET('/api/runs/{run}/steps/{placement}/substitutes', { params }))).substitutes
   })
 }
-async function keep() {
-  const values: { attribute: string; text?: string; value?: unknown }[] = attributes.value
+type Otherwise = components['schemas']['StepBody']
+function record(body: Otherwise) {
+  void attempt(async (path) => {
+    const params = { path, header: onVersion(props.step.version) }
+    emit('kept', await answer(api.PUT('/api/runs/{id}/steps/{placement}/otherwise', { params, body })))
+  })
+}
+function take(standin: Standin) {
+  const what = [unitGone.value ? 'unit' : '', ...gone.value].filter(Boolean).join(', ')
+  record({
+    done: false,
+    kind: unitGone.value ? standin.kind : undefined,
+    unit: unitGone.value ? unit.value || undefined : undefined,
+    values: standin.settings.map((s) => ({ attribute: s.attribute, value: s.value })),
+    why: why.value || `missing: ${what}`,
+  })
+}
+function keep() {
+  const values: Otherwise['values'] = attributes.value
     .filter((a) => fields.value[a] !== before.value[a])
     .map((a) => ({ attribute: a, text: fields.value[a] }))
   for (const other of props.step.instead?.values ?? [])
@@ -108,27 +100,12 @@ async function keep() {
     error.value = 'Nothing is changed here: type what is true now over the recorded value, or press Done.'
     return
   }
-  await attempt(async (id) => {
-    const kind = props.step.instead?.piece ? placed.value.placement.piece.what : undefined
-    emit(
-      'kept',
-      await call<Rebuild>('PUT', `${path(id)}/otherwise`, {
-        body: { done: true, kind, unit: kind ? placed.value.placement.piece.unit : undefined, values, why: why.value },
-        version: props.step.version,
-      }),
-    )
-  })
+  const { piece } = placed.value.placement
+  const other = props.step.instead?.piece ? { kind: piece.what, unit: piece.unit } : {}
+  record({ done: true, ...other, values, why: why.value })
 }
-async function asRecorded() {
-  await attempt(async (id) =>
-    emit(
-      'kept',
-      await call<Rebuild>('PUT', `${path(id)}/otherwise`, {
-        body: { done: false, values: [] },
-        version: props.step.version,
-      }),
-    ),
-  )
+function asRecorded() {
+  record({ done: false, values: [] })
 }
 </script>
 
@@ -161,8 +138,8 @@ async function asRecorded() {
         <label v-for="f in filters" :key="f" class="flex min-h-[28px] items-center gap-1"
           ><input v-model="gone" type="checkbox" :value="f" /> {{ f }}</label
         >
-        <button class="button" type="button" :disabled="(!unitGone && !gone.length) || searching" @click="search">
-          {{ searching ? 'Looking through the kit…' : 'What reaches the same light?' }}
+        <button class="button" type="button" :disabled="(!unitGone && !gone.length) || busy" @click="search">
+          {{ busy ? 'Looking through the kit…' : 'What reaches the same light?' }}
         </button>
       </div>
       <label v-if="unitGone" class="mt-1 block"

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api, sentence } from '@/api/client'
 import type { FitPreview, Rebuild } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import TextField from '@/components/dialogs/TextField.vue'
+import { useSubmit } from '@/lib/useSubmit'
 import { useBook } from '@/stores/book'
 import { useSettings } from '@/stores/settings'
 
@@ -26,7 +27,7 @@ const there = ref<string[]>([])
 const pairs = ref<{ recorded: string; here: string }[]>([])
 const mirrored = ref(false)
 const preview = ref<FitPreview>()
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 const entry = computed(() => book.shots.get(props.sheet.shotId))
 /** Landmarks of the recorded set. */
 const mine = ref<string[]>([])
@@ -48,14 +49,15 @@ watch(
     mirrored.value = false
     preview.value = undefined
     error.value = ''
+    const productionId = entry.value?.production.production.id
+    if (productionId === undefined) return
     try {
-      sets.value = await call<NamedSet[]>('GET', `/api/productions/${entry.value?.production.production.id}/sets`)
-      const plot = await call<{ drawn: { id: number; set: { plan: { landmarks: { name: string }[] } } } }>(
-        'GET',
-        `/api/shots/${props.sheet.shotId}/plot`,
-      )
-      mine.value = plot.drawn.set.plan.landmarks.map((l) => l.name)
-      sets.value = sets.value.filter((s) => s.id !== plot.drawn.id)
+      const [all, { drawn }] = await Promise.all([
+        answer(api.GET('/api/productions/{productionId}/sets', { params: { path: { productionId } } })),
+        answer(api.GET('/api/shots/{shotId}/plot', { params: { path: { shotId: props.sheet.shotId } } })),
+      ])
+      mine.value = drawn.set.plan.landmarks.map((l) => l.name)
+      sets.value = all.filter((s) => s.id !== drawn.id)
     } catch (failure) {
       error.value = sentence(failure)
     }
@@ -66,7 +68,7 @@ watch(setId, async (id) => {
   preview.value = undefined
   if (!id) return
   try {
-    const page = await call<{ drawn: { set: { plan: { landmarks: { name: string }[] } } } }>('GET', `/api/sets/${id}`)
+    const page = await answer(api.GET('/api/sets/{setId}', { params: { path: { setId: id } } }))
     there.value = page.drawn.set.plan.landmarks.map((l) => l.name)
     const same = mine.value.filter((l) => there.value.includes(l)).slice(0, 3)
     pairs.value = [0, 1, 2].map((i) => ({ recorded: same[i] ?? '', here: same[i] ?? '' }))
@@ -89,7 +91,8 @@ watch(
     if (!setId.value || body.value.pairs.length < 2) return
     const asked = JSON.stringify(body.value)
     try {
-      const fit = await call<FitPreview>('POST', `/api/shots/${props.sheet.shotId}/runs/fit`, { body: body.value })
+      const params = { path: { shotId: props.sheet.shotId } }
+      const fit = await answer(api.POST('/api/shots/{shotId}/runs/fit', { params, body: body.value }))
       if (asked === JSON.stringify(body.value)) preview.value = fit
       error.value = ''
     } catch (failure) {
@@ -99,12 +102,11 @@ watch(
   { deep: true },
 )
 
-async function begin() {
-  try {
-    emit('begun', await call<Rebuild>('POST', `/api/shots/${props.sheet.shotId}/runs`, { body: body.value }))
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+function begin() {
+  const params = { path: { shotId: props.sheet.shotId } }
+  void submit(async () =>
+    emit('begun', await answer(api.POST('/api/shots/{shotId}/runs', { params, body: body.value }))),
+  )
 }
 </script>
 
@@ -152,7 +154,7 @@ async function begin() {
     </form>
     <template #buttons
       ><button class="button" @click="emit('close')">Cancel</button
-      ><button class="button button-main" type="submit" form="run-form">Begin</button></template
+      ><button class="button button-main" :disabled="busy" type="submit" form="run-form">Begin</button></template
     >
   </BaseDialog>
 </template>

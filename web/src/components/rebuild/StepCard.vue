@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import { held, value, type SetPlan, type Step } from '@/api/types'
+import { held, value, type Attribute, type SetPlan, type Step } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import { tilt } from '@/lib/words'
+import { apart, tilt } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 import RebuildPlan from './RebuildPlan.vue'
 
@@ -16,24 +16,24 @@ const placed = computed(() => props.step.placed)
 const piece = computed(() => placed.value.placement.piece)
 const tapes = computed(() => placed.value.tapes)
 const light = computed(() => placed.value.light)
-const height = computed(() => {
-  const now = held(placed.value, 'HEIGHT')
-  const say = (settings.units === 'imperial' ? now?.sayImperial : now?.say) ?? 'not recorded'
-  return /^(.*?) (m)$/.exec(say) ?? [say, say, '']
-})
+function said(attribute: Attribute): string | undefined {
+  const now = held(placed.value, attribute)
+  return now && settings.printed(now.say)
+}
+const height = computed(() => apart(said('HEIGHT') ?? 'not recorded'))
 const what: Record<string, string> = { HEAD: 'lamp', PRACTICAL: 'lamp', FLAG: 'middle', CAMERA: 'lens', MARK: 'eyes' }
 const title = computed(
   () =>
     `${placed.value.placement.name}${piece.value.mount === 'STAND' && placed.value.placement.kind !== 'CAMERA' ? ' stand' : ''}`,
 )
 const patch = computed(() => value(placed.value, 'PATCH'))
-const menu = computed(() => held(placed.value, 'MENU')?.say)
+const menu = computed(() => said('MENU'))
 const items = computed(() => value(placed.value, 'MODIFIERS')?.items ?? [])
 const gel = computed(() => items.value.find((m) => m.gel))
 const off = computed(() => value(placed.value, 'STANDING')?.state === 'OFF')
 const camera = computed(() =>
   placed.value.placement.kind === 'CAMERA'
-    ? (['LENS', 'STOP', 'SPEED', 'SHUTTER', 'WHITE'] as const).flatMap((a) => held(placed.value, a)?.say ?? [])
+    ? (['LENS', 'STOP', 'SPEED', 'SHUTTER', 'WHITE'] as const).flatMap((a) => said(a) ?? [])
     : [],
 )
 </script>
@@ -59,13 +59,13 @@ const camera = computed(() =>
       </template>
       <p v-else class="cell col-span-2">
         No two landmarks are in sight of it: place it by eye from the plan{{
-          value(placed, 'PLACE') ? `, ${held(placed, 'PLACE')?.say}` : ''
+          value(placed, 'PLACE') ? `, ${said('PLACE')}` : ''
         }}.
       </p>
       <div class="cell">
         <span class="what">height to {{ what[placed.placement.kind] }}</span>
         <span class="big" :class="{ imperial: settings.units === 'imperial' }"
-          >{{ height[1] }}<span class="unit">{{ height[2] }}</span></span
+          >{{ height.figure }}<span class="unit">{{ height.unit }}</span></span
         >
       </div>
       <div v-if="placed.aim" class="cell">
@@ -123,9 +123,9 @@ const camera = computed(() =>
         <dt>dialled</dt>
         <dd>
           <span class="figure strong">{{ value(placed, 'CCT')?.kelvin ?? '–' }}<span class="unit">K</span></span
-          >, tint <span class="figure strong">{{ held(placed, 'TINT')?.say ?? '–' }}</span><template
+          >, tint <span class="figure strong">{{ said('TINT') ?? '–' }}</span><template
             v-if="value(placed, 'COLOUR')?.saturationPercent"
-            >, <span class="figure strong">{{ held(placed, 'COLOUR')?.say }}</span></template
+            >, <span class="figure strong">{{ said('COLOUR') }}</span></template
           >
           <span v-if="light.swatch" class="block text-quiet"
             ><span class="swatch" :style="{ background: light.swatch }" />
@@ -140,7 +140,7 @@ const camera = computed(() =>
             ><template v-if="patch.slots">, {{ patch.slots }} slots</template
             ><template v-if="patch.path === 'WIRELESS'">, wireless</template></template
           >
-          <template v-else>{{ patch?.path ? held(placed, 'PATCH')?.say : 'by hand at the head' }}</template>
+          <template v-else>{{ patch?.path ? said('PATCH') : 'by hand at the head' }}</template>
         </dd>
         <template v-if="piece.watts"
           ><dt>power</dt>
@@ -156,12 +156,12 @@ const camera = computed(() =>
         <template v-if="value(placed, 'EFFECT')"
           ><dt>effect</dt>
           <dd>
-            {{ held(placed, 'EFFECT')?.say
+            {{ said('EFFECT')
             }}<span v-if="light.caution" class="block"><WedgeMark act class="mr-1 inline" />{{ light.caution }}</span>
           </dd></template
         >
         <dt>beam</dt>
-        <dd class="figure">{{ held(placed, 'BEAM')?.say ?? 'not recorded' }}</dd>
+        <dd class="figure">{{ said('BEAM') ?? 'not recorded' }}</dd>
       </template>
       <template v-if="camera.length"
         ><dt>camera</dt>

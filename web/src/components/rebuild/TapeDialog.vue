@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api } from '@/api/client'
 import type { Step, TapeCheckView } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
+import { useSubmit } from '@/lib/useSubmit'
 import { useSettings } from '@/stores/settings'
 
 /** The tapes as they were pulled: two give the place, the third tells whether they were read right. */
@@ -12,7 +13,7 @@ const emit = defineEmits<{ close: [] }>()
 const settings = useSettings()
 const pulled = ref<Record<string, string>>({})
 const said = ref<TapeCheckView>()
-const error = ref('')
+const { busy, error, submit } = useSubmit()
 const tapes = computed(() => {
   const t = props.step.placed.tapes
   return t ? [t.a, t.b, ...(props.step.third ? [props.step.third] : [])] : []
@@ -27,20 +28,17 @@ watch(
   { immediate: true },
 )
 
-async function check() {
+function check() {
   said.value = undefined
-  error.value = ''
   const measured = tapes.value.flatMap((t) =>
     pulled.value[t.landmark]?.trim() ? [{ landmark: t.landmark, length: pulled.value[t.landmark]! }] : [],
   )
-  try {
-    const run = props.runId ?? (await props.begin())
-    said.value = await call<TapeCheckView>('POST', `/api/runs/${run}/steps/${props.step.placed.placement.key}/tapes`, {
-      body: { tapes: measured },
-    })
-  } catch (failure) {
-    error.value = sentence(failure)
-  }
+  void submit(async () => {
+    const id = props.runId ?? (await props.begin())
+    if (id === undefined) return
+    const params = { path: { id, placement: props.step.placed.placement.key } }
+    said.value = await answer(api.POST('/api/runs/{id}/steps/{placement}/tapes', { params, body: { tapes: measured } }))
+  })
 }
 </script>
 
@@ -64,7 +62,7 @@ async function check() {
     <p v-if="said" role="status" class="mt-2 text-[15px]">{{ settings.printed(said.sentence) }}</p>
     <template #buttons
       ><button class="button" @click="emit('close')">Close</button
-      ><button class="button button-main" type="submit" form="tape-form">Check</button></template
+      ><button class="button button-main" :disabled="busy" type="submit" form="tape-form">Check</button></template
     >
   </BaseDialog>
 </template>

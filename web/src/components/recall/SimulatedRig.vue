@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { call, sentence } from '@/api/client'
+import { answer, api } from '@/api/client'
+import { outdate, useRead } from '@/api/reads'
 import type { RigState } from '@/api/types'
+import { useSubmit } from '@/lib/useSubmit'
 import { useSession } from '@/stores/session'
 
 /** The stand-in for the lights: hangs them as recorded, and lets things go wrong with them. */
-const props = defineProps<{ shotId: number; slate: string; at: number }>()
-const emit = defineEmits<{ changed: [] }>()
+const props = defineProps<{ shotId: number; slate: string }>()
 const session = useSession()
-const rig = ref<RigState>()
-const problem = ref('')
+const LOOK_MS = 2000
+const { data: rig, problem: unread, show } = useRead('rig', {}, { everyMs: () => LOOK_MS })
+const { error, submit } = useSubmit()
+const problem = computed(() => error.value || unread.value)
 const unit = ref('')
 const universe = ref('1')
 const may = computed(() => session.may('PATCH'))
@@ -26,35 +29,34 @@ const FAULTS = [
 const fault = ref('WRONG_MODE')
 const chosen = computed(() => rig.value?.units.find((u) => u.answer.unit === unit.value))
 
-async function ask(method: string, path: string, body?: object) {
-  try {
-    rig.value = await call<RigState>(method, path, { body, now: true })
-    problem.value = ''
-    if (!chosen.value) unit.value = rig.value.units[0]?.answer.unit ?? ''
-    if (method !== 'GET') emit('changed')
-  } catch (failure) {
-    problem.value = sentence(failure)
-  }
-}
 watch(
-  () => props.at,
-  () => void ask('GET', '/api/rig'),
+  rig,
+  (now) => {
+    if (!chosen.value) unit.value = now?.units[0]?.answer.unit ?? ''
+  },
   { immediate: true },
 )
 
-const named = (name: string) => `/api/rig/units/${encodeURIComponent(name)}/faults`
+function change(call: () => Promise<RigState>) {
+  void submit(async () => {
+    show(await call())
+    await outdate({ topics: ['OUTPUT'] }, undefined, 'rig')
+  })
+}
+const at = computed(() => ({ params: { path: { unit: unit.value } } }))
+const hang = () => change(() => answer(api.POST('/api/rig/units', { body: { shotId: props.shotId } })))
+const mend = () => change(() => answer(api.DELETE('/api/rig/units/{unit}/faults', at.value)))
 function fail() {
-  const first = rig.value!.units[0]!.answer
-  void ask(
-    'POST',
-    named(unit.value),
-    fault.value === 'TWIN'
-      ? { kind: 'WRONG_ADDRESS', universe: first.universe, address: first.address }
-      : { kind: fault.value },
-  )
+  const { universe: theirs, address } = rig.value!.units[0]!.answer
+  const body = fault.value === 'TWIN' ? { kind: 'WRONG_ADDRESS', universe: theirs, address } : { kind: fault.value }
+  change(() => answer(api.POST('/api/rig/units/{unit}/faults', { ...at.value, body })))
+}
+function turn({ name, up }: RigState['nodes'][number]) {
+  change(() => answer(api.PUT('/api/rig/nodes/{name}', { params: { path: { name } }, body: { up: !up } })))
 }
 function disturb(kind: string, priority?: number) {
-  void ask('POST', '/api/rig/disturbances', { kind, universe: Number(universe.value) || 1, priority })
+  const body = { kind, universe: Number(universe.value) || 1, priority }
+  change(() => answer(api.POST('/api/rig/disturbances', { body })))
 }
 </script>
 
@@ -72,9 +74,7 @@ function disturb(kind: string, priority?: number) {
         ><template v-if="rig.packets.flooding">, {{ rig.packets.flooding }} came too fast and were dropped</template>.
       </p>
       <template v-if="may">
-        <button class="button mt-1" @click="ask('POST', '/api/rig/units', { shotId })">
-          Hang it as recorded in {{ slate }}
-        </button>
+        <button class="button mt-1" @click="hang">Hang it as recorded in {{ slate }}</button>
         <form v-if="rig.units.length" class="mt-2 grid grid-cols-2 gap-2" @submit.prevent="fail">
           <label
             ><span class="text-[11px] text-quiet">unit</span
@@ -89,17 +89,12 @@ function disturb(kind: string, priority?: number) {
             </select></label
           >
           <button class="button" type="submit">Let it go wrong</button>
-          <button class="button" type="button" :disabled="!chosen?.faults.length" @click="ask('DELETE', named(unit))">
+          <button class="button" type="button" :disabled="!chosen?.faults.length" @click="mend">
             Put {{ unit }} right
           </button>
         </form>
         <div class="mt-2 flex flex-wrap gap-2">
-          <button
-            v-for="n in rig.nodes"
-            :key="n.name"
-            class="button"
-            @click="ask('PUT', `/api/rig/nodes/${encodeURIComponent(n.name)}`, { up: !n.up })"
-          >
+          <button v-for="n in rig.nodes" :key="n.name" class="button" @click="turn(n)">
             {{ n.up ? `${n.name}: take it off` : `${n.name}: back on` }}
           </button>
         </div>

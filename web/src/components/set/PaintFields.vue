@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Surface } from '@/api/types'
+import FigureField from '@/components/fields/FigureField.vue'
 
 /** What a surface sends back: chosen as one would name the paint, or typed. */
 const props = defineProps<{ label: string; otherwise: number; surface?: Surface }>()
@@ -20,19 +21,15 @@ const PAINTS: { name: string; surface: Surface }[] = [
 const now = computed(() => (props.surface ? JSON.stringify(props.surface) : ''))
 const named = computed(() => PAINTS.some((p) => JSON.stringify(p.surface) === now.value))
 
-function part(name: keyof Surface, event: Event) {
-  const value = Number((event.target as HTMLInputElement).value.replace(',', '.'))
-  if (!Number.isNaN(value))
-    emit('change', {
-      ...(props.surface ?? { reflectance: props.otherwise, miredShift: 0, duvShift: 0 }),
-      [name]: value,
-    })
+function part(name: keyof Surface, value: number | undefined) {
+  const now = props.surface ?? { reflectance: props.otherwise, miredShift: 0, duvShift: 0 }
+  emit('change', { ...now, [name]: value })
 }
 </script>
 
 <template>
   <div class="grid gap-1">
-    <label class="row"
+    <label class="field-row"
       ><span>{{ label }}</span>
       <select
         class="field"
@@ -53,27 +50,10 @@ function part(name: keyof Surface, event: Event) {
         <option v-if="surface && !named" :value="now">measured</option>
       </select>
     </label>
-    <div v-if="surface" class="grid grid-cols-3 gap-1 text-[11px] text-quiet">
-      <label
-        >comes back<input
-          class="field figure"
-          :value="surface.reflectance"
-          inputmode="decimal"
-          @change="part('reflectance', $event)"
-      /></label>
-      <label
-        >mired<input class="field figure" :value="surface.miredShift" @change="part('miredShift', $event)"
-      /></label>
-      <label>Duv<input class="field figure" :value="surface.duvShift" @change="part('duvShift', $event)" /></label>
+    <div v-if="surface" class="figure-row">
+      <FigureField label="comes back" kind="NUMBER" :value="surface.reflectance" @read="part('reflectance', $event)" />
+      <FigureField label="mired" kind="NUMBER" :value="surface.miredShift" @read="part('miredShift', $event)" />
+      <FigureField label="Duv" kind="NUMBER" :value="surface.duvShift" @read="part('duvShift', $event)" />
     </div>
   </div>
 </template>
-
-<style scoped>
-.row {
-  display: grid;
-  grid-template-columns: 84px 1fr;
-  gap: 8px;
-  align-items: center;
-}
-</style>

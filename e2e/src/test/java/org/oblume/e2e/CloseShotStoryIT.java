@@ -122,7 +122,7 @@ class CloseShotStoryIT {
                 "see the new address kept",
                 d -> crew.fetch(
                                         "return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json())"
-                                                + ".placements.find(p => p.placement.key == 'key').values.PATCH.say")
+                                                + ".placements.find(p => p.placement.key == 'key').values.PATCH.say.metric")
                                 .equals("1 / 141, 16-bit white")
                         ? true
                         : null);

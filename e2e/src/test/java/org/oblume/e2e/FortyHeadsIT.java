@@ -93,6 +93,6 @@ class FortyHeadsIT {
     private Object place(String key) {
         return crew.fetch(
                 "return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements.find(p => p.placement.key == '"
-                        + key + "').values.PLACE.say");
+                        + key + "').values.PLACE.say.metric");
     }
 }

@@ -48,7 +48,7 @@ class PlannedLightIT {
         crew.pressCss("[data-key=key]");
         crew.reads("LEVEL", "24.");
         assertThat(crew.fetch(valueOf("4G", "LEVEL") + ".reason")).isEqualTo("MATCH");
-        assertThat(crew.fetch(valueOf("4A", "LEVEL") + ".say")).isEqualTo("70 %");
+        assertThat(crew.fetch(valueOf("4A", "LEVEL") + ".say.metric")).isEqualTo("70 %");
         assertThat(crew.fetch(valueOf("4H", "LEVEL") + ".from")).isEqualTo("4G");
 
         crew.press("Undo");
@@ -65,7 +65,7 @@ class PlannedLightIT {
         crew.press("edge");
         echoes("Edge level 22 % to 11 %", "Key modifiers");
         crew.press("Not that Esc");
-        assertThat(crew.fetch(valueOf("4A", "LEVEL") + ".say")).isEqualTo("70 %");
+        assertThat(crew.fetch(valueOf("4A", "LEVEL") + ".say.metric")).isEqualTo("70 %");
         say("key up 2 stops");
         crew.seeText("it would be short by");
     }
@@ -90,7 +90,7 @@ class PlannedLightIT {
         crew.press("Into the try Enter");
         assertThat(crew.fetch(
                         "return (await (await fetch('/api/shots/' + location.pathname.split('/')[2] + '/plot')).json()).placements"
-                                + ".find(p => p.placement.key == 'camera').values.WHITE.say"))
+                                + ".find(p => p.placement.key == 'camera').values.WHITE.say.metric"))
                 .isEqualTo("4300 K");
 
         crew.press("Compare");

@@ -45,7 +45,7 @@ class SetFromNothingIT {
     @Test
     void wallsAWindowHeadsAndMarksAreDrawnAndLit(@TempDir Path folder) throws IOException {
         crew.press("Draw the set");
-        crew.see(".listed");
+        crew.see("aside li button");
         crew.press("wall 1");
         crew.press("Take away");
         crew.fill("Walls, paced out", "7 right, 5 up, 7 left, close");
@@ -53,7 +53,7 @@ class SetFromNothingIT {
         crew.until(
                 "see the wall",
                 d -> crew.see("textarea").getDomProperty("value").equals("0 0; 7 0; 7 5; 0 5; 0 0") ? true : null);
-        crew.fill("high, m", "3");
+        crew.fill("high", "3");
         crew.press(Keys.TAB);
 
         crew.press("Window");
@@ -62,7 +62,7 @@ class SetFromNothingIT {
         clickOnWall(stage, "4 5");
         crew.until("name the window", d -> crew.value("name").equals("window 1") ? true : null);
         crew.fill("name", "sea window" + Keys.TAB);
-        crew.fill("sill, m", "1.0" + Keys.TAB);
+        crew.fill("sill", "1.0" + Keys.TAB);
         assertThat(crew.see("textarea").getDomProperty("value")).startsWith("2 5; 4 5");
 
         crew.press("All of the set");
@@ -110,7 +110,7 @@ class SetFromNothingIT {
     @Test
     void whatWasDrawnIsNotLostByGoingElsewhereAndABadPictureIsRefused(@TempDir Path folder) throws IOException {
         crew.press("Draw the set");
-        crew.see(".listed");
+        crew.see("aside li button");
         crew.upload("input[type=file]", Files.writeString(folder.resolve("plan.png"), "not a picture"));
         crew.seeText("not a picture that can be read");
         crew.fill("Walls, paced out", "3 sideways");

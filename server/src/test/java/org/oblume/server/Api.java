@@ -275,7 +275,7 @@ public class Api {
         return placed(shotId, placement)
                 .path("values")
                 .path(attribute)
-                .path("say")
+                .at("/say/metric")
                 .asText();
     }
 

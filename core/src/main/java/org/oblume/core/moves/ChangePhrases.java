@@ -147,6 +147,21 @@ public final class ChangePhrases {
         return said.isEmpty() ? Phrase.format("through %s", after.phrase()) : Phrase.joined(", ", said);
     }
 
+    /**
+     * A value in as few letters as a cell of the carry board has room for; of modifiers, what went off and came on.
+     *
+     * @param before what held in the shot that it carries from, or null when there is none
+     */
+    public static Phrase brief(@Nullable AttributeValue before, AttributeValue after) {
+        if (!(before instanceof Modifiers old) || !(after instanceof Modifiers stack)) {
+            return after.brief();
+        }
+        List<Phrase> said = new ArrayList<>();
+        left(old, stack).forEach(m -> said.add(Phrase.of(m.name() + " off")));
+        left(stack, old).forEach(m -> said.add(Phrase.of(m.brief() + " on")));
+        return said.isEmpty() ? after.brief() : Phrase.joined(", ", said);
+    }
+
     private static List<Modifier> left(Modifiers of, Modifiers without) {
         List<Modifier> rest = new ArrayList<>(of.items());
         without.items().forEach(rest::remove);

@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -79,5 +80,15 @@ public record AimSetting(
         return mark == null || heightM == null
                 ? say()
                 : "at %s, %s up".formatted(mark, Length.ofMetres(heightM).printImperial());
+    }
+
+    /** Of a bearing; what is aimed at a mark is typed as the bearing that it has from where it stands. */
+    @Override
+    public Phrase typed() {
+        if (bearingDeg == null || tiltDeg == null) {
+            return phrase();
+        }
+        return Phrase.of("%d %s %d"
+                .formatted(Math.round(bearingDeg), tiltDeg < 0 ? "down" : "up", Math.round(Math.abs(tiltDeg))));
     }
 }

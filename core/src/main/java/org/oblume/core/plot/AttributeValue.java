@@ -43,4 +43,14 @@ public sealed interface AttributeValue
     default Phrase phrase() {
         return new Phrase(say(), sayImperial());
     }
+
+    /** What stands in a field when one starts to type over the value: {@link Attribute#parse} reads it back, where it reads any. */
+    default Phrase typed() {
+        return phrase();
+    }
+
+    /** In as few letters as a name on a plan or a cell of the carry board has beside it: {@code 45%}. */
+    default Phrase brief() {
+        return phrase();
+    }
 }

@@ -1,6 +1,7 @@
 package org.oblume.core.plot;
 
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Phrase;
 
 /**
  * Colour temperature that a light is dialled to, before its filters.
@@ -20,5 +21,10 @@ public record ColourTemperature(double kelvin) implements AttributeValue {
     @Override
     public String say() {
         return new Kelvin(kelvin).print();
+    }
+
+    @Override
+    public Phrase brief() {
+        return Phrase.of("%dK".formatted(Math.round(kelvin)));
     }
 }

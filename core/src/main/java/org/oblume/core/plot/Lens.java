@@ -2,6 +2,7 @@ package org.oblume.core.plot;
 
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -39,5 +40,10 @@ public record Lens(double focalLengthMm) implements AttributeValue {
     @Override
     public String say() {
         return Format.number(focalLengthMm) + " mm";
+    }
+
+    @Override
+    public Phrase brief() {
+        return Phrase.of(Format.number(focalLengthMm) + "mm");
     }
 }

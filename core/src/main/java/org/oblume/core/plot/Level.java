@@ -1,6 +1,7 @@
 package org.oblume.core.plot;
 
 import org.oblume.core.units.Percent;
+import org.oblume.core.units.Phrase;
 
 /**
  * Dimmer level of a light.
@@ -27,5 +28,10 @@ public record Level(double percent) implements AttributeValue {
     @Override
     public String say() {
         return Format.number(percent) + " %";
+    }
+
+    @Override
+    public Phrase brief() {
+        return Phrase.of(Format.number(percent) + "%");
     }
 }

@@ -106,12 +106,21 @@ public record Modifier(
 
     /** The item with its frame, as it is called out: {@code Half grid on 1.2 m frame, 0.8 m before the lens}. */
     public Phrase phrase() {
-        String over = covers == null
-                ? name
-                : "%s in the %s half".formatted(name, covers.name().toLowerCase(Locale.ROOT));
+        String over = over();
         return frameWidthM == null || frameDistanceM == null
                 ? Phrase.of(over)
                 : Phrase.format("%s on %s frame, %s before the lens", over, size(frameWidthM), size(frameDistanceM));
+    }
+
+    /** The item without its sizes: {@code Half grid frame}. */
+    public String brief() {
+        return frameWidthM == null || frameDistanceM == null ? over() : over() + " frame";
+    }
+
+    private String over() {
+        return covers == null
+                ? name
+                : "%s in the %s half".formatted(name, covers.name().toLowerCase(Locale.ROOT));
     }
 
     private static Phrase size(double metres) {

@@ -59,6 +59,11 @@ public record Modifiers(List<Modifier> items) implements AttributeValue {
         return joined(Phrase::imperial);
     }
 
+    @Override
+    public Phrase brief() {
+        return Phrase.of(items.stream().map(Modifier::brief).collect(Collectors.joining(", ")));
+    }
+
     private String joined(Function<Phrase, String> told) {
         return items.isEmpty()
                 ? "none"

@@ -4,6 +4,7 @@ import java.util.Locale;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -58,5 +59,10 @@ public record Place(double xM, double yM, boolean outside) implements AttributeV
                         Length.ofMetres(xM).printImperial(),
                         Length.ofMetres(yM).printImperial(),
                         outside ? ", outside" : "");
+    }
+
+    @Override
+    public Phrase typed() {
+        return Phrase.format(outside ? "%s, %s outside" : "%s, %s", Phrase.metres(xM), Phrase.metres(yM));
     }
 }

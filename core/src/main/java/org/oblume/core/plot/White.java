@@ -3,6 +3,7 @@ package org.oblume.core.plot;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Phrase;
 
 /**
  * What the camera takes for white.
@@ -33,5 +34,11 @@ public record White(double kelvin, double duv) implements AttributeValue {
     @Override
     public String say() {
         return new Kelvin(kelvin).print() + (duv == 0 ? "" : ", tint " + new Tint(duv).say());
+    }
+
+    @Override
+    public Phrase typed() {
+        String white = "%d".formatted(Math.round(kelvin));
+        return Phrase.of(duv == 0 ? white : "%s %+.4f".formatted(white, duv).replaceFirst("0+$", ""));
     }
 }

@@ -35,6 +35,19 @@ public final class Numbers {
         return m.group("kilo") == null ? read.getAsDouble() : 1000 * read.getAsDouble();
     }
 
+    /**
+     * Reads a whole number such as {@code 2}; it may be negative.
+     *
+     * @throws Refusal when it is none, or not a whole one
+     */
+    public static int parseWhole(String text) {
+        OptionalDouble read = read(text);
+        if (read.isEmpty() || read.getAsDouble() != Math.rint(read.getAsDouble())) {
+            throw new Refusal("“%s” is not a whole number: type one such as 2.".formatted(text));
+        }
+        return (int) read.getAsDouble();
+    }
+
     /** The spoken number, or empty when the text is not one. A whole with a minus fraction subtracts: 8-1/3. */
     public static OptionalDouble read(String text) {
         String tidy = tidy(text);

@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** What is recorded of a thing the moment it is placed, and how values are said and typed. */
 class StartValuesTest {
@@ -115,6 +118,52 @@ class StartValuesTest {
         assertThat(new White(4300, 0.002).say()).isEqualTo("4300 K, tint +0.002 green");
         assertThat(new Beam(36.5).say()).isEqualTo("36.5°");
         assertThat(new Height(2.1).sayImperial()).isEqualTo("6′ 10 3/4″");
+    }
+
+    /** A property: whatever stands in a field when one starts to type is the value that is there, to what a tape and a dial read. */
+    @ParameterizedTest
+    @MethodSource("typable")
+    void whatStandsInAFieldIsReadBackAsTheValueThatItStandsFor(Attribute attribute, AttributeValue value) {
+        for (String typed : List.of(value.typed().metric(), value.typed().imperial())) {
+            AttributeValue read = attribute.parse(typed);
+            assertThat(read.say())
+                    .as(typed)
+                    .satisfiesAnyOf(
+                            said -> assertThat(said).isEqualTo(value.say()),
+                            said -> assertThat(read.sayImperial()).isEqualTo(value.sayImperial()));
+        }
+    }
+
+    static Stream<Arguments> typable() {
+        return Stream.of(
+                Arguments.of(Attribute.PLACE, Place.of(3.4, 2.1)),
+                Arguments.of(Attribute.PLACE, new Place(-1.52, 0.05, true)),
+                Arguments.of(Attribute.HEIGHT, new Height(2.07)),
+                Arguments.of(Attribute.AIM, AimSetting.along(220, -20)),
+                Arguments.of(Attribute.AIM, AimSetting.along(5, 12)),
+                Arguments.of(Attribute.LEVEL, new Level(7.8)),
+                Arguments.of(Attribute.CCT, new ColourTemperature(4300)),
+                Arguments.of(Attribute.TINT, new Tint(-0.004)),
+                Arguments.of(Attribute.BEAM, new Beam(36.5)),
+                Arguments.of(Attribute.LENS, new Lens(32.5)),
+                Arguments.of(Attribute.STOP, Stop.parse("2.8 1/3")),
+                Arguments.of(Attribute.SPEED, new Speed(800)),
+                Arguments.of(Attribute.SHUTTER, new Shutter(24, 180)),
+                Arguments.of(Attribute.WHITE, new White(4300, 0)),
+                Arguments.of(Attribute.WHITE, new White(4300, 0.002)),
+                Arguments.of(Attribute.WHITE, new White(5600, -0.004)),
+                Arguments.of(Attribute.LENS_ND, new LensNd(0.6)),
+                Arguments.of(Attribute.EFFECT, Effect.parse("flash 4")),
+                Arguments.of(Attribute.COLOUR, Colour.parse("hue 210 60%")));
+    }
+
+    @Test
+    void besideANameThereIsRoomForFewLettersOnly() {
+        assertThat(new Level(42).brief().metric()).isEqualTo("42%");
+        assertThat(new ColourTemperature(4299.6).brief().metric()).isEqualTo("4300K");
+        assertThat(new Lens(85).brief().imperial()).isEqualTo("85mm");
+        assertThat(Modifiers.NONE.brief().metric()).isEmpty();
+        assertThat(new Height(2.07).brief()).isEqualTo(new Height(2.07).phrase());
     }
 
     @Test

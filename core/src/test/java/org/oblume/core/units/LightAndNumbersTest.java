@@ -137,4 +137,17 @@ class LightAndNumbersTest {
         assertThatThrownBy(check::run).isInstanceOfSatisfying(Refusal.class, r -> assertThat(r.field())
                 .isEqualTo(field));
     }
+
+    @ParameterizedTest
+    @CsvSource({"2, 2", "-3, -3", "' 12 ', 12", "4/2, 2", "2.0, 2"})
+    void aWholeNumberIsReadAsOne(String typed, int number) {
+        assertThat(Numbers.parseWhole(typed)).isEqualTo(number);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"2.5", "two", "", "1 1/2"})
+    void whatIsNotAWholeNumberSaysWhatToType(String typed) {
+        assertThatThrownBy(() -> Numbers.parseWhole(typed))
+                .hasMessage("“%s” is not a whole number: type one such as 2.".formatted(typed));
+    }
 }

@@ -38,6 +38,7 @@ class ReadController {
         SHUTTER_SECONDS(text -> plain(Shutter.parse(text).seconds())),
         LEVEL(text -> plain(Percent.parse(text).value())),
         NUMBER(text -> plain(Numbers.parse(text))),
+        WHOLE(text -> plain(Numbers.parseWhole(text))),
         LENGTH(text -> length(Length.parse(text))),
         LIGHT(text -> light(Illuminance.parse(text))),
         LENGTH_IN_FEET(text -> length(Length.parseInFeet(text))),

@@ -23,6 +23,7 @@ import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.moves.ComparedState;
 import org.oblume.core.moves.Department;
 import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifiers;
@@ -216,12 +217,9 @@ final class Board {
         @Nullable
         ComparedState before = basedOn == null ? null : sides.get(Objects.requireNonNull(indexes.get(basedOn)));
         @Nullable
-        Phrase was = before == null
+        AttributeValue was = before == null
                 ? null
-                : before.state()
-                        .value(knot.placement(), attribute)
-                        .map(b -> ChangePhrases.say(scene, b))
-                        .orElse(null);
+                : before.state().value(knot.placement(), attribute).orElse(null);
         Phrase words = before == null
                 ? ChangePhrases.say(scene, knot.value())
                 : ChangePhrases.of(before, knot.placement(), sides.get(shot), knot.placement(), attribute);
@@ -229,7 +227,8 @@ final class Board {
                 attribute,
                 attribute.label(),
                 ChangePhrases.say(scene, knot.value()),
-                was == null ? null : was,
+                ChangePhrases.brief(was, knot.value()),
+                was == null ? null : ChangePhrases.say(scene, was),
                 words,
                 knot.attribution().reason(),
                 knot.attribution().note(),

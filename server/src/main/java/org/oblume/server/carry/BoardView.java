@@ -77,6 +77,7 @@ public record BoardView(
 
     /**
      * @param say the value, metric
+     * @param brief in as few letters as a cell has room for: {@code 45%}
      * @param before what held in the shot it is based on, or null
      * @param words what changed: {@code 0.80 m closer}
      */
@@ -84,6 +85,7 @@ public record BoardView(
             Attribute attribute,
             String label,
             Phrase say,
+            Phrase brief,
             @Nullable Phrase before,
             Phrase words,
             @Nullable Reason reason,

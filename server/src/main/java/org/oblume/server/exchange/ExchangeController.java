@@ -1,5 +1,7 @@
 package org.oblume.server.exchange;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.InputStream;
 import org.jspecify.annotations.Nullable;
@@ -53,6 +55,8 @@ class ExchangeController {
     @Changes(Topic.BOOK)
     @PostMapping(path = "/api/scenes/import", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(type = "string")))
     Imported load(InputStream body, @RequestParam(required = false) @Nullable String number) throws IOException {
         byte[] bytes = PayloadTooLargeException.read(
                 body, LARGEST_MB, "The file is larger than %d MB: a scene is never that large. Nothing was imported.");

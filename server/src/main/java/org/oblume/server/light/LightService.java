@@ -174,7 +174,7 @@ public class LightService {
                 .filter(p -> p.placement().key().equals(change.placement()))
                 .findFirst();
         Phrase after = now.map(p -> p.values().get(change.attribute()))
-                .map(h -> new Phrase(h.say(), h.sayImperial()))
+                .map(PlacedView.ValueView::say)
                 .orElseGet(() -> printed(scene, change.value()));
         return new TrialView.ChangeView(
                 change.placement(),
@@ -195,7 +195,7 @@ public class LightService {
                 value instanceof AimSetting pointing && pointing.mark() != null && pointing.heightM() != null
                         ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM())
                         : value;
-        return new Phrase(named.say(), named.sayImperial());
+        return named.phrase();
     }
 
     private TrialView.HoldView holding(SceneRecord scene, Trial trial, ExposureHold held) {

@@ -91,7 +91,7 @@ class Papers {
 
         String say(PlacedView placed, Attribute attribute) {
             PlacedView.ValueView held = placed.values().get(attribute);
-            return held == null ? "" : imperial ? held.sayImperial() : held.say();
+            return held == null ? "" : say(held.say());
         }
 
         String link(String path) {

@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.units.Phrase;
 
 /**
  * What someone else recorded meanwhile.
@@ -18,7 +19,7 @@ record ConflictingValue(
         Attribute attribute,
         String label,
         @Nullable AttributeValue value,
-        String say,
+        Phrase say,
         @Nullable Reason reason,
         String author,
         Instant at,

@@ -20,6 +20,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.units.Phrase;
 import org.oblume.server.shot.EditEntity.Kind;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.RecordJson;
@@ -270,10 +271,10 @@ public class KnotService {
         }
         AttributeValue value = valueOf(theirs.value(), change.attribute());
         Attribution tie = theirs.attribution();
-        String say = value == null ? "carried again" : value.say();
+        Phrase say = value == null ? Phrase.of("carried again") : value.phrase();
         return new EditConflict(
                 "%s changed %s to %s. Yours is not kept yet: take theirs, or put yours on top."
-                        .formatted(tie.author(), what, say),
+                        .formatted(tie.author(), what, say.metric()),
                 new ConflictingValue(
                         change.placement(),
                         change.attribute(),

@@ -13,6 +13,7 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Length;
+import org.oblume.core.units.Phrase;
 
 /**
  * A placement in one shot: what is recorded of it, and what follows from that.
@@ -37,15 +38,17 @@ public record PlacedView(
     /**
      * A recorded value.
      *
-     * @param say the value in words, metric
-     * @param sayImperial the same with lengths in feet and inches
+     * @param say the value in words
+     * @param typed what stands in a field when one starts to type over it; it is read back
+     * @param brief in as few letters as a name on a plan has beside it
      * @param from slate of the shot it was tied in
      * @param tiedHere whether that is this shot
      */
     public record ValueView(
             AttributeValue value,
-            String say,
-            String sayImperial,
+            Phrase say,
+            Phrase typed,
+            Phrase brief,
             Slate from,
             boolean tiedHere,
             @Nullable Reason reason,

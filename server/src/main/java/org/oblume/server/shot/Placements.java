@@ -69,7 +69,7 @@ final class Placements {
     PlacedView view(Placement placement) {
         String key = placement.key();
         Map<Attribute, PlacedView.ValueView> values = new EnumMap<>(Attribute.class);
-        state.knots(key).forEach(knot -> values.put(knot.attribute(), held(knot)));
+        state.knots(key).forEach(knot -> values.put(knot.attribute(), held(key, knot)));
         return new PlacedView(
                 placement,
                 versions.getOrDefault(key, 0L),
@@ -89,19 +89,29 @@ final class Placements {
                         .orElse(null));
     }
 
-    private PlacedView.ValueView held(Knot knot) {
+    private PlacedView.ValueView held(String key, Knot knot) {
         Attribution tie = knot.attribution();
-        AttributeValue named = named(knot.value());
         return new PlacedView.ValueView(
                 knot.value(),
-                named.say(),
-                named.sayImperial(),
+                named(knot.value()).phrase(),
+                typed(key, knot.value()).typed(),
+                knot.value().brief(),
                 knot.slate(),
                 state.tiedHere(knot),
                 tie.reason(),
                 tie.note(),
                 tie.author(),
                 tie.at());
+    }
+
+    /** An aim at a mark is typed over as the bearing that it has from where the thing stands. */
+    private AttributeValue typed(String key, AttributeValue value) {
+        return value instanceof AimSetting
+                ? state.aim(key)
+                        .<AttributeValue>map(
+                                aim -> AimSetting.along(aim.bearing().degrees(), aim.tiltDeg()))
+                        .orElse(value)
+                : value;
     }
 
     /** An aim with its mark called as the crew calls it. */

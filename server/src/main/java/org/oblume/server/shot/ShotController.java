@@ -46,7 +46,7 @@ class ShotController {
     }
 
     /** @param reason why what was shot is changed */
-    record Opening(String reason) {}
+    record Reopening(String reason) {}
 
     record Revised(int revision, List<ClosedRevision> closed) {}
 
@@ -59,8 +59,8 @@ class ShotController {
     @Changes(Topic.BOOK)
     @PostMapping("/api/shots/{shotId}/revisions")
     @ResponseStatus(HttpStatus.CREATED)
-    Shot revise(@PathVariable long shotId, @RequestBody Opening opening, Principal person) {
-        return shots.revise(shotId, opening.reason(), person.getName());
+    Shot revise(@PathVariable long shotId, @RequestBody Reopening reopening, Principal person) {
+        return shots.revise(shotId, reopening.reason(), person.getName());
     }
 
     @Needs(Permission.EDIT)

@@ -1,5 +1,6 @@
 package org.oblume.server.team;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -87,7 +88,7 @@ class SessionController {
 
     @ForAnyone
     @GetMapping("/api/session")
-    SessionView session(@Nullable Principal person, CsrfToken csrf) {
+    SessionView session(@Nullable Principal person, @Parameter(hidden = true) CsrfToken csrf) {
         csrf.getToken(); // sends its cookie
         return view(person == null ? null : team.member(person.getName()).orElse(null));
     }

@@ -93,7 +93,7 @@ class LightOverHttpTest {
         assertThat(api.say(close, "key", "LEVEL")).isEqualTo("24 %");
         Answer stale = api.post("/api/shots/" + close + "/knots", both.formatted(4000));
         assertThat(stale.status()).isEqualTo(409);
-        assertThat(stale.body().at("/conflict/say").asText()).isEqualTo("24 %");
+        assertThat(stale.body().at("/conflict/say/metric").asText()).isEqualTo("24 %");
         assertThat(api.say(close, "key", "CCT")).isEqualTo("5000 K");
     }
 

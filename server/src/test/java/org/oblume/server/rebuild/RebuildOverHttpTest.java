@@ -47,11 +47,11 @@ class RebuildOverHttpTest {
         assertThat(key.at("/tapes/a/landmark").asText()).isEqualTo("window post");
         assertThat(key.at("/tapes/a/length/metric").asText()).isEqualTo("2.36 m");
         assertThat(key.at("/tapes/b/landmark").asText()).isEqualTo("door post");
-        assertThat(key.at("/values/HEIGHT/say").asText()).isEqualTo("2.07 m");
+        assertThat(key.at("/values/HEIGHT/say/metric").asText()).isEqualTo("2.07 m");
         assertThat(key.at("/aim/bearing").asText()).isEqualTo("220°");
-        assertThat(key.at("/values/MODIFIERS/say").asText()).isEqualTo("Quarter CTO; Muslin, unbleached");
-        assertThat(key.at("/values/LEVEL/say").asText()).isEqualTo("70 %");
-        assertThat(key.at("/values/PATCH/say").asText()).isEqualTo("1 / 101, 16-bit white");
+        assertThat(key.at("/values/MODIFIERS/say/metric").asText()).isEqualTo("Quarter CTO; Muslin, unbleached");
+        assertThat(key.at("/values/LEVEL/say/metric").asText()).isEqualTo("70 %");
+        assertThat(key.at("/values/PATCH/say/metric").asText()).isEqualTo("1 / 101, 16-bit white");
         assertThat(step("key").get("cautions").get(0).asText()).contains("high leg");
     }
 

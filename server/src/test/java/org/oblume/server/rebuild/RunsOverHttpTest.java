@@ -75,7 +75,7 @@ class RunsOverHttpTest {
         JsonNode key = step(kept.body(), "key");
         assertThat(key.at("/instead/values/0/now/metric").asText()).isEqualTo("50 %");
         assertThat(key.at("/instead/values/0/recorded/metric").asText()).isEqualTo("42 %");
-        assertThat(key.at("/placed/values/LEVEL/say").asText()).isEqualTo("50 %");
+        assertThat(key.at("/placed/values/LEVEL/say/metric").asText()).isEqualTo("50 %");
         assertThat(api.say(shot, "key", "LEVEL")).isEqualTo("42 %");
         assertThat(otherwise(run, "key", "{\"done\":true,\"values\":[]}", 0).status())
                 .as("on an older version")
@@ -146,7 +146,9 @@ class RunsOverHttpTest {
         assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
         assertThat(step(kept.body(), "key").at("/placed/placement/piece/unit").asText())
                 .isEqualTo("Tern");
-        assertThat(step(kept.body(), "key").at("/placed/values/MODIFIERS/say").asText())
+        assertThat(step(kept.body(), "key")
+                        .at("/placed/values/MODIFIERS/say/metric")
+                        .asText())
                 .contains("Muslin")
                 .doesNotContain("Quarter CTO");
     }

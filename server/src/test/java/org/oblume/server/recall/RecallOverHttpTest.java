@@ -98,7 +98,12 @@ class RecallOverHttpTest {
     }
 
     private void agrees() {
-        await().untilAsserted(() -> assertThat(drift()).isEmpty());
+        drifts();
+    }
+
+    /** What is said of the rig in the end: a machine that pauses for longer than a source may be silent is not heard for a moment. */
+    private void drifts(String... sentences) {
+        await().untilAsserted(() -> assertThat(drift()).containsExactly(sentences));
     }
 
     private void tie(String key, String attribute, String value) {
@@ -194,7 +199,7 @@ class RecallOverHttpTest {
         recall(0, 100);
         agrees();
         api.post("/api/rig/units/Wren/faults", "{\"kind\":\"%s\"}".formatted(fault));
-        assertThat(drift()).containsExactly("Edge does not answer: %s.".formatted(why));
+        drifts("Edge does not answer: %s.".formatted(why));
         assertThat(api.post(of("readback"), "{}").status())
                 .as("the others are sent to")
                 .isEqualTo(200);
@@ -215,7 +220,7 @@ class RecallOverHttpTest {
                                 .formatted(knob.get("rigs")))
                 .body();
         assertThat(taken.toString()).contains("62 %");
-        assertThat(drift()).isEmpty();
+        agrees();
     }
 
     @Test
@@ -246,7 +251,7 @@ class RecallOverHttpTest {
                 api.post("/api/rig/disturbances", "{\"kind\":\"FLOOD\"}").body().get("packets");
         assertThat(packets.get("malformed").asInt()).isPositive();
         assertThat(packets.get("flooding").asInt()).isGreaterThan(800);
-        assertThat(drift()).isEmpty();
+        agrees();
     }
 
     @Test

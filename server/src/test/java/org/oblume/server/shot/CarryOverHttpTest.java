@@ -43,7 +43,7 @@ class CarryOverHttpTest {
         assertThat(api.say(close, "key", "LEVEL")).isEqualTo("24 %");
         assertThat(api.say(wide, "key", "LEVEL")).isEqualTo("70 %");
         JsonNode carried = api.placed(reverse, "key").get("values").get("LEVEL");
-        assertThat(carried.get("say").asText()).isEqualTo("24 %");
+        assertThat(carried.at("/say/metric").asText()).isEqualTo("24 %");
         assertThat(carried.get("from").asText()).isEqualTo("4X" + made);
         assertThat(carried.get("tiedHere").asBoolean()).isFalse();
         assertThat(carried.get("reason").asText()).isEqualTo("MATCH");
@@ -91,7 +91,7 @@ class CarryOverHttpTest {
                 .isEqualTo(
                         "best boy changed the level of Key to 30 %. Yours is not kept yet: take theirs, or put yours on top.");
         JsonNode theirs = stale.body().get("conflict");
-        assertThat(theirs.get("say").asText()).isEqualTo("30 %");
+        assertThat(theirs.at("/say/metric").asText()).isEqualTo("30 %");
         assertThat(api.say(close, "key", "LEVEL")).isEqualTo("30 %");
 
         Answer onTop = api.tie(
@@ -123,7 +123,7 @@ class CarryOverHttpTest {
         List<Answer> answers = racing.stream().map(CompletableFuture::join).toList();
         assertThat(answers).filteredOn(a -> a.status() == 200).hasSize(1);
         assertThat(answers).filteredOn(a -> a.status() == 409).hasSize(7).allSatisfy(a -> assertThat(
-                        a.body().at("/conflict/say").asText())
+                        a.body().at("/conflict/say/metric").asText())
                 .isEqualTo(api.say(close, "edge", "LEVEL")));
     }
 

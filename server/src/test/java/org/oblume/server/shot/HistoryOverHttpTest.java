@@ -170,7 +170,7 @@ class HistoryOverHttpTest {
                 .isEqualTo(200);
         assertThat(said(wide, "key", "LEVEL")).isEqualTo("50 %");
         JsonNode kept = api.placed(close, "key").at("/values/LEVEL");
-        assertThat(kept.get("say").asText()).isEqualTo("70 %");
+        assertThat(kept.at("/say/metric").asText()).isEqualTo("70 %");
         assertThat(kept.get("note").asText()).isEqualTo("As it was shot; 5H%d was revised".formatted(made));
     }
 
@@ -240,7 +240,7 @@ class HistoryOverHttpTest {
                 .filter(p -> p.at("/placement/key").asText().equals("key"))
                 .findFirst()
                 .orElseThrow()
-                .at("/values/LEVEL/say")
+                .at("/values/LEVEL/say/metric")
                 .asText();
     }
 

@@ -90,7 +90,7 @@ class ErrorContractTest {
         api.tie(shot, "key", "LEVEL", "{\"text\":\"45\",\"reason\":\"LOOK\"}", 0);
         Answer stale = api.tie(shot, "key", "LEVEL", "{\"text\":\"50\",\"reason\":\"LOOK\"}", 0);
         isA(ProblemType.CONFLICT, stale);
-        assertThat(stale.body().get("conflict").get("say").asText()).isEqualTo("45 %");
+        assertThat(stale.body().at("/conflict/say/metric").asText()).isEqualTo("45 %");
     }
 
     @Test

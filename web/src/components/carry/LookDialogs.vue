@@ -1,100 +1,75 @@
 <script setup lang="ts">
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { call, sentence } from '@/api/client'
+import { answer, api, onVersion, sentence } from '@/api/client'
+import { outdate } from '@/api/reads'
 import type { BoardShot, LookCard, Preview } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
-import { when } from '@/lib/words'
-import { useBoard } from '@/stores/board'
+import { useSubmit } from '@/lib/useSubmit'
 import { useSettings } from '@/stores/settings'
 
-/** Named states of the scene: save one, see what it would change, make a shot like it. */
+/** Named states of the scene: one to save, or one to look at: what it would change, and to make a shot like it. */
 const props = defineProps<{ shot: BoardShot; editable: boolean }>()
-const store = useBoard()
+const saving = defineModel<boolean>('saving', { required: true })
+const chosen = defineModel<LookCard>('chosen')
 const settings = useSettings()
 const router = useRouter()
 
-const saving = ref(false)
 const name = ref('')
-const error = ref('')
-const chosen = ref<LookCard>()
+const { busy, error, submit } = useSubmit()
 const compared = ref<Preview>()
-const looks = computed(() => store.board?.looks.map((l) => l.card) ?? [])
 
 const changes = computed(() => compared.value?.differences ?? [])
+const at = computed(() => ({ shotId: props.shot.id }))
 
 watch(chosen, async (look) => {
   compared.value = undefined
   error.value = ''
   if (!look) return
   try {
-    compared.value = await call<Preview>('GET', `/api/shots/${props.shot.id}/state?side=look-${look.id}`)
+    compared.value = await answer(
+      api.GET('/api/shots/{shotId}/state', { params: { path: at.value, query: { side: `look-${look.id}` } } }),
+    )
   } catch (failure) {
     error.value = sentence(failure)
   }
 })
 
-async function attempt(action: () => Promise<unknown>) {
-  try {
+async function attempt(topic: 'LOOKS' | 'RECORD', action: () => Promise<unknown>) {
+  return submit(async () => {
     await action()
-    await store.refresh()
-    error.value = ''
-    return true
-  } catch (failure) {
-    error.value = sentence(failure)
-    return false
-  }
+    await outdate({ topics: [topic] })
+  })
 }
 
 async function save() {
-  if (await attempt(() => call('POST', '/api/looks', { body: { name: name.value, shotId: props.shot.id } }))) {
-    saving.value = false
-    name.value = ''
-  }
+  const body = { name: name.value, shotId: props.shot.id }
+  if (!(await attempt('LOOKS', () => answer(api.POST('/api/looks', { body }))))) return
+  saving.value = false
+  name.value = ''
 }
 
 async function apply() {
   const look = chosen.value
   if (!look || !compared.value) return
   const { seen } = compared.value
+  const body = { side: `look-${look.id}`, reason: 'LOOK', note: `as in ${look.name}`, seen } as const
   if (
-    await attempt(() =>
-      call('POST', `/api/shots/${props.shot.id}/state`, {
-        body: { side: `look-${look.id}`, reason: 'LOOK', note: `as in ${look.name}`, seen },
-      }),
-    )
+    await attempt('RECORD', () => answer(api.POST('/api/shots/{shotId}/state', { params: { path: at.value }, body })))
   )
     chosen.value = undefined
 }
 
 async function remove() {
   const look = chosen.value
-  if (look && (await attempt(() => call('DELETE', `/api/looks/${look.id}`, { version: look.version }))))
-    chosen.value = undefined
+  if (!look) return
+  const params = { path: { id: look.id }, header: onVersion(look.version) }
+  if (await attempt('LOOKS', () => answer(api.DELETE('/api/looks/{id}', { params })))) chosen.value = undefined
 }
 </script>
 
 <template>
-  <Menu as="div" class="relative">
-    <MenuButton class="button">Looks</MenuButton>
-    <MenuItems class="menu-list w-[230px]">
-      <MenuItem v-for="look in looks" :key="look.id" v-slot="{ active }">
-        <button class="menu-item" :class="{ 'bg-ground': active }" @click="chosen = look">
-          {{ look.name }}<span class="block text-[11px] text-quiet">{{ look.author }}, {{ when(look.at) }}</span>
-        </button>
-      </MenuItem>
-      <p v-if="!looks.length" class="px-3 py-2 text-[12px] text-quiet">
-        No look is saved yet: day, dusk, night of one room with the same units.
-      </p>
-      <MenuItem v-if="editable" v-slot="{ active }"
-        ><button class="menu-item border-t border-line" :class="{ 'bg-ground': active }" @click="saving = true">
-          Save {{ shot.slate }} as a look…
-        </button></MenuItem
-      >
-    </MenuItems>
-  </Menu>
   <BaseDialog :open="saving" :title="`Save ${shot.slate} as a look`" :error="error" @close="saving = false">
     <p class="mb-3 text-quiet">
       What every light and piece of grip has in {{ shot.slate }}, and the camera’s white, under a name. It stands beside
@@ -105,7 +80,7 @@ async function remove() {
     </form>
     <template #buttons
       ><button class="button" @click="saving = false">Cancel</button
-      ><button class="button button-main" type="submit" form="look-form">Save look</button></template
+      ><button class="button button-main" :disabled="busy" type="submit" form="look-form">Save look</button></template
     >
   </BaseDialog>
   <BaseDialog

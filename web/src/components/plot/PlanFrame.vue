@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { View } from '@/lib/screen'
+
+/** Which way is north, and how long a metre is. */
+const props = defineProps<{ view: View; size: { width: number; height: number }; northDeg: number }>()
+const bar = computed(() => {
+  const metres = props.view.scale > 90 ? 1 : props.view.scale > 30 ? 2 : 5
+  return { metres, px: metres * props.view.scale }
+})
+</script>
+
+<template>
+  <g :transform="`translate(${size.width - 34} 34)`" class="fixed-mark" aria-hidden="true">
+    <g :transform="`rotate(${northDeg})`">
+      <path d="M0,14V-14M-5,-7L0,-14L5,-7" fill="none" stroke="var(--quiet)" stroke-width="1.2" />
+    </g>
+    <text x="12" y="4">N</text>
+  </g>
+  <g :transform="`translate(${size.width - 24 - bar.px} ${size.height - 18})`" class="fixed-mark" aria-hidden="true">
+    <path :d="`M0,-5V0H${bar.px}V-5M${bar.px / 2},-3V0`" fill="none" stroke="var(--quiet)" stroke-width="1.2" />
+    <text :x="bar.px / 2" y="-8" text-anchor="middle">{{ bar.metres }} m</text>
+  </g>
+</template>
+
+<style scoped>
+.fixed-mark {
+  pointer-events: none;
+}
+.fixed-mark text {
+  font-size: 11px;
+  fill: var(--quiet);
+}
+</style>

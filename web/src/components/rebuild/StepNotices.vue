@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Rebuild, Step } from '@/api/types'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { useSettings } from '@/stores/settings'
+
+/** What is to be known before a step is done: that the record changed meanwhile, that it does not fit in this place. */
+const props = defineProps<{ sheet: Rebuild; step: Step }>()
+defineEmits<{ decide: [how: 'continue' | 'restart'] }>()
+const settings = useSettings()
+const misfits = computed(() => props.sheet.misfits.filter((m) => m.placement === props.step.placed.placement.key))
+</script>
+
+<template>
+  <div v-if="sheet.revised.length" role="alert" class="notice">
+    <p><WedgeMark act class="mr-1 inline" /> The record of {{ sheet.slate }} was changed since this rebuild began:</p>
+    <ul class="list-disc pl-8">
+      <li v-for="r in sheet.revised" :key="r.name + r.label">
+        <b class="font-[650]">{{ r.name }}</b> {{ r.label }}: {{ settings.printed(r.words) }}
+      </li>
+    </ul>
+    <p class="mt-1">
+      <button class="button" @click="$emit('decide', 'continue')">Go on with it as it is now</button>{{ ' ' }}
+      <button class="button" @click="$emit('decide', 'restart')">Begin again</button>
+    </p>
+  </div>
+  <ul v-if="misfits.length" class="notice">
+    <li v-for="m in misfits" :key="m.words.metric">
+      <WedgeMark act class="mr-1 inline" /> {{ settings.printed(m.words) }}
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.notice {
+  padding: 8px 20px;
+  border-bottom: 1px solid var(--line);
+}
+</style>

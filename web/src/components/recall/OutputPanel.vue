@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { RecallPreview } from '@/api/types'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { readFigures } from '@/lib/figures'
+import { useSubmit } from '@/lib/useSubmit'
+import { useConnection } from '@/stores/connection'
+import { useOutput } from '@/stores/output'
+import { useSession } from '@/stores/session'
+import ArmDialog from './ArmDialog.vue'
+
+/** What is sent now, and sending this shot: armed first, with a fade, once cast and crew are warned where they have to be. */
+const props = defineProps<{
+  shotId: number
+  preview: RecallPreview
+  /** Who else sends, in words. */ sources: string[]
+}>()
+const connection = useConnection()
+const output = useOutput()
+const session = useSession()
+const arming = ref(false)
+const fade = ref('2')
+const priority = ref('100')
+const warned = ref(false)
+const { busy, error: problem, submit } = useSubmit()
+
+const may = computed(() => session.may('PATCH'))
+const live = computed(() => output.now?.live)
+const here = computed(() => live.value?.shotId === props.shotId)
+const changing = computed(() => props.preview.overNetwork.filter((u) => u.changes).length)
+watch(
+  () => props.shotId,
+  () => (warned.value = false),
+)
+/* what was said of a record that has changed since is not said any more */
+watch(
+  () => props.preview.stateDigest,
+  () => (problem.value = ''),
+)
+
+function recall() {
+  void submit(async () => {
+    const [fadeSeconds, wanted] = (await readFigures(
+      { kind: 'NUMBER', text: fade.value, of: 'Fade' },
+      { kind: 'WHOLE', text: priority.value, of: 'Priority' },
+    )) as [number, number]
+    const { stateDigest } = props.preview
+    const body = { fadeSeconds, priority: wanted, stateDigest, warned: warned.value }
+    if (!(await output.recall(props.shotId, body))) throw new Error(output.problem)
+  })
+}
+</script>
+
+<template>
+  <section class="now" :class="{ live }" aria-label="Output">
+    <div class="grow">
+      <p class="text-[22px] leading-7 font-[650]" role="status">
+        {{
+          live
+            ? here
+              ? `${live.slate} is live`
+              : `${live.slate} is live, not ${preview.slate}`
+            : output.now?.armed
+              ? 'Armed, nothing is sent'
+              : 'Output is off'
+        }}
+      </p>
+      <p class="text-quiet">
+        <template v-if="live"
+          >{{ live.universes }} {{ live.universes === 1 ? 'universe' : 'universes' }} on
+          {{ output.now?.armed?.outlet }} at priority {{ live.priority }}, by {{ live.by
+          }}<template v-if="live.done < 1">; fading, {{ Math.round(live.done * 100) }} %</template></template
+        >
+        <template v-else-if="output.now?.armed"
+          >on {{ output.now.armed.outlet }}, by {{ output.now.armed.by }}</template
+        >
+        <template v-else>Nothing leaves this machine until it is armed.</template>
+      </p>
+      <progress v-if="live && live.done < 1" :value="live.done" max="1" class="w-full" aria-label="Fade" />
+    </div>
+    <button v-if="!output.now?.armed" class="button" :disabled="!may || connection.lost" @click="arming = true">
+      Arm output…
+    </button>
+    <button v-else class="button stop" :disabled="connection.lost" @click="output.stop()">Stop all</button>
+  </section>
+  <p v-if="connection.lost && live" class="note"><WedgeMark act /> {{ output.said }}.</p>
+  <p v-if="output.now?.interruption" class="note"><WedgeMark act /> {{ output.now.interruption }}</p>
+  <p v-if="output.now?.sendError" class="note"><WedgeMark act /> {{ output.now.sendError }}</p>
+  <p v-if="live?.revised" class="note"><WedgeMark /> {{ live.revised }}</p>
+  <p v-if="problem" role="alert" class="note"><WedgeMark act /> {{ problem }}</p>
+  <p v-for="s in sources" :key="s" class="note"><WedgeMark act /> {{ s }}</p>
+  <form class="recall" @submit.prevent="recall">
+    <label
+      ><span class="text-[11px] text-quiet">fade, seconds</span
+      ><input v-model="fade" class="field figure text-right" inputmode="decimal"
+    /></label>
+    <label
+      ><span class="text-[11px] text-quiet">priority</span
+      ><input v-model="priority" class="field figure text-right" inputmode="numeric"
+    /></label>
+    <div class="grow">
+      <p v-for="c in preview.cautions" :key="c" class="flex gap-2"><WedgeMark act /> {{ c }}</p>
+      <label v-if="preview.cautions.length" class="flex min-h-8 items-center gap-2"
+        ><input v-model="warned" type="checkbox" /> Cast and crew are warned</label
+      >
+    </div>
+    <p class="text-quiet">
+      {{
+        !preview.asked
+          ? 'what stands now is not known'
+          : changing
+            ? `${changing} of ${preview.overNetwork.length} would change`
+            : 'nothing would change'
+      }}
+    </p>
+    <button class="button button-main" type="submit" :disabled="!may || busy || connection.lost || !output.now?.armed">
+      Recall {{ preview.slate }}
+    </button>
+  </form>
+  <ArmDialog :open="arming" @close="arming = false" />
+</template>
+
+<style scoped>
+.now {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 12px 16px;
+  border-bottom: 1px solid var(--line);
+  border-left: 6px solid var(--line);
+}
+.now.live {
+  border-left-color: var(--ink);
+}
+.stop {
+  background: var(--ink);
+  color: var(--ground);
+  font-weight: 650;
+}
+.note {
+  display: flex;
+  gap: 8px;
+  align-items: flex-start;
+  padding: 8px 16px 0;
+}
+.recall {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 12px;
+  padding: 10px 16px;
+  border-bottom: 1px solid var(--line);
+}
+.recall .field {
+  width: 84px;
+}
+.recall label:has(.figure) {
+  display: grid;
+}
+progress {
+  height: 6px;
+  appearance: none;
+  background: var(--line);
+}
+progress::-webkit-progress-bar {
+  background: var(--line);
+}
+progress::-webkit-progress-value {
+  background: var(--ink);
+}
+progress::-moz-progress-bar {
+  background: var(--ink);
+}
+</style>
