@@ -26,6 +26,8 @@ export interface Sent {
   method: string
   path: string
   key: string | null
+  /** If-Match, as it was sent. */
+  version: string | null
   body: unknown
 }
 
@@ -37,9 +39,13 @@ export interface FakeServer {
   /** Edits that it was sent, in their order. */
   sent: Sent[]
   /** What it answers to the next edits; 204 when nothing is said. */
-  answers: (Response | 'no answer')[]
+  answers: (Response | Promise<Response> | 'no answer')[]
   /** What it answers to reads, by path. */
   pages: Record<string, () => unknown>
+  /** What it answers to questions that change nothing, by the end of the path. */
+  posts: Record<string, () => unknown>
+  /** The body of the question that was asked last. */
+  asked: unknown
   /** How often a path was read. */
   read: Record<string, number>
 }
@@ -54,7 +60,14 @@ export const GAFFER: Session = {
 
 /** A server that answers as a test says, and stores that nobody has used yet. */
 export function fakeServer(): FakeServer {
-  const server: FakeServer = { sent: [], answers: [], pages: { '/api/session': () => GAFFER }, read: {} }
+  const server: FakeServer = {
+    sent: [],
+    answers: [],
+    pages: { '/api/session': () => GAFFER },
+    posts: {},
+    asked: undefined,
+    read: {},
+  }
   reads.clear()
   setActivePinia(createPinia())
   vi.stubGlobal('EventSource', SilentStream)
@@ -70,8 +83,14 @@ export function fakeServer(): FakeServer {
       method: request.method,
       path: pathname + search,
       key: request.headers.get('Idempotency-Key'),
+      version: request.headers.get('If-Match'),
       body: text ? JSON.parse(text) : undefined,
     })
+    const post = request.method === 'POST' && Object.keys(server.posts).find((end) => pathname.endsWith(end))
+    if (post) {
+      server.asked = text ? JSON.parse(text) : undefined
+      return json(200, server.posts[post]!())
+    }
     const next = server.answers.shift() ?? new Response(null, { status: 204 })
     if (next === 'no answer') throw new TypeError('gone')
     return next

@@ -37,8 +37,8 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
   <div class="view">
     <header class="head">
       <SpineButton @click="$emit('spine')" />
-      <h1 class="text-[22px] font-[650]">Bench</h1>
-      <span class="text-[12px] text-quiet">calculators; nothing here is recorded</span>
+      <h1 class="text-head font-strong">Bench</h1>
+      <span class="text-small text-quiet">calculators; nothing here is recorded</span>
     </header>
     <TabRow class="tabs" :tabs="tabs" :here="here.key" label="Benches" />
     <component :is="view" :key="bench">
@@ -71,13 +71,20 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
   border-bottom: 1px solid var(--line);
 }
 .half {
+  display: flex;
   flex: 1;
-  padding: 4px 12px;
-  text-align: center;
+  align-items: center;
+  justify-content: center;
+  min-height: 28px;
   border: 1px solid var(--line);
+}
+@media (pointer: coarse) {
+  .half {
+    min-height: 44px;
+  }
 }
 .half.here {
   border-color: var(--ink);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 </style>

@@ -63,7 +63,7 @@ function startProduction() {
   <div class="book">
     <header class="flex h-[52px] items-center gap-2 border-b border-line bg-panel px-4">
       <SpineButton @click="$emit('spine')" />
-      <h1 class="text-[22px]">Book</h1>
+      <h1 class="text-head">Book</h1>
       <input
         v-model="query"
         class="field find"
@@ -78,12 +78,12 @@ function startProduction() {
         {{ book.error }} <button class="button ml-2" @click="book.again">Try again</button>
       </div>
       <p v-else-if="!book.book" class="text-quiet">Opening the book…</p>
-      <p v-else-if="!productions.length" class="max-w-md text-[15px]">
+      <p v-else-if="!productions.length" class="max-w-md text-lead">
         The book is empty. Start a production, then its first scene; or import a scene that another Oblume exported.
       </p>
       <section v-for="page in productions" :key="page.production.id" class="mb-8">
         <div class="mb-2 flex items-baseline gap-3">
-          <h2 class="text-[22px]">{{ page.production.name }}</h2>
+          <h2 class="text-head">{{ page.production.name }}</h2>
           <span class="text-quiet"
             >{{ page.production.days }} shooting days, {{ page.scenes.length }}
             {{ page.scenes.length === 1 ? 'scene' : 'scenes' }}</span
@@ -96,8 +96,8 @@ function startProduction() {
             <span class="node" />
             <h3 class="number">{{ s.heading.number }}</h3>
             <div class="min-w-0 grow">
-              <span class="block truncate font-[650]">{{ s.heading.heading }}</span><span
-                class="text-[12px] text-quiet"
+              <span class="block truncate font-strong">{{ s.heading.heading }}</span><span
+                class="text-small text-quiet"
                 >{{ s.heading.location }}</span
               >
             </div>
@@ -194,7 +194,7 @@ function startProduction() {
 }
 .number {
   min-width: 34px;
-  font-size: 22px;
+  font-size: var(--text-head);
 }
 .shot {
   display: grid;
@@ -212,7 +212,7 @@ function startProduction() {
   background: var(--raised);
 }
 .slate {
-  font-size: 15px;
+  font-size: var(--text-lead);
   font-weight: 700;
 }
 .what {
@@ -224,10 +224,16 @@ function startProduction() {
 .base,
 .day,
 .touch {
-  font-size: 12px;
+  font-size: var(--text-small);
   color: var(--quiet);
 }
-@media (width < 1000px) {
+@media (pointer: coarse) {
+  .shot {
+    min-height: 44px;
+    align-items: center;
+  }
+}
+@media (width < 1100px) {
   .shot {
     grid-template-columns: 24px 48px 64px minmax(0, 1fr);
   }

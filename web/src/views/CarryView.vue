@@ -219,7 +219,7 @@ const actions = computed((): Action[] => {
               @close="gap = undefined"
           /></template>
         </CarryGrid>
-        <p v-else class="p-6 text-[15px]">
+        <p v-else class="p-6 text-lead">
           {{
             filtered
               ? 'Nothing on the board is like that: loosen the filter.'

@@ -56,7 +56,7 @@ function go(from: string, to: string) {
   <div class="view">
     <header class="head">
       <SpineButton @click="$emit('spine')" />
-      <h1 class="text-[22px]">Compare</h1>
+      <h1 class="text-head">Compare</h1>
       <SidePicker :model-value="from" label="From" class="pick" @update:model-value="(id: string) => go(id, to)" />
       <span class="text-quiet">with</span>
       <SidePicker :model-value="to" label="To" class="pick" @update:model-value="(id: string) => go(from, id)" />
@@ -80,7 +80,7 @@ function go(from: string, to: string) {
           }}
         </p>
         <div v-for="g in groups" :key="g.name" class="thing" :class="{ chosen: g.name === chosen }">
-          <button class="w-full text-left font-[650]" @click="chosen = chosen === g.name ? undefined : g.name">
+          <button class="w-full text-left font-strong" @click="chosen = chosen === g.name ? undefined : g.name">
             {{ g.name }}
           </button>
           <dl>
@@ -173,7 +173,7 @@ dl {
   display: grid;
   grid-template-columns: 92px 1fr;
   gap: 1px 8px;
-  font-size: 12px;
+  font-size: var(--text-small);
 }
 dt {
   color: var(--quiet);

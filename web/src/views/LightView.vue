@@ -100,7 +100,7 @@ function select(key: string) {
       <div v-if="light.light && light.mark" class="body">
         <section class="ladder sideways">
           <header class="flex items-baseline gap-3">
-            <h2 class="text-[15px]">
+            <h2 class="text-lead">
               Stop ladder,
               <select
                 v-if="light.light.marks.length > 1"
@@ -113,12 +113,12 @@ function select(key: string) {
               </select>
               <template v-else>{{ light.mark.name }}</template>
             </h2>
-            <span class="ml-auto text-[12px] text-quiet"
+            <span class="ml-auto text-small text-quiet"
               >rung: one source alone. bar: all together, predicted. ring: metered</span
             >
           </header>
           <WideLadder class="drawn" :mark="light.mark" :light="light.light" :metered="metered" @select="select" />
-          <p class="text-[12px] text-quiet">
+          <p class="text-small text-quiet">
             {{
               light.light.camera
                 ? 'Ratio is lit side to shadow side, all sources on.'
@@ -128,7 +128,7 @@ function select(key: string) {
         </section>
         <section class="rose">
           <header class="flex items-center gap-3">
-            <h2 class="grow text-[15px]">
+            <h2 class="grow text-lead">
               {{ other ? `Roses, ${other.slate} and ${plot.plot.shot.slate}` : 'Rose' }}
             </h2>
             <select v-model="otherShot" class="field !w-auto" aria-label="Lay another shot’s rose over it">
@@ -136,14 +136,14 @@ function select(key: string) {
               <option v-for="s in others" :key="s.id" :value="s.id">{{ s.slate }}</option>
             </select>
           </header>
-          <p class="text-[12px] text-quiet">
+          <p class="text-small text-quiet">
             {{
               other
                 ? `filled ${plot.plot.shot.slate}, dashed ${other.slate}`
                 : 'bearing, stops, and how large it is seen'
             }}
           </p>
-          <p v-if="problem || (other && !otherMark)" role="alert" class="text-[12px]">
+          <p v-if="problem || (other && !otherMark)" role="alert" class="text-small">
             {{ problem || 'The other shot does not have this mark.' }}
           </p>
           <RosePair

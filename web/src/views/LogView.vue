@@ -100,8 +100,8 @@ function look(revision: ClosedRevision) {
           <ol>
             <li v-for="r in revisions.data.value.closed" :key="r.number" class="entry">
               <span class="grow"
-                ><b class="font-[650]">Revision {{ r.number }}</b
-                >, as it was shot<span class="block text-[12px] text-quiet"
+                ><b class="font-strong">Revision {{ r.number }}</b
+                >, as it was shot<span class="block text-small text-quiet"
                   >opened again by {{ r.author }}, {{ when(r.at) }}: {{ r.reason }}</span
                 ></span
               >
@@ -109,7 +109,7 @@ function look(revision: ClosedRevision) {
             </li>
             <li class="entry">
               <span
-                ><b class="font-[650]">Revision {{ revisions.data.value.revision }}</b
+                ><b class="font-strong">Revision {{ revisions.data.value.revision }}</b
                 >, the record now</span
               >
             </li>
@@ -135,12 +135,12 @@ function look(revision: ClosedRevision) {
           <ol>
             <li v-for="(c, i) in past" :key="c.event" class="entry past">
               <span class="min-w-0 grow">
-                <b class="font-[650]">{{ c.name }}</b> {{ c.label }}
+                <b class="font-strong">{{ c.name }}</b> {{ c.label }}
                 <span class="figure"
                   >{{ c.from ? `${settings.printed(c.from)} to ` : ''
                   }}{{ c.to ? settings.printed(c.to) : 'carries again' }}</span
                 >
-                <span class="block text-[12px] text-quiet"
+                <span class="block text-small text-quiet"
                   >{{ [reasonName(c.reason), c.author, when(c.at)].filter(Boolean).join(', ')
                   }}<template v-if="c.note">: {{ c.note }}</template></span
                 >
@@ -190,7 +190,7 @@ function look(revision: ClosedRevision) {
   border-right: 1px solid var(--line);
 }
 .pane-title {
-  font-size: 15px;
+  font-size: var(--text-lead);
 }
 .entry {
   display: flex;
@@ -220,7 +220,7 @@ function look(revision: ClosedRevision) {
     opacity: 1;
   }
 }
-@media (width < 900px) {
+@media (width < 1100px) {
   .body {
     grid-template-columns: minmax(0, 1fr);
     overflow-y: auto;

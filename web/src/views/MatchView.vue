@@ -48,9 +48,9 @@ const actions = computed((): Action[] =>
   <ShotPage :shot-id="shotId" :actions="actions" @spine="$emit('spine')">
     <div v-if="report" class="body">
       <header class="head">
-        <h1 class="text-[22px]">Match, scene {{ report.scene.number }} against {{ report.reference }}</h1>
-        <p class="text-[15px]">{{ report.summary }}</p>
-        <p class="text-[12px] text-quiet">
+        <h1 class="text-head">Match, scene {{ report.scene.number }} against {{ report.reference }}</h1>
+        <p class="text-lead">{{ report.summary }}</p>
+        <p class="text-small text-quiet">
           Ratio is {{ report.schoolLabel }}; the monitor is read
           {{
             report.curve === 'NONE'
@@ -65,7 +65,7 @@ const actions = computed((): Action[] =>
         <li v-for="q in quiet" :key="`${q.judged.slate} ${q.judged.run?.id}` + q.line.aspect">
           <CheatFlag v-if="q.why.cause === 'CHEAT'" /><span v-else class="dot mt-1.5" />{{ ' ' }}
           <span
-            ><b class="font-[650]">{{ q.judged.slate }}, {{ q.line.label }}.</b> {{ q.why.reason }}
+            ><b class="font-strong">{{ q.judged.slate }}, {{ q.line.label }}.</b> {{ q.why.reason }}
             <span class="text-quiet"
               >{{ q.why.cause === 'CHEAT' ? 'Called a cheat' : 'Right by eye' }} by {{ q.why.author }}. The check keeps
               quiet about it.</span

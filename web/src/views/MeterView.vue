@@ -139,13 +139,13 @@ function drop({ id }: ReadingView) {
       </div>
       <aside class="side">
         <section aria-label="To read">
-          <h2 class="text-[15px]">Predicted at {{ meter.marks[0]?.name ?? 'no mark' }}</h2>
-          <p class="text-[12px] text-quiet">each towards the light; choose one to read it alone</p>
+          <h2 class="text-lead">Predicted at {{ meter.marks[0]?.name ?? 'no mark' }}</h2>
+          <p class="text-small text-quiet">each towards the light; choose one to read it alone</p>
           <ul class="mt-1">
             <li v-for="l in meter.lights" :key="l.key">
               <button class="toread" @click="readAlone(l.name)">
                 <span class="grow"
-                  ><b class="font-[650]">{{ l.name }}</b
+                  ><b class="font-strong">{{ l.name }}</b
                   ><span v-if="l.readHere" class="text-quiet"> read</span></span
                 >
                 <span class="figure"
@@ -164,13 +164,13 @@ function drop({ id }: ReadingView) {
         </section>
         <BringTogether v-if="!runId" :meter="meter" />
         <section aria-label="Units measured">
-          <h2 class="text-[15px]">Dialled and measured</h2>
+          <h2 class="text-lead">Dialled and measured</h2>
           <p v-if="!meter.units.length" class="text-quiet">
             Read a light alone with its colour: what it was dialled to and what it measured are kept for its unit and
             its path.
           </p>
           <div v-for="u in meter.units" :key="u.unit + u.path" class="mt-1">
-            <b class="font-[650]">{{ u.unit }}</b>{{ ' ' }}
+            <b class="font-strong">{{ u.unit }}</b>{{ ' ' }}
             <span class="text-quiet">{{ u.path === 'none' ? 'bare' : u.path }}</span>
             <span v-for="p in u.points" :key="p.dialledKelvin" class="figure block"
               >{{ Math.round(p.dialledKelvin) }} K measures {{ Math.round(p.measuredKelvin) }} K
@@ -216,14 +216,14 @@ thead th {
   color: var(--quiet);
 }
 tbody th {
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
-@media (width < 1000px) {
+@media (width < 1100px) {
   .main {
     overflow-x: auto;
   }
 }
-@media (width < 700px) {
+@media (width < 800px) {
   .log thead {
     display: none;
   }

@@ -48,21 +48,21 @@ function print() {
     <header class="head">
       <SpineButton @click="$emit('spine')" />
       <div class="min-w-0 grow">
-        <h1 class="truncate text-[22px]">{{ moves ? `${moves.from.name} to ${moves.to.name}` : 'What to do' }}</h1>
-        <p v-if="moves" class="truncate text-[12px] text-quiet">
+        <h1 class="truncate text-head">{{ moves ? `${moves.from.name} to ${moves.to.name}` : 'What to do' }}</h1>
+        <p v-if="moves" class="truncate text-small text-quiet">
           Sc. {{ moves.to.scene.number }} {{ moves.to.scene.heading }}; {{ moves.to.description }}
         </p>
       </div>
       <ConnectionState class="no-print" />
       <div v-if="moves" class="text-right">
-        <span class="figure text-[22px]">{{ Number(moves.minutes.toFixed(1)) }}</span><span class="unit">min</span
-        ><span class="block text-[12px] text-quiet">{{ done }} of {{ moves.moves.length }} done</span>
+        <span class="figure text-head">{{ Number(moves.minutes.toFixed(1)) }}</span><span class="unit">min</span
+        ><span class="block text-small text-quiet">{{ done }} of {{ moves.moves.length }} done</span>
       </div>
     </header>
     <div v-if="moves" class="body">
       <MoveBars v-if="moves.moves.length" :moves="moves" class="bars" />
       <div class="big"><MoveSteps :moves="moves" /></div>
-      <p class="mt-4 text-[12px] text-quiet">
+      <p class="mt-4 text-small text-quiet">
         Times are estimates from the crew’s own table. Rigging, loads and power: the qualified people and the local code
         decide.
       </p>

@@ -101,7 +101,7 @@ function mend(changes: Repatched[]) {
       <aside class="side">
         <section v-if="plot.based && !plot.patchLocked"><ReasonPicker /></section>
         <section aria-label="Conflicts">
-          <h2 class="text-[15px]">
+          <h2 class="text-lead">
             {{
               page.conflicts.length
                 ? page.conflicts.length === 1
@@ -144,7 +144,7 @@ thead th {
 thead th:first-child {
   padding-left: 16px;
 }
-@media (width < 700px) {
+@media (width < 800px) {
   thead {
     display: none;
   }

@@ -171,7 +171,7 @@ onBeforeUnmount(editor.letGo)
         <SayBar ref="say" class="saying" />
         <aside class="inspector" aria-label="What is selected">
           <div v-if="editor.chosen" class="mb-2 flex justify-end">
-            <button class="text-[12px] text-quiet hover:text-ink" @click="plot.select(undefined)">
+            <button class="text-small text-quiet hover:text-ink" @click="plot.select(undefined)">
               Back to {{ plot.plot.shot.slate }}
             </button>
           </div>

@@ -68,7 +68,7 @@ useShortcuts((event) => {
     <ViewTabs :shot-id="shotId" :actions="actions" class="tabs-wide" />
     <div v-if="sheet && !sheet.steps.length" class="m-auto max-w-sm p-6 text-center">
       <template v-if="sheet.run && sheet.stands.length">
-        <p class="text-[15px]">
+        <p class="text-lead">
           All of {{ sheet.slate }} stands already, as it did in {{ sheet.run.from }}.<template v-if="sheet.out.length">
             Take out: {{ sheet.out.join(', ') }}.</template
           >
@@ -79,7 +79,7 @@ useShortcuts((event) => {
         >
       </template>
       <template v-else>
-        <p class="text-[15px]">
+        <p class="text-lead">
           Nothing stands in {{ sheet.slate }} yet. Place something on its plot, then come back for the steps.
         </p>
         <RouterLink class="button mt-3" :to="{ name: 'plot', params: { id: shotId } }">To the plot</RouterLink>
@@ -105,7 +105,7 @@ useShortcuts((event) => {
         />
         <div ref="body" class="scroll">
           <StepNotices :sheet="sheet" :step="step" @decide="rebuild.decide" />
-          <p class="px-5 pt-3 text-[12px] text-quiet">
+          <p class="px-5 pt-3 text-small text-quiet">
             {{ roleOf(step)
             }}<template v-if="step.placed.placement.motivation">: {{ step.placed.placement.motivation }}</template>
           </p>
@@ -146,7 +146,8 @@ useShortcuts((event) => {
             <button class="button" :disabled="at === 0" aria-label="Back to the step before" @click="at--">Back</button>
             <p class="min-w-0 grow text-quiet">
               <template v-if="next"
-                >next: <b class="font-[650] text-ink">{{ next.placed.placement.name }}</b>, {{ roleOf(next) }}</template
+                >next: <b class="font-strong text-ink">{{ next.placed.placement.name }}</b>,
+                {{ roleOf(next) }}</template
               >
               <template v-else-if="done === sheet.steps.length"
                 >All {{ done }} steps are done. Now
@@ -219,10 +220,10 @@ useShortcuts((event) => {
 .main {
   flex: 1;
   min-height: 68px;
-  font-size: 20px;
+  font-size: var(--text-large);
 }
 .main.second {
-  font-size: 17px;
+  font-size: var(--text-title);
 }
 @media (width < 800px) {
   .tabs-wide {

@@ -43,17 +43,17 @@ const actions = computed(undoing)
       <aside class="side">
         <section v-if="plot.based && !plot.patchLocked"><ReasonPicker /></section>
         <section aria-label="By hand">
-          <h2 class="text-[15px]">For the person at the head or on the app</h2>
+          <h2 class="text-lead">For the person at the head or on the app</h2>
           <p v-if="!preview.atFixture.length" class="text-quiet">Nothing: the network reaches all of it.</p>
           <ul>
             <li v-for="h in preview.atFixture" :key="h.key" class="mt-1">
-              <b class="font-[650]">{{ h.name }}</b> <span class="figure">{{ h.what.join(', ') }}</span>{{ ' ' }}
+              <b class="font-strong">{{ h.name }}</b> <span class="figure">{{ h.what.join(', ') }}</span>{{ ' ' }}
               <span class="text-quiet">{{ h.where }}</span>
             </li>
           </ul>
         </section>
         <section v-if="preview.conflicts.length" aria-label="Conflicts">
-          <h2 class="text-[15px]">What will not work</h2>
+          <h2 class="text-lead">What will not work</h2>
           <p v-for="c in preview.conflicts" :key="c" class="mt-1 flex gap-2"><WedgeMark act /> {{ c }}</p>
           <RouterLink class="underline" :to="{ name: 'patch', params: { id: shotId } }">Mend it in Patch</RouterLink>
         </section>

@@ -126,7 +126,7 @@ async function leave() {
       <RouterLink class="button" :to="{ name: 'plot', params: { id: shotId } }"
         >Back to {{ plot.plot?.shot.slate ?? 'the plot' }}</RouterLink
       >
-      <h1 class="text-[15px]">{{ set.name }}</h1>
+      <h1 class="text-lead">{{ set.name }}</h1>
       <span v-if="scenes.length > 1" class="text-quiet">for scenes {{ scenes.join(', ') }}: all of them change</span>
       <span class="grow" />
       <span v-if="kept" role="status" class="text-quiet">Kept.</span>
@@ -161,7 +161,7 @@ async function leave() {
       />
       <aside class="pane" aria-label="What is chosen">
         <form v-if="scaling" class="grid gap-2" @submit.prevent="scale">
-          <h2 class="text-[15px]">How far apart are they?</h2>
+          <h2 class="text-lead">How far apart are they?</h2>
           <input
             v-model="scaling.distance"
             class="field"

@@ -43,7 +43,7 @@ function sign() {
       <header class="head">
         <SpineButton @click="$emit('spine')" />
         <div class="min-w-0 grow">
-          <h1 class="text-[22px]">{{ verdict.match.slate }}, {{ verdict.run.name }}: is it the same light?</h1>
+          <h1 class="text-head">{{ verdict.match.slate }}, {{ verdict.run.name }}: is it the same light?</h1>
           <p class="text-quiet">
             Sc. {{ verdict.scene.number }} {{ verdict.scene.heading }}; {{ verdict.match.description }}
           </p>
@@ -67,12 +67,12 @@ function sign() {
           >To the scene’s report</RouterLink
         >
       </header>
-      <p class="px-5 text-[17px]">
+      <p class="px-5 text-title">
         <WedgeMark v-if="!verdict.match.holds" act class="mr-1 inline" />{{ ' ' }}
-        <b class="font-[650]">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.
+        <b class="font-strong">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.
       </p>
       <section v-if="verdict.toTake.length && !verdict.run.signed" class="px-5 py-2" aria-label="Still to read">
-        <h2 class="text-[15px]">Still to read</h2>
+        <h2 class="text-lead">Still to read</h2>
         <ul class="list-disc pl-5">
           <li v-for="t in verdict.toTake" :key="t">{{ t }}</li>
         </ul>
@@ -83,7 +83,7 @@ function sign() {
         >
       </section>
       <section class="px-5 py-2" aria-label="Each light alone">
-        <h2 class="text-[15px]">Each light alone, against the record</h2>
+        <h2 class="text-lead">Each light alone, against the record</h2>
         <table class="heads">
           <thead>
             <tr>
@@ -102,7 +102,7 @@ function sign() {
               <td class="figure">{{ h.duv === undefined ? '' : signed(h.duv, 4) }}</td>
               <td>
                 <template v-if="h.verdict === 'OUT'"
-                  ><WedgeMark act class="mr-1 inline" /> <b class="font-[650]">Not as recorded.</b>
+                  ><WedgeMark act class="mr-1 inline" /> <b class="font-strong">Not as recorded.</b>
                   {{
                     h.likely.length ? `Likely: ${h.likely.join('; or ')}.` : 'No single cause of the stock explains it.'
                   }}</template
@@ -116,9 +116,9 @@ function sign() {
         </table>
       </section>
       <section v-if="verdict.otherwise.length" class="px-5 py-2" aria-label="Not as recorded">
-        <h2 class="text-[15px]">Not as recorded, and known</h2>
+        <h2 class="text-lead">Not as recorded, and known</h2>
         <p v-for="o in verdict.otherwise" :key="o.name">
-          <b class="font-[650]">{{ o.name }}</b>: {{ o.now.map((w) => settings.printed(w)).join(', ') }}.
+          <b class="font-strong">{{ o.name }}</b>: {{ o.now.map((w) => settings.printed(w)).join(', ') }}.
           <span class="text-quiet">{{ o.why }}</span>
         </p>
       </section>
@@ -131,7 +131,7 @@ function sign() {
       <footer class="sign">
         <p v-if="problem" role="alert"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
         <p v-if="verdict.run.signed">
-          <b class="font-[650]">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b>
+          <b class="font-strong">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b>
           {{ verdict.run.signed.said }}
         </p>
         <template v-else-if="session.may('LEAD')">
@@ -171,7 +171,7 @@ function sign() {
   font-weight: 400;
   color: var(--quiet);
 }
-@media (width < 700px) {
+@media (width < 800px) {
   .heads thead {
     display: none;
   }

@@ -16,15 +16,15 @@ const bare = computed(() => !/[a-z′'"″°%]$/i.test(model.value.trim()))
       <input
         :id="id"
         v-model="model"
-        class="field figure !w-[118px] text-right text-[14px]"
+        class="field figure !w-[118px] text-right text-figure"
         :aria-invalid="!!problem"
         :aria-describedby="problem ? `${id}-p` : undefined"
         autocomplete="off"
         spellcheck="false"
         @focus="($event.target as HTMLInputElement).select()"
       />
-      <span class="w-8 text-[12px] text-quiet">{{ bare ? unit : '' }}</span>
+      <span class="w-8 text-small text-quiet">{{ bare ? unit : '' }}</span>
     </div>
-    <p v-if="problem" :id="`${id}-p`" role="alert" class="mb-1 text-[12px]">{{ problem }}</p>
+    <p v-if="problem" :id="`${id}-p`" role="alert" class="mb-1 text-small">{{ problem }}</p>
   </div>
 </template>

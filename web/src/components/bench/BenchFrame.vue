@@ -24,8 +24,8 @@ async function copy() {
   <div class="bench">
     <section class="picture" :aria-label="title">
       <header class="flex items-baseline gap-3 px-4 pt-3">
-        <h2 class="text-[15px]">{{ title }}</h2>
-        <span class="text-[12px] text-quiet">{{ hint }}</span>
+        <h2 class="text-lead">{{ title }}</h2>
+        <span class="text-small text-quiet">{{ hint }}</span>
         <button class="button ml-auto" @click="copy">{{ copied ? 'Copied' : 'Copy as text' }}</button>
       </header>
       <div class="drawn" :class="{ stale }"><slot /></div>

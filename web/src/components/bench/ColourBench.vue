@@ -6,6 +6,7 @@ import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import MiredRuler, { type RulerMark } from '@/components/bench/MiredRuler.vue'
 import StockPicker from '@/components/fields/StockPicker.vue'
+import { dialArrows, dialMarks, toldDial } from '@/lib/dialPath'
 import { miredAt, ticks } from '@/lib/scales'
 import { useBench, type Values } from '@/lib/useBench'
 import { signed } from '@/lib/words'
@@ -151,31 +152,6 @@ const arrows = computed(() => {
     return item.miredShift ? [{ key: `${i}`, name: `${item.name} ${signed(item.miredShift, 0)}`, from, to: at }] : []
   })
 })
-const dialMarks = computed<RulerMark[]>(() => {
-  const p = picture.value
-  if (!p) return []
-  return [
-    { key: 'dialledKelvin', name: 'dialled', ...p.asked.dialled, as: 'dot', handle: true },
-    { key: 'measuredKelvin', name: 'measured', ...p.asked.measured, as: 'ring', handle: true },
-    { key: 'targetKelvin', name: 'wanted', kelvin: p.asked.target.kelvin, duv: 0, as: 'line', handle: true },
-    { key: 'dial', name: 'dial this', kelvin: p.dial.dialKelvin, duv: p.dial.dialDuv, as: 'dot' },
-  ]
-})
-const dialArrows = computed(() => {
-  const p = picture.value
-  if (!p) return []
-  const shift = p.dial.pathMired
-  const dial = miredAt(p.dial.dialKelvin)
-  return [
-    {
-      key: 'path',
-      name: `its path ${signed(shift, 0)}`,
-      from: miredAt(p.asked.dialled.kelvin),
-      to: miredAt(p.asked.measured.kelvin),
-    },
-    { key: 'again', name: 'the same path', from: dial, to: dial + shift },
-  ]
-})
 const found = computed(() => {
   const p = picture.value
   if (!p) return ''
@@ -185,14 +161,7 @@ const found = computed(() => {
       : `${Math.abs(p.offWhite)} mired ${p.offWhite > 0 ? 'warmer' : 'cooler'} than the camera’s white`
   return `${Math.round(p.behind.kelvin)} K, Duv ${signed(p.behind.duv, 4)}, ${p.behind.stops.toFixed(1)} stops lost: ${off}.`
 })
-const toDial = computed(() => {
-  const p = picture.value
-  if (!p) return ''
-  const dial = `Dial ${Math.round(p.dial.dialKelvin)} K, tint ${signed(p.dial.dialDuv, 3)}`
-  return p.dial.reachable
-    ? `${dial}: it then measures ${p.asked.target.kelvin} K.`
-    : `${dial}, the end of its range: it stays ${Math.abs(Math.round(p.dial.residualMired))} mired too ${p.dial.residualMired > 0 ? 'warm' : 'cool'}.`
-})
+const toDial = computed(() => (picture.value ? toldDial(picture.value) : ''))
 const summary = computed(() =>
   [
     `Source ${text.sourceKelvin} K, tint ${text.sourceDuv}, through ${names.value.join(', ') || 'nothing'}:`,
@@ -241,10 +210,10 @@ function keepStack(changed: string[]) {
         </p>
       </div>
       <div class="border-t border-line">
-        <h3 class="px-4 pt-2 text-[13px]">What to dial</h3>
+        <h3 class="px-4 pt-2 text-base">What to dial</h3>
         <MiredRuler
-          :marks="dialMarks"
-          :arrows="dialArrows"
+          :marks="dialMarks(picture)"
+          :arrows="dialArrows(picture)"
           :band="picture.band"
           :from="picture.from"
           :to="picture.to"
@@ -269,14 +238,14 @@ function keepStack(changed: string[]) {
       <BenchField v-model="text.whiteBalanceDuv!" label="its tint" unit="Duv" :problem="problems.whiteBalanceDuv" />
       <h3 class="group-title mt-3 mb-1 flex">
         <span class="grow">Through, in order</span
-        ><span class="w-12 text-right text-[11px] font-normal text-quiet">stops</span
-        ><span class="w-12 text-right text-[11px] font-normal text-quiet">mired</span><span class="w-6" />
+        ><span class="w-12 text-right text-fine font-normal text-quiet">stops</span
+        ><span class="w-12 text-right text-fine font-normal text-quiet">mired</span><span class="w-6" />
       </h3>
       <ol>
         <li v-for="(item, i) in stack" :key="`${i}${item.name}`" class="flex min-h-7 items-center">
           <span class="min-w-0 grow truncate" :title="item.heat">{{ item.name }}</span>
-          <span class="figure w-12 text-right text-[14px]">−{{ item.stops.toFixed(1) }}</span>
-          <span class="figure w-12 text-right text-[14px]">{{ signed(item.miredShift, 0) }}</span>
+          <span class="figure w-12 text-right text-figure">−{{ item.stops.toFixed(1) }}</span>
+          <span class="figure w-12 text-right text-figure">{{ signed(item.miredShift, 0) }}</span>
           <button
             class="w-6 text-quiet hover:text-ink"
             :aria-label="`Take off ${item.name}`"
@@ -287,7 +256,7 @@ function keepStack(changed: string[]) {
         </li>
       </ol>
       <StockPicker down class="mt-1" :only="white" @pick="(item) => keepStack([...names, item.name])" />
-      <p v-if="problems.filters" role="alert" class="mt-1 text-[12px]">{{ problems.filters }}</p>
+      <p v-if="problems.filters" role="alert" class="mt-1 text-small">{{ problems.filters }}</p>
       <h3 class="group-title mt-4 mb-1">A fixture</h3>
       <BenchField v-model="text.dialledKelvin!" label="dialled" unit="K" :problem="problems.dialledKelvin" />
       <BenchField v-model="text.dialledDuv!" label="tint dialled" unit="Duv" :problem="problems.dialledDuv" />
@@ -309,7 +278,7 @@ function keepStack(changed: string[]) {
   border: 1px solid var(--set);
 }
 .seen figcaption {
-  font-size: 11px;
+  font-size: var(--text-fine);
   color: var(--quiet);
 }
 </style>

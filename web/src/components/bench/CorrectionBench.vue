@@ -148,7 +148,7 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
     :problem="problem"
     :summary="summary"
   >
-    <div v-if="picture" class="ladders">
+    <div v-if="picture" class="ladders sideways">
       <PrescriptionLadder
         v-for="(p, i) in picture.prescriptions"
         :key="i"
@@ -162,7 +162,7 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
         :target="picture.target"
       />
     </div>
-    <p class="px-4 pb-3 text-[12px] text-quiet">
+    <p class="px-4 pb-3 text-small text-quiet">
       Figures of the stock are nominal; tint shifts add (model). Meter it when it hangs. Filters go in hot light only
       with air behind them.
     </p>
@@ -204,9 +204,9 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
           <button class="count" :aria-label="`One ${item.name} more`" @click="put(item, sheets + 1)">+</button>
         </li>
       </ul>
-      <p v-if="!atHand.length" class="text-[12px] text-quiet">Nothing at hand: press a drawer above, or type a name.</p>
+      <p v-if="!atHand.length" class="text-small text-quiet">Nothing at hand: press a drawer above, or type a name.</p>
       <StockPicker down class="mt-1" label="Add to the stock at hand" @pick="(item) => put(item, 1)" />
-      <p v-if="problems.stock" role="alert" class="mt-1 text-[12px]">{{ problems.stock }}</p>
+      <p v-if="problems.stock" role="alert" class="mt-1 text-small">{{ problems.stock }}</p>
     </template>
   </BenchFrame>
 </template>
@@ -220,7 +220,7 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
 }
 .taken {
   border-color: var(--ink);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 .count {
   width: 26px;
@@ -237,7 +237,7 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
     height: 44px;
   }
 }
-@media (width < 800px) {
+@media (width < 1100px) {
   .ladders {
     grid-template-columns: repeat(5, 150px);
     overflow-x: auto;

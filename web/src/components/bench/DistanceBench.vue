@@ -4,6 +4,7 @@ import { answer, api } from '@/api/client'
 import type { Moved, Phrase, Thrown } from '@/api/types'
 import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
+import ShadowFan from '@/components/bench/ShadowFan.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import { say } from '@/lib/figures'
 import { axis, written } from '@/lib/scales'
@@ -95,6 +96,8 @@ const across = computed(() => {
 })
 const scale = computed(() => across.value.px(1) - across.value.px(0))
 const half = computed(() => Math.max(5, (picture.value?.radius ?? 0) * scale.value))
+/** As high as a thumb at least. */
+const grip = computed(() => Math.max(22, half.value + 8))
 function heads(p: Picture) {
   return [
     {
@@ -154,31 +157,6 @@ const summary = computed(() =>
     toldShadow.value,
   ].join('\n'),
 )
-
-/* the opening, seen from above: source at the left, wall with its opening, surface at the right */
-const fan = computed(() => {
-  const p = picture.value
-  if (!p || !size.value.width) return undefined
-  const x = axis(0, p.sourceToEdge + p.edgeToSurface, 40, Math.max(120, size.value.width - 60))
-  const perM = Math.min(
-    x.px(1) - x.px(0),
-    150 / Math.max(0.2, (p.opening * (p.sourceToEdge + p.edgeToSurface)) / p.sourceToEdge),
-  )
-  const wall = x.px(p.sourceToEdge)
-  const end = x.px(p.sourceToEdge + p.edgeToSurface)
-  const open = (p.opening / 2) * perM
-  const spread = (open * (p.sourceToEdge + p.edgeToSurface)) / p.sourceToEdge
-  return {
-    source: x.px(0),
-    wall,
-    end,
-    open,
-    spread,
-    penumbra: Math.max(1, p.thrown.penumbraM * perM),
-    rays: [-1, -0.5, 0, 0.5, 1],
-  }
-})
-const FAN_MIDDLE = 100
 </script>
 
 <template>
@@ -244,9 +222,9 @@ const FAN_MIDDLE = 100
           </text>
           <rect
             :x="h.x - 16"
-            :y="MIDDLE - half - 8"
+            :y="MIDDLE - grip"
             width="44"
-            :height="2 * half + 16"
+            :height="2 * grip"
             class="handle"
             tabindex="0"
             role="slider"
@@ -270,34 +248,14 @@ const FAN_MIDDLE = 100
     </svg>
     <p class="px-4 pb-3" data-found="move">{{ toldMove }}</p>
     <div class="border-t border-line pt-2">
-      <h3 class="px-4 text-[13px]">Through an opening, seen from above</h3>
-      <svg v-if="fan" class="drawing block w-full" :height="2 * FAN_MIDDLE" role="img" aria-label="The fan of shadows">
-        <path
-          v-for="r in fan.rays"
-          :key="r"
-          :d="`M${fan.source},${FAN_MIDDLE}L${fan.end},${FAN_MIDDLE + r * fan.spread}`"
-          stroke="var(--quiet)"
-          :stroke-width="Math.abs(r) === 1 ? 1.6 : 0.8"
-        />
-        <circle :cx="fan.source" :cy="FAN_MIDDLE" r="6" fill="var(--ink)" />
-        <path
-          :d="`M${fan.wall},10V${FAN_MIDDLE - fan.open}M${fan.wall},${FAN_MIDDLE + fan.open}V190`"
-          stroke="var(--wall)"
-          stroke-width="6"
-        />
-        <path :d="`M${fan.end},10V190`" stroke="var(--set)" stroke-width="2" />
-        <rect
-          v-for="side in [-1, 1]"
-          :key="side"
-          :x="fan.end - 3"
-          :y="FAN_MIDDLE + side * fan.spread - fan.penumbra / 2"
-          width="9"
-          :height="fan.penumbra"
-          fill="var(--ink)"
-        />
-        <text :x="fan.wall" y="8" text-anchor="middle" class="tick">opening</text>
-        <text :x="fan.end + 10" :y="FAN_MIDDLE - fan.spread + 4" class="tick">edge</text>
-      </svg>
+      <h3 class="px-4 text-base">Through an opening, seen from above</h3>
+      <ShadowFan
+        v-if="picture"
+        :source-to-edge="picture.sourceToEdge"
+        :edge-to-surface="picture.edgeToSurface"
+        :opening="picture.opening"
+        :penumbra-m="picture.thrown.penumbraM"
+      />
       <p class="px-4 pb-3" data-found="shadow">
         {{ toldShadow }} <span class="text-quiet">Below 5° reads as parallel (model).</span>
       </p>

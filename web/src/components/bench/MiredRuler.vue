@@ -191,7 +191,7 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
         v-if="p.mark.handle"
         :cx="p.x"
         :cy="p.y"
-        r="18"
+        r="22"
         class="handle"
         tabindex="0"
         role="slider"

@@ -154,19 +154,19 @@ const summary = computed(() => {
           <span class="figure text-right"
             >{{ c.amps.toFixed(1) }}<span class="unit">of {{ c.limitAmps.toFixed(1) }} A</span></span
           >
-          <span class="flex gap-1 text-[12px]"
+          <span class="flex gap-1 text-small"
             ><template v-if="c.over"><WedgeMark act /> over its limit: move a load</template
             ><template v-else
               ><span class="text-quiet">{{ (c.utilisation * 100).toFixed(0) }} %</span></template
             ></span
           >
         </div>
-        <p class="mt-1 text-[12px] text-quiet">
+        <p class="mt-1 text-small text-quiet">
           The line is what may be drawn for hours: {{ text.continuousFraction }} of the breaker.
         </p>
       </div>
       <div class="border-t border-line px-4 py-3">
-        <h3 class="mb-1 text-[13px]">Phases</h3>
+        <h3 class="mb-1 text-base">Phases</h3>
         <div v-for="(amps, phase) in picture.loaded.phaseAmps" :key="phase" class="bar-row">
           <span>phase {{ phase }}</span>
           <svg width="100%" height="20" aria-hidden="true">
@@ -175,15 +175,15 @@ const summary = computed(() => {
           <span class="figure text-right">{{ Number(amps).toFixed(1) }}<span class="unit">A</span></span
           ><span />
         </div>
-        <p class="text-[12px]">
+        <p class="text-small">
           Unbalance <span class="figure">{{ (picture.loaded.unbalance * 100).toFixed(0) }} %</span>{{ ' ' }}
           <span class="text-quiet">of the mean.</span>
         </p>
       </div>
       <div class="border-t border-line px-4 py-3" data-found="battery">
-        <h3 class="mb-1 text-[13px]">Battery</h3>
+        <h3 class="mb-1 text-base">Battery</h3>
         <p>
-          <span class="figure text-[30px]">{{ time(picture.battery.hours) }}</span>{{ ' ' }}
+          <span class="figure text-slate">{{ time(picture.battery.hours) }}</span>{{ ' ' }}
           <span class="figure text-quiet">{{ picture.battery.hours.toFixed(2) }} h</span>, drawing
           <span class="figure">{{ picture.battery.drawWatts.toFixed(1) }}</span> W.
           <span class="text-quiet">An estimate: age and cold take from it.</span>
@@ -212,17 +212,17 @@ const summary = computed(() => {
             v-model="text[`breaker${i}`]"
             class="field figure !w-16 text-right"
             :aria-label="`Breaker of circuit ${i + 1}, amperes`"
-          /><span class="self-center text-[12px] text-quiet">A</span>
+          /><span class="self-center text-small text-quiet">A</span>
         </div>
         <div class="mt-1 flex gap-1">
           <input
             v-model="text[`loads${i}`]"
             class="field figure"
             :aria-label="`Watts on circuit ${i + 1}, such as 640 + 210`"
-          /><span class="self-center text-[12px] text-quiet">W</span>
+          /><span class="self-center text-small text-quiet">W</span>
         </div>
         <ChoiceField v-model="text[`phase${i}`]!" label="" :options="PHASES" />
-        <p v-if="problems[`breaker${i}`] ?? problems[`loads${i}`]" role="alert" class="text-[12px]">
+        <p v-if="problems[`breaker${i}`] ?? problems[`loads${i}`]" role="alert" class="text-small">
           {{ problems[`breaker${i}`] ?? problems[`loads${i}`] }}
         </p>
       </fieldset>
@@ -256,7 +256,7 @@ const summary = computed(() => {
   gap: 8px;
   align-items: center;
 }
-@media (width < 800px) {
+@media (width < 1100px) {
   .bar-row {
     grid-template-columns: 80px minmax(0, 1fr) 104px;
   }

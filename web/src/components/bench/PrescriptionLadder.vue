@@ -59,9 +59,9 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
 <template>
   <article class="ladder" :data-rank="rank">
     <header class="flex items-baseline gap-2 px-2">
-      <span class="figure text-[20px]">{{ rank }}</span>
-      <span class="figure text-[19px]"><StopsText :text="prescription.label" /></span>
-      <span class="figure ml-auto text-[14px]">{{ Math.round(prescription.kelvin) }}<span class="unit">K</span></span>
+      <span class="figure text-large">{{ rank }}</span>
+      <span class="figure text-large"><StopsText :text="prescription.label" /></span>
+      <span class="figure ml-auto text-figure">{{ Math.round(prescription.kelvin) }}<span class="unit">K</span></span>
     </header>
     <svg
       class="drawing"
@@ -126,8 +126,8 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
         stroke="var(--ink)"
       />
     </svg>
-    <p class="text-center text-[11px] text-quiet">cool · 10 mired · warm</p>
-    <p class="px-2 pt-1 text-[12px]" data-reason>{{ prescription.reason }}</p>
+    <p class="text-center text-fine text-quiet">cool · 10 mired · warm</p>
+    <p class="px-2 pt-1 text-small" data-reason>{{ prescription.reason }}</p>
   </article>
 </template>
 

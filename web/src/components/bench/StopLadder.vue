@@ -40,7 +40,7 @@ const across = computed(() => rail.value + APART)
 
 <template>
   <figure class="m-0 min-w-0">
-    <figcaption class="min-h-10 px-1 pb-1 text-[12px] text-quiet">{{ title }}</figcaption>
+    <figcaption class="min-h-10 px-1 pb-1 text-small text-quiet">{{ title }}</figcaption>
     <svg
       class="drawing"
       width="100%"
@@ -52,7 +52,7 @@ const across = computed(() => rail.value + APART)
       <g v-if="line">
         <line :x1="rail - 10" x2="100%" :y1="up.px(0)" :y2="up.px(0)" stroke="var(--ink)" stroke-width="1.8" />
         <foreignObject :x="across + 8" :y="up.px(0) - 24" width="120" height="22"
-          ><div class="figure text-[15px]"><StopsText :text="line" /></div
+          ><div class="figure text-lead"><StopsText :text="line" /></div
         ></foreignObject>
       </g>
       <template v-if="gap">
@@ -111,7 +111,7 @@ const across = computed(() => rail.value + APART)
 
 <style scoped>
 .drawing .ratio {
-  font-size: 26px;
-  font-weight: 650;
+  font-size: var(--text-slate);
+  font-weight: var(--font-weight-strong);
 }
 </style>

@@ -289,10 +289,10 @@ const told = computed(() => {
 
 <style scoped>
 .drawing .letter {
-  font-size: 22px;
-  font-weight: 650;
+  font-size: var(--text-head);
+  font-weight: var(--font-weight-strong);
 }
 .drawing .length {
-  font-size: 15px;
+  font-size: var(--text-lead);
 }
 </style>

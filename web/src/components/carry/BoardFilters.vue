@@ -49,7 +49,7 @@ const departments = DEPARTMENTS.filter((d) => ['ELECTRIC', 'GRIP', 'CAMERA'].inc
   display: inline-flex;
   align-items: center;
   gap: 6px;
-  font-size: 12px;
+  font-size: var(--text-small);
 }
 @media (width < 800px) {
   .filters select,

@@ -84,8 +84,8 @@ const looks = computed(() =>
       <ThingMark v-if="!sheet.compact" :row="row" />
       <span v-else class="swatch" :style="{ background: row.swatch ?? 'transparent' }" />
       <span class="min-w-0">
-        <b class="block truncate font-[650]">{{ row.placement.name }}</b>
-        <span v-if="!sheet.compact" class="block truncate text-[11px] text-quiet">{{ subtitle }}</span>
+        <b class="block truncate font-strong">{{ row.placement.name }}</b>
+        <span v-if="!sheet.compact" class="block truncate text-fine text-quiet">{{ subtitle }}</span>
       </span>
     </div>
     <svg
@@ -155,7 +155,7 @@ const looks = computed(() =>
         <span class="figure block truncate">{{ c.words.figures || (sheet.compact ? c.words.words : '') }}</span>
         <span
           v-if="!sheet.compact && c.words.words && !(camera && c.words.figures)"
-          class="block truncate text-[11px]"
+          class="block truncate text-fine"
           :class="{ 'text-quiet': c.words.figures }"
           >{{ c.words.words }}</span
         >
@@ -235,7 +235,7 @@ const looks = computed(() =>
 .why {
   position: absolute;
   left: 44px;
-  font-size: 11px;
+  font-size: var(--text-fine);
   line-height: 13px;
   color: var(--quiet);
 }
@@ -255,7 +255,7 @@ const looks = computed(() =>
 .compact .said {
   left: 34px;
   top: 12px;
-  font-size: 12px;
+  font-size: var(--text-small);
   text-shadow: 0 0 3px var(--ground);
 }
 .said.tall {

@@ -143,8 +143,8 @@ defineExpose({ edit, cancel, focus: () => scroller.value?.focus(), retype: (text
     <div class="canvas" :style="{ width: `${width}px`, height: `${headHeight + height}px` }">
       <div class="heads" :style="{ height: `${headHeight}px`, width: `${width}px` }" role="row">
         <div class="corner" :style="{ width: `${sizes.head}px` }">
-          <b class="text-[15px] font-[650]">Carry, scene {{ board.scene.number }}</b
-          ><span class="block text-[12px] text-quiet">in shooting order</span>
+          <b class="text-lead font-strong">Carry, scene {{ board.scene.number }}</b
+          ><span class="block text-small text-quiet">in shooting order</span>
         </div>
         <ColumnHead
           v-for="column in shownColumns"

@@ -31,8 +31,8 @@ const summary = computed(() => {
 <template>
   <footer class="facts">
     <div class="lead">
-      <h2 class="truncate text-[17px]">{{ row.placement.name }} in {{ shot.slate }}</h2>
-      <p class="mb-1.5 truncate text-[12px] text-quiet">
+      <h2 class="truncate text-title">{{ row.placement.name }} in {{ shot.slate }}</h2>
+      <p class="mb-1.5 truncate text-small text-quiet">
         {{ shot.stage === 'SHOT' ? 'shot, and locked; ' : '' }}{{ summary }}
       </p>
       <div class="flex flex-wrap gap-2">
@@ -54,7 +54,7 @@ const summary = computed(() => {
     </div>
     <div class="why">
       <label class="flex items-center gap-2"
-        ><span class="shrink-0 text-[12px] text-quiet">next is a</span>
+        ><span class="shrink-0 text-small text-quiet">next is a</span>
         <select v-model="store.reason" class="field !w-24" aria-label="Why the next change is made">
           <option v-for="r in REASONS" :key="r.key" :value="r.key">{{ r.name }}</option>
         </select>
@@ -70,7 +70,7 @@ const summary = computed(() => {
     <ul class="knots">
       <li v-for="k in knots.slice(0, MANY + (knots.length === MANY + 1 ? 1 : 0))" :key="k.attribute">
         <CheatFlag v-if="k.reason === 'CHEAT'" class="!h-[14px]" /><KnotMark v-else />
-        <b class="truncate font-[650]">{{ ATTRIBUTES[k.attribute] }}</b>
+        <b class="truncate font-strong">{{ ATTRIBUTES[k.attribute] }}</b>
         <span class="figure truncate">{{ settings.printed(k.words) }}</span>
         <span class="text-quiet">{{ reasonName(k.reason) }}</span>
         <span class="truncate text-quiet">{{ k.author }} {{ when(k.at) }}</span>
@@ -97,7 +97,7 @@ const summary = computed(() => {
 }
 .knots {
   min-width: 0;
-  font-size: 12px;
+  font-size: var(--text-small);
 }
 .knots li {
   display: grid;

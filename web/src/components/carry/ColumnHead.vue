@@ -33,16 +33,16 @@ const look = computed(() => props.board.looks[props.column - props.board.shots.l
       >
         <span class="flex items-center gap-1.5"
           ><b class="slate-name">{{ shot.slate }}</b
-          ><StageTick :stage="shot.stage" /><span class="ml-auto truncate text-[11px] text-quiet">{{
+          ><StageTick :stage="shot.stage" /><span class="ml-auto truncate text-fine text-quiet">{{
             shot.basedOn ? `from ${shot.basedOn}` : 'first'
           }}</span></span
         >
-        <span class="block truncate text-[12px]" :class="{ 'text-quiet': compact }">{{ shot.description }}</span>
+        <span class="block truncate text-small" :class="{ 'text-quiet': compact }">{{ shot.description }}</span>
       </button>
     </template>
     <template v-else-if="look"
       ><b class="slate-name block truncate">{{ look.card.name }}</b
-      ><span class="block text-[11px] text-quiet">saved look</span></template
+      ><span class="block text-fine text-quiet">saved look</span></template
     >
   </div>
 </template>
@@ -66,12 +66,12 @@ const look = computed(() => props.board.looks[props.column - props.board.shots.l
   text-decoration: underline;
 }
 .slate-name {
-  font-size: 19px;
+  font-size: var(--text-large);
   line-height: 24px;
   font-weight: 700;
 }
 .compact .slate-name {
-  font-size: 15px;
+  font-size: var(--text-lead);
   line-height: 18px;
 }
 .gap-button {

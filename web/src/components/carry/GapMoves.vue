@@ -29,13 +29,13 @@ watch(
     <template v-if="moves">
       <header class="mb-2 flex items-baseline justify-between pr-5">
         <span
-          ><b class="text-[15px] font-[650]">{{ moves.from.name }} to {{ moves.to.name }}</b
-          ><span class="block text-[12px] text-quiet">by who moves it</span></span
+          ><b class="text-lead font-strong">{{ moves.from.name }} to {{ moves.to.name }}</b
+          ><span class="block text-small text-quiet">by who moves it</span></span
         >
         <span class="shrink-0 text-right"
-          ><span class="figure text-[19px]">{{ Number(moves.minutes.toFixed(1)) }}</span
+          ><span class="figure text-large">{{ Number(moves.minutes.toFixed(1)) }}</span
           ><span class="unit">min</span
-          ><span class="block text-[12px] text-quiet"
+          ><span class="block text-small text-quiet"
             >{{ crews }} {{ crews === 1 ? 'crew' : 'crews' }}, estimate</span
           ></span
         >
@@ -77,6 +77,6 @@ watch(
   width: 24px;
   height: 24px;
   color: var(--quiet);
-  font-size: 17px;
+  font-size: var(--text-title);
 }
 </style>

@@ -96,9 +96,9 @@ async function remove() {
           changes.length ? `Making ${shot.slate} like it ties these knots:` : `${shot.slate} is lit like it already.`
         }}
       </p>
-      <ul class="max-h-80 overflow-y-auto text-[12px]">
+      <ul class="max-h-80 overflow-y-auto text-small">
         <li v-for="(d, i) in changes" :key="i">
-          <b class="font-[650]">{{ d.name }}</b> {{ d.label }},
+          <b class="font-strong">{{ d.name }}</b> {{ d.label }},
           <span class="figure">{{ settings.printed(d.words) }}</span>
         </li>
       </ul>

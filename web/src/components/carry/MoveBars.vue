@@ -96,7 +96,7 @@ function merged(spans: number[][]): [number, number][] {
 
 <style scoped>
 .name {
-  font-size: 11px;
+  font-size: var(--text-fine);
   fill: var(--quiet);
 }
 .ink {

@@ -37,7 +37,7 @@ function waits(step: MoveStep) {
   <p v-if="!moves.moves.length" class="text-quiet">Nothing to do: the two are lit alike.</p>
   <section v-for="g in groups" :key="g.key" class="group">
     <h3 class="flex justify-between border-t border-quiet pt-1">
-      <span class="font-[650]">{{ name(g.name) }}</span><span
+      <span class="font-strong">{{ name(g.name) }}</span><span
         ><span class="figure">{{ minutes(g.work) }}</span
         ><span class="unit">min</span></span
       >
@@ -48,16 +48,16 @@ function waits(step: MoveStep) {
           <input type="checkbox" :checked="store.isDone(m)" :disabled="!session.may('NOTE')" @change="store.tick(m)" />
           <span class="min-w-0 grow">
             {{ settings.printed(m.words) }}
-            <span v-if="store.waiting.has(m.key)" class="block text-[11px]">waits to be sent</span>
-            <span v-else-if="m.done" class="block text-[11px] text-quiet"
+            <span v-if="store.waiting.has(m.key)" class="block text-fine">waits to be sent</span>
+            <span v-else-if="m.done" class="block text-fine text-quiet"
               >{{ m.done.changedSince ? 'reads differently since it was ticked by' : 'done by' }}
               {{ m.done.author }}</span
             >
-            <span v-if="!brief && waits(m)" class="block text-[11px] text-quiet">after {{ waits(m) }}</span>
+            <span v-if="!brief && waits(m)" class="block text-fine text-quiet">after {{ waits(m) }}</span>
             <template v-if="!brief"
-              ><span v-for="c in m.cautions" :key="c" class="block text-[11px]">{{ c }}</span></template
+              ><span v-for="c in m.cautions" :key="c" class="block text-fine">{{ c }}</span></template
             >
-            <span v-else-if="m.cautions.some((c) => c.startsWith('The way'))" class="block text-[11px]">{{
+            <span v-else-if="m.cautions.some((c) => c.startsWith('The way'))" class="block text-fine">{{
               m.cautions.find((c) => c.startsWith('The way'))
             }}</span>
           </span>
@@ -80,7 +80,7 @@ function waits(step: MoveStep) {
   gap: 8px;
   padding: 3px 0;
   cursor: pointer;
-  font-size: 12px;
+  font-size: var(--text-small);
   line-height: 16px;
 }
 .step input {
@@ -94,7 +94,7 @@ function waits(step: MoveStep) {
 .big .step {
   min-height: 48px;
   padding: 10px 0;
-  font-size: 15px;
+  font-size: var(--text-lead);
   line-height: 20px;
   border-bottom: 1px solid var(--line);
 }

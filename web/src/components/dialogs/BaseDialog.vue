@@ -12,7 +12,7 @@ const emit = defineEmits<{ close: [] }>()
     <div class="fixed inset-0 overflow-y-auto p-4">
       <div class="flex min-h-full items-center justify-center">
         <DialogPanel class="panel" :class="{ wide }">
-          <DialogTitle class="mb-3 text-[17px] font-[650]">{{ title }}</DialogTitle>
+          <DialogTitle class="mb-3 text-title font-strong">{{ title }}</DialogTitle>
           <slot />
           <p v-if="error" role="alert" class="mt-3 border-l-2 border-ink pl-2">{{ error }}</p>
           <div class="mt-4 flex flex-wrap justify-end gap-2"><slot name="buttons" /></div>

@@ -8,7 +8,7 @@ const model = defineModel<T>({ required: true })
 
 <template>
   <Listbox v-model="model" as="div" class="relative mb-2">
-    <ListboxLabel class="mb-0.5 block text-[12px] text-quiet">{{ label }}</ListboxLabel>
+    <ListboxLabel class="mb-0.5 block text-small text-quiet">{{ label }}</ListboxLabel>
     <ListboxButton class="field flex items-center justify-between text-left">
       <span class="truncate">{{ options.find((o) => o.key === model)?.name }}</span>
       <svg width="8" height="5" aria-hidden="true"><path d="M0 0L4 5L8 0" fill="currentColor" /></svg>

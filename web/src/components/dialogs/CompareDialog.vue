@@ -120,7 +120,7 @@ const rows = computed<{ name: string; of: (c: Column) => string; swatch?: (c: Co
       </table>
       <p v-else-if="!error" class="text-quiet">Working out the light of each…</p>
     </div>
-    <p class="mt-2 text-[12px] text-quiet">The swatch is what the camera sees at its white.</p>
+    <p class="mt-2 text-small text-quiet">The swatch is what the camera sees at its white.</p>
     <template #buttons><button class="button button-main" @click="$emit('close')">Close</button></template>
   </BaseDialog>
 </template>
@@ -140,7 +140,7 @@ th[scope='row'] {
   white-space: nowrap;
 }
 .words {
-  font-size: 12px;
+  font-size: var(--text-small);
   max-width: 220px;
 }
 .swatch {

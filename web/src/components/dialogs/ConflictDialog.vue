@@ -29,7 +29,7 @@ const mine = computed(() => {
       <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         <dt class="text-quiet">theirs</dt>
         <dd>
-          <span class="figure">{{ settings.printed(theirs.say) }}</span><span class="block text-[12px] text-quiet">{{
+          <span class="figure">{{ settings.printed(theirs.say) }}</span><span class="block text-small text-quiet">{{
             [reasonName(theirs.reason), theirs.author, when(theirs.at)].filter(Boolean).join(', ')
           }}</span>
         </dd>

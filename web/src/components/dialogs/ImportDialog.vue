@@ -53,7 +53,7 @@ function load() {
   <BaseDialog :open="open" title="Import a scene" :error="error" @close="emit('close')">
     <form id="import-form" @submit.prevent="load">
       <label class="mb-2 block"
-        ><span class="text-[12px] text-quiet">Scene file, .oblume.json</span
+        ><span class="text-small text-quiet">Scene file, .oblume.json</span
         ><input type="file" accept=".json,application/json" class="field" @change="pick"
       /></label>
       <TextField v-model="number" label="Under another scene number" hint="empty: its own" :maxlength="12" />

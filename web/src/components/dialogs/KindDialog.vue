@@ -129,10 +129,10 @@ function keep() {
   <BaseDialog :open="open" title="A kind of your own" :error="error" @close="emit('close')">
     <form id="kind-form" @submit.prevent="keep">
       <label class="mb-2 block"
-        ><span class="mb-0.5 block text-[12px] text-quiet">Measured beam, ANSI/IES LM-63; may stay empty</span
+        ><span class="mb-0.5 block text-small text-quiet">Measured beam, ANSI/IES LM-63; may stay empty</span
         ><input type="file" class="field" accept=".ies,text/plain" @change="takeFile"
       /></label>
-      <p v-if="measured" class="mb-2 text-[12px]" role="status">
+      <p v-if="measured" class="mb-2 text-small" role="status">
         Read {{ measured.beam.anglesDeg.length }} angles. It is taken as the same all around (model), and does not zoom.
       </p>
       <TextField v-model="fields.what" label="What it is called" hint="Bicolour spot 200 W" :maxlength="80" />

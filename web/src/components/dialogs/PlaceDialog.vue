@@ -93,7 +93,7 @@ function keep() {
   <BaseDialog :open="open" title="Place something" :error="error || shelf.problem" @close="emit('close')">
     <form id="place-form" @submit.prevent="keep">
       <label class="mb-1 block"
-        ><span class="text-[12px] text-quiet">What</span
+        ><span class="text-small text-quiet">What</span
         ><input
           v-model="query"
           class="field"
@@ -115,7 +115,7 @@ function keep() {
         </li>
         <li v-if="shelf.kit && !fixtures.length" class="px-3 py-2 text-quiet">Nothing in the kit is called that.</li>
       </ul>
-      <button type="button" class="mb-2 text-[12px] text-quiet underline" @click="own = true">
+      <button type="button" class="mb-2 text-small text-quiet underline" @click="own = true">
         Add a kind of your own, or a measured beam…
       </button>
       <TextField v-model="name" label="What the crew calls it here" hint="Key, Back window" :maxlength="60" />
@@ -134,7 +134,7 @@ function keep() {
 <style scoped>
 .chosen {
   background: var(--raised);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
   box-shadow: inset 3px 0 var(--accent);
 }
 </style>

@@ -62,9 +62,9 @@ function keep() {
         <h3 class="group-title mt-2">
           {{ s.slate }}: {{ s.differences.length ? `${s.differences.length} would change` : 'nothing would change' }}
         </h3>
-        <ul class="text-[12px]">
+        <ul class="text-small">
           <li v-for="(d, i) in s.differences" :key="i">
-            <b class="font-[650]">{{ d.name }}</b> {{ d.label }},
+            <b class="font-strong">{{ d.name }}</b> {{ d.label }},
             <span class="figure">{{ settings.printed(d.words) }}</span>
           </li>
         </ul>

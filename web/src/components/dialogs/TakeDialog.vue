@@ -79,9 +79,9 @@ function keep() {
         <li v-for="t in things" :key="t.key">
           <label class="flex gap-2 py-1"
             ><input v-model="t.wanted" type="checkbox" /><span
-              ><b class="font-[650]">{{ t.name }}</b
+              ><b class="font-strong">{{ t.name }}</b
               >{{ ' ' }}
-              <span v-for="(c, i) in t.changes" :key="i" class="text-[12px]"
+              <span v-for="(c, i) in t.changes" :key="i" class="text-small"
                 >{{ i ? '; ' : '' }}{{ c.label }} <span class="figure">{{ settings.printed(c.words) }}</span></span
               ></span
             ></label
@@ -91,7 +91,7 @@ function keep() {
     </template>
     <template #buttons>
       <label class="mr-auto flex items-center gap-2"
-        ><span class="text-[12px] text-quiet">as a</span
+        ><span class="text-small text-quiet">as a</span
         ><select v-model="reason" class="field !w-24" aria-label="Why it is copied">
           <option v-for="r in REASONS" :key="r.key" :value="r.key">{{ r.name }}</option>
         </select></label

@@ -67,7 +67,7 @@ const changePassphrase = () =>
       <table class="mb-3 w-full">
         <tbody>
           <tr v-for="m in team.members" :key="m.id">
-            <th scope="row" class="py-1 text-left font-[400]">{{ m.name }}</th>
+            <th scope="row" class="py-1 text-left font-normal">{{ m.name }}</th>
             <td class="w-36">
               <select
                 class="field"
@@ -85,7 +85,7 @@ const changePassphrase = () =>
             </td>
           </tr>
           <tr v-for="i in team.invitations" :key="`i${i.id}`" class="text-quiet">
-            <th scope="row" class="py-1 text-left font-[400]">
+            <th scope="row" class="py-1 text-left font-normal">
               invited by {{ i.madeBy }}, open until {{ when(i.expiresAt) }}
             </th>
             <td>{{ TEAM_ROLES.find((r) => r.key === i.role)?.name }}</td>
@@ -98,7 +98,7 @@ const changePassphrase = () =>
           <option v-for="r in TEAM_ROLES" :key="r.key" :value="r.key">{{ r.name }}</option>
         </select>
         <button class="button" type="submit">Make an invitation link</button>
-        <label v-if="link" class="w-full text-[12px] text-quiet"
+        <label v-if="link" class="w-full text-small text-quiet"
           >Send this link to one person; it works once, for three days, and is not shown again
           <input
             class="field figure mt-1"

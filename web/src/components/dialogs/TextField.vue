@@ -10,7 +10,7 @@ const model = defineModel<string>({ required: true })
 
 <template>
   <label class="mb-2 block">
-    <span class="mb-0.5 flex justify-between text-[12px] text-quiet"
+    <span class="mb-0.5 flex justify-between text-small text-quiet"
       ><span>{{ label }}</span
       ><span v-if="hint">{{ hint }}</span></span
     >

@@ -65,5 +65,5 @@ function keep() {
     :aria-describedby="error ? `${id}-e` : undefined"
     @change="keep"
   />
-  <p v-if="error" :id="`${id}-e`" role="alert" class="col-span-full text-[12px]">{{ error }}</p>
+  <p v-if="error" :id="`${id}-e`" role="alert" class="col-span-full text-small">{{ error }}</p>
 </template>

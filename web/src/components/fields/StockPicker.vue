@@ -59,7 +59,7 @@ function pick(item: Stock | null) {
         <p v-if="!found.length" class="px-3 py-2 text-quiet">Nothing in the stock is called that.</p>
       </ComboboxOptions>
     </Combobox>
-    <p v-if="shelf.problem" role="status" class="mt-1 text-[12px]">{{ shelf.problem }}</p>
+    <p v-if="shelf.problem" role="status" class="mt-1 text-small">{{ shelf.problem }}</p>
   </div>
 </template>
 

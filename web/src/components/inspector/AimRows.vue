@@ -49,7 +49,7 @@ function choose(key: string) {
   <div v-else class="flex min-h-6 items-center gap-1">
     <span class="thread-space" />
     <span class="text-quiet">bearing, tilt</span>
-    <span class="figure ml-auto pr-1 text-[14px]">{{
+    <span class="figure ml-auto pr-1 text-figure">{{
       placed.aim ? `${placed.aim.bearing} ${tilt(placed.aim.tiltDeg)}` : 'on its mark'
     }}</span>
   </div>

@@ -21,8 +21,8 @@ defineEmits<{ untie: [] }>()
       <KnotMark v-else upright />
     </MenuButton>
     <MenuItems v-if="held" class="menu">
-      <div class="px-3 py-2 text-[12px]">
-        <b class="font-[650]">{{ reasonName(held.reason) }}</b>, {{ held.author }}, {{ when(held.at) }}
+      <div class="px-3 py-2 text-small">
+        <b class="font-strong">{{ reasonName(held.reason) }}</b>, {{ held.author }}, {{ when(held.at) }}
         <p v-if="held.note" class="mt-1 text-quiet">{{ held.note }}</p>
       </div>
       <MenuItem v-slot="{ active }" :disabled="locked">

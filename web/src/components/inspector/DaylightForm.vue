@@ -76,8 +76,8 @@ function change(part: Partial<Values['DAYLIGHT']>) {
           :disabled="plot.locked"
           @change="change({ at: instant($event) })"
       /></label>
-      <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>
-      <p class="text-[11px] text-quiet">
+      <p v-if="error" role="alert" class="text-small">{{ error }}</p>
+      <p class="text-fine text-quiet">
         A clear sky is taken (model). The sun needs the set’s place on the earth: draw the set.
       </p>
     </div>

@@ -31,12 +31,12 @@ async function toggle(hint: HintView) {
       <WedgeMark v-if="!h.onPurpose" :act="h.urgent" />
       <span v-else class="w-[13px] text-center">·</span>
       <span class="min-w-0 grow">
-        <button v-if="named" class="block text-left font-[650] hover:underline" @click="plot.selected = h.placement">
+        <button v-if="named" class="block text-left font-strong hover:underline" @click="plot.selected = h.placement">
           {{ settings.printed(h.title) }}
         </button>
-        <b v-else class="block font-[650]">{{ settings.printed(h.title) }}</b>
-        <span v-if="!h.onPurpose" class="text-[12px]">{{ settings.printed(h.reason) }}</span>
-        <span v-else class="text-[12px]">on purpose</span>
+        <b v-else class="block font-strong">{{ settings.printed(h.title) }}</b>
+        <span v-if="!h.onPurpose" class="text-small">{{ settings.printed(h.reason) }}</span>
+        <span v-else class="text-small">on purpose</span>
       </span>
       <button
         v-if="!plot.locked"
@@ -48,7 +48,7 @@ async function toggle(hint: HintView) {
       </button>
     </li>
   </ul>
-  <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>
+  <p v-if="error" role="alert" class="text-small">{{ error }}</p>
 </template>
 
 <style scoped>
@@ -61,7 +61,7 @@ async function toggle(hint: HintView) {
 .mean {
   flex: none;
   padding: 1px 6px;
-  font-size: 11px;
+  font-size: var(--text-fine);
   color: var(--quiet);
   border: 1px solid var(--line);
   border-radius: 3px;

@@ -62,7 +62,7 @@ function toggleFrame(i: number, on: boolean) {
       @untie="editor.put(placed.placement.key, 'MODIFIERS', null)"
     />
     <div class="min-w-0 grow pl-1">
-      <div class="flex items-baseline text-[11px] text-quiet">
+      <div class="flex items-baseline text-fine text-quiet">
         <h3 class="group-title grow text-ink">Through, in order</h3>
         <span class="w-12 text-right">stops</span><span class="w-12 text-right">mired</span>
       </div>
@@ -78,12 +78,12 @@ function toggleFrame(i: number, on: boolean) {
               {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m</template
               ><template v-if="m.covers">, {{ m.covers.toLowerCase() }} half</template>
             </button>
-            <span class="figure w-12 text-right text-[14px]"
+            <span class="figure w-12 text-right text-figure"
               >−<StopsText :text="placed.light?.stack[i]?.stopsText ?? ''"
             /></span>
-            <span class="figure w-12 text-right text-[14px]">{{ placed.light?.stack[i]?.miredText }}</span>
+            <span class="figure w-12 text-right text-figure">{{ placed.light?.stack[i]?.miredText }}</span>
           </div>
-          <div v-if="open === i" class="mb-2 grid gap-1 border-l border-line pl-2 text-[12px]">
+          <div v-if="open === i" class="mb-2 grid gap-1 border-l border-line pl-2 text-small">
             <label class="flex items-center gap-2"
               ><input type="checkbox" :checked="!!m.frameWidthM" @change="toggleFrame(i, !m.frameWidthM)" />on a frame
               of its own</label
@@ -134,15 +134,15 @@ function toggleFrame(i: number, on: boolean) {
           items.length ? 'all of it' : placed.records.includes('LEVEL') ? 'nothing: bare lamp' : 'nothing hangs on it'
         }}</span>
         <template v-if="items.length">
-          <span class="figure w-12 text-right text-[14px]"
+          <span class="figure w-12 text-right text-figure"
             >−<StopsText :text="placed.light?.stackStopsText ?? ''"
           /></span>
-          <span class="figure w-12 text-right text-[14px]">{{ placed.light?.stackMiredText }}</span>
+          <span class="figure w-12 text-right text-figure">{{ placed.light?.stackMiredText }}</span>
         </template>
       </div>
       <StockPicker v-if="!plot.locked" class="mt-1" @pick="add" />
-      <p v-if="error" role="alert" class="mt-1 text-[12px]">{{ error }}</p>
-      <p class="mt-1 text-[11px] text-quiet">Nominal figures of the stock.</p>
+      <p v-if="error" role="alert" class="mt-1 text-small">{{ error }}</p>
+      <p class="mt-1 text-fine text-quiet">Nominal figures of the stock.</p>
     </div>
   </section>
 </template>

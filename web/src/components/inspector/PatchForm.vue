@@ -86,18 +86,18 @@ async function keep() {
     <form class="min-w-0 grow pl-1" @submit.prevent="keep" @focusout="leave">
       <h3 class="group-title">Control</h3>
       <label class="block">
-        <span class="text-[11px] text-quiet">reached</span>
+        <span class="text-fine text-quiet">reached</span>
         <select v-model="fields.path" class="field" :disabled="plot.patchLocked">
           <option v-for="p in PATHS" :key="p.key" :value="p.key">{{ p.name }}</option>
         </select>
       </label>
       <label v-if="fields.path === 'APP'" class="block">
-        <span class="text-[11px] text-quiet">group in the app</span>
+        <span class="text-fine text-quiet">group in the app</span>
         <input v-model="fields.group" class="field" :disabled="plot.patchLocked" autocomplete="off" />
       </label>
       <div class="grid grid-cols-3 gap-x-2">
         <label v-for="part in parts" :key="part.key" class="block" :class="{ 'col-span-3': part.wide }">
-          <span class="text-[11px] text-quiet">{{ part.name }}</span>
+          <span class="text-fine text-quiet">{{ part.name }}</span>
           <input
             v-model="fields[part.key]"
             :list="part.wide ? `modes-of-${placed.placement.key}` : undefined"
@@ -112,8 +112,8 @@ async function keep() {
       </div>
       <datalist :id="`modes-of-${placed.placement.key}`"><option v-for="m in modes" :key="m" :value="m" /></datalist>
       <button type="submit" class="hidden">Keep</button>
-      <p v-if="error" role="alert" class="mt-1 text-[12px]">{{ error }}</p>
-      <p v-else-if="fields.path === 'BY_HAND'" class="mt-1 text-[11px] text-quiet">
+      <p v-if="error" role="alert" class="mt-1 text-small">{{ error }}</p>
+      <p v-else-if="fields.path === 'BY_HAND'" class="mt-1 text-fine text-quiet">
         No address: set by hand at the head.
       </p>
     </form>

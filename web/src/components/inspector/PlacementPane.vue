@@ -61,24 +61,24 @@ function setOutside(outside: boolean) {
         <OtherMark v-else :placed="placed" :scale="iconScale" :bearing="0" />
       </svg>
       <div class="min-w-0">
-        <h2 class="text-[22px] leading-7">{{ placed.placement.name }}</h2>
+        <h2 class="text-head leading-7">{{ placed.placement.name }}</h2>
         <p class="truncate text-quiet">{{ [piece.unit, piece.what].filter(Boolean).join(', ') }}</p>
       </div>
       <ThingMenu :placed="placed" />
     </header>
-    <p v-if="placed.placement.motivation" class="text-[12px] text-quiet">
+    <p v-if="placed.placement.motivation" class="text-small text-quiet">
       Motivated by {{ placed.placement.motivation }}.
     </p>
-    <p v-if="plot.multiSelection.length" class="text-[12px] text-quiet">
+    <p v-if="plot.multiSelection.length" class="text-small text-quiet">
       And {{ plot.multiSelection.length }} more: moved together, put in order under “Do…”.
     </p>
-    <p v-if="placed.placement.group" class="text-[12px] text-quiet">Goes with “{{ placed.placement.group }}”.</p>
+    <p v-if="placed.placement.group" class="text-small text-quiet">Goes with “{{ placed.placement.group }}”.</p>
     <HintList v-if="hints.length" :hints="hints" />
     <ReasonPicker />
     <section>
       <div class="flex items-baseline justify-between">
         <h3 class="group-title pl-6">Stands</h3>
-        <span v-if="tapes" class="text-[11px] text-quiet"
+        <span v-if="tapes" class="text-fine text-quiet"
           >tapes cross at {{ Math.round(tapes.crossingDeg) }}°, {{ tapes.crossing.toLowerCase() }}</span
         >
       </div>
@@ -94,12 +94,12 @@ function setOutside(outside: boolean) {
         <div v-for="tape in [tapes.a, tapes.b]" :key="tape.landmark" class="derived">
           <span>from {{ tape.landmark }}</span>
           <span
-            ><span class="figure text-[14px]">{{ settings.figure(tape.length).figure }}</span
+            ><span class="figure text-figure">{{ settings.figure(tape.length).figure }}</span
             ><span class="unit">{{ settings.figure(tape.length).unit }}</span></span
           >
         </div>
       </template>
-      <p v-else-if="place" class="pl-6 text-[12px] text-quiet">No two landmarks are in sight of it: no tapes.</p>
+      <p v-else-if="place" class="pl-6 text-small text-quiet">No two landmarks are in sight of it: no tapes.</p>
       <ValueRow
         :placed="placed"
         attribute="PLACE"
@@ -142,7 +142,7 @@ function setOutside(outside: boolean) {
           attribute="EFFECT"
           hint="flicker, flash, pulse, lightning, screen, faulty, passing, and how often a second: flicker 3; or none"
         />
-        <p v-if="light.caution" class="pl-6 text-[12px]" role="note">
+        <p v-if="light.caution" class="pl-6 text-small" role="note">
           <WedgeMark act class="mr-1 inline" />{{ light.caution }}
         </p>
         <div class="derived">
@@ -151,11 +151,11 @@ function setOutside(outside: boolean) {
             ><span class="swatch" :style="{ background: light.swatch }" />{{ gel.name }}</span
           >
           <span v-else-if="light.kelvin" class="flex items-center gap-1.5">
-            <span class="swatch" :style="{ background: light.swatch }" /><span class="figure text-[14px]">{{
+            <span class="swatch" :style="{ background: light.swatch }" /><span class="figure text-figure">{{
               Math.round(light.kelvin)
             }}</span
             ><span class="unit !ml-0">K</span>
-            <span v-if="light.duv" class="figure text-[14px]">{{ signed(light.duv, 3) }}</span>
+            <span v-if="light.duv" class="figure text-figure">{{ signed(light.duv, 3) }}</span>
           </span>
           <span v-else>{{ light.problem }}</span>
         </div>
@@ -179,7 +179,7 @@ function setOutside(outside: boolean) {
       <ValueRow :placed="placed" attribute="LENS_ND" hint="Density: 0.6, or clear" />
     </section>
     <RouterLink
-      class="rule text-[12px] underline"
+      class="rule text-small underline"
       :to="{ name: 'log', params: { id: plot.plot!.shot.id }, query: { of: placed.placement.key } }"
       >History, notes and photographs of {{ placed.placement.name }}</RouterLink
     >

@@ -10,7 +10,7 @@ const plot = usePlot()
 <template>
   <div v-if="plot.based && !plot.patchLocked" class="border-b border-line pb-2">
     <RadioGroup v-model="plot.reason">
-      <RadioGroupLabel class="text-[12px] text-quiet">Changes from {{ plot.based }} are a</RadioGroupLabel>
+      <RadioGroupLabel class="text-small text-quiet">Changes from {{ plot.based }} are a</RadioGroupLabel>
       <div class="mt-1 grid grid-cols-4">
         <RadioGroupOption v-for="r in REASONS" :key="r.key" v-slot="{ checked }" :value="r.key" as="template">
           <button class="reason" :class="{ checked }" :title="r.means">{{ r.name }}</button>
@@ -44,7 +44,7 @@ const plot = usePlot()
   position: relative;
   border-color: var(--accent);
   color: var(--ink);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 @media (pointer: coarse) {
   .reason {

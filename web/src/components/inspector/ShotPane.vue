@@ -58,7 +58,7 @@ const listed = computed(() => {
 <template>
   <div v-if="plot.plot" class="grid grid-cols-[minmax(0,1fr)] gap-3">
     <header class="border-b border-line pb-2">
-      <h2 class="text-[22px] leading-7">{{ plot.plot.shot.slate }}</h2>
+      <h2 class="text-head leading-7">{{ plot.plot.shot.slate }}</h2>
       <p class="text-quiet">
         {{ stageName(plot.plot.shot.stage) }}<template v-if="plot.based">, based on {{ plot.based }}</template
         ><template v-else>, based on no other shot</template>
@@ -89,7 +89,7 @@ const listed = computed(() => {
       <h3 class="group-title">
         {{ changes.length ? `Changed from ${plot.based}` : `Nothing changed from ${plot.based} yet` }}
       </h3>
-      <p v-if="!changes.length" class="text-[12px] text-quiet">
+      <p v-if="!changes.length" class="text-small text-quiet">
         Everything carries. Choose a head on the plan and move it, or type over one of its values.
       </p>
       <ul>
@@ -98,9 +98,9 @@ const listed = computed(() => {
             <CheatFlag v-if="c.held.reason === 'CHEAT'" /><KnotMark v-else upright />
             <span class="min-w-0 grow text-left">
               <span class="block truncate"
-                ><b class="font-[650]">{{ c.name }}</b> {{ c.what }}, {{ settings.printed(c.held.say) }}</span
+                ><b class="font-strong">{{ c.name }}</b> {{ c.what }}, {{ settings.printed(c.held.say) }}</span
               >
-              <span class="block truncate text-[11px] text-quiet"
+              <span class="block truncate text-fine text-quiet"
                 >{{ reasonName(c.held.reason) }}, {{ c.held.author }} {{ when(c.held.at)
                 }}<template v-if="c.held.note">: {{ c.held.note }}</template></span
               >
@@ -113,17 +113,17 @@ const listed = computed(() => {
       <h3 class="group-title">{{ hints.length ? 'Worth a look' : 'Nothing worth a second look' }}</h3>
       <HintList :hints="hints.slice(0, MOST_HINTS)" named />
       <details v-if="hints.length > MOST_HINTS" class="mt-1">
-        <summary class="text-[12px]">And {{ hints.length - MOST_HINTS }} more</summary>
+        <summary class="text-small">And {{ hints.length - MOST_HINTS }} more</summary>
         <HintList :hints="hints.slice(MOST_HINTS)" named />
       </details>
       <details v-if="judged.length" class="mt-1">
-        <summary class="text-[12px] text-quiet">On purpose: {{ judged.length }}</summary>
+        <summary class="text-small text-quiet">On purpose: {{ judged.length }}</summary>
         <HintList :hints="judged" named />
       </details>
     </section>
     <section v-if="restrictions.length">
       <h3 class="group-title">The place does not allow</h3>
-      <ul class="text-[12px]">
+      <ul class="text-small">
         <li v-for="(r, i) in restrictions" :key="i">{{ r.note }}</li>
       </ul>
     </section>
@@ -146,10 +146,10 @@ const listed = computed(() => {
               }"
             />
             <span class="min-w-0 grow truncate text-left"
-              ><b class="font-[600]">{{ p.placement.name }}</b
+              ><b class="font-strong">{{ p.placement.name }}</b
               >{{ ' ' }} <span class="text-quiet">{{ p.placement.piece.unit ?? p.placement.piece.what }}</span></span
             >
-            <span class="figure text-[14px]">{{ p.onSet ? said(p, 'LEVEL') : 'struck' }}</span>
+            <span class="figure text-figure">{{ p.onSet ? said(p, 'LEVEL') : 'struck' }}</span>
           </button>
         </li>
       </ul>

@@ -24,9 +24,9 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
   <section v-if="source" class="rule" aria-label="At the mark">
     <div class="flex items-baseline justify-between">
       <h3 class="group-title pl-6">At {{ light.mark?.name ?? 'the mark' }}</h3>
-      <span class="text-[11px] text-quiet">predicted</span>
+      <span class="text-fine text-quiet">predicted</span>
     </div>
-    <p v-if="source.unknown" class="pl-6 text-[12px]">{{ source.unknown }}</p>
+    <p v-if="source.unknown" class="pl-6 text-small">{{ source.unknown }}</p>
     <template v-else-if="one">
       <dl class="facts">
         <dt>lit cheek</dt>
@@ -65,8 +65,8 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
           <dd>{{ whole(one.through.edgePenumbraM) }}</dd>
         </template>
       </dl>
-      <p v-if="one.allAround" class="pl-6 text-[11px] text-quiet">Most of it comes off the room: one bounce (model).</p>
-      <p v-else-if="!one.straight && one.distanceM" class="pl-6 text-[11px] text-quiet">
+      <p v-if="one.allAround" class="pl-6 text-fine text-quiet">Most of it comes off the room: one bounce (model).</p>
+      <p v-else-if="!one.straight && one.distanceM" class="pl-6 text-fine text-quiet">
         It comes off grip: a board, a mirror or a cloth.
       </p>
     </template>
@@ -83,7 +83,7 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
   <section v-if="source?.headroomStops !== undefined" class="rule">
     <h3 class="group-title pl-6">Headroom</h3>
     <p class="pl-6">
-      <span class="figure text-[20px]">{{ tenths(source.headroomStops) }}</span><span class="unit">stops to 100 %</span>
+      <span class="figure text-large">{{ tenths(source.headroomStops) }}</span><span class="unit">stops to 100 %</span>
     </p>
   </section>
   <section v-if="upkeep" class="rule">
@@ -106,8 +106,8 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
       <dt>keep cloth off</dt>
       <dd>{{ upkeep.safeDistanceM }}<span class="unit">m</span></dd>
     </dl>
-    <p v-if="upkeep.modes" class="pl-6 text-[11px] text-quiet">Modes: {{ upkeep.modes }}.</p>
-    <p v-if="upkeep.menu" class="pl-6 text-[11px] text-quiet">In its menu: {{ upkeep.menu }}.</p>
+    <p v-if="upkeep.modes" class="pl-6 text-fine text-quiet">Modes: {{ upkeep.modes }}.</p>
+    <p v-if="upkeep.menu" class="pl-6 text-fine text-quiet">In its menu: {{ upkeep.menu }}.</p>
   </section>
 </template>
 
@@ -127,7 +127,7 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
 }
 .facts dd {
   text-align: right;
-  font: 500 14px var(--font-mono);
+  font: 500 var(--text-figure) var(--font-mono);
   letter-spacing: -0.02em;
 }
 .facts .words {

@@ -161,7 +161,7 @@ function keepCopy() {
   >
     <form id="copy-form" @submit.prevent="keepCopy">
       <TextField v-model="copyName" label="What the crew calls it here" :maxlength="60" />
-      <p class="text-[12px] text-quiet">
+      <p class="text-small text-quiet">
         It takes all values of this shot, stands {{ APART_M }} m to the right, and has no control address yet.
       </p>
     </form>

@@ -99,7 +99,7 @@ function untie() {
       ><span v-if="waits" class="unit">waits to be sent</span>
     </button>
   </div>
-  <p v-if="error" :id="`${id}-e`" role="alert" class="mb-1 ml-5 text-[12px]">{{ error }}</p>
+  <p v-if="error" :id="`${id}-e`" role="alert" class="mb-1 ml-5 text-small">{{ error }}</p>
 </template>
 
 <style scoped>
@@ -119,7 +119,7 @@ function untie() {
   padding: 0 4px;
   border-radius: 3px;
   text-align: right;
-  font-size: 14px;
+  font-size: var(--text-figure);
   border: 1px solid transparent;
 }
 .value:hover:not(:disabled) {

@@ -59,14 +59,14 @@ function mine({ intent, label }: OutboxItem) {
       <template v-else>Connecting…</template>
     </p>
     <section v-for="w in outbox.conflicts" :key="w.idempotencyKey" class="mb-3 border-t border-line pt-2">
-      <b class="font-[650]">{{ w.label }}</b>
+      <b class="font-strong">{{ w.label }}</b>
       <template v-if="w.current">
         <p class="mb-2">Someone changed this meanwhile. Choose which holds.</p>
         <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
           <dt class="text-quiet">theirs</dt>
           <dd>
             <span class="figure">{{ settings.printed(w.current.say) }}</span>{{ ' ' }}
-            <span class="text-[12px] text-quiet">{{
+            <span class="text-small text-quiet">{{
               [reasonName(w.current.reason), w.current.author, when(w.current.at)].filter(Boolean).join(', ')
             }}</span>
           </dd>
@@ -101,17 +101,22 @@ function mine({ intent, label }: OutboxItem) {
   gap: 6px;
   min-height: 28px;
   padding: 0 8px;
-  font-size: 12px;
+  font-size: var(--text-small);
   white-space: nowrap;
   color: var(--quiet);
   border-radius: 3px;
+}
+@media (pointer: coarse) {
+  .line {
+    min-height: 44px;
+  }
 }
 .line:hover {
   background: var(--raised);
 }
 .line.lost {
   color: var(--ink);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 .line :deep(svg) {
   margin-top: 0;

@@ -37,7 +37,7 @@ const live = computed(() => output.now?.live)
   white-space: nowrap;
 }
 .live {
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 .output :deep(svg) {
   margin-top: 0;
@@ -47,7 +47,7 @@ const live = computed(() => output.now?.live)
   padding: 0 10px;
   background: var(--ink);
   color: var(--ground);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 .stop:disabled {
   background: none;

@@ -49,8 +49,8 @@ function go() {
 
 <template>
   <section class="sign-in" aria-labelledby="sign-in-title">
-    <div class="mb-6 flex items-center gap-2 text-[17px] font-[650]"><LogoMark /> Oblume</div>
-    <h1 id="sign-in-title" class="mb-1 text-[22px]">{{ title }}</h1>
+    <div class="mb-6 flex items-center gap-2 text-title font-strong"><LogoMark /> Oblume</div>
+    <h1 id="sign-in-title" class="mb-1 text-head">{{ title }}</h1>
     <p v-if="session.ended" class="mb-3">
       Your session on this device has ended. What you typed is still there behind this, and goes on when you are back.
     </p>
@@ -63,11 +63,11 @@ function go() {
     </p>
     <form @submit.prevent="go">
       <label class="mb-2 block"
-        ><span class="mb-0.5 block text-[12px] text-quiet">Name</span
+        ><span class="mb-0.5 block text-small text-quiet">Name</span
         ><input v-model="name" class="field" autocomplete="username" maxlength="60"
       /></label>
       <label class="mb-3 block">
-        <span class="mb-0.5 flex justify-between text-[12px] text-quiet"
+        <span class="mb-0.5 flex justify-between text-small text-quiet"
           ><span>Passphrase</span><span v-if="first || joining">10 characters or more</span></span
         >
         <input
@@ -92,7 +92,7 @@ function go() {
         :aria-label="`Go in as ${role.name}`"
         @click="attempt(() => session.signInForDemo(role.key))"
       >
-        <b class="font-[650]">{{ role.name }}</b><span class="text-quiet">{{ role.does }}</span>
+        <b class="font-strong">{{ role.name }}</b><span class="text-quiet">{{ role.does }}</span>
       </button>
     </div>
   </section>

@@ -53,25 +53,25 @@ const figures = computed(() =>
 <template>
   <header class="slate">
     <SpineButton @click="emit('spine')" />
-    <h1 class="text-[30px] leading-none font-bold">{{ plot.shot.slate }}</h1>
+    <h1 class="text-slate leading-none font-bold">{{ plot.shot.slate }}</h1>
     <button class="head" title="Change the shot’s card" @click="emit('edit')">
-      <span class="block truncate text-[12px]"
-        ><b class="font-[650]">Sc. {{ plot.scene.number }}</b> {{ plot.scene.heading }}</span
+      <span class="block truncate text-small"
+        ><b class="font-strong">Sc. {{ plot.scene.number }}</b> {{ plot.scene.heading }}</span
       >
-      <span class="block truncate text-[12px] text-quiet">
+      <span class="block truncate text-small text-quiet">
         {{ plot.shot.description }}<template v-if="plot.shot.basedOn">, based on {{ plot.shot.basedOn }}</template>
       </span>
     </button>
     <button v-for="f in figures" :key="f.attribute" class="cell" :title="`Camera ${f.name}`" @click="emit('camera')">
       <span class="flex items-center gap-1">
-        <span class="text-[11px] text-quiet">{{ f.before }}</span>
-        <span class="figure text-[19px] leading-6"
+        <span class="text-fine text-quiet">{{ f.before }}</span>
+        <span class="figure text-large leading-6"
           ><StopsText v-if="f.attribute === 'STOP'" :text="f.text" /><template v-else>{{ f.text }}</template></span
         >
-        <span class="text-[11px] text-quiet">{{ f.unit }}</span>
+        <span class="text-fine text-quiet">{{ f.unit }}</span>
         <KnotMark v-if="f.here" />
       </span>
-      <span class="block text-[11px] text-quiet">{{ f.name }}</span>
+      <span class="block text-fine text-quiet">{{ f.name }}</span>
     </button>
     <div
       v-if="connection.here.length"
@@ -121,7 +121,7 @@ const figures = computed(() =>
 .last {
   margin-left: auto;
   padding: 0 14px;
-  font-size: 12px;
+  font-size: var(--text-small);
   text-align: right;
   border-left: 1px solid var(--line);
   white-space: nowrap;
@@ -130,7 +130,7 @@ const figures = computed(() =>
   min-width: 0;
   max-width: 130px;
   padding: 0 12px;
-  font-size: 12px;
+  font-size: var(--text-small);
   border-left: 1px solid var(--line);
 }
 .last + * {

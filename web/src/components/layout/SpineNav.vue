@@ -87,11 +87,11 @@ useShortcuts((event) => {
         <RouterLink v-if="scene.shots[0]" :to="toShot(scene.shots[0])" class="scene-head">
           <span class="node" />
           <span class="min-w-0">
-            <span class="block truncate text-[11px] text-quiet"
-              ><b class="mr-1 text-[15px] font-[650] text-ink">{{ scene.heading.number }}</b
+            <span class="block truncate text-fine text-quiet"
+              ><b class="mr-1 text-lead font-strong text-ink">{{ scene.heading.number }}</b
               >{{ short(scene) }}</span
             >
-            <span class="block truncate text-[11px] text-quiet lowercase">{{ scene.heading.location }}</span>
+            <span class="block truncate text-fine text-quiet lowercase">{{ scene.heading.location }}</span>
           </span>
         </RouterLink>
         <ul v-if="isOpen(scene)">
@@ -105,17 +105,17 @@ useShortcuts((event) => {
               <StageTick :stage="shot.stage" />
               <span class="min-w-0 grow">
                 <span class="flex items-baseline justify-between gap-1">
-                  <span class="text-[15px] font-[650]">{{ shot.slate }}</span>
-                  <span class="text-[11px] text-quiet">{{ stageName(shot.stage) }}</span>
+                  <span class="text-lead font-strong">{{ shot.slate }}</span>
+                  <span class="text-fine text-quiet">{{ stageName(shot.stage) }}</span>
                 </span>
-                <span class="block truncate text-[11px] text-quiet">{{ shot.description }}</span>
+                <span class="block truncate text-fine text-quiet">{{ shot.description }}</span>
               </span>
             </RouterLink>
           </li>
         </ul>
         <div v-else class="ticks">
           <StageTick v-for="shot in scene.shots" :key="shot.id" :stage="shot.stage" />
-          <span class="block text-[11px] text-quiet"
+          <span class="block text-fine text-quiet"
             >{{ scene.shots.length }} {{ scene.shots.length === 1 ? 'shot' : 'shots' }}</span
           >
         </div>
@@ -124,8 +124,7 @@ useShortcuts((event) => {
     <div class="foot">
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
       <button class="foot-button" title="Who works here" @click="emit('team')">
-        <span class="block text-[11px]">working here</span
-        ><span class="block truncate text-ink">{{ session.name }}</span>
+        <span class="block text-fine">working here</span><span class="block truncate text-ink">{{ session.name }}</span>
       </button>
       <button class="foot-button" @click="settings.theme = settings.theme === 'dark' ? 'daylight' : 'dark'">
         {{ settings.theme === 'dark' ? 'Daylight' : 'Dark set' }}
@@ -153,8 +152,8 @@ useShortcuts((event) => {
   height: 52px;
   padding: 0 14px;
   border-bottom: 1px solid var(--line);
-  font-size: 17px;
-  font-weight: 650;
+  font-size: var(--text-title);
+  font-weight: var(--font-weight-strong);
 }
 .list {
   position: relative;
@@ -226,7 +225,7 @@ useShortcuts((event) => {
 .foot-button {
   text-align: left;
   padding: 3px 0;
-  font-size: 12px;
+  font-size: var(--text-small);
   color: var(--quiet);
 }
 .foot-button:hover {

@@ -36,7 +36,7 @@ function build(n: number) {
 <template>
   <section class="one">
     <header class="flex items-center gap-2">
-      <h2 class="text-[15px] whitespace-nowrap">One at a time</h2>
+      <h2 class="text-lead whitespace-nowrap">One at a time</h2>
       <span class="grow" />
       <button
         class="button !px-2"
@@ -48,10 +48,10 @@ function build(n: number) {
       </button>
       <button class="button !px-2" :disabled="!light.muted.length" @click="light.muted = []">All on</button>
     </header>
-    <p class="text-right text-[11px] text-quiet"><span class="mr-[122px]">headroom, stops</span></p>
+    <p class="text-right text-fine text-quiet"><span class="mr-[122px]">headroom, stops</span></p>
     <ul>
       <li v-for="g in groups" :key="`g${g.name}`" class="row">
-        <span class="swatch" /><b class="grow truncate font-[650]">{{ g.name }}</b>
+        <span class="swatch" /><b class="grow truncate font-strong">{{ g.name }}</b>
         <button class="button !px-2" @click="light.alone(g.keys)">Alone</button>
         <button
           class="button !px-2"
@@ -66,7 +66,7 @@ function build(n: number) {
         <button class="min-w-0 grow truncate text-left hover:underline" @click="emit('select', s.key)">
           {{ s.name }}
         </button>
-        <span v-if="s.headroomStops !== undefined" class="figure text-[13px]" title="headroom to full, stops">{{
+        <span v-if="s.headroomStops !== undefined" class="figure text-base" title="headroom to full, stops">{{
           tenths(s.headroomStops)
         }}</span>
         <button class="button !px-2" @click="light.alone([s.key])">Alone</button>
@@ -74,7 +74,7 @@ function build(n: number) {
       </li>
     </ul>
     <footer class="flex items-center gap-2">
-      <span class="text-[12px] text-quiet"
+      <span class="text-small text-quiet"
         >Build up, {{ built === undefined ? 'all on' : `${built} of ${source.sources.length}` }}</span
       >
       <span class="grow" />

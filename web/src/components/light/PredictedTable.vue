@@ -35,7 +35,7 @@ const table = computed(() => {
 </script>
 
 <template>
-  <h2 class="text-[15px]">Predicted</h2>
+  <h2 class="text-lead">Predicted</h2>
   <table class="w-full">
     <tbody>
       <tr v-for="row in table" :key="row.name">
@@ -46,8 +46,8 @@ const table = computed(() => {
       </tr>
     </tbody>
   </table>
-  <div v-if="read || calibrated.length" class="mt-2 text-[12px]">
-    <h3 class="text-[13px]">Metered</h3>
+  <div v-if="read || calibrated.length" class="mt-2 text-small">
+    <h3 class="text-base">Metered</h3>
     <p v-if="read">
       <StopsText :text="settings.printed(read.words)" />{{ ' ' }}
       <span class="text-quiet">{{ read.author }}, {{ when(read.at) }}</span
@@ -60,7 +60,7 @@ const table = computed(() => {
       meter.
     </p>
   </div>
-  <p class="mt-2 text-[11px] text-quiet">By nominal figures and one bounce (model). A meter decides.</p>
+  <p class="mt-2 text-fine text-quiet">By nominal figures and one bounce (model). A meter decides.</p>
 </template>
 
 <style scoped>
@@ -71,7 +71,7 @@ th {
 }
 td {
   text-align: right;
-  font-size: 14px;
+  font-size: var(--text-figure);
 }
 tr {
   border-bottom: 1px solid var(--line);

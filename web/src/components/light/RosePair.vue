@@ -113,9 +113,9 @@ dl {
   grid-template-columns: max-content 1fr;
   gap: 1px 12px;
   margin: 0;
-  font-size: 12px;
+  font-size: var(--text-small);
 }
 dt {
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 </style>

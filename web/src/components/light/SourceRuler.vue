@@ -63,8 +63,8 @@ watch(
 
 <template>
   <header class="flex items-baseline gap-3">
-    <h2 class="text-[15px]">Mired ruler, the path of {{ source?.name ?? 'no source' }}</h2>
-    <span class="ml-auto text-[12px] text-quiet">height above the ruler: green. below: magenta</span>
+    <h2 class="text-lead">Mired ruler, the path of {{ source?.name ?? 'no source' }}</h2>
+    <span class="ml-auto text-small text-quiet">height above the ruler: green. below: magenta</span>
   </header>
   <MiredRuler v-bind="ruler" :band="band" />
 </template>

@@ -120,10 +120,10 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
 
 <template>
   <section class="what">
-    <h2 class="text-[15px]">What if</h2>
+    <h2 class="text-lead">What if</h2>
     <template v-if="recorded && isLight">
-      <p class="text-[12px]">
-        <b class="font-[650]">{{ recorded.placement.name }}</b>
+      <p class="text-small">
+        <b class="font-strong">{{ recorded.placement.name }}</b>
       </p>
       <label v-if="from" class="slide"
         ><span>distance</span
@@ -151,10 +151,10 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
           label="Add a filter or a cloth, to see what it does"
           @pick="added = [...added, $event]"
         />
-        <label class="flex items-center gap-1 text-[12px]"><input v-model="hold" type="checkbox" />hold</label>
+        <label class="flex items-center gap-1 text-small"><input v-model="hold" type="checkbox" />hold</label>
       </div>
-      <p v-if="added.length" class="text-[12px]">with {{ added.map((a) => a.name).join(', ') }}</p>
-      <p v-if="holding" class="text-[12px]" role="status">
+      <p v-if="added.length" class="text-small">with {{ added.map((a) => a.name).join(', ') }}</p>
+      <p v-if="holding" class="text-small" role="status">
         {{ tenths(holding.changeStops) }} stops, {{ holding.sizeFromDeg.toFixed(1) }}° to
         {{ holding.sizeToDeg.toFixed(1) }}°.
         <template v-if="holding.reachable">Held at {{ holding.levelPercent.toFixed(0) }} %.</template>
@@ -164,9 +164,9 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
         >
       </p>
     </template>
-    <p v-else class="text-[12px] text-quiet">Choose a source in the ladder or the list.</p>
+    <p v-else class="text-small text-quiet">Choose a source in the ladder or the list.</p>
     <template v-if="camera">
-      <p class="text-[12px]"><b class="font-[650]">Camera</b></p>
+      <p class="text-small"><b class="font-strong">Camera</b></p>
       <label class="slide"
         ><span>stop</span
         ><input
@@ -204,7 +204,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
         ></label
       >
     </template>
-    <p v-if="error || light.refused" role="alert" class="text-[12px]">{{ error || light.refused }}</p>
+    <p v-if="error || light.refused" role="alert" class="text-small">{{ error || light.refused }}</p>
     <div v-if="pending" class="keeping">
       <button class="button button-main !px-2" :disabled="plot.locked || !light.settled" @click="keep">Keep</button>
       <button class="button !px-2" @click="intoTry">Into a try</button>
@@ -225,7 +225,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
   gap: 8px;
   align-items: center;
   min-height: 24px;
-  font-size: 12px;
+  font-size: var(--text-small);
 }
 .keeping {
   position: sticky;
@@ -237,7 +237,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
 }
 .slide .figure {
   text-align: right;
-  font-size: 13px;
+  font-size: var(--text-base);
 }
 @media (pointer: coarse) {
   .slide {

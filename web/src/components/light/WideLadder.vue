@@ -91,7 +91,7 @@ const gaps = computed(() => {
     <g transform="translate(0 26)">
       <path v-if="light.camera" :d="`M${LEFT - 10},${y(0)}H${size.width - 8}`" stroke="var(--ink)" stroke-width="1.8" />
       <foreignObject v-if="light.camera" :x="size.width - 70" :y="y(0) - 24" width="64" height="22"
-        ><div class="figure text-right text-[14px]"><StopsText :text="light.camera.stop" /></div
+        ><div class="figure text-right text-figure"><StopsText :text="light.camera.stop" /></div
       ></foreignObject>
       <g v-for="(g, i) in gaps" :key="i">
         <path :d="`M${g.x + 8},${g.from}H${g.to - 36}V${g.below}H${g.to - 9}`" fill="none" stroke="var(--ink)" />
@@ -99,11 +99,11 @@ const gaps = computed(() => {
           <rect :x="g.to - 66" :y="(g.from + g.below) / 2 - 24" width="60" height="44" fill="var(--ground)" />
           <text :x="g.to - 36" :y="(g.from + g.below) / 2 + 2" text-anchor="middle" class="ratio">{{ g.ratio }}</text>
           <foreignObject :x="g.to - 66" :y="(g.from + g.below) / 2 + 4" width="60" height="20"
-            ><div class="figure text-center text-[13px]"><StopsText :text="g.stops" /></div
+            ><div class="figure text-center text-base"><StopsText :text="g.stops" /></div
           ></foreignObject>
         </template>
         <foreignObject v-else :x="g.to - 34" :y="(g.from + g.below) / 2 - 11" width="32" height="22"
-          ><div class="figure inline bg-ground text-[12px]"><StopsText :text="g.stops" /></div
+          ><div class="figure inline bg-ground text-small"><StopsText :text="g.stops" /></div
         ></foreignObject>
       </g>
       <g v-for="(c, i) in columns" :key="c.side">
@@ -128,7 +128,7 @@ const gaps = computed(() => {
             :y="c.sum < 0 && y(c.sum) - y(0) < 26 ? y(c.sum) + 2 : y(c.sum) - 23"
             width="70"
             height="22"
-            ><div class="figure text-[15px] font-semibold"><StopsText :text="thirds(c.sum)" /></div
+            ><div class="figure text-lead font-semibold"><StopsText :text="thirds(c.sum)" /></div
           ></foreignObject>
         </template>
         <text v-else :x="c.x" :y="high / 2" class="tick">dark</text>
@@ -156,8 +156,8 @@ const gaps = computed(() => {
   overflow: hidden;
 }
 .drawing .ratio {
-  font-size: 26px;
-  font-weight: 650;
+  font-size: var(--text-slate);
+  font-weight: var(--font-weight-strong);
 }
 .rung {
   cursor: pointer;

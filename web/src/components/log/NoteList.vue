@@ -85,7 +85,7 @@ const remove = ({ id }: Note) => attempt(() => answer(api.DELETE('/api/notes/{id
 
 <template>
   <section aria-label="Notes and photographs">
-    <h2 class="mb-1 text-[15px]">Notes and photographs</h2>
+    <h2 class="mb-1 text-lead">Notes and photographs</h2>
     <form v-if="may" class="mb-3 grid gap-2" @submit.prevent="add">
       <textarea
         v-model="text"
@@ -115,7 +115,7 @@ const remove = ({ id }: Note) => attempt(() => answer(api.DELETE('/api/notes/{id
       </div>
     </form>
     <p v-if="error || problem" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error || problem }}</p>
-    <p v-for="w in waiting" :key="w.idempotencyKey" class="text-[12px]">waits to be sent: {{ w.text }}</p>
+    <p v-for="w in waiting" :key="w.idempotencyKey" class="text-small">waits to be sent: {{ w.text }}</p>
     <p v-if="!notes.length && !waiting.length" class="text-quiet">No note yet.</p>
     <ul>
       <li v-for="n in notes" :key="n.id" class="note">
@@ -123,7 +123,7 @@ const remove = ({ id }: Note) => attempt(() => answer(api.DELETE('/api/notes/{id
           ><img :src="n.photo" :alt="n.text || `Photograph by ${n.author}`" loading="lazy"
         /></a>
         <p v-if="n.text" class="whitespace-pre-wrap">{{ n.text }}</p>
-        <p class="flex items-baseline text-[11px] text-quiet">
+        <p class="flex items-baseline text-fine text-quiet">
           <span class="grow">{{
             [n.placement ? `of ${n.placement}` : '', n.author, when(n.at)].filter(Boolean).join(', ')
           }}</span><button

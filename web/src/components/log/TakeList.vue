@@ -43,7 +43,7 @@ const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}'
 
 <template>
   <section class="mb-6" aria-label="Takes">
-    <h2 class="mb-1 text-[15px]">Takes</h2>
+    <h2 class="mb-1 text-lead">Takes</h2>
     <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
     <p v-if="!takes.length" class="text-quiet">No take yet.</p>
     <ol>
@@ -68,14 +68,12 @@ const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}'
             placeholder="note"
             :aria-label="`Note of take ${t.number}`"
             @change="change(t, { note: ($event.target as HTMLInputElement).value })"
-          /><span class="block text-[11px] text-quiet">{{ t.author }}, {{ when(t.at) }}</span></span
+          /><span class="block text-fine text-quiet">{{ t.author }}, {{ when(t.at) }}</span></span
         >
         <button v-if="may" class="x" :aria-label="`Delete take ${t.number}`" @click="remove(t)">×</button>
       </li>
     </ol>
-    <p v-if="waiting" class="text-[12px]">
-      {{ waiting }} {{ waiting === 1 ? 'take waits' : 'takes wait' }} to be sent.
-    </p>
+    <p v-if="waiting" class="text-small">{{ waiting }} {{ waiting === 1 ? 'take waits' : 'takes wait' }} to be sent.</p>
     <form v-if="may" class="mt-2 flex gap-2" @submit.prevent="add">
       <input
         v-model="note"
@@ -103,7 +101,7 @@ const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}'
   height: 32px;
   border-radius: 50%;
   border: 1.6px solid transparent;
-  font: 500 17px var(--font-mono);
+  font: 500 var(--text-title) var(--font-mono);
 }
 .number:hover:not(:disabled) {
   border-color: var(--line);

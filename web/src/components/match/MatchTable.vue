@@ -76,7 +76,7 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
           <template v-for="c in COLUMNS" :key="c.aspect">
             <td class="figures">
               <span v-if="of(j, c.aspect).now" class="flex items-baseline gap-3">
-                <span class="figure text-[15px]"
+                <span class="figure text-lead"
                   >{{ apart(of(j, c.aspect).now!.said).figure
                   }}<span class="unit">{{ apart(of(j, c.aspect).now!.said).unit }}</span></span
                 >
@@ -100,7 +100,7 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
           <td class="remedy">
             <p class="flex gap-2">
               <span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><span v-else class="dot" /></span
-              ><b class="font-[650]">{{ j.title }}</b>
+              ><b class="font-strong">{{ j.title }}</b>
             </p>
             <p v-for="l in off(j)" :key="l.aspect" class="pl-5">
               <StopsText v-if="l.remedy" :text="settings.printed(l.remedy)" />
@@ -145,7 +145,7 @@ thead th {
   color: var(--quiet);
 }
 .shot-slate {
-  font-size: 22px;
+  font-size: var(--text-head);
   font-weight: 700;
 }
 .reference {
@@ -188,7 +188,7 @@ tr.opened th:first-child {
     box-shadow: inset 3px 0 0 var(--accent);
   }
 }
-@media (700px <= width < 1200px) {
+@media (800px <= width < 1200px) {
   .report,
   .report thead,
   .report tbody {
@@ -213,7 +213,7 @@ tr.opened th:first-child {
     grid-column: 1 / -1;
   }
 }
-@media (700px <= width < 900px) {
+@media (800px <= width < 1100px) {
   .report tr {
     grid-template-columns: 104px repeat(4, minmax(0, 1fr));
   }
@@ -221,7 +221,7 @@ tr.opened th:first-child {
     display: none;
   }
 }
-@media (width < 700px) {
+@media (width < 800px) {
   .report {
     min-width: 0;
   }

@@ -64,7 +64,7 @@ function usual(aspect: Aspect) {
 <template>
   <section class="pane" :aria-label="`${judged.slate} against ${reference}`">
     <header class="flex flex-wrap items-center gap-3">
-      <h2 class="text-[15px]">
+      <h2 class="text-lead">
         {{ judged.slate }}<template v-if="judged.run">, {{ judged.run.name }}</template> against
         {{ judged.run ? 'its record' : reference }}
       </h2>
@@ -140,7 +140,7 @@ function usual(aspect: Aspect) {
           <td><ToleranceMark :line="line" /></td>
           <td class="remedy">
             <template v-if="line.waiver"
-              ><b class="font-[650]">{{ line.waiver.cause === 'CHEAT' ? 'A cheat' : 'Right by eye' }}</b
+              ><b class="font-strong">{{ line.waiver.cause === 'CHEAT' ? 'A cheat' : 'Right by eye' }}</b
               >: {{ line.waiver.reason }} <span class="text-quiet">({{ line.waiver.author }})</span>{{ ' ' }}
               <button v-if="editable && line.waiver.cause === 'BY_EYE'" class="underline" @click="unsay(line)">
                 take back
@@ -189,13 +189,13 @@ tbody th {
   white-space: nowrap;
 }
 .kind {
-  font: 400 11px var(--font-sans);
+  font: 400 var(--text-fine) var(--font-sans);
   color: var(--quiet);
 }
 .remedy {
   min-width: 240px;
 }
-@media (width < 700px) {
+@media (width < 800px) {
   thead {
     display: none;
   }
@@ -213,7 +213,7 @@ tbody th {
   }
   tbody th {
     grid-column: 1 / -1;
-    font-weight: 650;
+    font-weight: var(--font-weight-strong);
   }
   .remedy {
     grid-column: 1 / -1;
@@ -222,6 +222,6 @@ tbody th {
 }
 .chosen {
   border-color: var(--accent);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 </style>

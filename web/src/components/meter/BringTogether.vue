@@ -69,7 +69,7 @@ function left(way: WhiteMatchWay) {
 
 <template>
   <section class="together" aria-label="Bring to one white">
-    <h2 class="text-[15px]">Bring to one white</h2>
+    <h2 class="text-lead">Bring to one white</h2>
     <p v-if="!candidates.length" class="text-quiet">No light is on whose white is recorded.</p>
     <template v-else>
       <div class="mt-1 flex flex-wrap items-center gap-2">
@@ -102,12 +102,12 @@ function left(way: WhiteMatchWay) {
       <p v-if="problem" role="alert" class="mt-1">{{ problem }}</p>
       <ul v-if="answer" class="mt-1">
         <li v-for="way in answer.ways" :key="way.way" class="way">
-          <b class="font-[650]">{{ way.label }}</b>
+          <b class="font-strong">{{ way.label }}</b>
           <span v-for="w in way.words" :key="w" class="block">{{ w }}</span>
           <span class="text-quiet">{{ left(way) }}</span>
         </li>
       </ul>
-      <p v-if="answer?.nominal.length" class="text-[12px] text-quiet">
+      <p v-if="answer?.nominal.length" class="text-small text-quiet">
         Not measured yet, taken at stock figures: {{ answer.nominal.join(', ') }}.
       </p>
       <button v-if="answer?.ways.length" class="button mt-2" @click="tryAll(answer.ways)">

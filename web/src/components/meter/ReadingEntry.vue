@@ -93,7 +93,7 @@ defineExpose({ focus: () => field.value?.focus() })
       <template v-else-if="refused"><WedgeMark class="mr-1 inline" /> {{ refused }}</template>
       <template v-else-if="understood">
         {{ understood.light ? `${understood.light} alone` : 'all lights' }}, {{ understood.mark }}:
-        <b class="font-[650]"><StopsText :text="settings.printed(understood.words)" /></b>
+        <b class="font-strong"><StopsText :text="settings.printed(understood.words)" /></b>
         <template v-if="understood.solo?.kStops !== undefined"
           >; {{ signed(understood.solo.kStops, 1) }} stop against the prediction</template
         >
@@ -117,7 +117,7 @@ defineExpose({ focus: () => field.value?.focus() })
   border-bottom: 1px solid var(--line);
 }
 .say {
-  font-size: 17px;
+  font-size: var(--text-title);
   min-height: 36px;
 }
 .echo {

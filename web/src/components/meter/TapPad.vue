@@ -166,7 +166,7 @@ function digit(d: string) {
 }
 .key[aria-pressed='true'] {
   border-color: var(--accent);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 .key:disabled {
   color: var(--quiet);

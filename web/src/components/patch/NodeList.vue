@@ -53,15 +53,15 @@ function keep() {
 
 <template>
   <section aria-label="Nodes">
-    <h2 class="text-[15px]">Nodes</h2>
+    <h2 class="text-lead">Nodes</h2>
     <p v-if="!nodes.length" class="text-quiet">
       No node is recorded. Add the boxes between the network and the lights, with the universes of their ports.
     </p>
     <ul>
       <li v-for="n in nodes" :key="n.id">
         <button class="node" :disabled="locked" @click="edit(n)">
-          <b class="font-[650]">{{ n.card.name }}</b> <span class="figure">{{ n.card.address }}</span>
-          <span class="block text-[12px] text-quiet"
+          <b class="font-strong">{{ n.card.name }}</b> <span class="figure">{{ n.card.address }}</span>
+          <span class="block text-small text-quiet"
             >mask {{ n.card.mask }}{{ n.card.gateway ? `, gateway ${n.card.gateway}` : '' }}; ports:
             {{ n.card.ports.length ? n.card.ports.join(', ') : 'none' }}</span
           >

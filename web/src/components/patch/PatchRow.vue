@@ -50,8 +50,8 @@ function choose(name: string) {
 <template>
   <tr :class="{ marked }" @focusin="emit('choose')">
     <th scope="row">
-      <button class="text-left font-[650]" @click="emit('choose')">{{ light.name }}</button><span
-        class="block text-[12px] font-normal text-quiet"
+      <button class="text-left font-strong" @click="emit('choose')">{{ light.name }}</button><span
+        class="block text-small font-normal text-quiet"
         >{{ light.unit ?? light.what }}</span
       >
     </th>
@@ -99,7 +99,7 @@ function choose(name: string) {
           @change="emit('patch', { ...light.patch, group: ($event.target as HTMLInputElement).value || undefined })"
         />
       </form>
-      <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>
+      <p v-if="error" role="alert" class="text-small">{{ error }}</p>
     </td>
     <td>
       <select
@@ -115,7 +115,7 @@ function choose(name: string) {
       </select>
       <span v-else class="text-quiet">{{ light.patch.mode ?? '' }}</span>
     </td>
-    <td class="text-[12px]">
+    <td class="text-small">
       {{ light.menu ?? ''
       }}<span v-if="light.atTheHead.length" class="block text-quiet"
         >at the head: {{ light.atTheHead.join(', ') }}</span
@@ -138,7 +138,7 @@ th {
 .marked th {
   box-shadow: inset 3px 0 var(--accent);
 }
-@media (width < 700px) {
+@media (width < 800px) {
   tr {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);

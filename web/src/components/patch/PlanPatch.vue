@@ -64,24 +64,24 @@ function keep() {
 
 <template>
   <section aria-label="Addresses one after the other">
-    <h2 class="text-[15px]">Addresses one after the other</h2>
+    <h2 class="text-lead">Addresses one after the other</h2>
     <form class="grid grid-cols-3 gap-2" @submit.prevent="show">
       <label class="col-span-3"
-        ><span class="text-[11px] text-quiet">order</span
+        ><span class="text-fine text-quiet">order</span
         ><select v-model="order" class="field">
           <option v-for="o in ORDERS" :key="o.key" :value="o.key">{{ o.name }}</option>
         </select></label
       >
       <label
-        ><span class="text-[11px] text-quiet">from universe</span
+        ><span class="text-fine text-quiet">from universe</span
         ><input v-model="universe" class="field figure text-right" inputmode="numeric"
       /></label>
       <label
-        ><span class="text-[11px] text-quiet">address</span
+        ><span class="text-fine text-quiet">address</span
         ><input v-model="address" class="field figure text-right" inputmode="numeric"
       /></label>
       <label
-        ><span class="text-[11px] text-quiet">in steps of</span
+        ><span class="text-fine text-quiet">in steps of</span
         ><input v-model="every" class="field figure text-right" inputmode="numeric"
       /></label>
       <button class="button col-span-3" type="submit">Show what would change</button>
@@ -98,7 +98,7 @@ function keep() {
       <table v-else class="w-full">
         <tbody>
           <tr v-for="c in plan.changes" :key="c.key">
-            <th scope="row" class="pr-2 text-left font-[650]">{{ c.name }}</th>
+            <th scope="row" class="pr-2 text-left font-strong">{{ c.name }}</th>
             <td class="figure text-quiet">{{ c.from }}</td>
             <td class="px-1 text-quiet">to</td>
             <td class="figure">{{ c.to }}</td>

@@ -106,7 +106,7 @@ function key(event: KeyboardEvent, f: Footprint) {
 <template>
   <section class="universe" :aria-label="`Universe ${universe.universe}`">
     <h2>
-      <span class="figure text-[19px]">{{ universe.universe }}</span>{{ ' ' }}
+      <span class="figure text-large">{{ universe.universe }}</span>{{ ' ' }}
       <span class="text-quiet"
         >universe, {{ said }};
         {{ universe.carriedBy.length ? `carried by ${universe.carriedBy.join(', ')}` : 'carried by no node' }}</span

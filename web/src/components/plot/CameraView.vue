@@ -43,7 +43,7 @@ const edges = computed(() =>
   pointer-events: none;
 }
 .word {
-  font-size: 11px;
+  font-size: var(--text-fine);
   fill: var(--set-words);
   stroke: var(--floor);
   stroke-width: 3px;

@@ -148,7 +148,7 @@ const things = computed(() =>
         <title>{{ t.name }}</title>
       </g>
     </svg>
-    <p v-else class="p-2 text-[11px] text-quiet">Give the camera a place, an aim and a lens to see its frame.</p>
+    <p v-else class="p-2 text-fine text-quiet">Give the camera a place, an aim and a lens to see its frame.</p>
   </figure>
 </template>
 
@@ -164,6 +164,6 @@ const things = computed(() =>
   cursor: pointer;
 }
 .drawing .name {
-  font-size: 11px;
+  font-size: var(--text-fine);
 }
 </style>

@@ -1,123 +1,22 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
-import { axis, ticks } from '@/lib/scales'
-import { along } from '@/lib/screen'
+import { ref } from 'vue'
+import { held } from '@/api/types'
 import { usePointerDrag } from '@/lib/usePointerDrag'
+import { useRoving } from '@/lib/useRoving'
 import { useSize } from '@/lib/useSize'
+import { HIGH, LEFT, RIGHT, useSideView, type SideShown } from '@/lib/useSideView'
 import { useSettings } from '@/stores/settings'
-import type { Draft } from '@/stores/shotEditor'
 
 /** Heights seen from the side, along the camera's axis: drag a thing up or down to raise or lower it. */
-const props = defineProps<{
-  set: SetPlan
-  placements: Placed[]
-  selected?: string
-  locked: boolean
-  camera?: Placed
-  draft: Record<string, Draft>
-}>()
+const props = defineProps<SideShown & { locked: boolean }>()
 const emit = defineEmits<{ select: [key: string]; raise: [key: string, heightM: number]; drop: [] }>()
 
-const HIGH = 126
-const FOOT = 22
-const HEAD = 12
-const LEFT = 84
-const RIGHT = 24
 const NUDGE_M = 0.05
-const LOWEST_TOP_M = 2.6
 
 const settings = useSettings()
 const element = ref<SVGSVGElement>()
 const size = useSize(element)
-const way = computed(() => along(props.camera?.aim?.bearingDeg ?? 90))
-/** Metres along the camera's axis; the screen's y is down, the plan's is up. */
-function distance(p: PlanPoint) {
-  return p.xM * way.value.x - p.yM * way.value.y
-}
-const standing = computed(() => props.placements.filter((p) => p.onSet && value(p, 'PLACE') && value(p, 'HEIGHT')))
-const origin = computed(() =>
-  props.camera && value(props.camera, 'PLACE') ? distance(value(props.camera, 'PLACE')!) : 0,
-)
-const reach = computed(() => {
-  const all = [
-    ...standing.value.map((p) => distance(value(p, 'PLACE')!)),
-    ...props.set.walls.flatMap((w) => w.points.map(distance)),
-  ].map((d) => d - origin.value)
-  const from = Math.min(...all, 0)
-  const to = Math.max(...all, 1)
-  return { from, to, px: axis(from, to, LEFT, Math.max(LEFT + 60, size.value.width - RIGHT)) }
-})
-const top = computed(() =>
-  Math.max(
-    LOWEST_TOP_M,
-    props.set.ceilingHeightM ?? 0,
-    ...standing.value.map((p) => value(p, 'HEIGHT')!.heightM + 0.3),
-  ),
-)
-const up = computed(() => axis(0, top.value, HIGH - FOOT, HEAD))
-const things = computed(() =>
-  standing.value.map((placed) => {
-    const key = placed.placement.key
-    const height = props.draft[key]?.heightM ?? value(placed, 'HEIGHT')!.heightM
-    const x = reach.value.px.px(distance(value(placed, 'PLACE')!) - origin.value)
-    const aim = placed.aim
-    // the aim as seen from the side: how much of it runs along the axis
-    const run = aim
-      ? Math.cos((aim.tiltDeg * Math.PI) / 180) *
-        (along(aim.bearingDeg).x * way.value.x + along(aim.bearingDeg).y * way.value.y)
-      : 1
-    const turn = aim ? (Math.atan2(-Math.sin((aim.tiltDeg * Math.PI) / 180), run) * 180) / Math.PI : 0
-    const said = settings.units === 'imperial' ? (held(placed, 'HEIGHT')?.say.imperial ?? '') : height.toFixed(2)
-    return {
-      key,
-      placed,
-      height,
-      said,
-      x,
-      y: up.value.px(height),
-      turn,
-      kind: placed.placement.kind,
-      selected: key === props.selected,
-    }
-  }),
-)
-const furniture = computed(() =>
-  props.set.furniture.map((f) => {
-    const all = f.outline.map((p) => reach.value.px.px(distance(p) - origin.value))
-    return { name: f.name, x: Math.min(...all), width: Math.max(...all) - Math.min(...all), y: up.value.px(f.heightM) }
-  }),
-)
-const ASPECT = 9 / 16
-const view = computed(() => {
-  const camera = things.value.find((t) => t.kind === 'CAMERA')
-  if (!camera?.placed.viewDeg) return []
-  const half = Math.atan(Math.tan(((camera.placed.viewDeg / 2) * Math.PI) / 180) * ASPECT)
-  const tilt = ((camera.placed.aim?.tiltDeg ?? 0) * Math.PI) / 180
-  const far = reach.value.to + 2
-  return [-1, 1].map((side) => ({
-    x: reach.value.px.px(far),
-    y: up.value.px(camera.height + Math.tan(tilt + side * half) * far),
-    from: camera,
-  }))
-})
-const metres = computed(() => ticks(reach.value.from, reach.value.to, reach.value.to - reach.value.from > 14 ? 2 : 1))
-const heights = computed(() => ticks(0, top.value, top.value > 4 ? 2 : 1))
-/** Figures that would lie on each other are left to their tooltip. */
-const told = computed(() => {
-  const taken: { x: number; y: number }[] = []
-  return new Set(
-    [...things.value]
-      .sort((a, b) => Number(b.selected) - Number(a.selected))
-      .filter((t) => {
-        if (t.kind === 'MARK' && !t.selected) return false
-        const free = taken.every((o) => Math.abs(o.x - t.x) > 46 || Math.abs(o.y - t.y) > 13)
-        if (free || t.selected) taken.push(t)
-        return free || t.selected
-      })
-      .map((t) => t.key),
-  )
-})
+const { things, told, furniture, view, metres, heights, reach, up, top } = useSideView(() => props, size)
 
 const grab = usePointerDrag<string>({
   element: () => element.value,
@@ -131,7 +30,18 @@ function down(event: PointerEvent, key: string) {
 function rounded(metres: number) {
   return Math.max(0, Math.round(metres * 100) / 100)
 }
+/* one stop of the Tab key: left and right go from thing to thing, up and down raise and lower it */
+const roving = useRoving(
+  () => things.value.map((t) => ({ key: t.key, at: { x: t.x, y: 0 } })),
+  () => props.selected,
+)
 function onKey(event: KeyboardEvent, key: string, height: number) {
+  if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+    event.preventDefault()
+    const next = roving.beyond(key, event.key)
+    element.value?.querySelector<SVGGElement>(`[data-height="${CSS.escape(next ?? key)}"]`)?.focus()
+    return
+  }
   const by = { ArrowUp: NUDGE_M, ArrowDown: -NUDGE_M }[event.key]
   if (!by || props.locked) return
   event.preventDefault()
@@ -189,15 +99,16 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
       :transform="`translate(${t.x} ${t.y})`"
       class="thing"
       :class="{ locked }"
-      tabindex="0"
+      :tabindex="t.key === roving.stop.value ? 0 : -1"
       role="slider"
       :aria-label="`Height of ${t.placed.placement.name}`"
       :aria-valuenow="t.height"
       aria-valuemin="0"
       :aria-valuemax="top"
-      :aria-valuetext="`${t.height.toFixed(2)} m`"
+      :aria-valuetext="settings.printed(held(t.placed, 'HEIGHT')!.say)"
       :data-height="t.key"
       @pointerdown="down($event, t.key)"
+      @focus="roving.focused.value = t.key"
       @keydown="onKey($event, t.key, t.height)"
     >
       <path
@@ -205,7 +116,7 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
         :d="`M0,0V${up.px(0) - t.y}`"
         :stroke="t.selected ? 'var(--accent)' : 'var(--set)'"
       />
-      <circle r="14" fill="transparent" />
+      <circle r="14" class="reach" />
       <g v-if="t.kind === 'MARK'">
         <circle r="6" fill="var(--raised)" stroke="var(--ink)" stroke-width="1.4" />
         <path :d="`M0,6V${up.px(0) - t.y}`" stroke="var(--ink)" stroke-opacity=".5" />
@@ -258,6 +169,14 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
 </template>
 
 <style scoped>
+.reach {
+  fill: transparent;
+}
+@media (pointer: coarse) {
+  .reach {
+    r: 22px;
+  }
+}
 .side {
   display: block;
   width: 100%;

@@ -57,7 +57,7 @@ const gap = computed(() => {
 <template>
   <section class="ladder" aria-label="Light at the mark">
     <template v-if="mark && light.light">
-      <h2 class="text-[13px] font-[650]">
+      <h2 class="text-base font-strong">
         <select
           v-if="light.light.marks.length > 1"
           class="mark"
@@ -69,7 +69,7 @@ const gap = computed(() => {
         </select>
         <template v-else>At {{ mark.name }}</template>
       </h2>
-      <p class="text-[11px] text-quiet">
+      <p class="text-fine text-quiet">
         {{ light.light.camera ? `stops from ${light.light.camera.stop}` : 'no camera stop is recorded' }}
       </p>
       <svg
@@ -162,8 +162,8 @@ const gap = computed(() => {
   scrollbar-width: none;
 }
 .drawing .ratio {
-  font-size: 19px;
-  font-weight: 650;
+  font-size: var(--text-large);
+  font-weight: var(--font-weight-strong);
 }
 .mark {
   max-width: 120px;
@@ -185,17 +185,17 @@ const gap = computed(() => {
   border-top: 1px solid var(--line);
 }
 .facts dt {
-  font-size: 12px;
+  font-size: var(--text-small);
   color: var(--quiet);
 }
 .facts dd {
-  font: 500 13px var(--font-mono);
+  font: 500 var(--text-base) var(--font-mono);
   letter-spacing: -0.02em;
   text-align: right;
 }
 .note {
   margin: 6px 8px 0 0;
-  font-size: 11px;
+  font-size: var(--text-fine);
   color: var(--quiet);
 }
 </style>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { held, value, type HintView, type PlanPoint } from '@/api/types'
-import RoseMark from '@/components/marks/RoseMark.vue'
 import { path, toCentimetre, toPlan, toPx } from '@/lib/screen'
 import { isClosed, wallPoints } from '@/lib/set'
 import { useAnnounced } from '@/lib/useAnnounced'
@@ -20,6 +19,7 @@ import PlanFlags from './PlanFlags.vue'
 import PlanFrame from './PlanFrame.vue'
 import PlanGhosts from './PlanGhosts.vue'
 import PlanLabels from './PlanLabels.vue'
+import PlanRoses from './PlanRoses.vue'
 import SetLayer from './SetLayer.vue'
 import TapeLine from './TapeLine.vue'
 import ThrowShape from './ThrowShape.vue'
@@ -35,11 +35,6 @@ const emit = defineEmits<{
   /** The drag or the nudging has ended. */
   drop: []
 }>()
-
-const ROSE_R0 = 16
-const ROSE_PER_STOP = 6.5
-const ROSE_WITHIN = 70
-const MOST_PETALS = 6
 
 const settings = useSettings()
 const element = ref<SVGSVGElement>()
@@ -65,12 +60,6 @@ const plan = usePlanDrawing(
 )
 const { drawn, chosen, faded, walks, ghosted, flags, labels } = plan
 
-const roses = computed(() =>
-  (props.light?.marks ?? []).flatMap((mark) => {
-    const d = drawn.value.find((one) => one.key === mark.key)
-    return d ? [{ mark, at: d.at, faded: faded.value.has(d.key) }] : []
-  }),
-)
 const cameraDrawn = computed(() => drawn.value.find((d) => d.placed.placement.kind === 'CAMERA'))
 const tapes = computed(() => {
   const two = chosen.value?.placed.tapes
@@ -149,7 +138,7 @@ defineExpose({
     class="stage"
     role="group"
     tabindex="0"
-    :aria-label="`Plan of shot ${slate}. Tab to what is placed; arrows go from one to the next, Enter chooses. What is chosen is moved by arrows and turned by brackets. Plus and minus zoom.`"
+    :aria-label="`Plan of shot ${slate}. Tab to what is placed: arrows go from one to the next, Enter chooses, arrows move and brackets turn it.`"
     @pointerdown="pointer.down($event, { kind: 'pan' })"
     @pointermove="pointer.move"
     @pointerup="pointer.up"
@@ -194,23 +183,7 @@ defineExpose({
     <path v-for="w in walks" :key="w.name" :d="w.d" class="walk">
       <title>{{ w.name }}</title>
     </path>
-    <g
-      v-for="r in roses"
-      :key="`rose-${r.mark.key}`"
-      :transform="`translate(${r.at.x} ${r.at.y})`"
-      class="fixed-mark"
-      :class="{ faded: r.faded }"
-    >
-      <RoseMark
-        :mark="r.mark"
-        :sources="light!.sources"
-        :r0="ROSE_R0"
-        :per-stop="ROSE_PER_STOP"
-        :chosen="selected"
-        :most="drawn.length > CROWD ? MOST_PETALS : undefined"
-        :within="ROSE_WITHIN"
-      />
-    </g>
+    <PlanRoses v-if="light" :light="light" :drawn="drawn" :faded="faded" :selected="selected" />
     <PlanGhosts :ghosted="ghosted" />
     <template v-if="chosen">
       <TapeLine v-for="tape in tapes" :key="tape.landmark" :tape="tape" :to="chosen.at" :view="view" />
@@ -299,8 +272,5 @@ defineExpose({
   fill: var(--ground);
   stroke: var(--accent);
   stroke-width: 1.4;
-}
-.fixed-mark {
-  pointer-events: none;
 }
 </style>

@@ -47,12 +47,12 @@ const settings = useSettings()
   cursor: pointer;
 }
 .flag-title {
-  font-size: 12px;
-  font-weight: 650;
+  font-size: var(--text-small);
+  font-weight: var(--font-weight-strong);
   fill: var(--ink);
 }
 .flag-words {
-  font-size: 11px;
+  font-size: var(--text-fine);
   fill: var(--quiet);
 }
 </style>

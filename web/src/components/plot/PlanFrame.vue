@@ -28,7 +28,7 @@ const bar = computed(() => {
   pointer-events: none;
 }
 .fixed-mark text {
-  font-size: 11px;
+  font-size: var(--text-fine);
   fill: var(--quiet);
 }
 </style>

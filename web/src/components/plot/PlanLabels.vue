@@ -48,11 +48,11 @@ function inset(d: DrawnThing): number {
   fill: var(--ink);
 }
 .name {
-  font-size: 13px;
-  font-weight: 600;
+  font-size: var(--text-base);
+  font-weight: var(--font-weight-strong);
 }
 .label .figure {
-  font-size: 12px;
+  font-size: var(--text-small);
 }
 .label.chosen .name {
   fill: var(--accent);

@@ -190,9 +190,14 @@ defineExpose({ focus: () => input.value?.focus() })
   min-height: 32px;
   padding: 0 6px;
   background: transparent;
-  font-size: 17px;
+  font-size: var(--text-title);
   border: 0;
   color: var(--ink);
+}
+@media (pointer: coarse) {
+  .entry {
+    min-height: 44px;
+  }
 }
 .entry:focus-visible {
   outline-offset: -2px;
@@ -205,7 +210,7 @@ defineExpose({ focus: () => input.value?.focus() })
   width: auto;
 }
 kbd {
-  font: 400 11px var(--font-mono);
+  font: 400 var(--text-fine) var(--font-mono);
   opacity: 0.75;
 }
 .echo {
@@ -216,7 +221,7 @@ kbd {
   min-height: 24px;
   max-height: 66px;
   overflow-y: auto;
-  font-size: 12px;
+  font-size: var(--text-small);
 }
 .told {
   display: inline-flex;

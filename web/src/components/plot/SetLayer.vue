@@ -181,7 +181,7 @@ const metres = computed(() => {
 
 <style scoped>
 .word {
-  font-size: 11px;
+  font-size: var(--text-fine);
   fill: var(--set-words);
 }
 .set {

@@ -61,22 +61,22 @@ const plateWidth = computed(() => (text.value.figure.length + text.value.unit.le
   pointer-events: none;
 }
 .name {
-  font-size: 12px;
+  font-size: var(--text-small);
   fill: var(--ink);
   stroke: var(--ground);
   stroke-width: 3px;
   paint-order: stroke;
 }
 .letter {
-  font-size: 22px;
-  font-weight: 650;
+  font-size: var(--text-head);
+  font-weight: var(--font-weight-strong);
 }
 .length {
-  font-size: 14px;
+  font-size: var(--text-figure);
   fill: var(--ink);
 }
 .small {
-  font-size: 12px;
+  font-size: var(--text-small);
   fill: var(--quiet);
 }
 </style>

@@ -77,12 +77,12 @@ async function keep() {
     <BaseDialog :open="keeping" :title="`Keep try ${light.trial?.name ?? ''}`" :error="error" @close="keeping = false">
       <ReasonPicker v-if="plot.based" />
       <label v-else class="block"
-        ><span class="text-[12px] text-quiet">Why this one; it stays with the record</span
+        ><span class="text-small text-quiet">Why this one; it stays with the record</span
         ><input v-model="plot.note" class="field" maxlength="500"
       /></label>
       <ul class="mt-3">
         <li v-for="c in light.answer?.changes ?? []" :key="c.placement + c.attribute">
-          <b class="font-[650]">{{ c.name }}</b> {{ c.label }}
+          <b class="font-strong">{{ c.name }}</b> {{ c.label }}
           <template v-if="c.before"
             ><span class="figure">{{ settings.printed(c.before) }}</span> to </template
           ><span class="figure">{{ settings.printed(c.after) }}</span>
@@ -117,7 +117,7 @@ async function keep() {
 }
 .chip.here {
   border-color: var(--accent);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 @media (pointer: coarse) {
   .chip {

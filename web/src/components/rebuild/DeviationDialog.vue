@@ -129,7 +129,7 @@ function asRecorded() {
       <div class="col-span-2 sm:col-span-3"><TextField v-model="why" label="Why" :maxlength="500" /></div>
     </form>
     <fieldset v-if="isLight" class="missing">
-      <legend class="px-1 text-[15px] font-[650]">Something is missing</legend>
+      <legend class="px-1 text-lead font-strong">Something is missing</legend>
       <div class="flex flex-wrap gap-x-5 gap-y-1">
         <label class="flex min-h-[28px] items-center gap-1"
           ><input v-model="unitGone" type="checkbox" /> the unit,
@@ -143,13 +143,13 @@ function asRecorded() {
         </button>
       </div>
       <label v-if="unitGone" class="mt-1 block"
-        ><span class="text-[12px] text-quiet">What the crew calls the one that stands in</span
+        ><span class="text-small text-quiet">What the crew calls the one that stands in</span
         ><input v-model="unit" class="field" maxlength="80"
       /></label>
       <ul v-if="found" class="mt-2" aria-label="Substitutes">
         <li v-for="s in found" :key="s.kind + s.stops" class="standin" :data-reaches="s.reaches">
           <div class="grow">
-            <b class="font-[650]">{{ s.kind }}</b>{{ ' ' }}
+            <b class="font-strong">{{ s.kind }}</b>{{ ' ' }}
             <span class="figure ml-2"
               >{{ signed(s.stops, 1) }}<span class="unit">stop</span> {{ signed(s.mired, 0)
               }}<span class="unit">mired</span></span
@@ -163,7 +163,7 @@ function asRecorded() {
         </li>
         <li v-if="!found.length">Nothing of the kit reaches this light. Move it closer, or open the stop.</li>
       </ul>
-      <p v-if="found" class="text-[12px] text-quiet">Predicted by nominal figures; the meter decides.</p>
+      <p v-if="found" class="text-small text-quiet">Predicted by nominal figures; the meter decides.</p>
     </fieldset>
     <template #buttons>
       <button v-if="step.instead" class="button" @click="asRecorded">As recorded after all</button>

@@ -19,7 +19,11 @@ defineEmits<{ spine: []; anew: []; choose: [runId: string] }>()
       <span class="min-w-0 truncate"
         ><b class="font-bold">{{ sheet.slate }}</b> <span class="text-quiet">rebuild</span></span
       >
-      <RouterLink class="ml-4 text-quiet underline" :to="{ name: 'plot', params: { id: shotId } }">plot</RouterLink>
+      <RouterLink
+        class="ml-2 inline-flex min-h-11 items-center px-2 text-quiet underline"
+        :to="{ name: 'plot', params: { id: shotId } }"
+        >plot</RouterLink
+      >
       <ConnectionState class="ml-auto" />
       <span class="ml-2"
         >step <b class="font-bold">{{ at + 1 }}</b> of {{ sheet.steps.length }}</span
@@ -53,7 +57,7 @@ defineEmits<{ spine: []; anew: []; choose: [runId: string] }>()
     display: block;
     padding: 10px 20px 8px;
     border-bottom: 1px solid var(--line);
-    font-size: 15px;
+    font-size: var(--text-lead);
   }
   .phone-head .tick {
     flex: 1;

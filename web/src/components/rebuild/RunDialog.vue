@@ -121,7 +121,7 @@ function begin() {
       />
       <ChoiceField v-if="!setId" v-model="fromShot" label="Start from" :options="from" />
       <fieldset v-else class="mt-2">
-        <legend class="mb-1 text-[12px] text-quiet">
+        <legend class="mb-1 text-small text-quiet">
           Landmarks that both places have; two give the turn, a third shows what is not the same
         </legend>
         <div v-for="(p, i) in pairs" :key="i" class="mb-1 flex items-center gap-2">
@@ -134,7 +134,7 @@ function begin() {
             <option value="">none</option>
             <option v-for="l in there" :key="l" :value="l">{{ l }}</option>
           </select>
-          <span class="figure w-28 shrink-0 text-right text-[12px] whitespace-nowrap text-quiet">{{
+          <span class="figure w-28 shrink-0 text-right text-small whitespace-nowrap text-quiet">{{
             preview?.fit.pairs[i] ? `off ${preview.fit.pairs[i]!.missM.toFixed(2)} m` : ''
           }}</span>
         </div>

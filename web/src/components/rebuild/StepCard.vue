@@ -41,15 +41,15 @@ const camera = computed(() =>
 <template>
   <article>
     <header class="px-5 pb-3">
-      <h2 class="text-[34px] leading-10 font-bold">{{ title }}</h2>
-      <p class="text-[15px] text-quiet">{{ [piece.unit, piece.what].filter(Boolean).join(', ') }}</p>
+      <h2 class="text-huge leading-10 font-bold">{{ title }}</h2>
+      <p class="text-lead text-quiet">{{ [piece.unit, piece.what].filter(Boolean).join(', ') }}</p>
     </header>
     <div class="plan"><RebuildPlan :key="placed.placement.key" :set="set" :placed="placed" /></div>
     <div class="grid grid-cols-2">
       <template v-if="tapes">
         <div v-for="(tape, i) in [tapes.a, tapes.b]" :key="tape.landmark" class="cell" :data-tape="tape.landmark">
           <span class="what"
-            ><b class="mr-1 text-[16px] font-[650] text-ink">{{ i ? 'B' : 'A' }}</b> from {{ tape.landmark }}</span
+            ><b class="mr-1 text-title font-strong text-ink">{{ i ? 'B' : 'A' }}</b> from {{ tape.landmark }}</span
           >
           <span class="big" :class="{ imperial: settings.units === 'imperial' }"
             >{{ settings.figure(tape.length).figure
@@ -77,14 +77,14 @@ const camera = computed(() =>
         <span class="big">{{ placed.aim.bearing }}</span>
       </div>
     </div>
-    <p v-if="tapes" class="px-5 pt-3 text-[15px] font-[650]">
+    <p v-if="tapes" class="px-5 pt-3 text-lead font-strong">
       Walking A to B, {{ piece.mount === 'STAND' ? 'the stand' : 'it' }} is on your {{ tapes.side.toLowerCase() }}.
       <span v-if="tapes.crossing !== 'GOOD'" class="font-normal text-quiet"
         >The tapes cross at {{ Math.round(tapes.crossingDeg) }}°: pull them twice.</span
       >
     </p>
     <p v-if="step.instead" class="instead">
-      <WedgeMark act class="mr-1 inline" /> <b class="font-[650]">Not as recorded:</b>
+      <WedgeMark act class="mr-1 inline" /> <b class="font-strong">Not as recorded:</b>
       {{
         [
           step.instead.piece,
@@ -216,10 +216,10 @@ const camera = computed(() =>
   white-space: nowrap;
 }
 .big.imperial {
-  font-size: 28px;
+  font-size: var(--text-slate);
 }
 .big .unit {
-  font-size: 22px;
+  font-size: var(--text-head);
 }
 .instead {
   padding: 8px 20px;
@@ -230,13 +230,13 @@ const camera = computed(() =>
   grid-template-columns: 64px 1fr;
   gap: 4px 8px;
   padding: 10px 20px;
-  font-size: 15px;
+  font-size: var(--text-lead);
 }
 .facts dt {
   color: var(--quiet);
 }
 .strong {
-  font-size: 17px;
+  font-size: var(--text-title);
 }
 @media (width < 800px) {
   .plan {

@@ -15,7 +15,7 @@ defineEmits<{ choose: [runId: string] }>()
 <template>
   <nav class="sheet" aria-label="Steps">
     <header class="border-b border-line px-4 py-3">
-      <h1 class="text-[22px]">Rebuild {{ sheet.slate }}</h1>
+      <h1 class="text-head">Rebuild {{ sheet.slate }}</h1>
       <p class="text-quiet">
         {{ sheet.description }}<template v-if="sheet.basedOn">, based on {{ sheet.basedOn }}</template>
       </p>
@@ -50,11 +50,11 @@ defineEmits<{ choose: [runId: string] }>()
         <button class="line" :class="{ here: i === at }" :aria-current="i === at ? 'step' : undefined" @click="at = i">
           <StepTick :done="rebuild.isDone(s)" :here="i === at" />
           <span class="min-w-0 grow truncate"
-            ><b class="font-[650]">{{ s.placed.placement.name }}</b
+            ><b class="font-strong">{{ s.placed.placement.name }}</b
             >{{ ' ' }}
             <span class="text-quiet">{{ s.placed.placement.piece.unit ?? s.placed.placement.piece.what }}</span></span
           >
-          <span class="text-[11px] text-quiet">{{ roleOf(s) }}</span>
+          <span class="text-fine text-quiet">{{ roleOf(s) }}</span>
         </button>
       </li>
     </ol>
@@ -81,6 +81,11 @@ defineEmits<{ choose: [runId: string] }>()
 .line:hover,
 .line.here {
   background: var(--raised);
+}
+@media (pointer: coarse) {
+  .line {
+    min-height: 44px;
+  }
 }
 @media (width < 800px) {
   .sheet {

@@ -16,7 +16,7 @@ const misfits = computed(() => props.sheet.misfits.filter((m) => m.placement ===
     <p><WedgeMark act class="mr-1 inline" /> The record of {{ sheet.slate }} was changed since this rebuild began:</p>
     <ul class="list-disc pl-8">
       <li v-for="r in sheet.revised" :key="r.name + r.label">
-        <b class="font-[650]">{{ r.name }}</b> {{ r.label }}: {{ settings.printed(r.words) }}
+        <b class="font-strong">{{ r.name }}</b> {{ r.label }}: {{ settings.printed(r.words) }}
       </li>
     </ul>
     <p class="mt-1">

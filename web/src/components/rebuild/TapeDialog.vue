@@ -59,7 +59,7 @@ function check() {
         :maxlength="30"
       />
     </form>
-    <p v-if="said" role="status" class="mt-2 text-[15px]">{{ settings.printed(said.sentence) }}</p>
+    <p v-if="said" role="status" class="mt-2 text-lead">{{ settings.printed(said.sentence) }}</p>
     <template #buttons
       ><button class="button" @click="emit('close')">Close</button
       ><button class="button button-main" :disabled="busy" type="submit" form="tape-form">Check</button></template

@@ -40,7 +40,7 @@ async function arm() {
   <BaseDialog :open="open" title="Arm output" :error="error" @close="emit('close')">
     <form id="arm-form" @submit.prevent="arm">
       <fieldset>
-        <legend class="mb-1 text-[12px] text-quiet">Where it goes</legend>
+        <legend class="mb-1 text-small text-quiet">Where it goes</legend>
         <label v-for="o in outlets" :key="o.name" class="flex min-h-8 items-center gap-2">
           <input v-model="outlet" type="radio" name="outlet" :value="o.name" />
           <span
@@ -59,7 +59,7 @@ async function arm() {
         <TextField v-model="confirmed" :label="`Type ${outlet} to confirm it`" class="mt-2" />
       </template>
       <fieldset class="mt-2">
-        <legend class="mb-1 text-[12px] text-quiet">When output stops, by hand or with the server</legend>
+        <legend class="mb-1 text-small text-quiet">When output stops, by hand or with the server</legend>
         <label v-for="way in WAYS" :key="way.value" class="flex min-h-8 items-center gap-2">
           <input v-model="atStop" type="radio" name="at-stop" :value="way.value" />
           <span

@@ -58,7 +58,7 @@ function take(all: ReturnType<typeof changes>) {
 <template>
   <p v-if="error" role="alert" class="flex gap-2 px-4 pt-2"><WedgeMark act /> {{ error }}</p>
   <div class="flex flex-wrap items-center gap-2 px-4 pt-3">
-    <h2 class="text-[15px]" role="status">
+    <h2 class="text-lead" role="status">
       {{
         noRig ||
         (beside
@@ -153,15 +153,15 @@ thead th {
   color: var(--quiet);
 }
 tbody th {
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
-@media (width >= 700px) {
+@media (width >= 800px) {
   tbody th,
   tbody td:nth-of-type(1) {
     white-space: nowrap;
   }
 }
-@media (width < 700px) {
+@media (width < 800px) {
   thead {
     display: none;
   }

@@ -54,7 +54,7 @@ function recall() {
 <template>
   <section class="now" :class="{ live }" aria-label="Output">
     <div class="grow">
-      <p class="text-[22px] leading-7 font-[650]" role="status">
+      <p class="text-head leading-7 font-strong" role="status">
         {{
           live
             ? here
@@ -91,11 +91,11 @@ function recall() {
   <p v-for="s in sources" :key="s" class="note"><WedgeMark act /> {{ s }}</p>
   <form class="recall" @submit.prevent="recall">
     <label
-      ><span class="text-[11px] text-quiet">fade, seconds</span
+      ><span class="text-fine text-quiet">fade, seconds</span
       ><input v-model="fade" class="field figure text-right" inputmode="decimal"
     /></label>
     <label
-      ><span class="text-[11px] text-quiet">priority</span
+      ><span class="text-fine text-quiet">priority</span
       ><input v-model="priority" class="field figure text-right" inputmode="numeric"
     /></label>
     <div class="grow">
@@ -135,7 +135,7 @@ function recall() {
 .stop {
   background: var(--ink);
   color: var(--ground);
-  font-weight: 650;
+  font-weight: var(--font-weight-strong);
 }
 .note {
   display: flex;

@@ -62,7 +62,7 @@ function disturb(kind: string, priority?: number) {
 
 <template>
   <section aria-label="Simulated rig">
-    <h2 class="text-[15px]">The simulated rig</h2>
+    <h2 class="text-lead">The simulated rig</h2>
     <p class="text-quiet">A model that stands in for the lights: no real unit is touched by this.</p>
     <p v-if="problem" role="alert" class="mt-1">{{ problem }}</p>
     <template v-if="rig">
@@ -77,13 +77,13 @@ function disturb(kind: string, priority?: number) {
         <button class="button mt-1" @click="hang">Hang it as recorded in {{ slate }}</button>
         <form v-if="rig.units.length" class="mt-2 grid grid-cols-2 gap-2" @submit.prevent="fail">
           <label
-            ><span class="text-[11px] text-quiet">unit</span
+            ><span class="text-fine text-quiet">unit</span
             ><select v-model="unit" class="field" aria-label="unit">
               <option v-for="u in rig.units" :key="u.answer.unit">{{ u.answer.unit }}</option>
             </select></label
           >
           <label
-            ><span class="text-[11px] text-quiet">what goes wrong</span
+            ><span class="text-fine text-quiet">what goes wrong</span
             ><select v-model="fault" class="field" aria-label="what goes wrong">
               <option v-for="f in FAULTS" :key="f.kind" :value="f.kind">{{ f.name }}</option>
             </select></label
@@ -100,7 +100,7 @@ function disturb(kind: string, priority?: number) {
         </div>
         <div class="mt-2 flex flex-wrap items-end gap-2">
           <label class="w-20"
-            ><span class="text-[11px] text-quiet">universe</span
+            ><span class="text-fine text-quiet">universe</span
             ><input v-model="universe" class="field figure" inputmode="numeric"
           /></label>
           <button class="button" @click="disturb('RIVAL', 100)">Another source, same priority</button>

@@ -61,7 +61,7 @@ function typedCorners(event: Event) {
 
 <template>
   <div class="flex items-center">
-    <h2 class="grow text-[15px]">{{ list && HEADINGS[list] }}</h2>
+    <h2 class="grow text-lead">{{ list && HEADINGS[list] }}</h2>
     <button class="button" @click="remove">Take away</button>
   </div>
   <label v-if="named" class="field-row"
@@ -105,9 +105,9 @@ function typedCorners(event: Event) {
     /></label>
   </template>
   <label class="block"
-    ><span class="text-[12px] text-quiet">Corners, metres right and up</span
-    ><textarea class="field figure min-h-16 !text-[12px]" :value="said" @change="typedCorners" />
+    ><span class="text-small text-quiet">Corners, metres right and up</span
+    ><textarea class="field figure min-h-16 !text-small" :value="said" @change="typedCorners" />
   </label>
-  <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>
+  <p v-if="error" role="alert" class="text-small">{{ error }}</p>
   <button class="button" @click="choose(undefined)">All of the set</button>
 </template>

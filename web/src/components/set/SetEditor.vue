@@ -3,7 +3,9 @@ import { computed, ref, watch } from 'vue'
 import type { PlanPoint, SetPlan } from '@/api/types'
 import SetLayer from '@/components/plot/SetLayer.vue'
 import { wallPoints } from '@/lib/set'
-import { bearingBetween, gap, path, toPlan, toPx, type Px } from '@/lib/screen'
+import { gap, path, toPx, type Px } from '@/lib/screen'
+import { snapped, SNAP_PX } from '@/lib/snap'
+import { usePointerDrag } from '@/lib/usePointerDrag'
 import { useViewport } from '@/lib/useViewport'
 
 /** The plan of a set, to draw on: click points, drag corners. What is drawn comes back through `plan`. */
@@ -22,10 +24,6 @@ const emit = defineEmits<{
   corner: [index: number, at: PlanPoint, end: boolean]
   pick: [at: PlanPoint, reachM: number]
 }>()
-
-const SNAP_PX = 11
-const SQUARE_DEG = 5
-const GRID_M = 0.05
 
 const element = ref<SVGSVGElement>()
 const viewport = useViewport({
@@ -52,88 +50,27 @@ watch(
   () => (points.value = []),
 )
 
-const anchors = computed(() => [
-  ...wallPoints(props.plan),
-  ...props.plan.openings.flatMap((o) => [o.from, o.to]),
-  ...props.plan.landmarks.map((l) => l.point),
-  ...points.value,
-])
-
-/** To a corner that is near, onto a wall that is near, square to the last point, or to the next 5 cm. */
-function snapped(event: MouseEvent): PlanPoint {
-  const box = element.value!.getBoundingClientRect()
-  const px = { x: event.clientX - box.left, y: event.clientY - box.top }
-  const corner = anchors.value.find((p) => gap(toPx(view.value, p), px) < SNAP_PX)
-  if (corner) return corner
-  const wall = onWall(px)
-  if (wall) return wall
-  const last = points.value.at(-1)
-  let free = toPlan(view.value, px)
-  if (last) {
-    const bearing = bearingBetween(toPx(view.value, last), px)
-    const off = Math.abs(bearing - Math.round(bearing / 90) * 90)
-    if (off < SQUARE_DEG)
-      free = Math.round(bearing / 90) % 2 ? { xM: free.xM, yM: last.yM } : { xM: last.xM, yM: free.yM }
-  }
-  return { xM: round(free.xM), yM: round(free.yM) }
-}
-function round(metres: number) {
-  return Math.round(Math.round(metres / GRID_M) * GRID_M * 1000) / 1000
-}
-function onWall(px: Px): PlanPoint | undefined {
-  for (const w of props.plan.walls)
-    for (let i = 1; i < w.points.length; i++) {
-      const [a, b] = [toPx(view.value, w.points[i - 1]!), toPx(view.value, w.points[i]!)]
-      const long = gap(a, b)
-      if (!long) continue
-      const along = ((px.x - a.x) * (b.x - a.x) + (px.y - a.y) * (b.y - a.y)) / long / long
-      const foot = { x: a.x + along * (b.x - a.x), y: a.y + along * (b.y - a.y) }
-      if (along > 0 && along < 1 && gap(foot, px) < SNAP_PX) {
-        const p = toPlan(view.value, foot)
-        return { xM: Math.round(p.xM * 100) / 100, yM: Math.round(p.yM * 100) / 100 }
-      }
-    }
-  return undefined
+function under(at: Px): PlanPoint {
+  return snapped(props.plan, points.value, view.value, at)
 }
 
 /* ---- pointer */
-let panning: Px | undefined
-let moved = false
-let dragging: number | undefined
-
-function down(event: PointerEvent) {
-  if (event.button !== 0) return
-  element.value?.setPointerCapture(event.pointerId)
-  panning = { x: event.clientX, y: event.clientY }
-  moved = false
-}
-function grab(event: PointerEvent, i: number) {
-  event.stopPropagation()
-  element.value?.setPointerCapture(event.pointerId)
-  dragging = i
-}
-function move(event: PointerEvent) {
-  at.value = snapped(event)
-  if (dragging !== undefined) return emit('corner', dragging, at.value, false)
-  if (!panning) return
-  const [dx, dy] = [event.clientX - panning.x, event.clientY - panning.y]
-  if (!moved && Math.hypot(dx, dy) < 4) return
-  moved = true
-  viewport.pan(dx, dy)
-  panning = { x: event.clientX, y: event.clientY }
-}
-function up(event: PointerEvent) {
-  if (dragging !== undefined) {
-    emit('corner', dragging, snapped(event), true)
-    dragging = undefined
-    return
-  }
-  const click = panning && !moved
-  panning = undefined
-  if (!click) return
-  const point = snapped(event)
-  if (props.clicks === 0) return emit('pick', point, SNAP_PX / view.value.scale)
-  put(point)
+const hold = usePointerDrag<'plan' | number>({
+  element: () => element.value,
+  onMove({ grip, at: now, before }) {
+    if (grip === 'plan') viewport.pan(now.x - before.x, now.y - before.y)
+    else emit('corner', grip, under(now), false)
+  },
+  onEnd({ grip, at: now, moved }, cancelled) {
+    if (grip !== 'plan') return emit('corner', grip, under(now), true)
+    if (moved || cancelled) return
+    if (props.clicks === 0) emit('pick', under(now), SNAP_PX / view.value.scale)
+    else put(under(now))
+  },
+})
+function hover(event: PointerEvent) {
+  const box = element.value!.getBoundingClientRect()
+  at.value = under({ x: event.clientX - box.left, y: event.clientY - box.top })
 }
 
 function put(point: PlanPoint) {
@@ -171,17 +108,16 @@ defineExpose({ fit: viewport.fit, finish, drawing: computed(() => points.value.l
 
 <template>
   <div class="stage">
-    <!-- An application takes keys and pointers itself; the rule knows only buttons and fields. -->
+    <!-- The plan takes keys and pointers as a whole; the rule knows only buttons and fields. -->
     <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
     <svg
       ref="element"
       tabindex="0"
-      role="application"
+      role="group"
       :aria-label="`Plan to draw on. ${hint} Everything can be typed beside it too.`"
       :class="{ draws: clicks !== 0 }"
-      @pointerdown="down"
-      @pointermove="move"
-      @pointerup="up"
+      @pointerdown="hold($event, 'plan')"
+      @pointermove="hover"
       @wheel.prevent="viewport.zoom(Math.exp(-$event.deltaY / 500), { x: $event.offsetX, y: $event.offsetY })"
       @keydown="onKey"
       @dblclick="finish"
@@ -219,7 +155,7 @@ defineExpose({ fit: viewport.fit, finish, drawing: computed(() => points.value.l
         width="12"
         height="12"
         class="corner"
-        @pointerdown="grab($event, i)"
+        @pointerdown.stop="hold($event, i)"
       />
     </svg>
     <p class="hint" role="status">{{ hint }}</p>
@@ -272,7 +208,7 @@ svg {
   cursor: move;
 }
 .length {
-  font-size: 14px;
+  font-size: var(--text-figure);
   fill: var(--ink);
   stroke: var(--ground);
   stroke-width: 3px;
@@ -280,7 +216,7 @@ svg {
 }
 .standing {
   fill: var(--quiet);
-  font-size: 11px;
+  font-size: var(--text-fine);
   pointer-events: none;
 }
 .hint {

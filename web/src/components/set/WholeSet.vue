@@ -51,7 +51,7 @@ function nameOf(list: Listed, i: number): string {
 </script>
 
 <template>
-  <h2 class="text-[15px]">The set</h2>
+  <h2 class="text-lead">The set</h2>
   <label class="field-row"
     ><span>name</span> ><input
       class="field"
@@ -87,16 +87,16 @@ function nameOf(list: Listed, i: number): string {
       @read="site({ longitude: $event })"
     />
   </div>
-  <p v-if="half.latitude !== undefined || half.longitude !== undefined" role="status" class="text-[12px]">
+  <p v-if="half.latitude !== undefined || half.longitude !== undefined" role="status" class="text-small">
     Type the {{ half.latitude === undefined ? 'latitude' : 'longitude' }} too: the place is kept once both are known.
   </p>
   <div class="border-t border-line pt-2">
     <h3 class="group-title">Picture under the plan</h3>
     <label class="mt-1 block"
-      ><span class="text-[12px] text-quiet">PNG, JPEG or SVG of the plan</span
+      ><span class="text-small text-quiet">PNG, JPEG or SVG of the plan</span
       ><input type="file" class="field" accept="image/png,image/jpeg,image/svg+xml" @change="putPicture"
     /></label>
-    <p v-if="error" role="alert" class="text-[12px]">{{ error }}</p>
+    <p v-if="error" role="alert" class="text-small">{{ error }}</p>
     <div v-if="plan.underlay" class="mt-1 flex gap-2">
       <button class="button" @click="tool = 'scale'">Scale by two points</button
       ><button class="button" @click="change({ underlay: undefined })">Take it out</button>

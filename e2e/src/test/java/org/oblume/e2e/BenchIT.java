@@ -12,7 +12,6 @@ import org.openqa.selenium.Keys;
 /** The calculators, worked by someone who has only the screen. */
 class BenchIT {
 
-    private static final String[] BENCHES = {"colour", "correction", "exposure", "distance", "tape", "power"};
     private static RunningOblume oblume;
     private static Browser crew;
 
@@ -191,22 +190,5 @@ class BenchIT {
         crew.script("navigator.clipboard.writeText = () => Promise.reject(new Error('plain http'))");
         crew.press("Copy as text");
         assertThat(crew.see("[role=dialog] textarea").getDomProperty("value")).contains("A 3.00 m, B 4.00 m");
-    }
-
-    @Test
-    void everyBenchFitsALaptopAndAPhone() {
-        for (String bench : BENCHES) {
-            crew.laptop();
-            crew.open("/bench/" + bench);
-            crew.see("[aria-label=Values] input");
-            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth"))
-                    .as(bench)
-                    .isTrue();
-            crew.phone();
-            assertThat((Boolean) crew.script("return document.documentElement.scrollWidth <= innerWidth"))
-                    .as(bench)
-                    .isTrue();
-        }
-        assertThat(crew.complaints()).isEmpty();
     }
 }

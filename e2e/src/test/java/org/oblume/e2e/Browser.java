@@ -88,6 +88,7 @@ final class Browser implements AutoCloseable {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
+        driver.executeCdpCommand("Emulation.setTouchEmulationEnabled", Map.of("enabled", mobile));
     }
 
     /** Goes to a page. Whoever has not signed in on this device goes in first: as the demo's lead, or as the gaffer, whose account is the first. */

@@ -50,14 +50,34 @@ class EverySizeIT {
             return [...new Set(problems)];
             """;
 
+    /**
+     * Whatever is pressed is large enough for a thumb where there is no mouse, and for a mouse elsewhere: with the label that presses it.
+     * A link within a sentence is as high as its line.
+     */
+    private static final String TARGETS =
+            """
+            const least = matchMedia('(pointer: coarse)').matches ? 44 : 24;
+            const small = [];
+            for (const e of document.querySelectorAll('main a, main button, main input, main select, main textarea, main [role=option], main [role=slider]')) {
+              if (e.closest('[aria-hidden=true], [inert], .sr-only, .skip') || !e.checkVisibility({ visibilityProperty: true })) continue;
+              if (e.matches('a') && getComputedStyle(e).display === 'inline' && e.closest('p, li, td, dd')) continue;
+              const of = e.matches('[type=checkbox], [type=radio]') ? (e.closest('label') ?? e) : e;
+              const r = of.getBoundingClientRect();
+              if (r.width < 2 || r.height < 2) continue;
+              if (Math.round(r.height) < least || Math.round(r.width) < Math.min(least, 24))
+                small.push('“' + (e.getAttribute('aria-label') || e.innerText || e.closest('label')?.innerText || e.outerHTML).trim().split('\\n')[0].slice(0, 60) + '” is ' + Math.round(r.width) + ' by ' + Math.round(r.height) + ', less than ' + least);
+            }
+            return [...new Set(small)];
+            """;
+
     /** Opens the menu of the tabs that do not fit, looks at it, and closes it; null when all of them fit. */
     private static final String MORE =
             """
-            const more = [...document.querySelectorAll('main nav button')].find((b) => b.innerText.startsWith('More'));
+            const more = [...document.querySelectorAll('main button')].find((b) => b.innerText.startsWith('More'));
             if (!more) return null;
             more.click();
             await new Promise((drawn) => setTimeout(drawn, 100));
-            const r = document.querySelector('main nav [role=menu]').getBoundingClientRect();
+            const r = document.querySelector('main [role=menu]').getBoundingClientRect();
             more.click();
             return r.left >= 0 && r.right <= document.documentElement.clientWidth;
             """;
@@ -93,7 +113,11 @@ class EverySizeIT {
             "/compare/4A/4C",
             "/moves/4A/4C",
             "/bench/exposure",
-            "/bench/colour");
+            "/bench/colour",
+            "/bench/correction",
+            "/bench/distance",
+            "/bench/tape",
+            "/bench/power");
 
     static List<String> views() {
         return VIEWS;
@@ -115,10 +139,13 @@ class EverySizeIT {
         crew.settled();
         List<String> problems = new ArrayList<>();
         for (int[] size : SIZES) {
-            crew.size(size[0], size[1], size[0] < 1000);
+            crew.size(size[0], size[1], size[0] < 1280);
             crew.settled();
             for (Object problem : (List<?>) crew.script(LOOK)) {
                 problems.add("%d×%d: %s".formatted(size[0], size[1], problem));
+            }
+            for (Object small : (List<?>) crew.script(TARGETS)) {
+                problems.add("%d×%d: %s".formatted(size[0], size[1], small));
             }
             if (Boolean.FALSE.equals(crew.fetch(MORE))) {
                 problems.add("%d×%d: what is under More is cut off".formatted(size[0], size[1]));

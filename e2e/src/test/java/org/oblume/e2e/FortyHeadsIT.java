@@ -63,17 +63,6 @@ class FortyHeadsIT {
     }
 
     @Test
-    void whatHasNothingToDoWithTheSelectionStepsBack() {
-        crew.see("[data-key=head-7]").sendKeys(Keys.ENTER);
-        crew.until("see others fade", d -> crew.texts(".placed.faded").size() > HEADS / 2 ? true : null);
-        assertThat(crew.see("[data-key=head-7]").getDomAttribute("class")).doesNotContain("faded");
-        assertThat(crew.see("[data-key=mark-1]").getDomAttribute("class")).doesNotContain("faded");
-        assertThat(crew.texts(".label .name")).contains("Head 7", "Guest 2");
-        crew.press("Back to 91A");
-        crew.until("see all again", d -> crew.texts(".placed.faded").isEmpty() ? true : null);
-    }
-
-    @Test
     void severalAreMovedTogetherAndTakenBackInOne() {
         crew.see("[data-key=head-1]").sendKeys(Keys.ENTER);
         crew.reads("PLACE", "0.70 m right, 0.80 m up");

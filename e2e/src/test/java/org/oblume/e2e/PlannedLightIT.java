@@ -58,19 +58,6 @@ class PlannedLightIT {
     }
 
     @Test
-    void whatIsNotUnderstoodIsPointedAtAndNothingIsWritten() {
-        crew.open("/shots/1/plot");
-        say("key half cto, edg down 1 stop");
-        crew.seeText("“edg” is");
-        crew.press("edge");
-        echoes("Edge level 22 % to 11 %", "Key modifiers");
-        crew.press("Not that Esc");
-        assertThat(crew.fetch(valueOf("4A", "LEVEL") + ".say.metric")).isEqualTo("70 %");
-        say("key up 2 stops");
-        crew.seeText("it would be short by");
-    }
-
-    @Test
     void threeWaysWithTheTubesAreTriedComparedAndOneIsKept() {
         crew.open("/shots/1/plot");
         openSlate("17A");

@@ -57,7 +57,7 @@ class SetFromNothingIT {
         crew.press(Keys.TAB);
 
         crew.press("Window");
-        WebElement stage = crew.see("svg[role=application]");
+        WebElement stage = crew.see("svg[aria-label^='Plan to draw on']");
         clickOnWall(stage, "2 5");
         clickOnWall(stage, "4 5");
         crew.until("name the window", d -> crew.value("name").equals("window 1") ? true : null);

@@ -1,0 +1,124 @@
+import { computed, type Ref } from 'vue'
+import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
+import { useSettings } from '@/stores/settings'
+import type { Draft } from '@/stores/shotEditor'
+import { axis, ticks } from './scales'
+import { along } from './screen'
+
+export const HIGH = 126
+export const LEFT = 84
+export const RIGHT = 24
+const FOOT = 22
+const HEAD = 12
+const LOWEST_TOP_M = 2.6
+
+/** What is seen from the side. */
+export interface SideShown {
+  set: SetPlan
+  placements: Placed[]
+  selected?: string
+  camera?: Placed
+  draft: Record<string, Draft>
+}
+
+/** A set from the side, along its camera's axis: how high everything is, and how far along. */
+export function useSideView(shown: () => SideShown, size: Ref<{ width: number; height: number }>) {
+  const settings = useSettings()
+  const way = computed(() => along(shown().camera?.aim?.bearingDeg ?? 90))
+  /** Metres along the camera's axis; the screen's y is down, the plan's is up. */
+  function distance(p: PlanPoint) {
+    return p.xM * way.value.x - p.yM * way.value.y
+  }
+  const standing = computed(() => shown().placements.filter((p) => p.onSet && value(p, 'PLACE') && value(p, 'HEIGHT')))
+  const origin = computed(() => {
+    const { camera } = shown()
+    const place = camera && value(camera, 'PLACE')
+    return place ? distance(place) : 0
+  })
+  const reach = computed(() => {
+    const all = [
+      ...standing.value.map((p) => distance(value(p, 'PLACE')!)),
+      ...shown().set.walls.flatMap((w) => w.points.map(distance)),
+    ].map((d) => d - origin.value)
+    const from = Math.min(...all, 0)
+    const to = Math.max(...all, 1)
+    return { from, to, px: axis(from, to, LEFT, Math.max(LEFT + 60, size.value.width - RIGHT)) }
+  })
+  const top = computed(() =>
+    Math.max(
+      LOWEST_TOP_M,
+      shown().set.ceilingHeightM ?? 0,
+      ...standing.value.map((p) => value(p, 'HEIGHT')!.heightM + 0.3),
+    ),
+  )
+  const up = computed(() => axis(0, top.value, HIGH - FOOT, HEAD))
+  const things = computed(() =>
+    standing.value.map((placed) => {
+      const key = placed.placement.key
+      const height = shown().draft[key]?.heightM ?? value(placed, 'HEIGHT')!.heightM
+      const x = reach.value.px.px(distance(value(placed, 'PLACE')!) - origin.value)
+      const aim = placed.aim
+      // the aim as seen from the side: how much of it runs along the axis
+      const run = aim
+        ? Math.cos((aim.tiltDeg * Math.PI) / 180) *
+          (along(aim.bearingDeg).x * way.value.x + along(aim.bearingDeg).y * way.value.y)
+        : 1
+      const turn = aim ? (Math.atan2(-Math.sin((aim.tiltDeg * Math.PI) / 180), run) * 180) / Math.PI : 0
+      const said = settings.units === 'imperial' ? (held(placed, 'HEIGHT')?.say.imperial ?? '') : height.toFixed(2)
+      return {
+        key,
+        placed,
+        height,
+        said,
+        x,
+        y: up.value.px(height),
+        turn,
+        kind: placed.placement.kind,
+        selected: key === shown().selected,
+      }
+    }),
+  )
+  const furniture = computed(() =>
+    shown().set.furniture.map((f) => {
+      const all = f.outline.map((p) => reach.value.px.px(distance(p) - origin.value))
+      return {
+        name: f.name,
+        x: Math.min(...all),
+        width: Math.max(...all) - Math.min(...all),
+        y: up.value.px(f.heightM),
+      }
+    }),
+  )
+  const ASPECT = 9 / 16
+  const view = computed(() => {
+    const camera = things.value.find((t) => t.kind === 'CAMERA')
+    if (!camera?.placed.viewDeg) return []
+    const half = Math.atan(Math.tan(((camera.placed.viewDeg / 2) * Math.PI) / 180) * ASPECT)
+    const tilt = ((camera.placed.aim?.tiltDeg ?? 0) * Math.PI) / 180
+    const far = reach.value.to + 2
+    return [-1, 1].map((side) => ({
+      x: reach.value.px.px(far),
+      y: up.value.px(camera.height + Math.tan(tilt + side * half) * far),
+      from: camera,
+    }))
+  })
+  const metres = computed(() => ticks(reach.value.from, reach.value.to, reach.value.to - reach.value.from > 14 ? 2 : 1))
+  const heights = computed(() => ticks(0, top.value, top.value > 4 ? 2 : 1))
+  /** Figures that would lie on each other are left to their tooltip. */
+  const told = computed(() => {
+    const taken: { x: number; y: number }[] = []
+    return new Set(
+      [...things.value]
+        .sort((a, b) => Number(b.selected) - Number(a.selected))
+        .filter((t) => {
+          if (t.kind === 'MARK' && !t.selected) return false
+          const free = taken.every((o) => Math.abs(o.x - t.x) > 46 || Math.abs(o.y - t.y) > 13)
+          if (free || t.selected) taken.push(t)
+          return free || t.selected
+        })
+        .map((t) => t.key),
+    )
+  })
+
+  return { things, told, furniture, view, metres, heights, reach, up, top }
+}
