@@ -49,15 +49,15 @@ const outsideOffered = computed(() => {
     : undefined
 })
 const actions = computed((): Action[] => [
+  ...undoing(),
+  { name: 'Place…', disabled: plot.locked, run: openPlace },
+  ...(light.trials.length ? [] : [{ name: 'Try without saving', run: () => light.begin() }]),
+  { name: `New shot from ${plot.plot?.shot.slate ?? ''}`, run: () => (dialog.value = 'new') },
+  { name: 'Draw the set', run: () => router.push({ name: 'set', params: { id: props.shotId } }) },
   onPaper([
     { name: 'Plot to scale', path: `/api/shots/${props.shotId}/paper/plot`, kinds: ['pdf', 'svg'] },
     { name: 'Shot sheet', path: `/api/shots/${props.shotId}/paper/sheet` },
   ]),
-  ...undoing(),
-  ...(light.trials.length ? [] : [{ name: 'Try without saving', run: () => light.begin() }]),
-  { name: 'Draw the set', run: () => router.push({ name: 'set', params: { id: props.shotId } }) },
-  { name: 'Place…', disabled: plot.locked, run: openPlace },
-  { name: `New shot from ${plot.plot?.shot.slate ?? ''}`, run: () => (dialog.value = 'new') },
 ])
 
 /* the ladder is of the mark that is chosen, or that the chosen light is aimed at */

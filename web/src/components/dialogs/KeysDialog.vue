@@ -8,7 +8,8 @@ const settings = useSettings()
 
 const KEYS: [string, string][] = [
   ['Page down, Page up', 'next shot, shot before'],
-  ['Tab', 'through what is placed'],
+  ['Tab, then arrows', 'to what is placed, and from one thing to the next'],
+  ['Enter, Esc', 'on a thing: choose it, let it go'],
   ['Shift and click', 'choose one more; they are moved together'],
   ['/', 'to the line that takes what you call out'],
   ['Enter, Ctrl Enter, Esc', 'in that line: keep it, try it first, not that'],

@@ -140,6 +140,15 @@ const figures = computed(() =>
   .last {
     display: none;
   }
+  .head {
+    flex-shrink: 1;
+    min-width: 60px;
+    margin-right: 8px;
+  }
+  .cell {
+    flex: none;
+    padding: 4px 9px 0;
+  }
 }
 @media (width < 800px) {
   .cell {

@@ -65,7 +65,7 @@ function typedCorners(event: Event) {
     <button class="button" @click="remove">Take away</button>
   </div>
   <label v-if="named" class="field-row"
-    ><span>name</span> ><input class="field" :value="named.name" @change="replace({ name: typed($event) })"
+    ><span>name</span><input class="field" :value="named.name" @change="replace({ name: typed($event) })"
   /></label>
   <template v-if="wall">
     <div class="figure-row">
@@ -81,7 +81,8 @@ function typedCorners(event: Event) {
   </template>
   <template v-if="opening">
     <label class="field-row"
-      ><span>kind</span> ><select class="field" :value="opening.kind" @change="replace({ kind: typed($event) })">
+      ><span>kind</span
+      ><select class="field" :value="opening.kind" @change="replace({ kind: typed($event) })">
         <option value="WINDOW">window</option>
         <option value="DOOR">door</option>
       </select></label
@@ -96,12 +97,13 @@ function typedCorners(event: Event) {
   </div>
   <template v-if="restriction">
     <label class="field-row"
-      ><span>what</span> ><select class="field" :value="restriction.kind" @change="replace({ kind: typed($event) })">
+      ><span>what</span
+      ><select class="field" :value="restriction.kind" @change="replace({ kind: typed($event) })">
         <option v-for="k in KINDS" :key="k.key" :value="k.key">{{ k.name }}</option>
       </select></label
     >
     <label class="field-row"
-      ><span>note</span> ><input class="field" :value="restriction.note" @change="replace({ note: typed($event) })"
+      ><span>note</span><input class="field" :value="restriction.note" @change="replace({ note: typed($event) })"
     /></label>
   </template>
   <label class="block"

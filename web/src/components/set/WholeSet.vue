@@ -53,10 +53,8 @@ function nameOf(list: Listed, i: number): string {
 <template>
   <h2 class="text-lead">The set</h2>
   <label class="field-row"
-    ><span>name</span> ><input
-      class="field"
-      :value="set.name"
-      @change="rename(($event.target as HTMLInputElement).value)"
+    ><span>name</span
+    ><input class="field" :value="set.name" @change="rename(($event.target as HTMLInputElement).value)"
   /></label>
   <div class="figure-row">
     <FigureField

@@ -91,6 +91,32 @@ final class Browser implements AutoCloseable {
         driver.executeCdpCommand("Emulation.setTouchEmulationEnabled", Map.of("enabled", mobile));
     }
 
+    /** From now on everything comes over such a line. */
+    void line(double mbitPerS, int latencyMs) {
+        double bytesPerS = mbitPerS * 1e6 / 8;
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand(
+                "Network.emulateNetworkConditions",
+                Map.of(
+                        "offline",
+                        false,
+                        "latency",
+                        latencyMs,
+                        "downloadThroughput",
+                        bytesPerS,
+                        "uploadThroughput",
+                        bytesPerS));
+    }
+
+    /** Pages, and what a service worker keeps of them; not who is signed in. */
+    void forgetWhatItRead() {
+        driver.get("about:blank");
+        driver.executeCdpCommand(
+                "Storage.clearDataForOrigin",
+                Map.of("origin", address, "storageTypes", "service_workers,cache_storage,indexeddb"));
+        driver.executeCdpCommand("Network.clearBrowserCache", Map.of());
+    }
+
     /** Goes to a page. Whoever has not signed in on this device goes in first: as the demo's lead, or as the gaffer, whose account is the first. */
     Browser open(String path) {
         if (!signedIn) {
