@@ -2,7 +2,7 @@ import { onBeforeUnmount, onMounted } from 'vue'
 import { useSettings } from '@/stores/settings'
 
 /** What takes what is typed, and so no shortcuts. */
-const TYPED_INTO = 'input, textarea, select'
+const TYPED_INTO = 'input, textarea, select, [contenteditable], [role=textbox]'
 
 /**
  * Keys that work wherever one is, while the component is on the page: not in what is typed into, and those of a single sign only

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { ApiError, conflictOf, device, sentence } from '@/api/client'
 import { deliver, replaces, type AnswerTo, type Intent } from '@/api/intents'
 import { outdateAll } from '@/api/reads'
-import type { ConflictingValue } from '@/api/types'
+import { revisionOf, type ConflictingValue, type PlotEdit } from '@/api/types'
 import { dropUnsent, endTurn, keepUnsent, takeTurn, unsentOf } from '@/lib/offlineStore'
 import { useConnection } from './connection'
 import { useSession } from './session'
@@ -38,6 +38,8 @@ export const useOutbox = defineStore('outbox', () => {
   /** Keys of those that the device does not keep, or not yet. */
   const onlyHere = new Set<string>()
   let sending = false
+  /** Key of the one that is being sent. */
+  let onItsWay: string | undefined
   let count = 0
 
   /** Those that only wait, and those that somebody has to decide about. */
@@ -79,9 +81,14 @@ export const useOutbox = defineStore('outbox', () => {
     pages.postMessage('removed')
   }
 
-  /** A later edit of the same value takes the place of the one that waits; under a key of its own, for the other may have arrived. */
+  /**
+   * A later edit of the same value takes the place of the one that waits; under a key of its own, for the other may have arrived. One that
+   * is on its way is not taken back: the later comes after it.
+   */
   async function add(edit: OutboxItem) {
-    const same = waiting.value.find((w) => !w.problem && replaces(edit.intent, w.intent))
+    const same = waiting.value.find(
+      (w) => !w.problem && w.idempotencyKey !== onItsWay && replaces(edit.intent, w.intent),
+    )
     if (!same) return put(edit)
     const { revision } = same.intent as Intent<'value'>
     await remove(same.idempotencyKey)
@@ -143,17 +150,30 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function tryOne(item: OutboxItem): Promise<'done' | 'later'> {
+    onItsWay = item.idempotencyKey
     try {
-      await deliver(item.intent, item.idempotencyKey)
+      const answer = await deliver(item.intent, item.idempotencyKey)
       await remove(item.idempotencyKey)
+      if (item.intent.kind === 'value') await carryOn(item.intent, answer as PlotEdit)
     } catch (failure) {
       if (failure instanceof ApiError && failure.unanswered) {
         if (failure.status) flushIn(failure.retryAfterS)
         return 'later'
       }
       await put({ ...item, problem: sentence(failure), current: conflictOf(failure) })
+    } finally {
+      onItsWay = undefined
     }
     return 'done'
+  }
+
+  /** What was made of the same value meanwhile was made on what this one left. */
+  async function carryOn(intent: Intent<'value'>, { placements }: PlotEdit) {
+    const placed = placements.find((p) => p.placement.key === intent.placement)
+    const next = unsent.value.find((w) => replaces(w.intent, intent))
+    if (!placed || !next) return
+    const revision = revisionOf(placed, intent.attribute)
+    await put({ ...next, intent: { ...(next.intent as Intent<'value'>), revision } })
   }
 
   /** Discards one: theirs holds, or nothing does. */

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Intent } from '@/api/intents'
 import type { OutboxItem } from '@/stores/outbox'
 import { fakeServer, GAFFER, json, type FakeServer } from './server'
+import { levelled, shop } from './shop'
 
 /** What is kept on the device, and which of its pages may send. */
 const device = vi.hoisted(() => ({ items: [] as OutboxItem[], full: false, turn: '' }))
@@ -90,6 +91,25 @@ describe('the outbox', () => {
     expect(box.unsent.map((w) => w.intent)).toEqual([level('45')])
   })
 
+  it('sends an edit that was made while another of the same value was on its way on what that one left', async () => {
+    const box = await outbox()
+    server.answers = ['no answer']
+    await box.send(level('40'), 'Key level in 4C')
+    let arrives: (response: Response) => void = () => undefined
+    server.answers = [new Promise<Response>((resolve) => (arrives = resolve)), json(200, levelled(shop(), 'key', 45))]
+    const flushing = box.flush()
+    await vi.advanceTimersByTimeAsync(0)
+    await box.send(level('45'), 'Key level in 4C')
+    expect(box.unsent).toHaveLength(2)
+    arrives(json(200, levelled(shop(), 'key', 40)))
+    await flushing
+    expect(server.sent.slice(-2).map((s) => [s.body, s.version])).toEqual([
+      [{ text: '40' }, '"1"'],
+      [{ text: '45' }, '"6"'],
+    ])
+    expect(box.waiting).toHaveLength(0)
+  })
+
   it('leaves to a person what somebody else changed, and goes on with the rest', async () => {
     const box = await outbox()
     server.answers = ['no answer', 'no answer', 'no answer']
@@ -102,6 +122,7 @@ describe('the outbox', () => {
     expect(box.conflicts.map((w) => w.problem)).toEqual(['key grip changed the level of Key to 50 %.'])
     expect(box.unsent).toHaveLength(0)
     server.sent = []
+    server.answers = [json(200, levelled(shop(), 'key', 40))]
     await box.overwrite(box.conflicts[0]!)
     expect(server.sent).toHaveLength(1)
     expect(box.waiting).toHaveLength(0)
