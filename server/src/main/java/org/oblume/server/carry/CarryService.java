@@ -32,6 +32,7 @@ import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.NotFoundException;
+import org.oblume.server.support.TextLimits;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -128,7 +129,7 @@ class CarryService {
                     note,
                     author);
         }
-        String text = cell.text().strip();
+        String text = TextLimits.line(cell.text()).strip();
         if (text.isEmpty()) {
             return state.knots(cell.placement()).stream()
                     .filter(state::tiedHere)

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.security.Principal;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
@@ -27,6 +28,8 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @RestController
 class EventStreamController {
 
+    private static final int LONGEST_DEVICE = 60;
+
     private final EventStreams hub;
 
     EventStreamController(EventStreams hub) {
@@ -47,13 +50,23 @@ class EventStreamController {
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter live(
             @RequestParam String device, @RequestParam(required = false) @Nullable Long shot, Principal person) {
-        return hub.open(device, person.getName(), shot);
+        return hub.open(named(device), person.getName(), shot);
     }
 
     @Changes({})
     @PutMapping("/api/live/{device}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void here(@PathVariable String device, @RequestBody Viewing here) {
-        hub.moveTo(device, here.shotId());
+        hub.moveTo(named(device), here.shotId());
+    }
+
+    /** A name that is sent to everybody, and so is short. */
+    private static String named(String device) {
+        if (device.isBlank() || device.length() > LONGEST_DEVICE) {
+            throw new Refusal(
+                    "device",
+                    "A device names itself with at most %d signs: reload the page.".formatted(LONGEST_DEVICE));
+        }
+        return device;
     }
 }

@@ -14,6 +14,7 @@ import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.support.CrewUnits;
 import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.TextLimits;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -93,7 +94,7 @@ class LightController {
             @PathVariable long shotId,
             @RequestBody Line line,
             @RequestHeader(name = CrewUnits.HEADER, required = false) @Nullable String units) {
-        ParsedCommand said = light.said(shotId, line.text());
+        ParsedCommand said = light.said(shotId, TextLimits.line(line.text()));
         return new ParsedLine(
                 ParsedChange.of(said.changes()),
                 said.holds(),

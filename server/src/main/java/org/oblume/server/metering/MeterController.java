@@ -8,6 +8,7 @@ import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
+import org.oblume.server.support.TextLimits;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -57,7 +58,7 @@ class MeterController {
     @Asks
     @PostMapping("/shots/{shotId}/readings/read")
     MeterView.ParsedReading read(@PathVariable long shotId, @RequestBody ReadingBody body) {
-        return meter.understood(shotId, body.run(), body.line(), body.mark());
+        return meter.understood(shotId, body.run(), TextLimits.line(body.line()), body.mark());
     }
 
     @Needs(Permission.NOTE)
@@ -65,7 +66,7 @@ class MeterController {
     @PostMapping("/shots/{shotId}/readings")
     @ResponseStatus(HttpStatus.CREATED)
     MeterView add(@PathVariable long shotId, @RequestBody ReadingBody body, Principal person) {
-        meter.add(shotId, body.run(), body.line(), body.mark(), body.sure(), person.getName());
+        meter.add(shotId, body.run(), TextLimits.line(body.line()), body.mark(), body.sure(), person.getName());
         return meter.view(shotId, body.run());
     }
 

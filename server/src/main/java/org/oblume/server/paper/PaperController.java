@@ -16,6 +16,7 @@ import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
+import org.oblume.server.support.CsvCell;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -179,17 +180,12 @@ class PaperController {
             printer.printRecord(
                     table.columns().stream().map(Sheet.Column::title).toList());
             for (List<String> row : table.rows()) {
-                printer.printRecord(row.stream().map(PaperController::cell).toList());
+                printer.printRecord(row.stream().map(CsvCell::of).toList());
             }
             return out.toString().getBytes(StandardCharsets.UTF_8);
         } catch (IOException impossible) {
             throw new IllegalStateException(impossible);
         }
-    }
-
-    /** A text that a spreadsheet would take for a formula is kept a text. */
-    private static String cell(String text) {
-        return text.startsWith("=") || text.startsWith("@") ? "'" + text : text;
     }
 
     static String when(Instant at) {

@@ -19,6 +19,7 @@ import org.oblume.core.network.PatchedUnit;
 import org.oblume.core.plot.ControlPath;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.CsvCell;
 
 /** A patch as CSV: a line for each light, with its name, its unit and where it listens. */
 final class PatchTable {
@@ -47,15 +48,15 @@ final class PatchTable {
             for (PatchedUnit unit : units) {
                 Patch patch = unit.patch();
                 csv.printRecord(
-                        unit.placement().name(),
-                        unit.placement().piece().unit(),
-                        unit.placement().piece().what(),
+                        CsvCell.of(unit.placement().name()),
+                        CsvCell.of(unit.placement().piece().unit()),
+                        CsvCell.of(unit.placement().piece().what()),
                         patch.reachedBy().label(),
                         patch.universe(),
                         patch.address(),
-                        patch.mode(),
+                        CsvCell.of(patch.mode()),
                         unit.isPatched() ? (Integer) unit.slots() : patch.slots(),
-                        patch.group());
+                        CsvCell.of(patch.group()));
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
@@ -89,8 +90,8 @@ final class PatchTable {
     }
 
     private static PatchedUnit named(CSVRecord row, List<PatchedUnit> units) {
-        String name = row.get("name");
-        String unit = row.isMapped("unit") ? row.get("unit") : "";
+        String name = CsvCell.read(row.get("name"));
+        String unit = row.isMapped("unit") ? CsvCell.read(row.get("unit")) : "";
         Optional<PatchedUnit> byName = units.stream()
                 .filter(u -> u.placement().name().equalsIgnoreCase(name))
                 .findFirst();
@@ -137,6 +138,8 @@ final class PatchTable {
     }
 
     private static @Nullable String text(CSVRecord row, String column) {
-        return !row.isMapped(column) || !row.isSet(column) || row.get(column).isBlank() ? null : row.get(column);
+        return !row.isMapped(column) || !row.isSet(column) || row.get(column).isBlank()
+                ? null
+                : CsvCell.read(row.get(column));
     }
 }

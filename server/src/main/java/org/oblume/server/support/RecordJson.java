@@ -55,7 +55,7 @@ public class RecordJson {
             return value(attribute, value);
         }
         if (text != null && value == null) {
-            return attribute.parse(text);
+            return attribute.parse(TextLimits.line(text));
         }
         throw new Refusal(
                 "value", "Give the %s as a value or as typed text, one of the two.".formatted(attribute.label()));

@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.ForAnyone;
 import org.oblume.server.call.Needs;
@@ -97,10 +98,11 @@ class SessionController {
     @Changes({})
     @PostMapping("/api/session")
     SessionView signIn(@RequestBody SignIn wanted, HttpServletRequest request, HttpServletResponse response) {
-        Duration wait = attempts.wait(wanted.name());
-        if (!wait.isZero()) {
-            throw new Throttled(wait);
+        if (wanted.name().length() > TeamService.LONGEST_NAME
+                || wanted.passphrase().length() > TeamService.LONGEST_PASSPHRASE) {
+            throw new NotSignedIn(); // nobody is called that: nothing to work out or to remember
         }
+        throttle(wanted.name());
         if (!encoder.matches(
                 wanted.passphrase(), team.passphraseHash(wanted.name()).orElse(NOBODYS))) {
             attempts.failed(wanted.name());
@@ -153,8 +155,22 @@ class SessionController {
     @Changes({})
     @PutMapping("/api/session/passphrase")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void passphrase(@RequestBody NewPassphrase wanted, Principal person) {
-        team.changePassphrase(person.getName(), wanted.now(), wanted.next());
+    void passphrase(@RequestBody NewPassphrase wanted, Principal person, HttpServletRequest request) {
+        throttle(person.getName());
+        if (!team.isPassphrase(person.getName(), wanted.now())) {
+            attempts.failed(person.getName());
+            throw new Refusal("passphrase", "That is not your passphrase now: type the one you signed in with.");
+        }
+        attempts.succeeded(person.getName());
+        team.changePassphrase(
+                person.getName(), wanted.next(), request.getSession().getId());
+    }
+
+    private void throttle(String name) {
+        Duration wait = attempts.wait(name);
+        if (!wait.isZero()) {
+            throw new Throttled(wait);
+        }
     }
 
     @ForAnyone

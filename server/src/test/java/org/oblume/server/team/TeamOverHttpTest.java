@@ -158,6 +158,49 @@ class TeamOverHttpTest {
     }
 
     @Test
+    void aChangedPassphraseEndsEverySessionButTheOneThatChangedIt() {
+        api.joined("first phone", "CREW");
+        String known = "{\"name\":\"first phone\",\"passphrase\":\"salt marsh line\"}";
+        Api here = api.stranger();
+        here.post("/api/session", known);
+        Api stolen = api.stranger();
+        stolen.post("/api/session", known);
+        assertThat(stolen.get("/api/book").status()).isEqualTo(200);
+        assertThat(here.put(
+                                "/api/session/passphrase",
+                                "{\"now\":\"salt marsh line\",\"next\":\"quite another line\"}",
+                                null)
+                        .status())
+                .isEqualTo(204);
+        assertThat(stolen.get("/api/book").status()).isEqualTo(401);
+        assertThat(here.get("/api/book").status()).isEqualTo(200);
+        assertThat(api.stranger().post("/api/session", known).status()).isEqualTo(403);
+    }
+
+    @Test
+    void whoFindsAPhoneSignedInCannotGuessThePassphraseOfItsOwner() {
+        Api phone = api.joined("left behind", "CREW");
+        String guess = "{\"now\":\"not that one\",\"next\":\"quite another line\"}";
+        for (int i = 0; i < 5; i++) {
+            assertThat(phone.put("/api/session/passphrase", guess, null).detail())
+                    .startsWith("That is not your passphrase now");
+        }
+        assertThat(phone.put("/api/session/passphrase", guess, null).status()).isEqualTo(429);
+    }
+
+    @Test
+    void aNameThatNobodyCanHaveIsNotRemembered() {
+        String name = "n".repeat(61);
+        Api stranger = api.stranger();
+        for (int i = 0; i < 7; i++) {
+            assertThat(stranger.post("/api/session", "{\"name\":\"%s\",\"passphrase\":\"x\"}".formatted(name))
+                            .status())
+                    .as("never told to wait: nothing is kept of it")
+                    .isEqualTo(403);
+        }
+    }
+
+    @Test
     void aCallThatAnotherSiteMadeTheBrowserSendIsRefused() throws Exception {
         Api lead = api.as("LEAD");
         assertThat(lead.withoutToken()

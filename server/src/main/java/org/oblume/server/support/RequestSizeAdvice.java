@@ -1,10 +1,9 @@
-package org.oblume.server.bench;
+package org.oblume.server.support;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.lang.reflect.Type;
-import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.core.MethodParameter;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpInputMessage;
@@ -12,11 +11,13 @@ import org.springframework.http.converter.HttpMessageConverter;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
 
-/** Anyone may ask the bench, so what is asked is kept small. */
-@RestControllerAdvice(basePackageClasses = RequestSizeAdvice.class)
+/** Nothing that is written as JSON is large; anyone may ask the bench, so what is asked of it is kept smaller still. Files have limits of their own. */
+@RestControllerAdvice
 class RequestSizeAdvice extends RequestBodyAdviceAdapter {
 
-    private static final int LARGEST_KB = 64;
+    private static final int LARGEST_KB = 1024;
+    private static final int LARGEST_QUESTION_KB = 64;
+    private static final String BENCH = "org.oblume.server.bench";
 
     @Override
     public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
@@ -30,10 +31,14 @@ class RequestSizeAdvice extends RequestBodyAdviceAdapter {
             Type type,
             Class<? extends HttpMessageConverter<?>> converter)
             throws IOException {
-        byte[] body = message.getBody().readNBytes(LARGEST_KB * 1024 + 1);
-        if (body.length > LARGEST_KB * 1024) {
-            throw new PayloadTooLargeException(
-                    "The question is larger than %d KB: ask it in smaller parts.".formatted(LARGEST_KB));
+        boolean asks = parameter.getContainingClass().getPackageName().equals(BENCH);
+        int largest = asks ? LARGEST_QUESTION_KB : LARGEST_KB;
+        byte[] body = message.getBody().readNBytes(largest * 1024 + 1);
+        if (body.length > largest * 1024) {
+            throw new PayloadTooLargeException((asks
+                            ? "The question is larger than %d KB: ask it in smaller parts."
+                            : "What was sent is larger than %d KB: send it in smaller parts. Nothing was kept.")
+                    .formatted(largest));
         }
         return new Read(message.getHeaders(), new ByteArrayInputStream(body));
     }

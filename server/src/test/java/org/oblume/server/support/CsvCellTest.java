@@ -1,0 +1,23 @@
+package org.oblume.server.support;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class CsvCellTest {
+
+    @ParameterizedTest
+    @ValueSource(strings = {"=HYPERLINK(\"x\")", "@SUM(A1)", "+cmd", "-1+1", "\tx", "\rx"})
+    void whatASpreadsheetWouldComputeStaysAText(String text) {
+        assertThat(CsvCell.of(text)).isEqualTo("'" + text);
+        assertThat(CsvCell.read("'" + text)).isEqualTo(text);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Key", "-1.5", "+0,3", "12", "", "'quoted'", "4C=4B"})
+    void whatItWouldNotIsLeftAsItIs(String text) {
+        assertThat(CsvCell.of(text)).isEqualTo(text);
+        assertThat(CsvCell.read(text)).isEqualTo(text);
+    }
+}
