@@ -53,9 +53,23 @@ export const useSession = defineStore('session', () => {
     location.assign('/')
   }
 
-  /** A call was answered with “not signed in”: settles once somebody has signed in again, so that it can be sent again. */
+  /** A page that the browser took out of the drawer shows what somebody saw who may be gone. */
+  window.addEventListener('pageshow', (event) => {
+    if (!event.persisted) return
+    const before = name.value
+    void load().then(
+      () => name.value !== before && location.reload(),
+      () => undefined,
+    )
+  })
+
+  /**
+   * A call was answered with “not signed in”: settles once somebody has signed in again, so that it can be sent again. What this device
+   * had read may not be another's to see.
+   */
   function signedInAgain(): Promise<void> {
     ended.value = true
+    void forgetRead()
     return new Promise((resolve) => waiting.push(resolve))
   }
 

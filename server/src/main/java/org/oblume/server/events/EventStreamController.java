@@ -56,8 +56,8 @@ class EventStreamController {
     @Changes({})
     @PutMapping("/api/live/{device}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void here(@PathVariable String device, @RequestBody Viewing here) {
-        hub.moveTo(named(device), here.shotId());
+    void here(@PathVariable String device, @RequestBody Viewing here, Principal person) {
+        hub.moveTo(named(device), person.getName(), here.shotId());
     }
 
     /** A name that is sent to everybody, and so is short. */

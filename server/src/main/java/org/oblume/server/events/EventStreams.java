@@ -26,10 +26,13 @@ class EventStreams {
     private static final Logger LOG = LoggerFactory.getLogger(EventStreams.class);
     private static final long NO_END = 0;
     private static final int BEAT_SECONDS = 10;
-    private final Map<String, Listener> listeners = new ConcurrentHashMap<>();
+    private final Map<Line, Listener> listeners = new ConcurrentHashMap<>();
     private final ExecutorService sending = Executors.newSingleThreadExecutor(task -> thread(task, "live"));
     private final ScheduledExecutorService beating =
             Executors.newSingleThreadScheduledExecutor(task -> thread(task, "live beat"));
+
+    /** A device as its person names it: nobody ends or moves another's by its name. */
+    private record Line(String person, String device) {}
 
     private record Listener(String person, @Nullable Long shotId, SseEmitter stream) {
 
@@ -65,16 +68,17 @@ class EventStreams {
 
     SseEmitter open(String device, String person, @Nullable Long shotId) {
         SseEmitter stream = new SseEmitter(NO_END);
+        Line line = new Line(person, device);
         Listener listener = new Listener(person, shotId, stream);
         Runnable gone = () -> {
-            if (listeners.computeIfPresent(device, (d, now) -> now.stream() == stream ? null : now) == null) {
+            if (listeners.computeIfPresent(line, (l, now) -> now.stream() == stream ? null : now) == null) {
                 sayWhoIsHere();
             }
         };
         stream.onCompletion(gone);
         stream.onError(failure -> gone.run());
         greet(stream);
-        Listener before = listeners.put(device, listener);
+        Listener before = listeners.put(line, listener);
         if (before != null) {
             before.stream().complete();
         }
@@ -94,8 +98,8 @@ class EventStreams {
         }
     }
 
-    void moveTo(String device, @Nullable Long shotId) {
-        if (listeners.computeIfPresent(device, (d, now) -> now.at(shotId)) != null) {
+    void moveTo(String device, String person, @Nullable Long shotId) {
+        if (listeners.computeIfPresent(new Line(person, device), (l, now) -> now.at(shotId)) != null) {
             sayWhoIsHere();
         }
     }
@@ -110,7 +114,9 @@ class EventStreams {
                 "presence",
                 new Presence(listeners.entrySet().stream()
                         .map(e -> new Present(
-                                e.getValue().person(), e.getKey(), e.getValue().shotId()))
+                                e.getKey().person(),
+                                e.getKey().device(),
+                                e.getValue().shotId()))
                         .toList()));
     }
 
@@ -118,11 +124,11 @@ class EventStreams {
         if (sending.isShutdown()) {
             return;
         }
-        sending.execute(() -> listeners.forEach((device, listener) -> {
+        sending.execute(() -> listeners.forEach((line, listener) -> {
             try {
                 listener.stream().send(SseEmitter.event().name(name).data(data));
             } catch (IOException | IllegalStateException gone) {
-                listeners.remove(device, listener);
+                listeners.remove(line, listener);
             }
         }));
     }

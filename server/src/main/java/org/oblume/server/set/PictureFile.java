@@ -2,7 +2,9 @@ package org.oblume.server.set;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.time.Duration;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.Locale;
 import javax.imageio.ImageIO;
@@ -53,8 +55,18 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
                 .contentType(MediaType.parseMediaType(mediaType))
                 .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")
                 .header("X-Content-Type-Options", "nosniff")
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePrivate())
+                // kept by the browser, but asked for: who may not see it any more does not, on a device that had it
+                .cacheControl(CacheControl.noCache().cachePrivate())
+                .eTag(digest())
                 .body(bytes);
+    }
+
+    private String digest() {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException(impossible);
+        }
     }
 
     /** Reads only the head: a small file can claim to be a picture that fills the memory. */

@@ -35,4 +35,17 @@ class LiveOverHttpTest {
             }
         }
     }
+
+    @Test
+    void nobodyEndsOrMovesTheStreamOfAnotherByTheNameOfTheDevice() throws Exception {
+        long shot = api.shotFrom("4V" + ++made, api.shot("4A"));
+        try (Api.Stream mine = api.listen("cart-tablet");
+                Api.Stream theirs = api.as("READER").listen("cart-tablet")) {
+            theirs.until("presence", "\"person\":\"best boy\",\"device\":\"cart-tablet\"");
+            api.as("READER").put("/api/live/cart-tablet", "{\"shotId\":%d}".formatted(shot), null);
+            mine.until("presence", "\"person\":\"visitor\",\"device\":\"cart-tablet\",\"shotId\":" + shot);
+            api.tie(shot, "key", "LEVEL", "{\"text\":\"45\",\"reason\":\"MATCH\"}", 0);
+            assertThat(mine.next("changed")).contains("RECORD");
+        }
+    }
 }

@@ -85,6 +85,9 @@ class NotesOverHttpTest {
         String at = kept.body().get("photo").asText();
         assertThat(api.header(at, "Content-Type")).isEqualTo("image/png");
         assertThat(api.header(at, "X-Content-Type-Options")).isEqualTo("nosniff");
+        assertThat(api.header(at, "Cache-Control")).as("asked for each time").isEqualTo("no-cache, private");
+        assertThat(api.header(at, "ETag")).as("and told apart").startsWith("\"");
+        assertThat(api.stranger().get(at).status()).isEqualTo(401);
     }
 
     @Test
