@@ -22,7 +22,7 @@ export const useBoard = defineStore('board', () => {
   const read = useRead('board', () => (sceneId.value === undefined ? undefined : { sceneId: sceneId.value }))
   const board = read.data
   // with theirs in sight, asking again puts these on top
-  const { busy: saving, error, submit } = useSubmit((refusal: ApiError) => refusal.conflict && void read.again())
+  const { error, submit } = useSubmit((refusal: ApiError) => refusal.conflict && void read.again())
 
   const problem = computed(() => error.value || read.problem.value)
   const based = computed(() => bases(board.value?.shots ?? []))
@@ -54,5 +54,5 @@ export const useBoard = defineStore('board', () => {
     error.value = ''
   }
 
-  return { board, based, problem, reason, note, saving, open, again: read.again, edit, dismiss }
+  return { board, based, problem, reason, note, open, again: read.again, edit, dismiss }
 })

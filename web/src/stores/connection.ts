@@ -122,5 +122,5 @@ export const useConnection = defineStore('connection', () => {
     return () => again.delete(tell)
   }
 
-  return { live, lost, present, others, here, viewShot, onChanged, onReconnect }
+  return { live, lost, others, here, viewShot, onChanged, onReconnect }
 })

@@ -210,6 +210,5 @@ export const useLight = defineStore('light', () => {
     keep,
     toggleOut,
     alone,
-    merged,
   }
 })

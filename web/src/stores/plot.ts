@@ -45,7 +45,6 @@ export const usePlot = defineStore('plot', () => {
   const note = ref('')
   const problem = ref<{ sentence: string; placement?: string; wanted?: ValueEdit; attribute?: Attribute }>()
   const conflict = ref<Conflict>()
-  const saving = ref(0)
   let inFlight: Promise<unknown> = Promise.resolve()
 
   /** One after the other: each edit is made, and each reading shown, on what the one before it left. */
@@ -120,15 +119,6 @@ export const usePlot = defineStore('plot', () => {
     void outdate({ topics: ['RECORD'] }, undefined, 'plot')
   }
 
-  async function saved<T>(job: () => Promise<T>): Promise<T> {
-    saving.value++
-    try {
-      return await job()
-    } finally {
-      saving.value--
-    }
-  }
-
   async function send(shot: Plot['shot'], placed: Placed, attribute: Attribute, revision: number, wish: Wish) {
     const { key: placement, name } = placed.placement
     const { wanted, ...why } = wish
@@ -142,7 +132,7 @@ export const usePlot = defineStore('plot', () => {
       ...(wanted && why),
     } as const
     try {
-      const edited = await saved(() => outbox.send(intent, `${name} ${ATTRIBUTES[attribute]} in ${shot.slate}`))
+      const edited = await outbox.send(intent, `${name} ${ATTRIBUTES[attribute]} in ${shot.slate}`)
       if (edited) lay(edited)
       problem.value = undefined
     } catch (failure) {
@@ -185,7 +175,7 @@ export const usePlot = defineStore('plot', () => {
       try {
         const params = { path: { shotId: plot.value!.shot.id } }
         const body = { changes, reason: why, note: note.value || undefined }
-        lay(await saved(() => answer(api.POST('/api/shots/{shotId}/knots', { params, body }))))
+        lay(await answer(api.POST('/api/shots/{shotId}/knots', { params, body })))
       } catch (failure) {
         // someone was there first: with theirs in sight, asking again puts these on top
         if (failure instanceof ApiError && failure.conflict) void read.again()
@@ -252,7 +242,6 @@ export const usePlot = defineStore('plot', () => {
     note,
     problem,
     conflict,
-    saving,
     set,
     based,
     locked,
