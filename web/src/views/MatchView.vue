@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useRead } from '@/api/reads'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
+import DotMark from '@/components/marks/DotMark.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import JudgeByDialog from '@/components/match/JudgeByDialog.vue'
 import MatchTable from '@/components/match/MatchTable.vue'
@@ -63,7 +64,7 @@ const actions = computed((): Action[] =>
       <MatchTable :report="report" :shot-id="shotId" :editable="editable" @changed="show" />
       <ul v-if="quiet.length" class="quiet" aria-label="Explained">
         <li v-for="q in quiet" :key="`${q.judged.slate} ${q.judged.run?.id}` + q.line.aspect">
-          <CheatFlag v-if="q.why.cause === 'CHEAT'" /><span v-else class="dot mt-1.5" />{{ ' ' }}
+          <CheatFlag v-if="q.why.cause === 'CHEAT'" /><DotMark v-else class="mt-1.5" />{{ ' ' }}
           <span
             ><b class="font-strong">{{ q.judged.slate }}, {{ q.line.label }}.</b> {{ q.why.reason }}
             <span class="text-quiet"
@@ -87,15 +88,6 @@ const actions = computed((): Action[] =>
 }
 .head {
   padding: 12px 20px 8px;
-}
-.dot {
-  display: inline-block;
-  flex: none;
-  width: 6px;
-  height: 6px;
-  margin: 5px 3px 0;
-  border-radius: 3px;
-  background: var(--ink);
 }
 .quiet {
   padding: 10px 20px;

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { Aspect, MatchReport, ShotVerdict } from '@/api/types'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
+import DotMark from '@/components/marks/DotMark.vue'
 import StageTick from '@/components/marks/StageTick.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
@@ -99,7 +100,7 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
           </template>
           <td class="remedy">
             <p class="flex gap-2">
-              <span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><span v-else class="dot" /></span
+              <span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><DotMark v-else /></span
               ><b class="font-strong">{{ j.title }}</b>
             </p>
             <p v-for="l in off(j)" :key="l.aspect" class="pl-5">
@@ -241,14 +242,5 @@ tr.opened th:first-child {
     grid-column: 1 / -1;
     padding-top: 6px;
   }
-}
-.dot {
-  display: inline-block;
-  flex: none;
-  width: 6px;
-  height: 6px;
-  margin: 5px 3px 0;
-  border-radius: 3px;
-  background: var(--ink);
 }
 </style>
