@@ -10,7 +10,7 @@ import { useSession } from './session'
 
 const RETRY_S = 2
 /** How long a page that stopped in the middle keeps the others from sending. */
-const TURN_MS = 20_000
+const TURN_MS = 5_000
 const TURN = 'send'
 
 /** An edit that this device has not heard to be kept. */

@@ -79,6 +79,7 @@ class BenchIT {
         crew.until(
                 "see it in the address",
                 d -> crew.path().contains("lux=90+fc") && crew.path().contains("tStop=8+1/3") ? true : null);
+        crew.settled();
         String told = crew.text("[data-found=exposure]");
         crew.open(crew.path());
         crew.until("find the same", d -> crew.text("[data-found=exposure]").equals(told) ? true : null);
