@@ -122,6 +122,7 @@ function mine({ intent, label }: OutboxItem) {
   margin-top: 0;
 }
 .dot {
+  flex: none;
   width: 6px;
   height: 6px;
   border-radius: 50%;

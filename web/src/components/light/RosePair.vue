@@ -111,6 +111,7 @@ svg {
 dl {
   display: grid;
   grid-template-columns: max-content 1fr;
+  align-items: baseline;
   gap: 1px 12px;
   margin: 0;
   font-size: var(--text-small);

@@ -100,8 +100,8 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
           </template>
           <td class="remedy">
             <p class="flex gap-2">
-              <span class="mt-0.5"><WedgeMark v-if="!j.holds" act /><DotMark v-else /></span
-              ><b class="font-strong">{{ j.title }}</b>
+              <WedgeMark v-if="!j.holds" act /><DotMark v-else />
+              <b class="font-strong">{{ j.title }}</b>
             </p>
             <p v-for="l in off(j)" :key="l.aspect" class="pl-5">
               <StopsText v-if="l.remedy" :text="settings.printed(l.remedy)" />

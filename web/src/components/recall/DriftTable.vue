@@ -138,6 +138,9 @@ function take(all: ReturnType<typeof changes>) {
   gap: 8px;
   align-items: flex-start;
 }
+.drift .button {
+  flex: none;
+}
 th,
 td {
   padding: 5px 8px;
