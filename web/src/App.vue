@@ -95,8 +95,17 @@ watch(
 
 <template>
   <main v-if="open" class="h-full overflow-y-auto"><RouterView /></main>
-  <div v-else-if="session.name" class="frame">
-    <a href="#view" class="skip" @click.prevent="view?.focus()">To the view</a>
+  <div
+    v-else-if="session.name"
+    class="frame grid grid-cols-[124px_minmax(0,1fr)] h-full phone:grid-cols-[minmax(0,1fr)]"
+  >
+    <!-- Seen when the keyboard comes to it. -->
+    <a
+      href="#view"
+      class="skip absolute top-1.5 left-1.5 z-60 py-2 px-3 bg-accent text-on-accent"
+      @click.prevent="view?.focus()"
+      >To the view</a
+    >
     <SpineNav :open="spineOpen" @close="spineOpen = false" @keys="keysOpen = true" @team="teamOpen = true" />
     <main id="view" ref="view" tabindex="-1" class="min-h-0 min-w-0 outline-none">
       <RouterView :key="String(route.name)" @spine="spineOpen = true" />
@@ -124,11 +133,6 @@ watch(
 </template>
 
 <style scoped>
-.frame {
-  display: grid;
-  grid-template-columns: 124px minmax(0, 1fr);
-  height: 100%;
-}
 /* Where there is no slate to say what is live. */
 .frame .nowhere {
   position: fixed;
@@ -152,15 +156,6 @@ watch(
   border-radius: 3px;
 }
 /* Seen when the keyboard comes to it. */
-.skip {
-  position: absolute;
-  top: 6px;
-  left: 6px;
-  z-index: 60;
-  padding: 8px 12px;
-  background: var(--accent);
-  color: var(--on-accent);
-}
 .skip:not(:focus) {
   clip-path: inset(50%);
   pointer-events: none;
@@ -171,9 +166,6 @@ watch(
     bottom: auto;
     left: auto;
     right: 6px;
-  }
-  .frame {
-    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -35,12 +35,12 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
 
 <template>
   <div class="view">
-    <header class="head">
+    <header class="head flex items-baseline gap-3 h-13 py-2 px-4 border-b border-line">
       <SpineButton @click="$emit('spine')" />
       <h1 class="text-head font-strong">Bench</h1>
       <span class="text-small text-quiet">calculators; nothing here is recorded</span>
     </header>
-    <TabRow class="tabs" :tabs="tabs" :here="here.key" label="Benches" />
+    <TabRow class="flex-none px-1.5 border-b border-line" :tabs="tabs" :here="here.key" label="Benches" />
     <component :is="view" :key="bench">
       <nav v-if="halved" class="mb-3 flex" aria-label="Tape or power">
         <RouterLink
@@ -57,19 +57,6 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  align-items: baseline;
-  gap: 12px;
-  height: 52px;
-  padding: 8px 16px;
-  border-bottom: 1px solid var(--line);
-}
-.tabs {
-  flex: none;
-  padding: 0 6px;
-  border-bottom: 1px solid var(--line);
-}
 .half {
   display: flex;
   flex: 1;

@@ -60,7 +60,7 @@ function startProduction() {
 </script>
 
 <template>
-  <div class="book">
+  <div class="book flex flex-col h-full">
     <header class="flex h-[52px] items-center gap-2 border-b border-line bg-panel px-4">
       <SpineButton @click="$emit('spine')" />
       <h1 class="text-head">Book</h1>
@@ -73,7 +73,7 @@ function startProduction() {
       <button class="button ml-auto" @click="dialog = 'import'">Import scene…</button>
       <button class="button" @click="dialog = 'production'">New production…</button>
     </header>
-    <div class="pages">
+    <div class="flex-1 min-h-0 overflow-y-auto py-5 px-6 phone:p-4">
       <div v-if="book.error" role="alert">
         {{ book.error }} <button class="button ml-2" @click="book.again">Try again</button>
       </div>
@@ -91,10 +91,10 @@ function startProduction() {
           <button class="button ml-auto" @click="newScene(page.production.id)">New scene…</button>
         </div>
         <p v-if="!page.scenes.length" class="text-quiet">No scene yet. Start one from a bare room, or import one.</p>
-        <article v-for="s in page.scenes" v-show="found(s).length" :key="s.id" class="scene">
-          <div class="scene-head">
-            <span class="node" />
-            <h3 class="number">{{ s.heading.number }}</h3>
+        <article v-for="s in page.scenes" v-show="found(s).length" :key="s.id" class="scene relative pb-4.5">
+          <div class="scene-head flex items-center gap-3 pb-1">
+            <span class="relative flex-none w-2.5 h-2.5 border-[1.4px] border-ink bg-ground" />
+            <h3 class="min-w-8.5 text-head">{{ s.heading.number }}</h3>
             <div class="min-w-0 grow">
               <span class="block truncate font-strong">{{ s.heading.heading }}</span><span
                 class="text-small text-quiet"
@@ -114,12 +114,14 @@ function startProduction() {
             <li v-for="shot in found(s)" :key="shot.id">
               <RouterLink :to="{ name: 'plot', params: { id: shot.id } }" class="shot">
                 <StageTick :stage="shot.stage" />
-                <span class="slate">{{ shot.slate }}</span>
-                <span class="stage">{{ stageName(shot.stage) }}</span>
-                <span class="what">{{ shot.description }}</span>
-                <span class="base">{{ shot.basedOn ? `from ${shot.basedOn}` : 'starts afresh' }}</span>
-                <span class="day">{{ shot.day ? `day ${shot.day}` : 'no day' }}</span>
-                <span class="touch">{{
+                <span class="slate text-lead font-bold">{{ shot.slate }}</span>
+                <span class="text-small text-quiet">{{ stageName(shot.stage) }}</span>
+                <span class="overflow-hidden text-ellipsis whitespace-nowrap">{{ shot.description }}</span>
+                <span class="text-small text-quiet upright:hidden">{{
+                  shot.basedOn ? `from ${shot.basedOn}` : 'starts afresh'
+                }}</span>
+                <span class="text-small text-quiet upright:hidden">{{ shot.day ? `day ${shot.day}` : 'no day' }}</span>
+                <span class="text-small text-quiet upright:hidden">{{
                   shot.lastTouch ? `${shot.lastTouch.author}, ${when(shot.lastTouch.at)}` : 'nothing changed here'
                 }}</span>
               </RouterLink>
@@ -147,24 +149,9 @@ function startProduction() {
 </template>
 
 <style scoped>
-.book {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-}
 .find {
   max-width: 260px;
   margin-left: 16px;
-}
-.pages {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  padding: 20px 24px;
-}
-.scene {
-  position: relative;
-  padding-bottom: 18px;
 }
 .scene::before {
   content: '';
@@ -177,24 +164,6 @@ function startProduction() {
 }
 .scene:last-child::before {
   bottom: 26px;
-}
-.scene-head {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding-bottom: 4px;
-}
-.node {
-  position: relative;
-  flex: none;
-  width: 10px;
-  height: 10px;
-  border: 1.4px solid var(--ink);
-  background: var(--ground);
-}
-.number {
-  min-width: 34px;
-  font-size: var(--text-head);
 }
 .shot {
   display: grid;
@@ -211,22 +180,6 @@ function startProduction() {
 .shot:hover {
   background: var(--raised);
 }
-.slate {
-  font-size: var(--text-lead);
-  font-weight: 700;
-}
-.what {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.stage,
-.base,
-.day,
-.touch {
-  font-size: var(--text-small);
-  color: var(--quiet);
-}
 @media (pointer: coarse) {
   .shot {
     min-height: 44px;
@@ -237,19 +190,11 @@ function startProduction() {
   .shot {
     grid-template-columns: 24px 48px 64px minmax(0, 1fr);
   }
-  .base,
-  .day,
-  .touch {
-    display: none;
-  }
 }
 @media (width < 800px) {
   .find,
   .book header h1 ~ .button {
     display: none;
-  }
-  .pages {
-    padding: 16px;
   }
   .shot {
     min-height: 48px;

@@ -189,11 +189,11 @@ const actions = computed((): Action[] => {
   >
     <template v-if="board">
       <BoardFilters v-model:filter="filter" v-model:compact="compact" :rows="board.rows" />
-      <div v-if="store.problem" class="problem" role="alert">
+      <div v-if="store.problem" class="flex items-start gap-2 py-2 px-3.5 bg-raised border-b border-ink" role="alert">
         <WedgeMark act /><span class="grow">{{ store.problem }}</span
         ><button class="button" @click="store.dismiss">Leave it</button>
       </div>
-      <div class="stage">
+      <div class="flex-1 min-h-0">
         <CarryGrid
           v-if="rows.length"
           ref="grid"
@@ -256,18 +256,3 @@ const actions = computed((): Action[] => {
     </p>
   </ShotPage>
 </template>
-
-<style scoped>
-.problem {
-  display: flex;
-  align-items: flex-start;
-  gap: 8px;
-  padding: 8px 14px;
-  background: var(--raised);
-  border-bottom: 1px solid var(--ink);
-}
-.stage {
-  flex: 1;
-  min-height: 0;
-}
-</style>

@@ -54,12 +54,22 @@ function go(from: string, to: string) {
 
 <template>
   <div class="view">
-    <header class="head">
+    <header class="head flex flex-wrap items-center gap-2 min-h-13 py-1.5 px-3.5 bg-panel border-b border-line">
       <SpineButton @click="$emit('spine')" />
       <h1 class="text-head">Compare</h1>
-      <SidePicker :model-value="from" label="From" class="pick" @update:model-value="(id: string) => go(id, to)" />
+      <SidePicker
+        :model-value="from"
+        label="From"
+        class="w-60 upright:w-[calc(50%_-_30px)]"
+        @update:model-value="(id: string) => go(id, to)"
+      />
       <span class="text-quiet">with</span>
-      <SidePicker :model-value="to" label="To" class="pick" @update:model-value="(id: string) => go(from, id)" />
+      <SidePicker
+        :model-value="to"
+        label="To"
+        class="w-60 upright:w-[calc(50%_-_30px)]"
+        @update:model-value="(id: string) => go(from, id)"
+      />
       <button class="button" @click="go(to, from)">Swap</button>
       <RouterLink class="button ml-auto" :to="{ name: 'moves', params: { from, to } }">What to do</RouterLink>
       <RouterLink v-if="compared?.to.shotId" class="button" :to="{ name: 'carry', params: { id: compared.to.shotId } }"
@@ -70,8 +80,14 @@ function go(from: string, to: string) {
     <p v-if="error" role="alert" class="p-4">
       {{ error }} <button class="button ml-2" @click="again">Try again</button>
     </p>
-    <div v-else-if="compared" class="body">
-      <section class="words" aria-label="In words">
+    <div
+      v-else-if="compared"
+      class="body flex-1 min-h-0 grid grid-cols-[330px_minmax(0,1fr)_300px] upright:grid-cols-[minmax(0,1fr)] upright:auto-rows-[min-content] upright:overflow-y-auto"
+    >
+      <section
+        class="words min-h-0 overflow-y-auto py-3 px-3.5 bg-panel border-r border-line upright:overflow-visible upright:border-0"
+        aria-label="In words"
+      >
         <p class="mb-2 text-quiet">
           {{
             compared.differences.length
@@ -79,7 +95,12 @@ function go(from: string, to: string) {
               : `${compared.from.name} and ${compared.to.name} are recorded alike.`
           }}
         </p>
-        <div v-for="g in groups" :key="g.name" class="thing" :class="{ chosen: g.name === chosen }">
+        <div
+          v-for="g in groups"
+          :key="g.name"
+          class="thing py-1.25 pl-2 border-t border-line"
+          :class="{ chosen: g.name === chosen }"
+        >
           <button class="w-full text-left font-strong" @click="chosen = chosen === g.name ? undefined : g.name">
             {{ g.name }}
           </button>
@@ -91,7 +112,7 @@ function go(from: string, to: string) {
           </dl>
         </div>
       </section>
-      <section class="plan" aria-label="On the plan">
+      <section class="plan flex min-h-0 upright:h-80" aria-label="On the plan">
         <ComparePlan
           v-if="compared.sameSet"
           :compared="compared"
@@ -103,7 +124,10 @@ function go(from: string, to: string) {
           same.
         </p>
       </section>
-      <section class="roses" aria-label="Where the light comes from">
+      <section
+        class="min-h-0 overflow-y-auto py-3 px-3.5 bg-panel flex flex-col border-l border-line upright:overflow-visible upright:border-0"
+        aria-label="Where the light comes from"
+      >
         <template v-if="mark">
           <h2 class="group-title">
             {{ mark.name }} in {{ compared.to.name
@@ -124,48 +148,6 @@ function go(from: string, to: string) {
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
-  min-height: 52px;
-  padding: 6px 14px;
-  background: var(--panel);
-  border-bottom: 1px solid var(--line);
-}
-.pick {
-  width: 240px;
-}
-.body {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 330px minmax(0, 1fr) 300px;
-}
-.words,
-.roses {
-  min-height: 0;
-  overflow-y: auto;
-  padding: 12px 14px;
-  background: var(--panel);
-}
-.words {
-  border-right: 1px solid var(--line);
-}
-.roses {
-  display: flex;
-  flex-direction: column;
-  border-left: 1px solid var(--line);
-}
-.plan {
-  display: flex;
-  min-height: 0;
-}
-.thing {
-  padding: 5px 0 5px 8px;
-  border-top: 1px solid var(--line);
-}
 .thing.chosen {
   box-shadow: inset 2px 0 var(--accent);
 }
@@ -177,23 +159,5 @@ dl {
 }
 dt {
   color: var(--quiet);
-}
-@media (width < 1100px) {
-  .body {
-    grid-template-columns: minmax(0, 1fr);
-    grid-auto-rows: min-content;
-    overflow-y: auto;
-  }
-  .words,
-  .roses {
-    overflow: visible;
-    border: 0;
-  }
-  .plan {
-    height: 320px;
-  }
-  .pick {
-    width: calc(50% - 30px);
-  }
 }
 </style>

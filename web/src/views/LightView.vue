@@ -117,7 +117,13 @@ function select(key: string) {
               >rung: one source alone. bar: all together, predicted. ring: metered</span
             >
           </header>
-          <WideLadder class="drawn" :mark="light.mark" :light="light.light" :metered="metered" @select="select" />
+          <WideLadder
+            class="drawn flex-1 min-h-0"
+            :mark="light.mark"
+            :light="light.light"
+            :metered="metered"
+            @select="select"
+          />
           <p class="text-small text-quiet">
             {{
               light.light.camera
@@ -147,7 +153,7 @@ function select(key: string) {
             {{ problem || 'The other shot does not have this mark.' }}
           </p>
           <RosePair
-            class="drawn"
+            class="drawn flex-1 min-h-0"
             :mark="light.mark"
             :light="light.light"
             :camera-deg="editor.camera?.aim?.bearingDeg"
@@ -188,10 +194,6 @@ function select(key: string) {
   overflow-y: auto;
   display: flex;
   flex-direction: column;
-}
-.drawn {
-  flex: 1;
-  min-height: 0;
 }
 .ladder {
   grid-area: ladder;

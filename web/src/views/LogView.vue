@@ -89,14 +89,16 @@ function look(revision: ClosedRevision) {
       <WedgeMark act /><span class="grow">{{ error }}</span
       ><button class="button" @click="readAgain">Try again</button>
     </div>
-    <div class="body">
-      <div class="side">
+    <div
+      class="body flex-1 min-h-0 grid grid-cols-[400px_minmax(0,1fr)] upright:grid-cols-[minmax(0,1fr)] upright:overflow-y-auto"
+    >
+      <div class="side min-h-0 overflow-y-auto pt-3.5 pb-8 px-4 bg-panel border-r border-line upright:overflow-visible">
         <TakeList :shot-id="shotId" :takes="takes.data.value?.takes ?? []" />
         <NoteList :about="at" :name="plot.plot?.shot.slate ?? ''" :things="things" :chosen="of" />
       </div>
-      <div class="main">
+      <div class="main min-h-0 overflow-y-auto pt-3.5 pb-8 px-4 upright:overflow-visible">
         <section v-if="revisions.data.value?.closed.length" class="mb-5">
-          <h2 class="pane-title">Revisions</h2>
+          <h2 class="text-lead">Revisions</h2>
           <ol>
             <li v-for="r in revisions.data.value.closed" :key="r.number" class="entry">
               <span class="grow"
@@ -117,7 +119,7 @@ function look(revision: ClosedRevision) {
         </section>
         <section aria-label="History">
           <div class="mb-1 flex items-baseline gap-3">
-            <h2 class="pane-title">Every change in {{ plot.plot?.shot.slate }}</h2>
+            <h2 class="text-lead">Every change in {{ plot.plot?.shot.slate }}</h2>
             <select
               class="field !w-44"
               aria-label="Of which thing"
@@ -160,7 +162,12 @@ function look(revision: ClosedRevision) {
       </div>
     </div>
     <ReviseDialog :open="revising" :shot-id="shotId" :slate="plot.plot?.shot.slate ?? ''" @close="revising = false" />
-    <div v-if="goingBack" class="confirm" role="alertdialog" aria-label="Go back">
+    <div
+      v-if="goingBack"
+      class="flex items-center gap-2 py-2.5 px-4 bg-raised border-t border-ink"
+      role="alertdialog"
+      aria-label="Go back"
+    >
       <span class="grow"
         >Put {{ of ? things.find((t) => t.key === of)?.name : `all of ${plot.plot?.shot.slate}` }} back to how it was
         after {{ goingBack.author }}’s change of {{ when(goingBack.at) }}? That is a new edit; nothing that came after
@@ -173,25 +180,6 @@ function look(revision: ClosedRevision) {
 </template>
 
 <style scoped>
-.body {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 400px minmax(0, 1fr);
-}
-.side,
-.main {
-  min-height: 0;
-  overflow-y: auto;
-  padding: 14px 16px 32px;
-}
-.side {
-  background: var(--panel);
-  border-right: 1px solid var(--line);
-}
-.pane-title {
-  font-size: var(--text-lead);
-}
 .entry {
   display: flex;
   align-items: center;
@@ -207,27 +195,9 @@ function look(revision: ClosedRevision) {
 .past .back:focus-visible {
   opacity: 1;
 }
-.confirm {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  padding: 10px 16px;
-  background: var(--raised);
-  border-top: 1px solid var(--ink);
-}
 @media (pointer: coarse) {
   .past .back {
     opacity: 1;
-  }
-}
-@media (width < 1100px) {
-  .body {
-    grid-template-columns: minmax(0, 1fr);
-    overflow-y: auto;
-  }
-  .side,
-  .main {
-    overflow: visible;
   }
 }
 </style>

@@ -47,8 +47,8 @@ const actions = computed((): Action[] =>
 
 <template>
   <ShotPage :shot-id="shotId" :actions="actions" @spine="$emit('spine')">
-    <div v-if="report" class="body">
-      <header class="head">
+    <div v-if="report" class="body flex-1 min-h-0 overflow-auto">
+      <header class="head pt-3 pb-2 px-5">
         <h1 class="text-head">Match, scene {{ report.scene.number }} against {{ report.reference }}</h1>
         <p class="text-lead">{{ report.summary }}</p>
         <p class="text-small text-quiet">
@@ -62,7 +62,7 @@ const actions = computed((): Action[] =>
       </header>
       <p v-if="problem" role="alert" class="px-5"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
       <MatchTable :report="report" :shot-id="shotId" :editable="editable" @changed="show" />
-      <ul v-if="quiet.length" class="quiet" aria-label="Explained">
+      <ul v-if="quiet.length" class="quiet py-2.5 px-5 border-b border-line" aria-label="Explained">
         <li v-for="q in quiet" :key="`${q.judged.slate} ${q.judged.run?.id}` + q.line.aspect">
           <CheatFlag v-if="q.why.cause === 'CHEAT'" /><DotMark v-else class="mt-1.5" />{{ ' ' }}
           <span
@@ -81,18 +81,6 @@ const actions = computed((): Action[] =>
 </template>
 
 <style scoped>
-.body {
-  flex: 1;
-  min-height: 0;
-  overflow: auto;
-}
-.head {
-  padding: 12px 20px 8px;
-}
-.quiet {
-  padding: 10px 20px;
-  border-bottom: 1px solid var(--line);
-}
 .quiet li {
   display: flex;
   gap: 8px;

@@ -68,14 +68,14 @@ function drop({ id }: ReadingView) {
 <template>
   <ShotPage :shot-id="shotId" :actions="actions" @spine="$emit('spine')">
     <div v-if="meter" class="panes [--side:372px]">
-      <div class="main">
+      <div class="main upright:overflow-x-auto">
         <p v-if="runId" class="px-4 pt-3">
           Readings of a rebuild of {{ meter.slate }}, beside what was recorded.
           <RouterLink class="underline" :to="{ name: 'verdict', params: { run: runId } }">To its verdict</RouterLink>
         </p>
         <ReadingEntry ref="entry" v-model:line="said" v-model:mark="mark" :meter="meter" @kept="show" />
         <p v-if="problem" role="alert" class="px-4 pt-2"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
-        <table class="log">
+        <table class="log w-full">
           <thead>
             <tr>
               <th>Light</th>
@@ -143,7 +143,10 @@ function drop({ id }: ReadingView) {
           <p class="text-small text-quiet">each towards the light; choose one to read it alone</p>
           <ul class="mt-1">
             <li v-for="l in meter.lights" :key="l.key">
-              <button class="toread" @click="readAlone(l.name)">
+              <button
+                class="toread flex gap-2.5 items-baseline w-full min-h-7 py-0.75 text-left border-b border-line pointer-coarse:min-h-11"
+                @click="readAlone(l.name)"
+              >
                 <span class="grow"
                   ><b class="font-strong">{{ l.name }}</b
                   ><span v-if="l.readHere" class="text-quiet"> read</span></span
@@ -185,21 +188,8 @@ function drop({ id }: ReadingView) {
 </template>
 
 <style scoped>
-.toread {
-  display: flex;
-  gap: 10px;
-  align-items: baseline;
-  width: 100%;
-  min-height: 28px;
-  padding: 3px 0;
-  text-align: left;
-  border-bottom: 1px solid var(--line);
-}
 .toread:hover {
   background: var(--raised);
-}
-.log {
-  width: 100%;
 }
 .log th,
 .log td {
@@ -217,11 +207,6 @@ thead th {
 }
 tbody th {
   font-weight: var(--font-weight-strong);
-}
-@media (width < 1100px) {
-  .main {
-    overflow-x: auto;
-  }
 }
 @media (width < 800px) {
   .log thead {
@@ -245,11 +230,6 @@ tbody th {
   }
   .log td:nth-of-type(4) {
     grid-area: 1 / 2;
-  }
-}
-@media (pointer: coarse) {
-  .toread {
-    min-height: 44px;
   }
 }
 </style>

@@ -45,7 +45,7 @@ function print() {
 
 <template>
   <div class="view moves">
-    <header class="head">
+    <header class="head flex items-center gap-3 min-h-15 py-1.5 px-4 bg-panel border-b border-line">
       <SpineButton @click="$emit('spine')" />
       <div class="min-w-0 grow">
         <h1 class="truncate text-head">{{ moves ? `${moves.from.name} to ${moves.to.name}` : 'What to do' }}</h1>
@@ -59,8 +59,8 @@ function print() {
         ><span class="block text-small text-quiet">{{ done }} of {{ moves.moves.length }} done</span>
       </div>
     </header>
-    <div v-if="moves" class="body">
-      <MoveBars v-if="moves.moves.length" :moves="moves" class="bars" />
+    <div v-if="moves" class="body flex-1 min-h-0 overflow-y-auto w-full max-w-160 my-0 mx-auto pt-3 pb-8 px-4">
+      <MoveBars v-if="moves.moves.length" :moves="moves" class="max-w-75" />
       <div class="big"><MoveSteps :moves="moves" /></div>
       <p class="mt-4 text-small text-quiet">
         Times are estimates from the crew’s own table. Rigging, loads and power: the qualified people and the local code
@@ -87,27 +87,3 @@ function print() {
     <p v-else-if="!moves" class="m-auto text-quiet">Working out what to do…</p>
   </div>
 </template>
-
-<style scoped>
-.head {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  min-height: 60px;
-  padding: 6px 16px;
-  background: var(--panel);
-  border-bottom: 1px solid var(--line);
-}
-.body {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  width: 100%;
-  max-width: 640px;
-  margin: 0 auto;
-  padding: 12px 16px 32px;
-}
-.bars {
-  max-width: 300px;
-}
-</style>

@@ -127,19 +127,23 @@ onBeforeUnmount(editor.letGo)
             @drop="editor.drop"
             @hint="(hint) => plot.select(hint.placement)"
           />
-          <div class="zoom">
+          <div class="zoom absolute left-3 bottom-3 flex gap-1">
             <button class="button" aria-label="Zoom in" @click="stage?.zoom(1.25)">+</button>
             <button class="button" aria-label="Zoom out" @click="stage?.zoom(0.8)">−</button>
             <button class="button" @click="stage?.fit()">Fit</button>
             <button
-              class="button only-narrow"
+              class="button hidden upright:inline-flex"
               :aria-pressed="sheet === 'light'"
               @click="sheet = sheet ? undefined : 'light'"
             >
               Light
             </button>
           </div>
-          <div v-if="plot.problem || light.refused" class="problem" role="alert">
+          <div
+            v-if="plot.problem || light.refused"
+            class="problem absolute top-3 right-3 bottom-auto left-3 flex gap-2 items-start py-2 px-3 bg-raised border border-ink rounded-mark"
+            role="alert"
+          >
             <WedgeMark act />
             <span class="grow">{{ plot.problem?.sentence ?? light.refused }}</span>
             <button v-if="outsideOffered" class="button" @click="standOutside">It stands outside</button>
@@ -227,30 +231,9 @@ onBeforeUnmount(editor.letGo)
   background: var(--panel);
   border-left: 1px solid var(--line);
 }
-.zoom {
-  position: absolute;
-  left: 12px;
-  bottom: 12px;
-  display: flex;
-  gap: 4px;
-}
 .zoom .button {
   background: var(--ground);
   min-width: 32px;
-}
-.only-narrow {
-  display: none;
-}
-.problem {
-  position: absolute;
-  inset: 12px 12px auto;
-  display: flex;
-  gap: 8px;
-  align-items: flex-start;
-  padding: 8px 12px;
-  background: var(--raised);
-  border: 1px solid var(--ink);
-  border-radius: 3px;
 }
 @media (width < 1100px) {
   .body {
@@ -265,9 +248,6 @@ onBeforeUnmount(editor.letGo)
     justify-self: end;
     width: 150px;
     background: var(--panel);
-  }
-  .only-narrow {
-    display: inline-flex;
   }
 }
 @media (width < 800px) {

@@ -65,7 +65,7 @@ useShortcuts((event) => {
 
 <template>
   <div class="view">
-    <ViewTabs :shot-id="shotId" :actions="actions" class="tabs-wide" />
+    <ViewTabs :shot-id="shotId" :actions="actions" class="phone:hidden" />
     <div v-if="sheet && !sheet.steps.length" class="m-auto max-w-sm p-6 text-center">
       <template v-if="sheet.run && sheet.stands.length">
         <p class="text-lead">
@@ -85,7 +85,10 @@ useShortcuts((event) => {
         <RouterLink class="button mt-3" :to="{ name: 'plot', params: { id: shotId } }">To the plot</RouterLink>
       </template>
     </div>
-    <div v-else-if="sheet && step" class="body">
+    <div
+      v-else-if="sheet && step"
+      class="body flex-1 min-h-0 grid grid-cols-[320px_minmax(0,1fr)] phone:grid-cols-[minmax(0,1fr)]"
+    >
       <StepList
         v-model:at="at"
         :sheet="sheet"
@@ -93,7 +96,7 @@ useShortcuts((event) => {
         :shot-id="shotId"
         @choose="choose"
       />
-      <section class="one">
+      <section class="flex flex-col min-h-0">
         <PhoneHead
           :sheet="sheet"
           :rebuild="rebuild"
@@ -103,7 +106,7 @@ useShortcuts((event) => {
           @anew="dialog = 'run'"
           @spine="$emit('spine')"
         />
-        <div ref="body" class="scroll">
+        <div ref="body" class="scroll flex-1 min-h-0 overflow-y-auto">
           <StepNotices :sheet="sheet" :step="step" @decide="rebuild.decide" />
           <p class="px-5 pt-3 text-small text-quiet">
             {{ roleOf(step)
@@ -114,7 +117,7 @@ useShortcuts((event) => {
             <button class="button" @click="dialog = 'tapes'">Check the tapes…</button>
           </p>
         </div>
-        <footer class="foot">
+        <footer class="py-3 px-5 border-t border-line">
           <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
           <p v-if="rebuild.waits(step)" class="mb-2" role="status">
             {{ rebuild.isDone(step) ? 'Done' : 'Not done after all' }}; waits to be sent.
@@ -197,26 +200,6 @@ useShortcuts((event) => {
 </template>
 
 <style scoped>
-.body {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 320px minmax(0, 1fr);
-}
-.one {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-}
-.scroll {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-}
-.foot {
-  padding: 12px 20px;
-  border-top: 1px solid var(--line);
-}
 .main {
   flex: 1;
   min-height: 68px;
@@ -224,13 +207,5 @@ useShortcuts((event) => {
 }
 .main.second {
   font-size: var(--text-title);
-}
-@media (width < 800px) {
-  .tabs-wide {
-    display: none;
-  }
-  .body {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -122,7 +122,7 @@ async function leave() {
 
 <template>
   <div class="view">
-    <header class="bar">
+    <header class="flex gap-3 items-center min-h-13 py-1 px-3.5 bg-panel border-b border-line">
       <RouterLink class="button" :to="{ name: 'plot', params: { id: shotId } }"
         >Back to {{ plot.plot?.shot.slate ?? 'the plot' }}</RouterLink
       >
@@ -139,7 +139,11 @@ async function leave() {
       @walls="pacedOut"
       @refused="(sentence) => (problem = sentence)"
     />
-    <p v-if="problem || plot.unreadable" role="alert" class="problem">
+    <p
+      v-if="problem || plot.unreadable"
+      role="alert"
+      class="flex gap-2 items-center py-1.5 px-3.5 border-b border-line"
+    >
       <WedgeMark act /><span class="grow">{{ problem || plot.unreadable }}</span>
       <template v-if="conflict"
         ><button class="button" @click="take(conflict)">Take theirs</button
@@ -147,7 +151,9 @@ async function leave() {
       >
       <button v-else class="button" @click="problem = ''">Leave it</button>
     </p>
-    <div class="body">
+    <div
+      class="body flex-1 min-h-0 grid grid-cols-[minmax(0,1fr)_302px] phone:grid-cols-[minmax(0,1fr)] phone:grid-rows-[minmax(0,1fr)_42%]"
+    >
       <SetEditor
         ref="stage"
         :plan="plan"
@@ -159,7 +165,10 @@ async function leave() {
         @corner="drawing.corner"
         @pick="drawing.pick"
       />
-      <aside class="pane" aria-label="What is chosen">
+      <aside
+        class="min-h-0 overflow-y-auto grid content-start gap-2 p-3 bg-panel border-l border-line"
+        aria-label="What is chosen"
+      >
         <form v-if="scaling" class="grid gap-2" @submit.prevent="scale">
           <h2 class="text-lead">How far apart are they?</h2>
           <input
@@ -186,44 +195,3 @@ async function leave() {
     </BaseDialog>
   </div>
 </template>
-
-<style scoped>
-.bar {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  min-height: 52px;
-  padding: 4px 14px;
-  background: var(--panel);
-  border-bottom: 1px solid var(--line);
-}
-.problem {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  padding: 6px 14px;
-  border-bottom: 1px solid var(--line);
-}
-.body {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 302px;
-}
-.pane {
-  min-height: 0;
-  overflow-y: auto;
-  display: grid;
-  align-content: start;
-  gap: 8px;
-  padding: 12px;
-  background: var(--panel);
-  border-left: 1px solid var(--line);
-}
-@media (width < 800px) {
-  .body {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: minmax(0, 1fr) 42%;
-  }
-}
-</style>

@@ -39,8 +39,8 @@ function sign() {
 
 <template>
   <div class="view">
-    <div v-if="verdict" class="body">
-      <header class="head">
+    <div v-if="verdict" class="body flex-1 min-h-0 overflow-auto">
+      <header class="head flex flex-wrap gap-2 items-center py-3 px-5">
         <SpineButton @click="$emit('spine')" />
         <div class="min-w-0 grow">
           <h1 class="text-head">{{ verdict.match.slate }}, {{ verdict.run.name }}: is it the same light?</h1>
@@ -128,7 +128,7 @@ function sign() {
         :editable="session.may('EDIT') && !verdict.run.signed"
         @changed="again"
       />
-      <footer class="sign">
+      <footer class="flex flex-wrap gap-2.5 items-center py-3 px-5 border-t border-line">
         <p v-if="problem" role="alert"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>
         <p v-if="verdict.run.signed">
           <b class="font-strong">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b>
@@ -146,18 +146,6 @@ function sign() {
 </template>
 
 <style scoped>
-.body {
-  flex: 1;
-  min-height: 0;
-  overflow: auto;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  padding: 12px 20px;
-}
 .heads th,
 .heads td {
   padding: 4px 24px 4px 0;
@@ -189,13 +177,5 @@ function sign() {
   .heads td:last-child {
     grid-column: 1 / -1;
   }
-}
-.sign {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-  padding: 12px 20px;
-  border-top: 1px solid var(--line);
 }
 </style>

@@ -21,19 +21,24 @@ async function copy() {
 </script>
 
 <template>
-  <div class="bench">
-    <section class="picture" :aria-label="title">
+  <div class="grid grid-cols-[minmax(0,1fr)_302px] min-h-0 flex-1 phone:block phone:overflow-y-auto">
+    <section class="flex flex-col min-h-0 overflow-y-auto phone:overflow-visible" :aria-label="title">
       <header class="flex items-baseline gap-3 px-4 pt-3">
         <h2 class="text-lead">{{ title }}</h2>
         <span class="text-small text-quiet">{{ hint }}</span>
         <button class="button ml-auto" @click="copy">{{ copied ? 'Copied' : 'Copy as text' }}</button>
       </header>
-      <div class="drawn" :class="{ stale }"><slot /></div>
-      <p v-if="stale" class="told" role="status">
+      <div class="flex-1 min-h-0 flex flex-col" :class="{ stale }"><slot /></div>
+      <p v-if="stale" class="told flex gap-2 py-2 px-4 border-t border-line" role="status">
         <WedgeMark /> <span>{{ problem ?? 'The picture is of the last values that were understood.' }}</span>
       </p>
     </section>
-    <aside class="fields" aria-label="Values"><slot name="fields" /></aside>
+    <aside
+      class="min-h-0 overflow-y-auto pt-3 pb-6 pr-3 pl-4 bg-panel border-l border-l-line phone:overflow-visible phone:border-l-0 phone:border-t phone:border-t-line"
+      aria-label="Values"
+    >
+      <slot name="fields" />
+    </aside>
     <BaseDialog :open="byHand" title="Copy as text" @close="byHand = false">
       <textarea
         class="field min-h-48"
@@ -48,53 +53,8 @@ async function copy() {
 </template>
 
 <style scoped>
-.bench {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 302px;
-  min-height: 0;
-  flex: 1;
-}
-.picture {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  overflow-y: auto;
-}
-.drawn {
-  flex: 1;
-  min-height: 0;
-  display: flex;
-  flex-direction: column;
-}
 .stale {
   opacity: 0.4;
   filter: grayscale(1);
-}
-.told {
-  display: flex;
-  gap: 8px;
-  padding: 8px 16px;
-  border-top: 1px solid var(--line);
-}
-.fields {
-  min-height: 0;
-  overflow-y: auto;
-  padding: 12px 12px 24px 16px;
-  background: var(--panel);
-  border-left: 1px solid var(--line);
-}
-@media (width < 800px) {
-  .bench {
-    display: block;
-    overflow-y: auto;
-  }
-  .picture {
-    overflow: visible;
-  }
-  .fields {
-    overflow: visible;
-    border-left: 0;
-    border-top: 1px solid var(--line);
-  }
 }
 </style>

@@ -148,7 +148,10 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
     :problem="problem"
     :summary="summary"
   >
-    <div v-if="picture" class="ladders sideways">
+    <div
+      v-if="picture"
+      class="grid grid-cols-[repeat(5,minmax(0,1fr))] gap-0 py-3 px-2 upright:grid-cols-[repeat(5,150px)] upright:overflow-x-auto sideways"
+    >
       <PrescriptionLadder
         v-for="(p, i) in picture.prescriptions"
         :key="i"
@@ -199,9 +202,21 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
       <ul>
         <li v-for="{ item, sheets } in atHand" :key="item.name" class="flex min-h-7 items-center gap-1">
           <span class="min-w-0 grow truncate" :title="item.heat">{{ item.name }}</span>
-          <button class="count" :aria-label="`One ${item.name} less`" @click="put(item, sheets - 1)">−</button>
+          <button
+            class="count w-6.5 h-6.5 border border-line rounded-mark pointer-coarse:w-11 pointer-coarse:h-11"
+            :aria-label="`One ${item.name} less`"
+            @click="put(item, sheets - 1)"
+          >
+            −
+          </button>
           <span class="figure w-5 text-center">{{ sheets }}</span>
-          <button class="count" :aria-label="`One ${item.name} more`" @click="put(item, sheets + 1)">+</button>
+          <button
+            class="count w-6.5 h-6.5 border border-line rounded-mark pointer-coarse:w-11 pointer-coarse:h-11"
+            :aria-label="`One ${item.name} more`"
+            @click="put(item, sheets + 1)"
+          >
+            +
+          </button>
         </li>
       </ul>
       <p v-if="!atHand.length" class="text-small text-quiet">Nothing at hand: press a drawer above, or type a name.</p>
@@ -212,35 +227,11 @@ function toggle(drawer: (typeof DRAWERS)[number]) {
 </template>
 
 <style scoped>
-.ladders {
-  display: grid;
-  grid-template-columns: repeat(5, minmax(0, 1fr));
-  gap: 0;
-  padding: 12px 8px;
-}
 .taken {
   border-color: var(--ink);
   font-weight: var(--font-weight-strong);
 }
-.count {
-  width: 26px;
-  height: 26px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-}
 .count:hover {
   border-color: var(--quiet);
-}
-@media (pointer: coarse) {
-  .count {
-    width: 44px;
-    height: 44px;
-  }
-}
-@media (width < 1100px) {
-  .ladders {
-    grid-template-columns: repeat(5, 150px);
-    overflow-x: auto;
-  }
 }
 </style>

@@ -170,7 +170,7 @@ const summary = computed(() =>
     :summary="summary"
   >
     <template v-if="picture">
-      <div ref="element" class="ladders">
+      <div ref="element" class="grid grid-cols-[repeat(auto-fit,minmax(150px,1fr))] gap-y-3 gap-x-1 p-3">
         <StopLadder
           title="This light, in stops from the stop that is set"
           :bars="[{ key: 'light', at: over, name: 'light', figure: signed(over, 1), as: 'rung' }]"
@@ -223,12 +223,3 @@ const summary = computed(() =>
     </template>
   </BenchFrame>
 </template>
-
-<style scoped>
-.ladders {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 12px 4px;
-  padding: 12px;
-}
-</style>

@@ -139,7 +139,12 @@ const summary = computed(() => {
   >
     <template v-if="picture">
       <div class="px-4 py-3">
-        <div v-for="(c, i) in picture.loaded.circuits" :key="i" class="bar-row" data-circuit>
+        <div
+          v-for="(c, i) in picture.loaded.circuits"
+          :key="i"
+          class="bar-row grid grid-cols-[100px_minmax(0,1fr)_118px_150px] gap-2 items-center upright:grid-cols-[80px_minmax(0,1fr)_104px]"
+          data-circuit
+        >
           <span class="truncate font-semibold">{{ c.name }}</span>
           <svg width="100%" height="26" role="img" :aria-label="`${(c.utilisation * 100).toFixed(0)} % of its limit`">
             <rect
@@ -167,7 +172,11 @@ const summary = computed(() => {
       </div>
       <div class="border-t border-line px-4 py-3">
         <h3 class="mb-1 text-base">Phases</h3>
-        <div v-for="(amps, phase) in picture.loaded.phaseAmps" :key="phase" class="bar-row">
+        <div
+          v-for="(amps, phase) in picture.loaded.phaseAmps"
+          :key="phase"
+          class="bar-row grid grid-cols-[100px_minmax(0,1fr)_118px_150px] gap-2 items-center upright:grid-cols-[80px_minmax(0,1fr)_104px]"
+        >
           <span>phase {{ phase }}</span>
           <svg width="100%" height="20" aria-hidden="true">
             <rect y="5" :width="`${(Number(amps) / mostAmps) * 80}%`" height="10" fill="var(--quiet)" />
@@ -250,16 +259,7 @@ const summary = computed(() => {
 </template>
 
 <style scoped>
-.bar-row {
-  display: grid;
-  grid-template-columns: 100px minmax(0, 1fr) 118px 150px;
-  gap: 8px;
-  align-items: center;
-}
 @media (width < 1100px) {
-  .bar-row {
-    grid-template-columns: 80px minmax(0, 1fr) 104px;
-  }
   .bar-row > :last-child:not(:empty) {
     grid-column: 1 / -1;
   }

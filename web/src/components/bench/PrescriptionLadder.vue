@@ -57,7 +57,7 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
 </script>
 
 <template>
-  <article class="ladder" :data-rank="rank">
+  <article class="ladder min-w-0" :data-rank="rank">
     <header class="flex items-baseline gap-2 px-2">
       <span class="figure text-large">{{ rank }}</span>
       <span class="figure text-large"><StopsText :text="prescription.label" /></span>
@@ -134,8 +134,5 @@ const inside = computed(() => Math.abs(props.prescription.deltaMired) <= 10)
 <style scoped>
 .ladder + .ladder {
   border-left: 1px solid var(--line);
-}
-.ladder {
-  min-width: 0;
 }
 </style>

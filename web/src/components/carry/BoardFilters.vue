@@ -13,7 +13,11 @@ const departments = DEPARTMENTS.filter((d) => ['ELECTRIC', 'GRIP', 'CAMERA'].inc
 </script>
 
 <template>
-  <div class="filters" role="search" aria-label="Filter the board">
+  <div
+    class="filters flex flex-wrap items-center gap-y-1.5 gap-x-3 py-1.25 px-3.5 border-b border-line"
+    role="search"
+    aria-label="Filter the board"
+  >
     <input
       v-model="filter.text"
       class="field !w-44"
@@ -37,14 +41,6 @@ const departments = DEPARTMENTS.filter((d) => ['ELECTRIC', 'GRIP', 'CAMERA'].inc
 </template>
 
 <style scoped>
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 12px;
-  padding: 5px 14px;
-  border-bottom: 1px solid var(--line);
-}
 .check {
   display: inline-flex;
   align-items: center;

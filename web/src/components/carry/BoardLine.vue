@@ -80,7 +80,11 @@ const looks = computed(() =>
 
 <template>
   <div class="row" :class="{ compact: sheet.compact }" role="row" :aria-rowindex="index + 2">
-    <div class="row-head" role="rowheader" :style="{ width: `${sheet.head}px` }">
+    <div
+      class="sticky left-0 z-3 flex items-center gap-2 h-full pr-2 pl-3.5 bg-ground border-r border-line"
+      role="rowheader"
+      :style="{ width: `${sheet.head}px` }"
+    >
       <ThingMark v-if="!sheet.compact" :row="row" />
       <span v-else class="swatch" :style="{ background: row.swatch ?? 'transparent' }" />
       <span class="min-w-0">
@@ -89,7 +93,7 @@ const looks = computed(() =>
       </span>
     </div>
     <svg
-      class="threads"
+      class="absolute z-1 top-0 pointer-events-none"
       :style="{ left: `${sheet.head + sheet.inSight.left}px` }"
       :width="sheet.inSight.width"
       height="100%"
@@ -115,7 +119,7 @@ const looks = computed(() =>
       v-for="c in cells"
       :id="`${sheet.id}-${index}-${c.column}`"
       :key="c.column"
-      class="cell"
+      class="cell absolute top-0 bottom-0 border-l border-line cursor-default"
       role="gridcell"
       :aria-colindex="c.column + 1"
       :aria-label="c.say"
@@ -127,7 +131,7 @@ const looks = computed(() =>
     >
       <template v-if="c.cell && !c.first">
         <svg
-          class="knot"
+          class="absolute z-2"
           :style="{ left: `${KNOT_X - 10}px`, top: `${c.y - 5.5}px` }"
           width="20"
           height="11"
@@ -142,16 +146,24 @@ const looks = computed(() =>
             paint-order="stroke"
           />
         </svg>
-        <CheatFlag v-if="c.reason === 'CHEAT'" class="flag" :style="{ left: `${KNOT_X}px`, top: `${c.y - 18}px` }" />
+        <CheatFlag
+          v-if="c.reason === 'CHEAT'"
+          class="absolute z-2"
+          :style="{ left: `${KNOT_X}px`, top: `${c.y - 18}px` }"
+        />
         <span
           v-if="!sheet.compact && !camera"
-          class="why"
+          class="why absolute left-11 text-fine leading-[13px] text-quiet"
           :class="{ cheat: c.reason === 'CHEAT' }"
           :style="{ top: `${c.y - 16}px` }"
           >{{ reasonName(c.reason) }}</span
         >
       </template>
-      <span v-if="c.cell" class="said" :class="{ tall: !sheet.compact, low: camera }">
+      <span
+        v-if="c.cell"
+        class="said absolute z-2 left-3 right-1 top-7.75"
+        :class="{ tall: !sheet.compact, low: camera }"
+      >
         <span class="figure block truncate">{{ c.words.figures || (sheet.compact ? c.words.words : '') }}</span>
         <span
           v-if="!sheet.compact && c.words.words && !(camera && c.words.figures)"
@@ -164,10 +176,10 @@ const looks = computed(() =>
     <div
       v-for="l in looks"
       :key="`l${l.column}`"
-      class="cell look"
+      class="cell absolute top-0 bottom-0 border-l border-line cursor-default look"
       :style="{ left: `${sheet.head + sheet.lefts[l.column]!}px`, width: `${sheet.column}px` }"
     >
-      <span v-if="l.cell" class="said tall"
+      <span v-if="l.cell" class="said absolute z-2 left-3 right-1 top-7.75 tall"
         ><span class="figure flex items-center gap-1.5 truncate"
           ><span v-if="l.cell.swatch" class="swatch" :style="{ background: l.cell.swatch }" />{{ l.cell.say }}</span
         ></span
@@ -182,36 +194,11 @@ const looks = computed(() =>
   border-bottom: 1px solid var(--line);
   contain: layout style;
 }
-.row-head {
-  position: sticky;
-  left: 0;
-  z-index: 3;
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  height: 100%;
-  padding: 0 8px 0 14px;
-  background: var(--ground);
-  border-right: 1px solid var(--line);
-}
-.threads {
-  position: absolute;
-  z-index: 1;
-  top: 0;
-  pointer-events: none;
-}
 /* a pale thread would be lost on the daylight ground */
 .under {
   fill: none;
   stroke: var(--thread-edge);
   stroke-width: 3.6;
-}
-.cell {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  border-left: 1px solid var(--line);
-  cursor: default;
 }
 .cell:hover {
   background: color-mix(in srgb, var(--raised) 45%, transparent);
@@ -227,27 +214,8 @@ const looks = computed(() =>
 .cell.look {
   background: var(--panel);
 }
-.knot,
-.flag {
-  position: absolute;
-  z-index: 2;
-}
-.why {
-  position: absolute;
-  left: 44px;
-  font-size: var(--text-fine);
-  line-height: 13px;
-  color: var(--quiet);
-}
 .why.cheat {
   color: var(--accent);
-}
-.said {
-  position: absolute;
-  z-index: 2;
-  left: 12px;
-  right: 4px;
-  top: 31px;
 }
 .said.low {
   top: 25px;

@@ -126,7 +126,7 @@ defineExpose({ edit, cancel, focus: () => scroller.value?.focus(), retype: (text
 <template>
   <div
     ref="scroller"
-    class="scroller"
+    class="scroller relative h-full overflow-auto overscroll-contain"
     :class="{ compact }"
     tabindex="0"
     role="grid"
@@ -140,9 +140,13 @@ defineExpose({ edit, cancel, focus: () => scroller.value?.focus(), retype: (text
     @copy="cells.onCopy"
     @paste="cells.onPaste"
   >
-    <div class="canvas" :style="{ width: `${width}px`, height: `${headHeight + height}px` }">
-      <div class="heads" :style="{ height: `${headHeight}px`, width: `${width}px` }" role="row">
-        <div class="corner" :style="{ width: `${sizes.head}px` }">
+    <div class="relative" :style="{ width: `${width}px`, height: `${headHeight + height}px` }">
+      <div
+        class="sticky top-0 z-4 bg-ground border-b border-line"
+        :style="{ height: `${headHeight}px`, width: `${width}px` }"
+        role="row"
+      >
+        <div class="corner sticky left-0 z-1 h-full py-2 px-3.5 bg-ground" :style="{ width: `${sizes.head}px` }">
           <b class="text-lead font-strong">Carry, scene {{ board.scene.number }}</b
           ><span class="block text-small text-quiet">in shooting order</span>
         </div>
@@ -177,7 +181,7 @@ defineExpose({ edit, cancel, focus: () => scroller.value?.focus(), retype: (text
         v-if="editing !== undefined"
         ref="input"
         v-model="editing"
-        class="typing figure"
+        class="typing absolute z-2 min-h-6.5 px-1.5 border-[1.6px] border-accent rounded-mark bg-ground text-ink figure"
         :style="typingStyle"
         :aria-label="`Type what ${rows[at.row]?.placement.name} has in ${board.shots[at.column]?.slate}`"
         autocomplete="off"
@@ -187,57 +191,19 @@ defineExpose({ edit, cancel, focus: () => scroller.value?.focus(), retype: (text
         @keydown.stop
         @blur="cancel"
       />
-      <div v-if="gap" class="gap" :style="gapStyle"><slot name="gap" /></div>
+      <div v-if="gap" class="absolute z-4" :style="gapStyle"><slot name="gap" /></div>
     </div>
   </div>
 </template>
 
 <style scoped>
-.scroller {
-  position: relative;
-  height: 100%;
-  overflow: auto;
-  overscroll-behavior: contain;
-}
 .scroller:focus-visible {
   outline: none;
 }
 .scroller:focus-visible :deep(.cell.at) {
   outline-width: 2.4px;
 }
-.canvas {
-  position: relative;
-}
-.heads {
-  position: sticky;
-  top: 0;
-  z-index: 4;
-  background: var(--ground);
-  border-bottom: 1px solid var(--line);
-}
-.corner {
-  position: sticky;
-  left: 0;
-  z-index: 1;
-  height: 100%;
-  padding: 8px 14px;
-  background: var(--ground);
-}
 .compact .corner {
   padding: 3px 12px;
-}
-.typing {
-  position: absolute;
-  z-index: 2;
-  min-height: 26px;
-  padding: 0 6px;
-  border: 1.6px solid var(--accent);
-  border-radius: 3px;
-  background: var(--ground);
-  color: var(--ink);
-}
-.gap {
-  position: absolute;
-  z-index: 4;
 }
 </style>

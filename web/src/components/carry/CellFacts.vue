@@ -29,8 +29,10 @@ const summary = computed(() => {
 </script>
 
 <template>
-  <footer class="facts">
-    <div class="lead">
+  <footer
+    class="facts grid grid-cols-[336px_176px_minmax(0,1fr)] gap-4 min-h-25.5 py-2.25 px-3.5 bg-panel border-t border-line upright:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] phone:grid-cols-[minmax(0,1fr)] phone:gap-1.5 phone:py-1.5 phone:px-3.5"
+  >
+    <div class="min-w-0">
       <h2 class="truncate text-title">{{ row.placement.name }} in {{ shot.slate }}</h2>
       <p class="mb-1.5 truncate text-small text-quiet">
         {{ shot.stage === 'SHOT' ? 'shot, and locked; ' : '' }}{{ summary }}
@@ -52,7 +54,7 @@ const summary = computed(() => {
         <button class="button" @click="emit('history')">History</button>
       </div>
     </div>
-    <div class="why">
+    <div class="why min-w-0 phone:flex phone:gap-2">
       <label class="flex items-center gap-2"
         ><span class="shrink-0 text-small text-quiet">next is a</span>
         <select v-model="store.reason" class="field !w-24" aria-label="Why the next change is made">
@@ -67,7 +69,7 @@ const summary = computed(() => {
         aria-label="Note kept with the next change"
       />
     </div>
-    <ul class="knots">
+    <ul class="knots min-w-0 text-small upright:col-span-full upright:max-h-22 upright:overflow-y-auto phone:max-h-11">
       <li v-for="k in knots.slice(0, MANY + (knots.length === MANY + 1 ? 1 : 0))" :key="k.attribute">
         <CheatFlag v-if="k.reason === 'CHEAT'" class="!h-[14px]" /><KnotMark v-else />
         <b class="truncate font-strong">{{ ATTRIBUTES[k.attribute] }}</b>
@@ -82,23 +84,6 @@ const summary = computed(() => {
 </template>
 
 <style scoped>
-.facts {
-  display: grid;
-  grid-template-columns: 336px 176px minmax(0, 1fr);
-  gap: 16px;
-  min-height: 102px;
-  padding: 9px 14px;
-  background: var(--panel);
-  border-top: 1px solid var(--line);
-}
-.lead,
-.why {
-  min-width: 0;
-}
-.knots {
-  min-width: 0;
-  font-size: var(--text-small);
-}
 .knots li {
   display: grid;
   grid-template-columns: 18px 74px minmax(110px, 1.2fr) 44px 150px minmax(0, 1.5fr);
@@ -109,29 +94,7 @@ const summary = computed(() => {
 .knots li:last-child:not(:has(b)) {
   display: block;
 }
-@media (width < 1100px) {
-  .facts {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  }
-  .knots {
-    grid-column: 1 / -1;
-    max-height: 88px;
-    overflow-y: auto;
-  }
-}
 @media (width < 800px) {
-  .facts {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 6px;
-    padding: 6px 14px;
-  }
-  .why {
-    display: flex;
-    gap: 8px;
-  }
-  .knots {
-    max-height: 44px;
-  }
   .knots li {
     grid-template-columns: 18px 70px minmax(0, 1fr) 44px;
   }

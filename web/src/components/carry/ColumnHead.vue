@@ -12,11 +12,15 @@ const look = computed(() => props.board.looks[props.column - props.board.shots.l
 </script>
 
 <template>
-  <div class="column-head" role="columnheader" :class="{ here, compact, look }">
+  <div
+    class="column-head absolute top-0 h-full pt-1.75 pr-3.5 pl-3 border-l border-line"
+    role="columnheader"
+    :class="{ here, compact, look }"
+  >
     <template v-if="shot">
       <button
         v-if="before && !compact"
-        class="gap-button"
+        class="gap-button absolute z-1 -left-2 top-2.5 w-4 h-5 grid place-items-center text-quiet bg-ground"
         :aria-label="`What to do from ${before.slate} to ${shot.slate}`"
         title="Open the gap: what to do between the two"
         @click="$emit('gap')"
@@ -32,7 +36,7 @@ const look = computed(() => props.board.looks[props.column - props.board.shots.l
         @click="$emit('shot', shot.id)"
       >
         <span class="flex items-center gap-1.5"
-          ><b class="slate-name">{{ shot.slate }}</b
+          ><b class="slate-name text-large leading-[24px] font-bold">{{ shot.slate }}</b
           ><StageTick :stage="shot.stage" /><span class="ml-auto truncate text-fine text-quiet">{{
             shot.basedOn ? `from ${shot.basedOn}` : 'first'
           }}</span></span
@@ -41,20 +45,13 @@ const look = computed(() => props.board.looks[props.column - props.board.shots.l
       </button>
     </template>
     <template v-else-if="look"
-      ><b class="slate-name block truncate">{{ look.card.name }}</b
+      ><b class="slate-name text-large leading-[24px] font-bold block truncate">{{ look.card.name }}</b
       ><span class="block text-fine text-quiet">saved look</span></template
     >
   </div>
 </template>
 
 <style scoped>
-.column-head {
-  position: absolute;
-  top: 0;
-  height: 100%;
-  padding: 7px 14px 0 12px;
-  border-left: 1px solid var(--line);
-}
 .column-head.compact {
   padding-top: 2px;
 }
@@ -65,26 +62,9 @@ const look = computed(() => props.board.looks[props.column - props.board.shots.l
 .column-head button:hover .slate-name {
   text-decoration: underline;
 }
-.slate-name {
-  font-size: var(--text-large);
-  line-height: 24px;
-  font-weight: 700;
-}
 .compact .slate-name {
   font-size: var(--text-lead);
   line-height: 18px;
-}
-.gap-button {
-  position: absolute;
-  z-index: 1;
-  left: -8px;
-  top: 10px;
-  width: 16px;
-  height: 20px;
-  display: grid;
-  place-items: center;
-  color: var(--quiet);
-  background: var(--ground);
 }
 .gap-button:hover {
   color: var(--accent);

@@ -70,7 +70,7 @@ function body(kind: string, wide: number) {
 <template>
   <svg
     ref="svg"
-    class="drawing plan"
+    class="drawing plan w-full h-full bg-ground"
     role="img"
     :aria-label="`${compared.from.name} and ${compared.to.name} on the plan`"
   >
@@ -107,11 +107,6 @@ function body(kind: string, wide: number) {
 </template>
 
 <style scoped>
-.plan {
-  width: 100%;
-  height: 100%;
-  background: var(--ground);
-}
 .ghost {
   fill: none;
   stroke: var(--ink);

@@ -24,8 +24,17 @@ watch(
 </script>
 
 <template>
-  <aside class="panel" :aria-label="moves ? `What to do from ${moves.from.name} to ${moves.to.name}` : 'What to do'">
-    <button class="close" aria-label="Close the gap" @click="emit('close')">×</button>
+  <aside
+    class="flex flex-col h-full pt-2.5 pb-3 px-4 bg-raised border-l border-l-quiet border-r border-r-quiet"
+    :aria-label="moves ? `What to do from ${moves.from.name} to ${moves.to.name}` : 'What to do'"
+  >
+    <button
+      class="absolute right-1 top-1 w-6 h-6 text-quiet text-title"
+      aria-label="Close the gap"
+      @click="emit('close')"
+    >
+      ×
+    </button>
     <template v-if="moves">
       <header class="mb-2 flex items-baseline justify-between pr-5">
         <span
@@ -41,7 +50,7 @@ watch(
         >
       </header>
       <MoveBars v-if="moves.moves.length" :moves="moves" />
-      <div class="steps"><MoveSteps :moves="moves" brief /></div>
+      <div class="steps flex-1 min-h-0 overflow-y-auto"><MoveSteps :moves="moves" brief /></div>
       <footer class="mt-2 flex flex-wrap gap-2">
         <RouterLink class="button button-main !px-2" :to="{ name: 'moves', params: { from, to } }"
           >Open as a list</RouterLink
@@ -54,29 +63,3 @@ watch(
     <p v-else :role="store.problem ? 'alert' : undefined">{{ store.problem || 'Working out what to do…' }}</p>
   </aside>
 </template>
-
-<style scoped>
-.panel {
-  display: flex;
-  flex-direction: column;
-  height: 100%;
-  padding: 10px 16px 12px;
-  background: var(--raised);
-  border-left: 1px solid var(--quiet);
-  border-right: 1px solid var(--quiet);
-}
-.steps {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-}
-.close {
-  position: absolute;
-  right: 4px;
-  top: 4px;
-  width: 24px;
-  height: 24px;
-  color: var(--quiet);
-  font-size: var(--text-title);
-}
-</style>

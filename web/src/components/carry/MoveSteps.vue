@@ -35,7 +35,7 @@ function waits(step: MoveStep) {
 
 <template>
   <p v-if="!moves.moves.length" class="text-quiet">Nothing to do: the two are lit alike.</p>
-  <section v-for="g in groups" :key="g.key" class="group">
+  <section v-for="g in groups" :key="g.key" class="group mt-2">
     <h3 class="flex justify-between border-t border-quiet pt-1">
       <span class="font-strong">{{ name(g.name) }}</span><span
         ><span class="figure">{{ minutes(g.work) }}</span
@@ -44,7 +44,10 @@ function waits(step: MoveStep) {
     </h3>
     <ul>
       <li v-for="m in g.steps" :key="m.key">
-        <label class="step" :class="{ done: store.isDone(m) }">
+        <label
+          class="step flex gap-2 py-0.75 cursor-pointer text-small leading-[16px]"
+          :class="{ done: store.isDone(m) }"
+        >
           <input type="checkbox" :checked="store.isDone(m)" :disabled="!session.may('NOTE')" @change="store.tick(m)" />
           <span class="min-w-0 grow">
             {{ settings.printed(m.words) }}
@@ -72,17 +75,6 @@ function waits(step: MoveStep) {
 </template>
 
 <style scoped>
-.group {
-  margin-top: 8px;
-}
-.step {
-  display: flex;
-  gap: 8px;
-  padding: 3px 0;
-  cursor: pointer;
-  font-size: var(--text-small);
-  line-height: 16px;
-}
 .step input {
   margin-top: 2px;
   flex: none;

@@ -11,7 +11,7 @@ const emit = defineEmits<{ close: [] }>()
     <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
     <div class="fixed inset-0 overflow-y-auto p-4">
       <div class="flex min-h-full items-center justify-center">
-        <DialogPanel class="panel" :class="{ wide }">
+        <DialogPanel class="w-[min(460px,100%)] py-4 px-5 bg-panel border border-quiet rounded-mark" :class="{ wide }">
           <DialogTitle class="mb-3 text-title font-strong">{{ title }}</DialogTitle>
           <slot />
           <p v-if="error" role="alert" class="mt-3 border-l-2 border-ink pl-2">{{ error }}</p>
@@ -23,13 +23,6 @@ const emit = defineEmits<{ close: [] }>()
 </template>
 
 <style scoped>
-.panel {
-  width: min(460px, 100%);
-  padding: 16px 20px;
-  background: var(--panel);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
-}
 .wide {
   width: min(940px, 100%);
 }

@@ -13,7 +13,9 @@ const model = defineModel<T>({ required: true })
       <span class="truncate">{{ options.find((o) => o.key === model)?.name }}</span>
       <svg width="8" height="5" aria-hidden="true"><path d="M0 0L4 5L8 0" fill="currentColor" /></svg>
     </ListboxButton>
-    <ListboxOptions class="options">
+    <ListboxOptions
+      class="options absolute z-20 left-0 right-0 max-h-60 overflow-y-auto bg-raised border border-quiet rounded-mark"
+    >
       <ListboxOption v-for="o in options" :key="String(o.key)" v-slot="{ active, selected }" :value="o.key">
         <div class="menu-item cursor-pointer" :class="{ 'bg-ground': active, 'font-semibold': selected }">
           {{ o.name }}
@@ -22,17 +24,3 @@ const model = defineModel<T>({ required: true })
     </ListboxOptions>
   </Listbox>
 </template>
-
-<style scoped>
-.options {
-  position: absolute;
-  z-index: 20;
-  left: 0;
-  right: 0;
-  max-height: 240px;
-  overflow-y: auto;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
-}
-</style>

@@ -102,10 +102,11 @@ const rows = computed<{ name: string; of: (c: Column) => string; swatch?: (c: Co
           <tr v-for="row in rows" :key="row.name">
             <th scope="row">{{ row.name }}</th>
             <td v-for="c in columns" :key="c.name" :class="{ words: row.of === mixed }">
-              <span v-if="row.swatch?.(c)" class="swatch" :style="{ background: row.swatch(c) }" /><StopsText
-                :text="row.of(c)"
-                :class="{ figure: row.of !== mixed }"
-              />
+              <span
+                v-if="row.swatch?.(c)"
+                class="swatch w-5.5 h-3 mr-2"
+                :style="{ background: row.swatch(c) }"
+              /><StopsText :text="row.of(c)" :class="{ figure: row.of !== mixed }" />
             </td>
           </tr>
           <tr>
@@ -142,10 +143,5 @@ th[scope='row'] {
 .words {
   font-size: var(--text-small);
   max-width: 220px;
-}
-.swatch {
-  width: 22px;
-  height: 12px;
-  margin-right: 8px;
 }
 </style>

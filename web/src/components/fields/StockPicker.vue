@@ -50,7 +50,11 @@ function pick(item: Stock | null) {
         @change="query = $event.target.value"
         @focus="shelf.fill"
       />
-      <ComboboxOptions v-if="query" class="options" :class="down ? 'down' : 'up'">
+      <ComboboxOptions
+        v-if="query"
+        class="options absolute z-20 bg-raised border border-quiet rounded-mark"
+        :class="down ? 'down' : 'up'"
+      >
         <ComboboxOption v-for="m in found" :key="m.name" v-slot="{ active }" :value="m">
           <div class="flex cursor-pointer gap-2 px-3 py-1.5" :class="{ 'bg-ground': active }" :title="m.heat">
             <span class="grow">{{ m.name }}</span><span class="figure text-quiet">−{{ m.stops.toFixed(1) }}</span>
@@ -64,13 +68,6 @@ function pick(item: Stock | null) {
 </template>
 
 <style scoped>
-.options {
-  position: absolute;
-  z-index: 20;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
-}
 .up {
   inset: auto 0 100% 0;
 }

@@ -47,16 +47,10 @@ function choose(key: string) {
     hint="Type a bearing and a tilt: 220 down 20"
   />
   <div v-else class="flex min-h-6 items-center gap-1">
-    <span class="thread-space" />
+    <span class="w-5" />
     <span class="text-quiet">bearing, tilt</span>
     <span class="figure ml-auto pr-1 text-figure">{{
       placed.aim ? `${placed.aim.bearing} ${tilt(placed.aim.tiltDeg)}` : 'on its mark'
     }}</span>
   </div>
 </template>
-
-<style scoped>
-.thread-space {
-  width: 20px;
-}
-</style>

@@ -11,16 +11,16 @@ defineEmits<{ untie: [] }>()
 </script>
 
 <template>
-  <Menu as="div" class="thread">
+  <Menu as="div" class="thread relative self-stretch w-5 flex-none">
     <MenuButton
       v-if="held?.tiedHere && based"
-      class="knot"
+      class="knot relative flex items-center justify-center w-5 min-h-6"
       :aria-label="`${label}: changed here, ${reasonName(held.reason)}. Who and why`"
     >
       <CheatFlag v-if="held.reason === 'CHEAT'" />
       <KnotMark v-else upright />
     </MenuButton>
-    <MenuItems v-if="held" class="menu">
+    <MenuItems v-if="held" class="absolute z-20 left-4.5 top-0 w-57.5 bg-raised border border-quiet rounded-mark">
       <div class="px-3 py-2 text-small">
         <b class="font-strong">{{ reasonName(held.reason) }}</b>, {{ held.author }}, {{ when(held.at) }}
         <p v-if="held.note" class="mt-1 text-quiet">{{ held.note }}</p>
@@ -35,12 +35,6 @@ defineEmits<{ untie: [] }>()
 </template>
 
 <style scoped>
-.thread {
-  position: relative;
-  align-self: stretch;
-  width: 20px;
-  flex: none;
-}
 .thread::before {
   content: '';
   position: absolute;
@@ -50,14 +44,6 @@ defineEmits<{ untie: [] }>()
   width: 1.2px;
   background: var(--set);
 }
-.knot {
-  position: relative;
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  width: 20px;
-  min-height: 24px;
-}
 .knot::before {
   content: '';
   position: absolute;
@@ -66,15 +52,5 @@ defineEmits<{ untie: [] }>()
 }
 .knot :deep(svg) {
   position: relative;
-}
-.menu {
-  position: absolute;
-  z-index: 20;
-  left: 18px;
-  top: 0;
-  width: 230px;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
 }
 </style>

@@ -41,7 +41,7 @@ const now = computed(() => held(props.placed, props.attribute))
       >{{ options.find((o) => o.key === chosen)?.name
       }}<svg width="8" height="5" aria-hidden="true"><path d="M0 0L4 5L8 0" fill="currentColor" /></svg
     ></ListboxButton>
-    <ListboxOptions class="options">
+    <ListboxOptions class="options absolute z-20 right-0 top-full min-w-35 bg-raised border border-quiet rounded-mark">
       <ListboxOption v-for="o in options" :key="o.key" v-slot="{ active, selected }" :value="o.key">
         <div class="menu-item cursor-pointer" :class="{ 'bg-ground': active, 'font-semibold': selected }">
           {{ o.name }}
@@ -50,16 +50,3 @@ const now = computed(() => held(props.placed, props.attribute))
     </ListboxOptions>
   </Listbox>
 </template>
-
-<style scoped>
-.options {
-  position: absolute;
-  z-index: 20;
-  right: 0;
-  top: 100%;
-  min-width: 140px;
-  background: var(--raised);
-  border: 1px solid var(--quiet);
-  border-radius: 3px;
-}
-</style>

@@ -58,7 +58,7 @@ function change(part: Partial<Values['DAYLIGHT']>) {
           @read="change({ sunLux: $event })"
         />
       </div>
-      <label class="row"
+      <label class="row grid grid-cols-[1fr_150px] gap-2 items-center"
         ><span>metered at</span
         ><input
           class="field"
@@ -67,7 +67,7 @@ function change(part: Partial<Values['DAYLIGHT']>) {
           :disabled="plot.locked"
           @change="change({ meteredAt: instant($event) })"
       /></label>
-      <label class="row"
+      <label class="row grid grid-cols-[1fr_150px] gap-2 items-center"
         ><span>lit for</span
         ><input
           class="field"
@@ -85,12 +85,6 @@ function change(part: Partial<Values['DAYLIGHT']>) {
 </template>
 
 <style scoped>
-.row {
-  display: grid;
-  grid-template-columns: 1fr 150px;
-  gap: 8px;
-  align-items: center;
-}
 .row .field {
   text-align: right;
 }

@@ -27,7 +27,12 @@ async function toggle(hint: HintView) {
 
 <template>
   <ul>
-    <li v-for="(h, i) in hints" :key="i" class="hint" :class="{ 'text-quiet': h.onPurpose }">
+    <li
+      v-for="(h, i) in hints"
+      :key="i"
+      class="flex gap-1.5 items-start py-0.75"
+      :class="{ 'text-quiet': h.onPurpose }"
+    >
       <WedgeMark v-if="!h.onPurpose" :act="h.urgent" />
       <span v-else class="w-[13px] text-center">·</span>
       <span class="min-w-0 grow">
@@ -40,7 +45,7 @@ async function toggle(hint: HintView) {
       </span>
       <button
         v-if="!plot.locked"
-        class="mean"
+        class="mean flex-none py-px px-1.5 text-fine text-quiet border border-line rounded-mark pointer-coarse:min-h-11"
         :title="h.onPurpose ? 'Show it again' : 'It is meant so: be quiet about it from this shot on'"
         @click="toggle(h)"
       >
@@ -52,27 +57,8 @@ async function toggle(hint: HintView) {
 </template>
 
 <style scoped>
-.hint {
-  display: flex;
-  gap: 6px;
-  align-items: flex-start;
-  padding: 3px 0;
-}
-.mean {
-  flex: none;
-  padding: 1px 6px;
-  font-size: var(--text-fine);
-  color: var(--quiet);
-  border: 1px solid var(--line);
-  border-radius: 3px;
-}
 .mean:hover {
   color: var(--ink);
   border-color: var(--quiet);
-}
-@media (pointer: coarse) {
-  .mean {
-    min-height: 44px;
-  }
 }
 </style>

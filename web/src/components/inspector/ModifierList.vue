@@ -68,7 +68,10 @@ function toggleFrame(i: number, on: boolean) {
       </div>
       <ol>
         <li v-for="(m, i) in items" :key="`${i}${m.name}`">
-          <div class="item" :class="{ 'text-quiet': !now?.tiedHere && plot.based }">
+          <div
+            class="flex items-center min-h-6.25 pointer-coarse:min-h-11"
+            :class="{ 'text-quiet': !now?.tiedHere && plot.based }"
+          >
             <button
               class="min-w-0 grow truncate text-left"
               :disabled="plot.locked"
@@ -129,7 +132,7 @@ function toggleFrame(i: number, on: boolean) {
           </div>
         </li>
       </ol>
-      <div class="item border-t border-line text-quiet">
+      <div class="flex items-center min-h-6.25 pointer-coarse:min-h-11 border-t border-line text-quiet">
         <span class="grow">{{
           items.length ? 'all of it' : placed.records.includes('LEVEL') ? 'nothing: bare lamp' : 'nothing hangs on it'
         }}</span>
@@ -146,16 +149,3 @@ function toggleFrame(i: number, on: boolean) {
     </div>
   </section>
 </template>
-
-<style scoped>
-.item {
-  display: flex;
-  align-items: center;
-  min-height: 25px;
-}
-@media (pointer: coarse) {
-  .item {
-    min-height: 44px;
-  }
-}
-</style>

@@ -13,7 +13,13 @@ const plot = usePlot()
       <RadioGroupLabel class="text-small text-quiet">Changes from {{ plot.based }} are a</RadioGroupLabel>
       <div class="mt-1 grid grid-cols-4">
         <RadioGroupOption v-for="r in REASONS" :key="r.key" v-slot="{ checked }" :value="r.key" as="template">
-          <button class="reason" :class="{ checked }" :title="r.means">{{ r.name }}</button>
+          <button
+            class="reason min-h-7 border border-line -ml-px text-quiet pointer-coarse:min-h-11"
+            :class="{ checked }"
+            :title="r.means"
+          >
+            {{ r.name }}
+          </button>
         </RadioGroupOption>
       </div>
     </RadioGroup>
@@ -28,12 +34,6 @@ const plot = usePlot()
 </template>
 
 <style scoped>
-.reason {
-  min-height: 28px;
-  border: 1px solid var(--line);
-  margin-left: -1px;
-  color: var(--quiet);
-}
 .reason:first-child {
   border-radius: 3px 0 0 3px;
 }
@@ -45,10 +45,5 @@ const plot = usePlot()
   border-color: var(--accent);
   color: var(--ink);
   font-weight: var(--font-weight-strong);
-}
-@media (pointer: coarse) {
-  .reason {
-    min-height: 44px;
-  }
 }
 </style>

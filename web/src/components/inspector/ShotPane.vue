@@ -94,7 +94,10 @@ const listed = computed(() => {
       </p>
       <ul>
         <li v-for="c in changes" :key="c.key + c.attribute">
-          <button class="line" @click="plot.selected = c.key">
+          <button
+            class="line flex w-full min-h-7.25 items-center gap-2 py-0.5 px-1 pointer-coarse:min-h-11"
+            @click="plot.selected = c.key"
+          >
             <CheatFlag v-if="c.held.reason === 'CHEAT'" /><KnotMark v-else upright />
             <span class="min-w-0 grow text-left">
               <span class="block truncate"
@@ -137,7 +140,11 @@ const listed = computed(() => {
       />
       <ul>
         <li v-for="p in listed" :key="p.placement.key">
-          <button class="line" :class="{ 'text-quiet': !p.onSet }" @click="plot.selected = p.placement.key">
+          <button
+            class="line flex w-full min-h-7.25 items-center gap-2 py-0.5 px-1 pointer-coarse:min-h-11"
+            :class="{ 'text-quiet': !p.onSet }"
+            @click="plot.selected = p.placement.key"
+          >
             <span
               class="swatch"
               :style="{
@@ -159,20 +166,7 @@ const listed = computed(() => {
 </template>
 
 <style scoped>
-.line {
-  display: flex;
-  width: 100%;
-  min-height: 29px;
-  align-items: center;
-  gap: 8px;
-  padding: 2px 4px;
-}
 .line:hover {
   background: var(--raised);
-}
-@media (pointer: coarse) {
-  .line {
-    min-height: 44px;
-  }
 }
 </style>

@@ -28,7 +28,7 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
     </div>
     <p v-if="source.unknown" class="pl-6 text-small">{{ source.unknown }}</p>
     <template v-else-if="one">
-      <dl class="facts">
+      <dl class="facts grid grid-cols-[minmax(0,1fr)_auto] gap-y-0.75 gap-x-2 pr-1 pl-6">
         <dt>lit cheek</dt>
         <dd><StopsText :text="thirds(one.lit.overStops)" /></dd>
         <dt>shadow cheek</dt>
@@ -88,7 +88,7 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
   </section>
   <section v-if="upkeep" class="rule">
     <h3 class="group-title pl-6">The kind</h3>
-    <dl class="facts">
+    <dl class="facts grid grid-cols-[minmax(0,1fr)_auto] gap-y-0.75 gap-x-2 pr-1 pl-6">
       <dt>draws, at full</dt>
       <dd>{{ placed.placement.piece.watts }}<span class="unit">W</span></dd>
       <template v-if="upkeep.batteryWh"
@@ -115,12 +115,6 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
 .rule {
   border-top: 1px solid var(--line);
   padding-top: 8px;
-}
-.facts {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 3px 8px;
-  padding: 0 4px 0 24px;
 }
 .facts dt {
   color: var(--quiet);

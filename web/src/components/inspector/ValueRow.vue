@@ -67,15 +67,15 @@ function untie() {
 </script>
 
 <template>
-  <div class="row" :data-attribute="attribute">
+  <div class="flex items-center gap-1 min-h-6.25 pointer-coarse:min-h-11" :data-attribute="attribute">
     <CarryThread :held="now" :based="plot.based" :locked="plot.locked" :label="name" @untie="untie" />
-    <label :for="id" class="name" :class="{ 'text-quiet': !changed }">{{ name }}</label>
+    <label :for="id" class="name flex-none" :class="{ 'text-quiet': !changed }">{{ name }}</label>
     <template v-if="editing">
       <input
         :id="id"
         ref="input"
         v-model="text"
-        class="field figure edit"
+        class="field figure edit flex-1 min-w-0 min-h-6 px-1.5 text-right"
         :aria-invalid="!!error"
         :aria-describedby="error ? `${id}-e` : undefined"
         autocomplete="off"
@@ -87,7 +87,7 @@ function untie() {
     <button
       v-else
       :id="id"
-      class="value"
+      class="value flex-1 min-w-0 min-h-6 px-1 rounded-mark text-right text-figure border border-transparent pointer-coarse:min-h-11"
       :class="{ carried: !changed }"
       :disabled="plot.locked"
       :title="plot.locked ? 'Not to be edited here' : (hint ?? 'Type a new value')"
@@ -103,43 +103,11 @@ function untie() {
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  align-items: center;
-  gap: 4px;
-  min-height: 25px;
-}
-.name {
-  flex: none;
-}
-.value {
-  flex: 1;
-  min-width: 0;
-  min-height: 24px;
-  padding: 0 4px;
-  border-radius: 3px;
-  text-align: right;
-  font-size: var(--text-figure);
-  border: 1px solid transparent;
-}
 .value:hover:not(:disabled) {
   background: var(--raised);
   border-color: var(--line);
 }
 .value.carried .figure {
   color: var(--quiet);
-}
-.edit {
-  flex: 1;
-  min-width: 0;
-  min-height: 24px;
-  padding: 0 6px;
-  text-align: right;
-}
-@media (pointer: coarse) {
-  .row,
-  .value {
-    min-height: 44px;
-  }
 }
 </style>

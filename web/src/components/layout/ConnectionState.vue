@@ -30,7 +30,7 @@ function mine({ intent, label }: OutboxItem) {
 
 <template>
   <button
-    class="line"
+    class="line inline-flex items-center gap-1.5 min-h-7 px-2 text-small whitespace-nowrap text-quiet rounded-mark pointer-coarse:min-h-11"
     :class="{ lost: connection.lost || outbox.conflicts.length }"
     aria-live="polite"
     :aria-label="`The line: ${text}`"
@@ -95,22 +95,6 @@ function mine({ intent, label }: OutboxItem) {
 </template>
 
 <style scoped>
-.line {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 28px;
-  padding: 0 8px;
-  font-size: var(--text-small);
-  white-space: nowrap;
-  color: var(--quiet);
-  border-radius: 3px;
-}
-@media (pointer: coarse) {
-  .line {
-    min-height: 44px;
-  }
-}
 .line:hover {
   background: var(--raised);
 }

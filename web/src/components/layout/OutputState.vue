@@ -17,7 +17,12 @@ const live = computed(() => output.now?.live)
       ><WedgeMark act class="mr-1 inline" />{{ live.slate }} {{ connection.lost ? 'was live' : 'live' }}</RouterLink
     >
     <span v-else :title="output.said">armed</span>
-    <button class="stop" :disabled="connection.lost" title="Ends all output, key: ." @click="output.stop()">
+    <button
+      class="stop self-stretch px-2.5 bg-ink text-ground font-strong"
+      :disabled="connection.lost"
+      title="Ends all output, key: ."
+      @click="output.stop()"
+    >
       Stop all
     </button>
   </div>
@@ -41,13 +46,6 @@ const live = computed(() => output.now?.live)
 }
 .output :deep(svg) {
   margin-top: 0;
-}
-.stop {
-  align-self: stretch;
-  padding: 0 10px;
-  background: var(--ink);
-  color: var(--ground);
-  font-weight: var(--font-weight-strong);
 }
 .stop:disabled {
   background: none;

@@ -48,7 +48,7 @@ function go() {
 </script>
 
 <template>
-  <section class="sign-in" aria-labelledby="sign-in-title">
+  <section class="w-[min(380px,100%)] m-auto py-6 px-4" aria-labelledby="sign-in-title">
     <div class="mb-6 flex items-center gap-2 text-title font-strong"><LogoMark /> Oblume</div>
     <h1 id="sign-in-title" class="mb-1 text-head">{{ title }}</h1>
     <p v-if="session.ended" class="mb-3">
@@ -87,7 +87,7 @@ function go() {
       <button
         v-for="role in TEAM_ROLES.filter((r) => session.session?.demo.includes(r.key))"
         :key="role.key"
-        class="role"
+        class="role grid grid-cols-[84px_1fr] items-baseline w-full min-h-9 py-1.5 px-2 text-left border-b border-line pointer-coarse:min-h-12"
         :disabled="busy"
         :aria-label="`Go in as ${role.name}`"
         @click="attempt(() => session.signInForDemo(role.key))"
@@ -99,27 +99,7 @@ function go() {
 </template>
 
 <style scoped>
-.sign-in {
-  width: min(380px, 100%);
-  margin: auto;
-  padding: 24px 16px;
-}
-.role {
-  display: grid;
-  grid-template-columns: 84px 1fr;
-  align-items: baseline;
-  width: 100%;
-  min-height: 36px;
-  padding: 6px 8px;
-  text-align: left;
-  border-bottom: 1px solid var(--line);
-}
 .role:hover {
   background: var(--raised);
-}
-@media (pointer: coarse) {
-  .role {
-    min-height: 48px;
-  }
 }
 </style>

@@ -51,7 +51,7 @@ const figures = computed(() =>
 </script>
 
 <template>
-  <header class="slate">
+  <header class="slate flex items-center h-13 pl-4 bg-panel border-b border-line">
     <SpineButton @click="emit('spine')" />
     <h1 class="text-slate leading-none font-bold">{{ plot.shot.slate }}</h1>
     <button class="head" title="Change the shot’s card" @click="emit('edit')">
@@ -75,12 +75,12 @@ const figures = computed(() =>
     </button>
     <div
       v-if="connection.here.length"
-      class="here"
+      class="here min-w-0 max-w-32.5 px-3 text-small border-l border-line"
       :title="`Also looking at ${plot.shot.slate}: ${connection.here.join(', ')}`"
     >
       <span class="text-quiet">also here</span><span class="block truncate">{{ connection.here.join(', ') }}</span>
     </div>
-    <div class="last">
+    <div class="last ml-auto px-3.5 text-small text-right border-l border-line whitespace-nowrap upright:hidden">
       <template v-if="said"
         ><span class="block">{{ said.what }} {{ when(said.by.at) }}</span
         ><span class="block text-quiet">by {{ said.by.author }}</span></template
@@ -92,14 +92,6 @@ const figures = computed(() =>
 </template>
 
 <style scoped>
-.slate {
-  display: flex;
-  align-items: center;
-  height: 52px;
-  padding-left: 16px;
-  background: var(--panel);
-  border-bottom: 1px solid var(--line);
-}
 .head {
   margin: 0 16px 0 12px;
   text-align: left;
@@ -118,28 +110,10 @@ const figures = computed(() =>
 .cell:hover {
   background: var(--raised);
 }
-.last {
-  margin-left: auto;
-  padding: 0 14px;
-  font-size: var(--text-small);
-  text-align: right;
-  border-left: 1px solid var(--line);
-  white-space: nowrap;
-}
-.here {
-  min-width: 0;
-  max-width: 130px;
-  padding: 0 12px;
-  font-size: var(--text-small);
-  border-left: 1px solid var(--line);
-}
 .last + * {
   flex: none;
 }
 @media (width < 1100px) {
-  .last {
-    display: none;
-  }
   .head {
     flex-shrink: 1;
     min-width: 60px;

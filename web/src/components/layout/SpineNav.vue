@@ -64,7 +64,11 @@ useShortcuts((event) => {
 <template>
   <div v-if="open" class="shade" aria-hidden="true" @click="emit('close')" />
   <nav class="spine" :class="{ open }" aria-label="Scenes and shots">
-    <RouterLink :to="{ name: 'book' }" class="logo" aria-label="Oblume, to the book">
+    <RouterLink
+      :to="{ name: 'book' }"
+      class="flex items-center gap-1.5 h-13 px-3.5 border-b border-line text-title font-strong"
+      aria-label="Oblume, to the book"
+    >
       <LogoMark /><span>Oblume</span>
     </RouterLink>
     <div v-if="production" class="border-b border-line px-4 py-2">
@@ -77,15 +81,15 @@ useShortcuts((event) => {
         }}
       </div>
     </div>
-    <div class="list">
+    <div class="relative flex-1 min-h-0 overflow-y-auto py-3">
       <section
         v-for="scene in production?.scenes ?? []"
         :key="scene.id"
-        class="scene"
+        class="scene relative pb-5"
         :aria-label="`Scene ${scene.heading.number}`"
       >
-        <RouterLink v-if="scene.shots[0]" :to="toShot(scene.shots[0])" class="scene-head">
-          <span class="node" />
+        <RouterLink v-if="scene.shots[0]" :to="toShot(scene.shots[0])" class="flex gap-2.5 py-0.5 pr-1 pl-4 relative">
+          <span class="flex-none w-2 h-2 mt-1.75 border-[1.4px] border-quiet bg-panel" />
           <span class="min-w-0">
             <span class="block truncate text-fine text-quiet"
               ><b class="mr-1 text-lead font-strong text-ink">{{ scene.heading.number }}</b
@@ -113,7 +117,7 @@ useShortcuts((event) => {
             </RouterLink>
           </li>
         </ul>
-        <div v-else class="ticks">
+        <div v-else class="ticks pt-0.5 pr-1 pl-8.5">
           <StageTick v-for="shot in scene.shots" :key="shot.id" :stage="shot.stage" />
           <span class="block text-fine text-quiet"
             >{{ scene.shots.length }} {{ scene.shots.length === 1 ? 'shot' : 'shots' }}</span
@@ -121,7 +125,7 @@ useShortcuts((event) => {
         </div>
       </section>
     </div>
-    <div class="foot">
+    <div class="border-t border-line py-2 px-3 grid gap-0.5">
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
       <button class="foot-button" title="Who works here" @click="emit('team')">
         <span class="block text-fine">working here</span><span class="block truncate text-ink">{{ session.name }}</span>
@@ -145,27 +149,6 @@ useShortcuts((event) => {
   background: var(--panel);
   border-right: 1px solid var(--line);
 }
-.logo {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  height: 52px;
-  padding: 0 14px;
-  border-bottom: 1px solid var(--line);
-  font-size: var(--text-title);
-  font-weight: var(--font-weight-strong);
-}
-.list {
-  position: relative;
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  padding: 12px 0;
-}
-.scene {
-  position: relative;
-  padding-bottom: 20px;
-}
 .scene::before {
   content: '';
   position: absolute;
@@ -177,20 +160,6 @@ useShortcuts((event) => {
 }
 .scene:last-child::before {
   bottom: 0;
-}
-.scene-head {
-  display: flex;
-  gap: 10px;
-  padding: 2px 4px 2px 16px;
-  position: relative;
-}
-.node {
-  flex: none;
-  width: 8px;
-  height: 8px;
-  margin-top: 7px;
-  border: 1.4px solid var(--quiet);
-  background: var(--panel);
 }
 .shot {
   position: relative;
@@ -210,17 +179,8 @@ useShortcuts((event) => {
 .shot.here {
   box-shadow: inset 3px 0 var(--accent);
 }
-.ticks {
-  padding: 2px 4px 0 34px;
-}
 .ticks svg {
   display: inline-block;
-}
-.foot {
-  border-top: 1px solid var(--line);
-  padding: 8px 12px;
-  display: grid;
-  gap: 2px;
 }
 .foot-button {
   text-align: left;

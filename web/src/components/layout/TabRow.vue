@@ -56,7 +56,7 @@ const restActions = computed(() => props.actions.filter((a) => !kept.value.has(a
 </script>
 
 <template>
-  <div ref="row" class="row">
+  <div ref="row" class="relative flex items-stretch min-h-[39px] phone:min-h-11 pointer-coarse:min-h-11">
     <nav :aria-label="label" class="flex">
       <RouterLink
         v-for="t in shown"
@@ -82,10 +82,11 @@ const restActions = computed(() => props.actions.filter((a) => !kept.value.has(a
         <ActionEntries :actions="restActions" />
       </MenuItems>
     </Menu>
-    <div v-if="shownActions.length" class="actions">
+    <div v-if="shownActions.length" class="flex items-center gap-2 ml-auto py-0.75">
       <ActionButton v-for="a in shownActions" :key="a.name" :action="a" />
     </div>
-    <span ref="measured" class="measured" aria-hidden="true"
+    <!-- As wide as each would be; not seen, not read, in nobody's way. -->
+    <span ref="measured" class="absolute left-0 flex h-0 overflow-hidden invisible" aria-hidden="true"
       ><span v-for="t in tabs" :key="t.key" class="flex" :data-key="t.key"
         ><span class="tab here">{{ t.name }}</span></span
       ><span v-for="a in actions" :key="a.name" class="flex" :style="{ paddingLeft: `${GAP_PX}px` }" :data-key="a.name"
@@ -94,33 +95,3 @@ const restActions = computed(() => props.actions.filter((a) => !kept.value.has(a
     >
   </div>
 </template>
-
-<style scoped>
-.row {
-  position: relative;
-  display: flex;
-  align-items: stretch;
-  min-height: 39px;
-}
-.actions {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin-left: auto;
-  padding: 3px 0;
-}
-/* As wide as each would be; not seen, not read, in nobody's way. */
-.measured {
-  position: absolute;
-  left: 0;
-  display: flex;
-  height: 0;
-  overflow: hidden;
-  visibility: hidden;
-}
-@media (pointer: coarse), (width < 800px) {
-  .row {
-    min-height: 44px;
-  }
-}
-</style>

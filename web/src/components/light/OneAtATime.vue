@@ -34,7 +34,7 @@ function build(n: number) {
 </script>
 
 <template>
-  <section class="one">
+  <section class="flex flex-col gap-1.5 min-h-0">
     <header class="flex items-center gap-2">
       <h2 class="text-lead whitespace-nowrap">One at a time</h2>
       <span class="grow" />
@@ -50,8 +50,8 @@ function build(n: number) {
     </header>
     <p class="text-right text-fine text-quiet"><span class="mr-[122px]">headroom, stops</span></p>
     <ul>
-      <li v-for="g in groups" :key="`g${g.name}`" class="row">
-        <span class="swatch" /><b class="grow truncate font-strong">{{ g.name }}</b>
+      <li v-for="g in groups" :key="`g${g.name}`" class="row flex items-center gap-1.5 min-h-7.75">
+        <span class="swatch w-5.5 h-2.75" /><b class="grow truncate font-strong">{{ g.name }}</b>
         <button class="button !px-2" @click="light.alone(g.keys)">Alone</button>
         <button
           class="button !px-2"
@@ -61,8 +61,14 @@ function build(n: number) {
           Out
         </button>
       </li>
-      <li v-for="s in source.sources" :key="s.key" class="row" :class="{ 'text-quiet': s.out }" :data-source="s.key">
-        <span class="swatch" :style="{ background: s.out ? 'transparent' : s.swatch }" />
+      <li
+        v-for="s in source.sources"
+        :key="s.key"
+        class="row flex items-center gap-1.5 min-h-7.75"
+        :class="{ 'text-quiet': s.out }"
+        :data-source="s.key"
+      >
+        <span class="swatch w-5.5 h-2.75" :style="{ background: s.out ? 'transparent' : s.swatch }" />
         <button class="min-w-0 grow truncate text-left hover:underline" @click="emit('select', s.key)">
           {{ s.name }}
         </button>
@@ -93,26 +99,10 @@ function build(n: number) {
 </template>
 
 <style scoped>
-.one {
-  display: flex;
-  flex-direction: column;
-  gap: 6px;
-  min-height: 0;
-}
 ul {
   flex: 1;
   min-height: 80px;
   overflow-y: auto;
-}
-.row {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 31px;
-}
-.swatch {
-  width: 22px;
-  height: 11px;
 }
 .row .button[aria-pressed='true'] {
   border-color: var(--accent);

@@ -41,7 +41,9 @@ const table = computed(() => {
       <tr v-for="row in table" :key="row.name">
         <th scope="row">{{ row.name }}</th>
         <td class="figure">
-          <span v-if="row.swatch" class="swatch" :style="{ background: row.swatch }" /><StopsText :text="row.figure" />
+          <span v-if="row.swatch" class="swatch mr-1.5" :style="{ background: row.swatch }" /><StopsText
+            :text="row.figure"
+          />
         </td>
       </tr>
     </tbody>
@@ -75,8 +77,5 @@ td {
 }
 tr {
   border-bottom: 1px solid var(--line);
-}
-.swatch {
-  margin-right: 6px;
 }
 </style>

@@ -56,7 +56,7 @@ function differences(was: SourceAtMark, now: SourceAtMark): string {
 </script>
 
 <template>
-  <div class="pair">
+  <div class="flex flex-col min-h-0 gap-2">
     <svg
       class="drawing"
       :viewBox="`${-SIDE / 2} ${-SIDE / 2} ${SIDE} ${SIDE}`"
@@ -97,12 +97,6 @@ function differences(was: SourceAtMark, now: SourceAtMark): string {
 </template>
 
 <style scoped>
-.pair {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  gap: 8px;
-}
 svg {
   flex: 1;
   min-height: 120px;

@@ -119,7 +119,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <section class="what">
+  <section class="flex flex-col gap-1">
     <h2 class="text-lead">What if</h2>
     <template v-if="recorded && isLight">
       <p class="text-small">
@@ -205,7 +205,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       >
     </template>
     <p v-if="error || light.refused" role="alert" class="text-small">{{ error || light.refused }}</p>
-    <div v-if="pending" class="keeping">
+    <div v-if="pending" class="sticky -bottom-2.5 flex gap-2 pt-1.5 pb-2 bg-ground">
       <button class="button button-main !px-2" :disabled="plot.locked || !light.settled" @click="keep">Keep</button>
       <button class="button !px-2" @click="intoTry">Into a try</button>
       <button class="button !px-2" @click="back">Back</button>
@@ -214,11 +214,6 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
 </template>
 
 <style scoped>
-.what {
-  display: flex;
-  flex-direction: column;
-  gap: 4px;
-}
 .slide {
   display: grid;
   grid-template-columns: 54px minmax(0, 1fr) 66px;
@@ -226,14 +221,6 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
   align-items: center;
   min-height: 24px;
   font-size: var(--text-small);
-}
-.keeping {
-  position: sticky;
-  bottom: -10px;
-  display: flex;
-  gap: 8px;
-  padding: 6px 0 8px;
-  background: var(--ground);
 }
 .slide .figure {
   text-align: right;

@@ -84,7 +84,7 @@ const gaps = computed(() => {
 <template>
   <svg
     ref="element"
-    class="drawing ladder"
+    class="drawing ladder block w-full h-full overflow-hidden"
     role="img"
     :aria-label="columns.map((c) => `${c.name} ${tenths(c.sum)} stops`).join(', ')"
   >
@@ -149,12 +149,6 @@ const gaps = computed(() => {
 </template>
 
 <style scoped>
-.ladder {
-  display: block;
-  width: 100%;
-  height: 100%;
-  overflow: hidden;
-}
 .drawing .ratio {
   font-size: var(--text-slate);
   font-weight: var(--font-weight-strong);

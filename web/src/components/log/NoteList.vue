@@ -118,7 +118,7 @@ const remove = ({ id }: Note) => attempt(() => answer(api.DELETE('/api/notes/{id
     <p v-for="w in waiting" :key="w.idempotencyKey" class="text-small">waits to be sent: {{ w.text }}</p>
     <p v-if="!notes.length && !waiting.length" class="text-quiet">No note yet.</p>
     <ul>
-      <li v-for="n in notes" :key="n.id" class="note">
+      <li v-for="n in notes" :key="n.id" class="note py-2 border-t border-line">
         <a v-if="n.photo" :href="n.photo" target="_blank" rel="noopener"
           ><img :src="n.photo" :alt="n.text || `Photograph by ${n.author}`" loading="lazy"
         /></a>
@@ -141,10 +141,6 @@ const remove = ({ id }: Note) => attempt(() => answer(api.DELETE('/api/notes/{id
 </template>
 
 <style scoped>
-.note {
-  padding: 8px 0;
-  border-top: 1px solid var(--line);
-}
 .note img {
   max-width: 100%;
   max-height: 220px;

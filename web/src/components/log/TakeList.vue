@@ -47,7 +47,7 @@ const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}'
     <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>
     <p v-if="!takes.length" class="text-quiet">No take yet.</p>
     <ol>
-      <li v-for="t in takes" :key="t.id" class="take">
+      <li v-for="t in takes" :key="t.id" class="take flex items-center gap-2.5 min-h-11 border-b border-line">
         <button
           class="number"
           :class="{ circled: t.circled }"
@@ -61,7 +61,7 @@ const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}'
         </button>
         <span class="min-w-0 grow"
           ><input
-            class="note"
+            class="note w-full bg-transparent"
             :value="t.note"
             :disabled="!may"
             maxlength="500"
@@ -70,7 +70,9 @@ const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}'
             @change="change(t, { note: ($event.target as HTMLInputElement).value })"
           /><span class="block text-fine text-quiet">{{ t.author }}, {{ when(t.at) }}</span></span
         >
-        <button v-if="may" class="x" :aria-label="`Delete take ${t.number}`" @click="remove(t)">×</button>
+        <button v-if="may" class="x w-7 h-7 text-quiet" :aria-label="`Delete take ${t.number}`" @click="remove(t)">
+          ×
+        </button>
       </li>
     </ol>
     <p v-if="waiting" class="text-small">{{ waiting }} {{ waiting === 1 ? 'take waits' : 'takes wait' }} to be sent.</p>
@@ -88,13 +90,6 @@ const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}'
 </template>
 
 <style scoped>
-.take {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 44px;
-  border-bottom: 1px solid var(--line);
-}
 .number {
   flex: none;
   width: 32px;
@@ -108,14 +103,5 @@ const remove = (take: Take) => attempt(() => answer(api.DELETE('/api/takes/{id}'
 }
 .number.circled {
   border-color: var(--ink);
-}
-.note {
-  width: 100%;
-  background: transparent;
-}
-.x {
-  width: 28px;
-  height: 28px;
-  color: var(--quiet);
 }
 </style>

@@ -1,16 +1,4 @@
 <template>
-  <span class="dot" />
+  <!-- All is well with it. -->
+  <span class="inline-block flex-none w-1.5 h-1.5 mt-1.25 mx-0.75 rounded-mark bg-ink" />
 </template>
-
-<style scoped>
-/* All is well with it. */
-.dot {
-  display: inline-block;
-  flex: none;
-  width: 6px;
-  height: 6px;
-  margin: 5px 3px 0;
-  border-radius: 3px;
-  background: var(--ink);
-}
-</style>

@@ -58,7 +58,7 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
               :aria-label="`All figures of ${j.slate}`"
               @click="chosen = opened === j ? undefined : key(j)"
             >
-              <span class="shot-slate">{{ j.slate }}</span>{{ ' '
+              <span class="text-head font-bold">{{ j.slate }}</span>{{ ' '
               }}<StageTick v-if="!j.run" :stage="j.stage" class="inline" />
             </button>
             <span class="block font-normal text-quiet">{{
@@ -90,7 +90,7 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
               <span v-else class="text-quiet">not known</span>
               <ToleranceMark v-if="!isReference(j)" :line="of(j, c.aspect)" />
             </td>
-            <td v-if="c.aspect === 'RATIO'" class="side">
+            <td v-if="c.aspect === 'RATIO'" class="side whitespace-nowrap">
               <KeySide :judged="j" /><span
                 v-if="of(j, 'KEY_SIDE').verdict === 'WAIVED' && of(j, 'KEY_SIDE').waiver?.cause === 'CHEAT'"
                 class="text-accent"
@@ -98,7 +98,7 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
               >
             </td>
           </template>
-          <td class="remedy">
+          <td class="remedy min-w-55">
             <p class="flex gap-2">
               <WedgeMark v-if="!j.holds" act /><DotMark v-else />
               <b class="font-strong">{{ j.title }}</b>
@@ -145,10 +145,6 @@ thead th {
   font-weight: 400;
   color: var(--quiet);
 }
-.shot-slate {
-  font-size: var(--text-head);
-  font-weight: 700;
-}
 .reference {
   background: var(--panel);
 }
@@ -167,12 +163,6 @@ tr.opened th:first-child {
 .report .all {
   padding: 0;
   background: var(--panel);
-}
-.side {
-  white-space: nowrap;
-}
-.remedy {
-  min-width: 220px;
 }
 /* What to do stands under the figures where they would not fit beside each other. */
 @media (width < 1200px) {

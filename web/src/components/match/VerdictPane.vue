@@ -62,7 +62,7 @@ function usual(aspect: Aspect) {
 </script>
 
 <template>
-  <section class="pane" :aria-label="`${judged.slate} against ${reference}`">
+  <section class="pt-2.5 pb-3.5 px-5 overflow-x-auto" :aria-label="`${judged.slate} against ${reference}`">
     <header class="flex flex-wrap items-center gap-3">
       <h2 class="text-lead">
         {{ judged.slate }}<template v-if="judged.run">, {{ judged.run.name }}</template> against
@@ -138,7 +138,7 @@ function usual(aspect: Aspect) {
             </button>
           </td>
           <td><ToleranceMark :line="line" /></td>
-          <td class="remedy">
+          <td class="remedy min-w-60 phone:col-span-full phone:min-w-0">
             <template v-if="line.waiver"
               ><b class="font-strong">{{ line.waiver.cause === 'CHEAT' ? 'A cheat' : 'Right by eye' }}</b
               >: {{ line.waiver.reason }} <span class="text-quiet">({{ line.waiver.author }})</span>{{ ' ' }}
@@ -170,10 +170,6 @@ function usual(aspect: Aspect) {
 </template>
 
 <style scoped>
-.pane {
-  padding: 10px 20px 14px;
-  overflow-x: auto;
-}
 th,
 td {
   padding: 4px 10px 4px 0;
@@ -191,9 +187,6 @@ tbody th {
 .kind {
   font: 400 var(--text-fine) var(--font-sans);
   color: var(--quiet);
-}
-.remedy {
-  min-width: 240px;
 }
 @media (width < 800px) {
   thead {
@@ -214,10 +207,6 @@ tbody th {
   tbody th {
     grid-column: 1 / -1;
     font-weight: var(--font-weight-strong);
-  }
-  .remedy {
-    grid-column: 1 / -1;
-    min-width: 0;
   }
 }
 .chosen {

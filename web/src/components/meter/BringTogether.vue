@@ -101,7 +101,7 @@ function left(way: WhiteMatchWay) {
       </fieldset>
       <p v-if="problem" role="alert" class="mt-1">{{ problem }}</p>
       <ul v-if="answer" class="mt-1">
-        <li v-for="way in answer.ways" :key="way.way" class="way">
+        <li v-for="way in answer.ways" :key="way.way" class="py-1.25 border-b border-line">
           <b class="font-strong">{{ way.label }}</b>
           <span v-for="w in way.words" :key="w" class="block">{{ w }}</span>
           <span class="text-quiet">{{ left(way) }}</span>
@@ -116,10 +116,3 @@ function left(way: WhiteMatchWay) {
     </template>
   </section>
 </template>
-
-<style scoped>
-.way {
-  padding: 5px 0;
-  border-bottom: 1px solid var(--line);
-}
-</style>

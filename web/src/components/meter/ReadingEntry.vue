@@ -67,7 +67,7 @@ defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>
-  <form class="entry" @submit.prevent="keep(false)">
+  <form class="py-3 px-4 border-b border-line" @submit.prevent="keep(false)">
     <div class="flex gap-2">
       <select v-if="meter.marks.length > 1" v-model="mark" class="field !w-auto" aria-label="Mark">
         <option v-for="m in meter.marks" :key="m.key" :value="m.key">{{ m.name }}</option>
@@ -75,7 +75,7 @@ defineExpose({ focus: () => field.value?.focus() })
       <input
         ref="field"
         v-model="line"
-        class="field say"
+        class="field say text-title min-h-9"
         aria-label="Reading"
         maxlength="200"
         autocomplete="off"
@@ -85,7 +85,7 @@ defineExpose({ focus: () => field.value?.focus() })
       <button class="button button-main" type="submit" :disabled="!line.trim()">Keep</button>
     </div>
     <TapPad v-if="tapping" v-model="line" :lights="meter.lights" class="mt-2" />
-    <p class="echo" aria-live="polite">
+    <p class="min-h-10 mt-1.5 text-quiet" aria-live="polite">
       <template v-if="doubt"
         ><WedgeMark act class="mr-1 inline" /> {{ doubt }}
         <button class="button ml-2" type="button" @click="keep(true)">Keep it, it is so</button></template
@@ -110,19 +110,3 @@ defineExpose({ focus: () => field.value?.focus() })
     </p>
   </form>
 </template>
-
-<style scoped>
-.entry {
-  padding: 12px 16px;
-  border-bottom: 1px solid var(--line);
-}
-.say {
-  font-size: var(--text-title);
-  min-height: 36px;
-}
-.echo {
-  min-height: 40px;
-  margin-top: 6px;
-  color: var(--quiet);
-}
-</style>

@@ -105,7 +105,7 @@ function digit(d: string) {
       >
         {{ d }}
       </button>
-      <span class="said"
+      <span class="said min-w-26 px-1.5"
         ><span class="figure">{{ here.signal ?? '·' }}</span> % of signal</span
       >
       <button type="button" class="key" :disabled="!here.signal" @click="read({ signal: undefined })">no signal</button>
@@ -170,9 +170,5 @@ function digit(d: string) {
 }
 .key:disabled {
   color: var(--quiet);
-}
-.said {
-  min-width: 104px;
-  padding: 0 6px;
 }
 </style>

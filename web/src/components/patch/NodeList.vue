@@ -59,7 +59,7 @@ function keep() {
     </p>
     <ul>
       <li v-for="n in nodes" :key="n.id">
-        <button class="node" :disabled="locked" @click="edit(n)">
+        <button class="node w-full py-1 text-left border-b border-line" :disabled="locked" @click="edit(n)">
           <b class="font-strong">{{ n.card.name }}</b> <span class="figure">{{ n.card.address }}</span>
           <span class="block text-small text-quiet"
             >mask {{ n.card.mask }}{{ n.card.gateway ? `, gateway ${n.card.gateway}` : '' }}; ports:
@@ -93,12 +93,6 @@ function keep() {
 </template>
 
 <style scoped>
-.node {
-  width: 100%;
-  padding: 4px 0;
-  text-align: left;
-  border-bottom: 1px solid var(--line);
-}
 .node:hover:not(:disabled) {
   background: var(--raised);
 }

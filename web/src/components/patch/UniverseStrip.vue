@@ -104,7 +104,7 @@ function key(event: KeyboardEvent, f: Footprint) {
 </script>
 
 <template>
-  <section class="universe" :aria-label="`Universe ${universe.universe}`">
+  <section class="universe pt-2.5 pb-1 px-4 border-b border-line" :aria-label="`Universe ${universe.universe}`">
     <h2>
       <span class="figure text-large">{{ universe.universe }}</span>{{ ' ' }}
       <span class="text-quiet"
@@ -114,7 +114,7 @@ function key(event: KeyboardEvent, f: Footprint) {
     </h2>
     <svg
       ref="band"
-      class="band"
+      class="band block w-full h-3.5 mt-1 cursor-pointer touch-none pointer-coarse:h-7"
       :viewBox="`0 0 ${SLOTS} 10`"
       preserveAspectRatio="none"
       aria-hidden="true"
@@ -220,18 +220,6 @@ function key(event: KeyboardEvent, f: Footprint) {
 </template>
 
 <style scoped>
-.universe {
-  padding: 10px 16px 4px;
-  border-bottom: 1px solid var(--line);
-}
-.band {
-  display: block;
-  width: 100%;
-  height: 14px;
-  margin-top: 4px;
-  cursor: pointer;
-  touch-action: none;
-}
 .free {
   fill: var(--floor);
 }
@@ -288,10 +276,5 @@ function key(event: KeyboardEvent, f: Footprint) {
 }
 .shared {
   fill: var(--ground);
-}
-@media (pointer: coarse) {
-  .band {
-    height: 28px;
-  }
 }
 </style>

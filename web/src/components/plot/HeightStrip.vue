@@ -51,7 +51,13 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
 </script>
 
 <template>
-  <svg ref="element" class="drawing side" :height="HIGH" role="group" aria-label="Heights along the camera's axis">
+  <svg
+    ref="element"
+    class="drawing side block w-full overflow-hidden touch-pan-x"
+    :height="HIGH"
+    role="group"
+    aria-label="Heights along the camera's axis"
+  >
     <path :d="`M${LEFT},${up.px(0)}H${size.width - RIGHT}`" stroke="var(--set)" />
     <path
       v-if="set.ceilingHeightM"
@@ -176,12 +182,6 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
   .reach {
     r: 22px;
   }
-}
-.side {
-  display: block;
-  width: 100%;
-  overflow: hidden;
-  touch-action: pan-x;
 }
 .thing {
   cursor: ns-resize;

@@ -60,7 +60,7 @@ const gap = computed(() => {
       <h2 class="text-base font-strong">
         <select
           v-if="light.light.marks.length > 1"
-          class="mark"
+          class="mark max-w-30 -ml-1 bg-ground text-ink border border-transparent rounded-mark"
           aria-label="Mark"
           :value="mark.key"
           @change="light.chosenMark = ($event.target as HTMLSelectElement).value"
@@ -120,7 +120,9 @@ const gap = computed(() => {
           </template>
         </g>
       </svg>
-      <dl class="facts">
+      <dl
+        class="facts grid grid-cols-[minmax(0,1fr)_auto] gap-y-0.5 gap-x-1 mt-1.5 mr-2 pt-1.5 border-t border-line"
+      >
         <dt>lit</dt>
         <dd><StopsText :text="thirds(mark.lit.overStops)" /></dd>
         <dt>shadow</dt>
@@ -140,12 +142,12 @@ const gap = computed(() => {
           <dd><StopsText :text="mark.stop" /></dd
         ></template>
       </dl>
-      <p v-if="gap" class="note">
+      <p v-if="gap" class="note mt-1.5 mr-2 text-fine text-quiet">
         Predicted. Ratio lit to shadow<template v-if="mark.keyToFill"
           >; key to fill alone {{ ratio(mark.keyToFill.ratio) }}</template
         >.
       </p>
-      <p v-for="s in unknown" :key="s.key" class="note">{{ s.unknown }}</p>
+      <p v-for="s in unknown" :key="s.key" class="note mt-1.5 mr-2 text-fine text-quiet">{{ s.unknown }}</p>
     </template>
     <p v-else class="text-quiet">
       {{ light.answer ? 'Place a mark: the light on it is shown here.' : 'Working out the light…' }}
@@ -165,24 +167,8 @@ const gap = computed(() => {
   font-size: var(--text-large);
   font-weight: var(--font-weight-strong);
 }
-.mark {
-  max-width: 120px;
-  margin-left: -4px;
-  background: var(--ground);
-  color: var(--ink);
-  border: 1px solid transparent;
-  border-radius: 3px;
-}
 .mark:hover {
   border-color: var(--line);
-}
-.facts {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 2px 4px;
-  margin: 6px 8px 0 0;
-  padding-top: 6px;
-  border-top: 1px solid var(--line);
 }
 .facts dt {
   font-size: var(--text-small);
@@ -192,10 +178,5 @@ const gap = computed(() => {
   font: 500 var(--text-base) var(--font-mono);
   letter-spacing: -0.02em;
   text-align: right;
-}
-.note {
-  margin: 6px 8px 0 0;
-  font-size: var(--text-fine);
-  color: var(--quiet);
 }
 </style>

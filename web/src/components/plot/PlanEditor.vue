@@ -135,7 +135,7 @@ defineExpose({
   <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
   <svg
     ref="element"
-    class="stage"
+    class="stage block w-full h-full bg-ground touch-none select-none cursor-grab"
     role="group"
     tabindex="0"
     :aria-label="`Plan of shot ${slate}. Tab to what is placed: arrows go from one to the next, Enter chooses, arrows move and brackets turn it.`"
@@ -232,15 +232,6 @@ defineExpose({
 </template>
 
 <style scoped>
-.stage {
-  display: block;
-  width: 100%;
-  height: 100%;
-  background: var(--ground);
-  touch-action: none;
-  user-select: none;
-  cursor: grab;
-}
 .stage:focus-visible {
   outline-offset: -2px;
 }

@@ -98,14 +98,14 @@ defineExpose({ focus: () => input.value?.focus() })
 </script>
 
 <template>
-  <section class="say" aria-label="Say it">
-    <div class="line">
+  <section class="say min-h-19 pt-2 pb-1.5 px-3.5 border-t border-line bg-ground" aria-label="Say it">
+    <div class="flex gap-2 items-center phone:flex-wrap">
       <label for="say-it" class="text-quiet">Say it</label>
       <input
         id="say-it"
         ref="input"
         v-model="text"
-        class="entry"
+        class="entry flex-1 min-w-20 min-h-8 px-1.5 bg-transparent text-title border-0 text-ink pointer-coarse:min-h-11"
         :disabled="plot.locked"
         autocomplete="off"
         spellcheck="false"
@@ -118,7 +118,7 @@ defineExpose({ focus: () => input.value?.focus() })
         <select
           v-if="plot.based && !light.trying"
           v-model="plot.reason"
-          class="field reason"
+          class="field reason w-auto"
           aria-label="Why it changes"
         >
           <option v-for="r in REASONS" :key="r.key" :value="r.key">{{ r.name }}</option>
@@ -132,7 +132,11 @@ defineExpose({ focus: () => input.value?.focus() })
         <button class="button" @click="clear">Not that <kbd>Esc</kbd></button>
       </template>
     </div>
-    <div id="say-echo" class="echo" role="status">
+    <div
+      id="say-echo"
+      class="flex flex-wrap items-baseline gap-y-0.5 gap-x-4 min-h-6 max-h-16.5 overflow-y-auto text-small"
+      role="status"
+    >
       <template v-if="problem && pieces">
         <WedgeMark />
         <span class="wrong"
@@ -140,19 +144,26 @@ defineExpose({ focus: () => input.value?.focus() })
           >{{ pieces.after }}</span
         >
         <span>{{ problem.sentence }}</span>
-        <button v-for="s in problem.suggestions" :key="s" class="suggestion" @click="suggest(s)">{{ s }}</button>
+        <button
+          v-for="s in problem.suggestions"
+          :key="s"
+          class="suggestion px-2 border border-line rounded-mark"
+          @click="suggest(s)"
+        >
+          {{ s }}
+        </button>
       </template>
       <template v-else-if="error || (text && light.refused)"
         ><WedgeMark act /><span>{{ error || light.refused }}</span></template
       >
       <template v-else-if="heard">
-        <span v-for="c in told" :key="c.placement + c.attribute" class="told"
+        <span v-for="c in told" :key="c.placement + c.attribute" class="told inline-flex flex-wrap items-baseline gap-1"
           ><KnotMark /><b>{{ c.name }}</b> {{ c.label }}
           <template v-if="c.before"
             ><span class="figure">{{ settings.printed(c.before) }}</span> to </template
           ><span class="figure">{{ settings.printed(c.after) }}</span></span
         >
-        <span v-for="h in holds" :key="h.placement" class="told">
+        <span v-for="h in holds" :key="h.placement" class="told inline-flex flex-wrap items-baseline gap-1">
           <template v-if="h.reachable"
             >{{ tenths(h.changeStops) }} stops, held at <span class="figure">{{ h.levelPercent.toFixed(0) }} %</span>;
             {{ h.sizeFromDeg.toFixed(1) }}° to {{ h.sizeToDeg.toFixed(1) }}° as {{ h.mark }} sees it</template
@@ -173,32 +184,6 @@ defineExpose({ focus: () => input.value?.focus() })
 </template>
 
 <style scoped>
-.say {
-  min-height: 76px;
-  padding: 8px 14px 6px;
-  border-top: 1px solid var(--line);
-  background: var(--ground);
-}
-.line {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-.entry {
-  flex: 1;
-  min-width: 80px;
-  min-height: 32px;
-  padding: 0 6px;
-  background: transparent;
-  font-size: var(--text-title);
-  border: 0;
-  color: var(--ink);
-}
-@media (pointer: coarse) {
-  .entry {
-    min-height: 44px;
-  }
-}
 .entry:focus-visible {
   outline-offset: -2px;
   outline-width: 1px;
@@ -206,28 +191,9 @@ defineExpose({ focus: () => input.value?.focus() })
 .entry::placeholder {
   color: var(--quiet);
 }
-.reason {
-  width: auto;
-}
 kbd {
   font: 400 var(--text-fine) var(--font-mono);
   opacity: 0.75;
-}
-.echo {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 2px 16px;
-  min-height: 24px;
-  max-height: 66px;
-  overflow-y: auto;
-  font-size: var(--text-small);
-}
-.told {
-  display: inline-flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 4px;
 }
 .wrong mark {
   background: none;
@@ -235,18 +201,10 @@ kbd {
   text-decoration: underline wavy var(--ink);
   text-underline-offset: 3px;
 }
-.suggestion {
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-}
 .suggestion:hover {
   border-color: var(--quiet);
 }
 @media (width < 800px) {
-  .line {
-    flex-wrap: wrap;
-  }
   kbd {
     display: none;
   }

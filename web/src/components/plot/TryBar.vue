@@ -33,9 +33,13 @@ async function keep() {
 </script>
 
 <template>
-  <div class="bar" role="group" aria-label="Tries">
+  <div
+    class="flex flex-wrap gap-1.5 items-center py-1.25 px-3.5 border-b border-dashed border-quiet"
+    role="group"
+    aria-label="Tries"
+  >
     <button
-      class="chip"
+      class="chip min-h-7 py-0.5 px-3 border border-line rounded-mark pointer-coarse:min-h-11"
       :class="{ here: light.active === undefined }"
       :aria-pressed="light.active === undefined"
       @click="choose(undefined)"
@@ -45,7 +49,7 @@ async function keep() {
     <button
       v-for="(t, i) in light.trials"
       :key="t.name"
-      class="chip tried"
+      class="chip min-h-7 py-0.5 px-3 border border-line rounded-mark pointer-coarse:min-h-11 tried"
       :class="{ here: light.active === i }"
       :aria-pressed="light.active === i"
       @click="choose(i)"
@@ -97,20 +101,6 @@ async function keep() {
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-items: center;
-  padding: 5px 14px;
-  border-bottom: 1px dashed var(--quiet);
-}
-.chip {
-  min-height: 28px;
-  padding: 2px 12px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-}
 .chip.tried {
   border-style: dashed;
   border-color: var(--quiet);
@@ -118,10 +108,5 @@ async function keep() {
 .chip.here {
   border-color: var(--accent);
   font-weight: var(--font-weight-strong);
-}
-@media (pointer: coarse) {
-  .chip {
-    min-height: 44px;
-  }
 }
 </style>

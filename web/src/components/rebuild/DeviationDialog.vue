@@ -128,7 +128,7 @@ function asRecorded() {
       />
       <div class="col-span-2 sm:col-span-3"><TextField v-model="why" label="Why" :maxlength="500" /></div>
     </form>
-    <fieldset v-if="isLight" class="missing">
+    <fieldset v-if="isLight" class="mt-2 py-2 px-3 border border-line">
       <legend class="px-1 text-lead font-strong">Something is missing</legend>
       <div class="flex flex-wrap gap-x-5 gap-y-1">
         <label class="flex min-h-[28px] items-center gap-1"
@@ -147,7 +147,12 @@ function asRecorded() {
         ><input v-model="unit" class="field" maxlength="80"
       /></label>
       <ul v-if="found" class="mt-2" aria-label="Substitutes">
-        <li v-for="s in found" :key="s.kind + s.stops" class="standin" :data-reaches="s.reaches">
+        <li
+          v-for="s in found"
+          :key="s.kind + s.stops"
+          class="flex gap-3 items-center py-1.5 border-b border-line"
+          :data-reaches="s.reaches"
+        >
           <div class="grow">
             <b class="font-strong">{{ s.kind }}</b>{{ ' ' }}
             <span class="figure ml-2"
@@ -172,18 +177,3 @@ function asRecorded() {
     </template>
   </BaseDialog>
 </template>
-
-<style scoped>
-.missing {
-  margin-top: 8px;
-  padding: 8px 12px;
-  border: 1px solid var(--line);
-}
-.standin {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--line);
-}
-</style>

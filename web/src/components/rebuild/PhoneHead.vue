@@ -13,7 +13,9 @@ defineEmits<{ spine: []; anew: []; choose: [runId: string] }>()
 </script>
 
 <template>
-  <header class="phone-head">
+  <header
+    class="phone-head hidden phone:block phone:pt-2.5 phone:pb-2 phone:px-5 phone:border-b phone:border-line phone:text-lead"
+  >
     <div class="flex items-center">
       <SpineButton class="mr-3" @click="$emit('spine')" />
       <span class="min-w-0 truncate"
@@ -49,16 +51,7 @@ defineEmits<{ spine: []; anew: []; choose: [runId: string] }>()
 </template>
 
 <style scoped>
-.phone-head {
-  display: none;
-}
 @media (width < 800px) {
-  .phone-head {
-    display: block;
-    padding: 10px 20px 8px;
-    border-bottom: 1px solid var(--line);
-    font-size: var(--text-lead);
-  }
   .phone-head .tick {
     flex: 1;
     width: auto;

@@ -28,7 +28,7 @@ const bearing = computed(() => props.placed.aim?.bearingDeg ?? 0)
 </script>
 
 <template>
-  <svg ref="element" class="plan" role="img" :aria-label="`Where ${placed.placement.name} stands`">
+  <svg ref="element" class="plan block w-full h-full" role="img" :aria-label="`Where ${placed.placement.name} stands`">
     <SetLayer :set="set" :view="view" :named="tapes ? [tapes.a.landmark, tapes.b.landmark] : []" />
     <template v-if="at && tapes">
       <TapeLine :tape="tapes.a" :to="at" :view="view" letter="A" />
@@ -43,11 +43,3 @@ const bearing = computed(() => props.placed.aim?.bearingDeg ?? 0)
     </template>
   </svg>
 </template>
-
-<style scoped>
-.plan {
-  display: block;
-  width: 100%;
-  height: 100%;
-}
-</style>

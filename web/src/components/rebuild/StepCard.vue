@@ -83,7 +83,7 @@ const camera = computed(() =>
         >The tapes cross at {{ Math.round(tapes.crossingDeg) }}°: pull them twice.</span
       >
     </p>
-    <p v-if="step.instead" class="instead">
+    <p v-if="step.instead" class="py-2 px-5 border-b border-line">
       <WedgeMark act class="mr-1 inline" /> <b class="font-strong">Not as recorded:</b>
       {{
         [
@@ -98,7 +98,7 @@ const camera = computed(() =>
       }}.
       <span class="text-quiet">{{ step.instead.why }} ({{ step.instead.author }})</span>
     </p>
-    <dl class="facts">
+    <dl class="facts grid grid-cols-[64px_1fr] gap-y-1 gap-x-2 py-2.5 px-5 text-lead">
       <template v-if="light">
         <dt>through</dt>
         <dd>
@@ -220,17 +220,6 @@ const camera = computed(() =>
 }
 .big .unit {
   font-size: var(--text-head);
-}
-.instead {
-  padding: 8px 20px;
-  border-bottom: 1px solid var(--line);
-}
-.facts {
-  display: grid;
-  grid-template-columns: 64px 1fr;
-  gap: 4px 8px;
-  padding: 10px 20px;
-  font-size: var(--text-lead);
 }
 .facts dt {
   color: var(--quiet);

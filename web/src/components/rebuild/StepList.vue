@@ -13,7 +13,7 @@ defineEmits<{ choose: [runId: string] }>()
 </script>
 
 <template>
-  <nav class="sheet" aria-label="Steps">
+  <nav class="min-h-0 overflow-y-auto bg-panel border-r border-line phone:hidden" aria-label="Steps">
     <header class="border-b border-line px-4 py-3">
       <h1 class="text-head">Rebuild {{ sheet.slate }}</h1>
       <p class="text-quiet">
@@ -47,7 +47,12 @@ defineEmits<{ choose: [runId: string] }>()
     </header>
     <ol>
       <li v-for="(s, i) in sheet.steps" :key="s.placed.placement.key">
-        <button class="line" :class="{ here: i === at }" :aria-current="i === at ? 'step' : undefined" @click="at = i">
+        <button
+          class="line flex items-center gap-2.5 w-full min-h-9 py-1 px-4 text-left border-b border-line pointer-coarse:min-h-11"
+          :class="{ here: i === at }"
+          :aria-current="i === at ? 'step' : undefined"
+          @click="at = i"
+        >
           <StepTick :done="rebuild.isDone(s)" :here="i === at" />
           <span class="min-w-0 grow truncate"
             ><b class="font-strong">{{ s.placed.placement.name }}</b
@@ -62,34 +67,8 @@ defineEmits<{ choose: [runId: string] }>()
 </template>
 
 <style scoped>
-.sheet {
-  min-height: 0;
-  overflow-y: auto;
-  background: var(--panel);
-  border-right: 1px solid var(--line);
-}
-.line {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  width: 100%;
-  min-height: 36px;
-  padding: 4px 16px;
-  text-align: left;
-  border-bottom: 1px solid var(--line);
-}
 .line:hover,
 .line.here {
   background: var(--raised);
-}
-@media (pointer: coarse) {
-  .line {
-    min-height: 44px;
-  }
-}
-@media (width < 800px) {
-  .sheet {
-    display: none;
-  }
 }
 </style>

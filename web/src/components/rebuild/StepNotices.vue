@@ -12,7 +12,7 @@ const misfits = computed(() => props.sheet.misfits.filter((m) => m.placement ===
 </script>
 
 <template>
-  <div v-if="sheet.revised.length" role="alert" class="notice">
+  <div v-if="sheet.revised.length" role="alert" class="py-2 px-5 border-b border-line">
     <p><WedgeMark act class="mr-1 inline" /> The record of {{ sheet.slate }} was changed since this rebuild began:</p>
     <ul class="list-disc pl-8">
       <li v-for="r in sheet.revised" :key="r.name + r.label">
@@ -24,16 +24,9 @@ const misfits = computed(() => props.sheet.misfits.filter((m) => m.placement ===
       <button class="button" @click="$emit('decide', 'restart')">Begin again</button>
     </p>
   </div>
-  <ul v-if="misfits.length" class="notice">
+  <ul v-if="misfits.length" class="py-2 px-5 border-b border-line">
     <li v-for="m in misfits" :key="m.words.metric">
       <WedgeMark act class="mr-1 inline" /> {{ settings.printed(m.words) }}
     </li>
   </ul>
 </template>
-
-<style scoped>
-.notice {
-  padding: 8px 20px;
-  border-bottom: 1px solid var(--line);
-}
-</style>

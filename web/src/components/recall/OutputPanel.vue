@@ -52,7 +52,11 @@ function recall() {
 </script>
 
 <template>
-  <section class="now" :class="{ live }" aria-label="Output">
+  <section
+    class="now flex items-center gap-4 py-3 px-4 border-b border-b-line border-l-6 border-l-line"
+    :class="{ live }"
+    aria-label="Output"
+  >
     <div class="grow">
       <p class="text-head leading-7 font-strong" role="status">
         {{
@@ -81,7 +85,14 @@ function recall() {
     <button v-if="!output.now?.armed" class="button" :disabled="!may || connection.lost" @click="arming = true">
       Arm output…
     </button>
-    <button v-else class="button stop" :disabled="connection.lost" @click="output.stop()">Stop all</button>
+    <button
+      v-else
+      class="button stop bg-ink text-ground font-strong"
+      :disabled="connection.lost"
+      @click="output.stop()"
+    >
+      Stop all
+    </button>
   </section>
   <p v-if="connection.lost && live" class="note"><WedgeMark act /> {{ output.said }}.</p>
   <p v-if="output.now?.interruption" class="note"><WedgeMark act /> {{ output.now.interruption }}</p>
@@ -89,7 +100,7 @@ function recall() {
   <p v-if="live?.revised" class="note"><WedgeMark /> {{ live.revised }}</p>
   <p v-if="problem" role="alert" class="note"><WedgeMark act /> {{ problem }}</p>
   <p v-for="s in sources" :key="s" class="note"><WedgeMark act /> {{ s }}</p>
-  <form class="recall" @submit.prevent="recall">
+  <form class="recall flex flex-wrap items-end gap-3 py-2.5 px-4 border-b border-line" @submit.prevent="recall">
     <label
       ><span class="text-fine text-quiet">fade, seconds</span
       ><input v-model="fade" class="field figure text-right" inputmode="decimal"
@@ -121,35 +132,14 @@ function recall() {
 </template>
 
 <style scoped>
-.now {
-  display: flex;
-  align-items: center;
-  gap: 16px;
-  padding: 12px 16px;
-  border-bottom: 1px solid var(--line);
-  border-left: 6px solid var(--line);
-}
 .now.live {
   border-left-color: var(--ink);
-}
-.stop {
-  background: var(--ink);
-  color: var(--ground);
-  font-weight: var(--font-weight-strong);
 }
 .note {
   display: flex;
   gap: 8px;
   align-items: flex-start;
   padding: 8px 16px 0;
-}
-.recall {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: flex-end;
-  gap: 12px;
-  padding: 10px 16px;
-  border-bottom: 1px solid var(--line);
 }
 .recall .field {
   width: 84px;

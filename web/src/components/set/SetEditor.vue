@@ -107,7 +107,7 @@ defineExpose({ fit: viewport.fit, finish, drawing: computed(() => points.value.l
 </script>
 
 <template>
-  <div class="stage">
+  <div class="relative min-h-0">
     <!-- The plan takes keys and pointers as a whole; the rule knows only buttons and fields. -->
     <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
     <svg
@@ -158,8 +158,8 @@ defineExpose({ fit: viewport.fit, finish, drawing: computed(() => points.value.l
         @pointerdown.stop="hold($event, i)"
       />
     </svg>
-    <p class="hint" role="status">{{ hint }}</p>
-    <div class="zoom">
+    <p class="absolute left-3 top-2.5 py-0.5 px-2 bg-ground text-quiet" role="status">{{ hint }}</p>
+    <div class="zoom absolute left-3 bottom-3 flex gap-1">
       <button class="button" aria-label="Zoom in" @click="viewport.zoom(1.25)">+</button>
       <button class="button" aria-label="Zoom out" @click="viewport.zoom(0.8)">−</button>
       <button class="button" @click="viewport.fit()">Fit</button>
@@ -171,10 +171,6 @@ defineExpose({ fit: viewport.fit, finish, drawing: computed(() => points.value.l
 </template>
 
 <style scoped>
-.stage {
-  position: relative;
-  min-height: 0;
-}
 svg {
   display: block;
   width: 100%;
@@ -218,21 +214,6 @@ svg {
   fill: var(--quiet);
   font-size: var(--text-fine);
   pointer-events: none;
-}
-.hint {
-  position: absolute;
-  left: 12px;
-  top: 10px;
-  padding: 2px 8px;
-  background: var(--ground);
-  color: var(--quiet);
-}
-.zoom {
-  position: absolute;
-  left: 12px;
-  bottom: 12px;
-  display: flex;
-  gap: 4px;
 }
 .zoom .button:not(.button-main) {
   background: var(--ground);
