@@ -17,5 +17,13 @@ export default defineConfigWithVueTs(
       ],
     },
   },
+  {
+    files: ['src/**/*.{ts,vue}'],
+    // Coordinates within a drawing are not printed; what is typed by a test is.
+    ignores: ['src/lib/print.ts', 'src/lib/screen.ts', 'src/components/plot/FrameView.vue', 'src/test/**'],
+    rules: {
+      'no-restricted-properties': ['error', { property: 'toFixed', message: 'Figures are printed by lib/print.' }],
+    },
+  },
   prettier,
 )

@@ -1,7 +1,7 @@
 import type { DialAnswer } from '@/api/types'
 import type { RulerArrow, RulerMark } from '@/components/bench/MiredRuler.vue'
+import { signed } from './print'
 import { miredAt } from './scales'
-import { signed } from './words'
 
 interface White {
   kelvin: number

@@ -1,6 +1,7 @@
 import { answer, api } from '@/api/client'
 import type { Kind, Phrase, Understood } from '@/api/types'
 import { useSettings } from '@/stores/settings'
+import { fixed } from './print'
 
 /** What a bare number is, where the crew works in feet. */
 const IMPERIAL: Partial<Record<Kind, Kind>> = { LENGTH: 'LENGTH_IN_FEET', LIGHT: 'LIGHT_IN_FOOTCANDLES' }
@@ -32,7 +33,7 @@ export async function readFigures(...typed: TypedFigure[]): Promise<number[]> {
 /** Lengths (metres) or light (lux) in both systems, as the server prints them. */
 export async function say(kind: 'LENGTH' | 'LIGHT', values: number[]): Promise<Phrase[]> {
   const unit = kind === 'LENGTH' ? 'm' : 'lux'
-  const items = values.map((value) => ({ kind, text: `${value.toFixed(6)} ${unit}` }))
+  const items = values.map((value) => ({ kind, text: `${fixed(value, 6)} ${unit}` }))
   const said = await answer(api.POST('/api/bench/read', { body: { items } }))
   return said.items.map(({ metric = '', imperial = '' }) => ({ metric, imperial }))
 }

@@ -1,3 +1,4 @@
+import { fixed } from './print'
 /** Scales of the pictures: where a figure stands on its axis, never a result that is told. */
 
 /** Place of a colour temperature on a mired axis. */
@@ -14,7 +15,7 @@ const METRES_PER_FOOT = 0.3048
 
 /** What a drag writes into a field of lengths, in the unit that the crew works in. */
 export function written(metres: number, units: 'metric' | 'imperial'): string {
-  return units === 'imperial' ? `${(metres / METRES_PER_FOOT).toFixed(2)} ft` : `${metres.toFixed(2)} m`
+  return units === 'imperial' ? `${fixed(metres / METRES_PER_FOOT, 2)} ft` : `${fixed(metres, 2)} m`
 }
 
 /** A linear axis from values to px. */

@@ -1,5 +1,5 @@
 import type { AtMark, SourceAtMark, SourceView } from '@/api/types'
-import { signed } from './words'
+import { fixed, signed } from './print'
 
 /** `+0.4`, `−2.0`; `dark` for no light at all. */
 export function tenths(stops: number | undefined): string {
@@ -18,7 +18,7 @@ export function thirds(stops: number | undefined): string {
 
 /** `5:1`, and `1.4:1` where tenths matter. */
 export function ratio(value: number): string {
-  return `${value < 2 ? value.toFixed(1) : Math.round(value)}:1`
+  return `${value < 2 ? fixed(value, 1) : Math.round(value)}:1`
 }
 
 export interface Rung {

@@ -1,3 +1,5 @@
+import { fixed } from './print'
+
 /** Where something is read: the first three by the meter or the monitor, the others by the monitor alone. */
 export const PLACES = ['lit', 'shadow', 'background', 'window', 'hottest'] as const
 export type Place = (typeof PLACES)[number]
@@ -20,7 +22,7 @@ export function lineOf(tapped: Tapped): string {
     .map((p) => said(p, `T${tapped.at[p]!.stop}${tapped.at[p]!.third ? ` ${tapped.at[p]!.third}` : ''}`))
   const colour = [
     tapped.kelvin && `${tapped.kelvin} K`,
-    tapped.tint !== undefined && `${tapped.tint < 0 ? '-' : '+'}${(Math.abs(tapped.tint) / 1000).toFixed(3)}`,
+    tapped.tint !== undefined && `${tapped.tint < 0 ? '-' : '+'}${fixed(Math.abs(tapped.tint) / 1000, 3)}`,
   ]
     .filter(Boolean)
     .join(' ')

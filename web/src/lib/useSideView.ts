@@ -2,7 +2,7 @@ import { computed, type Ref } from 'vue'
 import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
 import { useSettings } from '@/stores/settings'
 import type { Draft } from '@/stores/shotEditor'
-import { axis, ticks } from './scales'
+import { axis, ticks, written } from './scales'
 import { along } from './screen'
 
 export const HIGH = 126
@@ -55,7 +55,8 @@ export function useSideView(shown: () => SideShown, size: Ref<{ width: number; h
   const things = computed(() =>
     standing.value.map((placed) => {
       const key = placed.placement.key
-      const height = shown().draft[key]?.heightM ?? value(placed, 'HEIGHT')!.heightM
+      const dragged = shown().draft[key]?.heightM
+      const height = dragged ?? value(placed, 'HEIGHT')!.heightM
       const x = reach.value.px.px(distance(value(placed, 'PLACE')!) - origin.value)
       const aim = placed.aim
       // the aim as seen from the side: how much of it runs along the axis
@@ -64,12 +65,15 @@ export function useSideView(shown: () => SideShown, size: Ref<{ width: number; h
           (along(aim.bearingDeg).x * way.value.x + along(aim.bearingDeg).y * way.value.y)
         : 1
       const turn = aim ? (Math.atan2(-Math.sin((aim.tiltDeg * Math.PI) / 180), run) * 180) / Math.PI : 0
-      const said = settings.units === 'imperial' ? (held(placed, 'HEIGHT')?.say.imperial ?? '') : height.toFixed(2)
+      const said =
+        dragged === undefined ? settings.printed(held(placed, 'HEIGHT')!.say) : written(dragged, settings.units)
       return {
         key,
         placed,
         height,
         said,
+        /** As it stands on the drawing, whose axis tells the unit. */
+        figure: said.replace(/ m$/, ''),
         x,
         y: up.value.px(height),
         turn,

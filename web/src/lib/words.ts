@@ -72,11 +72,6 @@ export function tilt(degrees: number): string {
   return size === 0 ? 'level' : `${degrees < 0 ? 'down' : 'up'} ${size}°`
 }
 
-export function signed(value: number, decimals: number): string {
-  const text = Math.abs(value).toFixed(decimals)
-  return Number(text) === 0 ? '0' : `${value < 0 ? '−' : '+'}${text}`
-}
-
 /** What is told of a thing beside its name: level and colour of a light, lens and height of a camera. */
 export function recorded(placed: Placed, printed: (both: Phrase) => string): string {
   const said = (attribute: Attribute, how: 'say' | 'brief') => {

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import type { LengthView } from '@/api/types'
+import { fixed } from '@/lib/print'
 
 type Theme = 'dark' | 'daylight'
 type Units = 'metric' | 'imperial'
@@ -23,7 +24,7 @@ export const useSettings = defineStore('settings', () => {
   function figure(length: LengthView): { figure: string; unit: string } {
     return units.value === 'imperial'
       ? { figure: length.imperial, unit: '' }
-      : { figure: length.m.toFixed(2), unit: 'm' }
+      : { figure: fixed(length.m, 2), unit: 'm' }
   }
 
   /** What the server printed, in the units that the crew works in. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { AtMark, Placed, SourceView } from '@/api/types'
 import { ratio, rungs, tenths, thirds } from '@/lib/stops'
-import { apart, recorded, signed, tilt } from '@/lib/words'
+import { apart, recorded, tilt } from '@/lib/words'
+import { fixed, plain, signed } from '@/lib/print'
 
 describe('stops as a crew says them', () => {
   it.each([
@@ -21,7 +22,15 @@ describe('stops as a crew says them', () => {
   it('has a true minus and no minus nought', () => {
     expect(tenths(-1.26)).toBe('−1.3')
     expect(signed(-0.01, 1)).toBe('0')
+    expect(fixed(-0.01, 1)).toBe('0.0')
+    expect(fixed(-0.25, 2)).toBe('−0.25')
   })
+
+  it.each([
+    [25.46, '25.5'],
+    [100, '100'],
+    [0.04, '0'],
+  ])('%f is %s without zeros that tell nothing', (value, text) => expect(plain(value, 1)).toBe(text))
 
   it.each([
     [1.24, '1.2:1'],

@@ -8,6 +8,7 @@ import JobTimesDialog from '@/components/dialogs/JobTimesDialog.vue'
 import ActionButton from '@/components/layout/ActionButton.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
 import { onPaper } from '@/lib/actions'
+import { plain } from '@/lib/print'
 import { useBook } from '@/stores/book'
 import { useConnection } from '@/stores/connection'
 import { useMoves } from '@/stores/moves'
@@ -55,7 +56,7 @@ function print() {
       </div>
       <ConnectionState class="no-print" />
       <div v-if="moves" class="text-right">
-        <span class="figure text-head">{{ Number(moves.minutes.toFixed(1)) }}</span><span class="unit">min</span
+        <span class="figure text-head">{{ plain(moves.minutes, 1) }}</span><span class="unit">min</span
         ><span class="block text-small text-quiet">{{ done }} of {{ moves.moves.length }} done</span>
       </div>
     </header>

@@ -7,9 +7,9 @@ import BenchFrame from '@/components/bench/BenchFrame.vue'
 import MiredRuler, { type RulerMark } from '@/components/bench/MiredRuler.vue'
 import StockPicker from '@/components/fields/StockPicker.vue'
 import { dialArrows, dialMarks, toldDial } from '@/lib/dialPath'
+import { fixed, signed } from '@/lib/print'
 import { miredAt, ticks } from '@/lib/scales'
 import { useBench, type Values } from '@/lib/useBench'
-import { signed } from '@/lib/words'
 import { useStock } from '@/stores/stock'
 
 const shelf = useStock()
@@ -159,7 +159,7 @@ const found = computed(() => {
     p.offWhite === 0
       ? 'on the camera’s white'
       : `${Math.abs(p.offWhite)} mired ${p.offWhite > 0 ? 'warmer' : 'cooler'} than the camera’s white`
-  return `${Math.round(p.behind.kelvin)} K, Duv ${signed(p.behind.duv, 4)}, ${p.behind.stops.toFixed(1)} stops lost: ${off}.`
+  return `${Math.round(p.behind.kelvin)} K, Duv ${signed(p.behind.duv, 4)}, ${fixed(p.behind.stops, 1)} stops lost: ${off}.`
 })
 const toDial = computed(() => (picture.value ? toldDial(picture.value) : ''))
 const summary = computed(() =>
@@ -244,7 +244,7 @@ function keepStack(changed: string[]) {
       <ol>
         <li v-for="(item, i) in stack" :key="`${i}${item.name}`" class="flex min-h-7 items-center">
           <span class="min-w-0 grow truncate" :title="item.heat">{{ item.name }}</span>
-          <span class="figure w-12 text-right text-figure">−{{ item.stops.toFixed(1) }}</span>
+          <span class="figure w-12 text-right text-figure">−{{ fixed(item.stops, 1) }}</span>
           <span class="figure w-12 text-right text-figure">{{ signed(item.miredShift, 0) }}</span>
           <button
             class="w-6 text-quiet hover:text-ink"

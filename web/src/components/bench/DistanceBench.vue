@@ -7,6 +7,7 @@ import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ShadowFan from '@/components/bench/ShadowFan.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import { say } from '@/lib/figures'
+import { fixed, plain } from '@/lib/print'
 import { axis, written } from '@/lib/scales'
 import { LEVEL_CURVES, type LevelCurve } from '@/lib/words'
 import { useBench, type Values } from '@/lib/useBench'
@@ -17,7 +18,7 @@ import { useSettings } from '@/stores/settings'
 interface Picture {
   from: number
   to: number
-  said: Record<'from' | 'to' | 'penumbra', Phrase>
+  said: Record<'from' | 'to', Phrase>
   radius: number
   level: string
   moved: Moved
@@ -69,9 +70,9 @@ async function draw(v: Values): Promise<Picture> {
       }),
     ),
   ])
-  const [from, to, penumbra] = await say('LENGTH', [v.fromDistanceM!, v.toDistanceM!, thrown.penumbraM])
+  const [from, to] = await say('LENGTH', [v.fromDistanceM!, v.toDistanceM!])
   return {
-    said: { from: from!, to: to!, penumbra: penumbra! },
+    said: { from: from!, to: to! },
     from: v.fromDistanceM!,
     to: v.toDistanceM!,
     radius: v.emitterWidthM! / 2,
@@ -112,7 +113,7 @@ function heads(p: Picture) {
       name: `now, ${p.said.to[settings.units]}`,
       x: across.value.px(p.to),
       size: p.moved.angularSizeToDeg,
-      level: `${p.moved.levelPercent.toFixed(0)} %`,
+      level: `${plain(p.moved.levelPercent, 1)} %`,
     },
   ]
 }
@@ -136,18 +137,16 @@ const toldMove = computed(() => {
   const change =
     Math.abs(p.moved.stopsChange) < 0.005
       ? 'The mark stays as it is'
-      : `The mark ${p.moved.stopsChange > 0 ? 'gains' : 'loses'} ${Math.abs(p.moved.stopsChange).toFixed(2)} stops at the same level`
+      : `The mark ${p.moved.stopsChange > 0 ? 'gains' : 'loses'} ${fixed(Math.abs(p.moved.stopsChange), 2)} stops at the same level`
   const hold = p.moved.reachable
-    ? `hold it with ${p.moved.levelPercent.toFixed(0)} %`
-    : `it can’t be held: short by ${p.moved.shortfallStops.toFixed(1)} stops at 100 %`
-  return `${change}; ${hold}. The light is ${p.moved.angularSizeFromDeg.toFixed(1)}° wide before and ${p.moved.angularSizeToDeg.toFixed(1)}° now, as the mark sees it.`
+    ? `hold it with ${plain(p.moved.levelPercent, 1)} %`
+    : `it can’t be held: short by ${fixed(p.moved.shortfallStops, 1)} stops at 100 %`
+  return `${change}; ${hold}. The light is ${fixed(p.moved.angularSizeFromDeg, 1)}° wide before and ${fixed(p.moved.angularSizeToDeg, 1)}° now, as the mark sees it.`
 })
 const toldShadow = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const penumbra =
-    settings.units === 'imperial' ? p.said.penumbra.imperial : `${(p.thrown.penumbraM * 1000).toFixed(0)} mm`
-  return `Shadows through the opening fan by ${p.thrown.fanDeg?.toFixed(1)}°: ${p.thrown.parallel ? 'they read as parallel' : 'one sees that they spread'}. The edge is soft over ${penumbra}.`
+  return `Shadows through the opening fan by ${fixed(p.thrown.fanDeg ?? 0, 1)}°: ${p.thrown.parallel ? 'they read as parallel' : 'one sees that they spread'}. The edge is soft over ${settings.printed(p.thrown.penumbra)}.`
 })
 const summary = computed(() =>
   [
@@ -218,7 +217,7 @@ const summary = computed(() =>
             text-anchor="middle"
             class="figure"
           >
-            {{ h.level }} · {{ h.size.toFixed(1) }}°
+            {{ h.level }} · {{ fixed(h.size, 1) }}°
           </text>
           <rect
             :x="h.x - 16"

@@ -9,9 +9,9 @@ import StopLadder from '@/components/bench/StopLadder.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import { say } from '@/lib/figures'
+import { fixed, signed } from '@/lib/print'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
 import { useSize } from '@/lib/useSize'
-import { signed } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 
 interface Picture {
@@ -108,8 +108,8 @@ const range = computed(() => ({
   top: Math.max(2, Math.ceil(over.value)) + 0.4,
   bottom: Math.min(-2, Math.floor(over.value)) - 0.4,
 }))
-const ratio = (value: number) => `${value < 1 ? value.toFixed(2) : value.toFixed(1)}:1`
-const stops = (value: number) => `${value.toFixed(1).replace('-', '−')} stops`
+const ratio = (value: number) => `${fixed(value, value < 1 ? 2 : 1)}:1`
+const stops = (value: number) => `${fixed(value, 1)} stops`
 /** The darker side hangs below the brighter one. */
 function sides(read: Ratio, lit: string, shadow: string) {
   return {
@@ -146,7 +146,7 @@ const told = computed(() => {
   const off =
     Math.abs(over.value) < 0.05
       ? 'right on it'
-      : `${Math.abs(over.value).toFixed(1)} stops ${over.value > 0 ? 'over' : 'under'}`
+      : `${fixed(Math.abs(over.value), 1)} stops ${over.value > 0 ? 'over' : 'under'}`
   return `${p.stop} needs ${p.needs[settings.units]}; this light is ${off}. It asks for`
 })
 const element = ref<HTMLElement>()

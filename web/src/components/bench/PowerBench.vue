@@ -7,6 +7,7 @@ import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { understand } from '@/lib/figures'
+import { fixed } from '@/lib/print'
 import { LEVEL_CURVES, type LevelCurve } from '@/lib/words'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
 
@@ -118,12 +119,12 @@ const summary = computed(() => {
   if (!p) return ''
   return [
     ...p.loaded.circuits.map(
-      (c) => `${c.name}: ${c.amps.toFixed(1)} of ${c.limitAmps.toFixed(1)} A${c.over ? ', over its limit' : ''}`,
+      (c) => `${c.name}: ${fixed(c.amps, 1)} of ${fixed(c.limitAmps, 1)} A${c.over ? ', over its limit' : ''}`,
     ),
     `Phases ${Object.values(p.loaded.phaseAmps)
-      .map((a) => Number(a).toFixed(1))
-      .join(' / ')} A, unbalance ${(p.loaded.unbalance * 100).toFixed(0)} %`,
-    `Battery ${text.wattHours} Wh: draws ${p.battery.drawWatts.toFixed(0)} W, lasts ${p.battery.hours.toFixed(2)} h`,
+      .map((a) => fixed(Number(a), 1))
+      .join(' / ')} A, unbalance ${fixed(p.loaded.unbalance * 100, 0)} %`,
+    `Battery ${text.wattHours} Wh: draws ${fixed(p.battery.drawWatts, 0)} W, lasts ${fixed(p.battery.hours, 2)} h`,
     'Estimates: a qualified electrician and the local code decide.',
   ].join('\n')
 })
@@ -146,7 +147,7 @@ const summary = computed(() => {
           data-circuit
         >
           <span class="truncate font-semibold">{{ c.name }}</span>
-          <svg width="100%" height="26" role="img" :aria-label="`${(c.utilisation * 100).toFixed(0)} % of its limit`">
+          <svg width="100%" height="26" role="img" :aria-label="`${fixed(c.utilisation * 100, 0)} % of its limit`">
             <rect
               x="0"
               y="7"
@@ -157,12 +158,12 @@ const summary = computed(() => {
             <line :x1="`${100 / most}%`" :x2="`${100 / most}%`" y1="1" y2="25" stroke="var(--ink)" stroke-width="1.8" />
           </svg>
           <span class="figure text-right"
-            >{{ c.amps.toFixed(1) }}<span class="unit">of {{ c.limitAmps.toFixed(1) }} A</span></span
+            >{{ fixed(c.amps, 1) }}<span class="unit">of {{ fixed(c.limitAmps, 1) }} A</span></span
           >
           <span class="flex gap-1 text-small"
             ><template v-if="c.over"><WedgeMark act /> over its limit: move a load</template
             ><template v-else
-              ><span class="text-quiet">{{ (c.utilisation * 100).toFixed(0) }} %</span></template
+              ><span class="text-quiet">{{ fixed(c.utilisation * 100, 0) }} %</span></template
             ></span
           >
         </div>
@@ -181,11 +182,11 @@ const summary = computed(() => {
           <svg width="100%" height="20" aria-hidden="true">
             <rect y="5" :width="`${(Number(amps) / mostAmps) * 80}%`" height="10" fill="var(--quiet)" />
           </svg>
-          <span class="figure text-right">{{ Number(amps).toFixed(1) }}<span class="unit">A</span></span
+          <span class="figure text-right">{{ fixed(Number(amps), 1) }}<span class="unit">A</span></span
           ><span />
         </div>
         <p class="text-small">
-          Unbalance <span class="figure">{{ (picture.loaded.unbalance * 100).toFixed(0) }} %</span>{{ ' ' }}
+          Unbalance <span class="figure">{{ fixed(picture.loaded.unbalance * 100, 0) }} %</span>{{ ' ' }}
           <span class="text-quiet">of the mean.</span>
         </p>
       </div>
@@ -193,8 +194,8 @@ const summary = computed(() => {
         <h3 class="mb-1 text-base">Battery</h3>
         <p>
           <span class="figure text-slate">{{ time(picture.battery.hours) }}</span>{{ ' ' }}
-          <span class="figure text-quiet">{{ picture.battery.hours.toFixed(2) }} h</span>, drawing
-          <span class="figure">{{ picture.battery.drawWatts.toFixed(1) }}</span> W.
+          <span class="figure text-quiet">{{ fixed(picture.battery.hours, 2) }} h</span>, drawing
+          <span class="figure">{{ fixed(picture.battery.drawWatts, 1) }}</span> W.
           <span class="text-quiet">An estimate: age and cold take from it.</span>
         </p>
       </div>

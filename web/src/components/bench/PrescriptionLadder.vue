@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import type { Prescribed } from '@/api/types'
 import LadderRails from '@/components/bench/LadderRails.vue'
 import StopsText from '@/components/marks/StopsText.vue'
+import { signed } from '@/lib/print'
 import { axis } from '@/lib/scales'
-import { signed } from '@/lib/words'
 
 /** One prescription as a ladder: from where the light reads, a rung down for each filter, to the line that is wanted. */
 const props = defineProps<{

@@ -6,6 +6,7 @@ import BenchField from '@/components/bench/BenchField.vue'
 import BenchFrame from '@/components/bench/BenchFrame.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import { say } from '@/lib/figures'
+import { fixed } from '@/lib/print'
 import { written } from '@/lib/scales'
 import { gap, toPlan, toPx, type View } from '@/lib/screen'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
@@ -23,7 +24,7 @@ interface Picture {
   angle: number
   quality: string
   side: string
-  errorM?: number
+  error?: Phrase
 }
 
 const settings = useSettings()
@@ -100,7 +101,7 @@ async function draw(v: Values): Promise<Picture> {
       },
     }),
   )
-  const said = await say('LENGTH', [v.distanceAM!, v.distanceBM!, fix.x, fix.y, fix.positionErrorM])
+  const said = await say('LENGTH', [v.distanceAM!, v.distanceBM!, fix.x, fix.y])
   return {
     a,
     b,
@@ -110,7 +111,7 @@ async function draw(v: Values): Promise<Picture> {
     angle: fix.crossingAngleDeg,
     quality: fix.quality,
     side: text.side!,
-    errorM: fix.positionErrorM,
+    error: fix.positionError,
   }
 }
 
@@ -176,12 +177,9 @@ const QUALITY: Record<string, string> = { GOOD: 'good', FAIR: 'fair', POOR: 'poo
 const told = computed(() => {
   const p = picture.value
   if (!p) return ''
-  const [a, b, x, y, off] = p.said.map((one) => one[settings.units])
-  const error =
-    p.errorM === undefined
-      ? ''
-      : ` Within ${settings.units === 'imperial' ? off : `${(p.errorM * 1000).toFixed(0)} mm`} (model).`
-  return `A ${a}, B ${b}, to the ${p.side.toLowerCase()} of the walk from A to B: the stand is ${x} right, ${y} up. The tapes cross at ${p.angle.toFixed(0)}°, ${QUALITY[p.quality]}.${error}`
+  const [a, b, x, y] = p.said.map((one) => one[settings.units])
+  const error = p.error ? ` Within ${settings.printed(p.error)} (model).` : ''
+  return `A ${a}, B ${b}, to the ${p.side.toLowerCase()} of the walk from A to B: the stand is ${x} right, ${y} up. The tapes cross at ${fixed(p.angle, 0)}°, ${QUALITY[p.quality]}.${error}`
 })
 </script>
 
@@ -220,7 +218,7 @@ const told = computed(() => {
         />
         <path :d="drawn.arc" fill="none" stroke="var(--ink)" />
         <text :x="drawn.middle.x" :y="drawn.middle.y + 4" text-anchor="middle" class="figure">
-          {{ picture.angle.toFixed(0) }}°
+          {{ fixed(picture.angle, 0) }}°
         </text>
         <g v-for="(l, i) in [drawn.a, drawn.b]" :key="`l${i}`">
           <rect

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import JobTimesDialog from '@/components/dialogs/JobTimesDialog.vue'
+import { plain } from '@/lib/print'
 import { useMoves } from '@/stores/moves'
 import MoveBars from './MoveBars.vue'
 import MoveSteps from './MoveSteps.vue'
@@ -42,7 +43,7 @@ watch(
           ><span class="block text-small text-quiet">by who moves it</span></span
         >
         <span class="shrink-0 text-right"
-          ><span class="figure text-large">{{ Number(moves.minutes.toFixed(1)) }}</span
+          ><span class="figure text-large">{{ plain(moves.minutes, 1) }}</span
           ><span class="unit">min</span
           ><span class="block text-small text-quiet"
             >{{ crews }} {{ crews === 1 ? 'crew' : 'crews' }}, estimate</span

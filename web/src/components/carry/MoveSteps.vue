@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { MoveStep, Moves } from '@/api/types'
+import { plain } from '@/lib/print'
 import { DEPARTMENTS } from '@/lib/words'
 import { useMoves } from '@/stores/moves'
 import { useSession } from '@/stores/session'
@@ -23,9 +24,6 @@ const groups = computed(() =>
 function name(d: string) {
   return d.charAt(0).toUpperCase() + d.slice(1)
 }
-function minutes(m: number) {
-  return Number(m.toFixed(1))
-}
 /** Which other departments a move waits for: one's own list is in order anyway. */
 function waits(step: MoveStep) {
   const others = props.moves.moves.filter((m) => step.after.includes(m.key) && m.department !== step.department)
@@ -38,7 +36,7 @@ function waits(step: MoveStep) {
   <section v-for="g in groups" :key="g.key" class="group mt-2">
     <h3 class="flex justify-between border-t border-quiet pt-1">
       <span class="font-strong">{{ name(g.name) }}</span><span
-        ><span class="figure">{{ minutes(g.work) }}</span
+        ><span class="figure">{{ plain(g.work, 1) }}</span
         ><span class="unit">min</span></span
       >
     </h3>
@@ -65,7 +63,7 @@ function waits(step: MoveStep) {
             }}</span>
           </span>
           <span class="shrink-0 text-quiet"
-            ><span class="figure">{{ minutes(m.minutes) }}</span
+            ><span class="figure">{{ plain(m.minutes, 1) }}</span
             ><span class="unit">min</span></span
           >
         </label>

@@ -4,6 +4,7 @@ import { answer, api, asFile } from '@/api/client'
 import { outdate } from '@/api/reads'
 import type { Fixture, Measured } from '@/api/types'
 import { readFigures } from '@/lib/figures'
+import { fixed } from '@/lib/print'
 import { useSubmit } from '@/lib/useSubmit'
 import { LEVEL_CURVES, type LevelCurve } from '@/lib/words'
 import BaseDialog from './BaseDialog.vue'
@@ -50,10 +51,10 @@ function takeFile(event: Event) {
     measured.value = beam
     const f = fields.value
     f.spotCd = f.floodCd = String(Math.round(beam.candela))
-    f.spotDeg = f.floodDeg = beam.beamDeg.toFixed(1)
+    f.spotDeg = f.floodDeg = fixed(beam.beamDeg, 1)
     if (beam.watts) f.watts = String(beam.watts)
-    if (beam.widthM) f.width = `${beam.widthM.toFixed(3)} m`
-    if (beam.lengthM) f.height = `${beam.lengthM.toFixed(3)} m`
+    if (beam.widthM) f.width = `${fixed(beam.widthM, 3)} m`
+    if (beam.lengthM) f.height = `${fixed(beam.lengthM, 3)} m`
     f.what ||= file.name.replace(/\.[^.]*$/, '')
   })
 }

@@ -2,6 +2,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import type { Stock } from '@/api/types'
+import { fixed } from '@/lib/print'
 import { useStock } from '@/stores/stock'
 
 /** Picks something of the stock that is hung before a lamp, by typing part of its name: `half cto`. */
@@ -57,7 +58,7 @@ function pick(item: Stock | null) {
       >
         <ComboboxOption v-for="m in found" :key="m.name" v-slot="{ active }" :value="m">
           <div class="flex cursor-pointer gap-2 px-3 py-1.5" :class="{ 'bg-ground': active }" :title="m.heat">
-            <span class="grow">{{ m.name }}</span><span class="figure text-quiet">−{{ m.stops.toFixed(1) }}</span>
+            <span class="grow">{{ m.name }}</span><span class="figure text-quiet">−{{ fixed(m.stops, 1) }}</span>
           </div>
         </ComboboxOption>
         <p v-if="!found.length" class="px-3 py-2 text-quiet">Nothing in the stock is called that.</p>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Placed } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
+import { fixed } from '@/lib/print'
 import { tenths, thirds } from '@/lib/stops'
 import { useLight } from '@/stores/light'
 import { useSettings } from '@/stores/settings'
@@ -17,7 +18,6 @@ const one = computed(() => light.mark?.from.find((f) => f.key === key.value))
 const upkeep = computed(() => props.placed.placement.piece.lamp?.upkeep)
 const out = computed(() => light.muted.includes(key.value))
 const BURN = { ANY: 'any way up', NOT_ABOVE_45: 'down 90° to up 45°', NEAR_LEVEL: 'within 30° of level' }
-const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm` : `${metres.toFixed(2)} m`)
 </script>
 
 <template>
@@ -48,21 +48,21 @@ const whole = (metres: number) => (metres < 1 ? `${Math.round(metres * 1000)} mm
             >
           </dd>
           <dt>as large as</dt>
-          <dd>{{ one.sizeDeg.toFixed(1) }}°</dd>
-          <template v-if="one.penumbraM !== undefined"
+          <dd>{{ fixed(one.sizeDeg, 1) }}°</dd>
+          <template v-if="one.penumbra"
             ><dt>shadow edge behind</dt>
-            <dd>{{ whole(one.penumbraM) }}</dd></template
+            <dd>{{ settings.printed(one.penumbra) }}</dd></template
           >
         </template>
         <template v-if="one.through">
           <dt>fan through {{ one.through.opening }}</dt>
           <dd>
-            {{ one.through.fanDeg.toFixed(1) }}°<span class="unit">{{
-              one.through.parallel ? 'reads as parallel' : `${one.through.awayM.toFixed(1)} m off`
+            {{ fixed(one.through.fanDeg, 1) }}°<span class="unit">{{
+              one.through.parallel ? 'reads as parallel' : `${settings.printed(one.through.away)} off`
             }}</span>
           </dd>
           <dt>a bar’s edge there</dt>
-          <dd>{{ whole(one.through.edgePenumbraM) }}</dd>
+          <dd>{{ settings.printed(one.through.edgePenumbra) }}</dd>
         </template>
       </dl>
       <p v-if="one.allAround" class="pl-6 text-fine text-quiet">Most of it comes off the room: one bounce (model).</p>

@@ -2,8 +2,9 @@
 import { computed } from 'vue'
 import type { AtMark, Meter, ReadingView } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
+import { signed } from '@/lib/print'
 import { ratio, tenths } from '@/lib/stops'
-import { signed, when } from '@/lib/words'
+import { when } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 
 /** What is predicted at a mark, and what a meter said there. */

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import type { AtMark, SourceAtMark, Light } from '@/api/types'
 import RoseMark from '@/components/marks/RoseMark.vue'
+import { fixed, signed } from '@/lib/print'
 import { along } from '@/lib/screen'
-import { signed } from '@/lib/words'
 
 /** The rose of this shot, another shot's laid over it, and in words what differs. */
 const props = defineProps<{
@@ -38,7 +38,7 @@ const words = computed(() =>
           ? was
             ? differences(was, one)
             : 'not there'
-          : `${Math.round(one.fromDeg)}°, ${Math.abs(Math.round(one.upDeg))}° ${one.upDeg < 0 ? 'below' : 'up'}, ${one.sizeDeg.toFixed(0)}° large`,
+          : `${Math.round(one.fromDeg)}°, ${Math.abs(Math.round(one.upDeg))}° ${one.upDeg < 0 ? 'below' : 'up'}, ${fixed(one.sizeDeg, 0)}° large`,
       }
     }),
 )
@@ -48,7 +48,7 @@ function differences(was: SourceAtMark, now: SourceAtMark): string {
   const size = now.sizeDeg - was.sizeDeg
   const parts = [
     Math.abs(turn) >= LEAST_DEG && `${Math.round(Math.abs(turn))}° ${turn > 0 ? 'clockwise' : 'anticlockwise'}`,
-    Math.abs(size) >= LEAST_DEG / 2 && `${size > 0 ? 'softer' : 'harder'} by ${Math.abs(size).toFixed(1)}°`,
+    Math.abs(size) >= LEAST_DEG / 2 && `${size > 0 ? 'softer' : 'harder'} by ${fixed(Math.abs(size), 1)}°`,
     Math.abs(stops) >= LEAST_STOPS && `${signed(stops, 1)} stops`,
   ].filter(Boolean)
   return parts.length ? parts.join(', ') : 'the same'

@@ -3,8 +3,8 @@ import { computed, ref, watch } from 'vue'
 import type { Light, SourceView } from '@/api/types'
 import MiredRuler, { type RulerArrow, type RulerMark } from '@/components/bench/MiredRuler.vue'
 import { miredGradient } from '@/lib/miredGradient'
+import { signed } from '@/lib/print'
 import { miredAt } from '@/lib/scales'
-import { signed } from '@/lib/words'
 
 /** The path of one source's colour through what hangs before it, beside the camera's white and the other sources. */
 const props = defineProps<{ light: Light; source?: SourceView }>()

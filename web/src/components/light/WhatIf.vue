@@ -3,11 +3,13 @@ import { computed, ref, watch } from 'vue'
 import { answer, api, sentence } from '@/api/client'
 import { value, type Placed, type Stock, type ProposedChange } from '@/api/types'
 import StockPicker from '@/components/fields/StockPicker.vue'
+import { fixed, plain } from '@/lib/print'
 import { tenths } from '@/lib/stops'
 import { worn } from '@/lib/stock'
 import { useLatest } from '@/lib/useLatest'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
+import { written } from '@/lib/scales'
 import { useSettings } from '@/stores/settings'
 
 /** What if: one source nearer, dimmer, softer; the camera with another stop, ND, ISO or white. Nothing is kept until it is kept. */
@@ -57,7 +59,8 @@ const closer = useLatest({
   onRefused: (refusal) => (error.value = refusal.message),
 })
 watch(distance, (metres) => {
-  if (metres !== undefined && recorded.value) closer.ask(`${recorded.value.placement.name} ${metres.toFixed(2)} m`)
+  if (metres !== undefined && recorded.value)
+    closer.ask(`${recorded.value.placement.name} ${written(metres, 'metric')}`)
 })
 watch([level, added, hold, stop, iso, nd, white], pass)
 watch(() => props.placed?.placement.key, back)
@@ -130,19 +133,19 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
         ><input
           type="range"
           min="0.5"
-          :max="Math.max(6, from * 2).toFixed(1)"
+          :max="Math.ceil(Math.max(6, from * 2))"
           step="0.05"
           :value="now.distance"
           @input="distance = number($event)"
         /><span class="figure">{{
-          toMark?.distance ? settings.printed(toMark.distance) : `${now.distance.toFixed(2)} m`
+          toMark?.distance ? settings.printed(toMark.distance) : written(now.distance, settings.units)
         }}</span></label
       >
       <label class="slide"
         ><span>level</span
         ><input type="range" min="0" max="100" step="1" :value="now.level" @input="level = number($event)" /><span
           class="figure"
-          >{{ Math.round(holding ? holding.levelPercent : now.level) }} %</span
+          >{{ plain(holding ? holding.levelPercent : now.level, 1) }} %</span
         ></label
       >
       <div class="flex items-center gap-2">
@@ -155,11 +158,11 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       </div>
       <p v-if="added.length" class="text-small">with {{ added.map((a) => a.name).join(', ') }}</p>
       <p v-if="holding" class="text-small" role="status">
-        {{ tenths(holding.changeStops) }} stops, {{ holding.sizeFromDeg.toFixed(1) }}° to
-        {{ holding.sizeToDeg.toFixed(1) }}°.
-        <template v-if="holding.reachable">Held at {{ holding.levelPercent.toFixed(0) }} %.</template>
+        {{ tenths(holding.changeStops) }} stops, {{ fixed(holding.sizeFromDeg, 1) }}° to
+        {{ fixed(holding.sizeToDeg, 1) }}°.
+        <template v-if="holding.reachable">Held at {{ plain(holding.levelPercent, 1) }} %.</template>
         <template v-else
-          >Short by {{ holding.shortStops.toFixed(1) }} stop:
+          >Short by {{ fixed(holding.shortStops, 1) }} stop:
           {{ holding.offers.map(settings.printed).join(', or ') }}.</template
         >
       </p>
@@ -193,7 +196,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
         ><span>ND</span
         ><input type="range" min="0" max="2.1" step="0.3" :value="now.nd" @input="nd = number($event)" /><span
           class="figure"
-          >{{ now.nd ? now.nd.toFixed(1) : 'clear' }}</span
+          >{{ now.nd ? fixed(now.nd, 1) : 'clear' }}</span
         ></label
       >
       <label class="slide"

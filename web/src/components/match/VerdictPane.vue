@@ -4,6 +4,7 @@ import { answer, api, onVersion, sentence } from '@/api/client'
 import type { Aspect, ShotVerdict, VerdictLine, MatchReport } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
 import { readFigures } from '@/lib/figures'
+import { plain } from '@/lib/print'
 import { useSubmit } from '@/lib/useSubmit'
 import { apart } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
@@ -122,7 +123,7 @@ function usual(aspect: Aspect) {
             <button
               v-else-if="editable"
               class="text-left underline decoration-dotted"
-              @click="((setting = line.aspect), (limit = String(Number(line.tolerance.toFixed(4)))))"
+              @click="((setting = line.aspect), (limit = plain(line.tolerance, 4)))"
             >
               {{ line.toleranceSaid }}
             </button>

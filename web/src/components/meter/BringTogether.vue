@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { answer as answerTo, api, sentence } from '@/api/client'
 import type { WhiteMatch, WhiteMatchWay, Meter } from '@/api/types'
-import { signed } from '@/lib/words'
+import { signed } from '@/lib/print'
 import { useLight } from '@/stores/light'
 
 /** Lights that should agree: the ways to bring them to one white, each to be tried on the mark. */

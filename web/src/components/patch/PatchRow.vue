@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Patch, PatchedLight } from '@/api/types'
+import { readFigures } from '@/lib/figures'
+import { useSubmit } from '@/lib/useSubmit'
 import { PATHS } from '@/lib/words'
 
 /** One light of the patch: where it listens is typed as universe and address, `1 / 101`. */
@@ -11,7 +13,7 @@ const recorded = computed(() =>
   props.light.patch.universe ? `${props.light.patch.universe} / ${props.light.patch.address}` : '',
 )
 const typed = ref(recorded.value)
-const error = ref('')
+const { error, submit } = useSubmit()
 watch(recorded, (now) => (typed.value = now))
 const network = computed(() => props.light.path === 'WIRED' || props.light.path === 'WIRELESS')
 const mode = computed(
@@ -20,17 +22,17 @@ const mode = computed(
 
 function where() {
   if (typed.value === recorded.value) return
-  const [, universe, address] = /^\s*(\d+)\s*[/ ]\s*(\d+)\s*$/.exec(typed.value) ?? []
-  if (!universe && typed.value.trim()) {
-    error.value = 'Type universe / address, such as 1 / 101.'
-    return
-  }
-  error.value = ''
-  emit('patch', {
-    ...props.light.patch,
-    slots: mode.value ? undefined : props.light.patch.slots,
-    universe: universe ? Number(universe) : undefined,
-    address: address ? Number(address) : undefined,
+  const figures = typed.value.split(/[\s/]+/).filter(Boolean)
+  void submit(async () => {
+    if (figures.length !== 0 && figures.length !== 2) throw new Error('Type universe / address, such as 1 / 101.')
+    const parts = figures.map((text, i) => ({ kind: 'WHOLE' as const, text, of: ['Universe', 'Address'][i] }))
+    const [universe, address] = parts.length ? await readFigures(...parts) : []
+    emit('patch', {
+      ...props.light.patch,
+      slots: mode.value ? undefined : props.light.patch.slots,
+      universe,
+      address,
+    })
   })
 }
 function reach(path: string) {

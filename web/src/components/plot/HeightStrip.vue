@@ -157,7 +157,7 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
         stroke="var(--accent)"
         stroke-width="1.6"
       />
-      <title>{{ t.placed.placement.name }}, {{ t.height.toFixed(2) }} m up</title>
+      <title>{{ t.placed.placement.name }}, {{ t.said }} up</title>
     </g>
     <g v-for="t in things" :key="`t${t.key}`" class="view">
       <text
@@ -168,7 +168,7 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
         class="figure"
         :class="{ accent: t.selected }"
       >
-        {{ t.said }}
+        {{ t.figure }}
       </text>
     </g>
   </svg>

@@ -120,9 +120,7 @@ const gap = computed(() => {
           </template>
         </g>
       </svg>
-      <dl
-        class="facts grid grid-cols-[minmax(0,1fr)_auto] gap-y-0.5 gap-x-1 mt-1.5 mr-2 pt-1.5 border-t border-line"
-      >
+      <dl class="facts grid grid-cols-[minmax(0,1fr)_auto] gap-y-0.5 gap-x-1 mt-1.5 mr-2 pt-1.5 border-t border-line">
         <dt>lit</dt>
         <dd><StopsText :text="thirds(mark.lit.overStops)" /></dd>
         <dt>shadow</dt>

@@ -4,6 +4,7 @@ import { answer, api } from '@/api/client'
 import type { ParsedLine } from '@/api/types'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { fixed, plain } from '@/lib/print'
 import { tenths } from '@/lib/stops'
 import { useLatest } from '@/lib/useLatest'
 import { useSubmit } from '@/lib/useSubmit'
@@ -165,8 +166,8 @@ defineExpose({ focus: () => input.value?.focus() })
         >
         <span v-for="h in holds" :key="h.placement" class="told inline-flex flex-wrap items-baseline gap-1">
           <template v-if="h.reachable"
-            >{{ tenths(h.changeStops) }} stops, held at <span class="figure">{{ h.levelPercent.toFixed(0) }} %</span>;
-            {{ h.sizeFromDeg.toFixed(1) }}° to {{ h.sizeToDeg.toFixed(1) }}° as {{ h.mark }} sees it</template
+            >{{ tenths(h.changeStops) }} stops, held at <span class="figure">{{ plain(h.levelPercent, 1) }} %</span>;
+            {{ fixed(h.sizeFromDeg, 1) }}° to {{ fixed(h.sizeToDeg, 1) }}° as {{ h.mark }} sees it</template
           >
           <template v-else
             ><WedgeMark act />{{ h.name }} is short by {{ tenths(h.shortStops).replace('+', '') }} stop.

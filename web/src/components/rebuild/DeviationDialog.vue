@@ -5,8 +5,9 @@ import type { components } from '@/api/generated/schema'
 import { held, value, type Attribute, type Rebuild, type Standin, type Step } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
+import { signed } from '@/lib/print'
 import { useSubmit } from '@/lib/useSubmit'
-import { ATTRIBUTES, signed } from '@/lib/words'
+import { ATTRIBUTES } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 
 /** What is not as recorded: another value, or another unit and other gels that reach the same light, with the settings to dial. */

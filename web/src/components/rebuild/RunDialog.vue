@@ -135,7 +135,7 @@ function begin() {
             <option v-for="l in there" :key="l" :value="l">{{ l }}</option>
           </select>
           <span class="figure w-28 shrink-0 text-right text-small whitespace-nowrap text-quiet">{{
-            preview?.fit.pairs[i] ? `off ${preview.fit.pairs[i]!.missM.toFixed(2)} m` : ''
+            preview?.fit.pairs[i] ? `off ${settings.printed(preview.fit.pairs[i]!.miss)}` : ''
           }}</span>
         </div>
         <label class="flex min-h-[28px] items-center gap-1"

@@ -2,13 +2,16 @@
 import { computed, ref, watch } from 'vue'
 import type { PlanPoint, SetPlan } from '@/api/types'
 import SetLayer from '@/components/plot/SetLayer.vue'
+import { written } from '@/lib/scales'
 import { wallPoints } from '@/lib/set'
 import { gap, path, toPx, type Px } from '@/lib/screen'
 import { snapped, SNAP_PX } from '@/lib/snap'
 import { usePointerDrag } from '@/lib/usePointerDrag'
 import { useViewport } from '@/lib/useViewport'
+import { useSettings } from '@/stores/settings'
 
 /** The plan of a set, to draw on: click points, drag corners. What is drawn comes back through `plan`. */
+const settings = useSettings()
 const props = defineProps<{
   plan: SetPlan
   /** How many clicks a shape takes: 0 for none, 1, 2, or as many as it likes, to be ended. */
@@ -145,7 +148,7 @@ defineExpose({ fit: viewport.fit, finish, drawing: computed(() => points.value.l
       <circle v-for="(p, i) in points" :key="i" :cx="toPx(view, p).x" :cy="toPx(view, p).y" r="4" class="point" />
       <circle v-if="at && clicks !== 0" :cx="toPx(view, at).x" :cy="toPx(view, at).y" r="5" class="cursor" />
       <text v-if="length && at" :x="toPx(view, at).x + 12" :y="toPx(view, at).y - 10" class="figure length">
-        {{ length.toFixed(2) }} m
+        {{ written(length, settings.units) }}
       </text>
       <rect
         v-for="(c, i) in corners"

@@ -64,6 +64,11 @@ public record Length(double metres) implements Comparable<Length> {
         return Numbers.fixed(metres, 2) + " m";
     }
 
+    /** As {@link #printMetric()}, a length below a metre in whole millimetres: {@code 38 mm}. For the width of an edge or a sheet. */
+    public String printMetricWidth() {
+        return metres < 1 ? Math.round(metres * 1000) + " mm" : printMetric();
+    }
+
     /** Feet and inches to the nearest quarter inch: {@code 7′ 0 1/4″}. */
     public String printImperial() {
         long quarters = Math.round(Math.abs(metres) / METRES_PER_FOOT * QUARTERS_PER_FOOT);

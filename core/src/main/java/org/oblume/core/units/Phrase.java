@@ -26,6 +26,12 @@ public record Phrase(String metric, String imperial) {
         return new Phrase(length.printMetric(), length.printImperial());
     }
 
+    /** The width of an edge, in metres: in millimetres below a metre. */
+    public static Phrase width(double metres) {
+        Length length = Length.ofMetres(metres);
+        return new Phrase(length.printMetricWidth(), length.printImperial());
+    }
+
     /** A length in metres. */
     public static Phrase metres(double metres) {
         return of(Length.ofMetres(metres));

@@ -8,6 +8,7 @@ import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.photometry.LevelHold;
 import org.oblume.core.photometry.Shadow;
 import org.oblume.core.units.Percent;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Asks;
 import org.oblume.server.call.ForAnyone;
@@ -65,7 +66,12 @@ class PhotometryController {
      * @param fanDeg and {@code parallel}: only with an opening
      * @param parallel whether the fan reads as parallel (model)
      */
-    record Thrown(double angularSizeDeg, double penumbraM, @Nullable Double fanDeg, @Nullable Boolean parallel) {}
+    record Thrown(
+            double angularSizeDeg,
+            double penumbraM,
+            Phrase penumbra,
+            @Nullable Double fanDeg,
+            @Nullable Boolean parallel) {}
 
     @PostMapping("/shadow")
     Thrown shadow(@RequestBody Edge asked) {
@@ -77,7 +83,11 @@ class PhotometryController {
                 ? null
                 : shadow.fanDeg(RequestValues.number("openingWidthM", asked.openingWidthM()));
         return new Thrown(
-                shadow.angularSizeDeg(), shadow.penumbraM(), fan, fan == null ? null : fan < Shadow.PARALLEL_BELOW_DEG);
+                shadow.angularSizeDeg(),
+                shadow.penumbraM(),
+                Phrase.width(shadow.penumbraM()),
+                fan,
+                fan == null ? null : fan < Shadow.PARALLEL_BELOW_DEG);
     }
 
     record PlaceAndTime(@Nullable Double latitude, @Nullable Double longitude, @Nullable String instant) {}

@@ -11,6 +11,7 @@ import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.geometry.TapeFix;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.geometry.Walls;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Asks;
 import org.oblume.server.call.ForAnyone;
@@ -43,7 +44,13 @@ class TapeController {
             @Nullable Side side,
             @Nullable Double tapeErrorM) {}
 
-    record TapeAnswer(double x, double y, double crossingAngleDeg, Crossing quality, double positionErrorM) {}
+    record TapeAnswer(
+            double x,
+            double y,
+            double crossingAngleDeg,
+            Crossing quality,
+            double positionErrorM,
+            Phrase positionError) {}
 
     @PostMapping("/tape")
     TapeAnswer tape(@RequestBody TwoTapes asked) {
@@ -55,7 +62,12 @@ class TapeController {
                 RequestValues.required("side", asked.side()),
                 RequestValues.number("tapeErrorM", asked.tapeErrorM(), TapeFix.DEFAULT_TAPE_ERROR_M));
         return new TapeAnswer(
-                fix.point().xM(), fix.point().yM(), fix.crossingAngleDeg(), fix.crossing(), fix.positionErrorM());
+                fix.point().xM(),
+                fix.point().yM(),
+                fix.crossingAngleDeg(),
+                fix.crossing(),
+                fix.positionErrorM(),
+                Phrase.width(fix.positionErrorM()));
     }
 
     record NamedPoint(@Nullable String name, @Nullable Double x, @Nullable Double y) {

@@ -95,7 +95,7 @@ public record LightView(@Nullable Metered camera, List<SourceView> sources, List
      * @param fromDeg bearing that it comes from
      * @param upDeg and how high, degrees above level
      * @param sizeDeg as the mark sees it
-     * @param penumbraM that the face throws on the wall behind it
+     * @param penumbra that the face throws on the wall behind it
      * @param straight whether it comes straight, and not off a board, by a mirror or through a frame
      * @param allAround whether most of it comes off the room
      */
@@ -111,7 +111,7 @@ public record LightView(@Nullable Metered camera, List<SourceView> sources, List
             @Nullable Double distanceM,
             @Nullable Phrase distance,
             double sizeDeg,
-            @Nullable Double penumbraM,
+            @Nullable Phrase penumbra,
             @Nullable ThroughOpening through,
             boolean straight,
             boolean allAround) {}
@@ -120,10 +120,10 @@ public record LightView(@Nullable Metered camera, List<SourceView> sources, List
 
     /**
      * @param fanDeg of the shadows
-     * @param edgePenumbraM of a bar in the opening, at the mark
+     * @param edgePenumbra of a bar in the opening, at the mark
      * @param parallel whether it reads so (model)
      */
-    public record ThroughOpening(String opening, double awayM, double fanDeg, double edgePenumbraM, boolean parallel) {}
+    public record ThroughOpening(String opening, Phrase away, double fanDeg, Phrase edgePenumbra, boolean parallel) {}
 
     /**
      * A hint.

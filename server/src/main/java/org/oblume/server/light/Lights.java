@@ -209,14 +209,14 @@ final class Lights {
                 one.distanceM(),
                 one.distanceM() == null ? null : Phrase.of(Length.ofMetres(one.distanceM())),
                 one.angularSizeDeg(),
-                one.penumbraM(),
+                one.penumbraM() == null ? null : Phrase.width(one.penumbraM()),
                 through == null
                         ? null
                         : new LightView.ThroughOpening(
                                 through.opening(),
-                                through.awayM(),
+                                Phrase.metres(through.awayM()),
                                 through.fanDeg(),
-                                through.edgePenumbraM(),
+                                Phrase.width(through.edgePenumbraM()),
                                 through.parallel()),
                 one.straight(),
                 one.allAround());

@@ -28,6 +28,7 @@ import org.oblume.core.plot.SetPlan;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.rebuild.Deviation;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
@@ -233,7 +234,7 @@ public class RebuildService {
             pairs.add(new RunHead.FittedPair(
                     kept.pairs().get(i).recorded(),
                     kept.pairs().get(i).here(),
-                    kept.fit().missM().get(i)));
+                    Phrase.metres(kept.fit().missM().get(i))));
         }
         return new RunHead.FittedPlan(kept.fit().mirrored(), kept.fit().turnDeg(), pairs);
     }

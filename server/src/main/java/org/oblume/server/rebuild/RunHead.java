@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Slate;
+import org.oblume.core.units.Phrase;
 
 /**
  * A rebuild of a shot.
@@ -37,7 +38,7 @@ public record RunHead(
     /**
      * @param recorded landmark of the recorded set
      * @param here the same on the new one
-     * @param missM how far they stay apart
+     * @param miss how far they stay apart
      */
-    public record FittedPair(String recorded, String here, double missM) {}
+    public record FittedPair(String recorded, String here, Phrase miss) {}
 }
