@@ -88,10 +88,10 @@ class BenchIT {
     @Test
     void aRefusedValueKeepsTheLastGoodPictureAndSaysWhatItNeeds() {
         crew.open("/bench/distance");
-        crew.seeText("hold it with 24 %");
+        crew.seeText("hold it with 24.2 %");
         crew.fill("to", "far");
         crew.seeText("“far” is not a length: type metres such as 1.95");
-        assertThat(crew.text("[data-found=move]")).contains("hold it with 24 %");
+        assertThat(crew.text("[data-found=move]")).contains("hold it with 24.2 %");
         crew.see(".stale");
         crew.fill("to", "7'10\"");
         crew.gone(".stale");
@@ -101,9 +101,9 @@ class BenchIT {
     @Test
     void aDraggedHeadIsFollowedByItsLevel() {
         crew.open("/bench/distance");
-        crew.seeText("hold it with 24 %");
+        crew.seeText("hold it with 24.2 %");
         crew.drag(crew.see("[data-handle=to]"), 200, 0);
-        crew.until("see another level", d -> crew.text("[data-found=move]").contains("24 %") ? null : true);
+        crew.until("see another level", d -> crew.text("[data-found=move]").contains("24.2 %") ? null : true);
         crew.see("[data-handle=from]").sendKeys(Keys.ARROW_LEFT);
         crew.until("see the address follow", d -> crew.path().contains("fromDistanceM=2.85+m") ? true : null);
     }
