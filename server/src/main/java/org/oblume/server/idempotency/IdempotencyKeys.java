@@ -5,12 +5,15 @@ import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.storage.KeptLater;
+import org.oblume.server.storage.RecordFile;
 import org.oblume.server.support.BusyException;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.ResponseEntity;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -26,16 +29,27 @@ class IdempotencyKeys {
     private static final int LARGEST_BODY = 256 * 1024;
     private final IdempotencyKeyRepository keys;
     private final TransactionTemplate transaction;
+    private final TransactionTemplate later;
+    private final RecordFile file;
     private final Clock clock;
 
-    IdempotencyKeys(IdempotencyKeyRepository keys, TransactionTemplate transaction, Clock clock) {
+    IdempotencyKeys(
+            IdempotencyKeyRepository keys, PlatformTransactionManager transactions, RecordFile file, Clock clock) {
         this.keys = keys;
-        this.transaction = transaction;
+        transaction = new TransactionTemplate(transactions);
+        later = new TransactionTemplate(transactions);
+        later.setName(KeptLater.NAME);
+        this.file = file;
         this.clock = clock;
     }
 
+    /** What was done with the key before, and is on the disk: whoever sends again was perhaps never told. */
     Optional<IdempotencyKeyEntity> find(KeyedCall call) {
-        return keys.findById(call.id());
+        Optional<IdempotencyKeyEntity> before = keys.findById(call.id());
+        if (before.isPresent()) {
+            file.awaitSync();
+        }
+        return before;
     }
 
     /**
@@ -75,14 +89,13 @@ class IdempotencyKeys {
         }
     }
 
-    @Transactional
     void keepAnswer(KeyedCall call, KeptAnswer answer) {
-        keys.keepAnswer(
+        later.executeWithoutResult(status -> keys.keepAnswer(
                 call.id(),
                 answer.status(),
                 answer.contentType(),
                 answer.etag(),
-                answer.body().length > LARGEST_BODY ? null : answer.body());
+                answer.body().length > LARGEST_BODY ? null : answer.body()));
     }
 
     @Transactional

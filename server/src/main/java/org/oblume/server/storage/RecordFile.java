@@ -1,0 +1,173 @@
+package org.oblume.server.storage;
+
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.concurrent.atomic.AtomicLong;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.autoconfigure.jdbc.JdbcConnectionDetails;
+import org.springframework.stereotype.Component;
+
+/**
+ * The file that the record is in. What was committed is brought to the disk before anybody is told that it is kept; while a journal is
+ * kept, to that one's disk too. A journal that cannot be written to any more is given up, not waited for: the work on set goes on, and
+ * whoever asks is told.
+ */
+@Component
+public class RecordFile {
+
+    private static final Logger LOG = LoggerFactory.getLogger(RecordFile.class);
+
+    private final JdbcConnectionDetails database;
+    private final DiskSync sync = new DiskSync(this::force);
+    private final AtomicLong writes = new AtomicLong();
+    private @Nullable Connection own;
+    private volatile @Nullable FileJournal journal;
+    private volatile @Nullable String journalProblem;
+
+    RecordFile(JdbcConnectionDetails database) {
+        this.database = database;
+        JournaledFiles.listen(new JournaledFiles.Listener() {
+            @Override
+            public void wrote(long at, ByteBuffer bytes) {
+                writes.incrementAndGet();
+                journal(kept -> kept.write(at, bytes));
+            }
+
+            @Override
+            public void resized(long length) {
+                writes.incrementAndGet();
+                journal(kept -> kept.length(length));
+            }
+        });
+    }
+
+    DiskSync sync() {
+        return sync;
+    }
+
+    /** Returns once all that was committed before is on the disk. */
+    public void awaitSync() {
+        sync.await();
+    }
+
+    /** How often the file was written to since the server started. */
+    public long writes() {
+        return writes.get();
+    }
+
+    /**
+     * From here on each write goes to this journal as well, and an edit is acknowledged when it is there; the one before is ended.
+     *
+     * @throws IOException when the place cannot be written to; there is none then
+     */
+    public void journalTo(Path file) throws IOException {
+        endJournal();
+        FileJournal next = new FileJournal(file);
+        journalProblem = null;
+        journal = next;
+    }
+
+    /** Keeps no journal any more. */
+    public void endJournal() {
+        FileJournal before = journal;
+        journal = null;
+        if (before != null) {
+            try {
+                before.close();
+            } catch (IOException gone) {
+                LOG.warn("The journal was not closed: {}", gone.getMessage());
+            }
+        }
+    }
+
+    public boolean hasJournal() {
+        return journal != null;
+    }
+
+    /** Why the last journal was given up, or null. */
+    public @Nullable String journalProblem() {
+        return journalProblem;
+    }
+
+    /**
+     * Copies the file as it is, while it is worked on; packed, as H2 does it.
+     *
+     * @throws IOException when there is no room for it, or it cannot be read
+     */
+    public void copyTo(Path zip) throws IOException {
+        Files.deleteIfExists(zip);
+        try (Connection connection = connect();
+                PreparedStatement backup = connection.prepareStatement("backup to ?")) {
+            backup.setString(1, zip.toString());
+            backup.execute();
+        } catch (SQLException failed) {
+            throw new IOException(failed);
+        }
+    }
+
+    private void force() throws IOException {
+        try {
+            checkpoint();
+        } catch (SQLException failed) {
+            close();
+            throw new IOException(failed);
+        }
+        journal(FileJournal::mark);
+    }
+
+    private void checkpoint() throws SQLException {
+        Connection connection = own;
+        if (connection == null || connection.isClosed()) {
+            connection = connect();
+            own = connection;
+        }
+        try (Statement statement = connection.createStatement()) {
+            statement.execute("checkpoint sync");
+        }
+    }
+
+    private Connection connect() throws SQLException {
+        return DriverManager.getConnection(database.getJdbcUrl(), database.getUsername(), database.getPassword());
+    }
+
+    private void journal(Append what) {
+        FileJournal kept = journal;
+        if (kept == null) {
+            return;
+        }
+        try {
+            what.to(kept);
+        } catch (IOException lost) {
+            journalProblem = String.valueOf(lost.getMessage());
+            LOG.warn("The second folder does not take the journal any more: {}", lost.getMessage());
+            endJournal();
+        }
+    }
+
+    @PreDestroy
+    void close() {
+        Connection connection = own;
+        own = null;
+        if (connection != null) {
+            try {
+                connection.close();
+            } catch (SQLException gone) {
+                LOG.debug("The connection was gone already.", gone);
+            }
+        }
+    }
+
+    private interface Append {
+        void to(FileJournal journal) throws IOException;
+    }
+}

@@ -1,0 +1,40 @@
+package org.oblume.server.storage;
+
+import javax.sql.DataSource;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.config.BeanFactoryPostProcessor;
+import org.springframework.boot.autoconfigure.transaction.TransactionManagerCustomizers;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.TransactionManager;
+import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionTemplate;
+
+@Configuration(proxyBeanMethods = false)
+class StorageConfiguration {
+
+    /** Before the first connection is made. */
+    @Bean
+    static BeanFactoryPostProcessor journaledFiles() {
+        JournaledFiles.register();
+        return factory -> {};
+    }
+
+    @Bean
+    DurableTransactionManager transactionManager(
+            RecordFile file, ObjectProvider<TransactionManagerCustomizers> customizers) {
+        DurableTransactionManager manager = new DurableTransactionManager(file.sync());
+        customizers.ifAvailable(all -> all.customize((TransactionManager) manager));
+        return manager;
+    }
+
+    /** That somebody was here is not waited for: whoever loses a session signs in again. */
+    @Bean
+    TransactionOperations springSessionTransactionOperations(DataSource database) {
+        TransactionTemplate sessions = new TransactionTemplate(new JdbcTransactionManager(database));
+        sessions.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+        return sessions;
+    }
+}
