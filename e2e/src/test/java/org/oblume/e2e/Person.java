@@ -103,6 +103,23 @@ final class Person {
         return answer.body();
     }
 
+    /** Sends the content of a file. */
+    JsonNode upload(String path, byte[] content) throws IOException, InterruptedException {
+        return expect(
+                201,
+                send(request(path, null, "application/octet-stream")
+                        .POST(BodyPublishers.ofByteArray(content))
+                        .build()));
+    }
+
+    byte[] download(String path) throws IOException, InterruptedException {
+        HttpResponse<byte[]> answer = client.send(request(path, null).build(), BodyHandlers.ofByteArray());
+        if (answer.statusCode() != 200) {
+            throw new IllegalStateException(path + " " + answer.statusCode());
+        }
+        return answer.body();
+    }
+
     Answer put(String path, String body, long version, String device) throws IOException, InterruptedException {
         return send(request(path, device)
                 .header("If-Match", "\"" + version + "\"")
@@ -132,8 +149,12 @@ final class Person {
     }
 
     private HttpRequest.Builder request(String path, String device) {
+        return request(path, device, "application/json");
+    }
+
+    private HttpRequest.Builder request(String path, String device, String type) {
         HttpRequest.Builder request =
-                HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json");
+                HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", type);
         cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .findFirst()

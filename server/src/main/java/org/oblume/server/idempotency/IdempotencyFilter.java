@@ -11,6 +11,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.security.Principal;
+import java.time.Clock;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.support.PayloadTooLargeException;
@@ -36,15 +37,20 @@ import org.springframework.web.util.ContentCachingResponseWrapper;
 class IdempotencyFilter extends OncePerRequestFilter {
 
     static final String KEY = "Idempotency-Key";
+    /** When a call was answered, by the server's clock, milliseconds since 1970: what a copy holds that was begun after it. */
+    static final String ANSWERED = "Oblume-Answered";
+
     private static final Logger LOG = LoggerFactory.getLogger(IdempotencyFilter.class);
     private static final int LONGEST_KEY = 60;
     private static final int LARGEST_BODY_MB = 16;
     private final IdempotencyKeys keys;
     private final ObjectMapper json;
+    private final Clock clock;
 
-    IdempotencyFilter(IdempotencyKeys keys, ObjectMapper json) {
+    IdempotencyFilter(IdempotencyKeys keys, ObjectMapper json, Clock clock) {
         this.keys = keys;
         this.json = json;
+        this.clock = clock;
     }
 
     @Override
@@ -84,6 +90,7 @@ class IdempotencyFilter extends OncePerRequestFilter {
         if (answer.getStatus() < HttpServletResponse.SC_BAD_REQUEST) {
             keep(call, answer);
         }
+        response.setHeader(ANSWERED, Long.toString(clock.millis()));
         answer.copyBodyToResponse();
     }
 
@@ -108,6 +115,7 @@ class IdempotencyFilter extends OncePerRequestFilter {
             refuse(response, ProblemType.REFUSED, "This Idempotency-Key was used for another call: give each its own.");
             return;
         }
+        response.setHeader(ANSWERED, Long.toString(clock.millis()));
         KeptAnswer answer = before.answer();
         if (answer == null || answer.body().length == 0) {
             response.setStatus(HttpStatus.NO_CONTENT.value());

@@ -21,7 +21,7 @@ import java.util.zip.CRC32C;
  * <p>A record is its kind (one byte), place (8 bytes), length (4 bytes), the bytes, and the CRC-32C of all of that (4 bytes). What
  * comes after the last whole record was being written when the power went.
  */
-final class FileJournal implements Closeable {
+public final class FileJournal implements Closeable {
 
     static final byte WRITE = 'W';
     static final byte LENGTH = 'L';
@@ -45,9 +45,13 @@ final class FileJournal implements Closeable {
         append(LENGTH, length, ByteBuffer.allocate(0));
     }
 
-    /** What was written so far is whole, and on the disk of the journal when this returns. */
+    /** What was written so far is whole. */
     void mark() throws IOException {
         append(MARK, 0, ByteBuffer.allocate(0));
+    }
+
+    /** Returns once what was written before is on the disk of the journal. */
+    void force() throws IOException {
         out.force(false);
     }
 
@@ -72,7 +76,7 @@ final class FileJournal implements Closeable {
      *
      * @return the marks that were played
      */
-    static int play(Path journal, Path upon) throws IOException {
+    public static int play(Path journal, Path upon) throws IOException {
         long upTo = lastMark(journal);
         int marks = 0;
         try (FileChannel file = FileChannel.open(upon, StandardOpenOption.WRITE);

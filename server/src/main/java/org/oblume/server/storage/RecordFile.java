@@ -31,8 +31,12 @@ public class RecordFile {
     private final DiskSync sync = new DiskSync(this::force);
     private final AtomicLong writes = new AtomicLong();
     private @Nullable Connection own;
+    private final Object journals = new Object();
+    /** Changed by whoever holds {@link #journals}. */
     private volatile @Nullable FileJournal journal;
+
     private volatile @Nullable String journalProblem;
+    private volatile long journaledUpTo;
 
     RecordFile(JdbcConnectionDetails database) {
         this.database = database;
@@ -66,32 +70,50 @@ public class RecordFile {
     }
 
     /**
-     * From here on each write goes to this journal as well, and an edit is acknowledged when it is there; the one before is ended.
+     * From here on each write goes to this journal as well, and an edit is acknowledged when it is there; the one before is ended, whole.
      *
-     * @throws IOException when the place cannot be written to; there is none then
+     * @throws IOException when the place cannot be written to; the one before goes on
      */
     public void journalTo(Path file) throws IOException {
-        endJournal();
         FileJournal next = new FileJournal(file);
-        journalProblem = null;
-        journal = next;
+        FileJournal before;
+        synchronized (journals) {
+            before = journal;
+            journal = next;
+            journalProblem = null;
+        }
+        end(before);
     }
 
     /** Keeps no journal any more. */
     public void endJournal() {
-        FileJournal before = journal;
-        journal = null;
-        if (before != null) {
-            try {
-                before.close();
-            } catch (IOException gone) {
-                LOG.warn("The journal was not closed: {}", gone.getMessage());
-            }
+        FileJournal before;
+        synchronized (journals) {
+            before = journal;
+            journal = null;
+        }
+        end(before);
+    }
+
+    private static void end(@Nullable FileJournal before) {
+        if (before == null) {
+            return;
+        }
+        try (before) {
+            before.mark();
+            before.force();
+        } catch (IOException gone) {
+            LOG.warn("The journal was not ended: {}", gone.getMessage());
         }
     }
 
     public boolean hasJournal() {
         return journal != null;
+    }
+
+    /** When a journal last held all that was acknowledged by then, milliseconds since 1970; 0 for never. */
+    public long journaledUpTo() {
+        return journaledUpTo;
     }
 
     /** Why the last journal was given up, or null. */
@@ -122,7 +144,29 @@ public class RecordFile {
             close();
             throw new IOException(failed);
         }
-        journal(FileJournal::mark);
+        forceJournal();
+    }
+
+    private void forceJournal() {
+        long before = System.currentTimeMillis();
+        FileJournal kept;
+        synchronized (journals) {
+            journal(FileJournal::mark);
+            kept = journal;
+        }
+        if (kept == null) {
+            return;
+        }
+        try {
+            kept.force();
+            journaledUpTo = before;
+        } catch (IOException lost) {
+            synchronized (journals) {
+                if (kept == journal) { // else it was ended meanwhile, whole
+                    giveUp(lost);
+                }
+            }
+        }
     }
 
     private void checkpoint() throws SQLException {
@@ -141,17 +185,23 @@ public class RecordFile {
     }
 
     private void journal(Append what) {
-        FileJournal kept = journal;
-        if (kept == null) {
-            return;
+        synchronized (journals) {
+            FileJournal kept = journal;
+            if (kept == null) {
+                return;
+            }
+            try {
+                what.to(kept);
+            } catch (IOException lost) {
+                giveUp(lost);
+            }
         }
-        try {
-            what.to(kept);
-        } catch (IOException lost) {
-            journalProblem = String.valueOf(lost.getMessage());
-            LOG.warn("The second folder does not take the journal any more: {}", lost.getMessage());
-            endJournal();
-        }
+    }
+
+    private void giveUp(IOException lost) {
+        journalProblem = String.valueOf(lost.getMessage());
+        LOG.warn("The second folder does not take the journal any more: {}", lost.getMessage());
+        endJournal();
     }
 
     @PreDestroy

@@ -16,6 +16,7 @@ public enum ProblemType {
     NOT_FOUND(HttpStatus.NOT_FOUND, "It is not there, or not any more"),
     NOT_SUPPORTED(HttpStatus.METHOD_NOT_ALLOWED, "The address does not take this method or this kind of content"),
     CONFLICT(HttpStatus.CONFLICT, "Made on a version that somebody changed since; conflict is what stands now"),
+    RESTORED(HttpStatus.CONFLICT, "Made before the record was brought back from a copy: read it again"),
     COLLISION(HttpStatus.CONFLICT, "Two writes met in the same instant; nothing of this one was kept"),
     TOO_LARGE(HttpStatus.PAYLOAD_TOO_LARGE, "The body is larger than is taken here"),
     VERSION_NEEDED(HttpStatus.PRECONDITION_REQUIRED, "An edit has to say which version it was made on"),
