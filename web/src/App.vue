@@ -3,6 +3,7 @@ import { Dialog, DialogPanel } from '@headlessui/vue'
 import { computed, nextTick, onMounted, ref, watch, watchEffect } from 'vue'
 import { RouterView, useRoute, useRouter } from 'vue-router'
 import { sentence } from './api/client'
+import CopiesDialog from './components/dialogs/CopiesDialog.vue'
 import KeysDialog from './components/dialogs/KeysDialog.vue'
 import TeamDialog from './components/dialogs/TeamDialog.vue'
 import OutputState from './components/layout/OutputState.vue'
@@ -23,6 +24,7 @@ const router = useRouter()
 const spineOpen = ref(false)
 const keysOpen = ref(false)
 const teamOpen = ref(false)
+const copiesOpen = ref(false)
 const error = ref('')
 
 /** Whether the view has a slate, which says what is live. */
@@ -106,13 +108,20 @@ watch(
       @click.prevent="view?.focus()"
       >To the view</a
     >
-    <SpineNav :open="spineOpen" @close="spineOpen = false" @keys="keysOpen = true" @team="teamOpen = true" />
+    <SpineNav
+      :open="spineOpen"
+      @close="spineOpen = false"
+      @keys="keysOpen = true"
+      @team="teamOpen = true"
+      @copies="copiesOpen = true"
+    />
     <main id="view" ref="view" tabindex="-1" class="min-h-0 min-w-0 outline-none">
       <RouterView :key="String(route.name)" @spine="spineOpen = true" />
       <OutputState v-if="!hasSlate" class="nowhere" />
       <p v-if="notRead" role="alert" class="not-read">{{ notRead }}</p>
     </main>
     <KeysDialog :open="keysOpen" @close="keysOpen = false" />
+    <CopiesDialog :open="copiesOpen" @close="copiesOpen = false" />
     <TeamDialog :open="teamOpen" @close="teamOpen = false" />
     <Dialog
       :open="session.ended"

@@ -39,6 +39,37 @@ export function onVersion(version: number | undefined): { 'If-Match'?: string } 
   return version === undefined ? {} : { 'If-Match': `"${version}"` }
 }
 
+const EPOCH_KEPT = 'oblume.epoch'
+/** Which stretch of the record this device has read: it begins anew when the record is brought back from a copy. */
+let epoch = globalThis.localStorage?.getItem(EPOCH_KEPT) ?? undefined
+let restored: () => void = () => undefined
+/** When the server answered an edit, by its clock in ms, by the key of the edit. */
+const answeredAt = new Map<string, number>()
+
+/** Tells the client what to do when the record was brought back from a copy. */
+export function whenRestored(then: () => void) {
+  restored = then
+}
+
+/** When the server answered the edit of a key, by its clock in ms; told once. */
+export function answeredOf(key: string): number | undefined {
+  const at = answeredAt.get(key)
+  answeredAt.delete(key)
+  return at
+}
+
+function heed(request: Request, { ok, headers }: Response) {
+  const key = request.headers.get('Idempotency-Key')
+  const at = headers.get('Oblume-Answered')
+  if (ok && key && at) answeredAt.set(key, Number(at))
+  const now = headers.get('Oblume-Epoch')
+  if (!now || now === epoch) return
+  const before = epoch
+  epoch = now
+  globalThis.localStorage?.setItem(EPOCH_KEPT, now)
+  if (before) restored()
+}
+
 let signedInAgain: () => Promise<void> = () => new Promise(() => undefined)
 
 /** Tells the client what to wait for when a session has ended, before it sends a call again. */
@@ -51,6 +82,7 @@ function headersOf(request: Request): Headers {
   headers.set('Oblume-Units', globalThis.localStorage?.getItem('oblume.units') ?? 'metric')
   if (request.method === 'GET') return headers
   headers.set('Oblume-Device', device)
+  if (epoch) headers.set('Oblume-Epoch', epoch)
   const pass = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
   if (pass) headers.set('X-XSRF-TOKEN', decodeURIComponent(pass))
   return headers
@@ -69,6 +101,7 @@ async function send(request: Request): Promise<Response> {
     if (before !== undefined) return Response.json(before)
     throw new ApiError(0, 'The server does not answer. Nothing was saved; check the network and try again.')
   }
+  heed(request, response)
   if (response.status === 401) {
     await signedInAgain()
     return send(request)

@@ -1,6 +1,15 @@
-import { answer, api, onVersion } from './client'
+import { answer, api, ApiError, asFile, onVersion } from './client'
 import type { components } from './generated/schema'
-import type { Attribute, Meter, Moves, Note, PlotEdit, Reason, Rebuild, Take, ValueEdit } from './types'
+import type { Attribute, AttributeValue, Meter, Moves, Note, PlotEdit, Reason, Rebuild, Take, ValueEdit } from './types'
+
+/** A value as it shall be, and what it was made on. */
+export type MadeOn = {
+  placement: string
+  attribute: Attribute
+  value?: AttributeValue
+  revision: number
+  was?: AttributeValue
+}
 
 interface Edits {
   value: {
@@ -12,12 +21,20 @@ interface Edits {
     wanted: ValueEdit
     reason?: Reason
     note?: string
+    /** The value that it was made on. */
+    was?: AttributeValue
+    /** Whether the revision means nothing any more, because the record was brought back from a copy: then that value tells. */
+    byValue?: true
   }
+  /** All of them or none. */
+  values: { shotId: number; changes: MadeOn[]; reason?: Reason; note?: string; byValue?: true }
   moveTick: { from: string; to: string; key: string; done: boolean }
   rebuildTick: { shotId: number; runId?: number; placement: string; done: boolean }
   reading: { shotId: number; body: components['schemas']['ReadingBody'] }
   take: { shotId: number; body: components['schemas']['TakeCard'] }
   note: { text: string; about: NoteSubject }
+  /** Its picture is kept beside it. */
+  photo: { text?: string; about: NoteSubject }
 }
 type Kind = keyof Edits
 
@@ -29,27 +46,41 @@ export type NoteSubject = { shotId: number; placement?: string } | { setId: numb
 
 interface Answers {
   value: PlotEdit
+  values: PlotEdit
   moveTick: Moves
   rebuildTick: Rebuild
   reading: Meter
   take: Take
   note: Note
+  photo: Note
 }
 
 export type AnswerTo<K extends Kind> = Answers[K]
 
-type Way = { headers: { 'Idempotency-Key': string } }
+type Way = { headers: { 'Idempotency-Key': string }; picture?: Blob }
 
 const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]> } = {
-  value({ shotId, placement, attribute, revision, wanted, reason, note }, way) {
-    const at = { ...way, params: { path: { shotId, placement, attribute }, header: onVersion(revision) } }
+  value({ shotId, placement, attribute, revision, wanted, reason, note, was, byValue }, way) {
+    const insteadOf = byValue && wanted ? was : undefined
+    const header = onVersion(insteadOf ? undefined : revision)
+    const at = { ...way, params: { path: { shotId, placement, attribute }, header } }
     return answer(
       wanted
         ? api.PUT('/api/shots/{shotId}/placements/{placement}/{attribute}', {
             ...at,
-            body: { ...wanted, reason, note },
+            body: { ...wanted, insteadOf, reason, note },
           })
         : api.DELETE('/api/shots/{shotId}/placements/{placement}/{attribute}', at),
+    )
+  },
+  values({ shotId, changes, reason, note, byValue }, way) {
+    const all = changes.map(({ was, ...change }) => ({ ...change, insteadOf: byValue ? was : undefined }))
+    return answer(
+      api.POST('/api/shots/{shotId}/knots', {
+        ...way,
+        params: { path: { shotId } },
+        body: { changes: all, reason, note },
+      }),
     )
   },
   moveTick({ from, to, key, done }, way) {
@@ -85,11 +116,30 @@ const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]>
       api.POST('/api/shots/{shotId}/notes', { ...way, params: { path: { shotId }, query: { placement } }, body }),
     )
   },
+  photo({ text, about }, { headers, picture }) {
+    if (!picture) throw new ApiError(410, 'This device does not have the picture any more: take it again.')
+    const file = asFile(picture)
+    const way = { ...file, headers: { ...file.headers, ...headers } }
+    if ('setId' in about)
+      return answer(api.POST('/api/sets/{setId}/photos', { ...way, params: { path: about, query: { text } } }))
+    const { shotId, placement } = about
+    return answer(
+      api.POST('/api/shots/{shotId}/photos', { ...way, params: { path: { shotId }, query: { text, placement } } }),
+    )
+  },
 }
 
-/** Sends an edit; under the same key it is done once, however often it is sent. */
-export function deliver<K extends Kind>(intent: Intent<K>, idempotencyKey: string): Promise<AnswerTo<K>> {
-  return CALLS[intent.kind as K](intent, { headers: { 'Idempotency-Key': idempotencyKey } })
+/**
+ * Sends an edit; under the same key it is done once, however often it is sent.
+ *
+ * @param picture of a photograph
+ */
+export function deliver<K extends Kind>(
+  intent: Intent<K>,
+  idempotencyKey: string,
+  picture?: Blob,
+): Promise<AnswerTo<K>> {
+  return CALLS[intent.kind as K](intent, { headers: { 'Idempotency-Key': idempotencyKey }, picture })
 }
 
 /** Whether a later edit says all that an earlier one of the same value did. */

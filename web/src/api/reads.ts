@@ -31,6 +31,7 @@ const JUDGED = ['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'] as const
 
 /** All that is read and shown for longer than a dialog is open: by which call, and what makes it out of date. */
 export const READS = {
+  archive: read(['ARCHIVE'], (_: object, way) => answer(api.GET('/api/archive', { ...way, ...ONLY_NOW }))),
   board: read(['RECORD', 'BOOK', 'LOOKS', 'SET'], ({ sceneId }: OfScene, way) =>
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),
   ),

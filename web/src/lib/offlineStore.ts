@@ -1,9 +1,11 @@
-import { clear, createStore, del, get, set, update, values } from 'idb-keyval'
+import { clear, createStore, del, delMany, entries, get, set, update, values } from 'idb-keyval'
 import { intentOf, type KeptCall } from '@/api/keptCalls'
 
 /** What this device has read and may need without a network, and what it has not sent yet. A device that keeps nothing goes on without. */
 const read = createStore('oblume-read', 'answers')
 const unsent = createStore('oblume-unsent', 'edits')
+const pictures = createStore('oblume-pictures', 'pictures')
+const acknowledged = createStore('oblume-acknowledged', 'edits')
 const turns = createStore('oblume-turns', 'turns')
 
 /** The last answer of a path. */
@@ -71,6 +73,62 @@ export async function keepUnsent(edit: { idempotencyKey: string; person: string 
 
 export async function dropUnsent(idempotencyKey: string): Promise<void> {
   await del(idempotencyKey, unsent).catch(() => undefined)
+}
+
+/** The picture of a photograph that is not sent yet, or not held elsewhere yet. */
+export async function keepPicture(idempotencyKey: string, picture: Blob): Promise<boolean> {
+  try {
+    await set(idempotencyKey, picture, pictures)
+    return true
+  } catch {
+    return false
+  }
+}
+
+export async function pictureOf(idempotencyKey: string): Promise<Blob | undefined> {
+  return get<Blob>(idempotencyKey, pictures).catch(() => undefined)
+}
+
+export async function dropPicture(idempotencyKey: string): Promise<void> {
+  await del(idempotencyKey, pictures).catch(() => undefined)
+}
+
+/** An edit that the server has acknowledged, kept until it is held elsewhere too. */
+interface Acknowledged {
+  idempotencyKey: string
+  person: string
+  /** When, by the server's clock, in ms. */
+  answeredAt: number
+}
+
+/** @returns whether the device keeps it */
+export async function keepAcknowledged(edit: Acknowledged): Promise<boolean> {
+  try {
+    await set(edit.idempotencyKey, JSON.parse(JSON.stringify(edit)), acknowledged)
+    return true
+  } catch {
+    return false
+  }
+}
+
+export async function acknowledgedOf<T>(person: string): Promise<T[]> {
+  try {
+    return (await values<T & Acknowledged>(acknowledged)).filter((edit) => edit.person === person)
+  } catch {
+    return []
+  }
+}
+
+/** Forgets what was acknowledged up to a moment of the server's clock, in ms, whoever made it. */
+export async function dropAcknowledged(upTo: number): Promise<void> {
+  try {
+    const all = await entries<string, Acknowledged>(acknowledged)
+    const held = all.filter(([, edit]) => edit.answeredAt <= upTo).map(([key]) => key)
+    await delMany(held, acknowledged)
+    await delMany(held, pictures)
+  } catch {
+    // they stay until the next time
+  }
 }
 
 interface Turn {

@@ -1,10 +1,21 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { ApiError, conflictOf, device, sentence } from '@/api/client'
+import { answeredOf, ApiError, conflictOf, device, sentence, whenRestored } from '@/api/client'
 import { deliver, replaces, type AnswerTo, type Intent } from '@/api/intents'
 import { outdateAll } from '@/api/reads'
 import { revisionOf, type ConflictingValue, type PlotEdit } from '@/api/types'
-import { dropUnsent, endTurn, keepUnsent, takeTurn, unsentOf } from '@/lib/offlineStore'
+import {
+  acknowledgedOf,
+  dropPicture,
+  dropUnsent,
+  endTurn,
+  keepAcknowledged,
+  keepPicture,
+  keepUnsent,
+  pictureOf,
+  takeTurn,
+  unsentOf,
+} from '@/lib/offlineStore'
 import { useConnection } from './connection'
 import { useSession } from './session'
 
@@ -37,6 +48,8 @@ export const useOutbox = defineStore('outbox', () => {
   const pages = new BroadcastChannel('oblume-outbox')
   /** Keys of those that the device does not keep, or not yet. */
   const onlyHere = new Set<string>()
+  /** Pictures that the device could not keep. */
+  const picturesHere = new Map<string, Blob>()
   let sending = false
   /** Key of the one that is being sent. */
   let onItsWay: string | undefined
@@ -81,6 +94,36 @@ export const useOutbox = defineStore('outbox', () => {
     pages.postMessage('removed')
   }
 
+  /** Keeps what the server acknowledged until the record is held elsewhere too: one laptop can fall into the water. */
+  async function keepHeard(item: OutboxItem) {
+    const answeredAt = answeredOf(item.idempotencyKey)
+    const person = session.name
+    if (answeredAt !== undefined && person && (await keepAcknowledged({ ...item, person, answeredAt }))) return
+    if (item.intent.kind === 'photo') await forgetPicture(item.idempotencyKey)
+  }
+
+  /**
+   * The record was brought back from a copy: what this device sent since is sent again under its keys, and what was made on the versions
+   * of before is compared by value.
+   */
+  async function sendAgain() {
+    if (!session.name) return
+    const heard = await acknowledgedOf<OutboxItem>(session.name)
+    await readDevice()
+    for (const item of [...heard, ...waiting.value]) {
+      const { idempotencyKey, queuedAt, label, intent } = item
+      await put({
+        idempotencyKey,
+        queuedAt,
+        label,
+        intent: intent.kind === 'value' || intent.kind === 'values' ? { ...intent, byValue: true } : intent,
+      })
+    }
+    await outdateAll()
+    await flush()
+  }
+  whenRestored(() => void sendAgain())
+
   /**
    * A later edit of the same value takes the place of the one that waits; under a key of its own, for the other may have arrived. One that
    * is on its way is not taken back: the later comes after it.
@@ -99,28 +142,47 @@ export const useOutbox = defineStore('outbox', () => {
    * Sends an edit; one that gets no answer, or that comes after others that wait, waits on this device.
    *
    * @param label what it is, for whoever waits
+   * @param picture of a photograph
    * @returns the answer, or undefined when it waits
    */
-  async function send<K extends Intent['kind']>(intent: Intent<K>, label: string): Promise<AnswerTo<K> | undefined> {
+  async function send<K extends Intent['kind']>(
+    intent: Intent<K>,
+    label: string,
+    picture?: Blob,
+  ): Promise<AnswerTo<K> | undefined> {
     const whole: OutboxItem = {
       idempotencyKey: `${device}-${Date.now()}-${count++}`,
       queuedAt: Date.now(),
       intent: intent as Intent,
       label,
     }
+    if (picture && !(await keepPicture(whole.idempotencyKey, picture))) picturesHere.set(whole.idempotencyKey, picture)
     if (unsent.value.length) {
       await add(whole)
       void flush()
       return undefined
     }
     try {
-      return await deliver(intent, whole.idempotencyKey)
+      const answer = await deliver(intent, whole.idempotencyKey, picture)
+      await keepHeard(whole)
+      return answer
     } catch (failure) {
-      if (!(failure instanceof ApiError) || !failure.unanswered) throw failure
+      if (!(failure instanceof ApiError) || !failure.unanswered) {
+        if (picture) await forgetPicture(whole.idempotencyKey)
+        throw failure
+      }
       await add(whole)
       if (failure.status) flushIn(failure.retryAfterS)
       return undefined
     }
+  }
+
+  async function picture({ idempotencyKey, intent }: OutboxItem): Promise<Blob | undefined> {
+    return intent.kind === 'photo' ? (picturesHere.get(idempotencyKey) ?? (await pictureOf(idempotencyKey))) : undefined
+  }
+  async function forgetPicture(idempotencyKey: string) {
+    picturesHere.delete(idempotencyKey)
+    await dropPicture(idempotencyKey)
   }
 
   /** A server that is only busy, or a device of which another page sends, is tried again in a moment. */
@@ -152,7 +214,8 @@ export const useOutbox = defineStore('outbox', () => {
   async function tryOne(item: OutboxItem): Promise<'done' | 'later'> {
     onItsWay = item.idempotencyKey
     try {
-      const answer = await deliver(item.intent, item.idempotencyKey)
+      const answer = await deliver(item.intent, item.idempotencyKey, await picture(item))
+      await keepHeard(item)
       await remove(item.idempotencyKey)
       if (item.intent.kind === 'value') await carryOn(item.intent, answer as PlotEdit)
     } catch (failure) {
@@ -179,12 +242,14 @@ export const useOutbox = defineStore('outbox', () => {
   /** Discards one: theirs holds, or nothing does. */
   async function drop(edit: OutboxItem) {
     await remove(edit.idempotencyKey)
+    if (edit.intent.kind === 'photo') await forgetPicture(edit.idempotencyKey)
     await outdateAll()
   }
 
   /** Sends one again, on top of what the other recorded. */
   async function overwrite({ idempotencyKey, queuedAt, label, intent, current }: OutboxItem) {
-    const onTop = intent.kind === 'value' && current ? { ...intent, revision: current.revision } : intent
+    const onTop =
+      intent.kind === 'value' && current ? { ...intent, revision: current.revision, byValue: undefined } : intent
     await put({ idempotencyKey, queuedAt, label, intent: onTop })
     await flush()
   }

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { answer, api, ApiError, conflictOf, onVersion, sentence } from '@/api/client'
 import { outdate, reads, useRead } from '@/api/reads'
-import { revisionOf } from '@/api/types'
+import { revisionOf, value as valueOf } from '@/api/types'
 import type {
   Attribute,
   ChangeView,
@@ -129,6 +129,7 @@ export const usePlot = defineStore('plot', () => {
       attribute,
       revision,
       wanted,
+      was: valueOf(placed, attribute),
       ...(wanted && why),
     } as const
     try {
@@ -170,12 +171,17 @@ export const usePlot = defineStore('plot', () => {
         attribute,
         value,
         revision: revisionOf(find(placement), attribute),
+        was: valueOf(find(placement), attribute),
       }))
-      const why = based.value ? reason.value : undefined
+      const { shot } = plot.value!
+      const why = { reason: based.value ? reason.value : undefined, note: note.value || undefined }
       try {
-        const params = { path: { shotId: plot.value!.shot.id } }
-        const body = { changes, reason: why, note: note.value || undefined }
-        lay(await answer(api.POST('/api/shots/{shotId}/knots', { params, body })))
+        const what = changes.map((c) => `${find(c.placement).placement.name} ${ATTRIBUTES[c.attribute]}`).join(', ')
+        const edited = await outbox.send(
+          { kind: 'values', shotId: shot.id, changes, ...why },
+          `${what} in ${shot.slate}`,
+        )
+        if (edited) lay(edited)
       } catch (failure) {
         // someone was there first: with theirs in sight, asking again puts these on top
         if (failure instanceof ApiError && failure.conflict) void read.again()

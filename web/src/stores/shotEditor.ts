@@ -16,6 +16,9 @@ import { useLight } from './light'
 import { useOutbox } from './outbox'
 import { usePlot, type WholeChange } from './plot'
 
+/** A value that waits to be sent. */
+type Meant = Pick<Intent<'value'>, 'placement' | 'attribute' | 'wanted'>
+
 /** What is under a finger: where a thing would stand, face or hang. */
 export interface Draft {
   at?: PlanPoint
@@ -35,9 +38,13 @@ export const useShotEditor = defineStore('shotEditor', () => {
 
   /** Values of this shot that wait on this device to be sent. */
   const waiting = computed(() =>
-    outbox.waiting.flatMap(({ intent, current }) =>
-      intent.kind === 'value' && intent.shotId === plot.plot?.shot.id && !current ? [intent] : [],
-    ),
+    outbox.waiting.flatMap(({ intent, current }): Meant[] => {
+      if (current || !('shotId' in intent) || intent.shotId !== plot.plot?.shot.id) return []
+      if (intent.kind === 'value') return [intent]
+      return intent.kind === 'values'
+        ? intent.changes.map((c) => ({ ...c, wanted: c.value ? { value: c.value } : null }))
+        : []
+    }),
   )
   const placements = computed(() => {
     const tried = new Map(light.tried.map((t) => [t.placement.key, t]))
@@ -62,7 +69,7 @@ export const useShotEditor = defineStore('shotEditor', () => {
   }
 
   /** Values that wait are shown as they were meant, on those that were read last. */
-  function asMeant(placed: Placed, wishes: Intent<'value'>[]): Placed {
+  function asMeant(placed: Placed, wishes: Meant[]): Placed {
     const values: Record<string, unknown> = { ...placed.values }
     for (const { attribute, wanted } of wishes) {
       if (!wanted) continue

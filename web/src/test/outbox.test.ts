@@ -6,7 +6,14 @@ import { fakeServer, GAFFER, json, type FakeServer } from './server'
 import { levelled, shop } from './shop'
 
 /** What is kept on the device, and which of its pages may send. */
-const device = vi.hoisted(() => ({ items: [] as OutboxItem[], full: false, turn: '' }))
+type Heard = OutboxItem & { answeredAt: number }
+const device = vi.hoisted(() => ({
+  items: [] as OutboxItem[],
+  heard: [] as Heard[],
+  pictures: new Map<string, Blob>(),
+  full: false,
+  turn: '',
+}))
 vi.mock('@/lib/offlineStore', () => ({
   keep: () => Promise.resolve(),
   kept: () => Promise.resolve(undefined),
@@ -21,6 +28,18 @@ vi.mock('@/lib/offlineStore', () => ({
     device.items = device.items.filter((e) => e.idempotencyKey !== key)
     return Promise.resolve()
   },
+  keepAcknowledged: (edit: Heard) => {
+    device.heard.push(edit)
+    return Promise.resolve(true)
+  },
+  acknowledgedOf: () => Promise.resolve([...device.heard]),
+  keepPicture: (key: string, picture: Blob) => {
+    if (device.full) return Promise.resolve(false)
+    device.pictures.set(key, picture)
+    return Promise.resolve(true)
+  },
+  pictureOf: (key: string) => Promise.resolve(device.pictures.get(key)),
+  dropPicture: (key: string) => Promise.resolve(void device.pictures.delete(key)),
   takeTurn: (_: string, page: string) => Promise.resolve(!device.turn || device.turn === page),
   endTurn: () => Promise.resolve(),
 }))
@@ -28,7 +47,8 @@ vi.mock('@/lib/offlineStore', () => ({
 let server: FakeServer
 beforeEach(() => {
   vi.useFakeTimers()
-  Object.assign(device, { items: [], full: false, turn: '' })
+  Object.assign(device, { items: [], heard: [], pictures: new Map(), full: false, turn: '' })
+  localStorage.clear()
   server = fakeServer()
 })
 afterEach(() => {
@@ -159,5 +179,53 @@ describe('the outbox', () => {
     await box.flush()
     expect(server.sent.at(-1)!.body).toEqual({ text: 'first' })
     expect(box.waiting).toHaveLength(0)
+  })
+
+  /** An answer of a server, in one stretch of the record. */
+  const ofEpoch = (epoch: string, answered: number, body: unknown = {}) =>
+    json(200, body, { 'Oblume-Epoch': epoch, 'Oblume-Answered': String(answered) })
+
+  it('keeps what was acknowledged, and sends it again in its order, by value, once the record was brought back', async () => {
+    const box = await outbox()
+    server.answers = [
+      ofEpoch('before', 10, levelled(shop(), 'key', 40)),
+      ofEpoch('before', 20),
+      ofEpoch('before', 30, levelled(shop(), 'key', 45)),
+    ]
+    await box.send({ ...level('40'), was: { percent: 30 } as never }, 'Key level in 4C')
+    await box.send(note('flag is low'), 'note in 4C')
+    await box.send({ ...level('45'), revision: 2, was: { percent: 40 } as never }, 'Key level in 4C')
+    expect(device.heard.map((h) => h.answeredAt)).toEqual([10, 20, 30])
+    const first = server.sent.splice(0)
+    server.answers = [
+      ofEpoch('after', 5),
+      ofEpoch('after', 6, levelled(shop(), 'key', 40)),
+      ofEpoch('after', 7),
+      ofEpoch('after', 8, levelled(shop(), 'key', 45)),
+    ]
+    await box.send(note('the next one'), 'note in 4C')
+    await vi.advanceTimersByTimeAsync(0)
+    const [, ...again] = server.sent
+    expect(again.map((s) => s.key).slice(0, 3)).toEqual(first.map((s) => s.key))
+    expect(again.map((s) => [s.body, s.version]).slice(0, 3)).toEqual([
+      [{ text: '40', insteadOf: { percent: 30 } }, null],
+      [{ text: 'flag is low' }, null],
+      [{ text: '45', insteadOf: { percent: 40 } }, null],
+    ])
+    expect(box.waiting).toHaveLength(0)
+  })
+
+  it('has the picture of a photograph wait with it, until it is heard and held', async () => {
+    const box = await outbox()
+    server.answers = ['no answer']
+    const picture = new Blob(['picture'])
+    await box.send({ kind: 'photo', about: { shotId: 3 }, text: 'the flag' }, 'photograph in 4C', picture)
+    const { idempotencyKey } = box.unsent[0]!
+    expect(await device.pictures.get(idempotencyKey)!.text()).toBe('picture')
+    await box.flush()
+    expect(server.sent.at(-1)).toMatchObject({ key: idempotencyKey, path: '/api/shots/3/photos?text=the%20flag' })
+    expect(box.waiting).toHaveLength(0)
+    // a server that does not say when it answered keeps no copies: nothing waits for it
+    expect(device.pictures.size).toBe(0)
   })
 })

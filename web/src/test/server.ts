@@ -84,7 +84,7 @@ export function fakeServer(): FakeServer {
       path: pathname + search,
       key: request.headers.get('Idempotency-Key'),
       version: request.headers.get('If-Match'),
-      body: text ? JSON.parse(text) : undefined,
+      body: text && request.headers.get('Content-Type') === 'application/json' ? JSON.parse(text) : text || undefined,
     })
     const post = request.method === 'POST' && Object.keys(server.posts).find((end) => pathname.endsWith(end))
     if (post) {

@@ -4,17 +4,20 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { ScenePage, BookShot } from '@/api/types'
 import LogoMark from '@/components/marks/LogoMark.vue'
 import StageTick from '@/components/marks/StageTick.vue'
+import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { stageName } from '@/lib/words'
 import { useBook } from '@/stores/book'
+import { useSafety } from '@/stores/safety'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 import { useShortcuts } from '@/lib/useShortcuts'
 
 defineProps<{ open: boolean }>()
-const emit = defineEmits<{ close: []; keys: []; team: [] }>()
+const emit = defineEmits<{ close: []; keys: []; team: []; copies: [] }>()
 
 const book = useBook()
 const session = useSession()
+const safety = useSafety()
 const settings = useSettings()
 const route = useRoute()
 const router = useRouter()
@@ -129,6 +132,10 @@ useShortcuts((event) => {
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
       <button class="foot-button" title="Who works here" @click="emit('team')">
         <span class="block text-fine">working here</span><span class="block truncate text-ink">{{ session.name }}</span>
+      </button>
+      <button class="foot-button flex gap-1.5" title="Copies of the record" @click="emit('copies')">
+        <span>Copies</span
+        ><template v-if="safety.atRisk"><WedgeMark /><span class="text-fine">here only</span></template>
       </button>
       <button class="foot-button" @click="settings.theme = settings.theme === 'dark' ? 'daylight' : 'dark'">
         {{ settings.theme === 'dark' ? 'Daylight' : 'Dark set' }}

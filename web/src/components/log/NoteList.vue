@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { answer, api, asFile } from '@/api/client'
+import { answer, api } from '@/api/client'
 import type { NoteSubject } from '@/api/intents'
 import { outdate, useRead } from '@/api/reads'
 import type { Note } from '@/api/types'
@@ -67,16 +67,9 @@ function addPhoto() {
     return
   }
   void attempt(async () => {
-    const query = { text: text.value || undefined }
-    const whole = asFile(photo)
-    await answer(
-      'setId' in props.about
-        ? api.POST('/api/sets/{setId}/photos', { ...whole, params: { path: props.about, query } })
-        : api.POST('/api/shots/{shotId}/photos', {
-            ...whole,
-            params: { path: props.about, query: { ...query, placement: of.value || undefined } },
-          }),
-    )
+    const about = 'setId' in props.about ? props.about : { ...props.about, placement: of.value || undefined }
+    const said = text.value || undefined
+    await outbox.send({ kind: 'photo', about, text: said }, `photograph in ${props.name}: ${said ?? photo.name}`, photo)
     text.value = ''
   }).finally(() => file.value && (file.value.value = ''))
 }

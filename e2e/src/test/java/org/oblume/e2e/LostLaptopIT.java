@@ -17,6 +17,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
 
 /** The laptop dies: what was acknowledged comes back from the second folder, on another machine. */
 class LostLaptopIT {
@@ -117,6 +118,57 @@ class LostLaptopIT {
         Path other = RunningOblume.newData();
         assertThat(command("restore", other, second.toString())).contains("is back");
         assertThat(command("reset-lead", other, "")).contains("The passphrase of gaffer is now");
+    }
+
+    @Test
+    void whereNoneWasNamedTheDevicesBringWhatTheyKept() throws Exception {
+        oblume = RunningOblume.withDemo(data);
+        try (Browser crew = new Browser(oblume.address())) {
+            Person gaffer = Person.ofTheDemo(oblume, "LEAD");
+            long shot = gaffer.shot("4D");
+            crew.open("/shots/%d/log".formatted(shot));
+            assertThat(command("backup", data, second.toString())).contains("it opens");
+            crew.see("[aria-label='New note']").sendKeys("Net slipped at take 2");
+            crew.press("Add note");
+            crew.seeText("Net slipped at take 2");
+            crew.open("/shots/%d/plot".formatted(shot));
+            crew.see("#say-it").sendKeys("ambience 31%", Keys.ENTER);
+            crew.until("have it kept", d -> level(gaffer, shot).equals("31 %") ? true : null);
+            oblume.kill();
+
+            Path other = RunningOblume.newData();
+            assertThat(command("restore", other, second.toString())).contains("is back");
+            oblume = oblume.inItsPlace(other);
+            Person script = Person.ofTheDemo(oblume, "CONTINUITY");
+            crew.until(
+                    "bring back what was noted and changed since the copy",
+                    d -> noted(script, shot).contains("Net slipped at take 2")
+                                    && level(script, shot).equals("31 %")
+                            ? true
+                            : null);
+        }
+    }
+
+    private static List<String> noted(Person person, long shot) {
+        return read(person, "/api/shots/%d/notes".formatted(shot)).findValuesAsText("text");
+    }
+
+    private static String level(Person person, long shot) {
+        for (JsonNode placed :
+                read(person, "/api/shots/%d/plot".formatted(shot)).get("placements")) {
+            if (placed.at("/placement/name").asText().equals("Ambience")) {
+                return placed.at("/values/LEVEL/say/metric").asText();
+            }
+        }
+        return "";
+    }
+
+    private static JsonNode read(Person person, String path) {
+        try {
+            return person.get(path);
+        } catch (IOException | InterruptedException notThere) {
+            throw new IllegalStateException(notThere);
+        }
     }
 
     @Test

@@ -35,14 +35,14 @@ class PlannedLightIT {
         openSlate("4G");
 
         say("key 1.7 m hold");
-        echoes("Key level 70 % to 24", "+1.5 stops, held at 24 %", "5.9° to 10.1° as Repairer sees it");
+        echoes("Key level 70 % to 24", "+1.5 stops, held at 24.2 %", "5.9° to 10.1° as Repairer sees it");
         say("key 1.7 m full grid cloth hold");
         echoes("Key is short by 0.6 stop", "open the stop to", "ISO", "shutter", "closer", "a stronger unit");
         crew.pressCss("#say-it");
         crew.press(Keys.ESCAPE);
 
         say("key 1.7 m hold");
-        echoes("held at 24 %");
+        echoes("held at 24.2 %");
         crew.press("Keep Enter");
         crew.seeText("Changed from 4A");
         crew.pressCss("[data-key=key]");

@@ -60,6 +60,15 @@ final class RunningOblume implements AutoCloseable {
                 "--server.port=" + address.substring(address.lastIndexOf(':') + 1));
     }
 
+    /** Where this one was, on other data. */
+    RunningOblume inItsPlace(Path data) {
+        return start(
+                data,
+                QUICK_START,
+                "--spring.profiles.active=demo",
+                "--server.port=" + address.substring(address.lastIndexOf(':') + 1));
+    }
+
     static RunningOblume empty(Path data) {
         return start(data, QUICK_START);
     }

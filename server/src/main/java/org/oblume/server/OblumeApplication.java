@@ -1,5 +1,6 @@
 package org.oblume.server;
 
+import org.oblume.server.storage.StartCheck;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 
@@ -8,6 +9,8 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 public class OblumeApplication {
 
     public static void main(String[] args) {
-        SpringApplication.run(OblumeApplication.class, args);
+        SpringApplication oblume = new SpringApplication(OblumeApplication.class);
+        oblume.addListeners(new StartCheck());
+        oblume.run(args);
     }
 }

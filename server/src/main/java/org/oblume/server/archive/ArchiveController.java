@@ -7,6 +7,7 @@ import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -30,7 +31,7 @@ class ArchiveController {
     /** A copy that was made. */
     record Made(Instant begun, @Nullable String problem) {}
 
-    @Changes({})
+    @Changes(Topic.ARCHIVE)
     @Needs(Permission.LEAD)
     @PostMapping("/api/archive/copies")
     Made copy() {

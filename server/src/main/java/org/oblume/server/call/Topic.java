@@ -29,5 +29,7 @@ public enum Topic {
     /** A crew's own fixtures. */
     KIT,
     /** Who works here. */
-    TEAM
+    TEAM,
+    /** Copies of the record. */
+    ARCHIVE
 }

@@ -191,6 +191,24 @@ public class KnotService {
         }
     }
 
+    /**
+     * The revision of a value, if it is now what a change was made on or what it makes of it, whether tied here or carried; else one that
+     * nothing has, so that the change is refused with what stands.
+     */
+    @Transactional(readOnly = true)
+    public long revisionOf(
+            long shotId, String placement, Attribute attribute, AttributeValue madeOn, AttributeValue wanted) {
+        RecordedShot shot = records.shot(shotId);
+        boolean asBefore = shot.state()
+                .knot(placement, attribute)
+                .map(Knot::value)
+                .filter(v -> v.equals(madeOn) || v.equals(wanted))
+                .isPresent();
+        StoredKey key = new StoredKey(shot.scene().placementId(placement), attribute);
+        KnotEntity row = rows(shotId, Set.of(key.placementId())).get(key);
+        return asBefore ? row == null ? 0 : row.revision() : -1;
+    }
+
     private Map<StoredKey, KnotEntity> rows(long shotId, Set<Long> placementIds) {
         return knots.findByShotIdAndPlacementIdIn(shotId, placementIds).stream()
                 .collect(Collectors.toMap(KnotEntity::key, row -> row, (a, b) -> b, HashMap::new));

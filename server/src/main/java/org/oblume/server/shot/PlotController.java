@@ -52,19 +52,29 @@ class PlotController {
         this.json = json;
     }
 
-    /** A value as data, or as a person typed it; one of the two. */
+    /**
+     * A value as data, or as a person typed it; one of the two.
+     *
+     * @param insteadOf the value that the change was made on: for a device whose versions mean nothing any more, because the record was
+     *     brought back from a copy since; there is no If-Match then
+     */
     record KnotBody(
             @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
             @Nullable String text,
+            @Schema(implementation = AttributeValue.class) @Nullable JsonNode insteadOf,
             @Nullable Reason reason,
             @Nullable String note) {}
 
-    /** @param revision that the change was made on, 0 for a value that was never tied here */
+    /**
+     * @param revision that the change was made on, 0 for a value that was never tied here
+     * @param insteadOf as in {@link KnotBody}; the revision is not looked at then
+     */
     record OneKnot(
             String placement,
             Attribute attribute,
             @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
-            long revision) {}
+            long revision,
+            @Schema(implementation = AttributeValue.class) @Nullable JsonNode insteadOf) {}
 
     /** Several changes at once. A value that is left out carries again. */
     record ManyKnots(List<OneKnot> changes, @Nullable Reason reason, @Nullable String note) {}
@@ -92,16 +102,13 @@ class PlotController {
             @RequestBody KnotBody body,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
+        AttributeValue wanted = json.value(attribute, body.value(), body.text());
+        long madeOn = body.insteadOf() == null
+                ? IfMatch.version(ifMatch)
+                : knots.revisionOf(shotId, placement, attribute, json.value(attribute, body.insteadOf()), wanted);
         return answer(
                 shotId,
-                new KnotChange(
-                        placement,
-                        attribute,
-                        json.value(attribute, body.value(), body.text()),
-                        body.reason(),
-                        body.note(),
-                        person.getName(),
-                        IfMatch.version(ifMatch)),
+                new KnotChange(placement, attribute, wanted, body.reason(), body.note(), person.getName(), madeOn),
                 person);
     }
 
@@ -137,9 +144,20 @@ class PlotController {
                                 body.reason(),
                                 body.note(),
                                 by,
-                                c.revision()))
+                                madeOn(shotId, c)))
                         .toList());
         return plots.edited(edited.before(), edited.after(), by);
+    }
+
+    private long madeOn(long shotId, OneKnot change) {
+        return change.insteadOf() == null || change.value() == null
+                ? change.revision()
+                : knots.revisionOf(
+                        shotId,
+                        change.placement(),
+                        change.attribute(),
+                        json.value(change.attribute(), change.insteadOf()),
+                        json.value(change.attribute(), change.value()));
     }
 
     @Needs(Permission.EDIT)

@@ -1,6 +1,7 @@
 package org.oblume.server.storage;
 
 import org.springframework.orm.jpa.JpaTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.DefaultTransactionStatus;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
@@ -8,9 +9,19 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 class DurableTransactionManager extends JpaTransactionManager {
 
     private final transient DiskSync disk;
+    private final transient DiskRoom room;
 
-    DurableTransactionManager(DiskSync disk) {
+    DurableTransactionManager(DiskSync disk, DiskRoom room) {
         this.disk = disk;
+        this.room = room;
+    }
+
+    @Override
+    protected void doBegin(Object transaction, TransactionDefinition definition) {
+        if (!definition.isReadOnly()) {
+            room.require();
+        }
+        super.doBegin(transaction, definition);
     }
 
     @Override

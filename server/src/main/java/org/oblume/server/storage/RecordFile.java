@@ -1,5 +1,7 @@
 package org.oblume.server.storage;
 
+import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.HikariPoolMXBean;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -11,9 +13,11 @@ import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.concurrent.atomic.AtomicLong;
+import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.autoconfigure.jdbc.JdbcConnectionDetails;
 import org.springframework.stereotype.Component;
 
@@ -28,6 +32,7 @@ public class RecordFile {
     private static final Logger LOG = LoggerFactory.getLogger(RecordFile.class);
 
     private final JdbcConnectionDetails database;
+    private final ObjectProvider<DataSource> connections;
     private final DiskSync sync = new DiskSync(this::force);
     private final AtomicLong writes = new AtomicLong();
     private @Nullable Connection own;
@@ -38,8 +43,9 @@ public class RecordFile {
     private volatile @Nullable String journalProblem;
     private volatile long journaledUpTo;
 
-    RecordFile(JdbcConnectionDetails database) {
+    RecordFile(JdbcConnectionDetails database, ObjectProvider<DataSource> connections) {
         this.database = database;
+        this.connections = connections;
         JournaledFiles.listen(new JournaledFiles.Listener() {
             @Override
             public void wrote(long at, ByteBuffer bytes) {
@@ -134,6 +140,30 @@ public class RecordFile {
             backup.execute();
         } catch (SQLException failed) {
             throw new IOException(failed);
+        }
+    }
+
+    /** Lets go of a database that closed itself because a write of it failed, so that the next who asks opens it anew. */
+    synchronized void reopenWhenClosed() {
+        try (Connection fresh = connect();
+                Statement statement = fresh.createStatement()) {
+            statement.execute("select 1 from epoch fetch first row only");
+            return;
+        } catch (SQLException closed) {
+            LOG.warn("The database is let go of: {}", closed.getMessage());
+        }
+        close();
+        try (Connection last = connect();
+                Statement statement = last.createStatement()) {
+            statement.execute("shutdown immediately");
+        } catch (SQLException gone) {
+            LOG.debug("It was closed already.", gone);
+        }
+        HikariPoolMXBean pool = connections.getIfAvailable(() -> null) instanceof HikariDataSource hikari
+                ? hikari.getHikariPoolMXBean()
+                : null;
+        if (pool != null) {
+            pool.softEvictConnections();
         }
     }
 

@@ -24,14 +24,14 @@ class StorageConfiguration {
 
     @Bean
     DurableTransactionManager transactionManager(
-            RecordFile file, ObjectProvider<TransactionManagerCustomizers> customizers) {
-        DurableTransactionManager manager = new DurableTransactionManager(file.sync());
+            RecordFile file, DiskRoom room, ObjectProvider<TransactionManagerCustomizers> customizers) {
+        DurableTransactionManager manager = new DurableTransactionManager(file.sync(), room);
         customizers.ifAvailable(all -> all.customize((TransactionManager) manager));
         return manager;
     }
 
     /** That somebody was here is not waited for: whoever loses a session signs in again. */
-    @Bean
+    @Bean(defaultCandidate = false)
     TransactionOperations springSessionTransactionOperations(DataSource database) {
         TransactionTemplate sessions = new TransactionTemplate(new JdbcTransactionManager(database));
         sessions.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);

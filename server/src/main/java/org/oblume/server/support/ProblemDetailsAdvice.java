@@ -93,7 +93,10 @@ class ProblemDetailsAdvice extends ResponseEntityExceptionHandler {
         CannotCreateTransactionException.class,
         BusyException.class
     })
-    ResponseEntity<ProblemDetail> busy(Exception waited) {
+    ResponseEntity<ProblemDetail> busy(Exception waited) throws Exception {
+        if (ClosedDatabase.isCauseOf(waited)) {
+            throw waited;
+        }
         LOG.warn("A call was told to come again: {}", waited.getMessage());
         return ResponseEntity.status(ProblemType.BUSY.status())
                 .header(HttpHeaders.RETRY_AFTER, AGAIN_AFTER_S)
@@ -103,7 +106,10 @@ class ProblemDetailsAdvice extends ResponseEntityExceptionHandler {
 
     /** What nobody thought of. Its number leads from what the person saw to the log. */
     @ExceptionHandler
-    ProblemDetail failed(Exception unexpected, WebRequest request) {
+    ProblemDetail failed(Exception unexpected, WebRequest request) throws Exception {
+        if (ClosedDatabase.isCauseOf(unexpected)) {
+            throw unexpected; // told further out, where the database is opened again
+        }
         String number = Long.toString(ThreadLocalRandom.current().nextLong(NUMBERS), NUMBER_RADIX);
         LOG.error("Failure {} at {}", number, request.getDescription(false), unexpected);
         return ProblemType.FAILED.saying(

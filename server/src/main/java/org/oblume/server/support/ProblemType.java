@@ -22,6 +22,9 @@ public enum ProblemType {
     VERSION_NEEDED(HttpStatus.PRECONDITION_REQUIRED, "An edit has to say which version it was made on"),
     THROTTLED(HttpStatus.TOO_MANY_REQUESTS, "Too many tries: wait as long as Retry-After says"),
     FAILED(HttpStatus.INTERNAL_SERVER_ERROR, "The server failed; detail bears the number that its log has"),
+    NO_ROOM(
+            HttpStatus.SERVICE_UNAVAILABLE,
+            "The disk takes nothing, because it is full or failed: send again after Retry-After"),
     BUSY(
             HttpStatus.SERVICE_UNAVAILABLE,
             "Nothing was kept because something else holds it: send again after Retry-After");

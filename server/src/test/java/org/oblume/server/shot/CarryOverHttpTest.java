@@ -105,6 +105,22 @@ class CarryOverHttpTest {
     }
 
     @Test
+    void anEditOfBeforeARestoreIsComparedByWhatItWasMadeOn() {
+        String onto20 = "{\"text\":\"20\",\"reason\":\"LOOK\",\"insteadOf\":{\"percent\":%s}}";
+        assertThat(api.put(Api.path(close, "key", "LEVEL"), onto20.formatted("33"), null)
+                        .status())
+                .isEqualTo(409);
+        assertThat(api.put(Api.path(close, "key", "LEVEL"), onto20.formatted("70"), null)
+                        .status())
+                .isEqualTo(200);
+        assertThat(api.say(close, "key", "LEVEL")).isEqualTo("20 %");
+        // sent once more it is there already
+        assertThat(api.put(Api.path(close, "key", "LEVEL"), onto20.formatted("70"), null)
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
     void aValueThatWasUntiedAndTiedAgainIsStillStaleForWhoSawTheFirst() {
         api.tie(close, "key", "LEVEL", "{\"text\":\"30\",\"reason\":\"MATCH\"}", 0);
         api.delete(Api.path(close, "key", "LEVEL"), 1L);

@@ -158,7 +158,7 @@ class ErrorContractTest {
     }
 
     @Test
-    void whatMetAnotherWriteAndWhatNobodyThoughtOfAreToldApart() {
+    void whatMetAnotherWriteAndWhatNobodyThoughtOfAreToldApart() throws Exception {
         ProblemDetailsAdvice advice = new ProblemDetailsAdvice();
         assertThat(advice.metAnother(new DataIntegrityViolationException("unique"))
                         .getType())

@@ -1,0 +1,60 @@
+package org.oblume.server.storage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class StartCheckTest {
+
+    @TempDir
+    Path data;
+
+    private final StartCheck check = new StartCheck(sentence -> {});
+
+    private String url() {
+        return "jdbc:h2:file:" + data.resolve("oblume");
+    }
+
+    @Test
+    void anEmptyFolderAndOneWithADatabaseAreWell() {
+        assertThat(check.problem(data, url(), "oblume")).isEmpty();
+        assertThat(check.problem(data, url(), "oblume")).isEmpty();
+    }
+
+    @Test
+    void aFolderThatCannotBeWrittenToIsSaid() throws IOException {
+        Path file = Files.createFile(data.resolve("a-file"));
+        assertThat(check.problem(file.resolve("data"), url(), "oblume"))
+                .hasValue(
+                        "%s cannot be written to. Give Oblume a folder of yours, or make this one writable; nothing was changed."
+                                .formatted(file.resolve("data")));
+    }
+
+    @Test
+    void aDamagedDatabaseIsLeftAsItIsAndTheWayBackIsSaid() throws IOException, SQLException {
+        try (Connection connection = DriverManager.getConnection(url(), "oblume", "");
+                Statement sql = connection.createStatement()) {
+            sql.execute("create table note as select x id, repeat('words ', 100) words from system_range(1, 500)");
+        }
+        Path file = data.resolve("oblume.mv.db");
+        byte[] damaged = new byte[(int) Files.size(file)];
+        new Random(3).nextBytes(damaged);
+        Files.write(file, damaged);
+        assertThat(check.problem(data, url(), "oblume")).hasValueSatisfying(sentence -> assertThat(sentence)
+                .startsWith("The database in %s does not open".formatted(data))
+                .endsWith("Nothing was changed. Bring it back from a copy: ./oblume restore %s, or the second folder."
+                        .formatted(data.resolve("copies")))
+                .doesNotContain("\n")
+                .doesNotContain("\tat "));
+        assertThat(Files.readAllBytes(file)).isEqualTo(damaged);
+    }
+}
