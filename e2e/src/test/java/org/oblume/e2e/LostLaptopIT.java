@@ -132,7 +132,9 @@ class LostLaptopIT {
             crew.press("Add note");
             crew.seeText("Net slipped at take 2");
             crew.open("/shots/%d/plot".formatted(shot));
-            crew.see("#say-it").sendKeys("ambience 31%", Keys.ENTER);
+            crew.see("#say-it").sendKeys("ambience 31%");
+            crew.seeText("31 %");
+            crew.press(Keys.ENTER);
             crew.until("have it kept", d -> level(gaffer, shot).equals("31 %") ? true : null);
             oblume.kill();
 

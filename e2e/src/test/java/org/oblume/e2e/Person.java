@@ -127,8 +127,7 @@ final class Person {
                 .build());
     }
 
-    private Answer send(String method, String path, String body, String device)
-            throws IOException, InterruptedException {
+    Answer send(String method, String path, String body, String device) throws IOException, InterruptedException {
         return send(request(path, device)
                 .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body))
                 .build());

@@ -69,6 +69,11 @@ final class RunningOblume implements AutoCloseable {
                 "--server.port=" + address.substring(address.lastIndexOf(':') + 1));
     }
 
+    /** On a disk that has less room than edits need, with the demo's people. */
+    static RunningOblume withoutRoom(Path data) {
+        return start(data, QUICK_START, "--spring.profiles.active=demo", "--oblume.least-room=8000000TB");
+    }
+
     static RunningOblume empty(Path data) {
         return start(data, QUICK_START);
     }

@@ -18,6 +18,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
+import org.springframework.util.unit.DataSize;
 
 /**
  * Copies the record while it is worked on: each quarter of an hour in which something changed, into the data folder and into the second
@@ -36,6 +37,7 @@ public class ArchiveService {
     private final RecordFile file;
     private final Clock clock;
     private final Path data;
+    private final DataSize leastRoom;
     private final CopyFolder here;
     private final boolean onDisk;
     private final ExecutorService copying = Executors.newSingleThreadExecutor(task -> {
@@ -56,10 +58,12 @@ public class ArchiveService {
             RecordFile file,
             Clock clock,
             @Value("${oblume.data}") Path data,
+            @Value("${oblume.least-room}") DataSize leastRoom,
             @Value("${spring.datasource.url}") String url) {
         this.file = file;
         this.clock = clock;
         this.data = data.toAbsolutePath();
+        this.leastRoom = leastRoom;
         this.onDisk = !url.startsWith("jdbc:h2:mem:");
         this.here = new CopyFolder(this.data.resolve(COPIES));
     }
@@ -139,6 +143,7 @@ public class ArchiveService {
         Instant begun = clock.instant();
         long writes = file.writes();
         Files.createDirectories(here.folder());
+        needRoom();
         Optional<CopyFolder> second = second().map(CopyFolder::new);
         second.ifPresent(folder -> journal(folder, begun));
         Path part = here.folder().resolve("being-made.part");
@@ -160,6 +165,16 @@ public class ArchiveService {
             Files.deleteIfExists(part);
         }
         return begun;
+    }
+
+    /** A copy leaves the edits the room that they need. */
+    private void needRoom() throws IOException {
+        Path database = data.resolve("oblume" + CopyCheck.FILE);
+        long needed = (Files.exists(database) ? Files.size(database) : 0) + leastRoom.toBytes();
+        if (Files.getFileStore(here.folder()).getUsableSpace() < needed) {
+            problem = "There is no room for a copy on the server’s machine: %d MB are needed.".formatted(needed >> 20);
+            throw new IOException(problem);
+        }
     }
 
     /** What was acknowledged until now is in the journal before; from here on it is in the next one. */

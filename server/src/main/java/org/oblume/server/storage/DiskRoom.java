@@ -1,7 +1,6 @@
 package org.oblume.server.storage;
 
 import java.nio.file.Path;
-import java.time.Duration;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.util.unit.DataSize;
@@ -13,12 +12,8 @@ import org.springframework.util.unit.DataSize;
 @Component
 class DiskRoom {
 
-    private static final long LOOK_EACH_NS = Duration.ofSeconds(1).toNanos();
-
     private final Path data;
     private final DataSize least;
-    private volatile long lookedAt = System.nanoTime() - LOOK_EACH_NS;
-    private volatile boolean enough = true;
 
     DiskRoom(@Value("${oblume.data}") Path data, @Value("${oblume.least-room}") DataSize least) {
         this.data = data;
@@ -27,12 +22,7 @@ class DiskRoom {
 
     /** @throws DiskFullException when there is not enough */
     void require() {
-        long now = System.nanoTime();
-        if (now - lookedAt >= LOOK_EACH_NS) {
-            lookedAt = now;
-            enough = freeBytes() >= least.toBytes();
-        }
-        if (!enough) {
+        if (freeBytes() < least.toBytes()) {
             throw new DiskFullException(least.toMegabytes());
         }
     }

@@ -1,7 +1,6 @@
 package org.oblume.server.storage;
 
 import com.zaxxer.hikari.HikariDataSource;
-import com.zaxxer.hikari.HikariPoolMXBean;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -143,27 +142,31 @@ public class RecordFile {
         }
     }
 
-    /** Lets go of a database that closed itself because a write of it failed, so that the next who asks opens it anew. */
+    /**
+     * Lets go of connections to a database that closed itself because a write of it failed, so that the next who asks opens it anew. One
+     * that is still there but takes nothing is closed first.
+     */
     synchronized void reopenWhenClosed() {
+        close();
         try (Connection fresh = connect();
                 Statement statement = fresh.createStatement()) {
-            statement.execute("select 1 from epoch fetch first row only");
-            return;
-        } catch (SQLException closed) {
-            LOG.warn("The database is let go of: {}", closed.getMessage());
+            statement.execute("update epoch set began_at = began_at");
+            statement.execute("checkpoint sync");
+        } catch (SQLException failed) {
+            LOG.warn("The database is let go of: {}", failed.getMessage());
+            shutDown();
         }
-        close();
+        if (connections.getIfAvailable() instanceof HikariDataSource pool && pool.getHikariPoolMXBean() != null) {
+            pool.getHikariPoolMXBean().softEvictConnections();
+        }
+    }
+
+    private void shutDown() {
         try (Connection last = connect();
                 Statement statement = last.createStatement()) {
             statement.execute("shutdown immediately");
         } catch (SQLException gone) {
             LOG.debug("It was closed already.", gone);
-        }
-        HikariPoolMXBean pool = connections.getIfAvailable(() -> null) instanceof HikariDataSource hikari
-                ? hikari.getHikariPoolMXBean()
-                : null;
-        if (pool != null) {
-            pool.softEvictConnections();
         }
     }
 

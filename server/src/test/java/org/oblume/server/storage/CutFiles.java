@@ -27,6 +27,7 @@ public final class CutFiles extends FilePathWrapper {
         FORCED
     }
 
+    private static volatile boolean full;
     private static final List<Event> EVENTS = new ArrayList<>();
 
     static void begin() {
@@ -34,6 +35,11 @@ public final class CutFiles extends FilePathWrapper {
         synchronized (EVENTS) {
             EVENTS.clear();
         }
+    }
+
+    /** Whether there is no room for another octet. */
+    static void fill(boolean isFull) {
+        full = isFull;
     }
 
     /** How much has happened. */
@@ -102,6 +108,9 @@ public final class CutFiles extends FilePathWrapper {
 
         @Override
         public synchronized int write(ByteBuffer from, long at) throws IOException {
+            if (full) {
+                throw new IOException("No space left on device");
+            }
             byte[] bytes = new byte[from.remaining()];
             from.duplicate().get(bytes);
             int written = file.write(from, at);

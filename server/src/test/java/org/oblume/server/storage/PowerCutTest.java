@@ -23,8 +23,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.h2.store.fs.FilePath;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** What was acknowledged is there after a power cut: as well as that can be cut here, by a disk that loses what was not forced. */
+@ResourceLock("cut disk")
 class PowerCutTest {
 
     private static final int CUTS = 500;
@@ -106,7 +108,7 @@ class PowerCutTest {
                 keep.setBytes(3, picture);
                 keep.execute();
                 connection.commit();
-                // disk.await();
+                disk.await();
                 acknowledged.put(id, CutFiles.now());
             }
         }
