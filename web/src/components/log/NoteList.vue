@@ -28,7 +28,9 @@ const file = ref<HTMLInputElement>()
 const may = computed(() => session.may('NOTE'))
 const waiting = computed(() =>
   outbox.waiting.flatMap(({ intent, ...w }) =>
-    intent.kind === 'note' && isSame(intent.about) ? [{ ...w, text: intent.text }] : [],
+    (intent.kind === 'note' || intent.kind === 'photo') && isSame(intent.about)
+      ? [{ ...w, text: intent.text || 'a photograph' }]
+      : [],
   ),
 )
 const chosenName = computed(() => props.things?.find((t) => t.key === props.chosen)?.name)

@@ -27,6 +27,9 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
 
     public static final int LARGEST_MB = 15;
     private static final double MOST_MEGAPIXELS = 60;
+    /** No plan is drawn on a larger sheet; infinite is not a size. */
+    private static final double LONGEST_PX = 1e6;
+
     private static final String NOT_ONE =
             "This is not a picture that can be read: save it as PNG or JPEG; a plan may be SVG too.";
 
@@ -51,17 +54,18 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
 
     /** As an answer. An SVG is somebody else's file: opened by itself, nothing in it runs. */
     public ResponseEntity<byte[]> served() {
+        byte[] shown = PictureMetadata.without(bytes); // those of earlier versions still have them
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(mediaType))
                 .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox")
                 .header("X-Content-Type-Options", "nosniff")
                 // kept by the browser, but asked for: who may not see it any more does not, on a device that had it
                 .cacheControl(CacheControl.noCache().cachePrivate())
-                .eTag(digest())
-                .body(bytes);
+                .eTag(digest(shown))
+                .body(shown);
     }
 
-    private String digest() {
+    private static String digest(byte[] bytes) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
         } catch (NoSuchAlgorithmException impossible) {
@@ -89,7 +93,7 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
                 throw new Refusal("This picture has %.0f megapixels: save it with %.0f or fewer."
                         .formatted(width * height / 1e6, MOST_MEGAPIXELS));
             }
-            return new PictureFile("image/" + format, width, height, bytes);
+            return new PictureFile("image/" + format, width, height, PictureMetadata.without(bytes));
         } catch (IOException broken) {
             throw new Refusal(NOT_ONE);
         }
@@ -110,7 +114,9 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
             String[] box = root.getAttribute("viewBox").strip().split("[\\s,]+");
             double width = box.length == 4 ? Double.parseDouble(box[2]) : pixels(root.getAttribute("width"));
             double height = box.length == 4 ? Double.parseDouble(box[3]) : pixels(root.getAttribute("height"));
-            if (!"svg".equals(root.getLocalName()) || !(width > 0) || !(height > 0)) {
+            if (!"svg".equals(root.getLocalName())
+                    || !(width > 0 && width <= LONGEST_PX)
+                    || !(height > 0 && height <= LONGEST_PX)) {
                 throw new Refusal(NOT_ONE);
             }
             return new PictureFile("image/svg+xml", width, height, bytes);

@@ -8,6 +8,8 @@ import java.security.Principal;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Changes;
@@ -15,6 +17,7 @@ import org.oblume.server.call.ForAnyone;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
+import org.oblume.server.support.BusyException;
 import org.oblume.server.support.ProblemType;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
@@ -46,6 +49,9 @@ class SessionController {
     private static final String NOBODYS = "{bcrypt}$2a$11$abcdefghijklmnopqrstuuNfZ1uYB4YyhHqXk4QxxZ5aWf3pRZ7Wq";
 
     private final TeamService team;
+    private static final int LONGEST_QUEUE_S = 5;
+    private final Semaphore hashing =
+            new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
     private final SignInAttempts attempts;
     private final PasswordEncoder encoder;
     private final SecurityContextRepository contexts;
@@ -102,13 +108,14 @@ class SessionController {
                 || wanted.passphrase().length() > TeamService.LONGEST_PASSPHRASE) {
             throw new NotSignedIn(); // nobody is called that: nothing to work out or to remember
         }
-        throttle(wanted.name());
-        if (!encoder.matches(
-                wanted.passphrase(), team.passphraseHash(wanted.name()).orElse(NOBODYS))) {
-            attempts.failed(wanted.name());
+        String hash = team.passphraseHash(wanted.name()).orElse(NOBODYS);
+        SignInAttempts.From from = from(request, wanted.name(), hash);
+        throttle(wanted.name(), from);
+        if (!matches(wanted.passphrase(), hash)) {
+            attempts.failed(wanted.name(), from);
             throw new NotSignedIn();
         }
-        attempts.succeeded(wanted.name());
+        attempts.succeeded(wanted.name(), from);
         return begin(team.member(wanted.name()).orElseThrow(NotSignedIn::new), request, response);
     }
 
@@ -156,18 +163,42 @@ class SessionController {
     @PutMapping("/api/session/passphrase")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void passphrase(@RequestBody NewPassphrase wanted, Principal person, HttpServletRequest request) {
-        throttle(person.getName());
+        SignInAttempts.From from = new SignInAttempts.From("the session of " + person.getName(), "");
+        throttle(person.getName(), from);
         if (!team.isPassphrase(person.getName(), wanted.now())) {
-            attempts.failed(person.getName());
+            attempts.failed(person.getName(), from);
             throw new Refusal("passphrase", "That is not your passphrase now: type the one you signed in with.");
         }
-        attempts.succeeded(person.getName());
+        attempts.succeeded(person.getName(), from);
         team.changePassphrase(
                 person.getName(), wanted.next(), request.getSession().getId());
     }
 
-    private void throttle(String name) {
-        Duration wait = attempts.wait(name);
+    private static SignInAttempts.From from(HttpServletRequest request, String name, String hash) {
+        return new SignInAttempts.From(request.getRemoteAddr(), KnownDevice.of(request, name, hash));
+    }
+
+    /** To hash is made slow: so many at once, and the others wait, but not for ever. */
+    private boolean matches(String passphrase, String hash) {
+        boolean mine = false;
+        try {
+            mine = hashing.tryAcquire(LONGEST_QUEUE_S, TimeUnit.SECONDS);
+            if (!mine) {
+                throw new BusyException("Too many sign in at once");
+            }
+            return encoder.matches(passphrase, hash);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new BusyException("The server stops");
+        } finally {
+            if (mine) {
+                hashing.release();
+            }
+        }
+    }
+
+    private void throttle(String name, SignInAttempts.From from) {
+        Duration wait = attempts.wait(name, from);
         if (!wait.isZero()) {
             throw new Throttled(wait);
         }
@@ -201,6 +232,8 @@ class SessionController {
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(member.name(), null, List.of()));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
+        team.passphraseHash(member.name())
+                .ifPresent(hash -> KnownDevice.remember(request, response, member.name(), hash));
         return view(member);
     }
 

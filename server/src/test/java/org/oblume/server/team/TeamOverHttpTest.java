@@ -142,6 +142,19 @@ class TeamOverHttpTest {
     }
 
     @Test
+    void whoeverGuessesKeepsNobodyOutOfADeviceThatIsKnown() {
+        Api known = api.joined("kept out", "LEAD");
+        String right = "{\"name\":\"kept out\",\"passphrase\":\"salt marsh line\"}";
+        Api guessing = api.stranger();
+        for (int i = 0; i < 7; i++) {
+            guessing.post("/api/session", "{\"name\":\"kept out\",\"passphrase\":\"wrong %d\"}".formatted(i));
+        }
+        assertThat(guessing.post("/api/session", right).status()).isEqualTo(429);
+        known.delete("/api/session", null);
+        assertThat(known.post("/api/session", right).status()).isEqualTo(200);
+    }
+
+    @Test
     void signingOutEverywhereEndsEverySession() {
         api.joined("on two phones", "CREW");
         Api other = api.stranger();
