@@ -14,6 +14,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -79,6 +80,13 @@ public class Api {
                 .filter(c -> !c.getName().equals("XSRF-TOKEN"))
                 .forEach(c -> other.cookies.getCookieStore().add(address(""), c));
         return other;
+    }
+
+    /** What this device sends as its cookies. */
+    public String cookies() {
+        return cookies.getCookieStore().getCookies().stream()
+                .map(c -> c.getName() + "=" + c.getValue())
+                .collect(Collectors.joining("; "));
     }
 
     /** The header that sets the cookie of a new session. */
