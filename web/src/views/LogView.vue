@@ -143,7 +143,10 @@ function look(revision: ClosedRevision) {
                   }}{{ c.to ? settings.printed(c.to) : 'carries again' }}</span
                 >
                 <span class="block text-small text-quiet"
-                  >{{ [reasonName(c.reason), c.author, when(c.at)].filter(Boolean).join(', ')
+                  >{{
+                    [reasonName(c.reason), c.author, when(c.at), c.importer && `brought in by ${c.importer}`]
+                      .filter(Boolean)
+                      .join(', ')
                   }}<template v-if="c.note">: {{ c.note }}</template></span
                 >
               </span>

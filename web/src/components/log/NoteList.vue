@@ -122,7 +122,7 @@ const remove = ({ id }: Note) => attempt(() => answer(api.DELETE('/api/notes/{id
           <span class="grow">{{
             [n.placement ? `of ${n.placement}` : '', n.author, when(n.at)].filter(Boolean).join(', ')
           }}</span><button
-            v-if="n.author === session.name"
+            v-if="n.author === session.name || session.may('LEAD')"
             class="underline"
             :aria-label="`Delete the note: ${n.text}`"
             @click="remove(n)"

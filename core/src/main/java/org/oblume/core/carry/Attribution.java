@@ -20,6 +20,6 @@ public record Attribution(@Nullable Reason reason, @Nullable String note, String
 
     public Attribution {
         author = Checks.text("The author's name", author, LONGEST_NAME);
-        note = note == null || note.isBlank() ? null : Checks.text("The note", note, LONGEST_NOTE);
+        note = note == null || note.isBlank() ? null : Checks.prose("The note", note, LONGEST_NOTE);
     }
 }

@@ -1,9 +1,14 @@
 package org.oblume.core.units;
 
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Range checks that answer with a sentence. A value at a limit is inside, with 1e-9 relative slack. */
 public final class Checks {
+
+    private static final Pattern LINE_ENDS = Pattern.compile("[\\r\\n\\t\\x{2028}\\x{2029}]+");
+    /** Control characters but for the ends of lines. */
+    private static final Pattern UNSEEN = Pattern.compile("[\\p{Cc}&&[^\\r\\n\\t]]");
 
     /** Relative slack at a computed limit (formulas, "Limits"). */
     public static final double LIMIT_SLACK = 1e-9;
@@ -64,9 +69,14 @@ public final class Checks {
         return within(field, what, above0(field, what, value, ""), 0, 1, "");
     }
 
-    /** @return the trimmed text, when there is some and it is not longer than the limit */
+    /** @return the text in one line, without signs that nobody sees, when there is some and it is not longer than the limit */
     public static String text(String what, String text, int longest) {
-        String trimmed = text.strip();
+        return prose(what, LINE_ENDS.matcher(text).replaceAll(" "), longest);
+    }
+
+    /** @return the text, of one line or several, without signs that nobody sees, when there is some and it is not longer than the limit */
+    public static String prose(String what, String text, int longest) {
+        String trimmed = UNSEEN.matcher(text).replaceAll("").strip();
         if (trimmed.isEmpty()) {
             throw new Refusal("%s is empty: type a few words.".formatted(what));
         }

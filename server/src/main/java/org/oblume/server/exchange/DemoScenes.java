@@ -35,7 +35,7 @@ class DemoScenes implements ApplicationRunner {
             return;
         }
         for (Resource file : files.getResources("classpath:demo/*.json")) {
-            exchange.load(file.getContentAsByteArray(), null);
+            exchange.load(file.getContentAsByteArray(), null, null);
         }
         for (Resource file : files.getResources("classpath:demo/sets/*.json")) {
             exchange.loadSet(file.getContentAsByteArray());

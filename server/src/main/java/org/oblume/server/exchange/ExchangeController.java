@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.InputStream;
+import java.security.Principal;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
@@ -57,10 +58,11 @@ class ExchangeController {
     @ResponseStatus(HttpStatus.CREATED)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE, schema = @Schema(type = "string")))
-    Imported load(InputStream body, @RequestParam(required = false) @Nullable String number) throws IOException {
+    Imported load(InputStream body, @RequestParam(required = false) @Nullable String number, Principal person)
+            throws IOException {
         byte[] bytes = PayloadTooLargeException.read(
                 body, LARGEST_MB, "The file is larger than %d MB: a scene is never that large. Nothing was imported.");
-        Scene scene = exchange.load(bytes, number);
+        Scene scene = exchange.load(bytes, number, person.getName());
         return new Imported(scene.id(), scene.productionId(), scene.heading().number());
     }
 }

@@ -1,6 +1,9 @@
 package org.oblume.server.exchange;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -46,6 +49,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class ExchangeService {
 
+    /** Nobody recorded anything in it before. */
+    private static final Instant FIRST_DAY = Instant.parse("2000-01-01T00:00:00Z");
+
     private final ProductionService productions;
     private final SetService sets;
     private final SceneService scenes;
@@ -58,6 +64,7 @@ public class ExchangeService {
     private final MeterService meter;
     private final SceneFileReader reader;
     private final RecordJson json;
+    private final Clock clock;
 
     ExchangeService(
             ProductionService productions,
@@ -71,7 +78,9 @@ public class ExchangeService {
             NoteService notes,
             MeterService meter,
             SceneFileReader reader,
-            RecordJson json) {
+            RecordJson json,
+            Clock clock) {
+        this.clock = clock;
         this.looks = looks;
         this.notes = notes;
         this.meter = meter;
@@ -126,12 +135,14 @@ public class ExchangeService {
      * Imports a scene into the production that the file names, which is made when it is not there.
      *
      * @param number another number for the scene, or null for its own
+     * @param person who brings it in, which its history says beside what the file says; null for the demo
      * @return the new scene
      * @throws Refusal with what is wrong with the file; nothing is kept then
      */
-    public Scene load(byte[] bytes, @Nullable String number) {
+    public Scene load(byte[] bytes, @Nullable String number, @Nullable String person) {
         SceneFile file = reader.read(bytes);
         List<Knot> tied = check(file);
+        refuseTimesThatCannotBe(tied);
         SceneHeading own = file.scene();
         SceneHeading heading = number == null || number.isBlank()
                 ? own
@@ -143,7 +154,7 @@ public class ExchangeService {
         Map<Slate, Shot> made = shots.createAll(
                 scene.id(), file.shots().stream().map(ExchangeService::listed).toList());
         StoredScene record = records.of(scene.id());
-        knots.recordAll(record, tied);
+        knots.recordAll(record, tied, person);
         looks.importAll(scene.id(), orNone(file.looks()));
         Map<String, Long> ids = record.placed().stream()
                 .collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::id));
@@ -167,6 +178,20 @@ public class ExchangeService {
     }
 
     private record SetFile(SceneFile.InProduction production, StageSet set) {}
+
+    private void refuseTimesThatCannotBe(List<Knot> tied) {
+        Instant end = clock.instant().plus(Duration.ofDays(1));
+        SceneFileReader.refuse(tied.stream()
+                .filter(k -> k.attribution().at().isBefore(FIRST_DAY)
+                        || k.attribution().at().isAfter(end))
+                .map(k -> "%s, %s of %s says that it was recorded at %s: that cannot be."
+                        .formatted(
+                                k.slate(),
+                                Attribute.of(k.value()).label(),
+                                k.placement(),
+                                k.attribution().at()))
+                .toList());
+    }
 
     /** Everything that the rules say against the file, at once. */
     private List<Knot> check(SceneFile file) {

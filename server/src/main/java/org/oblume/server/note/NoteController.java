@@ -77,8 +77,9 @@ class NoteController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void deleteTake(
             @PathVariable long id,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        notes.deleteTake(id, IfMatch.version(ifMatch));
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            Principal person) {
+        notes.deleteTake(id, IfMatch.version(ifMatch), person.getName());
     }
 
     @GetMapping("/shots/{shotId}/notes")

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.call.Permission;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.set.PictureFile;
@@ -16,6 +17,7 @@ import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.NotFoundException;
+import org.oblume.server.team.TeamService;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,6 +35,7 @@ public class NoteService {
     private final ShotService shots;
     private final SceneService scenes;
     private final SetService sets;
+    private final TeamService team;
     private final Clock clock;
 
     NoteService(
@@ -42,7 +45,9 @@ public class NoteService {
             ShotService shots,
             SceneService scenes,
             SetService sets,
+            TeamService team,
             Clock clock) {
+        this.team = team;
         this.takes = takes;
         this.notes = notes;
         this.photos = photos;
@@ -83,8 +88,19 @@ public class NoteService {
                 .toTake();
     }
 
-    void deleteTake(long id, long version) {
-        takes.delete(take(id, version));
+    /** @throws AccessDeniedException when it is somebody else's, and the person does not lead */
+    void deleteTake(long id, long version, String author) {
+        TakeEntity take = take(id, version);
+        refuseTakingOut(take.toTake().author(), author);
+        takes.delete(take);
+    }
+
+    private void refuseTakingOut(String writer, String person) {
+        if (!writer.equals(person) && !team.hasPermission(person, Permission.LEAD)) {
+            throw new AccessDeniedException(
+                    "%s wrote this: only %s or a lead takes it out. Write a note beside it instead."
+                            .formatted(writer, writer));
+        }
     }
 
     private TakeEntity take(long id, long version) {
@@ -100,7 +116,7 @@ public class NoteService {
     private static @Nullable String checked(TakeCard card) {
         return card.note() == null || card.note().isBlank()
                 ? null
-                : Checks.text("The note", card.note(), LONGEST_TAKE_NOTE);
+                : Checks.prose("The note", card.note(), LONGEST_TAKE_NOTE);
     }
 
     private static void refuseTaken(List<Take> all, long id, int number) {
@@ -173,16 +189,13 @@ public class NoteService {
     }
 
     private static String text(String text, byte @Nullable [] photo) {
-        return photo != null && text.isBlank() ? "" : Checks.text("The note", text, LONGEST_NOTE);
+        return photo != null && text.isBlank() ? "" : Checks.prose("The note", text, LONGEST_NOTE);
     }
 
-    /** @throws AccessDeniedException when it is somebody else's */
+    /** @throws AccessDeniedException when it is somebody else's, and the person does not lead */
     void delete(long id, String author) {
         NoteEntity note = notes.findById(id).orElseThrow(NoteService::gone);
-        if (!note.author().equals(author)) {
-            throw new AccessDeniedException("%s wrote this: only %s takes it out. Write a note beside it instead."
-                    .formatted(note.author(), note.author()));
-        }
+        refuseTakingOut(note.author(), author);
         notes.delete(note);
     }
 

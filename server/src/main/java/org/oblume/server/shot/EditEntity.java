@@ -20,7 +20,9 @@ class EditEntity extends IdentifiedEntity {
     enum Kind {
         EDIT,
         UNDO,
-        REDO
+        REDO,
+        /** What a file said; it is not taken back. */
+        IMPORT
     }
 
     private static final int LONGEST_LABEL = 300;
@@ -32,7 +34,6 @@ class EditEntity extends IdentifiedEntity {
     @Column(name = "shot_id")
     private long shotId;
 
-    @SuppressWarnings("UnusedVariable") // for whoever reads the database
     private String author = "";
 
     @Column(name = "made_at")
@@ -40,7 +41,6 @@ class EditEntity extends IdentifiedEntity {
 
     private String label = "";
 
-    @SuppressWarnings("UnusedVariable") // for whoever reads the database
     @Enumerated(EnumType.STRING)
     private Kind kind = Kind.EDIT;
     /** The edit that this one undoes or does again. */
@@ -67,6 +67,14 @@ class EditEntity extends IdentifiedEntity {
 
     long id() {
         return id == null ? 0 : id;
+    }
+
+    String author() {
+        return author;
+    }
+
+    boolean isImport() {
+        return kind == Kind.IMPORT;
     }
 
     String label() {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.plot.Attribute;
@@ -71,15 +72,26 @@ public class HistoryService {
                 ? events.findByShotIdAndIdLessThanOrderByIdDesc(shotId, end, oneMore)
                 : events.findByShotIdAndPlacementIdAndIdLessThanOrderByIdDesc(
                         shotId, record.placementId(placement), end, oneMore);
+        Map<Long, String> importers =
+                edits
+                        .findAllById(
+                                found.stream().flatMap(e -> e.editId().stream()).toList())
+                        .stream()
+                        .filter(EditEntity::isImport)
+                        .collect(Collectors.toMap(EditEntity::id, EditEntity::author));
         return new PastPage(
                 found.stream()
                         .limit(PAGE)
-                        .map(e -> past(record, record.placement(e.placementId()), e))
+                        .map(e -> past(
+                                record,
+                                record.placement(e.placementId()),
+                                e,
+                                e.editId().map(importers::get).orElse(null)))
                         .toList(),
                 found.size() > PAGE);
     }
 
-    private PastChange past(StoredScene record, Placement placement, KnotEventEntity event) {
+    private PastChange past(StoredScene record, Placement placement, KnotEventEntity event, @Nullable String importer) {
         return new PastChange(
                 event.id(),
                 placement.key(),
@@ -91,7 +103,8 @@ public class HistoryService {
                 event.reason(),
                 event.attribution().note(),
                 event.attribution().author(),
-                event.attribution().at());
+                event.attribution().at(),
+                importer);
     }
 
     private @Nullable Phrase printed(StoredScene record, Attribute attribute, @Nullable String stored) {

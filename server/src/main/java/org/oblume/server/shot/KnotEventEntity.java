@@ -9,6 +9,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Optional;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
@@ -67,6 +68,10 @@ class KnotEventEntity extends IdentifiedEntity {
         note = tie.note();
         author = tie.author();
         at = tie.at();
+    }
+
+    Optional<Long> editId() {
+        return Optional.ofNullable(editId);
     }
 
     long id() {

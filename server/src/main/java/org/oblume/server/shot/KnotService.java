@@ -254,8 +254,17 @@ public class KnotService {
         return before.with(before.book().with(List.of(new Knot(slate, change.placement(), change.value(), tie))));
     }
 
-    /** Keeps knots that were checked with their whole record, as they are: from a file, or for a new placement. */
+    /** Keeps knots that were checked with their whole record, as they are, for a new placement or a new scene. */
     public void recordAll(StoredScene record, List<Knot> tied) {
+        recordAll(record, tied, null);
+    }
+
+    /**
+     * Keeps knots that were checked with their whole record, as a file says them.
+     *
+     * @param importer who brought the file in, or null
+     */
+    public void recordAll(StoredScene record, List<Knot> tied, @Nullable String importer) {
         List<KnotEntity> rows = new ArrayList<>();
         for (Knot knot : tied) {
             KnotEntity row = new KnotEntity(
@@ -264,8 +273,15 @@ public class KnotService {
             rows.add(row);
         }
         knots.saveAllAndFlush(rows);
-        events.saveAll(
-                rows.stream().map(row -> new KnotEventEntity(row, null, null)).toList());
+        Map<Long, Long> imports = new HashMap<>();
+        if (importer != null) {
+            rows.forEach(row -> imports.computeIfAbsent(row.shotId(), shotId -> edits.save(new EditEntity(
+                            shotId, importer, clock.instant(), "brought in from a file", Kind.IMPORT, null))
+                    .id()));
+        }
+        events.saveAll(rows.stream()
+                .map(row -> new KnotEventEntity(row, imports.get(row.shotId()), null))
+                .toList());
     }
 
     private static boolean alreadyHolds(ShotState state, KnotChange change) {

@@ -12,6 +12,7 @@ import org.oblume.core.units.Phrase;
  * @param event names it, to go back to
  * @param from in words, or null when nothing was recorded before
  * @param to in words, or null when the value carries again from there
+ * @param importer who brought it in from a file, which names author and time; null for what was recorded here
  */
 record PastChange(
         long event,
@@ -24,4 +25,5 @@ record PastChange(
         @Nullable Reason reason,
         @Nullable String note,
         String author,
-        Instant at) {}
+        Instant at,
+        @Nullable String importer) {}

@@ -108,9 +108,10 @@ class ErrorContractTest {
                 .body()
                 .get("id")
                 .asLong();
-        Answer refused = api.as("LEAD").delete("/api/notes/" + note, null);
+        Answer refused = api.as("CONTROL").delete("/api/notes/" + note, null);
         isA(ProblemType.NOT_ALLOWED, refused);
-        assertThat(refused.detail()).startsWith("best boy wrote this: only best boy takes it out.");
+        assertThat(refused.detail()).startsWith("best boy wrote this: only best boy or a lead takes it out.");
+        assertThat(api.as("LEAD").delete("/api/notes/" + note, null).status()).isEqualTo(204);
     }
 
     @Test
