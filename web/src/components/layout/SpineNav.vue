@@ -133,7 +133,7 @@ useShortcuts((event) => {
       <button class="foot-button" title="Who works here" @click="emit('team')">
         <span class="block text-fine">working here</span><span class="block truncate text-ink">{{ session.name }}</span>
       </button>
-      <button class="foot-button flex gap-1.5" title="Copies of the record" @click="emit('copies')">
+      <button class="foot-button flex gap-1 whitespace-nowrap" title="Copies of the record" @click="emit('copies')">
         <span>Copies</span
         ><template v-if="safety.atRisk"><WedgeMark /><span class="text-fine">here only</span></template>
       </button>

@@ -109,7 +109,7 @@ class LostLaptopIT {
         JsonNode safety = gaffer.get("/api/archive");
         assertThat(safety.get("couldBeLost").asText())
                 .isEqualTo(
-                        "If this machine is lost, so is the record: its copies are beside it. Name a second folder, such as a memory stick: ./oblume run --second FOLDER");
+                        "If the server’s machine is lost, so is the record: its copies are beside it. Name a second folder, such as a memory stick: ./oblume run --second FOLDER");
         assertThat(safety.get("journal").asBoolean()).isFalse();
         assertThat(safety.has("heldElsewhere")).isFalse();
         // asked for at the machine while it runs, and used after it

@@ -118,14 +118,14 @@ public class ArchiveService {
 
     private static String couldBeLost(boolean named, boolean journal, @Nullable Instant held) {
         if (journal) {
-            return "Nothing that was acknowledged is lost with this machine: each edit is in the second folder too.";
+            return "Nothing that was acknowledged is lost with the server’s machine: each edit is in the second folder too.";
         }
         if (!named) {
-            return "If this machine is lost, so is the record: its copies are beside it. Name a second folder, such as a memory stick: ./oblume run --second FOLDER";
+            return "If the server’s machine is lost, so is the record: its copies are beside it. Name a second folder, such as a memory stick: ./oblume run --second FOLDER";
         }
         return held == null
-                ? "If this machine is lost, so is the record: the second folder has nothing yet. See that it is there and has room."
-                : "If this machine is lost, what was done since the newest copy in the second folder is lost with it. See that the folder is there and has room.";
+                ? "If the server’s machine is lost, so is the record: the second folder has nothing yet. See that it is there and has room."
+                : "If the server’s machine is lost, what was done since the newest copy in the second folder is lost with it. See that the folder is there and has room.";
     }
 
     private @Nullable String problem() {

@@ -5,10 +5,14 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.CarryBook;
@@ -143,6 +147,14 @@ public class ExchangeService {
         SceneFile file = reader.read(bytes);
         List<Knot> tied = check(file);
         refuseTimesThatCannotBe(tied);
+        refuseTwice("placement", "name", file.placements().stream().map(p -> p.name()
+                .toLowerCase(Locale.ROOT)));
+        for (SceneFile.ShotPart part : file.shots()) {
+            refuseTwice(
+                    "take of " + part.slate(),
+                    "number",
+                    orNone(part.takes()).stream().map(t -> Integer.toString(t.number())));
+        }
         SceneHeading own = file.scene();
         SceneHeading heading = number == null || number.isBlank()
                 ? own
@@ -178,6 +190,13 @@ public class ExchangeService {
     }
 
     private record SetFile(SceneFile.InProduction production, StageSet set) {}
+
+    private static void refuseTwice(String what, String by, Stream<String> all) {
+        Set<String> seen = new HashSet<>();
+        SceneFileReader.refuse(all.filter(one -> !seen.add(one))
+                .map(one -> "More than one %s has the %s %s: give each its own.".formatted(what, by, one))
+                .toList());
+    }
 
     private void refuseTimesThatCannotBe(List<Knot> tied) {
         Instant end = clock.instant().plus(Duration.ofDays(1));

@@ -20,6 +20,7 @@ import org.springframework.stereotype.Component;
 class SceneFileReader {
 
     private static final String SCHEMA = "/format/oblume-scene-1.schema.json";
+    private static final int MOST_PLACEMENTS = 500;
     private static final int MOST_PROBLEMS_TOLD = 6;
     private final ObjectMapper mapper;
     private final JsonSchema schema;
@@ -45,6 +46,10 @@ class SceneFileReader {
                     ("This file is version %s; this Oblume reads version %d. Update Oblume here, or ask for the "
                                     + "file in the older version.")
                             .formatted(file.path("version").asText(), SceneFile.VERSION));
+        }
+        if (file.path("placements").size() > MOST_PLACEMENTS) {
+            throw new Refusal("Nothing was imported. A scene has at most %d things on its plot, this one %d."
+                    .formatted(MOST_PLACEMENTS, file.path("placements").size()));
         }
         OlderSceneFile.upgrade(file);
         refuse(schema.validate(file).stream()

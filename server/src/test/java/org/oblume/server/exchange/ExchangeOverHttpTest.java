@@ -10,6 +10,7 @@ import com.networknt.schema.SpecVersion;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -29,6 +30,42 @@ class ExchangeOverHttpTest {
 
     @Autowired
     private ObjectMapper json;
+
+    @Test
+    void whatCameFromAFileSaysWhoBroughtItIn() {
+        ObjectNode out = export(api.shot("11A"));
+        Answer imported = api.post("/api/scenes/import?number=Y" + ++copies, out.toString());
+        long scene = imported.body().get("sceneId").asLong();
+        long shot = api.get("/api/book").body().findValues("scenes").stream()
+                .flatMap(scenes -> StreamSupport.stream(scenes.spliterator(), false))
+                .filter(one -> one.get("id").asLong() == scene)
+                .findFirst()
+                .orElseThrow()
+                .at("/shots/0/id")
+                .asLong();
+        JsonNode change =
+                api.get("/api/shots/%d/history".formatted(shot)).body().at("/changes/0");
+        assertThat(change.get("importer").asText()).isEqualTo("best boy");
+        assertThat(change.get("author").asText()).isNotEqualTo("best boy");
+    }
+
+    @Test
+    void aFileCannotSayThatSomethingWasRecordedWhenItCannotHaveBeen() {
+        ObjectNode out = export(api.shot("11A"));
+        ((ObjectNode) out.at("/shots/0/knots/0")).put("at", "0001-01-01T00:00:00Z");
+        Answer refused = api.post("/api/scenes/import?number=Y" + ++copies, out.toString());
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.detail()).contains("says that it was recorded at 0001-01-01T00:00:00Z: that cannot be.");
+    }
+
+    @Test
+    void aNameThatIsThereTwiceInAFileIsTold() {
+        ObjectNode out = export(api.shot("11A"));
+        ((ObjectNode) out.at("/placements/1")).set("name", out.at("/placements/0/name"));
+        Answer refused = api.post("/api/scenes/import?number=Y" + ++copies, out.toString());
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.detail()).contains("More than one placement has the name");
+    }
 
     @ParameterizedTest
     @ValueSource(strings = {"4A", "11A", "17A", "22A"})
