@@ -46,7 +46,7 @@ useFreshReads()
 
 useShortcuts((event) => {
   if (event.key === '?') keysOpen.value = true
-  else if (event.key === '.' && output.now?.armed) void output.stop()
+  else if (event.key === '.' && output.now?.armed && output.mayStop) void output.stop()
   else return false
   return true
 })

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { answer, api, sentence } from '@/api/client'
+import { answer, api, onVersion, sentence } from '@/api/client'
 import type { components } from '@/api/generated/schema'
 import { outdate, useRead } from '@/api/reads'
 import type { AtStop, Output } from '@/api/types'
@@ -53,5 +53,22 @@ export const useOutput = defineStore('output', () => {
   const recall = (shotId: number, body: components['schemas']['RecallBody']) =>
     ask(() => answer(api.POST('/api/shots/{shotId}/recall', { params: { path: { shotId } }, body })))
 
-  return { now, problem, said, arm, stop, recall }
+  /** Who may have output in their hands; each may do what the ones after it may. */
+  const ROLES = ['LEAD', 'CREW', 'CONTROL'] as const
+  const mayStop = computed(() => {
+    const mine = ROLES.findIndex((role) => role === session.session?.role)
+    const least = ROLES.findIndex((role) => role === now.value?.stopping.stoppedBy)
+    return mine >= 0 && mine <= least
+  })
+  const letStop = (stoppedBy: (typeof ROLES)[number]) =>
+    ask(() =>
+      answer(
+        api.PUT('/api/output/stoppers', {
+          params: { header: onVersion(now.value?.stopping.version) },
+          body: { stoppedBy },
+        }),
+      ),
+    )
+
+  return { now, problem, said, mayStop, arm, stop, recall, letStop }
 })

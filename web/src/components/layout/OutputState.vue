@@ -18,6 +18,7 @@ const live = computed(() => output.now?.live)
     >
     <span v-else :title="output.said">armed</span>
     <button
+      v-if="output.mayStop"
       class="stop self-stretch px-2.5 bg-ink text-ground font-strong"
       :disabled="connection.lost"
       title="Ends all output, key: ."

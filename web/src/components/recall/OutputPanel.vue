@@ -86,7 +86,7 @@ function recall() {
       Arm output…
     </button>
     <button
-      v-else
+      v-else-if="output.mayStop"
       class="button stop bg-ink text-ground font-strong"
       :disabled="connection.lost"
       @click="output.stop()"
@@ -94,6 +94,20 @@ function recall() {
       Stop all
     </button>
   </section>
+  <p v-if="session.may('LEAD')" class="py-1.5 px-4 border-b border-line text-small">
+    <label class="inline-flex flex-wrap items-center gap-2"
+      ><span class="text-quiet">May stop output:</span>
+      <select
+        class="field !w-auto"
+        :value="output.now?.stopping.stoppedBy"
+        @change="output.letStop(($event.target as HTMLSelectElement).value as 'LEAD' | 'CREW' | 'CONTROL')"
+      >
+        <option value="LEAD">leads</option>
+        <option value="CREW">leads and crew</option>
+        <option value="CONTROL">leads, crew and control</option>
+      </select></label
+    >
+  </p>
   <p v-if="connection.lost && live" class="note"><WedgeMark act /> {{ output.said }}.</p>
   <p v-if="output.now?.interruption" class="note"><WedgeMark act /> {{ output.now.interruption }}</p>
   <p v-if="output.now?.sendError" class="note"><WedgeMark act /> {{ output.now.sendError }}</p>

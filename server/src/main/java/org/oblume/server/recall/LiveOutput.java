@@ -231,7 +231,7 @@ class LiveOutput {
      * @param revised what to say when the record has moved on
      * @param rig whether a rig answers
      */
-    synchronized OutputView view(@Nullable String revised, boolean rig) {
+    synchronized OutputView view(@Nullable String revised, boolean rig, OutputView.Stopping stopping) {
         OutputView.LiveShot shot = live == null || sender == null
                 ? null
                 : new OutputView.LiveShot(
@@ -245,7 +245,7 @@ class LiveOutput {
                         sender.universes(),
                         sender.sent(),
                         revised);
-        return new OutputView(armed, shot, outlets(), interruption, sendError, rig);
+        return new OutputView(armed, shot, outlets(), interruption, sendError, rig, stopping);
     }
 
     private static List<OutputView.Outlet> outlets() {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Slate;
+import org.oblume.server.team.TeamRole;
 
 /**
  * What goes out now.
@@ -14,6 +15,7 @@ import org.oblume.core.carry.Slate;
  * @param interruption what to know of a server that stopped while output was live, until output is armed again; or null
  * @param sendError why packets do not leave, or null
  * @param rig whether there is a rig that answers
+ * @param stopping who may stop it
  */
 public record OutputView(
         @Nullable Armed armed,
@@ -21,7 +23,14 @@ public record OutputView(
         List<Outlet> interfaces,
         @Nullable String interruption,
         @Nullable String sendError,
-        boolean rig) {
+        boolean rig,
+        Stopping stopping) {
+
+    /**
+     * @param stoppedBy that role and those above it may
+     * @param version for If-Match
+     */
+    public record Stopping(TeamRole stoppedBy, long version) {}
 
     /** @param atStop what becomes of the lights when output stops */
     public record Armed(String by, Instant at, String outlet, AtStop atStop) {}

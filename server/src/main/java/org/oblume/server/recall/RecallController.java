@@ -8,13 +8,17 @@ import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
+import org.oblume.server.support.IfMatch;
 import org.oblume.server.support.NotFoundException;
+import org.oblume.server.team.TeamRole;
+import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -27,8 +31,10 @@ class RecallController {
     private final RecallService recall;
     private final LiveOutput output;
     private final RigClient rig;
+    private final StopRule stopRule;
 
-    RecallController(RecallService recall, LiveOutput output, RigClient rig) {
+    RecallController(RecallService recall, LiveOutput output, RigClient rig, StopRule stopRule) {
+        this.stopRule = stopRule;
         this.recall = recall;
         this.output = output;
         this.rig = rig;
@@ -76,11 +82,25 @@ class RecallController {
         return recall.output();
     }
 
-    @Needs(Permission.READ)
+    @Needs(Permission.PATCH)
     @Changes(Topic.OUTPUT)
     @PostMapping("/output/stop")
-    OutputView stop() {
+    OutputView stop(Principal person) {
+        stopRule.requireMayStop(person.getName());
         output.stop();
+        return recall.output();
+    }
+
+    /** @param stoppedBy that role and those above it may stop output */
+    record MayStop(TeamRole stoppedBy) {}
+
+    @Needs(Permission.LEAD)
+    @Changes(Topic.OUTPUT)
+    @PutMapping("/output/stoppers")
+    OutputView stoppers(
+            @RequestBody MayStop body,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
+        stopRule.change(body.stoppedBy(), IfMatch.version(ifMatch));
         return recall.output();
     }
 

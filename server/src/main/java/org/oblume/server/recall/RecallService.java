@@ -42,9 +42,11 @@ class RecallService {
     private final PatchService patches;
     private final LiveOutput output;
     private final RigClient rig;
+    private final StopRule stopRule;
     private final Clock clock;
 
-    RecallService(PatchService patches, LiveOutput output, RigClient rig, Clock clock) {
+    RecallService(PatchService patches, LiveOutput output, RigClient rig, Clock clock, StopRule stopRule) {
+        this.stopRule = stopRule;
         this.patches = patches;
         this.output = output;
         this.rig = rig;
@@ -53,7 +55,7 @@ class RecallService {
 
     OutputView output() {
         LiveOutput.RecalledShot live = output.live();
-        return output.view(live == null ? null : revised(live), rig.lastAnswered());
+        return output.view(live == null ? null : revised(live), rig.lastAnswered(), stopRule.now());
     }
 
     private @Nullable String revised(LiveOutput.RecalledShot live) {

@@ -307,17 +307,43 @@ class RecallOverHttpTest {
     }
 
     @Test
-    void stopEndsTheStreamsForAnyoneAndTurnsOutputOff() {
+    void stopEndsTheStreamsForWhoMayRecallAndTurnsOutputOff() {
         arm();
         recall(0, 100);
         agrees();
-        assertThat(api.as("READER").post("/api/output/stop", "{}").body().has("armed"))
+        Answer visitor = api.as("READER").post("/api/output/stop", "{}");
+        assertThat(visitor.status()).as("a visitor cannot black out a take").isEqualTo(403);
+        assertThat(api.get("/api/output").body().has("armed")).isTrue();
+        assertThat(api.as("CONTROL").post("/api/output/stop", "{}").body().has("armed"))
                 .isFalse();
         await().untilAsserted(() ->
                 assertThat(api.get("/api/rig").body().get("sources")).isEmpty());
         assertThat(drift())
                 .anyMatch(s -> s.startsWith("Street sign hears nothing in universe 1: it stands at 0 %"))
                 .anyMatch(s -> s.startsWith("Key hears nothing in universe 1: it stands at 42 %"));
+    }
+
+    @Test
+    void aLeadSaysWhoMayStopOutput() {
+        Api lead = api.as("LEAD");
+        long version = api.get("/api/output").body().at("/stopping/version").asLong();
+        assertThat(lead.put("/api/output/stoppers", "{\"stoppedBy\":\"LEAD\"}", version)
+                        .status())
+                .isEqualTo(200);
+        assertThat(lead.put("/api/output/stoppers", "{\"stoppedBy\":\"CREW\"}", version)
+                        .status())
+                .as("chosen by another since")
+                .isEqualTo(409);
+        Answer crew = api.post("/api/output/stop", "{}");
+        assertThat(crew.status()).isEqualTo(403);
+        assertThat(crew.detail()).isEqualTo("Here only a lead stops output: call one.");
+        assertThat(lead.post("/api/output/stop", "{}").status()).isEqualTo(200);
+        assertThat(lead.put("/api/output/stoppers", "{\"stoppedBy\":\"READER\"}", version + 1)
+                        .detail())
+                .isEqualTo("Choose lead, crew or control: those may have output in their hands.");
+        assertThat(lead.put("/api/output/stoppers", "{\"stoppedBy\":\"CONTROL\"}", version + 1)
+                        .status())
+                .isEqualTo(200);
     }
 
     @Test
