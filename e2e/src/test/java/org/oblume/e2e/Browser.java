@@ -45,6 +45,11 @@ final class Browser implements AutoCloseable {
     private boolean signedIn;
 
     Browser(String address) {
+        this(address, null);
+    }
+
+    /** @param home whose authorities it trusts, or null for those of this machine */
+    Browser(String address, Path home) {
         this.address = address;
         try {
             ChromeOptions options = new ChromeOptions();
@@ -67,6 +72,7 @@ final class Browser implements AutoCloseable {
             driver = new ChromeDriver(
                     new ChromeDriverService.Builder()
                             .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+                            .withEnvironment(home == null ? Map.of() : Map.of("HOME", home.toString()))
                             .build(),
                     options);
         } catch (IOException failed) {

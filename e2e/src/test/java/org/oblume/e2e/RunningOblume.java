@@ -2,6 +2,7 @@ package org.oblume.e2e;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -16,7 +17,7 @@ import org.oblume.rig.RunningRig;
 /** The packaged application as a process of its own, on a free port. */
 final class RunningOblume implements AutoCloseable {
 
-    private static final Pattern READY = Pattern.compile("Oblume is ready: (http://localhost:\\d+)/");
+    private static final Pattern READY = Pattern.compile("Oblume is ready: (https?://localhost:\\d+)/");
     private static final Duration LONGEST_START = Duration.ofSeconds(120);
 
     /** A test starts many servers and works each for a short while. */
@@ -72,6 +73,25 @@ final class RunningOblume implements AutoCloseable {
     /** On a disk that has less room than edits need, with the demo's people. */
     static RunningOblume withoutRoom(Path data) {
         return start(data, QUICK_START, "--spring.profiles.active=demo", "--oblume.least-room=8000000TB");
+    }
+
+    /** With a certificate of its own; what is typed goes to {@code httpPort}. */
+    static RunningOblume withHttps(Path data, int httpPort) {
+        return start(
+                data,
+                QUICK_START,
+                "--spring.profiles.active=demo",
+                "--oblume.https=true",
+                "--oblume.http-port=" + httpPort,
+                "--server.port=" + freePort());
+    }
+
+    static int freePort() {
+        try (ServerSocket any = new ServerSocket(0)) {
+            return any.getLocalPort();
+        } catch (IOException none) {
+            throw new UncheckedIOException(none);
+        }
     }
 
     static RunningOblume empty(Path data) {

@@ -1,5 +1,6 @@
 package org.oblume.server;
 
+import org.oblume.server.https.HttpsSetup;
 import org.oblume.server.storage.StartCheck;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -10,7 +11,7 @@ public class OblumeApplication {
 
     public static void main(String[] args) {
         SpringApplication oblume = new SpringApplication(OblumeApplication.class);
-        oblume.addListeners(new StartCheck());
+        oblume.addListeners(new StartCheck(), new HttpsSetup());
         oblume.run(args);
     }
 }

@@ -256,11 +256,17 @@ public class ArchiveService {
         } catch (IOException | RuntimeException failed) {
             LOG.debug("It is tried again.", failed);
         } finally {
-            try {
-                Files.deleteIfExists(wanted);
-            } catch (IOException kept) {
-                LOG.debug("The wish stays.", kept);
+            if (asked) { // a wish of meanwhile is for the next one
+                granted(wanted);
             }
+        }
+    }
+
+    private static void granted(Path wanted) {
+        try {
+            Files.deleteIfExists(wanted);
+        } catch (IOException kept) {
+            LOG.debug("The wish stays.", kept);
         }
     }
 

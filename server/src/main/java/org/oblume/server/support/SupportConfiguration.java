@@ -43,7 +43,12 @@ class SupportConfiguration {
     @EventListener
     void logAddress(ApplicationReadyEvent ready) {
         if (ready.getApplicationContext() instanceof WebServerApplicationContext web && web.getWebServer() != null) {
-            LOG.info("Oblume is ready: http://localhost:{}/", web.getWebServer().getPort());
+            boolean https =
+                    ready.getApplicationContext().getEnvironment().getProperty("oblume.https", Boolean.class, false);
+            LOG.info(
+                    "Oblume is ready: {}://localhost:{}/",
+                    https ? "https" : "http",
+                    web.getWebServer().getPort());
         }
     }
 }
