@@ -26,7 +26,7 @@ class FullDiskIT {
             crew.open("/shots/%d/log".formatted(shot));
             crew.see("[aria-label='New note']").sendKeys("Waits for room");
             crew.press("Add note");
-            crew.seeText("1 edit");
+            crew.seeText("waits to be sent: Waits for room");
             full.stop();
         }
         try (RunningOblume again = RunningOblume.withDemo(data)) {
