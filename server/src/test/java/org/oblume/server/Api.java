@@ -8,6 +8,7 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -80,6 +81,25 @@ public class Api {
                 .filter(c -> !c.getName().equals("XSRF-TOKEN"))
                 .forEach(c -> other.cookies.getCookieStore().add(address(""), c));
         return other;
+    }
+
+    /** What a server answers that is called by another name: the body, as it is. */
+    public byte[] body(String host, String path) throws IOException {
+        byte[] all = answer(host, path);
+        String head = new String(all, StandardCharsets.ISO_8859_1);
+        return java.util.Arrays.copyOfRange(all, head.indexOf("\r\n\r\n") + 4, all.length);
+    }
+
+    /** What a server answers that is called by another name, from its first line on. */
+    public byte[] answer(String host, String path) throws IOException {
+        signedIn();
+        try (Socket socket = new Socket("localhost", address("").getPort())) {
+            socket.getOutputStream()
+                    .write("GET %s HTTP/1.1\r\nHost: %s\r\nCookie: %s\r\nConnection: close\r\n\r\n"
+                            .formatted(path, host, cookies())
+                            .getBytes(StandardCharsets.US_ASCII));
+            return socket.getInputStream().readAllBytes();
+        }
     }
 
     /** What this device sends as its cookies. */

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.time.Instant;
 import java.util.Map;
+import org.oblume.server.support.Machine;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.core.env.MapPropertySource;

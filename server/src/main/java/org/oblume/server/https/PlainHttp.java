@@ -17,6 +17,7 @@ import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
 import org.apache.catalina.connector.Connector;
+import org.oblume.server.support.Machine;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;

@@ -17,6 +17,7 @@ import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.support.CsvCell;
+import org.oblume.server.support.KnownHosts;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -26,7 +27,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** The record on paper: each as {@code pdf} or as {@code csv}, the plot as {@code svg} too. */
 @Needs(Permission.READ)
@@ -40,8 +40,10 @@ class PaperController {
     private static final double SCALE_BAR_PT = 30;
     private final Papers papers;
     private final Clock clock;
+    private final KnownHosts hosts;
 
-    PaperController(Papers papers, Clock clock) {
+    PaperController(Papers papers, Clock clock, KnownHosts hosts) {
+        this.hosts = hosts;
         this.papers = papers;
         this.clock = clock;
     }
@@ -141,10 +143,8 @@ class PaperController {
         return (int) Checks.within("scale", "The scale 1 :", scale, 0, MOST_SCALE, "");
     }
 
-    private static Papers.For reader(String units) {
-        return new Papers.For(
-                "imperial".equals(units),
-                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString());
+    private Papers.For reader(String units) {
+        return new Papers.For("imperial".equals(units), hosts.reachable().orElse(null));
     }
 
     private ResponseEntity<byte[]> answer(Paper paper, String kind, Principal person) {

@@ -79,7 +79,7 @@ class Papers {
      * @param imperial whether lengths are in feet and inches
      * @param site address of the server as the reader reaches it, without a slash at its end
      */
-    record For(boolean imperial, String site) {
+    record For(boolean imperial, @Nullable String site) {
 
         String say(Phrase words) {
             return imperial ? words.imperial() : words.metric();
@@ -94,8 +94,9 @@ class Papers {
             return held == null ? "" : say(held.say());
         }
 
+        @Nullable
         String link(String path) {
-            return site + path;
+            return site == null ? null : site + path;
         }
     }
 

@@ -26,6 +26,8 @@ final class PdfSheet {
 
     private static final double MARGIN = 40;
     private static final double QR = 68;
+    private static final String NOT_REACHED =
+            "No code: only the machine that printed this reaches its Oblume. Started with --lan, phones do.";
     /** Rows of the code reach into each other by this, or a reader sees white lines between them; points. */
     private static final double NO_SEAM = 0.12;
 
@@ -111,7 +113,9 @@ final class PdfSheet {
                 pen().text(new At(MARGIN, y), line, Face.TEXT, 10);
                 y += 13;
             }
-            code(new At(paper.getWidth() - MARGIN - QR, MARGIN - 6));
+            if (sheet.link() != null) {
+                code(sheet.link(), new At(paper.getWidth() - MARGIN - QR, MARGIN - 6));
+            }
             down = MARGIN + HEAD;
         } else {
             pen().text(new At(MARGIN, MARGIN + 4), sheet.title(), Face.BOLD, 10);
@@ -119,11 +123,11 @@ final class PdfSheet {
         }
     }
 
-    private void code(At corner) {
+    private void code(String link, At corner) {
         try {
             BitMatrix bits = new QRCodeWriter()
                     .encode(
-                            sheet.link(),
+                            link,
                             BarcodeFormat.QR_CODE,
                             0,
                             0,
@@ -152,7 +156,7 @@ final class PdfSheet {
                 }
             }
         } catch (WriterException tooLong) {
-            throw new IllegalArgumentException("The address is too long for a QR code: " + sheet.link(), tooLong);
+            throw new IllegalArgumentException("The address is too long for a QR code: " + link, tooLong);
         }
     }
 
@@ -296,7 +300,11 @@ final class PdfSheet {
                             printed + ". Figures are predicted by a model unless they are said to be metered.",
                             Face.TEXT,
                             7);
-            pens.get(i).text(new At(MARGIN, y + 9), sheet.link(), Face.FIGURES, 6.5);
+            if (sheet.link() == null) {
+                pens.get(i).text(new At(MARGIN, y + 9), NOT_REACHED, Face.TEXT, 6.5);
+            } else {
+                pens.get(i).text(new At(MARGIN, y + 9), sheet.link(), Face.FIGURES, 6.5);
+            }
             pens.get(i)
                     .text(
                             new At(paper.getWidth() - MARGIN - pens.get(i).width(page, Face.FIGURES, 8), y),

@@ -1,14 +1,15 @@
 package org.oblume.server.paper;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What goes on paper, before it is laid out.
  *
- * @param link address of the page that it is of; printed as a QR code too
+ * @param link address of the page that it is of, printed as a QR code too; null when no other device can reach it
  * @param parts from top to bottom
  */
-record Sheet(String title, String subtitle, String link, boolean landscape, List<Part> parts) {
+record Sheet(String title, String subtitle, @Nullable String link, boolean landscape, List<Part> parts) {
 
     /** A part of a sheet. */
     sealed interface Part permits Say, Table, Steps, Plan, Signing {}

@@ -120,8 +120,11 @@ class PaperOverHttpTest {
     @Test
     void aPaperNamesThePageThatItIsOf() throws IOException, InterruptedException {
         long shot = api.shot("4C");
-        assertThat(text("/api/shots/%d/paper/sheet.pdf".formatted(shot)))
-                .containsPattern("http://localhost:\\d+/shots/%d/plot".formatted(shot));
+        String sheet = "/api/shots/%d/paper/sheet.pdf".formatted(shot);
+        assertThat(text(sheet)).contains("No code: only the machine that printed this reaches its Oblume.");
+        try (PDDocument pdf = Loader.loadPDF(api.body("10.0.0.5", sheet))) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("http://10.0.0.5/shots/%d/plot".formatted(shot));
+        }
     }
 
     @Test

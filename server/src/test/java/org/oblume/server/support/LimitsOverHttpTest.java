@@ -2,6 +2,8 @@ package org.oblume.server.support;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,6 +34,21 @@ class LimitsOverHttpTest {
                 .post(path.formatted(api.shot("4C")), body.replace('\'', '"').formatted(LONG));
         assertThat(answer.status()).isEqualTo(400);
         assertThat(answer.detail()).isEqualTo("A line has at most 500 signs, this one 600: say it in parts.");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "evil.example, 421",
+        "localhost.evil.example, 421",
+        "10.0.0.5.evil.example, 421",
+        "localhost, 200",
+        "10.0.0.5, 200",
+        "[fe80::1], 200",
+        "cart.local, 200"
+    })
+    void nobodyElsesNameLeadsHere(String host, int status) throws IOException {
+        assertThat(new String(api.answer(host, "/api/session"), StandardCharsets.UTF_8))
+                .startsWith("HTTP/1.1 %d".formatted(status));
     }
 
     @Test

@@ -1,4 +1,4 @@
-package org.oblume.server.https;
+package org.oblume.server.support;
 
 import java.io.IOException;
 import java.net.Inet4Address;
@@ -10,12 +10,12 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /** What this machine is called on its networks. */
-final class Machine {
+public final class Machine {
 
     private Machine() {}
 
     /** Its own, as machines on the same network find it. */
-    static Set<String> names() {
+    public static Set<String> names() {
         Set<String> names = new TreeSet<>(Set.of("localhost"));
         try {
             String own = InetAddress.getLocalHost().getHostName().toLowerCase(Locale.ROOT);
@@ -29,7 +29,7 @@ final class Machine {
     }
 
     /** Of the fourth version, loopback included. */
-    static List<InetAddress> addresses() {
+    public static List<InetAddress> addresses() {
         try {
             return NetworkInterface.networkInterfaces()
                     .flatMap(NetworkInterface::inetAddresses)
