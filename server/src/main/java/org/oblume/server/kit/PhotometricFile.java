@@ -3,6 +3,7 @@ package org.oblume.server.kit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.oblume.core.photometry.MeasuredBeam;
 import org.oblume.core.units.Refusal;
 
@@ -12,6 +13,8 @@ import org.oblume.core.units.Refusal;
  */
 final class PhotometricFile {
 
+    private static final Pattern FIGURE =
+            Pattern.compile("[-+]?(\\d{1,30}\\.?\\d{0,30}|\\.\\d{1,30})([eE][-+]?\\d{1,3})?");
     private static final double METRES_PER_FOOT = 0.3048;
     private static final int FEET = 1;
     private static final int TYPE_C = 1;
@@ -116,11 +119,12 @@ final class PhotometricFile {
         if (at >= numbers.length) {
             throw new Refusal("The LM-63 file ends before its figures do: get it again.");
         }
-        try {
-            return Double.parseDouble(numbers[at++]);
-        } catch (NumberFormatException notANumber) {
+        String figure = numbers[at++];
+        double value = FIGURE.matcher(figure).matches() ? Double.parseDouble(figure) : Double.NaN;
+        if (!Double.isFinite(value)) {
             throw new Refusal("“%s” stands in the LM-63 file where a figure should: get it again."
-                    .formatted(numbers[at - 1].substring(0, Math.min(20, numbers[at - 1].length()))));
+                    .formatted(figure.substring(0, Math.min(20, figure.length()))));
         }
+        return value;
     }
 }

@@ -101,10 +101,8 @@ class PatchController {
     PatchPage.PatchPlan read(@PathVariable long shotId, InputStream body) throws IOException {
         return patch.read(
                 shotId,
-                new String(
-                        PayloadTooLargeException.read(
-                                body, LARGEST_MB, "The file is larger than %d MB: a patch is never that large."),
-                        StandardCharsets.UTF_8));
+                PatchTable.text(PayloadTooLargeException.read(
+                        body, LARGEST_MB, "The file is larger than %d MB: a patch is never that large.")));
     }
 
     @Needs(Permission.PATCH)

@@ -4,14 +4,17 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
@@ -64,13 +67,39 @@ final class PatchTable {
         return out.toString();
     }
 
+    /** The signs of a file as spreadsheets write it: UTF-8, or UTF-16 with its mark. */
+    static String text(byte[] file) {
+        boolean wide = file.length > 1 && ((file[0] == -1 && file[1] == -2) || (file[0] == -2 && file[1] == -1));
+        String text = new String(file, wide ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
+        return text.startsWith("\ufeff") ? text.substring(1) : text;
+    }
+
+    /** What stands between the cells: where a comma stands in figures, spreadsheets take a semicolon. */
+    private static char between(String text) {
+        String head = text.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
+        return ";\t,"
+                .chars()
+                .mapToObj(c -> (char) c)
+                .max(Comparator.comparing(
+                        c -> head.chars().filter(sign -> sign == c).count()))
+                .orElse(',');
+    }
+
     /** @throws Refusal when it is no table of a patch at all */
     static ReadPatches read(String text, List<PatchedUnit> units) {
         Map<PatchedUnit, Patch> patches = new LinkedHashMap<>();
         List<String> problems = new ArrayList<>();
-        try {
-            for (CSVRecord row : TABLE.parse(new StringReader(text.startsWith("\ufeff") ? text.substring(1) : text))) {
+        CSVFormat table = TABLE.builder().setDelimiter(between(text)).get();
+        try (CSVParser rows = table.parse(new StringReader(text))) {
+            if (!rows.getHeaderMap().containsKey("name")) {
+                throw new IllegalArgumentException("no names");
+            }
+            for (CSVRecord row : rows) {
                 try {
+                    if (!row.isConsistent()) {
+                        throw new Refusal("it has %d cells, the first line %d."
+                                .formatted(row.size(), rows.getHeaderNames().size()));
+                    }
                     PatchedUnit unit = named(row, units);
                     if (patches.put(unit, patch(row, unit)) != null) {
                         throw new Refusal("%s stands in it twice: keep one line."
@@ -85,6 +114,10 @@ final class PatchTable {
                     "file",
                     "This is not a patch as CSV. Take the patch out as CSV first, and edit that: its columns are %s."
                             .formatted(String.join(", ", COLUMNS)));
+        }
+        if (patches.isEmpty() && problems.isEmpty()) {
+            throw new Refusal(
+                    "file", "There is no light in this file: a line for each, under the names of the columns.");
         }
         return new ReadPatches(patches, problems);
     }

@@ -65,6 +65,9 @@ class KitOverHttpTest {
                 "IESNA:LM-63-2002@TILT=NONE@1 1000 1 3 1 2 2 0 0 0@1 1 10@0 45 90@0@1 1 1 | not of photometric type C",
                 "IESNA:LM-63-2002@TILT=NONE@1 1000 1 3 1 1 2 0 0 0@1 1 10@0 45 | ends before its figures do",
                 "IESNA:LM-63-2002@TILT=NONE@1 1000 one | stands in the LM-63 file where a figure should",
+                "IESNA:LM-63-2002@TILT=NONE@1 NaN 1 | stands in the LM-63 file where a figure should",
+                "IESNA:LM-63-2002@TILT=NONE@1 1e400 1 | stands in the LM-63 file where a figure should",
+                "IESNA:LM-63-2002@TILT=NONE@1 0x1p3 1 | stands in the LM-63 file where a figure should",
                 "IESNA:LM-63-2002@TILT=other.tlt@1 | keeps its tilt in another file"
             })
     void aFileThatCannotBeReadSaysWhy(String file, String sentence) {

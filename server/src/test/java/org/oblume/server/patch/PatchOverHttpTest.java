@@ -152,6 +152,34 @@ class PatchOverHttpTest {
     }
 
     @Test
+    void aTableIsReadAsAnySpreadsheetWritesIt() throws Exception {
+        String out = new String(api.file("/api/shots/%d/patch.csv".formatted(shot)), StandardCharsets.UTF_8);
+        String semicolons = out.replace(',', ';');
+        for (byte[] file : List.of(
+                semicolons.getBytes(StandardCharsets.UTF_8),
+                out.getBytes(StandardCharsets.UTF_16),
+                out.replace(',', '\t').getBytes(StandardCharsets.UTF_16))) {
+            Answer read = api.upload("/api/shots/%d/patch/read".formatted(shot), file);
+            assertThat(read.status()).as(read.detail()).isEqualTo(200);
+            assertThat(read.body().get("changes")).isEmpty();
+            assertThat(read.body().get("problems")).isEmpty();
+        }
+    }
+
+    @Test
+    void aTableThatLacksSomethingSaysSo() {
+        String path = "/api/shots/%d/patch/read".formatted(shot);
+        String head = "name,unit,kind,path,universe,address,mode,slots,group\r\n";
+        JsonNode read = api.upload(path, (head + "Key,,wired,1,300\r\n").getBytes(StandardCharsets.UTF_8))
+                .body();
+        assertThat(read.get("problems").get(0).asText()).isEqualTo("Line 2: it has 5 cells, the first line 9.");
+        assertThat(read.get("changes")).isEmpty();
+        assertThat(api.upload(path, head.getBytes(StandardCharsets.UTF_8)).detail())
+                .startsWith("There is no light in this file");
+        assertThat(api.upload(path, new byte[0]).detail()).startsWith("This is not a patch as CSV");
+    }
+
+    @Test
     void whatTheControlRecordsTravelsInTheSceneFile() {
         patch("key", "{\"path\":\"APP\",\"group\":\"Practicals\"}");
         for (String value : List.of(
