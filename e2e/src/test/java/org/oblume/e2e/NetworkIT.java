@@ -128,6 +128,7 @@ class NetworkIT {
         crew.press("one above ours");
         crew.seeText("house desk sends universe 1 at priority 150, above ours of 100");
         crew.press("All quiet");
+        crew.until("hear of nobody else", d -> crew.text().contains("house desk sends") ? null : true);
         crew.press("broken packets");
         crew.seeText("could not be read");
         crew.press("a flood");

@@ -33,6 +33,7 @@ public class ArchiveService {
     static final String COPIES = "copies";
     private static final Logger LOG = LoggerFactory.getLogger(ArchiveService.class);
     private static final Duration EACH = Duration.ofMinutes(15);
+    private static final Duration AFTER_A_FAILURE = Duration.ofMinutes(1);
 
     private final RecordFile file;
     private final Clock clock;
@@ -46,6 +47,9 @@ public class ArchiveService {
         return thread;
     });
     private long writesOfNewest = -1;
+    /** A disk that is full is not filled by trying. */
+    private volatile Instant notBefore = Instant.EPOCH;
+
     private volatile @Nullable Instant newest;
     private volatile @Nullable Instant newestElsewhere;
     private volatile @Nullable String problem;
@@ -144,6 +148,7 @@ public class ArchiveService {
         long writes = file.writes();
         Files.createDirectories(here.folder());
         needRoom();
+        problem = null;
         Optional<CopyFolder> second = second().map(CopyFolder::new);
         second.ifPresent(folder -> journal(folder, begun));
         Path part = here.folder().resolve("being-made.part");
@@ -153,12 +158,12 @@ public class ArchiveService {
             here.take(part, begun);
             writesOfNewest = writes;
             newest = begun;
-            problem = null;
             LOG.debug("A copy with {} rows was made.", rows);
             second.ifPresent(folder -> takeElsewhere(folder, part, begun));
             here.thin();
         } catch (IOException failed) {
             problem = "The copy of " + begun + " failed: " + failed.getMessage();
+            notBefore = begun.plus(AFTER_A_FAILURE);
             LOG.warn("No copy was made: {}", failed.getMessage());
             throw failed;
         } finally {
@@ -173,6 +178,7 @@ public class ArchiveService {
         long needed = (Files.exists(database) ? Files.size(database) : 0) + leastRoom.toBytes();
         if (Files.getFileStore(here.folder()).getUsableSpace() < needed) {
             problem = "There is no room for a copy on the server’s machine: %d MB are needed.".formatted(needed >> 20);
+            notBefore = clock.instant().plus(AFTER_A_FAILURE);
             throw new IOException(problem);
         }
     }
@@ -205,6 +211,7 @@ public class ArchiveService {
 
     private void giveUp(IOException lost) {
         problem = String.valueOf(lost.getMessage());
+        notBefore = clock.instant().plus(AFTER_A_FAILURE);
         LOG.warn("The second folder does not take a copy: {}", lost.getMessage());
     }
 
@@ -250,7 +257,7 @@ public class ArchiveService {
         Path wanted = here.folder().resolve(WANTED);
         boolean asked = Files.exists(wanted);
         try {
-            if (asked || isDue() || folderIsBack()) {
+            if (asked || (!clock.instant().isBefore(notBefore) && (isDue() || folderIsBack()))) {
                 copyNow();
             }
         } catch (IOException | RuntimeException failed) {
