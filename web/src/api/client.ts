@@ -51,6 +51,11 @@ export function whenRestored(then: () => void) {
   restored = then
 }
 
+/** The stretch of the record that this device reads now; undefined before it has read anything. */
+export function epochNow(): string | undefined {
+  return epoch
+}
+
 /** When the server answered the edit of a key, by its clock in ms; told once. */
 export function answeredOf(key: string): number | undefined {
   const at = answeredAt.get(key)
@@ -82,7 +87,7 @@ function headersOf(request: Request): Headers {
   headers.set('Oblume-Units', globalThis.localStorage?.getItem('oblume.units') ?? 'metric')
   if (request.method === 'GET') return headers
   headers.set('Oblume-Device', device)
-  if (epoch) headers.set('Oblume-Epoch', epoch)
+  if (epoch && !headers.has('Oblume-Epoch')) headers.set('Oblume-Epoch', epoch)
   const pass = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
   if (pass) headers.set('X-XSRF-TOKEN', decodeURIComponent(pass))
   return headers

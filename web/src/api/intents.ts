@@ -1,4 +1,4 @@
-import { answer, api, ApiError, asFile, onVersion } from './client'
+import { answer, api, ApiError, asFile, epochNow, onVersion } from './client'
 import type { components } from './generated/schema'
 import type { Attribute, AttributeValue, Meter, Moves, Note, PlotEdit, Reason, Rebuild, Take, ValueEdit } from './types'
 
@@ -23,11 +23,9 @@ interface Edits {
     note?: string
     /** The value that it was made on. */
     was?: AttributeValue
-    /** Whether the revision means nothing any more, because the record was brought back from a copy: then that value tells. */
-    byValue?: true
   }
   /** All of them or none. */
-  values: { shotId: number; changes: MadeOn[]; reason?: Reason; note?: string; byValue?: true }
+  values: { shotId: number; changes: MadeOn[]; reason?: Reason; note?: string }
   moveTick: { from: string; to: string; key: string; done: boolean }
   rebuildTick: { shotId: number; runId?: number; placement: string; done: boolean }
   reading: { shotId: number; body: components['schemas']['ReadingBody'] }
@@ -57,10 +55,15 @@ interface Answers {
 
 export type AnswerTo<K extends Kind> = Answers[K]
 
-type Way = { headers: { 'Idempotency-Key': string }; picture?: Blob }
+type Way = {
+  headers: { 'Idempotency-Key': string; 'Oblume-Epoch'?: string }
+  picture?: Blob
+  /** Whether revisions mean nothing any more, because the record was brought back from a copy: then the value that was there tells. */
+  byValue: boolean
+}
 
 const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]> } = {
-  value({ shotId, placement, attribute, revision, wanted, reason, note, was, byValue }, way) {
+  value({ shotId, placement, attribute, revision, wanted, reason, note, was }, { byValue, ...way }) {
     const insteadOf = byValue && wanted ? was : undefined
     const header = onVersion(insteadOf ? undefined : revision)
     const at = { ...way, params: { path: { shotId, placement, attribute }, header } }
@@ -73,7 +76,7 @@ const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]>
         : api.DELETE('/api/shots/{shotId}/placements/{placement}/{attribute}', at),
     )
   },
-  values({ shotId, changes, reason, note, byValue }, way) {
+  values({ shotId, changes, reason, note }, { byValue, ...way }) {
     const all = changes.map(({ was, ...change }) => ({ ...change, insteadOf: byValue ? was : undefined }))
     return answer(
       api.POST('/api/shots/{shotId}/knots', {
@@ -133,13 +136,16 @@ const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]>
  * Sends an edit; under the same key it is done once, however often it is sent.
  *
  * @param picture of a photograph
+ * @param madeIn the stretch of the record that it was made in
  */
 export function deliver<K extends Kind>(
   intent: Intent<K>,
   idempotencyKey: string,
   picture?: Blob,
+  madeIn = epochNow(),
 ): Promise<AnswerTo<K>> {
-  return CALLS[intent.kind as K](intent, { headers: { 'Idempotency-Key': idempotencyKey }, picture })
+  const headers = { 'Idempotency-Key': idempotencyKey, ...(madeIn && { 'Oblume-Epoch': madeIn }) }
+  return CALLS[intent.kind as K](intent, { headers, picture, byValue: madeIn !== epochNow() })
 }
 
 /** Whether a later edit says all that an earlier one of the same value did. */

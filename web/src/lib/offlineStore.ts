@@ -97,6 +97,8 @@ export async function dropPicture(idempotencyKey: string): Promise<void> {
 interface Acknowledged {
   idempotencyKey: string
   person: string
+  /** The stretch of the record that holds it. */
+  epoch?: string
   /** When, by the server's clock, in ms. */
   answeredAt: number
 }

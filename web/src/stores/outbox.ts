@@ -1,9 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { answeredOf, ApiError, conflictOf, device, sentence, whenRestored } from '@/api/client'
-import { deliver, replaces, type AnswerTo, type Intent } from '@/api/intents'
+import { answeredOf, ApiError, conflictOf, device, epochNow, sentence, whenRestored } from '@/api/client'
+import { deliver, replaces, type AnswerTo, type Intent, type MadeOn } from '@/api/intents'
 import { outdateAll } from '@/api/reads'
-import { revisionOf, type ConflictingValue, type PlotEdit } from '@/api/types'
+import { revisionOf, value, type ConflictingValue, type PlotEdit } from '@/api/types'
 import {
   acknowledgedOf,
   dropPicture,
@@ -23,6 +23,8 @@ const RETRY_S = 2
 /** How long a page that stopped in the middle keeps the others from sending. */
 const TURN_MS = 5_000
 const TURN = 'send'
+/** The server forgets the keys of edits that are older, after a while, and would do them once more. */
+const KEYS_KNOWN_MS = 60 * 24 * 3600 * 1000
 
 /** An edit that this device has not heard to be kept. */
 export interface OutboxItem {
@@ -30,6 +32,8 @@ export interface OutboxItem {
   idempotencyKey: string
   /** When, in ms; they are sent in that order. */
   queuedAt: number
+  /** The stretch of the record that it was made in. */
+  epoch?: string
   intent: Intent
   /** What it is, for whoever waits: `Negative fill place in 4C`. */
   label: string
@@ -37,6 +41,14 @@ export interface OutboxItem {
   problem?: string
   /** What someone else recorded meanwhile. */
   current?: ConflictingValue
+}
+
+/** An edit as made on what the other recorded. */
+function on({ placement, attribute, revision, value: was }: ConflictingValue, intent: Intent): Intent {
+  if (intent.kind === 'value') return { ...intent, revision, was }
+  if (intent.kind !== 'values') return intent
+  const isIt = (c: MadeOn) => c.placement === placement && c.attribute === attribute
+  return { ...intent, changes: intent.changes.map((c) => (isIt(c) ? { ...c, revision, was } : c)) }
 }
 
 /** Edits that were made while the line was down: kept on this device, sent in their order when it stands again. */
@@ -70,6 +82,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
   async function load() {
     await readDevice()
+    await sendAgain()
     void flush()
   }
   watch(() => session.name, load, { immediate: true })
@@ -98,31 +111,26 @@ export const useOutbox = defineStore('outbox', () => {
   async function keepHeard(item: OutboxItem) {
     const answeredAt = answeredOf(item.idempotencyKey)
     const person = session.name
-    if (answeredAt !== undefined && person && (await keepAcknowledged({ ...item, person, answeredAt }))) return
+    if (
+      answeredAt !== undefined &&
+      person &&
+      (await keepAcknowledged({ ...item, epoch: epochNow(), person, answeredAt }))
+    )
+      return
     if (item.intent.kind === 'photo') await forgetPicture(item.idempotencyKey)
   }
 
-  /**
-   * The record was brought back from a copy: what this device sent since is sent again under its keys, and what was made on the versions
-   * of before is compared by value.
-   */
+  /** The record was brought back from a copy since: what this device had sent is sent again, under its keys. */
   async function sendAgain() {
-    if (!session.name) return
-    const heard = await acknowledgedOf<OutboxItem>(session.name)
-    await readDevice()
-    for (const item of [...heard, ...waiting.value]) {
-      const { idempotencyKey, queuedAt, label, intent } = item
-      await put({
-        idempotencyKey,
-        queuedAt,
-        label,
-        intent: intent.kind === 'value' || intent.kind === 'values' ? { ...intent, byValue: true } : intent,
-      })
-    }
-    await outdateAll()
-    await flush()
+    const now = epochNow()
+    if (!session.name || !now) return
+    const heard = await acknowledgedOf<OutboxItem & { answeredAt: number }>(session.name)
+    const keysKnown = Date.now() - KEYS_KNOWN_MS
+    const lost = heard.filter((one) => one.epoch && one.epoch !== now && one.queuedAt > keysKnown)
+    for (const { idempotencyKey, queuedAt, epoch, label, intent } of lost)
+      await put({ idempotencyKey, queuedAt, epoch, label, intent })
   }
-  whenRestored(() => void sendAgain())
+  whenRestored(() => void load().then(() => outdateAll()))
 
   /**
    * A later edit of the same value takes the place of the one that waits; under a key of its own, for the other may have arrived. One that
@@ -133,9 +141,10 @@ export const useOutbox = defineStore('outbox', () => {
       (w) => !w.problem && w.idempotencyKey !== onItsWay && replaces(edit.intent, w.intent),
     )
     if (!same) return put(edit)
-    const { revision } = same.intent as Intent<'value'>
+    const { revision, was } = same.intent as Intent<'value'>
+    const { queuedAt, epoch } = same
     await remove(same.idempotencyKey)
-    await put({ ...edit, queuedAt: same.queuedAt, intent: { ...(edit.intent as Intent<'value'>), revision } })
+    await put({ ...edit, queuedAt, epoch, intent: { ...(edit.intent as Intent<'value'>), revision, was } })
   }
 
   /**
@@ -153,6 +162,7 @@ export const useOutbox = defineStore('outbox', () => {
     const whole: OutboxItem = {
       idempotencyKey: `${device}-${Date.now()}-${count++}`,
       queuedAt: Date.now(),
+      epoch: epochNow(),
       intent: intent as Intent,
       label,
     }
@@ -214,7 +224,7 @@ export const useOutbox = defineStore('outbox', () => {
   async function tryOne(item: OutboxItem): Promise<'done' | 'later'> {
     onItsWay = item.idempotencyKey
     try {
-      const answer = await deliver(item.intent, item.idempotencyKey, await picture(item))
+      const answer = await deliver(item.intent, item.idempotencyKey, await picture(item), item.epoch)
       await keepHeard(item)
       await remove(item.idempotencyKey)
       if (item.intent.kind === 'value') await carryOn(item.intent, answer as PlotEdit)
@@ -234,9 +244,10 @@ export const useOutbox = defineStore('outbox', () => {
   async function carryOn(intent: Intent<'value'>, { placements }: PlotEdit) {
     const placed = placements.find((p) => p.placement.key === intent.placement)
     const next = unsent.value.find((w) => replaces(w.intent, intent))
-    if (!placed || !next) return
+    if (!placed || !next || next.epoch !== epochNow()) return // one of before a restore is compared by value
     const revision = revisionOf(placed, intent.attribute)
-    await put({ ...next, intent: { ...(next.intent as Intent<'value'>), revision } })
+    const was = value(placed, intent.attribute)
+    await put({ ...next, epoch: epochNow(), intent: { ...(next.intent as Intent<'value'>), revision, was } })
   }
 
   /** Discards one: theirs holds, or nothing does. */
@@ -248,9 +259,8 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** Sends one again, on top of what the other recorded. */
   async function overwrite({ idempotencyKey, queuedAt, label, intent, current }: OutboxItem) {
-    const onTop =
-      intent.kind === 'value' && current ? { ...intent, revision: current.revision, byValue: undefined } : intent
-    await put({ idempotencyKey, queuedAt, label, intent: onTop })
+    const onTop = current ? on(current, intent) : intent
+    await put({ idempotencyKey, queuedAt, epoch: epochNow(), label, intent: onTop })
     await flush()
   }
 

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { answer, api, onVersion, sentence } from '@/api/client'
 import type { components } from '@/api/generated/schema'
 import { outdate, useRead } from '@/api/reads'
-import type { AtStop, Output } from '@/api/types'
+import type { AtStop, Output, TeamRole } from '@/api/types'
 import { useConnection } from './connection'
 import { useSession } from './session'
 
@@ -53,14 +53,8 @@ export const useOutput = defineStore('output', () => {
   const recall = (shotId: number, body: components['schemas']['RecallBody']) =>
     ask(() => answer(api.POST('/api/shots/{shotId}/recall', { params: { path: { shotId } }, body })))
 
-  /** Who may have output in their hands; each may do what the ones after it may. */
-  const ROLES = ['LEAD', 'CREW', 'CONTROL'] as const
-  const mayStop = computed(() => {
-    const mine = ROLES.findIndex((role) => role === session.session?.role)
-    const least = ROLES.findIndex((role) => role === now.value?.stopping.stoppedBy)
-    return mine >= 0 && mine <= least
-  })
-  const letStop = (stoppedBy: (typeof ROLES)[number]) =>
+  const mayStop = computed(() => now.value?.stopping.roles.some((role) => role === session.session?.role) ?? false)
+  const letStop = (stoppedBy: TeamRole) =>
     ask(() =>
       answer(
         api.PUT('/api/output/stoppers', {

@@ -228,4 +228,22 @@ describe('the outbox', () => {
     // a server that does not say when it answered keeps no copies: nothing waits for it
     expect(device.pictures.size).toBe(0)
   })
+
+  it('sends again what a restore lost to a page that was opened only after it', async () => {
+    let box = await outbox()
+    server.answers = [ofEpoch('before', 10), ofEpoch('before', 20)]
+    await box.send(note('flag is low'), 'note in 4C')
+    const { idempotencyKey } = device.heard[0]!
+    // a new page of the same device, which hears of the new stretch before it knows who is signed in
+    vi.resetModules()
+    server = fakeServer()
+    server.answers = [ofEpoch('after', 5), ofEpoch('after', 6)]
+    const { api } = await import('@/api/client')
+    await api.POST('/api/output/stop')
+    server.sent = []
+    box = await outbox()
+    await vi.advanceTimersByTimeAsync(0)
+    expect(server.sent.map((s) => s.key)).toEqual([idempotencyKey])
+    expect(box.waiting).toHaveLength(0)
+  })
 })

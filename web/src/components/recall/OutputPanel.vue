@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { RecallPreview } from '@/api/types'
+import type { RecallPreview, TeamRole } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { readFigures } from '@/lib/figures'
 import { useSubmit } from '@/lib/useSubmit'
@@ -100,7 +100,7 @@ function recall() {
       <select
         class="field !w-auto"
         :value="output.now?.stopping.stoppedBy"
-        @change="output.letStop(($event.target as HTMLSelectElement).value as 'LEAD' | 'CREW' | 'CONTROL')"
+        @change="output.letStop(($event.target as HTMLSelectElement).value as TeamRole)"
       >
         <option value="LEAD">leads</option>
         <option value="CREW">leads and crew</option>

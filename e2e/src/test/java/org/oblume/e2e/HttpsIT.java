@@ -48,7 +48,7 @@ class HttpsIT {
         assertThat(page.body()).contains(oblume.address() + "/", "/trust/authority.crt", "<svg ");
         HttpResponse<String> read = device.send(plain("/api/book?x=1"), BodyHandlers.ofString());
         assertThat(read.statusCode()).isEqualTo(308);
-        assertThat(read.headers().firstValue("Location")).hasValue(oblume.address() + "/api/book");
+        assertThat(read.headers().firstValue("Location")).hasValue(oblume.address() + "/api/book?x=1");
         assertThat(read.body()).isEmpty();
     }
 

@@ -46,7 +46,7 @@ public class ArchiveService {
         thread.setDaemon(true);
         return thread;
     });
-    private long writesOfNewest = -1;
+    private long changesInNewest = -1;
     /** A disk that is full is not filled by trying. */
     private volatile Instant notBefore = Instant.EPOCH;
 
@@ -145,7 +145,7 @@ public class ArchiveService {
      */
     public synchronized Instant copyNow() throws IOException {
         Instant begun = clock.instant();
-        long writes = file.writes();
+        long changes = file.changes();
         Files.createDirectories(here.folder());
         needRoom();
         problem = null;
@@ -156,7 +156,7 @@ public class ArchiveService {
             file.copyTo(part);
             long rows = CopyCheck.rowsOfCopy(part);
             here.take(part, begun);
-            writesOfNewest = writes;
+            changesInNewest = changes;
             newest = begun;
             LOG.debug("A copy with {} rows was made.", rows);
             second.ifPresent(folder -> takeElsewhere(folder, part, begun));
@@ -172,10 +172,10 @@ public class ArchiveService {
         return begun;
     }
 
-    /** A copy leaves the edits the room that they need. */
+    /** A copy is packed, and unpacked to be looked at; the edits keep the room that they need. */
     private void needRoom() throws IOException {
         Path database = data.resolve("oblume" + CopyCheck.FILE);
-        long needed = (Files.exists(database) ? Files.size(database) : 0) + leastRoom.toBytes();
+        long needed = (Files.exists(database) ? 2 * Files.size(database) : 0) + leastRoom.toBytes();
         if (Files.getFileStore(here.folder()).getUsableSpace() < needed) {
             problem = "There is no room for a copy on the server’s machine: %d MB are needed.".formatted(needed >> 20);
             notBefore = clock.instant().plus(AFTER_A_FAILURE);
@@ -279,9 +279,8 @@ public class ArchiveService {
 
     private boolean isDue() {
         Instant last = newest;
-        return file.writes() != writesOfNewest
-                && (last == null || last.plus(EACH).isBefore(clock.instant()))
-                && file.writes() > 0;
+        return file.changes() != changesInNewest
+                && (last == null || last.plus(EACH).isBefore(clock.instant()));
     }
 
     private boolean folderIsBack() {

@@ -19,7 +19,7 @@ final class CopyCheck {
     static final String FILE = ".mv.db";
 
     private static final String OPTIONS =
-            ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;IFEXISTS=TRUE";
+            ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;IFEXISTS=TRUE;LAZY_QUERY_EXECUTION=1";
     private static final String USER = "oblume";
 
     private CopyCheck() {}
@@ -84,7 +84,7 @@ final class CopyCheck {
 
     /** Unpacks a copy beside it, reads all of it, and removes that again. */
     static long rowsOfCopy(Path zip) throws IOException {
-        Path folder = Files.createTempDirectory("oblume-check");
+        Path folder = Files.createTempDirectory(zip.toAbsolutePath().getParent(), "check");
         Path file = folder.resolve("check" + FILE);
         try {
             unpack(zip, file);

@@ -118,12 +118,12 @@ class PlainHttp {
                 chain.doFilter(request, response);
             } else {
                 response.setStatus(HttpStatus.PERMANENT_REDIRECT.value());
-                response.setHeader(HttpHeaders.LOCATION, "https://%s:%d%s".formatted(host(request), port, path));
+                String query = request.getQueryString();
+                response.setHeader(
+                        HttpHeaders.LOCATION,
+                        "https://%s:%d%s%s"
+                                .formatted(request.getServerName(), port, path, query == null ? "" : "?" + query));
             }
-        }
-
-        private static String host(HttpServletRequest request) {
-            return request.getServerName();
         }
 
         private void page(String host, HttpServletResponse response) throws IOException {

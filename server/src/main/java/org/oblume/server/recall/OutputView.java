@@ -28,9 +28,10 @@ public record OutputView(
 
     /**
      * @param stoppedBy that role and those above it may
+     * @param roles all of these
      * @param version for If-Match
      */
-    public record Stopping(TeamRole stoppedBy, long version) {}
+    public record Stopping(TeamRole stoppedBy, List<TeamRole> roles, long version) {}
 
     /** @param atStop what becomes of the lights when output stops */
     public record Armed(String by, Instant at, String outlet, AtStop atStop) {}

@@ -28,9 +28,10 @@ class StopRule {
 
     @Transactional(readOnly = true)
     OutputView.Stopping now() {
-        return sql.queryForObject(
-                "select stopped_by, version from output_setting where id = 1",
-                (row, i) -> new OutputView.Stopping(TeamRole.valueOf(row.getString(1)), row.getLong(2)));
+        return sql.queryForObject("select stopped_by, version from output_setting where id = 1", (row, i) -> {
+            TeamRole least = TeamRole.valueOf(row.getString(1));
+            return new OutputView.Stopping(least, ROLES.subList(0, ROLES.indexOf(least) + 1), row.getLong(2));
+        });
     }
 
     /** @throws EditConflict when somebody changed it since that version */
@@ -50,9 +51,9 @@ class StopRule {
 
     /** @throws AccessDeniedException when the person may not */
     void requireMayStop(String person) {
-        TeamRole least = now().stoppedBy();
-        TeamRole role = team.member(person).map(Member::role).orElse(TeamRole.READER);
-        if (!ROLES.contains(role) || ROLES.indexOf(role) > ROLES.indexOf(least)) {
+        OutputView.Stopping now = now();
+        TeamRole least = now.stoppedBy();
+        if (team.member(person).map(Member::role).filter(now.roles()::contains).isEmpty()) {
             throw new AccessDeniedException(
                     least == TeamRole.LEAD
                             ? "Here only a lead stops output: call one."

@@ -47,6 +47,11 @@ final class DiskSync {
         }
     }
 
+    /** How many have waited since it began. */
+    synchronized long asked() {
+        return asked;
+    }
+
     /** How many wait, the one that syncs included. */
     synchronized long waiting() {
         return asked - done;

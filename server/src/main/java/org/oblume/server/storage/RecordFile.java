@@ -11,7 +11,6 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.concurrent.atomic.AtomicLong;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -33,7 +32,6 @@ public class RecordFile {
     private final JdbcConnectionDetails database;
     private final ObjectProvider<DataSource> connections;
     private final DiskSync sync = new DiskSync(this::force);
-    private final AtomicLong writes = new AtomicLong();
     private @Nullable Connection own;
     private final Object journals = new Object();
     /** Changed by whoever holds {@link #journals}. */
@@ -48,13 +46,11 @@ public class RecordFile {
         JournaledFiles.listen(new JournaledFiles.Listener() {
             @Override
             public void wrote(long at, ByteBuffer bytes) {
-                writes.incrementAndGet();
                 journal(kept -> kept.write(at, bytes));
             }
 
             @Override
             public void resized(long length) {
-                writes.incrementAndGet();
                 journal(kept -> kept.length(length));
             }
         });
@@ -69,9 +65,9 @@ public class RecordFile {
         sync.await();
     }
 
-    /** How often the file was written to since the server started. */
-    public long writes() {
-        return writes.get();
+    /** How many edits were waited for since the server started; that somebody looked is none. */
+    public long changes() {
+        return sync.asked();
     }
 
     /**
