@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { answer, api, onVersion } from '@/api/client'
-import type { Member, Team, TeamRole } from '@/api/types'
+import type { Address, Link, Member, Team, TeamRole } from '@/api/types'
 import { useSubmit } from '@/lib/useSubmit'
 import { TEAM_ROLES, when } from '@/lib/words'
 import { useSession } from '@/stores/session'
+import AddressCode from './AddressCode.vue'
 import BaseDialog from './BaseDialog.vue'
 import TextField from './TextField.vue'
 
@@ -16,7 +17,9 @@ const session = useSession()
 const team = ref<Team>()
 const { error, submit } = useSubmit()
 const role = ref<TeamRole>('CREW')
-const link = ref('')
+const address = ref<Address>()
+const link = ref<Link>()
+const linked = computed(() => link.value?.address ?? location.origin + link.value?.path)
 const now = ref('')
 const next = ref('')
 const changed = ref(false)
@@ -31,16 +34,15 @@ function attempt(action: () => Promise<unknown>) {
 watch(
   () => props.open,
   (open) => {
-    link.value = ''
+    link.value = undefined
     changed.value = false
-    if (open) void attempt(async () => undefined)
+    if (open) void attempt(async () => (address.value = await answer(api.GET('/api/address'))))
   },
 )
 
 const invite = () =>
   attempt(async () => {
-    const { path } = await answer(api.POST('/api/team/invitations', { body: { role: role.value } }))
-    link.value = location.origin + path
+    link.value = await answer(api.POST('/api/team/invitations', { body: { role: role.value } }))
   })
 const at = ({ id, version }: Member) => ({ path: { id }, header: onVersion(version) })
 const changeRole = (member: Member, to: TeamRole) =>
@@ -63,6 +65,22 @@ const changePassphrase = () =>
       You are <b>{{ session.name }}</b>, {{ TEAM_ROLES.find((r) => r.key === session.session?.role)?.name }}:
       {{ TEAM_ROLES.find((r) => r.key === session.session?.role)?.does }}.
     </p>
+    <section v-if="address" class="mb-4" aria-label="On another device">
+      <div v-if="address.typed && address.code" class="flex flex-wrap items-center gap-3">
+        <AddressCode :code="address.code" label="The address as a code" />
+        <div class="min-w-60 flex-1">
+          <p class="text-small text-quiet">On another device of this network, scan the code or type</p>
+          <p class="figure text-head wrap-anywhere">{{ address.typed }}</p>
+          <p v-if="address.trustFirst" class="text-small text-quiet">
+            It shows how the device comes to trust this server, and leads on.
+          </p>
+        </div>
+      </div>
+      <p v-else class="text-quiet">
+        No other device can open this: it was started for this machine alone. Start it with
+        <code class="figure">--lan</code> for the others on the network.
+      </p>
+    </section>
     <template v-if="team">
       <table class="mb-3 w-full">
         <tbody>
@@ -98,16 +116,20 @@ const changePassphrase = () =>
           <option v-for="r in TEAM_ROLES" :key="r.key" :value="r.key">{{ r.name }}</option>
         </select>
         <button class="button" type="submit">Make an invitation link</button>
-        <label v-if="link" class="w-full text-small text-quiet"
-          >Send this link to one person; it works once, for three days, and is not shown again
-          <input
-            class="field figure mt-1"
-            readonly
-            :value="link"
-            aria-label="Invitation link"
-            @focus="($event.target as HTMLInputElement).select()"
-          />
-        </label>
+        <div v-if="link" class="flex w-full flex-wrap items-start gap-3">
+          <AddressCode v-if="link.code" :code="link.code" label="Invitation to be scanned" />
+          <label class="min-w-60 flex-1 text-small text-quiet"
+            >{{ link.code ? 'Let one person scan this, or send the link' : 'Send this link to one person' }}; it works
+            once, for three days, and is not shown again{{ link.code ? '' : '. It opens on this machine only' }}
+            <input
+              class="field figure mt-1"
+              readonly
+              :value="linked"
+              aria-label="Invitation link"
+              @focus="($event.target as HTMLInputElement).select()"
+            />
+          </label>
+        </div>
       </form>
     </template>
     <details class="mb-2">

@@ -12,6 +12,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 
@@ -27,6 +28,7 @@ class KilledIT {
     private final ConcurrentHashMap<String, Integer> acknowledged = new ConcurrentHashMap<>();
 
     private final ConcurrentHashMap<String, Integer> underway = new ConcurrentHashMap<>();
+    private final AtomicInteger levels = new AtomicInteger();
     private final List<String> notes = new ArrayList<>();
 
     @Test
@@ -65,6 +67,9 @@ class KilledIT {
             oblume.close();
         }
         assertThat(acknowledged).hasSize(HEADS.length);
+        System.out.printf(
+                "MEASURED %d kills of a whole server in the middle of edits: %d levels and %d notes were acknowledged, none is lost%n",
+                KILLS, levels.get(), notes.size());
     }
 
     /** Everyone edits until the server is killed under them, at some moment. */
@@ -96,6 +101,7 @@ class KilledIT {
                         "d");
                 assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
                 acknowledged.put(head, level);
+                levels.incrementAndGet();
                 revision++;
             }
         } catch (IOException gone) {

@@ -13,10 +13,14 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** Someone who uses Oblume over HTTP, without a browser, signed in as in one. */
 final class Person {
 
+    private static final Duration LONGEST_ANSWER = Duration.ofSeconds(60);
     static final String PASSPHRASE = "salt marsh line";
     private final ObjectMapper json = new ObjectMapper();
     private final CookieManager cookies = new CookieManager();
@@ -37,8 +41,7 @@ final class Person {
 
     /** Whoever makes the first account of an empty Oblume. */
     static Person lead(RunningOblume oblume) throws IOException, InterruptedException {
-        Person person = new Person(oblume.address());
-        person.send("GET", "/api/session", null, null);
+        Person person = stranger(oblume);
         person.expect(
                 200,
                 person.send(
@@ -51,8 +54,7 @@ final class Person {
 
     /** One of the demo's people, by role. */
     static Person ofTheDemo(RunningOblume oblume, String role) throws IOException, InterruptedException {
-        Person person = new Person(oblume.address());
-        person.send("GET", "/api/session", null, null);
+        Person person = stranger(oblume);
         person.post("/api/session/demo", "{\"role\":\"%s\"}".formatted(role));
         return person;
     }
@@ -67,6 +69,13 @@ final class Person {
             }
         }
         throw new IllegalStateException("There is no shot " + slate);
+    }
+
+    /** Someone who has not signed in. */
+    static Person stranger(RunningOblume oblume) throws IOException, InterruptedException {
+        Person person = new Person(oblume.address());
+        person.send("GET", "/api/session", null, null);
+        return person;
     }
 
     /** Someone whom this lead invites. */
@@ -137,6 +146,23 @@ final class Person {
         HttpResponse<String> answer = client.send(request, BodyHandlers.ofString());
         return new Answer(
                 answer.statusCode(), answer.body().isEmpty() ? json.missingNode() : json.readTree(answer.body()));
+    }
+
+    /** Whatever that is answered with; without a body when that is null. */
+    HttpResponse<byte[]> answer(String method, String path, Map<String, String> headers, byte[] body)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder request = request(path, null)
+                .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofByteArray(body))
+                .timeout(LONGEST_ANSWER);
+        headers.forEach(request::setHeader);
+        return client.send(request.build(), BodyHandlers.ofByteArray());
+    }
+
+    /** What the browser of this person sends to be known. */
+    String cookies() {
+        return cookies.getCookieStore().getCookies().stream()
+                .map(c -> c.getName() + "=" + c.getValue())
+                .collect(Collectors.joining("; "));
     }
 
     /** The stream of what others do. */

@@ -24,10 +24,12 @@ final class RunningOblume implements AutoCloseable {
     private static final List<String> QUICK_START = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
 
     private final Process process;
+    private final StringBuffer log;
     private final String address;
 
-    private RunningOblume(Process process, String address) {
+    private RunningOblume(Process process, StringBuffer log, String address) {
         this.process = process;
+        this.log = log;
         this.address = address;
     }
 
@@ -123,10 +125,11 @@ final class RunningOblume implements AutoCloseable {
                     .redirectErrorStream(true)
                     .start();
             CompletableFuture<String> ready = new CompletableFuture<>();
-            Thread reader = new Thread(() -> readLog(process, ready), "oblume log");
+            StringBuffer log = new StringBuffer();
+            Thread reader = new Thread(() -> readLog(process, log, ready), "oblume log");
             reader.setDaemon(true);
             reader.start();
-            return new RunningOblume(process, ready.get(LONGEST_START.toSeconds(), TimeUnit.SECONDS));
+            return new RunningOblume(process, log, ready.get(LONGEST_START.toSeconds(), TimeUnit.SECONDS));
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         } catch (Exception notReady) {
@@ -134,8 +137,7 @@ final class RunningOblume implements AutoCloseable {
         }
     }
 
-    private static void readLog(Process process, CompletableFuture<String> ready) {
-        StringBuilder log = new StringBuilder();
+    private static void readLog(Process process, StringBuffer log, CompletableFuture<String> ready) {
         process.inputReader().lines().forEach(line -> {
             log.append(line).append('\n');
             Matcher found = READY.matcher(line);
@@ -148,6 +150,15 @@ final class RunningOblume implements AutoCloseable {
 
     String address() {
         return address;
+    }
+
+    /** What it has said so far. */
+    String log() {
+        return log.toString();
+    }
+
+    long pid() {
+        return process.pid();
     }
 
     /** Kills it, as when the laptop's battery gives out. */

@@ -1,6 +1,5 @@
 package org.oblume.server.archive;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -9,7 +8,6 @@ import java.io.IOException;
 import org.oblume.server.support.ProblemType;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -24,11 +22,9 @@ class EpochFilter extends OncePerRequestFilter {
     static final String EPOCH = "Oblume-Epoch";
 
     private final Epoch epoch;
-    private final ObjectMapper json;
 
-    EpochFilter(Epoch epoch, ObjectMapper json) {
+    EpochFilter(Epoch epoch) {
         this.epoch = epoch;
-        this.json = json;
     }
 
     @Override
@@ -42,12 +38,9 @@ class EpochFilter extends OncePerRequestFilter {
         response.setHeader(EPOCH, epoch.id());
         String theirs = request.getHeader(EPOCH);
         if (theirs != null && !theirs.equals(epoch.id()) && request.getHeader(HttpHeaders.IF_MATCH) != null) {
-            response.setStatus(ProblemType.RESTORED.status().value());
-            response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            json.writeValue(
-                    response.getOutputStream(),
-                    ProblemType.RESTORED.saying(
-                            "The record was brought back from a copy since you read this. Look again, then change it."));
+            ProblemType.RESTORED.answer(
+                    response,
+                    "The record was brought back from a copy since you read this. Look again, then change it.");
             return;
         }
         chain.doFilter(request, response);

@@ -1,9 +1,5 @@
 package org.oblume.server.https;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -18,6 +14,7 @@ import java.security.GeneralSecurityException;
 import java.time.Clock;
 import org.apache.catalina.connector.Connector;
 import org.oblume.server.support.Machine;
+import org.oblume.server.support.QrCode;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -44,7 +41,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class PlainHttp {
 
     private static final Logger LOG = LoggerFactory.getLogger(PlainHttp.class);
-    private static final int QR_PX = 37;
 
     @Bean
     WebServerFactoryCustomizer<TomcatServletWebServerFactory> plainConnector(
@@ -145,22 +141,10 @@ class PlainHttp {
         }
 
         /** As an SVG, a unit for a module. */
-        private static String qr(String text) {
-            try {
-                BitMatrix code = new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, QR_PX, QR_PX);
-                StringBuilder path = new StringBuilder();
-                for (int y = 0; y < code.getHeight(); y++) {
-                    for (int x = 0; x < code.getWidth(); x++) {
-                        if (code.get(x, y)) {
-                            path.append("M%d %dh1v1h-1z".formatted(x, y));
-                        }
-                    }
-                }
-                return "<svg viewBox=\"0 0 %d %d\" role=\"img\" aria-label=\"The address as a code\"><path d=\"%s\"/></svg>"
-                        .formatted(code.getWidth(), code.getHeight(), path);
-            } catch (WriterException tooLong) {
-                return "";
-            }
+        private static String qr(String address) {
+            QrCode code = QrCode.of(address);
+            return "<svg viewBox=\"-4 -4 %1$d %1$d\" role=\"img\" aria-label=\"The address as a code\"><path d=\"%2$s\"/></svg>"
+                    .formatted(code.size() + 8, code.path());
         }
     }
 }

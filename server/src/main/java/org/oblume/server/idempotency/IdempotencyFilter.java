@@ -1,6 +1,5 @@
 package org.oblume.server.idempotency;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ReadListener;
 import jakarta.servlet.ServletException;
@@ -22,7 +21,6 @@ import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -44,12 +42,10 @@ class IdempotencyFilter extends OncePerRequestFilter {
     private static final int LONGEST_KEY = 60;
     private static final int LARGEST_BODY_MB = 16;
     private final IdempotencyKeys keys;
-    private final ObjectMapper json;
     private final Clock clock;
 
-    IdempotencyFilter(IdempotencyKeys keys, ObjectMapper json, Clock clock) {
+    IdempotencyFilter(IdempotencyKeys keys, Clock clock) {
         this.keys = keys;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -64,10 +60,8 @@ class IdempotencyFilter extends OncePerRequestFilter {
         Principal person = request.getUserPrincipal();
         String key = request.getHeader(KEY);
         if (key.isBlank() || key.length() > LONGEST_KEY) {
-            refuse(
-                    response,
-                    ProblemType.UNREADABLE,
-                    "An Idempotency-Key has 1 to %d characters.".formatted(LONGEST_KEY));
+            ProblemType.UNREADABLE.answer(
+                    response, "An Idempotency-Key has 1 to %d characters.".formatted(LONGEST_KEY));
             return;
         }
         KeyedCall call = new KeyedCall(
@@ -76,7 +70,7 @@ class IdempotencyFilter extends OncePerRequestFilter {
         try {
             whole = new BufferedRequest(request);
         } catch (PayloadTooLargeException tooLarge) {
-            refuse(response, ProblemType.TOO_LARGE, String.valueOf(tooLarge.getMessage()));
+            ProblemType.TOO_LARGE.answer(response, String.valueOf(tooLarge.getMessage()));
             return;
         }
         Optional<IdempotencyKeyEntity> before = keys.find(call);
@@ -112,7 +106,7 @@ class IdempotencyFilter extends OncePerRequestFilter {
     private void answerAgain(IdempotencyKeyEntity before, KeyedCall call, HttpServletResponse response)
             throws IOException {
         if (before.call() != null && !call.what().equals(before.call())) {
-            refuse(response, ProblemType.REFUSED, "This Idempotency-Key was used for another call: give each its own.");
+            ProblemType.REFUSED.answer(response, "This Idempotency-Key was used for another call: give each its own.");
             return;
         }
         response.setHeader(ANSWERED, Long.toString(clock.millis()));
@@ -127,12 +121,6 @@ class IdempotencyFilter extends OncePerRequestFilter {
             response.setHeader(HttpHeaders.ETAG, answer.etag());
         }
         response.getOutputStream().write(answer.body());
-    }
-
-    private void refuse(HttpServletResponse response, ProblemType type, String sentence) throws IOException {
-        response.setStatus(type.status().value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        json.writeValue(response.getOutputStream(), type.saying(sentence));
     }
 
     /** A request whose body was read to its end: nothing waits for the rest of it any more. */

@@ -1,17 +1,11 @@
 package org.oblume.server.paper;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -20,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.server.paper.Pen.At;
 import org.oblume.server.paper.Pen.Face;
 import org.oblume.server.paper.Pen.Stroke;
+import org.oblume.server.support.QrCode;
 
 /** Lays a sheet out on A4 pages: black on white, legible when it is copied. */
 final class PdfSheet {
@@ -124,39 +119,20 @@ final class PdfSheet {
     }
 
     private void code(String link, At corner) {
-        try {
-            BitMatrix bits = new QRCodeWriter()
-                    .encode(
-                            link,
-                            BarcodeFormat.QR_CODE,
-                            0,
-                            0,
-                            Map.of(EncodeHintType.MARGIN, 0, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M));
-            double dot = QR / bits.getWidth();
-            for (int y = 0; y < bits.getHeight(); y++) {
-                int x = 0;
-                while (x < bits.getWidth()) {
-                    int end = x;
-                    while (end < bits.getWidth() && bits.get(end, y)) {
-                        end++;
-                    }
-                    if (end > x) {
-                        At from = corner.plus(x * dot, y * dot);
-                        pen().shape(
-                                        List.of(
-                                                from,
-                                                from.plus((end - x) * dot, 0),
-                                                from.plus((end - x) * dot, dot + NO_SEAM),
-                                                from.plus(0, dot + NO_SEAM)),
-                                        true,
-                                        null,
-                                        0.0);
-                    }
-                    x = end + 1;
-                }
-            }
-        } catch (WriterException tooLong) {
-            throw new IllegalArgumentException("The address is too long for a QR code: " + link, tooLong);
+        BitMatrix modules = QrCode.modules(link);
+        double dot = QR / modules.getWidth();
+        for (QrCode.Run run : QrCode.runs(modules)) {
+            At from = corner.plus(run.x() * dot, run.y() * dot);
+            double length = (run.end() - run.x()) * dot;
+            pen().shape(
+                            List.of(
+                                    from,
+                                    from.plus(length, 0),
+                                    from.plus(length, dot + NO_SEAM),
+                                    from.plus(0, dot + NO_SEAM)),
+                            true,
+                            null,
+                            0.0);
         }
     }
 

@@ -17,6 +17,7 @@ import org.oblume.core.units.Refusal;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.xml.sax.ErrorHandler;
 import org.xml.sax.SAXException;
@@ -29,6 +30,9 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
     private static final double MOST_MEGAPIXELS = 60;
     /** No plan is drawn on a larger sheet; infinite is not a size. */
     private static final double LONGEST_PX = 1e6;
+
+    /** Drawings are nested a few deep; a browser that draws one has a limit too. */
+    private static final String DEEPEST = "200";
 
     private static final String NOT_ONE =
             "This is not a picture that can be read: save it as PNG or JPEG; a plan may be SVG too.";
@@ -106,11 +110,16 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
             factory.setFeature("http://xml.org/sax/features/external-general-entities", false);
             factory.setFeature("http://xml.org/sax/features/external-parameter-entities", false);
             factory.setFeature("http://apache.org/xml/features/nonvalidating/load-external-dtd", false);
-            factory.setExpandEntityReferences(false);
+            factory.setAttribute("jdk.xml.maxElementDepth", DEEPEST);
             factory.setNamespaceAware(true);
             var builder = factory.newDocumentBuilder();
             builder.setErrorHandler(new Quiet());
-            Element root = builder.parse(new ByteArrayInputStream(bytes)).getDocumentElement();
+            Document document = builder.parse(new ByteArrayInputStream(bytes));
+            if (document.getDoctype() != null && document.getDoctype().getInternalSubset() != null) {
+                throw new Refusal(
+                        "This SVG declares text of its own (entities), which a drawing does not need: export it as plain SVG.");
+            }
+            Element root = document.getDocumentElement();
             String[] box = root.getAttribute("viewBox").strip().split("[\\s,]+");
             double width = box.length == 4 ? Double.parseDouble(box[2]) : pixels(root.getAttribute("width"));
             double height = box.length == 4 ? Double.parseDouble(box[3]) : pixels(root.getAttribute("height"));

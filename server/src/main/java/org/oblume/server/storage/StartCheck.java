@@ -8,6 +8,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.h2.api.ErrorCode;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
@@ -25,17 +26,23 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
     private static final String NO_SPACE = "No space left on device";
 
     /** Says why nothing starts. */
-    private final java.util.function.Consumer<String> end;
+    private final Consumer<String> end;
+
+    /** For a server that is just stopping. */
+    private final Duration patience;
 
     public StartCheck() {
-        this(sentence -> {
-            System.err.println("oblume: " + sentence);
-            System.exit(1);
-        });
+        this(
+                sentence -> {
+                    System.err.println("oblume: " + sentence);
+                    System.exit(1);
+                },
+                PATIENCE);
     }
 
-    StartCheck(java.util.function.Consumer<String> end) {
+    StartCheck(Consumer<String> end, Duration patience) {
         this.end = end;
+        this.patience = patience;
     }
 
     @Override
@@ -72,8 +79,8 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
         return opens(data, url, user);
     }
 
-    private static Optional<String> opens(Path data, String url, String user) {
-        long end = System.nanoTime() + PATIENCE.toNanos();
+    private Optional<String> opens(Path data, String url, String user) {
+        long end = System.nanoTime() + patience.toNanos();
         while (true) {
             SQLException failed = failure(url, user);
             if (failed == null) {

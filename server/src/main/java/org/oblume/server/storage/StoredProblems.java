@@ -1,6 +1,5 @@
 package org.oblume.server.storage;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -14,8 +13,6 @@ import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
@@ -58,11 +55,9 @@ class StoredProblems {
     @Order(Ordered.HIGHEST_PRECEDENCE)
     static class Outermost extends OncePerRequestFilter {
 
-        private final ObjectMapper json;
         private final RecordFile file;
 
-        Outermost(ObjectMapper json, RecordFile file) {
-            this.json = json;
+        Outermost(RecordFile file) {
             this.file = file;
         }
 
@@ -78,13 +73,10 @@ class StoredProblems {
                 LOG.warn("The database does not answer: {}", said(failed));
                 file.reopenWhenClosed();
                 response.reset();
-                response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
                 response.setHeader(HttpHeaders.RETRY_AFTER, AGAIN_AFTER_S);
-                response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-                json.writeValue(
-                        response.getOutputStream(),
-                        ProblemType.NO_ROOM.saying(
-                                "The record cannot be read at the moment, because its disk failed or is full: make room on the server’s machine. It opens again by itself."));
+                ProblemType.NO_ROOM.answer(
+                        response,
+                        "The record cannot be read at the moment, because its disk failed or is full: make room on the server’s machine. It opens again by itself.");
             }
         }
 

@@ -1,6 +1,5 @@
 package org.oblume.server.support;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -13,10 +12,10 @@ import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /**
  * By what this Oblume is called. A name that somebody else gave this machine is refused: a page of another site could otherwise read the
@@ -27,20 +26,21 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 public class KnownHosts extends OncePerRequestFilter {
 
     private static final String ADDRESS = "\\d{1,3}(\\.\\d{1,3}){3}|\\[[0-9a-f:.]+]|[0-9a-f]*:[0-9a-f:.]+";
-    /** RFC 9110: the request is for another server. */
-    private static final int MISDIRECTED = 421;
 
     private final List<String> named;
     private final InetAddress listens;
-    private final ObjectMapper json;
+    private final boolean https;
+    private final int httpPort;
 
     KnownHosts(
             @Value("${oblume.hosts}") List<String> named,
             @Value("${server.address}") InetAddress listens,
-            ObjectMapper json) {
+            @Value("${oblume.https}") boolean https,
+            @Value("${oblume.http-port}") int httpPort) {
         this.named = named;
         this.listens = listens;
-        this.json = json;
+        this.https = https;
+        this.httpPort = httpPort;
     }
 
     boolean isKnown(String host) {
@@ -72,6 +72,21 @@ public class KnownHosts extends OncePerRequestFilter {
                         .map(address -> at(address.getHostAddress()));
     }
 
+    /** The short address that people type: with https the plain one, which shows how a device trusts this server, and leads on. */
+    public Optional<String> typed() {
+        return reachable()
+                .map(address -> https
+                        ? UriComponentsBuilder.fromUriString(address)
+                                .scheme("http")
+                                .port(httpPort)
+                                .toUriString()
+                        : address);
+    }
+
+    public boolean isHttps() {
+        return https;
+    }
+
     private static String at(String host) {
         return ServletUriComponentsBuilder.fromCurrentContextPath()
                 .host(host)
@@ -91,11 +106,8 @@ public class KnownHosts extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        response.setStatus(MISDIRECTED);
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        json.writeValue(
-                response.getOutputStream(),
-                ProblemType.NOT_FOUND.saying(
-                        "Oblume is not called that here: open it by the address that it printed when it was started."));
+        ProblemType.MISDIRECTED.answer(
+                response,
+                "Oblume is not called that here: open it by the address that it printed when it was started.");
     }
 }

@@ -27,8 +27,8 @@ import org.springframework.stereotype.Component;
 class RequiredComponentsModule extends SimpleModule {
 
     private static final long serialVersionUID = 1;
-    private static final String OURS = "org.oblume.server.";
-    private static final String BENCH = OURS + "bench.";
+    private static final String OURS = "org.oblume.";
+    private static final String BENCH = OURS + "server.bench.";
 
     RequiredComponentsModule() {
         super("nothing is left out");

@@ -1,10 +1,7 @@
 package org.oblume.server.team;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
 import java.util.Map;
@@ -14,7 +11,6 @@ import org.oblume.server.support.ProblemType;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.MediaType;
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.observation.SecurityObservationSettings;
@@ -42,8 +38,7 @@ class SecurityConfiguration {
                     + "worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain calls(
-            HttpSecurity http, TeamService team, ObjectMapper json, SecurityContextRepository contexts)
+    SecurityFilterChain calls(HttpSecurity http, TeamService team, SecurityContextRepository contexts)
             throws Exception {
         return http.authorizeHttpRequests(
                         calls -> calls.dispatcherTypeMatchers(DispatcherType.ASYNC, DispatcherType.ERROR)
@@ -68,21 +63,16 @@ class SecurityConfiguration {
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())
-                .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, cause) -> answer(
-                                json, response, ProblemType.NOT_SIGNED_IN, "Sign in first: this is for the crew."))
+                .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, cause) ->
+                                ProblemType.NOT_SIGNED_IN.answer(response, "Sign in first: this is for the crew."))
                         .accessDeniedHandler((request, response, cause) -> {
                             if (cause instanceof CsrfException) {
-                                answer(
-                                        json,
+                                ProblemType.PASS_CHANGED.answer(
                                         response,
-                                        ProblemType.PASS_CHANGED,
                                         "Reload the page and try again: this device's pass for edits has changed.");
                             } else {
-                                answer(
-                                        json,
-                                        response,
-                                        ProblemType.NOT_ALLOWED,
-                                        "This is for a lead, or on the machine itself.");
+                                ProblemType.NOT_ALLOWED.answer(
+                                        response, "This is for a lead, or on the machine itself.");
                             }
                         }))
                 .build();
@@ -132,12 +122,5 @@ class SecurityConfiguration {
         } catch (UnknownHostException noAddress) {
             return false;
         }
-    }
-
-    private static void answer(ObjectMapper json, HttpServletResponse response, ProblemType type, String sentence)
-            throws IOException {
-        response.setStatus(type.status().value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        json.writeValue(response.getOutputStream(), type.saying(sentence));
     }
 }

@@ -8,6 +8,8 @@ import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
 import org.oblume.server.support.IfMatch;
+import org.oblume.server.support.KnownHosts;
+import org.oblume.server.support.QrCode;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -28,17 +30,25 @@ import org.springframework.web.bind.annotation.RestController;
 class TeamController {
 
     private final TeamService team;
+    private final KnownHosts hosts;
 
-    TeamController(TeamService team) {
+    TeamController(TeamService team, KnownHosts hosts) {
         this.team = team;
+        this.hosts = hosts;
     }
 
     record TeamView(List<Member> members, List<Invitation> invitations) {}
 
     record RoleBody(TeamRole role) {}
 
-    /** @param path of the link, to be put behind the address of this Oblume; shown this once */
-    record Link(String path) {}
+    /**
+     * Shown this once.
+     *
+     * @param path of the link, to be put behind the address of this Oblume
+     * @param address the whole link, as another device opens it; absent when none can reach this Oblume
+     * @param code of that, to be scanned
+     */
+    record Link(String path, @Nullable String address, @Nullable QrCode code) {}
 
     @GetMapping
     TeamView team() {
@@ -49,7 +59,10 @@ class TeamController {
     @PostMapping("/invitations")
     @ResponseStatus(HttpStatus.CREATED)
     Link invite(@RequestBody RoleBody wanted, Principal person) {
-        return new Link("/join/" + team.invite(wanted.role(), person.getName()));
+        String path = "/join/" + team.invite(wanted.role(), person.getName());
+        return hosts.reachable()
+                .map(base -> new Link(path, base + path, QrCode.of(base + path)))
+                .orElseGet(() -> new Link(path, null, null));
     }
 
     @Changes(Topic.TEAM)

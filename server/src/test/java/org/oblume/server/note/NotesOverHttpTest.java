@@ -109,6 +109,18 @@ class NotesOverHttpTest {
         return api.upload("/api/shots/" + shot + "/photos", bytes);
     }
 
+    @Test
+    void aTakeThatSomebodyElseWroteIsTakenOutByALeadAlone() {
+        Answer written = api.as("CONTINUITY").post(takes(), "{\"circled\":false}");
+        String take = "/api/takes/" + written.body().get("id").asLong();
+        Answer refused = api.as("CONTROL").delete(take, 0L);
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.detail()).contains("lead");
+        assertThat(api.get(takes()).body().findValuesAsText("id"))
+                .contains(written.body().get("id").asText());
+        assertThat(api.as("LEAD").delete(take, 0L).status()).isEqualTo(204);
+    }
+
     private String takes() {
         return "/api/shots/" + shot + "/takes";
     }

@@ -9,6 +9,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -133,13 +134,32 @@ class SetOverHttpTest {
                 "not a picture",
                 "<html><body>no</body></html>",
                 "<svg",
-                "<!DOCTYPE svg [<!ENTITY a SYSTEM 'file:///etc/passwd'>]><svg>&a;</svg>",
+                "<svg xmlns='http://www.w3.org/2000/svg' width='Infinity' height='10'/>",
+                "<svg xmlns='http://www.w3.org/2000/svg' width='10' height='1e308'/>",
+                "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 NaN 10'/>",
                 ""
             })
     void whatIsNoPictureIsRefusedInWords(String bytes) {
         Answer answer = api.upload("/api/sets/" + set + "/pictures", bytes.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.status()).isEqualTo(400);
         assertThat(answer.detail()).contains("This is not a picture that can be read");
+    }
+
+    @Test
+    void aDrawingThatDeclaresTextOfItsOwnOrIsNestedWithoutEndIsNotTaken() {
+        String declared =
+                "<!DOCTYPE svg [<!ENTITY a %s>]><svg xmlns='http://www.w3.org/2000/svg' width='5' height='5'>&a;</svg>";
+        for (String entity : List.of("SYSTEM 'file:///etc/passwd'", "'ha'")) {
+            Answer answer = api.upload(
+                    "/api/sets/" + set + "/pictures", declared.formatted(entity).getBytes(StandardCharsets.UTF_8));
+            assertThat(answer.status()).isEqualTo(400);
+            assertThat(answer.detail()).contains("entities").contains("plain SVG");
+        }
+        String deep = "<svg xmlns='http://www.w3.org/2000/svg' width='5' height='5'>" + "<g>".repeat(5000)
+                + "</g>".repeat(5000) + "</svg>";
+        assertThat(api.upload("/api/sets/" + set + "/pictures", deep.getBytes(StandardCharsets.UTF_8))
+                        .status())
+                .isEqualTo(400);
     }
 
     private ObjectNode drawn() {

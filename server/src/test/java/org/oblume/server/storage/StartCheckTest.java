@@ -3,12 +3,16 @@ package org.oblume.server.storage;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -18,7 +22,7 @@ class StartCheckTest {
     @TempDir
     Path data;
 
-    private final StartCheck check = new StartCheck(sentence -> {});
+    private final StartCheck check = new StartCheck(sentence -> {}, Duration.ofMillis(300));
 
     private String url() {
         return "jdbc:h2:file:" + data.resolve("oblume");
@@ -56,5 +60,18 @@ class StartCheckTest {
                 .doesNotContain("\n")
                 .doesNotContain("\tat "));
         assertThat(Files.readAllBytes(file)).isEqualTo(damaged);
+    }
+
+    @Test
+    void aSecondOblumeOnTheSameFolderIsToldOfTheFirst() throws IOException {
+        assertThat(check.problem(data, url(), "oblume")).isEmpty();
+        try (FileChannel first = FileChannel.open(data.resolve("oblume.mv.db"), StandardOpenOption.WRITE);
+                FileLock held = first.lock()) {
+            assertThat(held.isValid()).isTrue();
+            assertThat(check.problem(data, url(), "oblume"))
+                    .hasValue("Another Oblume is running on %s. Use that one, or stop it first; or name another folder."
+                            .formatted(data));
+        }
+        assertThat(check.problem(data, url(), "oblume")).isEmpty();
     }
 }
