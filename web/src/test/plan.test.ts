@@ -54,8 +54,9 @@ describe('axes', () => {
   })
 })
 
-it('only a cloth softens', () => {
+it('only a cloth softens, as much as the stock says when it is hung', () => {
   const item = { name: 'x', stops: 1, miredShift: 3, duvShift: 0, softness: 0.2 }
-  expect(worn({ ...item, kind: 'DIFFUSION' }).softens).toBe(true)
+  expect(worn({ ...item, kind: 'DIFFUSION' })).toMatchObject({ softens: true, softness: 0.2 })
   expect(worn({ ...item, kind: 'NET' }).softens).toBe(false)
+  expect(worn({ ...item, kind: 'NET' })).not.toHaveProperty('softness')
 })

@@ -9,15 +9,10 @@ import java.util.function.Consumer;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.ColourTemperature;
-import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Tint;
-import org.oblume.core.units.Duv;
-import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Refusal;
 
 /** A scene's record as a whole: its set, what is placed in it, its shots and their knots. */
@@ -89,36 +84,12 @@ public final class SceneRecord {
         }
     }
 
-    /**
-     * Checks what only holds for a shot as a whole: the colour behind each stack is one that can be.
-     *
-     * @throws Refusal naming the light
-     */
-    public void checkColours(ShotState state, String key) {
-        Placement placement = placement(key);
-        state.value(key, ColourTemperature.class).ifPresent(dial -> {
-            Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
-            double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
-            try {
-                stack.colour(Kelvin.of(dial.kelvin()), Duv.of(tint));
-            } catch (Refusal refusal) {
-                throw new Refusal("%s in %s: %s".formatted(placement.name(), state.slate(), refusal.getMessage()));
-            }
-        });
-    }
-
     /** Everything that is wrong with this record, a sentence each; empty when it is sound. */
     public List<String> problems(Collection<Knot> knots) {
         List<String> problems = new ArrayList<>();
         for (Knot knot : knots) {
             gather(problems, k -> check(k.placement(), k.value()), knot);
             gather(problems, k -> book.requireReason(k.slate(), k.attribution().reason()), knot);
-        }
-        if (problems.isEmpty()) {
-            for (Slate slate : book.slates()) {
-                ShotState state = book.resolve(slate);
-                state.placements().forEach(key -> gather(problems, s -> checkColours(s, key), state));
-            }
         }
         return problems;
     }

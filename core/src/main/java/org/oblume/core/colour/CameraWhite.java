@@ -10,9 +10,8 @@ import org.oblume.core.units.Refusal;
  */
 public final class CameraWhite {
 
-    private static final Matrix BRADFORD =
-            Matrix.of(0.8951, 0.2664, -0.1614, -0.7502, 1.7135, 0.0367, 0.0389, -0.0685, 1.0296);
-    private static final Matrix BRADFORD_BACK = BRADFORD.inverse();
+    static final Matrix BRADFORD = Matrix.of(0.8951, 0.2664, -0.1614, -0.7502, 1.7135, 0.0367, 0.0389, -0.0685, 1.0296);
+    static final Matrix BRADFORD_BACK = BRADFORD.inverse();
     /** D65 as sRGB has it: x 0.3127, y 0.3290. */
     private static final Xyz D65 = new Xyz(0.3127 / 0.3290, 1, (1 - 0.3127 - 0.3290) / 0.3290);
 

@@ -44,14 +44,18 @@ final class PlanckianLocus {
 
     /** Off the locus by Duv along its normal (dv, −du)/|…|; positive is green. */
     static Chromaticity at(Kelvin kelvin, Duv duv) {
-        Chromaticity on = at(kelvin.value());
-        Chromaticity before = at(kelvin.value() - STEP_K);
-        Chromaticity after = at(kelvin.value() + STEP_K);
+        return at(kelvin.value(), duv.value());
+    }
+
+    static Chromaticity at(double kelvin, double tint) {
+        Chromaticity on = at(kelvin);
+        Chromaticity before = at(kelvin - STEP_K);
+        Chromaticity after = at(kelvin + STEP_K);
         double du = after.u() - before.u();
         double dv = after.v() - before.v();
         double length = Math.hypot(du, dv);
         // T rises toward smaller u and v, so this normal has a positive v part over the whole range
-        return new Chromaticity(on.u() + duv.value() * dv / length, on.v() - duv.value() * du / length);
+        return new Chromaticity(on.u() + tint * dv / length, on.v() - tint * du / length);
     }
 
     /**

@@ -67,17 +67,27 @@ public record Walls(List<List<PlanPoint>> polylines, List<Opening> openings) {
         return rooms;
     }
 
-    /** Even-odd rule; a point at the wall line is inside. */
+    /** A point at the wall line is inside. */
     private static boolean inside(List<PlanPoint> room, PlanPoint p) {
-        boolean in = false;
         for (int i = 1; i < room.size(); i++) {
-            PlanPoint a = room.get(i - 1);
-            PlanPoint b = room.get(i);
-            if (Plane.distanceM(p, a, b) <= AT_THE_WALL_M) {
+            if (Plane.distanceM(p, room.get(i - 1), room.get(i)) <= AT_THE_WALL_M) {
                 return true;
             }
-            boolean spans = a.yM() > p.yM() != b.yM() > p.yM();
-            if (spans && p.xM() < (b.xM() - a.xM()) * (p.yM() - a.yM()) / (b.yM() - a.yM()) + a.xM()) {
+        }
+        return contains(room, p.xM(), p.yM());
+    }
+
+    /**
+     * Whether a point lies within an outline, by the even-odd rule.
+     *
+     * @param outline corners in order; the last may be the first again
+     */
+    public static boolean contains(List<PlanPoint> outline, double xM, double yM) {
+        boolean in = false;
+        for (int i = 0; i < outline.size(); i++) {
+            PlanPoint a = outline.get(i);
+            PlanPoint b = outline.get((i + 1) % outline.size());
+            if (a.yM() > yM != b.yM() > yM && xM < (b.xM() - a.xM()) * (yM - a.yM()) / (b.yM() - a.yM()) + a.xM()) {
                 in = !in;
             }
         }

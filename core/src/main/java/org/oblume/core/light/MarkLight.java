@@ -32,8 +32,9 @@ public record MarkLight(
      * One source as the mark sees it, by the way that brings most of its light.
      *
      * @param source key of it
-     * @param facingLux on a meter that is turned to it, lux
+     * @param facingLux on a meter that is turned to where it stands, by every way, the room's part too, lux
      * @param roomLux of it that comes off walls, ceiling and floor to the brighter cheek, lux
+     * @param wayLux of it that comes by the strongest way that is not off the room, on a meter turned to that, lux
      * @param from where it comes from
      * @param elevationDeg and how high, degrees above level
      * @param distanceM along the way that the light takes, metres, above 0; null when all of it is reflected by the room
@@ -46,6 +47,7 @@ public record MarkLight(
             String source,
             double facingLux,
             double roomLux,
+            double wayLux,
             Bearing from,
             double elevationDeg,
             @Nullable Double distanceM,
@@ -56,7 +58,7 @@ public record MarkLight(
 
         /** Whether it has no one direction: most of what comes of it comes off the room. */
         public boolean allAround() {
-            return distanceM == null || roomLux > facingLux;
+            return distanceM == null || roomLux > wayLux;
         }
 
         /** Whether any of it comes from somewhere, and not off the room alone. */

@@ -2,6 +2,7 @@ package org.oblume.core.light;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.colour.ConeLight;
 import org.oblume.core.colour.LightMix;
 
 /**
@@ -16,9 +17,9 @@ public record SurfaceLight(List<Double> luxOfEach, @Nullable LightMix mix) {
         luxOfEach = List.copyOf(luxOfEach);
     }
 
-    static SurfaceLight of(List<Double> luxOfEach, List<LightMix.Part> parts) {
-        double lux = luxOfEach.stream().mapToDouble(Double::doubleValue).sum();
-        return new SurfaceLight(luxOfEach, lux > 0 ? LightMix.of(parts) : null);
+    /** @param cones of all of it together, whose Y is lux */
+    static SurfaceLight of(List<Double> luxOfEach, double[] cones) {
+        return new SurfaceLight(luxOfEach, ConeLight.luminance(cones) > 0 ? ConeLight.mix(cones) : null);
     }
 
     /** All of it together, lux. */

@@ -68,9 +68,6 @@ public record Trial(
             tried = with(now, slate, wanted);
         }
         ShotState state = tried.book().resolve(slate);
-        for (Change change : wanted) {
-            tried.checkColours(state, change.placement());
-        }
         return new Trial(tried, state, List.copyOf(wanted), held, light(tried, slate, out, calibrations));
     }
 

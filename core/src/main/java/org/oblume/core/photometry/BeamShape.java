@@ -4,7 +4,8 @@ import java.util.OptionalDouble;
 import org.oblume.core.units.Checks;
 
 /**
- * A beam with a bright middle (model): {@code I(θ) = I₀ · 2^(−(θ/(β/2))²)}. A measured file replaces it.
+ * A beam (model): with a bright middle, {@code I(θ) = I₀ · 2^(−(θ/(β/2))²)}, below 90°; {@code I₀ · cosᵐ θ} with
+ * {@code m = ln 0.5 / ln cos(β/2)} from there on. Nothing goes backwards. A measured file replaces it.
  *
  * @param peakCandela on the axis, candela, above 0
  * @param beamDeg full angle at half intensity, degrees, above 0 to 180
@@ -12,6 +13,8 @@ import org.oblume.core.units.Checks;
 public record BeamShape(double peakCandela, double beamDeg) implements Distribution {
 
     private static final double WIDEST_DEG = 180;
+    /** From here on a beam is a surface's more than a lens's. */
+    private static final double WIDE_DEG = 90;
     /** {@code √log₂10}: half beams from the axis to a tenth of the peak. */
     private static final double TENTH_AT_HALF_BEAMS = 1.823;
 
@@ -36,14 +39,25 @@ public record BeamShape(double peakCandela, double beamDeg) implements Distribut
 
     @Override
     public double candela(double offAxisRad) {
+        if (beamDeg >= WIDE_DEG) {
+            double cosine = Math.cos(offAxisRad);
+            return cosine <= 0 ? 0 : peakCandela * Math.pow(cosine, power());
+        }
         double halves = Math.toDegrees(offAxisRad) / (beamDeg / 2);
         return peakCandela * Math.pow(2, -halves * halves);
+    }
+
+    private double power() {
+        double half = Math.cos(Math.toRadians(beamDeg / 2));
+        return half <= 0 ? 0 : Math.log(0.5) / Math.log(half);
     }
 
     /** Three half beams and a half: below a five-thousandth of the peak; not past the side. */
     @Override
     public double extentRad() {
-        return Math.min(Math.PI / 2, Math.toRadians(DARK_AT_HALF_BEAMS * beamDeg / 2));
+        return beamDeg >= WIDE_DEG
+                ? Math.PI / 2
+                : Math.min(Math.PI / 2, Math.toRadians(DARK_AT_HALF_BEAMS * beamDeg / 2));
     }
 
     /** Radius of the patch that is lit to a tenth of its middle, {@code d·tan(1.823·β/2)}, metres; no end from 90° on. */

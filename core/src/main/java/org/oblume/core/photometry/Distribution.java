@@ -3,7 +3,7 @@ package org.oblume.core.photometry;
 import java.util.OptionalDouble;
 
 /** How strongly a source shines off its axis, the same all round it. */
-public sealed interface Distribution permits BeamShape, LambertianDisc, MeasuredBeam, IsotropicSource, GriddedBeam {
+public sealed interface Distribution permits BeamShape, LambertianDisc, MeasuredBeam, IsotropicSource {
 
     /**
      * Intensity, candela.
@@ -24,7 +24,7 @@ public sealed interface Distribution permits BeamShape, LambertianDisc, Measured
 
     /** Flux within a cone around the axis, lumen: {@code ∫ I(θ)·2π·sin θ dθ}, by Simpson's rule. */
     default double lumenWithin(double halfAngleRad) {
-        int steps = 64;
+        int steps = 256;
         double step = halfAngleRad / steps;
         double sum = 0;
         for (int i = 0; i <= steps; i++) {

@@ -1,5 +1,6 @@
 package org.oblume.core.plot;
 
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.units.Checks;
@@ -15,6 +16,8 @@ import org.oblume.core.units.Duv;
  * @param lowestPercent lowest level that it holds steadily, 0 to 100
  * @param tintReach how far it can be dialled to green and to magenta, Duv, 0 to 0.05
  * @param upkeep what it weighs, draws and minds
+ * @param allRound a lamp that shines to all sides of itself, or null for one with a front
+ * @param frontWidthM width of the front that a clipped item covers, when it is not the emitter, metres, above 0 to 50, or null
  */
 public record Lamp(
         Optics optics,
@@ -23,15 +26,45 @@ public record Lamp(
         LevelCurve curve,
         double lowestPercent,
         double tintReach,
-        Upkeep upkeep) {
+        Upkeep upkeep,
+        @Nullable AllRound allRound,
+        @Nullable Double frontWidthM) {
 
     private static final double LARGEST_M = 50;
 
+    /** What shines to all sides: a sphere, or a cylinder that lies level, square to the way it is aimed. */
+    public enum AllRound {
+        BULB,
+        TUBE
+    }
+
+    public Lamp(
+            Optics optics,
+            boolean round,
+            double emitterHeightM,
+            LevelCurve curve,
+            double lowestPercent,
+            double tintReach,
+            Upkeep upkeep) {
+        this(optics, round, emitterHeightM, curve, lowestPercent, tintReach, upkeep, null, null);
+    }
+
     public Lamp {
+        if (frontWidthM != null) {
+            Checks.above0("frontWidthM", "The front's width", frontWidthM, " m");
+            Checks.within("frontWidthM", "The front's width", frontWidthM, 0, LARGEST_M, " m");
+        }
         Checks.above0("emitterHeightM", "The emitter's height", emitterHeightM, " m");
         Checks.within("emitterHeightM", "The emitter's height", emitterHeightM, 0, LARGEST_M, " m");
         Checks.within("lowestPercent", "The lowest level", lowestPercent, 0, 100, " %");
         Checks.within("tintReach", "The tint's reach", tintReach, 0, Duv.LIMIT, " Duv");
+    }
+
+    /** Whether it shines to all sides: it is said, or its beam is a whole half turn to each side. */
+    public Optional<AllRound> everyWay() {
+        return allRound != null
+                ? Optional.of(allRound)
+                : optics.isAllRound() ? Optional.of(AllRound.BULB) : Optional.empty();
     }
 
     /**

@@ -1,5 +1,6 @@
 package org.oblume.core.plot;
 
+import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.GelColour;
@@ -23,7 +24,10 @@ import org.oblume.core.units.Refusal;
  * @param frameDistanceM metres from the lens to that frame, above 0 to 50; given with the width
  * @param gel what a saturated gel lets through, or null for white correction
  * @param narrowsToDeg beam that a grid leaves at most, full angle, degrees, 1 to 180; null for what is not a grid
- * @param covers the part of the beam it stands in, or null for all of it
+ * @param covers the part of the front it stands in, or null for all of it
+ * @param share how much of the front's area that part is, above 0 to below 1, or null for half of it
+ * @param softness what part of the light that comes through leaves evenly, 0 to 1, or null: then all of it when it softens, else none
+ * @param doors leaves at the front that cut the beam, at most one to a side, or null for none
  */
 public record Modifier(
         String name,
@@ -35,7 +39,10 @@ public record Modifier(
         @Nullable Double frameDistanceM,
         @Nullable GelColour gel,
         @Nullable Double narrowsToDeg,
-        @Nullable Cover covers) {
+        @Nullable Cover covers,
+        @Nullable Double share,
+        @Nullable Double softness,
+        @Nullable List<Door> doors) {
 
     private static final int LONGEST_NAME = 60;
     private static final double MOST_STOPS = 20;
@@ -52,7 +59,29 @@ public record Modifier(
         RIGHT
     }
 
+    /**
+     * A leaf that is hinged at a side of the front and as long as it.
+     *
+     * @param angleDeg from the front's plane, degrees: 0 closed, 90 straight out, to 180
+     */
+    public record Door(Cover side, double angleDeg) {
+
+        public Door {
+            Checks.within("angleDeg", "The angle of a door", angleDeg, 0, 180, "°");
+        }
+    }
+
     public Modifier {
+        if (share != null) {
+            Checks.within("share", "The part of the front that %s covers".formatted(name), share, 0.01, 0.99, "");
+        }
+        if (softness != null) {
+            Checks.within("softness", "The softness of %s".formatted(name), softness, 0, 1, "");
+        }
+        doors = doors == null || doors.isEmpty() ? null : List.copyOf(doors);
+        if (doors != null && doors.stream().map(Door::side).distinct().count() < doors.size()) {
+            throw new Refusal("doors", "Two doors hang at one side: give each side one.");
+        }
         name = Checks.text("A modifier's name", name, LONGEST_NAME);
         Checks.within("What %s costs".formatted(name), stops, 0, MOST_STOPS, " stops");
         Checks.within("The shift of %s".formatted(name), miredShift, -MOST_MIRED, MOST_MIRED, " mired");
@@ -69,6 +98,75 @@ public record Modifier(
             Checks.within(
                     "The distance to the frame of %s".formatted(name), frameDistanceM, NEAREST_M, FARTHEST_M, " m");
         }
+    }
+
+    /** Something over all of a half, as soft as its name says. */
+    public Modifier(
+            String name,
+            double stops,
+            double miredShift,
+            double duvShift,
+            boolean softens,
+            @Nullable Double frameWidthM,
+            @Nullable Double frameDistanceM,
+            @Nullable GelColour gel,
+            @Nullable Double narrowsToDeg,
+            @Nullable Cover covers) {
+        this(
+                name,
+                stops,
+                miredShift,
+                duvShift,
+                softens,
+                frameWidthM,
+                frameDistanceM,
+                gel,
+                narrowsToDeg,
+                covers,
+                null,
+                null,
+                null);
+    }
+
+    /** The same on a frame of its own. */
+    public Modifier framed(double widthM, double distanceM) {
+        return new Modifier(
+                name,
+                stops,
+                miredShift,
+                duvShift,
+                softens,
+                widthM,
+                distanceM,
+                gel,
+                narrowsToDeg,
+                covers,
+                share,
+                softness,
+                doors);
+    }
+
+    /** The same with its softness known; null when it is not. */
+    public Modifier softAs(@Nullable Double known) {
+        return new Modifier(
+                name,
+                stops,
+                miredShift,
+                duvShift,
+                softens,
+                frameWidthM,
+                frameDistanceM,
+                gel,
+                narrowsToDeg,
+                covers,
+                share,
+                known,
+                doors);
+    }
+
+    /** What part of what comes through it leaves it evenly, 0 to 1. */
+    public double soft() {
+        return softness != null ? softness : softens ? 1 : 0;
     }
 
     /** Something over the whole beam that does not narrow it. */
@@ -97,6 +195,9 @@ public record Modifier(
                 null,
                 item.gel(),
                 item.narrowsToDeg(),
+                null,
+                null,
+                softens ? item.softness() : null,
                 null);
     }
 

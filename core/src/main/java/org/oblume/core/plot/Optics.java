@@ -39,6 +39,10 @@ public record Optics(
         }
     }
 
+    boolean isAllRound() {
+        return measured == null && spotBeamDeg == ALL_ROUND_DEG;
+    }
+
     /** How it spreads its light when it is focused to a beam; beyond its ends it is taken at the end. */
     public Distribution at(double beamDeg) {
         if (measured != null) {

@@ -54,8 +54,25 @@ public record SetPlan(
     /**
      * @param sillM height of the lower edge in metres; 0 for a door
      * @param headM height of the upper edge
+     * @param closed whether a door is shut, or null for an open one; light comes through a window either way
      */
-    public record Opening(String name, OpeningKind kind, PlanPoint from, PlanPoint to, double sillM, double headM) {
+    public record Opening(
+            String name,
+            OpeningKind kind,
+            PlanPoint from,
+            PlanPoint to,
+            double sillM,
+            double headM,
+            @Nullable Boolean closed) {
+
+        public Opening(String name, OpeningKind kind, PlanPoint from, PlanPoint to, double sillM, double headM) {
+            this(name, kind, from, to, sillM, headM, null);
+        }
+
+        /** Whether light comes through. */
+        public boolean letsLightThrough() {
+            return kind == OpeningKind.WINDOW || !Boolean.TRUE.equals(closed);
+        }
 
         public Opening {
             name = Checks.text("An opening's name", name, LONGEST_NAME);
@@ -81,8 +98,21 @@ public record SetPlan(
     /**
      * @param outline corners in order, three or more
      * @param heightM metres
+     * @param surface what it sends back, or null: then a grey is taken
      */
-    public record Furniture(String name, List<PlanPoint> outline, double heightM) {
+    public record Furniture(String name, List<PlanPoint> outline, double heightM, @Nullable Surface surface) {
+
+        /** Wood and cloth of no known colour. */
+        private static final Surface USUAL = Surface.grey(0.3);
+
+        public Furniture(String name, List<PlanPoint> outline, double heightM) {
+            this(name, outline, heightM, null);
+        }
+
+        /** What it sends back, as far as it is known. */
+        public Surface paint() {
+            return surface == null ? USUAL : surface;
+        }
 
         public Furniture {
             name = Checks.text("A piece of furniture's name", name, LONGEST_NAME);

@@ -1,5 +1,6 @@
 package org.oblume.core.plot;
 
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 
 /**
@@ -8,8 +9,9 @@ import org.oblume.core.units.Checks;
  * @param reflectance part of the light that comes back, 0 to 1
  * @param miredShift what it does to the colour, −500 to 500 mired, + is warmer
  * @param duvShift what it does to the tint, −0.05 to 0.05, + is green
+ * @param softness what part of what comes back leaves evenly, 0 (a mirror) to 1, or null when it goes by the kind of thing
  */
-public record Surface(double reflectance, double miredShift, double duvShift) {
+public record Surface(double reflectance, double miredShift, double duvShift, @Nullable Double softness) {
 
     /** A wall of no known colour. */
     public static final Surface WALL = grey(0.5);
@@ -23,6 +25,13 @@ public record Surface(double reflectance, double miredShift, double duvShift) {
         Checks.within("reflectance", "The reflectance", reflectance, 0, 1, "");
         Checks.within("miredShift", "The shift of a surface", miredShift, -MOST_MIRED, MOST_MIRED, " mired");
         Checks.within("duvShift", "The tint shift of a surface", duvShift, -MOST_DUV, MOST_DUV, " Duv");
+        if (softness != null) {
+            Checks.within("softness", "The softness of a surface", softness, 0, 1, "");
+        }
+    }
+
+    public Surface(double reflectance, double miredShift, double duvShift) {
+        this(reflectance, miredShift, duvShift, null);
     }
 
     /**

@@ -394,19 +394,7 @@ final class CommandClause {
         }
         Modifier m = items.get(cloth);
         double kept = m.frameDistanceM() == null ? distance : m.frameDistanceM();
-        items.set(
-                cloth,
-                new Modifier(
-                        m.name(),
-                        m.stops(),
-                        m.miredShift(),
-                        m.duvShift(),
-                        m.softens(),
-                        width,
-                        kept,
-                        m.gel(),
-                        m.narrowsToDeg(),
-                        m.covers()));
+        items.set(cloth, m.framed(width, kept));
         return new Modifiers(items);
     }
 

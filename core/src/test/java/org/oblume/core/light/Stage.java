@@ -112,6 +112,21 @@ public final class Stage {
                 new Lamp.Upkeep(10, null, 5, "fan", Lamp.Burn.ANY, 0.5, "", "", null));
     }
 
+    public Stage withFloor(Surface floor) {
+        return with(new SetPlan(
+                set.ceilingHeightM(),
+                set.northDeg(),
+                set.walls(),
+                set.openings(),
+                set.furniture(),
+                set.landmarks(),
+                set.ceiling(),
+                floor,
+                null,
+                null,
+                set.site()));
+    }
+
     public Stage with(SetPlan other) {
         set = other;
         return this;

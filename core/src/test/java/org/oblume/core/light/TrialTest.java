@@ -35,7 +35,7 @@ class TrialTest {
     void aHeldMoveBringsItsLevelAlong() {
         Trial trial = trial(List.of(new Change("key", new Place(0, 1.7, true))), List.of("key"));
         assertThat(trial.changes())
-                .containsExactly(new Change("key", new Place(0, 1.7, true)), new Change("key", new Level(24.2)));
+                .containsExactly(new Change("key", new Place(0, 1.7, true)), new Change("key", new Level(24.5)));
         assertThat(trial.held()).singleElement().satisfies(h -> assertThat(h.distanceToM())
                 .isCloseTo(1.7, within(1e-9)));
         assertThat(trial.light().facingLux("key", "mark") / stage.light().facingLux("key", "mark"))

@@ -2,10 +2,8 @@ package org.oblume.core.measured;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
-import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.LightColour;
 import org.oblume.core.colour.LightMix;
 import org.oblume.core.colour.WhitePoint;
@@ -13,23 +11,6 @@ import org.oblume.core.filter.Correction;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.Prescription;
 import org.oblume.core.filter.Sheets;
-import org.oblume.core.geometry.Aim;
-import org.oblume.core.geometry.PlanPoint;
-import org.oblume.core.geometry.SpacePoint;
-import org.oblume.core.light.Stage;
-import org.oblume.core.photometry.BeamShape;
-import org.oblume.core.photometry.Calibration;
-import org.oblume.core.photometry.LightSource;
-import org.oblume.core.plot.AimSetting;
-import org.oblume.core.plot.Mount;
-import org.oblume.core.plot.Piece;
-import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Role;
-import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Surface;
-import org.oblume.core.plot.Wall;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.TStop;
@@ -41,7 +22,6 @@ import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
-import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
@@ -109,122 +89,6 @@ public class ComputationBenchmark {
     @Benchmark
     public LightMix mix(Lights lights) {
         return LightMix.of(lights.parts());
-    }
-
-    /** Heads around five marks. */
-    @State(Scope.Benchmark)
-    public static class Heads {
-
-        @Param({"10", "40", "160"})
-        int heads;
-
-        private final List<LightSource> sources = new ArrayList<>();
-        private final List<SpacePoint> marks = new ArrayList<>();
-
-        List<LightSource> sources() {
-            Random random = new Random(7);
-            for (int i = marks.size(); i < 5; i++) {
-                marks.add(new SpacePoint(i, i % 2, 1.5));
-            }
-            for (int i = sources.size(); i < heads; i++) {
-                SpacePoint at = new SpacePoint(random.nextDouble() * 12 - 4, 3 + random.nextDouble() * 6, 2.2);
-                Aim aim = Aim.between(at, marks.get(i % 5));
-                sources.add(new LightSource(
-                        at,
-                        aim.bearing(),
-                        aim.tiltDeg(),
-                        new BeamShape(9000, 36),
-                        0.15,
-                        0.7,
-                        LightColour.of(Kelvin.of(3000 + 20 * i), Duv.NEUTRAL),
-                        Calibration.NONE));
-            }
-            return sources;
-        }
-    }
-
-    @Benchmark
-    public double lightOnFiveMarks(Heads heads) {
-        double sum = 0;
-        List<LightSource> sources = heads.sources();
-        for (SpacePoint mark : heads.marks) {
-            sum += sources.stream().mapToDouble(s -> s.facingLux(mark)).sum();
-        }
-        return sum;
-    }
-
-    /** A shot with walls, ten pieces of grip and five marks; one head moves a little each time. */
-    @State(Scope.Thread)
-    public static class Rig {
-
-        @Param({"10", "40", "160"})
-        int heads;
-
-        @Param({"8", "32"})
-        int walls;
-
-        private @Nullable Stage stage;
-        private int step;
-
-        @Setup
-        public void build() {
-            List<Wall> all = new ArrayList<>(List.of(Wall.of(List.of(
-                    PlanPoint.of(-9, -9),
-                    PlanPoint.of(9, -9),
-                    PlanPoint.of(9, 9),
-                    PlanPoint.of(-9, 9),
-                    PlanPoint.of(-9, -9)))));
-            for (int i = 4; i < walls; i++) {
-                double x = -8 + 16.0 * i / walls;
-                all.add(Wall.of(List.of(PlanPoint.of(x, 6.5), PlanPoint.of(x, 8))));
-            }
-            Stage built = Stage.outdoors()
-                    .with(new SetPlan(3.6, 0, all, List.of(), List.of(), List.of()))
-                    .camera(0, -6);
-            for (int i = 1; i < 5; i++) {
-                built.put(
-                        new Placement(
-                                "mark-" + i,
-                                "Guest " + i,
-                                PlacementKind.MARK,
-                                Role.SUBJECT,
-                                null,
-                                new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
-                        i,
-                        i % 2,
-                        1.5,
-                        AimSetting.along(40 * i, 0));
-            }
-            Random random = new Random(7);
-            for (int i = 0; i < heads; i++) {
-                built.head("head-" + i, Role.KEY, random.nextDouble() * 14 - 7, random.nextDouble() * 8 - 3, 2.3);
-            }
-            for (int i = 0; i < 10; i++) {
-                built.grip(
-                        "grip-" + i,
-                        i % 2 == 0 ? PlacementKind.FLAG : PlacementKind.BOUNCE,
-                        0.9,
-                        0.9,
-                        Surface.grey(i % 2 == 0 ? 0.03 : 0.85),
-                        -5 + i,
-                        4,
-                        1.8,
-                        180,
-                        0);
-            }
-            stage = built;
-        }
-
-        Stage moved() {
-            step = (step + 1) % 100;
-            return Objects.requireNonNull(stage).tie("head-0", new Place(-3 + step / 100.0, 2, false));
-        }
-    }
-
-    @Benchmark
-    @OutputTimeUnit(TimeUnit.MILLISECONDS)
-    public int lightOfAShotWithOneHeadMoved(Rig rig) {
-        return rig.moved().light().marks().size();
     }
 
     /** A white that moves a little, so that nothing is worked out once for all. */

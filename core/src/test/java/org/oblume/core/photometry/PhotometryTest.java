@@ -11,21 +11,10 @@ import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.oblume.core.Cases;
-import org.oblume.core.colour.LightColour;
-import org.oblume.core.geometry.Aim;
-import org.oblume.core.geometry.Direction;
-import org.oblume.core.geometry.SpacePoint;
-import org.oblume.core.units.Bearing;
-import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
-import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Percent;
-import org.oblume.core.units.Stops;
 
 class PhotometryTest {
-
-    private static final SpacePoint FACE = new SpacePoint(0, 0, 1.5);
-    private static final Bearing NORTH = Bearing.ofDegrees(0);
 
     @TestFactory
     Stream<DynamicTest> theLevelThatHoldsAMove() {
@@ -102,25 +91,12 @@ class PhotometryTest {
     }
 
     @Test
-    void aFrameThatCatchesTheWholeBeamKeepsItsFlux() {
-        BeamShape beam = new BeamShape(10000, 20);
-        double flux = beam.lumenWithin(Math.PI / 2);
-        LambertianDisc frame = LambertianDisc.diffused(beam, 100, 1, Stops.of(1));
-        assertThat(frame.normalCandela() * Math.PI).isCloseTo(flux / 2, within(flux * 0.001));
-        assertThat(frame.radiusM()).isCloseTo(Math.tan(Math.toRadians(18.23)), within(1e-9));
-        LambertianDisc board = LambertianDisc.bounced(beam, 1, 3, Math.toRadians(45), 0.8);
-        assertThat(board.normalCandela() * Math.PI).isLessThan(0.8 * flux);
-    }
-
-    @Test
-    void aMirrorShowsTheSourceAtTheWholeWay() {
-        LightSource lamp = aimedAt(new SpacePoint(2, 0, 1.5), new SpacePoint(2, 4, 1.5), 0);
-        LightSource image = lamp.mirrored(
-                new SpacePoint(0, 4, 1.5), Direction.of(Bearing.ofDegrees(180), 0), LightSource.MIRROR_REFLECTANCE);
-        assertThat(image.at().yM()).isCloseTo(8, within(1e-9));
-        assertThat(image.bearing().degrees()).isCloseTo(180, within(1e-9));
-        assertThat(image.lux(new SpacePoint(2, 0, 1.5), Direction.of(NORTH, 0)))
-                .isCloseTo(0.9 * 1000 / 64, within(1e-6));
+    void aWideBeamIsASurfacesMoreThanALenss() {
+        BeamShape panel = new BeamShape(1000, 120);
+        assertThat(panel.candela(Math.toRadians(60))).isCloseTo(500, within(1e-9));
+        assertThat(panel.candela(Math.toRadians(30))).isCloseTo(1000 * Math.cos(Math.toRadians(30)), within(1e-9));
+        assertThat(panel.candela(Math.toRadians(91))).isZero();
+        assertThat(new BeamShape(1000, 180).candela(Math.toRadians(89))).isCloseTo(1000, within(1e-6));
     }
 
     @Test
@@ -139,23 +115,6 @@ class PhotometryTest {
         assertThat(new Shadow(radius, 12, 3.2).fanDeg(0.8))
                 .isCloseTo(3.8, within(0.05))
                 .isLessThan(Shadow.PARALLEL_BELOW_DEG);
-    }
-
-    private static LightSource aimedAtFace(double x, double y, double radiusM) {
-        return aimedAt(new SpacePoint(x, y, 2), FACE, radiusM);
-    }
-
-    private static LightSource aimedAt(SpacePoint from, SpacePoint to, double radiusM) {
-        Aim aim = Aim.between(from, to);
-        return new LightSource(
-                from,
-                aim.bearing(),
-                aim.tiltDeg(),
-                new BeamShape(1000, 40),
-                radiusM,
-                1,
-                LightColour.of(Kelvin.of(5600), Duv.NEUTRAL),
-                Calibration.NONE);
     }
 
     @Test

@@ -125,10 +125,11 @@ class CommandParserTest {
     @Test
     void theFrameTakesTheClothThatIsOn() {
         Modifiers hung = (Modifiers) only("key muslin bleached, frame 1.2 m");
-        assertThat(hung.items()).containsExactly(new Modifier("Muslin, bleached", 2.3333, 6, 0, true, 1.2, 0.8, null));
+        assertThat(hung.items())
+                .containsExactly(new Modifier("Muslin, bleached", 2.3333, 6, 0, true, 1.2, 0.8, null).softAs(0.9));
         assertThat(only("key muslin bleached on a frame 1.2 m at 60 cm"))
-                .isEqualTo(
-                        new Modifiers(List.of(new Modifier("Muslin, bleached", 2.3333, 6, 0, true, 1.2, 0.6, null))));
+                .isEqualTo(new Modifiers(
+                        List.of(new Modifier("Muslin, bleached", 2.3333, 6, 0, true, 1.2, 0.6, null).softAs(0.9))));
         assertThat(say("key frame 1.2 m").problems())
                 .singleElement()
                 .satisfies(p -> assertThat(p.sentence().metric()).contains("nothing to hang"));

@@ -124,7 +124,7 @@ public class ExchangeService {
                             meter.written(shot.id()));
                 })
                 .toList();
-        return new SceneFile(
+        SceneFile file = new SceneFile(
                 SceneFile.FORMAT,
                 SceneFile.VERSION,
                 new SceneFile.InProduction(production.name(), production.days()),
@@ -133,6 +133,7 @@ public class ExchangeService {
                 record.record().placements(),
                 parts,
                 looks.saved(sceneId));
+        return file.at(FormatVersion.of(json.tree(file)));
     }
 
     /**
@@ -212,8 +213,26 @@ public class ExchangeService {
                 .toList());
     }
 
-    /** Everything that the rules say against the file, at once. */
-    private List<Knot> check(SceneFile file) {
+    /**
+     * A scene as a file has it; nothing is kept.
+     *
+     * @throws Refusal with what is wrong with the file
+     */
+    @Transactional(readOnly = true)
+    SceneRecord read(byte[] bytes) {
+        SceneFile file = reader.read(bytes);
+        return record(file, tied(file));
+    }
+
+    private static SceneRecord record(SceneFile file, List<Knot> tied) {
+        CarryBook book =
+                CarryBook.of(file.shots().stream().map(s -> listed(s).node()).toList(), tied);
+        SceneRecord scene = SceneRecord.of(file.set().plan(), file.placements(), book);
+        SceneFileReader.refuse(scene.problems(tied));
+        return scene;
+    }
+
+    private List<Knot> tied(SceneFile file) {
         List<String> problems = new ArrayList<>();
         List<Knot> tied = new ArrayList<>();
         for (SceneFile.ShotPart shot : file.shots()) {
@@ -231,10 +250,13 @@ public class ExchangeService {
             }
         }
         SceneFileReader.refuse(problems);
-        CarryBook book =
-                CarryBook.of(file.shots().stream().map(s -> listed(s).node()).toList(), tied);
-        SceneRecord scene = SceneRecord.of(file.set().plan(), file.placements(), book);
-        SceneFileReader.refuse(scene.problems(tied));
+        return tied;
+    }
+
+    /** Everything that the rules say against the file, at once. */
+    private List<Knot> check(SceneFile file) {
+        List<Knot> tied = tied(file);
+        SceneRecord scene = record(file, tied);
         file.shots().stream().flatMap(s -> orNone(s.rebuilt()).stream()).forEach(t -> scene.placement(t.placement()));
         file.shots().stream()
                 .flatMap(s -> orNone(s.notes()).stream())

@@ -18,7 +18,7 @@ import org.oblume.server.rebuild.Tick;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.set.StageSet;
 
-/** A scene as an open file: docs/format/oblume-scene-1.schema.json. */
+/** A scene as an open file: docs/format/oblume-scene.schema.json. */
 record SceneFile(
         String format,
         int version,
@@ -30,7 +30,12 @@ record SceneFile(
         @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<SavedLook> looks) {
 
     static final String FORMAT = "oblume-scene";
-    static final int VERSION = 1;
+    /** The newest that is read. */
+    static final int VERSION = FormatVersion.SECOND;
+
+    SceneFile at(int other) {
+        return new SceneFile(format, other, production, scene, set, placements, shots, looks);
+    }
 
     record InProduction(String name, int days) {}
 

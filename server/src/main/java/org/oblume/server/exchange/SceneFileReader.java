@@ -19,7 +19,7 @@ import org.springframework.stereotype.Component;
 @Component
 class SceneFileReader {
 
-    private static final String SCHEMA = "/format/oblume-scene-1.schema.json";
+    private static final String SCHEMA = "/format/oblume-scene.schema.json";
     private static final int MOST_PLACEMENTS = 500;
     private static final int MOST_PROBLEMS_TOLD = 6;
     private final ObjectMapper mapper;

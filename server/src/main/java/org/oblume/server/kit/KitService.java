@@ -142,7 +142,7 @@ public class KitService {
         }
     }
 
-    private static Reader shipped(String file) {
+    static Reader shipped(String file) {
         return new InputStreamReader(
                 Objects.requireNonNull(KitService.class.getResourceAsStream(file)), StandardCharsets.UTF_8);
     }

@@ -342,7 +342,6 @@ public class RebuildService {
         AsBuilt would = AsBuilt.of(
                 run.built().scene(), run.built().state(), run.built().scene().set(), PlanFit.NONE, List.of(instead));
         instead.values().forEach(v -> would.scene().check(placement, v));
-        would.scene().checkColours(would.state(), placement);
         steps.save(step.instead(
                         piece == null ? null : json.write(piece),
                         json.write(instead.values().stream()

@@ -116,10 +116,6 @@ public class KnotService {
                 changed.addAll(pinned(record, shot, change));
             }
         }
-        ShotState now = after.book().resolve(shot.card().slate());
-        for (KnotChange change : changes) {
-            after.checkColours(now, change.placement());
-        }
         if (!changed.isEmpty()) {
             keep(
                     record,

@@ -92,7 +92,7 @@ class ExchangeOverHttpTest {
     void anExportKeepsToThePublishedSchema() throws IOException {
         var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
                 .getSchema(json.readTree(
-                        Path.of("../docs/format/oblume-scene-1.schema.json").toFile()));
+                        Path.of("../docs/format/oblume-scene.schema.json").toFile()));
         assertThat(schema.validate(export(api.shot("4A")))).isEmpty();
     }
 
@@ -100,8 +100,8 @@ class ExchangeOverHttpTest {
         return Stream.of(
                 new Broken(
                         "of a newer version",
-                        f -> f.put("version", 2),
-                        "This file is version 2; this Oblume reads version 1."),
+                        f -> f.put("version", 3),
+                        "This file is version 3; this Oblume reads version 2."),
                 new Broken("of something else", f -> f.put("format", "recipe"), "This is not an Oblume scene"),
                 new Broken("without its set", f -> f.remove("set"), "set"),
                 new Broken(

@@ -1,0 +1,258 @@
+package org.oblume.core.light;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.colour.ConeLight;
+import org.oblume.core.geometry.Direction;
+import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.photometry.AngularSize;
+import org.oblume.core.photometry.Shadow;
+import org.oblume.core.transport.Emitter;
+import org.oblume.core.transport.Receiver;
+import org.oblume.core.transport.Standing;
+import org.oblume.core.units.Bearing;
+
+/** The cheeks of one mark and what is behind it, and how the light of each source comes to them. */
+final class MarkSurfaces {
+
+    private static final double CHEEK_DEG = 45;
+    private static final int LEFT = 0;
+    private static final int RIGHT = 1;
+    private static final int OF_THE_ROOM = -1;
+    /** Part of a light below which it does not matter where on a patch it falls. */
+    private static final double WORTH_A_LOOK = 0.01;
+
+    private static final int MOST_SOURCES = 120;
+
+    private final String key;
+    private final SpacePoint face;
+    private final Bearing facing;
+    private final SetHall hall;
+    private final List<Grip> grip;
+    private final Receiver cheeks;
+    private final @Nullable Receiver behind;
+    private final @Nullable Double toBackgroundM;
+
+    private final Kept<SourceEmitters.Key, Brought> known = new Kept<>(MOST_SOURCES);
+
+    /** What one source brings here. */
+    private record Brought(
+            double[] left, double[] right, double @Nullable [] background, MarkLight.SourceAtMark seen) {}
+
+    /** A way by which light comes: most of it decides what is said of the source. */
+    private record Way(double lux, SpacePoint from, double distanceM, double radiusM, boolean straight) {}
+
+    MarkSurfaces(
+            String key,
+            SpacePoint face,
+            Bearing facing,
+            @Nullable SpacePoint lens,
+            SetHall hall,
+            List<Grip> grip,
+            Standing standing) {
+        this.key = key;
+        this.face = face;
+        this.facing = facing;
+        this.hall = hall;
+        this.grip = grip;
+        double[][] normals = {
+            vector(Direction.of(Bearing.ofDegrees(facing.degrees() - CHEEK_DEG), 0)),
+            vector(Direction.of(Bearing.ofDegrees(facing.degrees() + CHEEK_DEG), 0))
+        };
+        this.cheeks = standing.receiver(face.xM(), face.yM(), face.zM(), normals, true);
+        SetHall.Behind back = lens == null ? null : hall.behind(lens, face);
+        if (back == null) {
+            behind = null;
+            toBackgroundM = null;
+        } else {
+            SpacePoint at = back.at();
+            behind = standing.receiver(at.xM(), at.yM(), at.zM(), new double[][] {vector(back.normal())}, false);
+            toBackgroundM = face.distanceM(at);
+        }
+    }
+
+    private static double[] vector(Direction d) {
+        return new double[] {d.x(), d.y(), d.z()};
+    }
+
+    /** @param meets lux of all its emitters on the patches */
+    private Brought brought(SourceEmitters source, double[][] meets) {
+        double[][] each = new double[2][ConeLight.CHANNELS];
+        List<Way> ways = new ArrayList<>();
+        double[] toSource = toSource(source.seen().at());
+        double[] meter = new double[ConeLight.CHANNELS];
+        for (Emitter emitter : source.emitters()) {
+            straight(source, emitter, each, toSource, meter, ways);
+        }
+        double[] roomLeft = cheeks.sentOn(LEFT, meets, owner -> owner == OF_THE_ROOM);
+        double[] roomRight = cheeks.sentOn(RIGHT, meets, owner -> owner == OF_THE_ROOM);
+        double room = Math.max(ConeLight.luminance(roomLeft), ConeLight.luminance(roomRight));
+        plus(each[LEFT], roomLeft);
+        plus(each[RIGHT], roomRight);
+        for (int i = 0; i < grip.size(); i++) {
+            int one = i;
+            double[] onLeft = cheeks.sentOn(LEFT, meets, owner -> owner == one);
+            double[] onRight = cheeks.sentOn(RIGHT, meets, owner -> owner == one);
+            plus(each[LEFT], onLeft);
+            plus(each[RIGHT], onRight);
+            double most = Math.max(ConeLight.luminance(onLeft), ConeLight.luminance(onRight));
+            if (most > 0) {
+                SpacePoint middle = grip.get(i).panel().middle();
+                ways.add(new Way(
+                        most,
+                        middle,
+                        face.distanceM(middle),
+                        Math.sqrt(grip.get(i).panel().areaM2() / Math.PI),
+                        false));
+            }
+        }
+        plus(meter, cheeks.sentOn(toSource, meets));
+        double least = WORTH_A_LOOK * Math.min(lux(each[LEFT]), lux(each[RIGHT]));
+        double[][] closer = cheeks.closer(source.emitters(), meets, least);
+        plus(each[LEFT], closer[LEFT]);
+        plus(each[RIGHT], closer[RIGHT]);
+        plus(meter, cheeks.shaped(toSource, closer));
+        double[] there = null;
+        if (behind != null) {
+            double[][] one = new double[1][ConeLight.CHANNELS];
+            source.emitters().forEach(emitter -> behind.straight(emitter, one));
+            plus(one[0], behind.sentOn(0, meets, owner -> true));
+            plus(one[0], behind.closer(source.emitters(), meets, WORTH_A_LOOK * lux(one[0]))[0]);
+            there = one[0];
+        }
+        return new Brought(
+                each[LEFT], each[RIGHT], there, asSeen(source.placement().key(), lux(meter), room, ways));
+    }
+
+    private double[] toSource(SpacePoint at) {
+        return face.coincides(at) ? new double[] {0, 0, 1} : vector(Direction.between(face, at));
+    }
+
+    private void straight(
+            SourceEmitters source,
+            Emitter emitter,
+            double[][] each,
+            double[] toSource,
+            double[] meter,
+            List<Way> ways) {
+        double[] straight = new double[1];
+        double[] mirrored = new double[5];
+        cheeks.each(emitter, (dx, dy, dz, sine, lux, squared, bounces) -> {
+            for (int side = LEFT; side <= RIGHT; side++) {
+                double turned = Receiver.turned(dx, dy, dz, cheeks.normals()[side], sine);
+                for (int c = 0; c < ConeLight.CHANNELS; c++) {
+                    each[side][c] += turned * lux[c];
+                }
+            }
+            double turned = Receiver.turned(dx, dy, dz, toSource, sine);
+            for (int c = 0; c < ConeLight.CHANNELS; c++) {
+                meter[c] += turned * lux[c];
+            }
+            double all = ConeLight.luminance(lux);
+            if (bounces == 0) {
+                straight[0] += all;
+            } else {
+                mirrored[0] += all;
+                mirrored[1] += all * dx;
+                mirrored[2] += all * dy;
+                mirrored[3] += all * dz;
+                mirrored[4] += all * Math.sqrt(squared);
+            }
+        });
+        boolean sun = emitter.gate() != null;
+        SpacePoint at = sun
+                ? new SpacePoint(emitter.pieces()[0].x(), emitter.pieces()[0].y(), emitter.pieces()[0].z())
+                : source.seen().at();
+        double radius = sun ? emitter.pieces()[0].radius() : source.seen().emitterRadiusM();
+        if (straight[0] > 0) {
+            ways.add(new Way(straight[0], at, face.distanceM(at), radius, true));
+        }
+        if (mirrored[0] > 0) {
+            double distance = mirrored[4] / mirrored[0];
+            Direction way = new Direction(mirrored[1], mirrored[2], mirrored[3]);
+            ways.add(new Way(mirrored[0], way.from(face, distance), distance, radius, false));
+        }
+    }
+
+    private static void plus(double[] sum, double[] more) {
+        for (int c = 0; c < sum.length; c++) {
+            sum[c] += more[c];
+        }
+    }
+
+    private static double lux(double[] cones) {
+        return Math.max(0, ConeLight.luminance(cones));
+    }
+
+    private MarkLight.SourceAtMark asSeen(String source, double facingLux, double roomLux, List<Way> ways) {
+        Way most = null;
+        for (Way way : ways) {
+            if (way.lux > 0 && (most == null || way.lux > most.lux)) {
+                most = way;
+            }
+        }
+        if (most == null || face.coincides(most.from)) {
+            return new MarkLight.SourceAtMark(
+                    source, facingLux, roomLux, 0, Bearing.ofDegrees(0), 0, null, 0, null, null, false);
+        }
+        Direction way = Direction.between(face, most.from);
+        return new MarkLight.SourceAtMark(
+                source,
+                facingLux,
+                roomLux,
+                most.lux,
+                way.bearing(),
+                way.tiltDeg(),
+                most.distanceM,
+                AngularSize.ofDiscDeg(most.radiusM, most.distanceM),
+                toBackgroundM == null ? null : new Shadow(most.radiusM, most.distanceM, toBackgroundM).penumbraM(),
+                through(most),
+                most.straight);
+    }
+
+    private MarkLight.@Nullable Through through(Way way) {
+        return hall.passed(way.from, face)
+                .map(passed -> {
+                    double away = way.from.distanceM(passed.at());
+                    Shadow edge = new Shadow(way.radiusM, away, passed.at().distanceM(face));
+                    return new MarkLight.Through(
+                            passed.opening().name(),
+                            away,
+                            edge.fanDeg(passed.opening().widthM()),
+                            edge.penumbraM());
+                })
+                .orElse(null);
+    }
+
+    /** All of the sources' light. */
+    MarkLight light(List<SourceEmitters> sources, StandingGrip inside) {
+        double[] leftSum = new double[ConeLight.CHANNELS];
+        double[] rightSum = new double[ConeLight.CHANNELS];
+        double[] backgroundSum = new double[ConeLight.CHANNELS];
+        List<Double> left = new ArrayList<>();
+        List<Double> right = new ArrayList<>();
+        List<Double> background = new ArrayList<>();
+        List<MarkLight.SourceAtMark> from = new ArrayList<>();
+        for (SourceEmitters source : sources) {
+            Brought one = known.get(source.key(), () -> brought(source, inside.meets(source)));
+            left.add(lux(one.left));
+            right.add(lux(one.right));
+            plus(leftSum, one.left);
+            plus(rightSum, one.right);
+            if (one.background != null) {
+                background.add(lux(one.background));
+                plus(backgroundSum, one.background);
+            }
+            from.add(one.seen);
+        }
+        return new MarkLight(
+                key,
+                face,
+                facing,
+                SurfaceLight.of(left, leftSum),
+                SurfaceLight.of(right, rightSum),
+                behind == null ? null : SurfaceLight.of(background, backgroundSum),
+                from);
+    }
+}

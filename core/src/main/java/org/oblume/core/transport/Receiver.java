@@ -1,0 +1,147 @@
+package org.oblume.core.transport;
+
+import java.util.List;
+import java.util.function.IntPredicate;
+import org.oblume.core.colour.ConeLight;
+
+/**
+ * A place, and what surfaces there get of every light.
+ *
+ * @param weights by surface, channel and patch: what a lux on the patch brings to it
+ * @param near patches that are looked at in parts
+ */
+public record Receiver(
+        Standing standing, double x, double y, double z, double[][] normals, double[][][] weights, List<Near> near) {
+
+    private static final int CHANNELS = ConeLight.CHANNELS;
+    /** What a surface's cosine makes of the harmonics of each order (Ramamoorthi and Hanrahan, 2001), to be divided by π. */
+    private static final double[] COSINE = {1, 2.0 / 3, 0.25};
+
+    /**
+     * All ways of an emitter's light straight to here and by mirrors.
+     *
+     * @param each by surface and channel, lux are added
+     */
+    public void straight(Emitter emitter, double[][] each) {
+        each(emitter, (dx, dy, dz, sine, lux, squared, bounces) -> {
+            for (int r = 0; r < normals.length; r++) {
+                double turned = turned(dx, dy, dz, normals[r], sine);
+                for (int c = 0; c < CHANNELS; c++) {
+                    each[r][c] += turned * lux[c];
+                }
+            }
+        });
+    }
+
+    public void each(Emitter emitter, Ways.Arrival arrival) {
+        standing.ways().light(emitter, emitter.pieces(), x, y, z, null, new double[CHANNELS], arrival);
+    }
+
+    public static double turned(double dx, double dy, double dz, double[] normal, double sine) {
+        return Horizon.factor(Math.max(-1, Math.min(1, dx * normal[0] + dy * normal[1] + dz * normal[2])), sine);
+    }
+
+    /**
+     * A patch that is near.
+     *
+     * @param at middle of each of its parts
+     * @param weights by surface, channel and part: what the exitance of that part brings
+     */
+    record Near(int patch, double[][] at, double[][][] weights) {}
+
+    /**
+     * What has to be added to what comes by way of patches, because a light does not fall evenly on one that is near.
+     *
+     * @param meets lux on the patches, by channel
+     * @param least lux below which a patch is not worth the look
+     * @return by surface and channel
+     */
+    public double[][] closer(List<Emitter> emitters, double[][] meets, double least) {
+        double[][] more = new double[weights.length][CHANNELS];
+        Patches patches = standing.patches();
+        for (Near one : near) {
+            int j = one.patch;
+            double sends = patches.sends[j][1] * meets[1][j];
+            double most = 0;
+            for (int r = 0; r < normals.length; r++) {
+                double all = 0;
+                for (double part : one.weights[r][1]) {
+                    all += part;
+                }
+                most = Math.max(most, all * sends);
+            }
+            if (most >= least && most > 0) {
+                for (int part = 0; part < one.at.length; part++) {
+                    double[] lux = standing.meets(emitters, j, one.at[part]);
+                    for (int r = 0; r < more.length; r++) {
+                        for (int c = 0; c < CHANNELS; c++) {
+                            more[r][c] += patches.sends[j][c] * one.weights[r][c][part] * (lux[c] - meets[c][j]);
+                        }
+                    }
+                }
+            }
+        }
+        return more;
+    }
+
+    /**
+     * What comes by way of patches.
+     *
+     * @param row of a surface
+     * @param meets lux on the patches, by channel
+     * @param of which owners' patches are counted
+     */
+    public double[] sentOn(int row, double[][] meets, IntPredicate of) {
+        double[] sum = new double[CHANNELS];
+        Patches patches = standing.patches();
+        for (int c = 0; c < CHANNELS; c++) {
+            double[] weight = weights[row][c];
+            double[] lux = meets[c];
+            double all = 0;
+            for (int j = 0; j < weight.length; j++) {
+                if (of.test(patches.owner[j])) {
+                    all += weight[j] * lux[j];
+                }
+            }
+            sum[c] = all;
+        }
+        return sum;
+    }
+
+    /** The same of what is told by surface and harmonic. */
+    public double[] shaped(double[] normal, double[][] rows) {
+        double[] shape = harmonics(normal[0], normal[1], normal[2]);
+        double[] sum = new double[CHANNELS];
+        for (int h = 0; h < shape.length; h++) {
+            double order = COSINE[h == 0 ? 0 : h < 4 ? 1 : 2];
+            for (int c = 0; c < CHANNELS; c++) {
+                sum[c] += Math.PI * order * shape[h] * rows[normals.length + h][c];
+            }
+        }
+        return sum;
+    }
+
+    /** What a surface that is turned in any way gets by way of patches (model: by spherical harmonics of two orders). */
+    public double[] sentOn(double[] normal, double[][] meets) {
+        double[][] rows = new double[weights.length][];
+        for (int r = normals.length; r < rows.length; r++) {
+            rows[r] = sentOn(r, meets, owner -> true);
+        }
+        return shaped(normal, rows);
+    }
+
+    /** Real spherical harmonics to the second order. */
+    static double[] harmonics(double x, double y, double z) {
+        return new double[] {
+            0.282095,
+            0.488603 * y,
+            0.488603 * z,
+            0.488603 * x,
+            1.092548 * x * y,
+            1.092548 * y * z,
+            0.315392 * (3 * z * z - 1),
+            1.092548 * x * z,
+            0.546274 * (x * x - y * y)
+        };
+    }
+}

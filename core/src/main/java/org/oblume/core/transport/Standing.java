@@ -1,0 +1,519 @@
+package org.oblume.core.transport;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.oblume.core.geometry.Panel;
+
+/**
+ * A hall with what stands in it: light is followed through both. What a place gets of each patch's light, by every way and all bounces, is
+ * worked out once for the place and holds for all lights.
+ */
+public final class Standing {
+
+    private static final int CHANNELS = Patches.CHANNELS;
+    private static final double SENDER_M = 0.3;
+    private static final int MOST_ACROSS = 5;
+    /** A patch is looked at in quarters within so many half widths of it, and these again. */
+    private static final double NEAR = 5;
+
+    private static final int DEEPEST = 2;
+    private static final int PARTS = 8;
+    private static final int LEAST_STEPS = 2;
+    private static final int MOST_STEPS = 5;
+    private static final int HARMONICS = 9;
+
+    private final Patches patches = new Patches();
+    private final Ways ways;
+    private final Factors[] factors;
+
+    /**
+     * Something that sends light on evenly and stands in the hall.
+     *
+     * @param sends of what it gets, part of each channel
+     * @param front whether it sends out where it gets it; else on the other side
+     * @param owner its number
+     */
+    public record Sender(Panel panel, double[] sends, boolean front, int owner) {}
+
+    public Standing(Hall hall, List<Sheet> sheets, List<Mirror> mirrors, List<Sender> senders) {
+        patches.addAll(hall.patches());
+        for (Sender sender : senders) {
+            Grid.whole(
+                    patches,
+                    sender.panel(),
+                    SENDER_M,
+                    MOST_ACROSS,
+                    sender.sends(),
+                    sender.front() ? 1 : -1,
+                    sender.owner());
+        }
+        this.ways = new Ways(join(hall.obstacles(), sheets), join(hall.withoutGlass(), sheets), mirrors);
+        this.factors = factors(hall, new Ways(List.copyOf(sheets), List.copyOf(sheets), mirrors));
+    }
+
+    private static List<Obstacle> join(List<Obstacle> hall, List<Sheet> sheets) {
+        List<Obstacle> all = new ArrayList<>(hall);
+        all.addAll(sheets);
+        return all;
+    }
+
+    private Factors[] factors(Hall hall, Ways past) {
+        int n = patches.size;
+        int ofTheSet = hall.patches().size;
+        double[][] got = new double[n][n];
+        double[] light = new double[CHANNELS];
+        boolean grip = ofTheSet < n || past.any();
+        for (int i = 0; i < n; i++) {
+            for (int j = i + 1; j < n; j++) {
+                if (j < ofTheSet) {
+                    double both = hall.seen(i, j);
+                    if (both > 0) {
+                        double part = grip ? Hall.between(past, patches, i, j, light) : 1;
+                        got[i][j] = both * part / patches.area[i];
+                        got[j][i] = both * part / patches.area[j];
+                    }
+                } else {
+                    double one = Hall.got(patches, i, j);
+                    double other = Hall.got(patches, j, i);
+                    if (one > 0 || other > 0) {
+                        double part = Hall.between(ways, patches, i, j, light);
+                        got[i][j] = one * part;
+                        got[j][i] = other * part;
+                    }
+                }
+            }
+        }
+        for (Mirror mirror : ways.mirrors()) {
+            mirrored(got, mirror, light);
+        }
+        boolean grey = patches.grey();
+        Factors[] all = new Factors[CHANNELS];
+        for (int c = 0; c < CHANNELS; c++) {
+            all[c] = grey && c > 0 ? all[0] : new Factors(system(got, c));
+        }
+        return all;
+    }
+
+    /** {@code 1 − (got)ᵀ · sends}. */
+    private double[][] system(double[][] got, int channel) {
+        int n = patches.size;
+        double[][] system = new double[n][n];
+        for (int i = 0; i < n; i++) {
+            double sent = patches.sends[i][channel];
+            double[] of = got[i];
+            for (int j = 0; j < n; j++) {
+                system[j][i] = -of[j] * sent;
+            }
+            system[i][i] += 1;
+        }
+        return system;
+    }
+
+    private void mirrored(double[][] got, Mirror mirror, double[] light) {
+        int n = patches.size;
+        double[] at = new double[4];
+        double reflects = (mirror.reflects()[0] + mirror.reflects()[1] + mirror.reflects()[2]) / CHANNELS;
+        for (int i = 0; i < n; i++) {
+            double off = mirror.off(patches.x[i], patches.y[i], patches.z[i]);
+            if (off <= Mirror.ON_IT_M) {
+                continue;
+            }
+            double ix = patches.x[i] - 2 * off * mirror.panel().normal().x();
+            double iy = patches.y[i] - 2 * off * mirror.panel().normal().y();
+            double iz = patches.z[i] - 2 * off * mirror.panel().normal().z();
+            for (int j = 0; j < n; j++) {
+                double part = i == j || !mirror.faces(patches.x[j], patches.y[j], patches.z[j])
+                        ? 0
+                        : Ways.crossing(
+                                mirror.panel(),
+                                patches.x[j],
+                                patches.y[j],
+                                patches.z[j],
+                                ix,
+                                iy,
+                                iz,
+                                Math.sqrt(patches.area[j]) / 2,
+                                0,
+                                at);
+                if (part > 0) {
+                    double squared = square(patches.x[j] - ix) + square(patches.y[j] - iy) + square(patches.z[j] - iz);
+                    double d = Math.sqrt(squared);
+                    double toI = Math.sqrt(
+                            square(at[0] - patches.x[i]) + square(at[1] - patches.y[i]) + square(at[2] - patches.z[i]));
+                    double ci = patches.side[i]
+                            * ((at[0] - patches.x[i]) * patches.nx[i]
+                                    + (at[1] - patches.y[i]) * patches.ny[i]
+                                    + (at[2] - patches.z[i]) * patches.nz[i])
+                            / toI;
+                    double toJ = d - toI;
+                    double cj = ((at[0] - patches.x[j]) * patches.nx[j]
+                                    + (at[1] - patches.y[j]) * patches.ny[j]
+                                    + (at[2] - patches.z[j]) * patches.nz[j])
+                            / toJ;
+                    if (ci > 0
+                            && cj > 0
+                            && clear(patches.x[j], patches.y[j], patches.z[j], at, light)
+                            && clear(patches.x[i], patches.y[i], patches.z[i], at, light)) {
+                        got[i][j] +=
+                                part * reflects * patches.area[j] * ci * cj / (Math.PI * squared + patches.area[j]);
+                    }
+                }
+            }
+        }
+    }
+
+    private static double square(double a) {
+        return a * a;
+    }
+
+    private boolean clear(double x, double y, double z, double[] at, double[] light) {
+        light[0] = 1;
+        light[1] = 1;
+        light[2] = 1;
+        return ways.pass(x, y, z, at[0], at[1], at[2], 0, 0, true, light) && light[1] > 0.5;
+    }
+
+    public Ways ways() {
+        return ways;
+    }
+
+    Patches patches() {
+        return patches;
+    }
+
+    /**
+     * What surfaces at a point get of the light that patches are met by, all bounces counted.
+     *
+     * @param normals of those surfaces
+     * @param allRound whether what any other surface there gets is wanted too
+     */
+    public Receiver receiver(double x, double y, double z, double[][] normals, boolean allRound) {
+        int n = patches.size;
+        int rows = normals.length + (allRound ? HARMONICS : 0);
+        double[][][] weights = new double[rows][CHANNELS][n];
+        double[] light = new double[CHANNELS];
+        List<Receiver.Near> near = new ArrayList<>();
+        for (int j = 0; j < n; j++) {
+            look(j, x, y, z, normals, allRound, weights, light);
+            if (isNear(j, x, y, z)) {
+                near.add(near(j, x, y, z, normals, allRound, rows, light));
+            }
+        }
+        for (double[][] row : weights) {
+            for (int c = 0; c < CHANNELS; c++) {
+                factors[c].solve(row[c]);
+                for (int j = 0; j < n; j++) {
+                    row[c][j] *= patches.sends[j][c];
+                }
+            }
+        }
+        return new Receiver(this, x, y, z, normals, weights, near);
+    }
+
+    private boolean isNear(int j, double x, double y, double z) {
+        return square(patches.x[j] - x) + square(patches.y[j] - y) + square(patches.z[j] - z)
+                < square(NEAR) * patches.area[j] / 4;
+    }
+
+    /** A patch that is so near that it matters where on it a light falls. */
+    private Receiver.Near near(
+            int j, double x, double y, double z, double[][] normals, boolean allRound, int rows, double[] light) {
+        double[][] at = new double[PARTS * PARTS][];
+        double[][][] weights = new double[rows][CHANNELS][PARTS * PARTS];
+        for (int a = 0; a < PARTS; a++) {
+            for (int b = 0; b < PARTS; b++) {
+                double across = (2 * a + 1.0) / PARTS - 1;
+                double up = (2 * b + 1.0) / PARTS - 1;
+                int part = a * PARTS + b;
+                at[part] = new double[] {
+                    patches.x[j] + across * patches.ux[j] + up * patches.vx[j],
+                    patches.y[j] + across * patches.uy[j] + up * patches.vy[j],
+                    patches.z[j] + across * patches.uz[j] + up * patches.vz[j]
+                };
+                one(
+                        part,
+                        j,
+                        at[part][0],
+                        at[part][1],
+                        at[part][2],
+                        1.0 / PARTS,
+                        x,
+                        y,
+                        z,
+                        normals,
+                        allRound,
+                        weights,
+                        light);
+            }
+        }
+        return new Receiver.Near(j, at, weights);
+    }
+
+    private void look(
+            int j,
+            double x,
+            double y,
+            double z,
+            double[][] normals,
+            boolean allRound,
+            double[][][] weights,
+            double[] light) {
+        double reach = Math.max(
+                Math.sqrt(square(patches.ux[j]) + square(patches.uy[j]) + square(patches.uz[j])),
+                Math.sqrt(square(patches.vx[j]) + square(patches.vy[j]) + square(patches.vz[j])));
+        piece(j, patches.x[j], patches.y[j], patches.z[j], 1, reach, x, y, z, normals, allRound, weights, light, 0);
+        for (Mirror mirror : ways.mirrors()) {
+            inMirror(j, mirror, x, y, z, normals, allRound, weights, light);
+        }
+    }
+
+    /** A patch or a part of it: {@code share} of its width and height. */
+    private void piece(
+            int j,
+            double qx,
+            double qy,
+            double qz,
+            double share,
+            double reach,
+            double x,
+            double y,
+            double z,
+            double[][] normals,
+            boolean allRound,
+            double[][][] weights,
+            double[] light,
+            int depth) {
+        double dx = qx - x;
+        double dy = qy - y;
+        double dz = qz - z;
+        double squared = dx * dx + dy * dy + dz * dz;
+        if (depth < DEEPEST && squared < square(NEAR * reach)) {
+            for (int a = -1; a <= 1; a += 2) {
+                for (int b = -1; b <= 1; b += 2) {
+                    double half = share / 2;
+                    piece(
+                            j,
+                            qx + half * (a * patches.ux[j] + b * patches.vx[j]),
+                            qy + half * (a * patches.uy[j] + b * patches.vy[j]),
+                            qz + half * (a * patches.uz[j] + b * patches.vz[j]),
+                            half,
+                            reach / 2,
+                            x,
+                            y,
+                            z,
+                            normals,
+                            allRound,
+                            weights,
+                            light,
+                            depth + 1);
+                }
+            }
+            return;
+        }
+        one(j, j, qx, qy, qz, share, x, y, z, normals, allRound, weights, light);
+    }
+
+    /** All of a piece of patch j at once, into {@code to} of the weights. */
+    private void one(
+            int to,
+            int j,
+            double qx,
+            double qy,
+            double qz,
+            double share,
+            double x,
+            double y,
+            double z,
+            double[][] normals,
+            boolean allRound,
+            double[][][] weights,
+            double[] light) {
+        double dx = qx - x;
+        double dy = qy - y;
+        double dz = qz - z;
+        double squared = dx * dx + dy * dy + dz * dz;
+        double d = Math.sqrt(squared);
+        double leaving = d == 0 ? 0 : -(dx * patches.nx[j] + dy * patches.ny[j] + dz * patches.nz[j]) / d;
+        if (leaving <= 0) {
+            return;
+        }
+        double area = patches.area[j] * share * share;
+        double radius = Math.sqrt(area / Math.PI);
+        light[0] = 1;
+        light[1] = 1;
+        light[2] = 1;
+        if (!ways.pass(qx, qy, qz, x, y, z, radius, 0, true, light)) {
+            return;
+        }
+        double all = Math.PI * squared + area;
+        add(
+                to,
+                dx / d,
+                dy / d,
+                dz / d,
+                radius / Math.sqrt(squared + radius * radius),
+                leaving * area / all,
+                normals,
+                allRound,
+                weights,
+                light);
+    }
+
+    private static void add(
+            int j,
+            double dx,
+            double dy,
+            double dz,
+            double sine,
+            double amount,
+            double[][] normals,
+            boolean allRound,
+            double[][][] weights,
+            double[] light) {
+        for (int r = 0; r < normals.length; r++) {
+            double[] n = normals[r];
+            double turned = Horizon.factor(Math.max(-1, Math.min(1, dx * n[0] + dy * n[1] + dz * n[2])), sine);
+            if (turned > 0) {
+                for (int c = 0; c < CHANNELS; c++) {
+                    weights[r][c][j] += amount * turned * light[c];
+                }
+            }
+        }
+        if (allRound) {
+            double[] harmonics = Receiver.harmonics(dx, dy, dz);
+            for (int h = 0; h < HARMONICS; h++) {
+                double[][] row = weights[normals.length + h];
+                for (int c = 0; c < CHANNELS; c++) {
+                    row[c][j] += amount * harmonics[h] * light[c];
+                }
+            }
+        }
+    }
+
+    private void inMirror(
+            int j,
+            Mirror mirror,
+            double x,
+            double y,
+            double z,
+            double[][] normals,
+            boolean allRound,
+            double[][][] weights,
+            double[] light) {
+        double off = mirror.off(x, y, z);
+        if (off <= Mirror.ON_IT_M || !mirror.faces(patches.x[j], patches.y[j], patches.z[j])) {
+            return;
+        }
+        double ix = x - 2 * off * mirror.panel().normal().x();
+        double iy = y - 2 * off * mirror.panel().normal().y();
+        double iz = z - 2 * off * mirror.panel().normal().z();
+        double[] at = new double[4];
+        double radius = Math.sqrt(patches.area[j] / Math.PI);
+        double part =
+                Ways.crossing(mirror.panel(), patches.x[j], patches.y[j], patches.z[j], ix, iy, iz, radius, 0, at);
+        if (part == 0) {
+            return;
+        }
+        double fx = at[0] - patches.x[j];
+        double fy = at[1] - patches.y[j];
+        double fz = at[2] - patches.z[j];
+        double first = Math.sqrt(fx * fx + fy * fy + fz * fz);
+        double leaving = first == 0 ? 0 : (fx * patches.nx[j] + fy * patches.ny[j] + fz * patches.nz[j]) / first;
+        light[0] = 1;
+        light[1] = 1;
+        light[2] = 1;
+        double rest = radius * (1 - at[3]);
+        if (leaving <= 0
+                || !ways.pass(patches.x[j], patches.y[j], patches.z[j], at[0], at[1], at[2], radius, rest, true, light)
+                || !ways.pass(at[0], at[1], at[2], x, y, z, rest, 0, true, light)) {
+            return;
+        }
+        double wx = at[0] - x;
+        double wy = at[1] - y;
+        double wz = at[2] - z;
+        double second = Math.sqrt(wx * wx + wy * wy + wz * wz);
+        double squared = square(first + second);
+        for (int c = 0; c < CHANNELS; c++) {
+            light[c] *= mirror.reflects()[c] * part;
+        }
+        add(
+                j,
+                wx / second,
+                wy / second,
+                wz / second,
+                radius / Math.sqrt(squared + radius * radius),
+                leaving * patches.area[j] / (Math.PI * squared + patches.area[j]),
+                normals,
+                allRound,
+                weights,
+                light);
+    }
+
+    /** What of an emitter's light meets each patch, straight or by mirrors, lux by channel and patch. */
+    public double[][] meets(Emitter emitter) {
+        int n = patches.size;
+        double[][] lux = new double[CHANNELS][n];
+        double[] one = new double[CHANNELS];
+        for (int i = 0; i < n; i++) {
+            int steps = steps(emitter, i);
+            Arrays.fill(one, 0);
+            for (int a = 0; a < steps; a++) {
+                for (int b = 0; b < steps; b++) {
+                    double across = (2 * a + 1.0) / steps - 1;
+                    double up = (2 * b + 1.0) / steps - 1;
+                    meets(
+                            emitter,
+                            i,
+                            patches.x[i] + across * patches.ux[i] + up * patches.vx[i],
+                            patches.y[i] + across * patches.uy[i] + up * patches.vy[i],
+                            patches.z[i] + across * patches.uz[i] + up * patches.vz[i],
+                            one);
+                }
+            }
+            for (int c = 0; c < CHANNELS; c++) {
+                lux[c][i] = one[c] / (steps * steps);
+            }
+        }
+        return lux;
+    }
+
+    /** What of all emitters meets a place on a patch. */
+    double[] meets(List<Emitter> emitters, int patch, double[] at) {
+        double[] lux = new double[CHANNELS];
+        for (Emitter emitter : emitters) {
+            meets(emitter, patch, at[0], at[1], at[2], lux);
+        }
+        return lux;
+    }
+
+    private void meets(Emitter emitter, int i, double x, double y, double z, double[] lux) {
+        double[] normal = {
+            patches.side[i] * patches.nx[i], patches.side[i] * patches.ny[i], patches.side[i] * patches.nz[i]
+        };
+        ways.light(
+                emitter,
+                emitter.coarse(),
+                x,
+                y,
+                z,
+                normal,
+                new double[CHANNELS],
+                (dx, dy, dz, sine, arriving, squared, bounces) -> {
+                    double turned = Receiver.turned(dx, dy, dz, normal, sine);
+                    for (int c = 0; c < CHANNELS; c++) {
+                        lux[c] += arriving[c] * turned;
+                    }
+                });
+    }
+
+    /** Into how many parts across a patch is cut for an emitter: a beam is not to fall between them. */
+    private int steps(Emitter emitter, int i) {
+        Emitter.Piece piece = emitter.pieces()[0];
+        double away = Math.sqrt(
+                square(patches.x[i] - piece.x()) + square(patches.y[i] - piece.y()) + square(patches.z[i] - piece.z()));
+        double wide = emitter.gate() != null ? 0 : away * Math.tan(Math.min(1.2, emitter.spreadRad()));
+        return Math.max(LEAST_STEPS, Math.min(MOST_STEPS, (int)
+                Math.ceil(2.5 * Math.sqrt(patches.area[i]) / Math.max(1e-3, wide))));
+    }
+}

@@ -1,0 +1,41 @@
+package org.oblume.server.exchange;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Set;
+
+/** Which version of the format a scene needs: the lowest that has all that it says, so that an older Oblume reads what it can. */
+final class FormatVersion {
+
+    static final int FIRST = 1;
+    /** Says how soft a thing is, what part of a front is covered and by what it is cut, and more of lamps, doors and furniture. */
+    static final int SECOND = 2;
+
+    private static final Set<String> SINCE_SECOND =
+            Set.of("softness", "share", "doors", "allRound", "frontWidthM", "closed");
+
+    private FormatVersion() {}
+
+    /** @param file whose version is not looked at */
+    static int of(JsonNode file) {
+        for (JsonNode piece : file.at("/set/plan/furniture")) {
+            if (piece.has("surface")) {
+                return SECOND;
+            }
+        }
+        return says(file) ? SECOND : FIRST;
+    }
+
+    private static boolean says(JsonNode part) {
+        for (String name : SINCE_SECOND) {
+            if (part.has(name)) {
+                return true;
+            }
+        }
+        for (JsonNode child : part) {
+            if (child.isContainerNode() && says(child)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
