@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.ConeLight;
 import org.oblume.core.geometry.Direction;
+import org.oblume.core.geometry.Panel;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photometry.AngularSize;
 import org.oblume.core.photometry.Shadow;
@@ -19,7 +20,6 @@ final class MarkSurfaces {
     private static final double CHEEK_DEG = 45;
     private static final int LEFT = 0;
     private static final int RIGHT = 1;
-    private static final int OF_THE_ROOM = -1;
     /** Part of a light below which it does not matter where on a patch it falls. */
     private static final double WORTH_A_LOOK = 0.01;
 
@@ -85,26 +85,19 @@ final class MarkSurfaces {
         for (Emitter emitter : source.emitters()) {
             straight(source, emitter, each, toSource, meter, ways);
         }
-        double[] roomLeft = cheeks.sentOn(LEFT, meets, owner -> owner == OF_THE_ROOM);
-        double[] roomRight = cheeks.sentOn(RIGHT, meets, owner -> owner == OF_THE_ROOM);
-        double room = Math.max(ConeLight.luminance(roomLeft), ConeLight.luminance(roomRight));
-        plus(each[LEFT], roomLeft);
-        plus(each[RIGHT], roomRight);
-        for (int i = 0; i < grip.size(); i++) {
-            int one = i;
-            double[] onLeft = cheeks.sentOn(LEFT, meets, owner -> owner == one);
-            double[] onRight = cheeks.sentOn(RIGHT, meets, owner -> owner == one);
-            plus(each[LEFT], onLeft);
-            plus(each[RIGHT], onRight);
-            double most = Math.max(ConeLight.luminance(onLeft), ConeLight.luminance(onRight));
-            if (most > 0) {
-                SpacePoint middle = grip.get(i).panel().middle();
-                ways.add(new Way(
-                        most,
-                        middle,
-                        face.distanceM(middle),
-                        Math.sqrt(grip.get(i).panel().areaM2() / Math.PI),
-                        false));
+        double[][] byLeft = cheeks.byOwner(LEFT, meets, grip.size());
+        double[][] byRight = cheeks.byOwner(RIGHT, meets, grip.size());
+        double room = 0;
+        for (int i = 0; i <= grip.size(); i++) {
+            plus(each[LEFT], byLeft[i]);
+            plus(each[RIGHT], byRight[i]);
+            double most = Math.max(lux(byLeft[i]), lux(byRight[i]));
+            if (i == grip.size()) {
+                room = most;
+            } else if (most > 0) {
+                Panel panel = grip.get(i).panel();
+                double radius = Math.sqrt(panel.areaM2() / Math.PI);
+                ways.add(new Way(most, panel.middle(), face.distanceM(panel.middle()), radius, false));
             }
         }
         plus(meter, cheeks.sentOn(toSource, meets));
@@ -117,7 +110,7 @@ final class MarkSurfaces {
         if (behind != null) {
             double[][] one = new double[1][ConeLight.CHANNELS];
             source.emitters().forEach(emitter -> behind.straight(emitter, one));
-            plus(one[0], behind.sentOn(0, meets, owner -> true));
+            plus(one[0], behind.sentOn(0, meets));
             plus(one[0], behind.closer(source.emitters(), meets, WORTH_A_LOOK * lux(one[0]))[0]);
             there = one[0];
         }

@@ -28,6 +28,9 @@ final class SetHall {
     /** Stops. */
     private static final double PANE = 0.13;
 
+    /** No paint sends everything back: in a closed room it would never end. */
+    private static final double MOST_SENT = 0.99;
+
     private static final double IN_THE_WALL_M = 0.05;
     private static final double ASIDE_M = 0.01;
     /** Ground around what stands outside, metres. */
@@ -99,7 +102,7 @@ final class SetHall {
     }
 
     private static double[] sent(Surface surface) {
-        return ConeLight.left(surface.reflectance(), surface.miredShift(), surface.duvShift());
+        return ConeLight.left(Math.min(MOST_SENT, surface.reflectance()), surface.miredShift(), surface.duvShift());
     }
 
     private static List<List<PlanPoint>> rooms(SetPlan set) {

@@ -13,7 +13,7 @@ import org.oblume.core.units.Bearing;
 /** A set with the grip that stands in it, and what was worked out of the light in it: kept until the one or the other changes. */
 final class StandingGrip {
 
-    private static final int SETUPS = 6;
+    private static final int SETUPS = 16;
     private static final int MARKS = 24;
     private static final int SOURCES = 120;
     private static final Kept<Key, StandingGrip> SEEN = new Kept<>(SETUPS);

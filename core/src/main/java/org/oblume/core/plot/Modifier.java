@@ -2,6 +2,7 @@ package org.oblume.core.plot;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.GelColour;
 import org.oblume.core.filter.FilterEffect;
@@ -219,9 +220,19 @@ public record Modifier(
     }
 
     private String over() {
-        return covers == null
+        String what = doors == null
                 ? name
-                : "%s in the %s half".formatted(name, covers.name().toLowerCase(Locale.ROOT));
+                : doors.stream()
+                        .map(d -> "%s %s°"
+                                .formatted(d.side().name().toLowerCase(Locale.ROOT), Format.number(d.angleDeg())))
+                        .collect(Collectors.joining(", ", name + ": ", ""));
+        if (covers == null) {
+            return what;
+        }
+        String side = covers.name().toLowerCase(Locale.ROOT);
+        return share == null
+                ? "%s in the %s half".formatted(what, side)
+                : "%s in the %s %s %%".formatted(what, side, Format.number(100 * share));
     }
 
     private static Phrase size(double metres) {

@@ -13,7 +13,8 @@ import org.oblume.core.geometry.Panel;
  */
 public record Face(Panel panel, List<Sheet.Hole> holes, double[] sends, boolean enclosed) {
 
-    private static final int TRIED = 4;
+    /** Less of a patch than this between openings is left out. */
+    private static final double LEAST_PART = 0.01;
 
     void into(Patches patches, double size) {
         int across = Math.max(1, (int) Math.ceil(panel.widthM() / size - 1e-9));
@@ -33,24 +34,35 @@ public record Face(Panel panel, List<Sheet.Hole> holes, double[] sends, boolean 
     }
 
     private void cell(Patches patches, double middleX, double middleY, double width, double height) {
-        double sumX = 0;
-        double sumY = 0;
-        int left = 0;
-        for (int i = 0; i < TRIED; i++) {
-            for (int j = 0; j < TRIED; j++) {
-                double x = middleX + ((i + 0.5) / TRIED - 0.5) * width;
-                double y = middleY + ((j + 0.5) / TRIED - 0.5) * height;
-                if (holes.stream().noneMatch(h -> x > h.fromM() && x < h.toM() && y > h.bottomM() && y < h.topM())) {
-                    sumX += x;
-                    sumY += y;
-                    left++;
-                }
+        double area = width * height;
+        double momentX = area * middleX;
+        double momentY = area * middleY;
+        for (Sheet.Hole hole : holes) {
+            double left = Math.max(middleX - width / 2, hole.fromM());
+            double right = Math.min(middleX + width / 2, hole.toM());
+            double bottom = Math.max(middleY - height / 2, hole.bottomM());
+            double top = Math.min(middleY + height / 2, hole.topM());
+            if (right > left && top > bottom) {
+                double open = (right - left) * (top - bottom);
+                area -= open;
+                momentX -= open * (left + right) / 2;
+                momentY -= open * (bottom + top) / 2;
             }
         }
-        if (left == 0) {
-            return;
+        double part = area / (width * height);
+        if (part > LEAST_PART) {
+            Grid.put(
+                    patches,
+                    panel,
+                    momentX / area,
+                    momentY / area,
+                    width,
+                    height,
+                    part,
+                    sends,
+                    1,
+                    Patches.OF_THE_SET,
+                    enclosed);
         }
-        double part = left / (double) (TRIED * TRIED);
-        Grid.put(patches, panel, sumX / left, sumY / left, width, height, part, sends, 1, Patches.OF_THE_SET, enclosed);
     }
 }

@@ -1,8 +1,8 @@
 package org.oblume.core.transport;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.oblume.core.geometry.PlanPoint;
-import org.oblume.core.geometry.Walls;
 
 /**
  * A level area that sends light on evenly: a floor, a ceiling from below or from above, the top of a table.
@@ -24,20 +24,21 @@ public record Level(
         double[] sends,
         boolean enclosed) {
 
-    private static final int TRIED = 5;
+    /** Less of a patch than this is left out. */
+    private static final double LEAST_PART = 0.01;
 
     void into(Patches patches, double size) {
+        double[][] shape = turned(outline);
+        List<double[][]> holes = without.stream().map(this::turned).toList();
         double least = Double.MAX_VALUE;
         double most = -Double.MAX_VALUE;
         double low = Double.MAX_VALUE;
         double high = -Double.MAX_VALUE;
-        for (PlanPoint p : outline) {
-            double a = p.xM() * along[0] + p.yM() * along[1];
-            double b = -p.xM() * along[1] + p.yM() * along[0];
-            least = Math.min(least, a);
-            most = Math.max(most, a);
-            low = Math.min(low, b);
-            high = Math.max(high, b);
+        for (double[] p : shape) {
+            least = Math.min(least, p[0]);
+            most = Math.max(most, p[0]);
+            low = Math.min(low, p[1]);
+            high = Math.max(high, p[1]);
         }
         int across = Math.max(1, (int) Math.ceil((most - least) / size - 1e-9));
         int deep = Math.max(1, (int) Math.ceil((high - low) / size - 1e-9));
@@ -45,42 +46,93 @@ public record Level(
         double depth = (high - low) / deep;
         for (int i = 0; i < across; i++) {
             for (int j = 0; j < deep; j++) {
-                cell(patches, least + i * width, low + j * depth, width, depth);
+                cell(patches, shape, holes, least + i * width, low + j * depth, width, depth);
             }
         }
     }
 
-    private void cell(Patches patches, double from, double below, double width, double depth) {
-        double sumX = 0;
-        double sumY = 0;
-        int left = 0;
-        for (int i = 0; i < TRIED; i++) {
-            for (int j = 0; j < TRIED; j++) {
-                double a = from + (i + 0.5) / TRIED * width;
-                double b = below + (j + 0.5) / TRIED * depth;
-                double x = a * along[0] - b * along[1];
-                double y = a * along[1] + b * along[0];
-                if (Walls.contains(outline, x, y) && without.stream().noneMatch(o -> Walls.contains(o, x, y))) {
-                    sumX += x;
-                    sumY += y;
-                    left++;
-                }
+    /** Along the way that it is divided, and square to that. */
+    private double[][] turned(List<PlanPoint> points) {
+        return points.stream()
+                .map(p -> new double[] {p.xM() * along[0] + p.yM() * along[1], -p.xM() * along[1] + p.yM() * along[0]})
+                .toArray(double[][]::new);
+    }
+
+    private void cell(
+            Patches patches,
+            double[][] shape,
+            List<double[][]> holes,
+            double from,
+            double below,
+            double width,
+            double depth) {
+        double[] moments = moments(cut(shape, from, below, width, depth));
+        for (double[][] hole : holes) {
+            double[] less = moments(cut(hole, from, below, width, depth));
+            for (int i = 0; i < moments.length; i++) {
+                moments[i] -= less[i];
             }
         }
-        if (left == 0) {
+        double part = moments[0] / (width * depth);
+        if (!(part > LEAST_PART)) {
             return;
         }
-        double part = left / (double) (TRIED * TRIED);
+        double a = moments[1] / moments[0];
+        double b = moments[2] / moments[0];
         double shrunk = Math.sqrt(part) / 2;
         patches.add(
-                new double[] {sumX / left, sumY / left, heightM},
+                new double[] {a * along[0] - b * along[1], a * along[1] + b * along[0], heightM},
                 new double[] {0, 0, up ? 1 : -1},
                 1,
-                width * depth * part,
+                moments[0],
                 new double[] {along[0] * width * shrunk, along[1] * width * shrunk, 0},
                 new double[] {-along[1] * depth * shrunk, along[0] * depth * shrunk, 0},
                 sends,
                 Patches.OF_THE_SET,
                 enclosed);
+    }
+
+    /** What of an outline lies in a rectangle (Sutherland and Hodgman, 1974). */
+    private static List<double[]> cut(double[][] outline, double from, double below, double width, double depth) {
+        List<double[]> left = List.of(outline);
+        left = cut(left, 0, from, 1);
+        left = cut(left, 0, from + width, -1);
+        left = cut(left, 1, below, 1);
+        return cut(left, 1, below + depth, -1);
+    }
+
+    /** What lies on one side of a line: where {@code sign} times a coordinate is at least that times the limit. */
+    private static List<double[]> cut(List<double[]> outline, int coordinate, double limit, int sign) {
+        List<double[]> left = new ArrayList<>();
+        for (int i = 0; i < outline.size(); i++) {
+            double[] p = outline.get(i);
+            double[] next = outline.get((i + 1) % outline.size());
+            double here = sign * (p[coordinate] - limit);
+            double there = sign * (next[coordinate] - limit);
+            if (here >= 0) {
+                left.add(p);
+            }
+            if (here * there < 0) {
+                double part = here / (here - there);
+                left.add(new double[] {p[0] + part * (next[0] - p[0]), p[1] + part * (next[1] - p[1])});
+            }
+        }
+        return left;
+    }
+
+    /** Area, and area times the middle along both axes; whichever way round the corners go. */
+    private static double[] moments(List<double[]> outline) {
+        double area = 0;
+        double a = 0;
+        double b = 0;
+        for (int i = 0; i < outline.size(); i++) {
+            double[] p = outline.get(i);
+            double[] next = outline.get((i + 1) % outline.size());
+            double twice = p[0] * next[1] - next[0] * p[1];
+            area += twice / 2;
+            a += twice * (p[0] + next[0]) / 6;
+            b += twice * (p[1] + next[1]) / 6;
+        }
+        return area < 0 ? new double[] {-area, -a, -b} : new double[] {area, a, b};
     }
 }

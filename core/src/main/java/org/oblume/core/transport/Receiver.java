@@ -1,7 +1,6 @@
 package org.oblume.core.transport;
 
 import java.util.List;
-import java.util.function.IntPredicate;
 import org.oblume.core.colour.ConeLight;
 
 /**
@@ -85,23 +84,40 @@ public record Receiver(
     }
 
     /**
+     * What comes by way of patches, told by whose they are.
+     *
+     * @param row of a surface
+     * @param meets lux on the patches, by channel
+     * @param owners how many there are beside the set
+     * @return by owner and channel; the set's own is the last
+     */
+    public double[][] byOwner(int row, double[][] meets, int owners) {
+        double[][] sums = new double[owners + 1][CHANNELS];
+        int[] owner = standing.patches().owner;
+        for (int c = 0; c < CHANNELS; c++) {
+            double[] weight = weights[row][c];
+            double[] lux = meets[c];
+            for (int j = 0; j < weight.length; j++) {
+                sums[owner[j] < 0 ? owners : owner[j]][c] += weight[j] * lux[j];
+            }
+        }
+        return sums;
+    }
+
+    /**
      * What comes by way of patches.
      *
      * @param row of a surface
      * @param meets lux on the patches, by channel
-     * @param of which owners' patches are counted
      */
-    public double[] sentOn(int row, double[][] meets, IntPredicate of) {
+    public double[] sentOn(int row, double[][] meets) {
         double[] sum = new double[CHANNELS];
-        Patches patches = standing.patches();
         for (int c = 0; c < CHANNELS; c++) {
             double[] weight = weights[row][c];
             double[] lux = meets[c];
             double all = 0;
             for (int j = 0; j < weight.length; j++) {
-                if (of.test(patches.owner[j])) {
-                    all += weight[j] * lux[j];
-                }
+                all += weight[j] * lux[j];
             }
             sum[c] = all;
         }
@@ -125,7 +141,7 @@ public record Receiver(
     public double[] sentOn(double[] normal, double[][] meets) {
         double[][] rows = new double[weights.length][];
         for (int r = normals.length; r < rows.length; r++) {
-            rows[r] = sentOn(r, meets, owner -> true);
+            rows[r] = sentOn(r, meets);
         }
         return shaped(normal, rows);
     }
