@@ -67,4 +67,20 @@ public record Panel(SpacePoint middle, Direction normal, Direction right, Direct
                 + (point.yM() - middle.yM()) * normal.y()
                 + (point.zM() - middle.zM()) * normal.z();
     }
+
+    /**
+     * Its figures in a row, for who goes through many: normal, right and up, each with its part of the middle, then half its width and half
+     * its height.
+     */
+    public void into(double[] row, int from) {
+        Direction[] axes = {normal, right, up};
+        for (int i = 0; i < axes.length; i++) {
+            row[from + 4 * i] = axes[i].x();
+            row[from + 4 * i + 1] = axes[i].y();
+            row[from + 4 * i + 2] = axes[i].z();
+            row[from + 4 * i + 3] = axes[i].x() * middle.xM() + axes[i].y() * middle.yM() + axes[i].z() * middle.zM();
+        }
+        row[from + 12] = widthM / 2;
+        row[from + 13] = heightM / 2;
+    }
 }

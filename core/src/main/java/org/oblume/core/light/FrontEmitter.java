@@ -12,6 +12,7 @@ import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.transport.Emitter;
 import org.oblume.core.transport.Emitter.Piece;
+import org.oblume.core.transport.Horizon;
 
 /**
  * A head's front (model): a flat disc of the emitter's area that faces the aim, every point of which sends out the head's distribution. What
@@ -20,13 +21,10 @@ import org.oblume.core.transport.Emitter.Piece;
 final class FrontEmitter {
 
     private static final double HALF = 0.5;
-    /** A front this small is one point for a set's surfaces, metres. */
-    private static final double POINT_M = 0.12;
-
     private static final int FIRST_RING = 6;
     private static final int SECOND_RING = 12;
     /** Less than this part of the middle of a beam is nothing. */
-    private static final double NOTHING = 1e-5;
+    private static final double NOTHING = 5e-4;
 
     private final SpacePoint at;
     private final Direction aim;
@@ -79,7 +77,7 @@ final class FrontEmitter {
     }
 
     Emitter emitter() {
-        return new Emitter(rings(2), rings(radius < POINT_M ? 0 : 1), null, distribution.extentRad() / 2, true);
+        return new Emitter(rings(2), rings(1), rings(0), null, distribution.extentRad() / 2, true);
     }
 
     private Piece[] rings(int rings) {
@@ -111,7 +109,7 @@ final class FrontEmitter {
             if (cosine <= 0) {
                 return false;
             }
-            double angle = Math.acos(Math.min(1, cosine));
+            double angle = Horizon.angle(cosine);
             double candela = distribution.candela(angle);
             double even = lumen / Math.PI * cosine;
             java.util.Arrays.fill(one, 0);

@@ -21,7 +21,7 @@ final class MarkSurfaces {
     private static final int LEFT = 0;
     private static final int RIGHT = 1;
     /** Part of a light below which it does not matter where on a patch it falls. */
-    private static final double WORTH_A_LOOK = 0.01;
+    private static final double WORTH_A_LOOK = 0.008;
 
     private static final int MOST_SOURCES = 120;
 

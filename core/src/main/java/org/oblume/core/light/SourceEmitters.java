@@ -229,7 +229,7 @@ record SourceEmitters(
             }
             return candela > 0;
         });
-        return new Emitter(new Piece[] {piece}, new Piece[] {piece}, null, Math.PI / 2, true);
+        return new Emitter(new Piece[] {piece}, new Piece[] {piece}, new Piece[] {piece}, null, Math.PI / 2, true);
     }
 
     /** Lies level, square to the way it is aimed. */
@@ -250,7 +250,7 @@ record SourceEmitters(
                 return part > 0;
             });
         }
-        return new Emitter(pieces, pieces, null, Math.PI / 2, true);
+        return new Emitter(pieces, pieces, pieces, null, Math.PI / 2, true);
     }
 
     private static SourceEmitters daylight(
@@ -299,7 +299,13 @@ record SourceEmitters(
 
     /** The window is an even surface of its own size. */
     private static Emitter sky(Panel pane, double lux, double[] cones) {
-        return new Emitter(even(pane, lux, cones, ACROSS_PANE), even(pane, lux, cones, 2), null, Math.PI / 2, false);
+        return new Emitter(
+                even(pane, lux, cones, ACROSS_PANE),
+                even(pane, lux, cones, 2),
+                even(pane, lux, cones, 1),
+                null,
+                Math.PI / 2,
+                false);
     }
 
     private static Piece[] even(Panel pane, double lux, double[] cones, int across) {
@@ -336,6 +342,6 @@ record SourceEmitters(
             }
             return candela > 0;
         });
-        return new Emitter(new Piece[] {piece}, new Piece[] {piece}, pane, 0, false);
+        return new Emitter(new Piece[] {piece}, new Piece[] {piece}, new Piece[] {piece}, pane, 0, false);
     }
 }

@@ -8,11 +8,15 @@ import org.oblume.core.geometry.Panel;
  *
  * @param pieces for whoever looks closely
  * @param coarse fewer, for the surfaces of a set
+ * @param whole all of it as one piece, for what is far
  * @param gate window that its light comes through before it meets anything, or null
  * @param spreadRad half of the angle of its beam, radians: on a surface that is nearer it is looked at in smaller steps; 0 for the sun
  * @param seesPanes whether glass takes something of its light; metered inside the pane, it is counted already
  */
-public record Emitter(Piece[] pieces, Piece[] coarse, @Nullable Panel gate, double spreadRad, boolean seesPanes) {
+public record Emitter(
+        Piece[] pieces, Piece[] coarse, Piece[] whole, @Nullable Panel gate, double spreadRad, boolean seesPanes) {
+
+    private static final double FAR_RADII = 4;
 
     /**
      * A piece of an emitter.
@@ -32,5 +36,12 @@ public record Emitter(Piece[] pieces, Piece[] coarse, @Nullable Panel gate, doub
          * @return false when nothing goes there
          */
         boolean into(double dx, double dy, double dz, double[] light);
+    }
+
+    /** How it is looked at from a surface of the set: a few of its radii away it is one piece. */
+    Piece[] from(double x, double y, double z) {
+        Piece one = whole[0];
+        double squared = (x - one.x) * (x - one.x) + (y - one.y) * (y - one.y) + (z - one.z) * (z - one.z);
+        return squared > FAR_RADII * FAR_RADII * one.radius * one.radius ? whole : coarse;
     }
 }

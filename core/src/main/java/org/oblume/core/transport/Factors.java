@@ -29,20 +29,30 @@ final class Factors {
     void solve(double[] right) {
         int n = rows.length;
         for (int i = 1; i < n; i++) {
-            double[] row = rows[i];
-            double sum = right[i];
-            for (int j = 0; j < i; j++) {
-                sum -= row[j] * right[j];
-            }
-            right[i] = sum;
+            right[i] -= product(rows[i], right, 0, i);
         }
         for (int i = n - 1; i >= 0; i--) {
             double[] row = rows[i];
-            double sum = right[i];
-            for (int j = i + 1; j < n; j++) {
-                sum -= row[j] * right[j];
-            }
-            right[i] = sum / row[i];
+            right[i] = (right[i] - product(row, right, i + 1, n)) / row[i];
         }
+    }
+
+    /** Four sums side by side, because one waits for its own last step. */
+    private static double product(double[] one, double[] other, int from, int to) {
+        double a = 0;
+        double b = 0;
+        double c = 0;
+        double d = 0;
+        int j = from;
+        for (; j + 3 < to; j += 4) {
+            a += one[j] * other[j];
+            b += one[j + 1] * other[j + 1];
+            c += one[j + 2] * other[j + 2];
+            d += one[j + 3] * other[j + 3];
+        }
+        for (; j < to; j++) {
+            a += one[j] * other[j];
+        }
+        return a + b + c + d;
     }
 }

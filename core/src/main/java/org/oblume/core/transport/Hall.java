@@ -12,7 +12,7 @@ import org.oblume.core.geometry.SpacePoint;
 public final class Hall {
 
     /** Patches that are aimed at: more is slower than it is truer. */
-    private static final int PATCHES = 260;
+    private static final int PATCHES = 220;
 
     private static final double SMALLEST_M = 0.25;
     private static final double LARGEST_M = 1.5;

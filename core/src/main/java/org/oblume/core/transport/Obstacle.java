@@ -1,17 +1,8 @@
 package org.oblume.core.transport;
 
 /** Something that light meets on its way. */
-interface Obstacle {
+sealed interface Obstacle permits Sheet, Slab {
 
-    /**
-     * What part of a way is covered by it.
-     *
-     * @param ra radius of the bundle of rays where it starts, metres; 0 for a single ray
-     * @param rb where it ends
-     * @return 0 when it is past it, to 1 when all of the bundle meets it
-     */
-    double stops(double ax, double ay, double az, double bx, double by, double bz, double ra, double rb);
-
-    /** What is left of a light of which a part meets it. */
+    /** What is left of a light of which a part, 0 to 1, meets it. */
     void filter(double covered, double[] light);
 }

@@ -51,8 +51,8 @@ public record Receiver(
     /**
      * What has to be added to what comes by way of patches, because a light does not fall evenly on one that is near.
      *
-     * @param meets lux on the patches, by channel
-     * @param least lux below which a patch is not worth the look
+     * @param meets lux on the patches by channel, and how uneven it is
+     * @param least lux that an uneven patch has to bring to be worth the look
      * @return by surface and channel
      */
     public double[][] closer(List<Emitter> emitters, double[][] meets, double least) {
@@ -60,7 +60,7 @@ public record Receiver(
         Patches patches = standing.patches();
         for (Near one : near) {
             int j = one.patch;
-            double sends = patches.sends[j][1] * meets[1][j];
+            double sends = patches.sends[j][1] * meets[1][j] * meets[CHANNELS][j];
             double most = 0;
             for (int r = 0; r < normals.length; r++) {
                 double all = 0;

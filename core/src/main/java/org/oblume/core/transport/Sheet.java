@@ -3,9 +3,7 @@ package org.oblume.core.transport;
 import java.util.List;
 import org.oblume.core.colour.ConeLight;
 import org.oblume.core.colour.GelColour;
-import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.Panel;
-import org.oblume.core.geometry.SpacePoint;
 
 /**
  * A flat rectangle that light meets: a wall with its openings, a flag, a net, a cloth.
@@ -16,9 +14,6 @@ import org.oblume.core.geometry.SpacePoint;
  * @param gels saturated gels that hang in it, in order
  */
 public record Sheet(Panel panel, List<Hole> holes, double[] straight, List<GelColour> gels) implements Obstacle {
-
-    /** Nearer to its plane than this, a point is on it, metres: what starts there is not stopped by it. */
-    private static final double ON_IT_M = 1e-5;
 
     private static final double[] NOTHING = new double[ConeLight.CHANNELS];
 
@@ -34,32 +29,16 @@ public record Sheet(Panel panel, List<Hole> holes, double[] straight, List<GelCo
         return new Sheet(panel, List.of(), NOTHING, List.of());
     }
 
-    @Override
-    public double stops(double ax, double ay, double az, double bx, double by, double bz, double ra, double rb) {
-        Direction n = panel.normal();
-        SpacePoint m = panel.middle();
-        double before = (ax - m.xM()) * n.x() + (ay - m.yM()) * n.y() + (az - m.zM()) * n.z();
-        double after = (bx - m.xM()) * n.x() + (by - m.yM()) * n.y() + (bz - m.zM()) * n.z();
-        if (before * after >= 0 || Math.abs(before) < ON_IT_M || Math.abs(after) < ON_IT_M) {
-            return 0;
-        }
-        double part = before / (before - after);
-        double x = ax + part * (bx - ax) - m.xM();
-        double y = ay + part * (by - ay) - m.yM();
-        double z = az + part * (bz - az) - m.zM();
-        double radius = ra + part * (rb - ra);
-        double across = x * panel.right().x()
-                + y * panel.right().y()
-                + z * panel.right().z();
+    /**
+     * What part of a bundle of rays meets it.
+     *
+     * @param across where its middle goes through the plane, metres to the right of the sheet's middle
+     * @param up and above it
+     * @param radius of the bundle there, metres
+     */
+    double covers(double across, double up, double radius) {
         double halfWidth = panel.widthM() / 2;
-        if (Math.abs(across) >= halfWidth + radius) {
-            return 0;
-        }
-        double up = x * panel.up().x() + y * panel.up().y() + z * panel.up().z();
         double halfHeight = panel.heightM() / 2;
-        if (Math.abs(up) >= halfHeight + radius) {
-            return 0;
-        }
         double covered = within(across, radius, -halfWidth, halfWidth) * within(up, radius, -halfHeight, halfHeight);
         for (Hole hole : holes) {
             covered -= hole.passes

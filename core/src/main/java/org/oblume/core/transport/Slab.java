@@ -15,8 +15,8 @@ record Slab(double heightM, List<List<PlanPoint>> outlines) implements Obstacle 
 
     private static final double ON_IT_M = 1e-5;
 
-    @Override
-    public double stops(double ax, double ay, double az, double bx, double by, double bz, double ra, double rb) {
+    /** What part of a bundle of rays meets it, 0 to 1; its radius is {@code ra} where it starts and {@code rb} where it ends. */
+    double stops(double ax, double ay, double az, double bx, double by, double bz, double ra, double rb) {
         double before = az - heightM;
         double after = bz - heightM;
         if (before * after >= 0 || Math.abs(before) < ON_IT_M || Math.abs(after) < ON_IT_M) {

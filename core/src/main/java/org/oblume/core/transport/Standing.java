@@ -185,8 +185,14 @@ public final class Standing {
     public Receiver receiver(double x, double y, double z, double[][] normals, boolean allRound) {
         Gathering gathered = new Gathering(patches, ways, new double[] {x, y, z}, normals, allRound);
         double[][][] weights = gathered.weights();
+        boolean grey = factors[0] == factors[1];
         for (double[][] row : weights) {
+            boolean alike = grey && Arrays.equals(row[0], row[1]) && Arrays.equals(row[0], row[2]);
             for (int c = 0; c < CHANNELS; c++) {
+                if (alike && c > 0) {
+                    row[c] = row[0];
+                    continue;
+                }
                 factors[c].solve(row[c]);
                 for (int j = 0; j < patches.size; j++) {
                     row[c][j] *= patches.sends[j][c];
@@ -196,18 +202,23 @@ public final class Standing {
         return new Receiver(this, x, y, z, normals, weights, gathered.near());
     }
 
-    /** What of an emitter's light meets each patch, straight or by mirrors, lux by channel and patch. */
+    /**
+     * What of an emitter's light meets each patch, straight or by mirrors: lux by channel and patch, and last how uneven it is there, 0 to 1.
+     */
     public double[][] meets(Emitter emitter) {
         int n = patches.size;
-        double[][] lux = new double[CHANNELS][n];
+        double[][] lux = new double[CHANNELS + 1][n];
         double[] one = new double[CHANNELS];
         for (int i = 0; i < n; i++) {
             int steps = steps(emitter, i);
             Arrays.fill(one, 0);
+            double least = Double.MAX_VALUE;
+            double most = 0;
             for (int a = 0; a < steps; a++) {
                 for (int b = 0; b < steps; b++) {
                     double across = (2 * a + 1.0) / steps - 1;
                     double up = (2 * b + 1.0) / steps - 1;
+                    double before = one[1];
                     meets(
                             emitter,
                             i,
@@ -215,11 +226,15 @@ public final class Standing {
                             patches.y[i] + across * patches.uy[i] + up * patches.vy[i],
                             patches.z[i] + across * patches.uz[i] + up * patches.vz[i],
                             one);
+                    double here = one[1] - before;
+                    least = Math.min(least, here);
+                    most = Math.max(most, here);
                 }
             }
             for (int c = 0; c < CHANNELS; c++) {
                 lux[c][i] = one[c] / (steps * steps);
             }
+            lux[CHANNELS][i] = most > 0 ? (most - least) / (most + least) : 0;
         }
         return lux;
     }
@@ -239,7 +254,7 @@ public final class Standing {
         };
         ways.light(
                 emitter,
-                emitter.coarse(),
+                emitter.from(x, y, z),
                 x,
                 y,
                 z,

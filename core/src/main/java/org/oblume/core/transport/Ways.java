@@ -10,10 +10,9 @@ import org.oblume.core.geometry.SpacePoint;
 public final class Ways {
 
     private static final int CHANNELS = ConeLight.CHANNELS;
-    private static final double DARK = 1e-9;
 
-    private final Obstacle[] all;
-    private final Obstacle[] withoutGlass;
+    private final Obstacles all;
+    private final Obstacles withoutGlass;
     private final List<Mirror> mirrors;
 
     /**
@@ -21,8 +20,8 @@ public final class Ways {
      * @param withoutGlass the same with open windows
      */
     Ways(List<Obstacle> all, List<Obstacle> withoutGlass, List<Mirror> mirrors) {
-        this.all = all.toArray(new Obstacle[0]);
-        this.withoutGlass = withoutGlass.toArray(new Obstacle[0]);
+        this.all = new Obstacles(all);
+        this.withoutGlass = new Obstacles(withoutGlass);
         this.mirrors = mirrors;
     }
 
@@ -35,7 +34,7 @@ public final class Ways {
     }
 
     boolean any() {
-        return all.length > 0;
+        return all.any();
     }
 
     List<Mirror> mirrors() {
@@ -54,16 +53,7 @@ public final class Ways {
             double rb,
             boolean glass,
             double[] light) {
-        for (Obstacle one : glass ? all : withoutGlass) {
-            double covered = one.stops(ax, ay, az, bx, by, bz, ra, rb);
-            if (covered > 0) {
-                one.filter(covered, light);
-                if (light[0] <= DARK && light[1] <= DARK && light[2] <= DARK) {
-                    return false;
-                }
-            }
-        }
-        return true;
+        return (glass ? all : withoutGlass).pass(ax, ay, az, bx, by, bz, ra, rb, light);
     }
 
     /** Light that arrives: from a direction, with the sine of its source's radius as seen from there. */

@@ -3,6 +3,7 @@ package org.oblume.core.transport;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -27,5 +28,12 @@ class HorizonTest {
             facing += 360 * cosine;
         }
         assertThat(Horizon.factor(Math.cos(turned), Math.sin(radius))).isCloseTo(sum / facing, within(2e-4));
+    }
+
+    @Test
+    void anAngleIsThatOfItsCosine() {
+        for (double cosine = -1; cosine <= 1; cosine += 1e-3) {
+            assertThat(Horizon.angle(cosine)).isCloseTo(Math.acos(cosine), within(1e-7));
+        }
     }
 }
