@@ -32,7 +32,6 @@ final class FrontEmitter {
     private final Direction up;
     private final double radius;
     private final Distribution distribution;
-    private final double scale;
     private final White white;
     private final List<Modifier> whole = new ArrayList<>();
     private final List<Modifier> parts = new ArrayList<>();
@@ -50,7 +49,6 @@ final class FrontEmitter {
     private record Through(double share, double[] cones, double straight, List<Double> grids) {}
 
     /**
-     * @param scale of the distribution: level and calibration
      * @param clipped items at the head, not those on frames of their own
      */
     FrontEmitter(
@@ -58,7 +56,6 @@ final class FrontEmitter {
             Direction aim,
             double radius,
             Distribution distribution,
-            double scale,
             White white,
             List<Modifier> clipped) {
         this.at = at;
@@ -68,7 +65,6 @@ final class FrontEmitter {
         this.up = right.cross(aim);
         this.radius = radius;
         this.distribution = distribution;
-        this.scale = scale;
         this.white = white;
         for (Modifier item : clipped) {
             (item.covers() == null ? whole : parts).add(item);
@@ -101,7 +97,7 @@ final class FrontEmitter {
     private Piece piece(double across, double high, double cell, int count) {
         List<Through> through = through(across, high, cell);
         SpacePoint place = up.from(right.from(at, across), high);
-        double each = scale / count;
+        double each = 1.0 / count;
         double[] one = new double[ConeLight.CHANNELS];
         double darkest = NOTHING * distribution.candela(0);
         return new Piece(place.xM(), place.yM(), place.zM(), cell, (dx, dy, dz, light) -> {

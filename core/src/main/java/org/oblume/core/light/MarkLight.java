@@ -56,6 +56,28 @@ public record MarkLight(
             @Nullable Through through,
             boolean straight) {
 
+        /**
+         * The same source at another level.
+         *
+         * @param part of its light, 0 or more; a dark one comes from nowhere
+         */
+        SourceAtMark scaled(double part) {
+            return part == 0
+                    ? new SourceAtMark(source, 0, 0, 0, Bearing.ofDegrees(0), 0, null, 0, null, null, false)
+                    : new SourceAtMark(
+                            source,
+                            part * facingLux,
+                            part * roomLux,
+                            part * wayLux,
+                            from,
+                            elevationDeg,
+                            distanceM,
+                            angularSizeDeg,
+                            penumbraM,
+                            through,
+                            straight);
+        }
+
         /** Whether it has no one direction: most of what comes of it comes off the room. */
         public boolean allAround() {
             return distanceM == null || roomLux > wayLux;

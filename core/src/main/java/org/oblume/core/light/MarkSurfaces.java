@@ -36,7 +36,7 @@ final class MarkSurfaces {
 
     private final Kept<SourceEmitters.Key, Brought> known = new Kept<>(MOST_SOURCES);
 
-    /** What one source brings here. */
+    /** What one source brings here at full. */
     private record Brought(
             double[] left, double[] right, double @Nullable [] background, MarkLight.SourceAtMark seen) {}
 
@@ -169,8 +169,12 @@ final class MarkSurfaces {
     }
 
     private static void plus(double[] sum, double[] more) {
+        plus(sum, 1, more);
+    }
+
+    private static void plus(double[] sum, double scale, double[] more) {
         for (int c = 0; c < sum.length; c++) {
-            sum[c] += more[c];
+            sum[c] += scale * more[c];
         }
     }
 
@@ -228,16 +232,16 @@ final class MarkSurfaces {
         List<Double> background = new ArrayList<>();
         List<MarkLight.SourceAtMark> from = new ArrayList<>();
         for (SourceEmitters source : sources) {
-            Brought one = known.get(source.key(), () -> brought(source, inside.meets(source)));
-            left.add(lux(one.left));
-            right.add(lux(one.right));
-            plus(leftSum, one.left);
-            plus(rightSum, one.right);
-            if (one.background != null) {
-                background.add(lux(one.background));
-                plus(backgroundSum, one.background);
+            Brought full = known.get(source.key(), () -> brought(source, inside.meets(source)));
+            left.add(source.scale() * lux(full.left));
+            right.add(source.scale() * lux(full.right));
+            plus(leftSum, source.scale(), full.left);
+            plus(rightSum, source.scale(), full.right);
+            if (full.background != null) {
+                background.add(source.scale() * lux(full.background));
+                plus(backgroundSum, source.scale(), full.background);
             }
-            from.add(one.seen);
+            from.add(full.seen.scaled(source.scale()));
         }
         return new MarkLight(
                 key,

@@ -46,7 +46,8 @@ import org.oblume.core.units.Refusal;
  *
  * @param key of all that its light depends on
  * @param placement where it comes from
- * @param emitters of it: a head has one, a window its sky and, when it shines in, the sun
+ * @param scale of all its light: its level and its calibration, 0 or more
+ * @param emitters of it at full: a head has one, a window its sky and, when it shines in, the sun
  * @param seen it as it looks from the set: from its last cloth, when one softens all of it
  * @param before frames and leaves of its own, which stand in the way of every light
  * @param missing what of its light is not known, or null
@@ -54,6 +55,7 @@ import org.oblume.core.units.Refusal;
 record SourceEmitters(
         Key key,
         Placement placement,
+        double scale,
         List<Emitter> emitters,
         LightSource seen,
         List<Grip> before,
@@ -69,15 +71,14 @@ record SourceEmitters(
     private static final double AT_THE_FRONT_M = 0.002;
     private static final double USUAL_BEAM_DEG = 60;
 
-    /** All that the light of a placement depends on, beside what stands in its way. */
+    /** All that the light of a placement depends on, beside what stands in its way and what only scales it. */
     record Key(
             Placement placement,
             SpacePoint at,
             Direction way,
             List<Modifier> stack,
-            double level,
+            double warmth,
             List<Optional<? extends AttributeValue>> values,
-            Calibration calibration,
             @Nullable Site site,
             double northDeg) {}
 
@@ -100,10 +101,17 @@ record SourceEmitters(
                 state.value(key, Colour.class),
                 state.value(key, Beam.class),
                 state.value(key, Daylight.class));
-        Key of = new Key(placement, at, way, stack, state.level(key), values, calibration, set.site(), set.northDeg());
+        Key of = new Key(placement, at, way, stack, warmth(placement, state), values, set.site(), set.northDeg());
         return placement.kind() == PlacementKind.DAYLIGHT
                 ? daylight(of, set, placement, state, at, way, stack)
                 : lamp(of, placement, state, at, way, stack, calibration);
+    }
+
+    /** What dimming leaves of a filament's colour temperature, a part. */
+    private static double warmth(Placement placement, RecordedState state) {
+        Lamp lamp = placement.piece().lamp();
+        double level = state.level(placement.key());
+        return lamp == null || level <= 0 ? 1 : lamp.curve().kelvinFactor(level);
     }
 
     private static SourceEmitters lamp(
@@ -125,7 +133,7 @@ record SourceEmitters(
                 .map(ColourTemperature::kelvin)
                 .orElseThrow(
                         () -> new Refusal("%s: its colour temperature is not recorded.".formatted(placement.name())));
-        double kelvin = dialled * (level > 0 ? lamp.curve().kelvinFactor(level) : 1);
+        double kelvin = dialled * of.warmth;
         FrontEmitter.White white = new FrontEmitter.White(
                 MIRED / kelvin,
                 state.value(key, Tint.class).map(Tint::duv).orElse(0.0),
@@ -136,8 +144,8 @@ record SourceEmitters(
         double scale = lamp.curve().output(level) * calibration.k();
         List<Modifier> clipped =
                 stack.stream().filter(m -> m.frameWidthM() == null).toList();
-        FrontEmitter front = new FrontEmitter(at, way, radius, distribution, scale, white, clipped);
-        double candela = scale * distribution.candela(0);
+        FrontEmitter front = new FrontEmitter(at, way, radius, distribution, white, clipped);
+        double candela = distribution.candela(0);
         Emitter emitter = lamp.everyWay()
                 .map(kind -> switch (kind) {
                     case BULB -> bulb(at, radius, candela, front.allOfIt());
@@ -147,7 +155,8 @@ record SourceEmitters(
                 .orElseGet(front::emitter);
         double frontM = lamp.frontWidthM() != null ? lamp.frontWidthM() : 2 * radius;
         LightSource seen = seen(at, way, radius, distribution, white, stack);
-        return new SourceEmitters(of, placement, List.of(emitter), seen, before(key, at, way, frontM, stack), null);
+        return new SourceEmitters(
+                of, placement, scale, List.of(emitter), seen, before(key, at, way, frontM, stack), null);
     }
 
     private static LightSource seen(
@@ -271,7 +280,7 @@ record SourceEmitters(
                                 .orElse(DAY_KELVIN),
                 state.value(key, Tint.class).map(Tint::duv).orElse(0.0),
                 Colour.WHITE);
-        double[] cones = new FrontEmitter(at, way, 0, new IsotropicSource(1), 1, white, stack).allOfIt();
+        double[] cones = new FrontEmitter(at, way, 0, new IsotropicSource(1), white, stack).allOfIt();
         Panel pane = Panel.facing(
                 at, way, placement.piece().widthM(), placement.piece().tallM());
         SkyChange change = SkyChange.of(set.site(), daylight);
@@ -294,7 +303,7 @@ record SourceEmitters(
         }
         double radius = Math.sqrt(pane.areaM2() / Math.PI);
         LightSource seen = seen(at, way, radius, new LambertianDisc(1, radius), white, stack);
-        return new SourceEmitters(of, placement, emitters, seen, List.of(), missing);
+        return new SourceEmitters(of, placement, 1, emitters, seen, List.of(), missing);
     }
 
     /** The window is an even surface of its own size. */

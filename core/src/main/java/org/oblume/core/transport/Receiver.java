@@ -13,6 +13,10 @@ public record Receiver(
         Standing standing, double x, double y, double z, double[][] normals, double[][][] weights, List<Near> near) {
 
     private static final int CHANNELS = ConeLight.CHANNELS;
+    /** From here on the edge of a beam lies on a patch: all its parts are looked at; below it, in squares of so many. */
+    private static final double STEEP = 0.6;
+
+    private static final int COARSE = 2;
     /** What a surface's cosine makes of the harmonics of each order (Ramamoorthi and Hanrahan, 2001), to be divided by π. */
     private static final double[] COSINE = {1, 2.0 / 3, 0.25};
 
@@ -70,17 +74,36 @@ public record Receiver(
                 most = Math.max(most, all * sends);
             }
             if (most >= least && most > 0) {
-                for (int part = 0; part < one.at.length; part++) {
-                    double[] lux = standing.meets(emitters, j, one.at[part]);
-                    for (int r = 0; r < more.length; r++) {
-                        for (int c = 0; c < CHANNELS; c++) {
-                            more[r][c] += patches.sends[j][c] * one.weights[r][c][part] * (lux[c] - meets[c][j]);
+                inParts(one, emitters, meets, meets[CHANNELS][j] < STEEP ? COARSE : 1, more);
+            }
+        }
+        return more;
+    }
+
+    /** @param stride parts across that are looked at as one */
+    private void inParts(Near one, List<Emitter> emitters, double[][] meets, int stride, double[][] more) {
+        Patches patches = standing.patches();
+        int j = one.patch;
+        int across = (int) Math.round(Math.sqrt(one.at.length));
+        for (int a = 0; a < across; a += stride) {
+            for (int b = 0; b < across; b += stride) {
+                double[] first = one.at[a * across + b];
+                double[] last = one.at[(a + stride - 1) * across + b + stride - 1];
+                double[] middle = {(first[0] + last[0]) / 2, (first[1] + last[1]) / 2, (first[2] + last[2]) / 2};
+                double[] lux = standing.meets(emitters, j, middle);
+                for (int r = 0; r < more.length; r++) {
+                    for (int c = 0; c < CHANNELS; c++) {
+                        double weight = 0;
+                        for (int k = a; k < a + stride; k++) {
+                            for (int l = b; l < b + stride; l++) {
+                                weight += one.weights[r][c][k * across + l];
+                            }
                         }
+                        more[r][c] += patches.sends[j][c] * weight * (lux[c] - meets[c][j]);
                     }
                 }
             }
         }
-        return more;
     }
 
     /**
