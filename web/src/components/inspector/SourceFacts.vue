@@ -65,7 +65,7 @@ const BURN = { ANY: 'any way up', NOT_ABOVE_45: 'down 90° to up 45°', NEAR_LEV
           <dd>{{ settings.printed(one.through.edgePenumbra) }}</dd>
         </template>
       </dl>
-      <p v-if="one.allAround" class="pl-6 text-fine text-quiet">Most of it comes off the room: one bounce (model).</p>
+      <p v-if="one.allAround" class="pl-6 text-fine text-quiet">Most of it comes off the room (model).</p>
       <p v-else-if="!one.straight && one.distanceM" class="pl-6 text-fine text-quiet">
         It comes off grip: a board, a mirror or a cloth.
       </p>

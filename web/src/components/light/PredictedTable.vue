@@ -63,7 +63,7 @@ const table = computed(() => {
       meter.
     </p>
   </div>
-  <p class="mt-2 text-fine text-quiet">By nominal figures and one bounce (model). A meter decides.</p>
+  <p class="mt-2 text-fine text-quiet">By nominal figures, every way and all bounces (model). A meter decides.</p>
 </template>
 
 <style scoped>
