@@ -167,7 +167,7 @@ class PlannedLightIT {
                 "see the ambience first",
                 d -> crew.texts(".ladder .rung .word").stream().allMatch(t -> t.startsWith("Ambience")) ? true : null);
         crew.press("All on");
-        crew.until("see all of it again", d -> crew.text(".ladder").contains("Street sign") ? true : null);
+        crew.until("see all of it again", d -> crew.text(".ladder").contains("2:1") ? true : null);
         assertThat(crew.complaints()).isEmpty();
     }
 

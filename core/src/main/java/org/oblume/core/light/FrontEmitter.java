@@ -1,6 +1,7 @@
 package org.oblume.core.light;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import org.oblume.core.colour.ConeLight;
@@ -98,7 +99,6 @@ final class FrontEmitter {
         List<Through> through = through(across, high, cell);
         SpacePoint place = up.from(right.from(at, across), high);
         double each = 1.0 / count;
-        double[] one = new double[ConeLight.CHANNELS];
         double darkest = NOTHING * distribution.candela(0);
         return new Piece(place.xM(), place.yM(), place.zM(), cell, (dx, dy, dz, light) -> {
             double cosine = dx * aim.x() + dy * aim.y() + dz * aim.z();
@@ -108,7 +108,7 @@ final class FrontEmitter {
             double angle = Horizon.angle(cosine);
             double candela = distribution.candela(angle);
             double even = lumen / Math.PI * cosine;
-            java.util.Arrays.fill(one, 0);
+            Arrays.fill(light, 0);
             double most = 0;
             for (Through t : through) {
                 double intensity = t.straight * candela + (1 - t.straight) * even;
@@ -118,10 +118,9 @@ final class FrontEmitter {
                 }
                 most = Math.max(most, intensity);
                 for (int c = 0; c < ConeLight.CHANNELS; c++) {
-                    one[c] += each * t.share * intensity * t.cones[c];
+                    light[c] += each * t.share * intensity * t.cones[c];
                 }
             }
-            System.arraycopy(one, 0, light, 0, ConeLight.CHANNELS);
             return most > darkest;
         });
     }

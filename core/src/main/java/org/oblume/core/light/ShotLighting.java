@@ -59,31 +59,37 @@ public final class ShotLighting {
             Map<String, Calibration> calibrations) {
         this.state = state;
         List<SourceEmitters> sources = new ArrayList<>();
+        List<Grip> grip = new ArrayList<>(Grip.standing(placements, state));
+        List<SpacePoint> standing = new ArrayList<>();
         for (Placement placement : placements) {
-            if (SourceEmitters.isOn(placement, state) && !out.contains(placement.key())) {
+            if (SourceEmitters.isOn(placement, state)) {
                 try {
                     SourceEmitters source = SourceEmitters.of(
                             set, placement, state, calibrations.getOrDefault(placement.key(), Calibration.NONE));
+                    // what hangs before a light stands there when it is taken as off, too
+                    grip.addAll(source.before());
+                    standing.add(source.seen().at());
+                    if (out.contains(placement.key())) {
+                        continue;
+                    }
                     sources.add(source);
                     if (source.missing() != null) {
                         unknown.put(placement.key(), source.missing());
                     }
                 } catch (Refusal notKnown) {
-                    unknown.put(placement.key(), String.valueOf(notKnown.getMessage()));
+                    if (!out.contains(placement.key())) {
+                        unknown.put(placement.key(), String.valueOf(notKnown.getMessage()));
+                    }
                 }
             }
         }
-        List<Grip> grip = new ArrayList<>(Grip.standing(placements, state));
-        sources.forEach(source -> grip.addAll(source.before()));
         this.sources = sources;
         this.placed = sources.stream().map(SourceEmitters::placement).toList();
         Optional<Placement> camera = state.camera(placements);
         this.metering = camera.flatMap(c -> metering(c.key(), state)).orElse(null);
         @Nullable SpacePoint lens = camera.flatMap(c -> state.position(c.key())).orElse(null);
         List<Placement> people = state.marks(placements);
-        List<SpacePoint> standing = new ArrayList<>();
         people.forEach(mark -> state.position(mark.key()).ifPresent(standing::add));
-        sources.forEach(source -> standing.add(source.seen().at()));
         this.hall = SetHall.of(set, standing);
         this.inside = StandingGrip.of(hall, grip);
         for (Placement mark : people) {

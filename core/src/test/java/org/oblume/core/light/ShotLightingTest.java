@@ -461,6 +461,20 @@ class ShotLightingTest {
                 .isEmpty();
     }
 
+    /** Outdoors the ground is cut by what stands there: taking one light away must not cut it anew. */
+    @Test
+    void aLightThatIsTakenAsOffLeavesTheOthersAsTheyWere() {
+        SetPlan ground = new SetPlan(
+                null, 0, List.of(), List.of(), List.of(), List.of(), null, Surface.grey(0.5), null, null, null);
+        Stage stage = Stage.outdoors()
+                .with(ground)
+                .head("key", Role.KEY, 2, 2, 1.5)
+                .head("far", Role.EDGE, -11, 9, 3, cloth(1.2, 0.5));
+        double before = stage.mark().of("key").facingLux();
+        assertThat(stage.light(Set.of("far")).marks().get(0).of("key").facingLux())
+                .isCloseTo(before, within(before * 1e-9));
+    }
+
     static IntStream seeds() {
         return IntStream.range(0, 20);
     }

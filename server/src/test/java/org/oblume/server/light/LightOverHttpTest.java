@@ -35,6 +35,8 @@ class LightOverHttpTest {
         JsonNode light = look("", "").get("light");
         JsonNode mark = light.get("marks").get(0);
         assertThat(mark.get("name").asText()).isEqualTo("Repairer");
+        assertThat(mark.at("/lit/overStops").asDouble()).isCloseTo(-1.24, within(0.2));
+        assertThat(mark.at("/litToShadow/ratio").asDouble()).isBetween(1.7, 2.6);
         assertThat(mark.at("/litToShadow/ratio").asDouble())
                 .isCloseTo(
                         mark.at("/lit/lux").asDouble() / mark.at("/shadow/lux").asDouble(), within(0.01));
