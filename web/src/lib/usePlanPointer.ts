@@ -24,7 +24,7 @@ const SLOP_PX = 3
  * @param options.locked whether nothing, or not this thing, may be moved
  * @param options.turnedAbout middle of the thing that is turned
  * @param options.onTake something was taken hold of
- * @param options.onTap the plan was pressed and not dragged
+ * @param options.onTap the plan was pressed there and not dragged
  */
 export function usePlanPointer(options: {
   element: Ref<SVGSVGElement | undefined>
@@ -32,7 +32,7 @@ export function usePlanPointer(options: {
   locked: (key: string) => boolean
   turnedAbout: () => Px | undefined
   onTake: (wanted: Grip, more: boolean) => void
-  onTap: () => void
+  onTap: (at: PlanPoint) => void
   onDrag: (moved: Record<string, PlanPoint>) => void
   onTurn: (key: string, bearing: number) => void
   onDrop: () => void
@@ -88,7 +88,7 @@ export function usePlanPointer(options: {
     },
     up(event) {
       if (!pointers.delete(event.pointerId)) return
-      if (grip?.kind === 'pan' && !moved) options.onTap()
+      if (grip?.kind === 'pan' && !moved) options.onTap(toCentimetre(toPlan(viewport.view.value, start)))
       if (grip && grip.kind !== 'pan' && moved && !options.locked(grip.key)) options.onDrop()
       grip = undefined
     },

@@ -198,6 +198,7 @@ export const useLight = defineStore('light', () => {
     trying,
     light,
     mark,
+    question,
     passed,
     tried,
     propose,

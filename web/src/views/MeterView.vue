@@ -61,6 +61,9 @@ function readAlone(name: string) {
   said.value = `${name} alone `
   entry.value?.focus()
 }
+function confirm({ id }: ReadingView) {
+  void submit(async () => show(await answer(api.POST('/api/readings/{id}/confirmed', { params: { path: { id } } }))))
+}
 function drop({ id }: ReadingView) {
   void submit(async () => show(await answer(api.DELETE('/api/readings/{id}', { params: { path: { id } } }))))
 }
@@ -106,8 +109,12 @@ function drop({ id }: ReadingView) {
                     >{{ signed(r.solo.mired, 0) }}<span class="unit">mired</span></span
                   >
                   <span v-if="r.solo.duv !== undefined" class="figure ml-2">{{ signed(r.solo.duv, 4) }}</span>
-                  <span v-if="r.solo.doubtful" class="block"
-                    ><WedgeMark act class="mr-1 inline" /> Something is not as recorded.</span
+                  <span v-if="r.solo.asks" class="block"
+                    ><WedgeMark act class="mr-1 inline" /> Something is not as recorded: this corrects nothing until
+                    somebody says that it is so. <button class="button" @click="confirm(r)">It is so</button></span
+                  >
+                  <span v-else-if="r.solo.doubtful" class="block"
+                    ><WedgeMark class="mr-1 inline" /> {{ r.solo.confirmedBy }} says that it is so.</span
                   >
                   <span v-if="r.solo.likely.length" class="block text-quiet"
                     >likely: {{ r.solo.likely.join('; or ') }}</span

@@ -5,6 +5,7 @@ import { value, type PlanPoint } from '@/api/types'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import type { Pointed } from '@/components/plot/LandingCard.vue'
 import FrameView from '@/components/plot/FrameView.vue'
 import HeightStrip from '@/components/plot/HeightStrip.vue'
 import MarkLadder from '@/components/plot/MarkLadder.vue'
@@ -22,6 +23,7 @@ import { useShotEditor } from '@/stores/shotEditor'
 const CompareDialog = lazy(() => import('@/components/dialogs/CompareDialog.vue'))
 const PlaceDialog = lazy(() => import('@/components/dialogs/PlaceDialog.vue'))
 const ShotDialog = lazy(() => import('@/components/dialogs/ShotDialog.vue'))
+const LandingCard = lazy(() => import('@/components/plot/LandingCard.vue'))
 const PlacementPane = lazy(() => import('@/components/inspector/PlacementPane.vue'))
 
 /** The plan of the shot to work on, its heights, its light on a mark, and what is selected. */
@@ -39,6 +41,7 @@ const say = ref<InstanceType<typeof SayBar>>()
 const dialog = ref<'shot' | 'new' | 'place' | 'compare'>()
 const sheet = ref<'light'>()
 const middle = ref<PlanPoint>({ xM: 0, yM: 0 })
+const pointed = ref<Pointed>()
 
 const line = computed(() => book.shots.get(props.shotId))
 const asOf = computed(() => (typeof route.query.event === 'string' ? Number(route.query.event) : undefined))
@@ -52,6 +55,7 @@ const actions = computed((): Action[] => [
   ...undoing(),
   { name: 'Place…', disabled: plot.locked, run: openPlace },
   ...(light.trials.length ? [] : [{ name: 'Try without saving', run: () => light.begin() }]),
+  { name: 'Light at a point…', run: () => (pointed.value = { ...stage.value!.middle(), withinM: 0 }) },
   { name: `New shot from ${plot.plot?.shot.slate ?? ''}`, run: () => (dialog.value = 'new') },
   { name: 'Draw the set', run: () => router.push({ name: 'set', params: { id: props.shotId } }) },
   onPaper([
@@ -59,6 +63,11 @@ const actions = computed((): Action[] => [
     { name: 'Shot sheet', path: `/api/shots/${props.shotId}/paper/sheet` },
   ]),
 ])
+
+watch(
+  () => props.shotId,
+  () => (pointed.value = undefined),
+)
 
 /* the ladder is of the mark that is chosen, or that the chosen light is aimed at */
 watch(
@@ -90,6 +99,7 @@ useShortcuts((event) => {
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
     void plot.step(event.shiftKey ? 'redo' : 'undo')
   else if (event.key === '/') say.value?.focus()
+  else if (event.key === 'Escape' && pointed.value) pointed.value = undefined
   else return false
   return true
 })
@@ -121,10 +131,12 @@ onBeforeUnmount(editor.letGo)
             :draft="editor.draft"
             :light="light.light"
             :ghosts="editor.ghosts"
+            :pointed="pointed"
             @select="plot.select"
             @drag="drag"
             @turn="(key, bearing) => editor.drag({ [key]: { bearing } })"
             @drop="editor.drop"
+            @point="(at, withinM) => (pointed = { ...at, withinM })"
             @hint="(hint) => plot.select(hint.placement)"
           />
           <div class="zoom absolute left-3 bottom-3 flex gap-1">
@@ -139,6 +151,14 @@ onBeforeUnmount(editor.letGo)
               Light
             </button>
           </div>
+          <LandingCard
+            v-if="pointed"
+            class="absolute right-3 bottom-3 w-64 max-w-[calc(100%-1.5rem)]"
+            :shot-id="shotId"
+            :at="pointed"
+            @point="(at: Pointed) => (pointed = at)"
+            @close="pointed = undefined"
+          />
           <div
             v-if="plot.problem || light.refused"
             class="problem absolute top-3 right-3 bottom-auto left-3 flex gap-2 items-start py-2 px-3 bg-raised border border-ink rounded-mark"

@@ -80,6 +80,7 @@ async function draw(v: Values): Promise<Picture> {
         maxFilters,
         stock,
         dimmable: text.dimmable === 'yes',
+        sensible: true,
       },
     }),
   )

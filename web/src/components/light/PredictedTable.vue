@@ -27,6 +27,7 @@ const table = computed(() => {
     ...(m.stop ? [{ name: 'A meter at the lit cheek', figure: m.stop }] : []),
     { name: 'Light there', figure: settings.printed(m.litLight) },
     ...(m.lit.kelvin ? [{ name: 'White, lit', figure: `${Math.round(m.lit.kelvin)} K`, swatch: m.lit.swatch }] : []),
+    ...(m.lit.swatch && !m.lit.kelvin ? [{ name: 'A colour, lit', figure: 'no white', swatch: m.lit.swatch }] : []),
     ...(m.lit.duv === undefined ? [] : [{ name: 'Tint, lit', figure: `${signed(m.lit.duv, 3)}` }]),
     ...(m.shadow.kelvin
       ? [{ name: 'White, shadow', figure: `${Math.round(m.shadow.kelvin)} K`, swatch: m.shadow.swatch }]

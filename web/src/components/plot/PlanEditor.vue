@@ -26,11 +26,15 @@ import ThrowShape from './ThrowShape.vue'
 import TurnHandle from './TurnHandle.vue'
 
 /** The plan: pan, zoom, choose, drag, turn, nudge. It shows and asks; what a change means comes back through `placements`. */
-const props = defineProps<PlanShown & { slate: string; locked: boolean }>()
+const props = defineProps<
+  PlanShown & { slate: string; locked: boolean; /** A place that is pointed at. */ pointed?: PlanPoint }
+>()
 const emit = defineEmits<{
   select: [key: string | undefined, more?: boolean]
   drag: [moved: Record<string, PlanPoint>]
   hint: [hint: HintView]
+  /** A place was pointed at; a wall that is so near is meant. */
+  point: [at: PlanPoint, withinM: number]
   turn: [key: string, bearing: number]
   /** The drag or the nudging has ended. */
   drop: []
@@ -38,7 +42,7 @@ const emit = defineEmits<{
 
 const settings = useSettings()
 const element = ref<SVGSVGElement>()
-const pointed = ref<string>()
+const hovered = ref<string>()
 const viewport = useViewport({
   element,
   points: () => [
@@ -56,7 +60,7 @@ const plan = usePlanDrawing(
   () => props,
   view,
   size,
-  () => [pointed.value, roving.focused.value],
+  () => [hovered.value, roving.focused.value],
 )
 const { drawn, chosen, faded, walks, ghosted, flags, labels } = plan
 
@@ -68,6 +72,9 @@ const tapes = computed(() => {
 const room = computed(() => props.set.walls.map((w) => path(w.points.map((p) => toPx(view.value, p)))).join(''))
 const closed = computed(() => props.set.walls.some((w) => isClosed(w.points)))
 const fixed = (d: DrawnThing) => props.locked || !!d.placed.placement.locked
+
+const WALL_PX = 8
+const spot = computed(() => props.pointed && toPx(view.value, props.pointed))
 
 /** Takes hold of a thing, with all that is moved with it: what else is chosen, and its group. */
 function moving(d: DrawnThing): Grip {
@@ -88,7 +95,10 @@ const pointer = usePlanPointer({
       emit('select', wanted.key)
     else if (wanted.kind === 'move' && more) emit('select', wanted.key, true)
   },
-  onTap: () => emit('select', undefined),
+  onTap: (at) => {
+    emit('select', undefined)
+    emit('point', at, WALL_PX / view.value.scale)
+  },
   onDrag: (moved) => emit('drag', moved),
   onTurn: (key, bearing) => emit('turn', key, bearing),
   onDrop: () => emit('drop'),
@@ -201,8 +211,8 @@ defineExpose({
         :aria-selected="d.held"
         :data-key="d.key"
         @pointerdown="pointer.down($event, moving(d))"
-        @pointerenter="pointed = d.key"
-        @pointerleave="pointed = undefined"
+        @pointerenter="hovered = d.key"
+        @pointerleave="hovered = undefined"
         @focus="roving.focused.value = d.key"
         @keydown="keys.onThing($event, d)"
         @blur="keys.settle"
@@ -226,6 +236,10 @@ defineExpose({
       :thing="chosen"
       @take="pointer.down($event, { kind: 'turn', key: chosen.key })"
     />
+    <g v-if="spot" :transform="`translate(${spot.x} ${spot.y})`" class="spot">
+      <circle r="4.6" />
+      <path d="M-11,0h5M6,0h5M0,-11v5M0,6v5" />
+    </g>
     <PlanFrame :view="view" :size="size" :north-deg="set.northDeg" />
   </svg>
   <p class="sr-only" aria-live="polite">{{ announced }}</p>
@@ -257,6 +271,12 @@ defineExpose({
   stroke-width: 1.4;
   stroke-dasharray: 1 6;
   stroke-linecap: round;
+  pointer-events: none;
+}
+.spot {
+  fill: var(--ground);
+  stroke: var(--accent);
+  stroke-width: 1.6;
   pointer-events: none;
 }
 .lock {

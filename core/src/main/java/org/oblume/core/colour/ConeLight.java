@@ -78,6 +78,15 @@ public final class ConeLight {
         return left;
     }
 
+    /** Each channel by its gain. */
+    public static double[] times(double[] cones, double[] gains) {
+        double[] product = new double[CHANNELS];
+        for (int c = 0; c < CHANNELS; c++) {
+            product[c] = cones[c] * gains[c];
+        }
+        return product;
+    }
+
     /** Y, in the unit of the light's amount. */
     public static double luminance(double[] cones) {
         return CameraWhite.BRADFORD_BACK.rows()[1][0] * cones[0]

@@ -29,6 +29,11 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
     public static final int MOST = 5;
 
     public static final int DEFAULT_FILTERS = 3;
+    /** So many are looked at for those with fewer sheets. */
+    private static final int WIDE = 40;
+
+    private static final double OPPOSED_MIRED = 10;
+    private static final double OPPOSED_DUV = 0.002;
     /** Costs this near to each other tie: fewer filters win, then the names in code-point order. */
     public static final double TIE = 1e-9;
 
@@ -80,10 +85,37 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
      * @param mostSteps of the search, above 0
      */
     public List<Prescription> prescribe(List<Sheets> stock, int maxFilters, int mostSteps) {
+        return searched(stock, maxFilters, mostSteps, MOST, false);
+    }
+
+    /**
+     * The same as a gaffer would hang them: no warming filter against a cooling one and no green against magenta, unless nothing else
+     * reaches; and of those that reach, the one with fewer sheets first.
+     *
+     * @return at most {@link #MOST}, best first
+     */
+    public List<Prescription> prescribeSensibly(List<Sheets> stock, int maxFilters) {
+        List<Prescription> sensible = searched(stock, maxFilters, DEFAULT_MOST_STEPS, WIDE, true);
+        List<Prescription> all = new ArrayList<>(sensible);
+        if (sensible.stream().noneMatch(Prescription::reaches)) {
+            prescribe(stock, maxFilters).stream()
+                    .filter(p -> p.reaches() && !sensible.contains(p))
+                    .forEach(all::add);
+        }
+        return all.stream()
+                .sorted(Comparator.comparing((Prescription p) -> !p.reaches())
+                        .thenComparingInt(p -> p.reaches() ? p.filters().size() : 0)
+                        .thenComparingDouble(Prescription::cost))
+                .limit(MOST)
+                .toList();
+    }
+
+    private List<Prescription> searched(
+            List<Sheets> stock, int maxFilters, int mostSteps, int most, boolean withoutOpposites) {
         if (maxFilters < 0) {
             throw new Refusal("maxFilters", "The most filters in a stack has to be 0 or more.");
         }
-        Search search = new Search(stock, maxFilters, mostSteps);
+        Search search = new Search(stock, maxFilters, mostSteps, most, withoutOpposites);
         search.run();
         return search.best.stream().map(Stack::toPrescription).toList();
     }
@@ -147,10 +179,14 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
         private final List<Stack> best = new ArrayList<>();
         private final List<Integer> picked = new ArrayList<>();
         private final int mostSteps;
+        private final int most;
+        private final boolean withoutOpposites;
         private int steps;
 
-        Search(List<Sheets> stock, int maxFilters, int mostSteps) {
+        Search(List<Sheets> stock, int maxFilters, int mostSteps, int most, boolean withoutOpposites) {
             this.mostSteps = mostSteps;
+            this.most = most;
+            this.withoutOpposites = withoutOpposites;
             this.stock = stock.stream()
                     .filter(s -> s.sheets() > 0)
                     .sorted(Comparator.comparing(Sheets::name, BY_CODE_POINT))
@@ -196,7 +232,7 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
                 return;
             }
             for (int i = from; i < mired.length; i++) {
-                if (!hasSheet(i)) {
+                if (!hasSheet(i) || (withoutOpposites && isOpposed(i))) {
                     continue;
                 }
                 double least = size * COST_OF_A_FILTER
@@ -227,9 +263,23 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
             return taken < sheets;
         }
 
+        /** Whether something that was picked does the opposite. */
+        private boolean isOpposed(int item) {
+            for (int other : picked) {
+                if (against(mired[item], mired[other], OPPOSED_MIRED) || against(duv[item], duv[other], OPPOSED_DUV)) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private boolean against(double one, double other, double from) {
+            return Math.min(one, other) <= -from && Math.max(one, other) >= from;
+        }
+
         private boolean cannotBeatWorst(double cost) {
-            return best.size() == MOST
-                    && cost > best.get(MOST - 1).toPrescription().cost() + TIE;
+            return best.size() == most
+                    && cost > best.get(most - 1).toPrescription().cost() + TIE;
         }
 
         private void weigh(double offMired, double tooBright, double offDuv) {
@@ -265,8 +315,8 @@ public record Correction(WhitePoint source, TStop sourceTStop, WhitePoint target
                 place--;
             }
             best.add(place, stack);
-            if (best.size() > MOST) {
-                best.remove(MOST);
+            if (best.size() > most) {
+                best.remove(most);
             }
         }
 

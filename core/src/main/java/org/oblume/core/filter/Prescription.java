@@ -35,8 +35,19 @@ public record Prescription(
     private static final double STOP_IS_RIGHT = 0.1;
     private static final double TINT_IS_RIGHT = 0.0005;
 
+    private static final double REACHES_STOPS = 1.0 / 6;
+    private static final double REACHES_MIRED = 5;
+    private static final double REACHES_DUV = 0.0015;
+
     public Prescription {
         filters = List.copyOf(filters);
+    }
+
+    /** Whether it is as near as anybody sees: a sixth of a stop, 5 mired, 0.0015 Duv (settings of the model). */
+    public boolean reaches() {
+        return Math.abs(deltaStops.value()) <= REACHES_STOPS
+                && Math.abs(deltaMired.value()) <= REACHES_MIRED
+                && Math.abs(deltaDuv) <= REACHES_DUV;
     }
 
     /** Why it ranks where it does, in words: {@code 3 mired too warm, stop and tint right; 3 filters}. */

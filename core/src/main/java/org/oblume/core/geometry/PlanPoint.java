@@ -27,4 +27,9 @@ public record PlanPoint(double xM, double yM) {
     public SpacePoint at(double heightM) {
         return new SpacePoint(xM, yM, heightM);
     }
+
+    /** To the nearest point of the line from one point to another, metres. */
+    public double distanceM(PlanPoint from, PlanPoint to) {
+        return Plane.distanceM(this, from, to);
+    }
 }

@@ -11,6 +11,9 @@ public final class Hints {
 
     private static final List<HintRule> RULES = List.of(
             new InFrame(),
+            new FacesAway(),
+            new FrameBeyondMark(),
+            new ThroughOpening(),
             new Restricted(),
             new UnderAUnit(),
             new NoHeadroom(),
@@ -19,6 +22,9 @@ public final class Hints {
             new Flare(),
             new GlassesReflection(),
             new CrossedNoseShadows(),
+            new FromBelow(),
+            new SunUnknown(),
+            new WindowInFrame(),
             new KickerOnNose(),
             new MixedColour());
 

@@ -4,9 +4,10 @@ import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
-import org.oblume.core.colour.LightColour;
-import org.oblume.core.colour.WhitePoint;
+import org.oblume.core.colour.ColourReading;
+import org.oblume.core.colour.LightMix;
 import org.oblume.core.light.MarkLight;
+import org.oblume.core.light.SourceColour;
 import org.oblume.core.plot.HintKind;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Numbers;
@@ -26,15 +27,15 @@ final class MixedColour implements HintRule {
         shot.light().marks().forEach(mark -> look(shot, mark));
     }
 
-    private record White(String name, WhitePoint white) {}
+    private record White(String name, ColourReading white) {}
 
     private static void look(HintContext shot, MarkLight mark) {
         List<White> whites = whites(shot, mark);
         if (whites.size() < 2) {
             return;
         }
-        double kelvin = spread(whites, w -> w.white.kelvin().value());
-        double duv = spread(whites, w -> w.white.duv().value());
+        double kelvin = spread(whites, w -> w.white.kelvin());
+        double duv = spread(whites, w -> w.white.duv());
         if (kelvin > KELVIN || duv > DUV) {
             Placement person = shot.placement(mark.key());
             shot.report(
@@ -56,10 +57,9 @@ final class MixedColour implements HintRule {
         double all = mark.lit().lux() + mark.shadow().lux();
         return shot.light().lights().stream()
                 .filter(source -> mark.cheeksLux(source.key()) > LEAST_PART * all)
-                .flatMap(source -> shot.light().straight(source.key()).stream()
-                        .map(light -> light.colour())
-                        .filter(colour -> colour.gels().isEmpty())
-                        .map(LightColour::white)
+                .flatMap(source -> SourceColour.leaving(source, shot.state()).stream()
+                        .map(LightMix::reading)
+                        .filter(ColourReading::isWhite)
                         .map(white -> new White(source.name(), white)))
                 .toList();
     }

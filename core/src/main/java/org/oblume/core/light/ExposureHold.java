@@ -36,6 +36,12 @@ public record ExposureHold(
     private static final double LEAST_PART = 1e-6;
 
     private static final int ISO_STEP = 10;
+    private static final double A_TENTH = 0.1;
+    /** What is offered goes no further (settings of the model): as lenses open, as cameras are still clean, as near as heads stand. */
+    private static final double WIDEST = 0.95;
+
+    private static final double HIGHEST_ISO = 12_800;
+    private static final double NEAREST_M = 0.3;
 
     /**
      * @param before the shot as it was
@@ -84,25 +90,43 @@ public record ExposureHold(
         }
         double missing = move.shortfall().value();
         List<Phrase> offers = new ArrayList<>();
-        after.metering().ifPresent(camera -> {
-            offers.add(Phrase.of("open the stop to %s"
-                    .formatted(TStop.of(camera.stop().number() * Math.pow(2, -missing / 2))
-                            .label())));
-            offers.add(Phrase.of("ISO %d"
-                    .formatted(Math.round(
-                                    camera.exposure().iso() * move.shortfall().ratio() / ISO_STEP)
-                            * ISO_STEP)));
-            offers.add(Phrase.of("shutter 1/%d s".formatted((long) Math.floor(
-                    1 / (camera.exposure().shutterSeconds() * move.shortfall().ratio())))));
-        });
-        if (distanceToM != null) {
+        after.metering().ifPresent(camera -> offers.addAll(exposures(camera)));
+        double closer = distanceToM == null ? 0 : distanceToM * Math.pow(2, -missing / 2);
+        if (distanceToM != null && closer >= NEAREST_M) {
             offers.add(Phrase.format(
                     "closer, from %s to about %s",
-                    Phrase.of(Length.ofMetres(distanceToM)),
-                    Phrase.of(Length.ofMetres(distanceToM * Math.pow(2, -missing / 2)))));
+                    Phrase.of(Length.ofMetres(distanceToM)), Phrase.of(Length.ofMetres(closer))));
         }
         stronger(kinds).ifPresent(offers::add);
+        if (offers.isEmpty()) {
+            offers.add(Phrase.of("more lights, or fewer things before it: nothing alone makes up %s stops"
+                    .formatted(move.shortfall().inTenths())));
+        }
         return offers;
+    }
+
+    /** Exposures that make up for it, as far as lenses, cameras and the frame rate go. */
+    private List<Phrase> exposures(ShotLighting.Metering camera) {
+        double ratio = move.shortfall().ratio();
+        List<Phrase> all = new ArrayList<>();
+        double nd = camera.exposure().lensNdStops();
+        if (nd > 0 && nd >= move.shortfall().value() - A_TENTH) {
+            all.add(Phrase.of(
+                    "%s stops less ND on the lens".formatted(move.shortfall().inTenths())));
+        }
+        TStop stop = TStop.of(camera.stop().number() / Math.sqrt(ratio));
+        if (stop.number() >= WIDEST) {
+            all.add(Phrase.of("open the stop to %s".formatted(stop.label())));
+        }
+        double iso = camera.exposure().iso() * ratio;
+        if (iso <= HIGHEST_ISO) {
+            all.add(Phrase.of("ISO %d".formatted(Math.round(iso / ISO_STEP) * ISO_STEP)));
+        }
+        double seconds = camera.exposure().shutterSeconds() * ratio;
+        if (seconds <= 1 && seconds * camera.shutter().fps() <= 1) {
+            all.add(Phrase.of("shutter 1/%d s".formatted((long) Math.floor(1 / seconds))));
+        }
+        return all;
     }
 
     private Optional<Phrase> stronger(List<Piece> kinds) {

@@ -5,11 +5,9 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import org.oblume.core.colour.ConeLight;
-import org.oblume.core.colour.GelColour;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photometry.Distribution;
-import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.transport.Emitter;
 import org.oblume.core.transport.Emitter.Piece;
@@ -33,18 +31,10 @@ final class FrontEmitter {
     private final Direction up;
     private final double radius;
     private final Distribution distribution;
-    private final White white;
+    private final SourceColour white;
     private final List<Modifier> whole = new ArrayList<>();
     private final List<Modifier> parts = new ArrayList<>();
     private final double lumen;
-
-    /**
-     * A lamp's own light.
-     *
-     * @param mired dialled, warmer when it is dimmed
-     * @param duv tint
-     */
-    record White(double mired, double duv, Colour hue) {}
 
     /** What of a piece's light comes through the items over it. */
     private record Through(double share, double[] cones, double straight, List<Double> grids) {}
@@ -57,7 +47,7 @@ final class FrontEmitter {
             Direction aim,
             double radius,
             Distribution distribution,
-            White white,
+            SourceColour white,
             List<Modifier> clipped) {
         this.at = at;
         this.aim = aim;
@@ -180,54 +170,22 @@ final class FrontEmitter {
         return radius * (low + high) / 2;
     }
 
-    /** Clear correction first, on the dialled white; then the hue, saturated gels, cloths. */
     private Through behind(double share, List<Modifier> items) {
-        double mired = white.mired;
-        double duv = white.duv;
-        double stops = 0;
-        for (Modifier item : items) {
-            if (item.soft() == 0 && item.gel() == null) {
-                mired += item.miredShift();
-                duv += item.duvShift();
-                stops += item.stops();
-            }
-        }
-        double[] cones = ConeLight.white(mired, duv);
-        if (!white.hue.plain()) {
-            cones = ConeLight.through(cones, white.hue.leaves());
-        }
         double straight = 1;
         List<Double> grids = new ArrayList<>();
-        double left = Math.pow(2, -stops);
         for (Modifier item : items) {
-            GelColour gel = item.gel();
-            if (gel != null) {
-                cones = ConeLight.through(cones, gel);
-            }
             straight *= 1 - item.soft();
             if (item.narrowsToDeg() != null) {
                 grids.add(item.narrowsToDeg());
             }
         }
-        for (Modifier item : items) {
-            if (item.soft() > 0) {
-                double nominal = item.gel() == null ? Math.pow(2, -item.stops()) : 1;
-                double[] kept = ConeLight.left(nominal, item.miredShift(), item.duvShift());
-                for (int c = 0; c < ConeLight.CHANNELS; c++) {
-                    cones[c] *= kept[c];
-                }
-            }
-        }
-        for (int c = 0; c < ConeLight.CHANNELS; c++) {
-            cones[c] *= left;
-        }
-        return new Through(share, cones, straight, List.copyOf(grids));
+        return new Through(share, white.behind(items), straight, List.copyOf(grids));
     }
 
     /** Light behind all of its items, for a lamp that shines to all sides: they cost it what they cost. */
     double[] allOfIt() {
         List<Modifier> all = new ArrayList<>(whole);
         all.addAll(parts);
-        return behind(1, all).cones;
+        return white.behind(all);
     }
 }

@@ -2,7 +2,10 @@ package org.oblume.core.light;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.colour.ConeLight;
+import org.oblume.core.colour.LightMix;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photometry.Shadow;
@@ -32,7 +35,8 @@ public record MarkLight(
      * One source as the mark sees it, by the way that brings most of its light.
      *
      * @param source key of it
-     * @param facingLux on a meter that is turned to where it stands, by every way, the room's part too, lux
+     * @param toLight on a meter that is turned to where it stands, by every way, the room's part too, by channel
+     * @param toLens on one that is turned to the camera's lens; null without a camera
      * @param roomLux of it that comes off walls, ceiling and floor to the brighter cheek, lux
      * @param wayLux of it that comes by the strongest way that is not off the room, on a meter turned to that, lux
      * @param from where it comes from
@@ -45,7 +49,8 @@ public record MarkLight(
      */
     public record SourceAtMark(
             String source,
-            double facingLux,
+            double[] toLight,
+            double @Nullable [] toLens,
             double roomLux,
             double wayLux,
             Bearing from,
@@ -56,17 +61,21 @@ public record MarkLight(
             @Nullable Through through,
             boolean straight) {
 
+        private static final double[] ONE = {1, 1, 1};
+
         /**
-         * The same source at another level.
+         * The same source at another level, or of another white.
          *
-         * @param part of its light, 0 or more; a dark one comes from nowhere
+         * @param gains of each channel, 0 or more; a dark one comes from nowhere
          */
-        SourceAtMark scaled(double part) {
+        SourceAtMark scaled(double[] gains) {
+            double part = ConeLight.luminance(gains) / ConeLight.luminance(ONE);
             return part == 0
-                    ? new SourceAtMark(source, 0, 0, 0, Bearing.ofDegrees(0), 0, null, 0, null, null, false)
+                    ? none(source)
                     : new SourceAtMark(
                             source,
-                            part * facingLux,
+                            ConeLight.times(toLight, gains),
+                            toLens == null ? null : ConeLight.times(toLens, gains),
                             part * roomLux,
                             part * wayLux,
                             from,
@@ -76,6 +85,35 @@ public record MarkLight(
                             penumbraM,
                             through,
                             straight);
+        }
+
+        /** One that brings nothing. */
+        static SourceAtMark none(String source) {
+            return new SourceAtMark(
+                    source,
+                    new double[ConeLight.CHANNELS],
+                    null,
+                    0,
+                    0,
+                    Bearing.ofDegrees(0),
+                    0,
+                    null,
+                    0,
+                    null,
+                    null,
+                    false);
+        }
+
+        /** On a meter that is turned to where it stands, by every way, the room's part too, lux. */
+        public double facingLux() {
+            return Math.max(0, ConeLight.luminance(toLight));
+        }
+
+        /** What a meter reads of it alone; empty in the dark, and without a camera to turn it to. */
+        public Optional<LightMix> metered(Turned turned) {
+            return Optional.ofNullable(turned == Turned.TO_LENS ? toLens : toLight)
+                    .filter(cones -> ConeLight.luminance(cones) > 0)
+                    .map(ConeLight::mix);
         }
 
         /** Whether it has no one direction: most of what comes of it comes off the room. */

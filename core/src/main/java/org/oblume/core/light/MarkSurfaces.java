@@ -20,18 +20,16 @@ final class MarkSurfaces {
     private static final double CHEEK_DEG = 45;
     private static final int LEFT = 0;
     private static final int RIGHT = 1;
-    /** Part of a light below which it does not matter where on a patch it falls. */
-    private static final double WORTH_A_LOOK = 0.008;
-
-    private static final int MOST_SOURCES = 120;
+    private static final int MOST_SOURCES = 240;
 
     private final String key;
     private final SpacePoint face;
     private final Bearing facing;
+    private final @Nullable SpacePoint lens;
     private final SetHall hall;
     private final List<Grip> grip;
     private final Receiver cheeks;
-    private final @Nullable Receiver behind;
+    private final @Nullable SurfaceGathering behind;
     private final @Nullable Double toBackgroundM;
 
     private final Kept<SourceEmitters.Key, Brought> known = new Kept<>(MOST_SOURCES);
@@ -54,6 +52,7 @@ final class MarkSurfaces {
         this.key = key;
         this.face = face;
         this.facing = facing;
+        this.lens = lens;
         this.hall = hall;
         this.grip = grip;
         double[][] normals = {
@@ -66,9 +65,8 @@ final class MarkSurfaces {
             behind = null;
             toBackgroundM = null;
         } else {
-            SpacePoint at = back.at();
-            behind = standing.receiver(at.xM(), at.yM(), at.zM(), new double[][] {vector(back.normal())}, false);
-            toBackgroundM = face.distanceM(at);
+            behind = new SurfaceGathering(standing, back.at(), back.normal());
+            toBackgroundM = face.distanceM(back.at());
         }
     }
 
@@ -80,17 +78,19 @@ final class MarkSurfaces {
     private Brought brought(SourceEmitters source, double[][] meets) {
         double[][] each = new double[2][ConeLight.CHANNELS];
         List<Way> ways = new ArrayList<>();
-        double[] toSource = toSource(source.seen().at());
-        double[] meter = new double[ConeLight.CHANNELS];
+        double[][] meters = lens == null
+                ? new double[][] {to(source.seen().at())}
+                : new double[][] {to(source.seen().at()), to(lens)};
+        double[][] metered = new double[meters.length][ConeLight.CHANNELS];
         for (Emitter emitter : source.emitters()) {
-            straight(source, emitter, each, toSource, meter, ways);
+            straight(source, emitter, each, meters, metered, ways);
         }
         double[][] byLeft = cheeks.byOwner(LEFT, meets, grip.size());
         double[][] byRight = cheeks.byOwner(RIGHT, meets, grip.size());
         double room = 0;
         for (int i = 0; i <= grip.size(); i++) {
-            plus(each[LEFT], byLeft[i]);
-            plus(each[RIGHT], byRight[i]);
+            SurfaceGathering.add(each[LEFT], byLeft[i]);
+            SurfaceGathering.add(each[RIGHT], byRight[i]);
             double most = Math.max(lux(byLeft[i]), lux(byRight[i]));
             if (i == grip.size()) {
                 room = most;
@@ -100,25 +100,23 @@ final class MarkSurfaces {
                 ways.add(new Way(most, panel.middle(), face.distanceM(panel.middle()), radius, false));
             }
         }
-        plus(meter, cheeks.sentOn(toSource, meets));
-        double least = WORTH_A_LOOK * Math.min(lux(each[LEFT]), lux(each[RIGHT]));
+        double least = SurfaceGathering.WORTH_A_LOOK * Math.min(lux(each[LEFT]), lux(each[RIGHT]));
         double[][] closer = cheeks.closer(source.emitters(), meets, least);
-        plus(each[LEFT], closer[LEFT]);
-        plus(each[RIGHT], closer[RIGHT]);
-        plus(meter, cheeks.shaped(toSource, closer));
-        double[] there = null;
-        if (behind != null) {
-            double[][] one = new double[1][ConeLight.CHANNELS];
-            source.emitters().forEach(emitter -> behind.straight(emitter, one));
-            plus(one[0], behind.sentOn(0, meets));
-            plus(one[0], behind.closer(source.emitters(), meets, WORTH_A_LOOK * lux(one[0]))[0]);
-            there = one[0];
+        SurfaceGathering.add(each[LEFT], closer[LEFT]);
+        SurfaceGathering.add(each[RIGHT], closer[RIGHT]);
+        double[][] around = cheeks.sentOn(meets);
+        for (int r = 0; r < around.length; r++) {
+            SurfaceGathering.add(around[r], closer[cheeks.normals().length + r]);
         }
+        for (int m = 0; m < meters.length; m++) {
+            SurfaceGathering.add(metered[m], cheeks.shaped(meters[m], around));
+        }
+        double[] there = behind == null ? null : behind.brought(source, meets);
         return new Brought(
-                each[LEFT], each[RIGHT], there, asSeen(source.placement().key(), lux(meter), room, ways));
+                each[LEFT], each[RIGHT], there, asSeen(source.placement().key(), metered, room, ways));
     }
 
-    private double[] toSource(SpacePoint at) {
+    private double[] to(SpacePoint at) {
         return face.coincides(at) ? new double[] {0, 0, 1} : vector(Direction.between(face, at));
     }
 
@@ -126,8 +124,8 @@ final class MarkSurfaces {
             SourceEmitters source,
             Emitter emitter,
             double[][] each,
-            double[] toSource,
-            double[] meter,
+            double[][] meters,
+            double[][] metered,
             List<Way> ways) {
         double[] straight = new double[1];
         double[] mirrored = new double[5];
@@ -138,9 +136,11 @@ final class MarkSurfaces {
                     each[side][c] += turned * lux[c];
                 }
             }
-            double turned = Receiver.turned(dx, dy, dz, toSource, sine);
-            for (int c = 0; c < ConeLight.CHANNELS; c++) {
-                meter[c] += turned * lux[c];
+            for (int m = 0; m < meters.length; m++) {
+                double turned = Receiver.turned(dx, dy, dz, meters[m], sine);
+                for (int c = 0; c < ConeLight.CHANNELS; c++) {
+                    metered[m][c] += turned * lux[c];
+                }
             }
             double all = ConeLight.luminance(lux);
             if (bounces == 0) {
@@ -168,21 +168,19 @@ final class MarkSurfaces {
         }
     }
 
-    private static void plus(double[] sum, double[] more) {
-        plus(sum, 1, more);
-    }
-
-    private static void plus(double[] sum, double scale, double[] more) {
-        for (int c = 0; c < sum.length; c++) {
-            sum[c] += scale * more[c];
-        }
+    /** Adds what a source brings, and says how many lux that is. */
+    private static double add(double[] sum, double[] full, double[] gains) {
+        double[] now = ConeLight.times(full, gains);
+        SurfaceGathering.add(sum, now);
+        return lux(now);
     }
 
     private static double lux(double[] cones) {
         return Math.max(0, ConeLight.luminance(cones));
     }
 
-    private MarkLight.SourceAtMark asSeen(String source, double facingLux, double roomLux, List<Way> ways) {
+    private MarkLight.SourceAtMark asSeen(String source, double[][] metered, double roomLux, List<Way> ways) {
+        double[] toLens = metered.length > 1 ? metered[1] : null;
         Way most = null;
         for (Way way : ways) {
             if (way.lux > 0 && (most == null || way.lux > most.lux)) {
@@ -191,12 +189,13 @@ final class MarkSurfaces {
         }
         if (most == null || face.coincides(most.from)) {
             return new MarkLight.SourceAtMark(
-                    source, facingLux, roomLux, 0, Bearing.ofDegrees(0), 0, null, 0, null, null, false);
+                    source, metered[0], toLens, roomLux, 0, Bearing.ofDegrees(0), 0, null, 0, null, null, false);
         }
         Direction way = Direction.between(face, most.from);
         return new MarkLight.SourceAtMark(
                 source,
-                facingLux,
+                metered[0],
+                toLens,
                 roomLux,
                 most.lux,
                 way.bearing(),
@@ -231,17 +230,18 @@ final class MarkSurfaces {
         List<Double> right = new ArrayList<>();
         List<Double> background = new ArrayList<>();
         List<MarkLight.SourceAtMark> from = new ArrayList<>();
-        for (SourceEmitters source : sources) {
-            Brought full = known.get(source.key(), () -> brought(source, inside.meets(source)));
-            left.add(source.scale() * lux(full.left));
-            right.add(source.scale() * lux(full.right));
-            plus(leftSum, source.scale(), full.left);
-            plus(rightSum, source.scale(), full.right);
+        List<Brought> all = sources.parallelStream()
+                .map(source -> known.get(source.key(), () -> brought(source, inside.meets(source))))
+                .toList();
+        for (int i = 0; i < sources.size(); i++) {
+            SourceEmitters source = sources.get(i);
+            Brought full = all.get(i);
+            left.add(add(leftSum, full.left, source.gains()));
+            right.add(add(rightSum, full.right, source.gains()));
             if (full.background != null) {
-                background.add(source.scale() * lux(full.background));
-                plus(backgroundSum, source.scale(), full.background);
+                background.add(add(backgroundSum, full.background, source.gains()));
             }
-            from.add(full.seen.scaled(source.scale()));
+            from.add(full.seen.scaled(source.gains()));
         }
         return new MarkLight(
                 key,

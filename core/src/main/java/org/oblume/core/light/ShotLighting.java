@@ -8,8 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.RecordedState;
+import org.oblume.core.colour.LightMix;
 import org.oblume.core.exposure.Exposure;
 import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LightSource;
@@ -35,7 +37,7 @@ public final class ShotLighting {
     private static final White WHITE_UNTIL_RECORDED = new White(5600, 0);
     private final List<SourceEmitters> sources;
     private final List<Placement> placed;
-    private final List<MarkLight> marks = new ArrayList<>();
+    private final List<MarkLight> marks;
     private final Map<String, String> unknown = new LinkedHashMap<>();
     private final RecordedState state;
     private final SetHall hall;
@@ -43,7 +45,7 @@ public final class ShotLighting {
     private final @Nullable Metering metering;
 
     /** The camera's exposure. */
-    public record Metering(Exposure exposure, TStop stop) {
+    public record Metering(Exposure exposure, TStop stop, Shutter shutter) {
 
         /** How far a light is above the camera's stop; null in the dark. */
         public @Nullable Stops over(double lux) {
@@ -92,12 +94,13 @@ public final class ShotLighting {
         people.forEach(mark -> state.position(mark.key()).ifPresent(standing::add));
         this.hall = SetHall.of(set, standing);
         this.inside = StandingGrip.of(hall, grip);
-        for (Placement mark : people) {
-            state.position(mark.key()).ifPresent(face -> {
-                Bearing facing = state.aim(mark.key()).map(Aim::bearing).orElse(Bearing.ofDegrees(0));
-                marks.add(inside.mark(mark.key(), face, facing, lens).light(sources, inside));
-            });
-        }
+        sources.parallelStream().forEach(inside::meets);
+        this.marks = people.parallelStream()
+                .flatMap(mark -> state.position(mark.key()).stream().map(face -> {
+                    Bearing facing = state.aim(mark.key()).map(Aim::bearing).orElse(Bearing.ofDegrees(0));
+                    return inside.mark(mark.key(), face, facing, lens).light(sources, inside);
+                }))
+                .toList();
     }
 
     /**
@@ -120,7 +123,7 @@ public final class ShotLighting {
 
     /** The marks on set, in the scene's order. */
     public List<MarkLight> marks() {
-        return List.copyOf(marks);
+        return marks;
     }
 
     public Optional<MarkLight> mark(String key) {
@@ -153,10 +156,24 @@ public final class ShotLighting {
 
     /** What a light gives a meter at a mark that is turned to it; 0 when it is not on. */
     public double facingLux(String source, String mark) {
-        int index = lights().stream().map(Placement::key).toList().indexOf(source);
-        return index < 0
-                ? 0
-                : mark(mark).map(m -> m.sources().get(index).facingLux()).orElse(0.0);
+        return at(source, mark).map(MarkLight.SourceAtMark::facingLux).orElse(0.0);
+    }
+
+    /** What a meter reads of a light alone; empty when nothing of it comes there. */
+    public Optional<LightMix> metered(String source, String mark, Turned turned) {
+        return at(source, mark).flatMap(s -> s.metered(turned));
+    }
+
+    private Optional<MarkLight.SourceAtMark> at(String source, String mark) {
+        return mark(mark).stream()
+                .flatMap(m -> m.sources().stream())
+                .filter(s -> s.source().equals(source))
+                .findFirst();
+    }
+
+    /** All the light on a small surface anywhere on set. */
+    public SurfaceLight falling(SpacePoint at, Direction normal) {
+        return inside.surface(at, normal).light(sources, inside);
     }
 
     /** A light as it leaves its last modifier, straight from where it stands; empty when it is not on or not known. */
@@ -189,6 +206,7 @@ public final class ShotLighting {
                 .flatMap(stop -> state.value(camera, Speed.class).flatMap(speed -> state.value(camera, Shutter.class)
                         .map(shutter -> new Metering(
                                 new Exposure(speed.iso(), shutter.seconds(), nd, Exposure.DEFAULT_CALIBRATION),
-                                TStop.of(stop.tStop())))));
+                                TStop.of(stop.tStop()),
+                                shutter))));
     }
 }

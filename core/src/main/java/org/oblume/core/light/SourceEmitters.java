@@ -1,15 +1,13 @@
 package org.oblume.core.light;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.ConeLight;
-import org.oblume.core.colour.GelColour;
-import org.oblume.core.colour.LightColour;
-import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.Panel;
@@ -18,7 +16,6 @@ import org.oblume.core.geometry.SunDirection;
 import org.oblume.core.photometry.AngularSize;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.Distribution;
-import org.oblume.core.photometry.IsotropicSource;
 import org.oblume.core.photometry.LambertianDisc;
 import org.oblume.core.photometry.LightSource;
 import org.oblume.core.plot.AttributeValue;
@@ -37,8 +34,6 @@ import org.oblume.core.plot.Tint;
 import org.oblume.core.transport.Emitter;
 import org.oblume.core.transport.Emitter.Piece;
 import org.oblume.core.units.Bearing;
-import org.oblume.core.units.Duv;
-import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -46,7 +41,7 @@ import org.oblume.core.units.Refusal;
  *
  * @param key of all that its light depends on
  * @param placement where it comes from
- * @param scale of all its light: its level and its calibration, 0 or more
+ * @param gains of all its light by channel: its level and its calibration, 0 or more
  * @param emitters of it at full: a head has one, a window its sky and, when it shines in, the sun
  * @param seen it as it looks from the set: from its last cloth, when one softens all of it
  * @param before frames and leaves of its own, which stand in the way of every light
@@ -55,7 +50,7 @@ import org.oblume.core.units.Refusal;
 record SourceEmitters(
         Key key,
         Placement placement,
-        double scale,
+        double[] gains,
         List<Emitter> emitters,
         LightSource seen,
         List<Grip> before,
@@ -64,8 +59,6 @@ record SourceEmitters(
     /** As far off as the sun has to be for its rays to be parallel on a set, metres. */
     private static final double SUN_AT_M = 1e5;
 
-    private static final double DAY_KELVIN = 6500;
-    private static final double MIRED = 1e6;
     private static final int ACROSS_PANE = 8;
     private static final int ALONG_TUBE = 8;
     private static final double AT_THE_FRONT_M = 0.002;
@@ -101,17 +94,11 @@ record SourceEmitters(
                 state.value(key, Colour.class),
                 state.value(key, Beam.class),
                 state.value(key, Daylight.class));
-        Key of = new Key(placement, at, way, stack, warmth(placement, state), values, set.site(), set.northDeg());
+        Key of = new Key(
+                placement, at, way, stack, SourceColour.warmth(placement, state), values, set.site(), set.northDeg());
         return placement.kind() == PlacementKind.DAYLIGHT
-                ? daylight(of, set, placement, state, at, way, stack)
+                ? daylight(of, set, placement, state, at, way, stack, calibration)
                 : lamp(of, placement, state, at, way, stack, calibration);
-    }
-
-    /** What dimming leaves of a filament's colour temperature, a part. */
-    private static double warmth(Placement placement, RecordedState state) {
-        Lamp lamp = placement.piece().lamp();
-        double level = state.level(placement.key());
-        return lamp == null || level <= 0 ? 1 : lamp.curve().kelvinFactor(level);
     }
 
     private static SourceEmitters lamp(
@@ -129,19 +116,15 @@ record SourceEmitters(
                     "%s: no figures are known of its light. Choose its kind from the kit.".formatted(placement.name()));
         }
         double level = state.level(key);
-        double dialled = state.value(key, ColourTemperature.class)
-                .map(ColourTemperature::kelvin)
+        SourceColour white = SourceColour.of(placement, state)
                 .orElseThrow(
                         () -> new Refusal("%s: its colour temperature is not recorded.".formatted(placement.name())));
-        double kelvin = dialled * of.warmth;
-        FrontEmitter.White white = new FrontEmitter.White(
-                MIRED / kelvin,
-                state.value(key, Tint.class).map(Tint::duv).orElse(0.0),
-                state.value(key, Colour.class).orElse(Colour.WHITE));
         Distribution distribution =
                 lamp.optics().at(state.value(key, Beam.class).map(Beam::beamDeg).orElse(USUAL_BEAM_DEG));
         double radius = lamp.radiusM(placement.piece().widthM());
-        double scale = lamp.curve().output(level) * calibration.k();
+        double[] gains = Arrays.stream(calibration.gains())
+                .map(g -> g * lamp.curve().output(level))
+                .toArray();
         List<Modifier> clipped =
                 stack.stream().filter(m -> m.frameWidthM() == null).toList();
         FrontEmitter front = new FrontEmitter(at, way, radius, distribution, white, clipped);
@@ -154,44 +137,24 @@ record SourceEmitters(
                 })
                 .orElseGet(front::emitter);
         double frontM = lamp.frontWidthM() != null ? lamp.frontWidthM() : 2 * radius;
-        LightSource seen = seen(at, way, radius, distribution, white, stack);
+        LightSource seen = seen(at, way, radius, distribution, stack);
         return new SourceEmitters(
-                of, placement, scale, List.of(emitter), seen, before(key, at, way, frontM, stack), null);
+                of, placement, gains, List.of(emitter), seen, before(key, at, way, frontM, stack), null);
     }
 
     private static LightSource seen(
-            SpacePoint at,
-            Direction way,
-            double radius,
-            Distribution distribution,
-            FrontEmitter.White white,
-            List<Modifier> stack) {
-        double mired =
-                white.mired() + stack.stream().mapToDouble(Modifier::miredShift).sum();
-        double duv =
-                white.duv() + stack.stream().mapToDouble(Modifier::duvShift).sum();
-        List<GelColour> gels = new ArrayList<>();
-        if (!white.hue().plain()) {
-            gels.add(white.hue().leaves());
-        }
-        stack.stream().map(Modifier::gel).filter(Objects::nonNull).forEach(gels::add);
-        LightColour colour = new LightColour(
-                WhitePoint.of(
-                        Kelvin.of(Math.max(Kelvin.LOWEST, Math.min(Kelvin.HIGHEST, MIRED / Math.max(1, mired)))),
-                        Duv.of(Math.max(-Duv.LIMIT, Math.min(Duv.LIMIT, duv)))),
-                gels);
+            SpacePoint at, Direction way, double radius, Distribution distribution, List<Modifier> stack) {
         Modifier cloth = stack.stream()
                 .filter(m -> m.soft() > 0 && m.covers() == null && m.frameDistanceM() != null)
                 .reduce((one, other) -> other)
                 .orElse(null);
         if (cloth == null) {
-            return new LightSource(at, way.bearing(), way.tiltDeg(), distribution, radius, colour);
+            return new LightSource(at, way.bearing(), way.tiltDeg(), distribution, radius);
         }
         double wide = Objects.requireNonNull(cloth.frameWidthM()) / Math.sqrt(Math.PI);
         double away = Objects.requireNonNull(cloth.frameDistanceM());
         double lit = Math.min(wide, distribution.litRadiusM(away).orElse(wide));
-        return new LightSource(
-                way.from(at, away), way.bearing(), way.tiltDeg(), new LambertianDisc(1, lit), lit, colour);
+        return new LightSource(way.from(at, away), way.bearing(), way.tiltDeg(), new LambertianDisc(1, lit), lit);
     }
 
     private static List<Grip> before(String key, SpacePoint at, Direction way, double frontM, List<Modifier> stack) {
@@ -269,18 +232,13 @@ record SourceEmitters(
             RecordedState state,
             SpacePoint at,
             Direction way,
-            List<Modifier> stack) {
+            List<Modifier> stack,
+            Calibration calibration) {
         String key = placement.key();
         Daylight daylight = state.value(key, Daylight.class)
                 .orElseThrow(() -> new Refusal("%s: its daylight is not metered.".formatted(placement.name())));
-        FrontEmitter.White white = new FrontEmitter.White(
-                MIRED
-                        / state.value(key, ColourTemperature.class)
-                                .map(ColourTemperature::kelvin)
-                                .orElse(DAY_KELVIN),
-                state.value(key, Tint.class).map(Tint::duv).orElse(0.0),
-                Colour.WHITE);
-        double[] cones = new FrontEmitter(at, way, 0, new IsotropicSource(1), white, stack).allOfIt();
+        SourceColour white = SourceColour.of(placement, state).orElseThrow();
+        double[] cones = white.behind(stack);
         Panel pane = Panel.facing(
                 at, way, placement.piece().widthM(), placement.piece().tallM());
         SkyChange change = SkyChange.of(set.site(), daylight);
@@ -302,8 +260,8 @@ record SourceEmitters(
                     cones));
         }
         double radius = Math.sqrt(pane.areaM2() / Math.PI);
-        LightSource seen = seen(at, way, radius, new LambertianDisc(1, radius), white, stack);
-        return new SourceEmitters(of, placement, 1, emitters, seen, List.of(), missing);
+        LightSource seen = seen(at, way, radius, new LambertianDisc(1, radius), stack);
+        return new SourceEmitters(of, placement, calibration.gains(), emitters, seen, List.of(), missing);
     }
 
     /** The window is an even surface of its own size. */

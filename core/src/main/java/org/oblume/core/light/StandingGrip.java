@@ -3,6 +3,7 @@ package org.oblume.core.light;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.transport.Emitter;
 import org.oblume.core.transport.Mirror;
@@ -15,7 +16,7 @@ final class StandingGrip {
 
     private static final int SETUPS = 16;
     private static final int MARKS = 24;
-    private static final int SOURCES = 120;
+    private static final int SOURCES = 240;
     private static final Kept<Key, StandingGrip> SEEN = new Kept<>(SETUPS);
 
     private final SetHall hall;
@@ -49,6 +50,10 @@ final class StandingGrip {
         return marks.get(
                 new MarkKey(key, face, facing, lens),
                 () -> new MarkSurfaces(key, face, facing, lens, hall, grip, standing));
+    }
+
+    SurfaceGathering surface(SpacePoint at, Direction normal) {
+        return new SurfaceGathering(standing, at, normal);
     }
 
     /** Lux on the patches of all of a source's light, by channel. */

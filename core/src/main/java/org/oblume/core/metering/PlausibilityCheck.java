@@ -1,6 +1,7 @@
 package org.oblume.core.metering;
 
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Stops;
@@ -17,34 +18,54 @@ public final class PlausibilityCheck {
     private PlausibilityCheck() {}
 
     /**
-     * @param predictedLux of the same light at the same place, lux; 0 when nothing is predicted
+     * One light alone.
+     *
+     * @param check of that reading against its prediction
      * @param allLux read with all lights at the same mark, lux, or null
      * @return a sentence that asks, or empty when it may well be so
      */
-    public static Optional<String> of(Reading reading, double predictedLux, @Nullable Double allLux) {
+    public static Optional<String> alone(Reading reading, SoloCheck check, @Nullable Double allLux) {
         if (reading.lux() == null) {
             return Optional.empty();
         }
-        if (reading.alone() != null
-                && allLux != null
-                && Stops.fromRatio(reading.lux() / allLux).value() > BOTH_METERS_STOPS) {
+        if (allLux != null && Stops.fromRatio(reading.lux() / allLux).value() > BOTH_METERS_STOPS) {
             return Optional.of(
                     "One light alone reads %s stop more than all of them together, which no meter is out by. Was another light left on, or the meter turned?"
                             .formatted(Stops.fromRatio(reading.lux() / allLux).inTenths()));
         }
-        if (!(predictedLux > 0)) {
+        if (!check.isDoubtful()) {
             return Optional.empty();
         }
-        double off = Stops.fromRatio(reading.lux() / predictedLux).value();
-        if (Math.abs(off) <= CANNOT_BE_STOPS) {
-            return Optional.empty();
-        }
+        String likely =
+                check.likely().stream().limit(2).map(FaultHypothesis::words).collect(Collectors.joining("; or "));
+        return Optional.of(asks(
+                reading.lux() / check.predictedLux(),
+                likely.isEmpty() ? "Something is not as recorded." : "Likely: %s.".formatted(likely)));
+    }
+
+    /**
+     * All lights.
+     *
+     * @param predictedLux on the lit cheek, lux; 0 when nothing is predicted
+     * @return a sentence that asks, or empty when it may well be so
+     */
+    public static Optional<String> all(Reading reading, double predictedLux) {
+        return reading.lux() == null
+                        || !(predictedLux > 0)
+                        || Math.abs(Stops.fromRatio(reading.lux() / predictedLux)
+                                        .value())
+                                <= CANNOT_BE_STOPS
+                ? Optional.empty()
+                : Optional.of(asks(reading.lux() / predictedLux, "No meter is out by that."));
+    }
+
+    private static String asks(double ratio, String why) {
+        double off = Stops.fromRatio(ratio).value();
         double units = Stops.fromRatio(Illuminance.LUX_PER_FOOTCANDLE).value();
         String unit = Math.abs(off - units) < SAME_STOPS
                 ? " As lux it would fit: was fc typed for lux?"
                 : Math.abs(off + units) < SAME_STOPS ? " As foot-candles it would fit: was it fc?" : "";
-        return Optional.of(
-                "That is %s stops %s what is predicted, more than a meter could be out.%s Look again; keep it if it is so."
-                        .formatted(Stops.of(Math.abs(off)).inTenths(), off > 0 ? "over" : "under", unit));
+        return "That is %s stops %s what is predicted. %s%s Look again; say that it is so to keep it."
+                .formatted(Stops.of(Math.abs(off)).inTenths(), off > 0 ? "over" : "under", why, unit);
     }
 }

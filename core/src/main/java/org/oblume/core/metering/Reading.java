@@ -3,7 +3,10 @@ package org.oblume.core.metering;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.colour.ColourReading;
 import org.oblume.core.exposure.Exposure;
+import org.oblume.core.light.Turned;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
@@ -12,7 +15,7 @@ import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
- * What was read at one mark of a shot. A reading of all lights is of the lit cheek; one of a light alone is towards that light.
+ * What was read at one mark of a shot. A reading of all lights is of the lit cheek; one of a light alone is towards that light unless it says that it is towards the lens.
  *
  * @param mark key of the mark
  * @param alone key of the light that was on alone, or null for all of them
@@ -22,6 +25,8 @@ import org.oblume.core.units.Refusal;
  * @param kelvin 1000 to 25000, or null
  * @param duv −0.05 to 0.05, + is green; given with the kelvin, or null
  * @param signals on the monitor, all lights
+ * @param confirmedBy who said that it is so though something cannot be as recorded, 1 to 60 characters, or null
+ * @param turned how the meter was held for a light alone, or null for towards that light
  */
 public record Reading(
         String mark,
@@ -31,12 +36,16 @@ public record Reading(
         @Nullable Double backgroundLux,
         @Nullable Double kelvin,
         @Nullable Double duv,
-        Signals signals) {
+        Signals signals,
+        @Nullable Turned turned,
+        @Nullable String confirmedBy) {
 
     /** More than any light meter tells, and more than the sun gives. */
     private static final double MOST_LUX = 200_000;
     /** Below T0.5 stops have no names, and no lens has them. */
     private static final double LEAST_NAMED = 0.48;
+
+    private static final int LONGEST_NAME = 60;
 
     public Reading {
         check("The reading", lux);
@@ -57,11 +66,65 @@ public record Reading(
                     "line",
                     "One light alone is read towards that light: leave out cheeks, background and monitor, or say all.");
         }
+        if (alone == null && turned != null) {
+            throw new Refusal(
+                    "line", "All lights are read on the lit cheek: say “to the lens” of one light that is on alone.");
+        }
+        if (confirmedBy != null) {
+            confirmedBy = Checks.text("Who confirmed it", confirmedBy, LONGEST_NAME);
+        }
         if (lux == null && shadowLux == null && backgroundLux == null && kelvin == null && signals.none()) {
             throw new Refusal(
                     "line",
                     "There is no reading yet: type one such as T2.8 1/3, 450 lux, 4300 K or lit 54, shadow 12.");
         }
+    }
+
+    /** All lights, or one of them with the meter turned to it. */
+    public Reading(
+            String mark,
+            @Nullable String alone,
+            @Nullable Double lux,
+            @Nullable Double shadowLux,
+            @Nullable Double backgroundLux,
+            @Nullable Double kelvin,
+            @Nullable Double duv,
+            Signals signals) {
+        this(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, null, null);
+    }
+
+    /** How the meter is held for a light alone. */
+    public Turned towards() {
+        return turned == null ? Turned.TO_LIGHT : turned;
+    }
+
+    /** The same, and somebody says that it is so. */
+    public Reading confirmed(String person) {
+        return new Reading(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, turned, person);
+    }
+
+    /**
+     * What is known of a light with this reading of it: the light by the newest that read its light, its colour by the newest that read its
+     * colour. One by which something cannot be as recorded says nothing until somebody says that it is so.
+     *
+     * @param before what was known
+     * @param predictedLux of it when it was read, above 0, or null when nothing was predicted
+     * @param predictedWhite as well
+     */
+    public Calibration correcting(
+            Calibration before, @Nullable Double predictedLux, @Nullable ColourReading predictedWhite) {
+        Calibration now = before;
+        if (lux != null && predictedLux != null) {
+            now = Calibration.of(Illuminance.ofLux(predictedLux), Illuminance.ofLux(lux));
+            if (now.isDoubtful() && confirmedBy == null) {
+                return before;
+            }
+            now = now.withColour(before.colour());
+        }
+        return kelvin == null || predictedWhite == null
+                ? now
+                : now.withColour(new Calibration.ColourRead(
+                        predictedWhite, new ColourReading(kelvin, duv == null ? predictedWhite.duv() : duv)));
     }
 
     private static void check(String what, @Nullable Double lux) {
@@ -82,6 +145,9 @@ public record Reading(
             both.add(Kelvin.of(kelvin).print() + (duv == null ? "" : " " + Duv.print(duv)));
         }
         both.addAll(signals.say());
+        if (turned == Turned.TO_LENS) {
+            both.add("to the lens");
+        }
         metric.addAll(both);
         imperial.addAll(both);
         return new Phrase(String.join(", ", metric), String.join(", ", imperial));

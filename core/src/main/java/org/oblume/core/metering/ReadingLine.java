@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.exposure.Exposure;
+import org.oblume.core.light.Turned;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.units.Duv;
@@ -20,7 +21,7 @@ import org.oblume.core.units.TStop;
 
 /**
  * Reads what is called out at the meter: {@code key alone T4 1/3, 4300 K +0.002} or {@code T2.8, lit 54, shadow 12, background 20 %}. A
- * place that is named (lit, shadow, background, window, hottest) holds until the next comma; without one it is the lit cheek.
+ * light alone is read towards it, or {@code to the lens}. A place that is named (lit, shadow, background, window, hottest) holds until the next comma; without one it is the lit cheek.
  */
 public final class ReadingLine {
 
@@ -31,6 +32,9 @@ public final class ReadingLine {
                     + "|(?<stop>[tf]/? ?\\d+(?:[.,]\\d+)?(?: ?[+-] ?\\d/\\d| \\d/\\d| (?:minus|plus))?)"
                     + "|(?<light>\\d+(?:[.,]\\d+)? ?(?:lux|lx|fc|foot-?candles?))|(?<kelvin>\\d{4,5} ?k?\\b)"
                     + "|(?<duv>(?:duv ?)?[+-] ?0?[.,]\\d+(?: ?(?:green|magenta))?|(?:duv ?)?0[.,]0\\d*(?: ?(?:green|magenta))?)|(?<percent>-?\\d+(?:[.,]\\d+)? ?(?:%|ire)?)");
+
+    private static final Pattern TO_LENS =
+            Pattern.compile("(?i)\\b(?:(?:turned )?(?:to|at|towards?) )(?:the )?(?:lens|camera)\\b");
 
     private ReadingLine() {}
 
@@ -56,6 +60,7 @@ public final class ReadingLine {
         private @Nullable String alone;
         private @Nullable Double kelvin;
         private @Nullable Double duv;
+        private @Nullable Turned turned;
 
         Reader(List<Placement> placements, RecordedState state, String mark, @Nullable Exposure camera) {
             this.placements =
@@ -72,6 +77,11 @@ public final class ReadingLine {
                     .replace("½", " 1/2")
                     .replaceAll("[\\s\\u00a0]+", " ")
                     .strip();
+            Matcher toLens = TO_LENS.matcher(tidy);
+            if (toLens.find()) {
+                turned = Turned.TO_LENS;
+                tidy = toLens.replaceAll(" ").strip();
+            }
             for (String clause : named(tidy).split("[;]|,(?!\\d)")) {
                 clause(clause.strip(), line);
             }
@@ -88,7 +98,9 @@ public final class ReadingLine {
                             signal.get("shadow"),
                             signal.get("background"),
                             signal.get("window"),
-                            signal.get("hottest")));
+                            signal.get("hottest")),
+                    turned,
+                    null);
         }
 
         /** Takes out the names of the light and of the mark, longest first. */
@@ -221,7 +233,7 @@ public final class ReadingLine {
                     .orElse("none stand");
             return new Refusal(
                     "line",
-                    "“%s” is not understood in “%s”: say the light (%s) or nothing for all, then readings such as T2.8 1/3, 450 lux, 4300 K +0.002, lit 54."
+                    "“%s” is not understood in “%s”: say the light (%s) or nothing for all, then readings such as T2.8 1/3, 450 lux, 4300 K +0.002, lit 54; “to the lens” when the meter is not turned to the light."
                             .formatted(rest, line.strip(), lights));
         }
     }

@@ -4,23 +4,21 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.RecordedState;
-import org.oblume.core.colour.LightColour;
+import org.oblume.core.colour.ColourReading;
+import org.oblume.core.colour.LightMix;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.photometry.Calibration;
-import org.oblume.core.plot.ColourTemperature;
-import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.Tint;
-import org.oblume.core.units.Duv;
+import org.oblume.core.units.Checks;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
-import org.oblume.core.units.Refusal;
 
 /**
  * A light read alone beside what was predicted of it.
  *
- * @param predictedLux towards the light at the mark, lux
+ * @param predictedLux at the mark, the meter turned as it was, by every way, lux
+ * @param predictedWhite of that light there; null in the dark and when it is a colour
  * @param calibration measured / predicted; null when no light was read, or none predicted
  * @param mired read less predicted, + is warmer; null when the colour was not read or cannot be predicted
  * @param duv read less predicted, + is greener; null as well
@@ -28,6 +26,7 @@ import org.oblume.core.units.Refusal;
  */
 public record SoloCheck(
         double predictedLux,
+        @Nullable ColourReading predictedWhite,
         @Nullable Calibration calibration,
         @Nullable Double mired,
         @Nullable Double duv,
@@ -48,22 +47,20 @@ public record SoloCheck(
             ShotLighting light,
             List<StockItem> stock,
             FaultHypothesis.Uncertainty spread) {
-        double predicted = light.facingLux(source.key(), reading.mark());
-        Calibration calibration = reading.lux() == null || !(predicted > 0)
+        Optional<LightMix> predicted = light.metered(source.key(), reading.mark(), reading.towards());
+        double lux = predicted.map(LightMix::lux).orElse(0.0);
+        Calibration calibration = reading.lux() == null || !(lux > 0)
                 ? null
-                : Calibration.of(Illuminance.ofLux(predicted), Illuminance.ofLux(reading.lux()));
-        Optional<LightColour> colour =
-                colour(source, state).filter(c -> c.gels().isEmpty());
+                : Calibration.of(Illuminance.ofLux(lux), Illuminance.ofLux(reading.lux()));
+        @Nullable
+        ColourReading white =
+                predicted.map(LightMix::reading).filter(ColourReading::isWhite).orElse(null);
         Double kelvinRead = reading.kelvin();
         Double duvRead = reading.duv();
-        Double mired = kelvinRead == null
+        Double mired = kelvinRead == null || white == null
                 ? null
-                : colour.map(c -> Kelvin.of(kelvinRead).mired()
-                                - c.white().kelvin().mired())
-                        .orElse(null);
-        Double duv = duvRead == null
-                ? null
-                : colour.map(c -> duvRead - c.white().duv().value()).orElse(null);
+                : Double.valueOf(Kelvin.MIRED_PRODUCT / kelvinRead - Kelvin.MIRED_PRODUCT / white.kelvin());
+        Double duv = duvRead == null || white == null ? null : Double.valueOf(duvRead - white.duv());
         List<FaultHypothesis> likely = calibration == null && mired == null
                 ? List.of()
                 : FaultHypothesis.explaining(
@@ -74,30 +71,22 @@ public record SoloCheck(
                         mired,
                         duv,
                         spread);
-        return new SoloCheck(predicted, calibration, mired, duv, likely);
-    }
-
-    /** The colour that a light is recorded to leave its filters with; empty when it is not recorded or cannot be. */
-    public static Optional<LightColour> colour(Placement source, RecordedState state) {
-        try {
-            Modifiers stack = state.value(source.key(), Modifiers.class).orElse(Modifiers.NONE);
-            double tint = state.value(source.key(), Tint.class).map(Tint::duv).orElse(0.0);
-            return state.value(source.key(), ColourTemperature.class)
-                    .map(d -> stack.colour(Kelvin.of(d.kelvin()), Duv.of(tint)));
-        } catch (Refusal notAColour) {
-            return Optional.empty();
-        }
+        return new SoloCheck(lux, white, calibration, mired, duv, likely);
     }
 
     /** Whether something cannot be as recorded (formulas, "Light falling on a mark": more than 1.5 stops). */
     public boolean isDoubtful() {
-        return calibration != null && calibration.isDoubtful(Calibration.DOUBTFUL_FROM);
+        return calibration != null && calibration.isDoubtful();
     }
 
     /** Whether all that was read is within these of what was predicted, limits included. */
     public boolean holds(double stops, double miredWithin, double duvWithin) {
-        return (calibration == null || Math.abs(calibration.stops().value()) <= stops)
-                && (mired == null || Math.abs(mired) <= miredWithin)
-                && (duv == null || Math.abs(duv) <= duvWithin);
+        return (calibration == null || within(calibration.stops().value(), stops))
+                && (mired == null || within(mired, miredWithin))
+                && (duv == null || within(duv, duvWithin));
+    }
+
+    private static boolean within(double off, double limit) {
+        return Math.abs(off) <= limit * (1 + Checks.LIMIT_SLACK);
     }
 }

@@ -1,6 +1,5 @@
 package org.oblume.core.photometry;
 
-import org.oblume.core.colour.LightColour;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.units.Bearing;
@@ -13,15 +12,9 @@ import org.oblume.core.units.Checks;
  * @param bearing it is aimed along
  * @param tiltDeg it is aimed at, down is negative
  * @param emitterRadiusM of a disc of the area that shines, metres, 0 or more
- * @param colour behind all that hangs before it
  */
 public record LightSource(
-        SpacePoint at,
-        Bearing bearing,
-        double tiltDeg,
-        Distribution distribution,
-        double emitterRadiusM,
-        LightColour colour) {
+        SpacePoint at, Bearing bearing, double tiltDeg, Distribution distribution, double emitterRadiusM) {
 
     public LightSource {
         Checks.notBelow0("emitterRadiusM", "The emitter's radius", emitterRadiusM, " m");

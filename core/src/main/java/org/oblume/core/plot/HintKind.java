@@ -12,7 +12,13 @@ public enum HintKind {
     NEAR_CLOTH("near cloth"),
     BURN_POSITION("burn position"),
     UNDER_A_UNIT("under a unit"),
-    RESTRICTED("not allowed there");
+    RESTRICTED("not allowed there"),
+    THROUGH_OPENING("through an opening"),
+    FROM_BELOW("from below"),
+    FACES_AWAY("faces away"),
+    FRAME_BEYOND_MARK("frame behind the mark"),
+    SUN_UNKNOWN("sun not known"),
+    WINDOW_IN_FRAME("window in frame");
 
     private final String label;
 

@@ -15,6 +15,7 @@ import org.oblume.core.filter.StockKind;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SourceColour;
 import org.oblume.core.light.Trial;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.AttributeValue;
@@ -45,6 +46,9 @@ public final class Substitutes {
     /** What a Duv counts beside a mired when filters are chosen. */
     private static final double MIRED_PER_DUV = 1000;
 
+    /** Filters against each other are taken only when nothing else comes as near, mired. */
+    private static final double OPPOSED_PRICE = 20;
+
     private static final double TELLS_MIRED = 1;
     private static final double TELLS_DUV = 0.0005;
     private static final double TELLS_STOPS = 0.05;
@@ -72,12 +76,11 @@ public final class Substitutes {
         }
         this.mark = Trial.mark(built.scene(), state, key);
         Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
-        double dialled = state.value(key, ColourTemperature.class)
-                .orElseThrow(() -> new Refusal("%s: its colour is not recorded.".formatted(light.name())))
-                .kelvin();
-        double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
-        this.wantedMired = Kelvin.of(dialled).mired() + stack.effect().mired().value();
-        this.wantedDuv = tint + stack.effect().duv();
+        SourceColour white = SourceColour.of(light, state)
+                .orElseThrow(() -> new Refusal("%s: its colour is not recorded.".formatted(light.name())));
+        Calibration.@Nullable ColourRead read = found.colour();
+        this.wantedMired = white.mired() + stack.effect().mired().value() + (read == null ? 0 : read.mired());
+        this.wantedDuv = white.duv() + stack.effect().duv() + (read == null ? 0 : read.duv());
         this.left =
                 stack.items().stream().filter(m -> !missing.contains(m.name())).toList();
         this.corrections = corrections(stock.stream()
@@ -274,7 +277,7 @@ public final class Substitutes {
      *
      * @param mired of all of it
      * @param duv of all of it
-     * @param price each sheet and each stop counts a mired
+     * @param price each sheet and each stop counts a mired, two against each other twenty more
      */
     private record Extra(List<Modifier> filters, double mired, double duv, double price) {}
 
@@ -285,7 +288,23 @@ public final class Substitutes {
                         + filters.stream().mapToDouble(Modifier::miredShift).sum(),
                 left.stream().mapToDouble(Modifier::duvShift).sum()
                         + filters.stream().mapToDouble(Modifier::duvShift).sum(),
-                filters.stream().mapToDouble(m -> 1 + m.stops()).sum());
+                filters.stream().mapToDouble(m -> 1 + m.stops()).sum() + (isOpposed(filters) ? OPPOSED_PRICE : 0));
+    }
+
+    /** Whether one takes back what another does. */
+    private static boolean isOpposed(List<Modifier> filters) {
+        return filters.stream().mapToDouble(Modifier::miredShift).min().orElse(0)
+                                * filters.stream()
+                                        .mapToDouble(Modifier::miredShift)
+                                        .max()
+                                        .orElse(0)
+                        < 0
+                || filters.stream().mapToDouble(Modifier::duvShift).min().orElse(0)
+                                * filters.stream()
+                                        .mapToDouble(Modifier::duvShift)
+                                        .max()
+                                        .orElse(0)
+                        < 0;
     }
 
     /** No filter, each of them, and each two. */

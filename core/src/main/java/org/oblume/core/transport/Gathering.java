@@ -1,6 +1,7 @@
 package org.oblume.core.transport;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.oblume.core.colour.ConeLight;
 
@@ -81,7 +82,11 @@ final class Gathering {
                 one(parts, part, j, at[part][0], at[part][1], at[part][2], 1.0 / PARTS);
             }
         }
-        return new Receiver.Near(j, at, parts);
+        double most = 0;
+        for (int r = 0; r < normals.length; r++) {
+            most = Math.max(most, Arrays.stream(parts[r][1]).sum());
+        }
+        return new Receiver.Near(j, at, parts, most);
     }
 
     private void look(int j) {

@@ -2,6 +2,7 @@ package org.oblume.core.transport;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
@@ -102,15 +103,15 @@ public final class Hall {
         int n = patches.size;
         Ways ways = new Ways(obstacles, withoutGlass, List.of());
         double[][] all = new double[n][n];
-        double[] light = new double[Patches.CHANNELS];
-        for (int i = 0; i < n; i++) {
+        IntStream.range(0, n).parallel().forEach(i -> {
+            double[] light = new double[Patches.CHANNELS];
             for (int j = i + 1; j < n; j++) {
                 double facing = exchange(patches, i, j);
                 if (facing > 0) {
                     all[i][j] = facing * between(ways, patches, i, j, light);
                 }
             }
-        }
+        });
         return all;
     }
 

@@ -49,8 +49,9 @@ public record Receiver(
      *
      * @param at middle of each of its parts
      * @param weights by surface, channel and part: what the exitance of that part brings
+     * @param most of a surface: what the exitance of all of it brings there
      */
-    record Near(int patch, double[][] at, double[][][] weights) {}
+    record Near(int patch, double[][] at, double[][][] weights, double most) {}
 
     /**
      * What has to be added to what comes by way of patches, because a light does not fall evenly on one that is near.
@@ -64,15 +65,7 @@ public record Receiver(
         Patches patches = standing.patches();
         for (Near one : near) {
             int j = one.patch;
-            double sends = patches.sends[j][1] * meets[1][j] * meets[CHANNELS][j];
-            double most = 0;
-            for (int r = 0; r < normals.length; r++) {
-                double all = 0;
-                for (double part : one.weights[r][1]) {
-                    all += part;
-                }
-                most = Math.max(most, all * sends);
-            }
+            double most = one.most * patches.sends[j][1] * meets[1][j] * meets[CHANNELS][j];
             if (most >= least && most > 0) {
                 inParts(one, emitters, meets, meets[CHANNELS][j] < STEEP ? COARSE : 1, more);
             }
@@ -147,26 +140,26 @@ public record Receiver(
         return sum;
     }
 
-    /** The same of what is told by surface and harmonic. */
-    public double[] shaped(double[] normal, double[][] rows) {
+    /** What comes by way of patches from all around: by harmonic and channel (model: spherical harmonics of two orders). */
+    public double[][] sentOn(double[][] meets) {
+        double[][] around = new double[weights.length - normals.length][];
+        for (int h = 0; h < around.length; h++) {
+            around[h] = sentOn(normals.length + h, meets);
+        }
+        return around;
+    }
+
+    /** What a surface that is turned in any way gets of what comes from all around. */
+    public double[] shaped(double[] normal, double[][] around) {
         double[] shape = harmonics(normal[0], normal[1], normal[2]);
         double[] sum = new double[CHANNELS];
         for (int h = 0; h < shape.length; h++) {
             double order = COSINE[h == 0 ? 0 : h < 4 ? 1 : 2];
             for (int c = 0; c < CHANNELS; c++) {
-                sum[c] += Math.PI * order * shape[h] * rows[normals.length + h][c];
+                sum[c] += Math.PI * order * shape[h] * around[h][c];
             }
         }
         return sum;
-    }
-
-    /** What a surface that is turned in any way gets by way of patches (model: by spherical harmonics of two orders). */
-    public double[] sentOn(double[] normal, double[][] meets) {
-        double[][] rows = new double[weights.length][];
-        for (int r = normals.length; r < rows.length; r++) {
-            rows[r] = sentOn(r, meets);
-        }
-        return shaped(normal, rows);
     }
 
     /** Real spherical harmonics to the second order. */

@@ -3,6 +3,7 @@ package org.oblume.core.transport;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.oblume.core.geometry.Panel;
 
 /**
@@ -56,9 +57,9 @@ public final class Standing {
         int n = patches.size;
         int ofTheSet = hall.patches().size;
         double[][] got = new double[n][n];
-        double[] light = new double[CHANNELS];
         boolean grip = ofTheSet < n || past.any();
-        for (int i = 0; i < n; i++) {
+        IntStream.range(0, n).parallel().forEach(i -> {
+            double[] light = new double[CHANNELS];
             for (int j = i + 1; j < n; j++) {
                 if (j < ofTheSet) {
                     double both = hall.seen(i, j);
@@ -77,19 +78,21 @@ public final class Standing {
                     }
                 }
             }
-        }
+        });
         for (Mirror mirror : ways.mirrors()) {
-            mirrored(got, mirror, light);
+            mirrored(got, mirror, new double[CHANNELS]);
         }
-        boolean grey = patches.grey();
-        Factors[] all = new Factors[CHANNELS];
-        for (int c = 0; c < CHANNELS; c++) {
-            all[c] = grey && c > 0 ? all[0] : new Factors(system(got, c));
+        if (patches.grey()) {
+            Factors one = new Factors(system(got, 0));
+            return new Factors[] {one, one, one};
         }
-        return all;
+        return IntStream.range(0, CHANNELS)
+                .parallel()
+                .mapToObj(c -> new Factors(system(got, c)))
+                .toArray(Factors[]::new);
     }
 
-    /** {@code 1 − (got)ᵀ · sends}. */
+    /** Transpose of {@code 1 − (got)ᵀ · sends}. */
     private double[][] system(double[][] got, int channel) {
         int n = patches.size;
         double[][] system = new double[n][n];
@@ -97,7 +100,7 @@ public final class Standing {
             double sent = patches.sends[i][channel];
             double[] of = got[i];
             for (int j = 0; j < n; j++) {
-                system[j][i] = -of[j] * sent;
+                system[i][j] = -of[j] * sent;
             }
             system[i][i] += 1;
         }
@@ -185,21 +188,26 @@ public final class Standing {
     public Receiver receiver(double x, double y, double z, double[][] normals, boolean allRound) {
         Gathering gathered = new Gathering(patches, ways, new double[] {x, y, z}, normals, allRound);
         double[][][] weights = gathered.weights();
-        boolean grey = factors[0] == factors[1];
-        for (double[][] row : weights) {
-            boolean alike = grey && Arrays.equals(row[0], row[1]) && Arrays.equals(row[0], row[2]);
-            for (int c = 0; c < CHANNELS; c++) {
-                if (alike && c > 0) {
-                    row[c] = row[0];
-                    continue;
-                }
-                factors[c].solve(row[c]);
-                for (int j = 0; j < patches.size; j++) {
-                    row[c][j] *= patches.sends[j][c];
-                }
+        boolean alike = factors[0] == factors[1]
+                && Arrays.stream(weights)
+                        .allMatch(row -> Arrays.equals(row[0], row[1]) && Arrays.equals(row[0], row[2]));
+        IntStream.range(0, alike ? 1 : CHANNELS).parallel().forEach(c -> solve(c, weights));
+        if (alike) {
+            for (double[][] row : weights) {
+                Arrays.fill(row, row[0]);
             }
         }
         return new Receiver(this, x, y, z, normals, weights, gathered.near());
+    }
+
+    private void solve(int channel, double[][][] weights) {
+        for (double[][] row : weights) {
+            double[] right = row[channel];
+            factors[channel].solve(right);
+            for (int j = 0; j < patches.size; j++) {
+                right[j] *= patches.sends[j][channel];
+            }
+        }
     }
 
     /**

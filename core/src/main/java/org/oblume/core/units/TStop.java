@@ -57,13 +57,16 @@ public record TStop(double number) {
         return new TStop(exact(typed.getAsDouble()) * Math.pow(2, thirds / 2));
     }
 
-    /** The nearest third by name: {@code T5.6 ⅓}. Beyond T0.5 to T128 the plain number. */
+    /** The nearest third by name: {@code T5.6 ⅓}; {@code wider than T0.5} and {@code beyond T128} where stops have no names. */
     public String label() {
         long thirds = Math.round(2 * Math.log(number) / Math.log(2) * THIRDS);
         int n = (int) Math.floorDiv(thirds, THIRDS) - FIRST;
         long rest = Math.floorMod(thirds, THIRDS);
-        if (n < 0 || n >= NAMES.length) {
-            return "T" + Numbers.plain(number);
+        if (n < 0) {
+            return "wider than T" + NAMES[0];
+        }
+        if (n >= NAMES.length) {
+            return "beyond T" + NAMES[NAMES.length - 1];
         }
         return "T" + NAMES[n] + FRACTIONS[(int) rest];
     }

@@ -49,6 +49,50 @@ class PrescriptionTest {
                 .containsExactly(List.of("Z"), List.of("a"), List.of("\uFF5E"), List.of(beyond));
     }
 
+    private static final Sheets HALF_CTO = new Sheets("Half CTO", FilterEffect.of(81, 0, 0), 1);
+    private static final Sheets HALF_CTB = new Sheets("Half CTB", FilterEffect.of(-68, 0, 0), 1);
+
+    private static Correction warmer(double mired) {
+        return new Correction(
+                WHITE,
+                TStop.of(4),
+                WhitePoint.of(Kelvin.of(1e6 / (Kelvin.of(5600).mired() + mired)), Duv.NEUTRAL),
+                TStop.of(4),
+                Correction.Dimming.NONE);
+    }
+
+    @Test
+    void noWarmingFilterHangsAgainstACoolingOneWhenOneSheetReaches() {
+        Sheets eighth = new Sheets("Eighth CTO", FilterEffect.of(17, 0, 0), 1);
+        List<Sheets> stock = List.of(HALF_CTO, HALF_CTB, eighth);
+        assertThat(names(warmer(13).prescribe(stock, 2)))
+                .as("by cost alone the two against each other are offered")
+                .contains(List.of("Half CTB", "Half CTO"));
+        assertThat(names(warmer(13).prescribeSensibly(stock, 2)))
+                .startsWith(List.of("Eighth CTO"))
+                .doesNotContain(List.of("Half CTB", "Half CTO"));
+        Sheets green = new Sheets("Plus green", FilterEffect.of(0, 0, 0.01), 1);
+        Sheets magenta = new Sheets("Minus green", FilterEffect.of(0, 0, -0.01), 1);
+        assertThat(names(warmer(0).prescribeSensibly(List.of(green, magenta), 2)))
+                .doesNotContain(List.of("Minus green", "Plus green"));
+    }
+
+    @Test
+    void twoAgainstEachOtherAreOfferedWhenNothingElseReaches() {
+        List<Prescription> best = warmer(13).prescribeSensibly(List.of(HALF_CTO, HALF_CTB), 2);
+        assertThat(names(best).get(0)).containsExactly("Half CTB", "Half CTO");
+    }
+
+    @Test
+    void withinASixthOfAStopFewerSheetsWin() {
+        List<Sheets> stock = List.of(net("Single", 2), new Sheets("Near", FilterEffect.of(0, 1.85, 0), 1));
+        Correction twoStops = new Correction(WHITE, TStop.of(8), WHITE, TStop.of(4), Correction.Dimming.NONE);
+        assertThat(names(twoStops.prescribe(stock, 2)).get(0)).hasSize(2);
+        assertThat(names(twoStops.prescribeSensibly(stock, 2)).get(0)).containsExactly("Near");
+        List<Sheets> farther = List.of(net("Single", 2), new Sheets("Far", FilterEffect.of(0, 1.8, 0), 1));
+        assertThat(names(twoStops.prescribeSensibly(farther, 2)).get(0)).hasSize(2);
+    }
+
     @Test
     void noMoreSheetsAreUsedThanThereAre() {
         List<Prescription> best = correction(16).prescribe(List.of(net("Double net", 2), net("Last net", 0)), 5);

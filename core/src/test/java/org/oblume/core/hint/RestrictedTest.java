@@ -11,6 +11,7 @@ import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Restriction;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Surface;
 
 /** What the place does not allow. The face at (0, 0) looks north; the camera stands north of it and looks south. */
@@ -26,6 +27,53 @@ class RestrictedTest {
 
     private static List<Hint> hints(Stage stage) {
         return Found.by(new Restricted(), stage);
+    }
+
+    private static Stage with(Restriction.Kind kind, String note, PlanPoint... outline) {
+        return stage().head("key", Role.KEY, 3, 3, 2)
+                .with(new SetPlan(
+                        null,
+                        0,
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        null,
+                        Surface.grey(0),
+                        List.of(new Restriction(kind, note, List.of(outline))),
+                        null,
+                        null));
+    }
+
+    private static final PlanPoint[] AROUND = {
+        PlanPoint.of(2, 2), PlanPoint.of(6, 2), PlanPoint.of(6, 6), PlanPoint.of(2, 6)
+    };
+
+    @Test
+    void weightOnAFloorWithALimitIsForALicensedPerson() {
+        assertThat(hints(with(Restriction.Kind.LOAD_LIMIT, "250 kg per m²", AROUND)))
+                .singleElement()
+                .satisfies(h -> assertThat(h.reason().metric())
+                        .contains("250 kg per m²", "5 kg without its stand (estimate)", "licensed person"));
+    }
+
+    @Test
+    void aFanWhereItHasToBeQuietIsHeardWhileItIsOn() {
+        Stage stage = with(Restriction.Kind.QUIET, "recording next door", AROUND);
+        assertThat(hints(stage))
+                .singleElement()
+                .satisfies(h -> assertThat(h.title().metric()).isEqualTo("key is heard where it has to be quiet"));
+        assertThat(hints(stage.tie("key", new SetStatus(SetStatus.State.OFF)))).isEmpty();
+    }
+
+    @Test
+    void noHazeAndAnyOtherRuleAreSaidOnce() {
+        assertThat(hints(with(Restriction.Kind.NO_HAZE, "smoke alarms")))
+                .singleElement()
+                .satisfies(h -> assertThat(h.title().metric()).isEqualTo("No haze or smoke here"));
+        assertThat(hints(with(Restriction.Kind.OTHER, "shoes off").head("fill", Role.FILL, 1, 1, 1)))
+                .singleElement()
+                .satisfies(h -> assertThat(h.reason().metric()).isEqualTo("The place says: shoes off."));
     }
 
     @Test

@@ -7,6 +7,7 @@ import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
 import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Mount;
@@ -108,10 +109,19 @@ public class LightBenchmark {
     }
 
     @Benchmark
-    public ShotLighting allHeadsChange() {
+    public ShotLighting allLevelsChange() {
         double level = 50 + 100 * moved();
         for (int i = 0; i < heads; i++) {
             stage.tie("head-" + i, new Level(level));
+        }
+        return stage.light();
+    }
+
+    @Benchmark
+    public ShotLighting allHeadsAreZoomed() {
+        double beam = 40 + 50 * moved();
+        for (int i = 0; i < heads; i++) {
+            stage.tie("head-" + i, new Beam(beam));
         }
         return stage.light();
     }

@@ -24,6 +24,7 @@ import org.oblume.core.filter.StockKind;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
+import org.oblume.core.light.Turned;
 import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
@@ -148,11 +149,10 @@ class RebuildSimulationTest {
                 .collect(Collectors.toSet());
         ShotLighting alone = ShotLighting.of(real.set(), real.placements(), real.state(), others, Map.of());
         double lux = alone.facingLux(head, "mark") * Math.pow(2, METER_STOPS * random.nextGaussian());
-        double kelvin = SoloCheck.colour(real.placement(head), real.state())
+        double kelvin = alone.metered(head, "mark", Turned.TO_LIGHT)
                 .orElseThrow()
-                .white()
-                .kelvin()
-                .value();
+                .reading()
+                .kelvin();
         Reading reading = new Reading("mark", head, lux, null, null, read(kelvin, random), 0.0, Signals.NONE);
         return SoloCheck.of(
                 reading,

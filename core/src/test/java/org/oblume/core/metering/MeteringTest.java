@@ -9,12 +9,14 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.DialCorrection;
 import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.light.Stage;
+import org.oblume.core.light.Turned;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Role;
@@ -214,9 +216,15 @@ class MeteringTest {
 
     private SoloCheck check(double stops, @Nullable Double mired, @Nullable Double duv) {
         double lux = stage.light().facingLux("key", "mark") * Math.pow(2, stops);
-        double recorded = Kelvin.of(5600).mired() + 42;
-        Reading reading = new Reading(
-                "mark", "key", lux, null, null, mired == null ? null : 1e6 / (recorded + mired), duv, Signals.NONE);
+        ColourReading predicted = stage.light()
+                .metered("key", "mark", Turned.TO_LIGHT)
+                .orElseThrow()
+                .reading();
+        assertThat(1e6 / predicted.kelvin()).isCloseTo(Kelvin.of(5600).mired() + 42, within(1e-3));
+        assertThat(predicted.duv()).isCloseTo(0, within(1e-6));
+        Double kelvin = mired == null ? null : Double.valueOf(1e6 / (1e6 / predicted.kelvin() + mired));
+        Double tint = duv == null ? null : Double.valueOf(predicted.duv() + duv);
+        Reading reading = new Reading("mark", "key", lux, null, null, kelvin, tint, Signals.NONE);
         return SoloCheck.of(
                 reading,
                 stage.placement("key"),

@@ -3,27 +3,51 @@ package org.oblume.core.metering;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.oblume.core.photometry.Calibration;
 import org.oblume.core.units.Refusal;
 
 class PlausibilityCheckTest {
 
     @ParameterizedTest
     @ValueSource(doubles = {13, 50, 100, 200, 790})
-    void whatIsWithinThreeStopsOfThePredictionMayBeSo(double lux) {
-        assertThat(doubt(lux, 100, null)).isEmpty();
+    void allLightsWithinThreeStopsOfThePredictionMayBeSo(double lux) {
+        assertThat(doubtOfAll(lux, 100)).isEmpty();
     }
 
     @ParameterizedTest
     @CsvSource({"810,over", "12,under"})
-    void whatIsFartherIsAskedBackWithItsSize(double lux, String side) {
+    void allLightsFartherOffAreAskedBackWithTheSize(double lux, String side) {
+        assertThat(doubtOfAll(lux, 100)).hasValueSatisfying(said -> assertThat(said)
+                .contains("stops " + side, "No meter is out by that", "say that it is so"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {36, 50, 100, 200, 282})
+    void oneLightWithinAStopAndAHalfOfItsPredictionMayBeSo(double lux) {
+        assertThat(doubt(lux, 100, null)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"284,over,1.5", "35,under,1.5", "12,under,3.1"})
+    void oneLightFartherOffIsAskedBackWithItsSize(double lux, String side, String stops) {
         assertThat(doubt(lux, 100, null)).hasValueSatisfying(said -> assertThat(said)
-                .contains("stops " + side, "more than a meter could be out", "keep it if it is so"));
+                .contains("%s stops %s".formatted(stops, side), "Something is not as recorded", "say that it is so"));
+    }
+
+    @Test
+    void theLikelyFaultsAreNamedWithTheQuestion() {
+        FaultHypothesis missing =
+                new FaultHypothesis(FaultHypothesis.Kind.MISSING, "Double net is missing", 2, 0, 0, false);
+        SoloCheck check = new SoloCheck(100, null, new Calibration(4), null, null, List.of(missing));
+        assertThat(PlausibilityCheck.alone(read(400), check, null)).hasValueSatisfying(said -> assertThat(said)
+                .contains("2.0 stops over", "Likely: Double net is missing."));
     }
 
     @Test
@@ -48,8 +72,8 @@ class PlausibilityCheckTest {
     @Test
     void withoutAPredictionOrALightThereIsNothingToDoubt() {
         assertThat(doubt(5000, 0, null)).isEmpty();
-        assertThat(PlausibilityCheck.of(
-                        new Reading("mark", null, null, null, null, 4300.0, null, Signals.NONE), 100, null))
+        assertThat(doubtOfAll(5000, 0)).isEmpty();
+        assertThat(PlausibilityCheck.all(new Reading("mark", null, null, null, null, 4300.0, null, Signals.NONE), 100))
                 .isEmpty();
     }
 
@@ -82,8 +106,16 @@ class PlausibilityCheckTest {
         return where.equals(here) ? percent : null;
     }
 
+    private static Reading read(double lux) {
+        return new Reading("mark", "key", lux, null, null, null, null, Signals.NONE);
+    }
+
     private static Optional<String> doubt(double lux, double predicted, @Nullable Double all) {
-        return PlausibilityCheck.of(
-                new Reading("mark", "key", lux, null, null, null, null, Signals.NONE), predicted, all);
+        Calibration found = predicted > 0 ? new Calibration(lux / predicted) : null;
+        return PlausibilityCheck.alone(read(lux), new SoloCheck(predicted, null, found, null, null, List.of()), all);
+    }
+
+    private static Optional<String> doubtOfAll(double lux, double predicted) {
+        return PlausibilityCheck.all(new Reading("mark", null, lux, null, null, null, null, Signals.NONE), predicted);
     }
 }

@@ -103,8 +103,8 @@ class PhotometryTest {
     void aReadingFarFromThePredictionIsDoubted() {
         Calibration low = Calibration.of(Illuminance.ofLux(400), Illuminance.ofLux(100));
         assertThat(low.stops().value()).isCloseTo(-2, within(1e-12));
-        assertThat(low.isDoubtful(Calibration.DOUBTFUL_FROM)).isTrue();
-        assertThat(Calibration.NONE.isDoubtful(Calibration.DOUBTFUL_FROM)).isFalse();
+        assertThat(low.isDoubtful()).isTrue();
+        assertThat(Calibration.NONE.isDoubtful()).isFalse();
     }
 
     @Test

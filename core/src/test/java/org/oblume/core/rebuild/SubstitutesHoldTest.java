@@ -17,8 +17,8 @@ import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SourceColour;
 import org.oblume.core.light.Stage;
-import org.oblume.core.metering.SoloCheck;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Lamp;
@@ -30,7 +30,6 @@ import org.oblume.core.plot.Optics;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Role;
-import org.oblume.core.units.Kelvin;
 
 /** What is promised of a substitute is what the light does once it stands there. */
 class SubstitutesHoldTest {
@@ -141,11 +140,11 @@ class SubstitutesHoldTest {
     }
 
     private static double mired(AsBuilt built) {
-        Kelvin kelvin = SoloCheck.colour(built.scene().placement("key"), built.state())
-                .orElseThrow()
-                .white()
-                .kelvin();
-        return kelvin.mired();
+        return 1e6
+                / SourceColour.leaving(built.scene().placement("key"), built.state())
+                        .orElseThrow()
+                        .reading()
+                        .kelvin();
     }
 
     private static StockItem gel(String name, double mired, double stops) {

@@ -129,8 +129,8 @@ class LightAndNumbersTest {
         assertThat(MiredShift.of(0.4).print()).isEqualTo("0");
         assertThat(MiredShift.of(0.6).print()).isEqualTo("+1");
         assertThat(Duv.print(0.00204)).isEqualTo("0.002");
-        assertThat(TStop.of(200).label()).isEqualTo("T200");
-        assertThat(TStop.of(0.3).label()).isEqualTo("T0.3");
+        assertThat(TStop.of(200).label()).isEqualTo("beyond T128");
+        assertThat(TStop.of(0.3).label()).isEqualTo("wider than T0.5");
     }
 
     private static void assertField(String field, Runnable check) {

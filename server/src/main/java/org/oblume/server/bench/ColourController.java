@@ -121,7 +121,8 @@ class ColourController {
             @Nullable List<@Nullable StockPart> stock,
             @Nullable Double maxFilters,
             @Nullable Boolean dimmable,
-            @Nullable Double minLevelOutput) {}
+            @Nullable Double minLevelOutput,
+            @Nullable Boolean sensible) {}
 
     /**
      * @param reason in words
@@ -172,16 +173,14 @@ class ColourController {
         int most = asked.maxFilters() == null
                 ? Correction.DEFAULT_FILTERS
                 : RequestValues.whole("maxFilters", asked.maxFilters());
+        List<Sheets> stock = RequestValues.list("stock", asked.stock()).stream()
+                .map(StockPart::toSheets)
+                .toList();
+        List<Prescription> found = Boolean.TRUE.equals(asked.sensible())
+                ? correction.prescribeSensibly(stock, most)
+                : correction.prescribe(stock, most);
         return new Prescriptions(
-                correction
-                        .prescribe(
-                                RequestValues.list("stock", asked.stock()).stream()
-                                        .map(StockPart::toSheets)
-                                        .toList(),
-                                most)
-                        .stream()
-                        .map(Prescribed::of)
-                        .toList(),
+                found.stream().map(Prescribed::of).toList(),
                 correction.tooBright().value());
     }
 

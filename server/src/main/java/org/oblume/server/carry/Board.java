@@ -19,6 +19,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SourceColour;
 import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.moves.ComparedState;
 import org.oblume.core.moves.Department;
@@ -26,15 +27,12 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.SetStatus;
-import org.oblume.core.plot.Tint;
-import org.oblume.core.units.Duv;
-import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Phrase;
-import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.BoardView.BoardCell;
 import org.oblume.server.carry.BoardView.BoardKnot;
 import org.oblume.server.carry.BoardView.BoardRow;
@@ -162,7 +160,7 @@ final class Board {
         return new BoardThread(
                 shot,
                 on,
-                on == State.ABSENT || !placement.kind().shines() ? null : swatch(key, state, whites.get(shot)));
+                on == State.ABSENT || !placement.kind().shines() ? null : swatch(placement, state, whites.get(shot)));
     }
 
     /** What a look has of each light. */
@@ -188,27 +186,19 @@ final class Board {
                                                             .map(ColourTemperature::say))
                                             .flatMap(Optional::stream)
                                             .collect(Collectors.joining("  "));
-                            return new BoardView.LookCell(
-                                    p.key(), say, off != null ? null : swatch(p.key(), state, white));
+                            return new BoardView.LookCell(p.key(), say, off != null ? null : swatch(p, state, white));
                         })
                         .toList());
     }
 
-    private @Nullable String swatch(String key, RecordedState state, CameraWhite white) {
-        return state.value(key, ColourTemperature.class)
-                .map(dial -> {
-                    double tint = state.value(key, Tint.class).map(Tint::duv).orElse(0.0);
-                    Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
-                    String found = swatches.computeIfAbsent(List.of(dial, tint, stack, white), c -> {
-                        try {
-                            return white.swatch(stack.colour(Kelvin.of(dial.kelvin()), Duv.of(tint)))
-                                    .hex();
-                        } catch (Refusal notAColour) {
-                            return "";
-                        }
-                    });
-                    return found.isEmpty() ? null : found;
-                })
+    private @Nullable String swatch(Placement placement, RecordedState state, CameraWhite white) {
+        List<Modifier> items = state.value(placement.key(), Modifiers.class)
+                .orElse(Modifiers.NONE)
+                .items();
+        return SourceColour.of(placement, state)
+                .map(lamp -> swatches.computeIfAbsent(
+                        List.of(lamp, items, white),
+                        c -> lamp.leaving(items).seenBy(white).hex()))
                 .orElse(null);
     }
 

@@ -7,11 +7,11 @@ import java.util.Set;
 final class FormatVersion {
 
     static final int FIRST = 1;
-    /** Says how soft a thing is, what part of a front is covered and by what it is cut, and more of lamps, doors and furniture. */
+    /** Says how soft a thing is, what part of a front is covered and by what it is cut, and more of lamps, doors, furniture and readings. */
     static final int SECOND = 2;
 
     private static final Set<String> SINCE_SECOND =
-            Set.of("softness", "share", "doors", "allRound", "frontWidthM", "closed");
+            Set.of("softness", "share", "doors", "allRound", "frontWidthM", "closed", "turned", "confirmedBy");
 
     private FormatVersion() {}
 

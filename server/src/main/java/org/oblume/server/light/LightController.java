@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.say.ParsedCommand;
@@ -45,6 +46,21 @@ class LightController {
 
     record TrialRequest(List<ProposedChange> changes, List<String> holds, List<String> out) {}
 
+    /**
+     * A place of the set that is pointed at, with what is tried.
+     *
+     * @param heightM null on the floor, and at a usual height on a wall
+     * @param withinM how near a wall has to be to be meant, metres, 0 to 2
+     */
+    record PointRequest(
+            double xM,
+            double yM,
+            @Nullable Double heightM,
+            double withinM,
+            List<ProposedChange> changes,
+            List<String> holds,
+            List<String> out) {}
+
     record Line(String text) {}
 
     /** A change that is meant, to be tried. */
@@ -82,10 +98,25 @@ class LightController {
     @Asks
     @PostMapping("/light")
     TrialView light(@PathVariable long shotId, @RequestBody TrialRequest asked) {
-        List<Change> changes = asked.changes().stream()
+        return light.tried(shotId, changes(asked.changes()), asked.holds(), Set.copyOf(asked.out()));
+    }
+
+    /** Where the light lands: all of it on a small surface that is pointed at, and of which source. */
+    @Asks
+    @PostMapping("/light/at")
+    LandingView at(@PathVariable long shotId, @RequestBody PointRequest asked) {
+        return light.landing(
+                shotId,
+                changes(asked.changes()),
+                asked.holds(),
+                Set.copyOf(asked.out()),
+                new LightService.Point(PlanPoint.of(asked.xM(), asked.yM()), asked.heightM(), asked.withinM()));
+    }
+
+    private List<Change> changes(List<ProposedChange> proposed) {
+        return proposed.stream()
                 .map(w -> new Change(w.placement(), json.value(w.attribute(), w.value(), w.text())))
                 .toList();
-        return light.tried(shotId, changes, asked.holds(), Set.copyOf(asked.out()));
     }
 
     @Asks

@@ -5,13 +5,17 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.light.ExposureHold;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.Touched;
 import org.oblume.core.light.Trial;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Arrange;
@@ -21,6 +25,7 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.say.CommandParser;
 import org.oblume.core.say.ParsedCommand;
 import org.oblume.core.units.Bearing;
+import org.oblume.core.units.Checks;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.Kit;
@@ -80,6 +85,47 @@ public class LightService {
                                 record.scene().heading().buildOrder(),
                                 out)
                         .view());
+    }
+
+    /**
+     * A place of the set that is pointed at.
+     *
+     * @param heightM null on the floor, and at a usual height on a wall
+     * @param withinM how near a wall has to be to be meant, metres, 0 to 2
+     */
+    record Point(PlanPoint at, @Nullable Double heightM, double withinM) {
+
+        private static final double FARTHEST_M = 2;
+
+        Point {
+            Checks.within("withinM", "How near a wall has to be", withinM, 0, FARTHEST_M, " m");
+        }
+    }
+
+    /**
+     * The light on a place that is pointed at.
+     *
+     * @param holds keys of lights that keep the mark's stop
+     * @param out keys of lights that are taken as off
+     * @throws Refusal when a change could not be kept, a light cannot be held, or the place is out of reach
+     */
+    LandingView landing(long shotId, List<Change> changes, List<String> holds, Set<String> out, Point point) {
+        RecordedShot shot = records.shot(shotId);
+        StoredScene record = shot.scene();
+        Trial trial = Trial.of(shot.record(), shot.slate(), changes, holds, out, meter.calibrations(record));
+        @Nullable
+        SpacePoint lens = trial.state()
+                .camera(record.record().placements())
+                .flatMap(c -> trial.state().position(c.key()))
+                .orElse(null);
+        return new Lights(
+                        record.set().plan(),
+                        record.record().placements(),
+                        trial.state(),
+                        trial.light(),
+                        record.scene().heading().buildOrder(),
+                        out)
+                .landing(Touched.of(record.set().plan(), point.at(), point.heightM(), point.withinM(), lens));
     }
 
     /** The light of a state of a scene. */

@@ -45,7 +45,7 @@ public record LightView(@Nullable Metered camera, List<SourceView> sources, List
     /**
      * @param kelvin behind it
      * @param duv behind it
-     * @param miredShift by it, 0 for what is dialled
+     * @param miredShift by it, 0 for what is dialled; a filament that is dimmed has a step of its own
      */
     public record ModifierEffect(String name, double kelvin, double duv, double miredShift) {}
 

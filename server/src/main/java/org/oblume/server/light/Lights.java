@@ -5,39 +5,41 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.CameraWhite;
-import org.oblume.core.colour.LightColour;
+import org.oblume.core.colour.ColourReading;
 import org.oblume.core.exposure.ContrastRatio;
 import org.oblume.core.hint.Hint;
 import org.oblume.core.hint.Hints;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.Ratio;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SourceColour;
 import org.oblume.core.light.SurfaceLight;
+import org.oblume.core.light.Touched;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
-import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Tint;
 import org.oblume.core.plot.White;
 import org.oblume.core.rebuild.BuildOrder;
-import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Length;
 import org.oblume.core.units.Phrase;
-import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 
 /** Maps the light that {@code core} computes to what crosses the wire. */
 final class Lights {
 
     private static final double PER_LUX = 1e4;
+    /** A filament is told to be dimmed from this on. */
+    private static final double TELLS_MIRED = 0.5;
+
     private final SetPlan set;
     private final List<Placement> placements;
     private final RecordedState state;
@@ -107,45 +109,41 @@ final class Lights {
     }
 
     private @Nullable String colour(Placement placement) {
-        try {
-            Modifiers stack = state.value(placement.key(), Modifiers.class).orElse(Modifiers.NONE);
-            return state.value(placement.key(), ColourTemperature.class)
-                    .map(dial -> white.swatch(stack.colour(Kelvin.of(dial.kelvin()), tint(placement)))
-                            .hex())
-                    .orElse(null);
-        } catch (Refusal notAColour) {
-            return null;
-        }
+        return SourceColour.leaving(placement, state)
+                .map(light -> light.seenBy(white).hex())
+                .orElse(null);
     }
 
-    private Duv tint(Placement placement) {
-        return Duv.of(state.value(placement.key(), Tint.class).map(Tint::duv).orElse(0.0));
-    }
-
+    /** From what is dialled by the filament's own warmth through each modifier, as far as it is a white. */
     private List<LightView.ModifierEffect> path(Placement placement) {
-        List<LightView.ModifierEffect> path = new ArrayList<>();
-        List<Modifier> through = new ArrayList<>();
-        try {
-            Kelvin dialled = Kelvin.of(state.value(placement.key(), ColourTemperature.class)
-                    .orElseThrow(() -> new Refusal("not dialled"))
-                    .kelvin());
-            path.add(new LightView.ModifierEffect(
-                    "dialled", dialled.value(), tint(placement).value(), 0));
-            for (Modifier item : state.value(placement.key(), Modifiers.class)
-                    .orElse(Modifiers.NONE)
-                    .items()) {
-                through.add(item);
-                LightColour behind = new Modifiers(List.copyOf(through)).colour(dialled, tint(placement));
-                path.add(new LightView.ModifierEffect(
-                        item.name(),
-                        behind.white().kelvin().value(),
-                        behind.white().duv().value(),
-                        item.miredShift()));
-            }
-            return path;
-        } catch (Refusal notAColour) {
+        Optional<SourceColour> source = SourceColour.of(placement, state);
+        if (source.isEmpty()) {
             return List.of();
         }
+        SourceColour lamp = source.get();
+        double dialledMired = state.value(placement.key(), ColourTemperature.class)
+                .map(dialled -> Kelvin.MIRED_PRODUCT / dialled.kelvin())
+                .orElse(lamp.mired());
+        List<LightView.ModifierEffect> path = new ArrayList<>();
+        path.add(new LightView.ModifierEffect("dialled", Kelvin.MIRED_PRODUCT / dialledMired, lamp.duv(), 0));
+        if (lamp.mired() - dialledMired > TELLS_MIRED) {
+            path.add(new LightView.ModifierEffect(
+                    "dimmed", Kelvin.MIRED_PRODUCT / lamp.mired(), lamp.duv(), lamp.mired() - dialledMired));
+        }
+        for (SourceColour.Step step : lamp.steps(state.value(placement.key(), Modifiers.class)
+                .orElse(Modifiers.NONE)
+                .items())) {
+            ColourReading behind = step.behind().reading();
+            if (!behind.isWhite()) {
+                break;
+            }
+            path.add(new LightView.ModifierEffect(
+                    step.item().name(),
+                    behind.kelvin(),
+                    behind.duv(),
+                    step.item().miredShift()));
+        }
+        return path;
     }
 
     private @Nullable Double headroom(Placement placement) {
@@ -162,10 +160,6 @@ final class Lights {
                 .findFirst()
                 .orElseThrow();
         Ratio ratio = light.ratio(mark);
-        String stop = light.metering()
-                .filter(m -> mark.lit().lux() > 0)
-                .map(m -> m.exposure().stop(Illuminance.ofLux(mark.lit().lux())).label())
-                .orElse(null);
         List<LightView.SourceAtMarkView> from = new ArrayList<>();
         for (Placement source : inOrder) {
             Integer i = indexes.get(source.key());
@@ -185,7 +179,7 @@ final class Lights {
                 side(mark.lit()),
                 side(mark.shadow()),
                 mark.background() == null ? null : side(mark.background()),
-                stop,
+                stop(mark.lit()),
                 twoToOne(ratio.litToShadow()),
                 twoToOne(ratio.keyToFill()),
                 from);
@@ -229,9 +223,51 @@ final class Lights {
                 : new LightView.CheekView(
                         on.lux(),
                         on.overStops(),
-                        falling.mix().reading().kelvin(),
-                        falling.mix().reading().duv(),
+                        falling.mix().reading().isWhite()
+                                ? falling.mix().reading().kelvin()
+                                : null,
+                        falling.mix().reading().isWhite()
+                                ? falling.mix().reading().duv()
+                                : null,
                         falling.mix().seenBy(white).hex());
+    }
+
+    LandingView landing(Touched touched) {
+        SurfaceLight falling = light.falling(touched.at(), touched.normal());
+        List<Placement> sources = light.lights();
+        List<LandingView.Landed> from = new ArrayList<>();
+        for (int i = 0; i < sources.size(); i++) {
+            double lux = falling.luxOfEach().get(i);
+            if (lux > 0) {
+                from.add(new LandingView.Landed(
+                        sources.get(i).key(), sources.get(i).name(), onSide(lux), lux / falling.lux()));
+            }
+        }
+        from.sort(Comparator.comparingDouble(LandingView.Landed::part).reversed());
+        Phrase place = Phrase.format(
+                "%s right, %s up the plan",
+                Phrase.metres(touched.at().xM()), Phrase.metres(touched.at().yM()));
+        return new LandingView(
+                touched.on(),
+                touched.name(),
+                touched.at().xM(),
+                touched.at().yM(),
+                touched.at().zM(),
+                touched.at().zM() > 0
+                        ? Phrase.format(
+                                "%s, %s high", place, Phrase.metres(touched.at().zM()))
+                        : place,
+                Phrase.of(Illuminance.ofLux(falling.lux())),
+                stop(falling),
+                side(falling),
+                from);
+    }
+
+    private @Nullable String stop(SurfaceLight falling) {
+        return light.metering()
+                .filter(m -> falling.lux() > 0)
+                .map(m -> m.exposure().stop(Illuminance.ofLux(falling.lux())).label())
+                .orElse(null);
     }
 
     private LightView.OnSide onSide(double lux) {

@@ -72,6 +72,14 @@ class MeterController {
 
     @Needs(Permission.NOTE)
     @Changes(Topic.READINGS)
+    @PostMapping("/readings/{id}/confirmed")
+    MeterView confirm(@PathVariable long id, Principal person) {
+        MeterService.ReadingOf of = meter.confirm(id, person.getName());
+        return meter.view(of.shotId(), of.run());
+    }
+
+    @Needs(Permission.NOTE)
+    @Changes(Topic.READINGS)
     @DeleteMapping("/readings/{id}")
     MeterView delete(@PathVariable long id, Principal person) {
         MeterService.ReadingOf of = meter.delete(id, person.getName());

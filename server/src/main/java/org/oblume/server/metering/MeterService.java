@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,14 +12,19 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.colour.LightColour;
+import org.oblume.core.colour.ColourReading;
+import org.oblume.core.colour.LightMix;
 import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.exposure.Exposure;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SourceColour;
+import org.oblume.core.light.SurfaceLight;
+import org.oblume.core.light.Turned;
 import org.oblume.core.metering.DialCurve;
 import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.PlausibilityCheck;
@@ -31,7 +37,6 @@ import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.White;
 import org.oblume.core.units.Duv;
-import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
@@ -90,14 +95,20 @@ public class MeterService {
         this.clock = clock;
     }
 
-    /** What is metered: a shot as recorded, or as it stands in a rebuild; with its light as predicted. */
+    /**
+     * What is metered: a shot as recorded, or as it stands in a rebuild.
+     *
+     * @param light that a light alone is set beside: by its figures in a shot, by what was read of it there in a rebuild
+     * @param expected by all that was read
+     */
     private record Subject(
             Shot shot,
             @Nullable Long run,
             StoredScene record,
             SceneRecord recording,
             ShotState state,
-            ShotLighting light) {
+            ShotLighting light,
+            ShotLighting expected) {
 
         @Nullable
         Exposure camera() {
@@ -130,10 +141,12 @@ public class MeterService {
         for (ReadingEntity row : readings.findByShotIdInAndRunIdIsNullAndAloneIdIsNotNullOrderById(
                 record.shots().stream().map(Shot::id).toList())) {
             Reading reading = reading(row);
-            if (reading.alone() != null && reading.lux() != null && row.predictedLux() != null) {
-                all.put(
-                        reading.alone(),
-                        Calibration.of(Illuminance.ofLux(row.predictedLux()), Illuminance.ofLux(reading.lux())));
+            if (reading.alone() != null) {
+                Calibration before = all.getOrDefault(reading.alone(), Calibration.NONE);
+                Calibration now = reading.correcting(before, row.predictedLux(), row.predictedWhite());
+                if (!now.equals(before)) {
+                    all.put(reading.alone(), now);
+                }
             }
         }
         return new Calibrations(record.shots().stream().map(Shot::id).collect(Collectors.toSet()), all);
@@ -174,25 +187,22 @@ public class MeterService {
                     shot.scene(),
                     shot.record(),
                     shot.state(),
-                    ShotLighting.of(shot.record().set(), shot.record().placements(), shot.state(), Set.of(), Map.of()));
+                    light(shot.record(), shot.state(), Map.of()),
+                    light(shot.record(), shot.state(), calibrations(shot.scene())));
         }
         BuiltRun built = rebuild.built(run);
         if (built.shot().id() != shotId) {
             throw new NotFoundException("There is no such rebuild of this shot.");
         }
         SceneRecord scene = built.built().scene();
+        ShotLighting light =
+                light(scene, built.built().state(), built.built().calibrations(calibrations(built.record())));
         return new Subject(
-                built.shot(),
-                run,
-                built.record(),
-                scene,
-                built.built().state(),
-                ShotLighting.of(
-                        scene.set(),
-                        scene.placements(),
-                        built.built().state(),
-                        Set.of(),
-                        built.built().calibrations(calibrations(built.record()))));
+                built.shot(), run, built.record(), scene, built.built().state(), light, light);
+    }
+
+    private static ShotLighting light(SceneRecord scene, ShotState state, Map<String, Calibration> calibrations) {
+        return ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), calibrations);
     }
 
     @Transactional(readOnly = true)
@@ -224,19 +234,18 @@ public class MeterService {
 
     private static MeterView.ExpectedReading toRead(
             Subject subject, Placement light, @Nullable Calibration k, boolean read) {
-        double lux = subject.marks().isEmpty()
-                ? 0
-                : subject.light.facingLux(light.key(), subject.marks().get(0).key());
-        Optional<LightColour> colour =
-                SoloCheck.colour(light, subject.state).filter(c -> c.gels().isEmpty());
+        Optional<LightMix> predicted = subject.marks().stream()
+                .findFirst()
+                .flatMap(m -> subject.expected.metered(light.key(), m.key(), Turned.TO_LIGHT));
+        Optional<ColourReading> white = predicted.map(LightMix::reading).filter(ColourReading::isWhite);
         return new MeterView.ExpectedReading(
                 light.key(),
                 light.name(),
                 light.role(),
-                lux > 0 ? words(subject, lux) : null,
-                colour.map(c -> c.white().kelvin().value()).orElse(null),
-                colour.map(c -> c.white().duv().value()).orElse(null),
-                k == null ? null : Double.valueOf(k.stops().value()),
+                predicted.map(p -> words(subject, p.lux())).orElse(null),
+                white.map(ColourReading::kelvin).orElse(null),
+                white.map(ColourReading::duv).orElse(null),
+                k == null || k.k() == 1 ? null : Double.valueOf(k.stops().value()),
                 read);
     }
 
@@ -267,8 +276,7 @@ public class MeterService {
             return null;
         }
         Placement light = subject.recording.placement(reading.alone());
-        SoloCheck check = SoloCheck.of(
-                reading, light, subject.state, subject.light, kit.stock(), FaultHypothesis.Uncertainty.USUAL);
+        SoloCheck check = check(subject, reading, light);
         return new MeterView.Solo(
                 check.predictedLux() > 0 ? words(subject, check.predictedLux()) : null,
                 check.calibration() == null
@@ -277,13 +285,20 @@ public class MeterService {
                 check.mired(),
                 check.duv(),
                 check.isDoubtful(),
+                check.isDoubtful() && reading.confirmedBy() == null,
+                reading.confirmedBy(),
                 check.likely().stream().map(FaultHypothesis::words).limit(3).toList());
+    }
+
+    private SoloCheck check(Subject subject, Reading reading, Placement light) {
+        return SoloCheck.of(
+                reading, light, subject.state, subject.light, kit.stock(), FaultHypothesis.Uncertainty.USUAL);
     }
 
     private static List<MeterView.Beside> beside(Subject subject, Reading reading) {
         List<MeterView.Beside> all = new ArrayList<>();
         if (reading.alone() == null) {
-            subject.light.mark(reading.mark()).ifPresent(at -> {
+            subject.expected.mark(reading.mark()).ifPresent(at -> {
                 beside(all, subject, "lit cheek", reading.lux(), at.lit().lux());
                 beside(
                         all,
@@ -355,20 +370,23 @@ public class MeterService {
     }
 
     private Optional<String> doubt(Subject subject, Reading reading) {
-        double predicted = reading.alone() != null
-                ? subject.light.facingLux(reading.alone(), reading.mark())
-                : subject.light
-                        .mark(reading.mark())
-                        .map(MarkLight::lit)
-                        .map(f -> f.lux())
-                        .orElse(0.0);
         List<Reading> before = subject.run == null ? ofShot(subject.shot.id()) : ofRun(subject.run);
         Double all = before.stream()
                 .filter(r -> r.alone() == null && r.mark().equals(reading.mark()) && r.lux() != null)
                 .map(Reading::lux)
                 .reduce((a, b) -> b)
                 .orElse(null);
-        return PlausibilityCheck.of(reading, predicted, all);
+        if (reading.alone() != null) {
+            return PlausibilityCheck.alone(
+                    reading, check(subject, reading, subject.recording.placement(reading.alone())), all);
+        }
+        return PlausibilityCheck.all(
+                reading,
+                subject.expected
+                        .mark(reading.mark())
+                        .map(MarkLight::lit)
+                        .map(SurfaceLight::lux)
+                        .orElse(0.0));
     }
 
     /**
@@ -387,7 +405,34 @@ public class MeterService {
         if (doubt.isPresent() && !sure) {
             throw new Refusal("sure", doubt.get());
         }
-        keep(subject, reading, author, clock.instant());
+        keep(subject, doubt.isPresent() ? reading.confirmed(author) : reading, author, clock.instant());
+    }
+
+    /**
+     * A reading that something cannot be as recorded for is so, somebody says: it corrects predictions from now on.
+     *
+     * @return what it is of
+     */
+    ReadingOf confirm(long id, String person) {
+        ReadingEntity row =
+                readings.findById(id).orElseThrow(() -> new NotFoundException("That reading is gone already."));
+        if (row.runId() != null) {
+            rebuild.requireOpen(row.runId(), row.shotId());
+        }
+        row.figures(json.write(reading(row).confirmed(person)));
+        readings.saveAndFlush(row);
+        return new ReadingOf(row.shotId(), row.runId());
+    }
+
+    /** Works out again what an earlier model predicted of lights that were read alone. */
+    void predictAgain() {
+        Map<Long, Subject> shots = new HashMap<>();
+        for (ReadingEntity row :
+                readings.findByModelLessThanAndAloneIdIsNotNullAndRunIdIsNullOrderById(ReadingEntity.MODEL)) {
+            Subject subject = shots.computeIfAbsent(row.shotId(), shot -> subject(shot, null));
+            row.predicted(predicted(subject, reading(row), row.at()));
+            readings.save(row);
+        }
     }
 
     /** Readings of a shot as they are written in a file, the oldest first. */
@@ -407,14 +452,13 @@ public class MeterService {
     }
 
     private void keep(Subject subject, Reading reading, String author, Instant at) {
-        double predicted = reading.alone() == null ? 0 : subject.light.facingLux(reading.alone(), reading.mark());
         ReadingEntity row = readings.save(new ReadingEntity(
                 subject.shot.id(),
                 subject.run,
                 subject.record.placementId(reading.mark()),
                 reading.alone() == null ? null : subject.record.placementId(reading.alone()),
                 json.write(reading),
-                predicted > 0 ? predicted : null,
+                predicted(subject, reading, at),
                 author,
                 at));
         if (reading.alone() != null) {
@@ -427,6 +471,18 @@ public class MeterService {
                     author,
                     at);
         }
+    }
+
+    /** What is predicted of a light that was read alone; null when it, or where it was read, was recorded otherwise since. */
+    private static @Nullable LightMix predicted(Subject subject, Reading reading, Instant at) {
+        String light = reading.alone();
+        if (light == null
+                || Stream.of(light, reading.mark())
+                        .flatMap(key -> subject.state.knots(key).stream())
+                        .anyMatch(knot -> knot.attribution().at().isAfter(at))) {
+            return null;
+        }
+        return subject.light.metered(light, reading.mark(), reading.towards()).orElse(null);
     }
 
     /**
@@ -528,7 +584,11 @@ public class MeterService {
     }
 
     private static WhitePoint colour(Placement light, ShotState state) {
-        return SoloCheck.colour(light, state).map(LightColour::white).orElseThrow(() -> notDialled(light));
+        return SourceColour.leaving(light, state)
+                .map(LightMix::reading)
+                .filter(ColourReading::isWhite)
+                .map(white -> WhitePoint.of(Kelvin.of(white.kelvin()), Duv.of(white.duv())))
+                .orElseThrow(() -> notDialled(light));
     }
 
     private static Refusal notDialled(Placement light) {

@@ -78,6 +78,8 @@ public record MeterView(
      * @param kStops measured over predicted, by which later predictions are scaled; null without light read
      * @param mired read less predicted
      * @param doubtful whether something cannot be as recorded
+     * @param asks whether it corrects nothing until somebody says that it is so
+     * @param confirmedBy who said that it is so, or null
      * @param likely what explains it, the likeliest first
      */
     public record Solo(
@@ -86,6 +88,8 @@ public record MeterView(
             @Nullable Double mired,
             @Nullable Double duv,
             boolean doubtful,
+            boolean asks,
+            @Nullable String confirmedBy,
             List<String> likely) {}
 
     /**

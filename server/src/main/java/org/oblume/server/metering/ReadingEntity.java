@@ -9,6 +9,8 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.colour.ColourReading;
+import org.oblume.core.colour.LightMix;
 import org.oblume.server.support.IdentifiedEntity;
 import org.oblume.server.support.RecordSource;
 
@@ -16,6 +18,9 @@ import org.oblume.server.support.RecordSource;
 @Entity
 @Table(name = "reading")
 class ReadingEntity extends IdentifiedEntity implements RecordSource {
+
+    /** Which model predicts: counted up when its predictions change so much that readings beside older ones say nothing. */
+    static final int MODEL = 2;
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -38,6 +43,16 @@ class ReadingEntity extends IdentifiedEntity implements RecordSource {
     @Column(name = "predicted_lux")
     private @Nullable Double predictedLux;
 
+    @Column(name = "predicted_kelvin")
+    private @Nullable Double predictedKelvin;
+
+    @Column(name = "predicted_duv")
+    private @Nullable Double predictedDuv;
+
+    /** Asked for in a query. */
+    @SuppressWarnings("unused")
+    private int model;
+
     private String author = "";
 
     @Column(name = "made_at")
@@ -51,7 +66,7 @@ class ReadingEntity extends IdentifiedEntity implements RecordSource {
             long markId,
             @Nullable Long aloneId,
             String figures,
-            @Nullable Double predictedLux,
+            @Nullable LightMix predicted,
             String author,
             Instant at) {
         this.shotId = shotId;
@@ -59,7 +74,7 @@ class ReadingEntity extends IdentifiedEntity implements RecordSource {
         this.markId = markId;
         this.aloneId = aloneId;
         this.figures = figures;
-        this.predictedLux = predictedLux;
+        predicted(predicted);
         this.author = author;
         this.at = at;
     }
@@ -81,10 +96,32 @@ class ReadingEntity extends IdentifiedEntity implements RecordSource {
         return figures;
     }
 
-    /** What was predicted when it was made; null when nothing was. */
+    /** The same reading, told otherwise. */
+    void figures(String told) {
+        this.figures = told;
+    }
+
+    /** Lux that were predicted when it was made; null when nothing was. */
     @Nullable
     Double predictedLux() {
         return predictedLux;
+    }
+
+    /** The white that was predicted when it was made; null when nothing was, and when it was a colour. */
+    @Nullable
+    ColourReading predictedWhite() {
+        return predictedKelvin == null || predictedDuv == null
+                ? null
+                : new ColourReading(predictedKelvin, predictedDuv);
+    }
+
+    /** Takes what is predicted now, by the model that is. */
+    final void predicted(@Nullable LightMix now) {
+        ColourReading white = now == null || !now.reading().isWhite() ? null : now.reading();
+        this.predictedLux = now == null ? null : now.lux();
+        this.predictedKelvin = white == null ? null : white.kelvin();
+        this.predictedDuv = white == null ? null : white.duv();
+        this.model = MODEL;
     }
 
     String author() {

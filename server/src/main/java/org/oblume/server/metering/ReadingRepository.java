@@ -9,6 +9,8 @@ interface ReadingRepository extends JpaRepository<ReadingEntity, Long> {
 
     List<ReadingEntity> findByShotIdAndRunIdIsNullOrderById(long shotId);
 
+    List<ReadingEntity> findByModelLessThanAndAloneIdIsNotNullAndRunIdIsNullOrderById(int model);
+
     List<ReadingEntity> findByRunIdOrderById(long runId);
 
     List<ReadingEntity> findByShotIdInAndRunIdIsNullAndAloneIdIsNotNullOrderById(List<Long> shotIds);

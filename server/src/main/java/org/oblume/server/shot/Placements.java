@@ -5,33 +5,30 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.CameraWhite;
-import org.oblume.core.colour.LightColour;
+import org.oblume.core.colour.ColourReading;
+import org.oblume.core.colour.LightMix;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.SourceColour;
 import org.oblume.core.network.Mode;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Colour;
-import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.Tint;
 import org.oblume.core.rebuild.RebuildSheet;
-import org.oblume.core.units.Duv;
-import org.oblume.core.units.Kelvin;
-import org.oblume.core.units.Refusal;
 
 /** Maps what {@code core} resolves of a shot to what crosses the wire. */
 final class Placements {
@@ -126,27 +123,17 @@ final class Placements {
         Modifiers stack = state.value(key, Modifiers.class).orElse(Modifiers.NONE);
         FilterEffect whole = stack.effect();
         List<Mode> modes = Mode.of(placement.piece());
-        @Nullable LightColour colour = null;
-        @Nullable String problem = null;
-        try {
-            if (!placement.kind().shines()) {
-                throw new Refusal("Light passes it.");
-            }
-            double kelvin = state.value(key, ColourTemperature.class)
-                    .map(ColourTemperature::kelvin)
-                    .orElseThrow(() -> new Refusal("Its colour temperature is not recorded."));
-            colour = state.value(key, Colour.class)
-                    .orElse(Colour.WHITE)
-                    .on(stack.colour(
-                            Kelvin.of(kelvin),
-                            Duv.of(state.value(key, Tint.class).map(Tint::duv).orElse(0.0))));
-        } catch (Refusal refusal) {
-            problem = refusal.getMessage();
-        }
+        Optional<LightMix> leaves =
+                placement.kind().shines() ? SourceColour.leaving(placement, state) : Optional.empty();
+        Optional<ColourReading> behind = leaves.map(LightMix::reading).filter(ColourReading::isWhite);
+        @Nullable
+        String problem = !placement.kind().shines()
+                ? "Light passes it."
+                : leaves.isEmpty() ? "Its colour temperature is not recorded." : null;
         return new PlacedView.LightSummary(
-                colour == null ? null : white.swatch(colour).hex(),
-                colour == null ? null : colour.white().kelvin().value(),
-                colour == null ? null : colour.white().duv().value(),
+                leaves.map(light -> light.seenBy(white).hex()).orElse(null),
+                behind.map(ColourReading::kelvin).orElse(null),
+                behind.map(ColourReading::duv).orElse(null),
                 whole.stops().inThirds(),
                 whole.mired().print(),
                 stack.items().stream().map(Placements::effect).toList(),

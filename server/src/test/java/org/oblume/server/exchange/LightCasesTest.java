@@ -102,6 +102,41 @@ class LightCasesTest {
         assertThat(off).isEmpty();
     }
 
+    /** A meter that is turned to the light reads what was rendered there: what both cheeks get is then told within a third of a stop. */
+    @ParameterizedTest
+    @MethodSource("renderings")
+    void aReadingOfALightAloneCorrectsWhatItDoesToBothCheeks(Case one) {
+        JsonNode answer = asked(one.file.get("request"));
+        List<String> off = new ArrayList<>();
+        for (int i = 0; i < one.file.at("/answer/marks").size(); i++) {
+            JsonNode want = one.file.at("/answer/marks/" + i);
+            JsonNode got = byKey(answer.get("marks"), want.get("key").asText());
+            for (int k = 0; k < want.get("sources").size(); k++) {
+                JsonNode source = want.at("/sources/" + k);
+                JsonNode here = byKey(got.path("sources"), source.get("key").asText());
+                double calibration = source.get("facingLux").asDouble()
+                        / here.path("facingLux").asDouble();
+                String name = "/sources/" + k;
+                for (String side : List.of("left", "right")) {
+                    if (one.file.at("/tolerance/marks/" + i + name).has(side + "Stops")) {
+                        within(
+                                off,
+                                source.get("key").asText() + " " + side,
+                                stops(
+                                        calibration * here.path(side + "Lux").asDouble(),
+                                        source.get(side + "Lux").asDouble()),
+                                1.0 / 3
+                                        + 3
+                                                * one.file
+                                                        .at("/sigma/marks/" + i + name + "/" + side + "Stops")
+                                                        .asDouble());
+                    }
+                }
+            }
+        }
+        assertThat(off).isEmpty();
+    }
+
     private static void surface(
             List<String> off, String place, JsonNode got, JsonNode want, JsonNode sigma, JsonNode tolerance) {
         within(

@@ -35,8 +35,8 @@ class LightOverHttpTest {
         JsonNode light = look("", "").get("light");
         JsonNode mark = light.get("marks").get(0);
         assertThat(mark.get("name").asText()).isEqualTo("Repairer");
-        assertThat(mark.at("/lit/overStops").asDouble()).isCloseTo(-1.24, within(0.2));
-        assertThat(mark.at("/litToShadow/ratio").asDouble()).isBetween(1.7, 2.6);
+        assertThat(mark.at("/lit/overStops").asDouble()).isCloseTo(0.06, within(0.05));
+        assertThat(mark.at("/litToShadow/ratio").asDouble()).isCloseTo(5.35, within(0.15));
         assertThat(mark.at("/litToShadow/ratio").asDouble())
                 .isCloseTo(
                         mark.at("/lit/lux").asDouble() / mark.at("/shadow/lux").asDouble(), within(0.01));
@@ -54,12 +54,53 @@ class LightOverHttpTest {
         JsonNode tried = look(CLOSER, "\"key\"");
         JsonNode hold = tried.get("holds").get(0);
         // less than by the distances alone, 1.53: the room's part and the cloth's do not grow with their square
-        assertThat(hold.get("changeStops").asDouble()).isBetween(1.2, 1.53);
+        assertThat(hold.get("changeStops").asDouble()).isCloseTo(1.43, within(0.04));
         assertThat(hold.get("levelPercent").asDouble())
                 .isCloseTo(70 / Math.pow(2, hold.get("changeStops").asDouble()), within(0.1));
         assertThat(tried.get("changes")).hasSize(2);
         double before = look("", "").at("/light/marks/0/from/3/facing/lux").asDouble();
         assertThat(tried.at("/light/marks/0/from/3/facing/lux").asDouble()).isCloseTo(before, within(before * 0.01));
+    }
+
+    @Test
+    void aPlaceThatIsTouchedTellsItsLightBySource() {
+        JsonNode floor = touched(3.9, 2.0, "null");
+        assertThat(floor.get("on").asText()).isEqualTo("FLOOR");
+        assertThat(floor.at("/place/metric").asText()).isEqualTo("3.90 m right, 2.00 m up the plan");
+        double sum = 0;
+        double parts = 0;
+        for (JsonNode from : floor.get("from")) {
+            sum += from.at("/light/lux").asDouble();
+            parts += from.get("part").asDouble();
+        }
+        assertThat(sum).isCloseTo(floor.at("/light/lux").asDouble(), within(0.01));
+        assertThat(parts).isCloseTo(1, within(1e-6));
+
+        JsonNode wall = touched(7.1, 2.0, "null");
+        assertThat(wall.get("on").asText()).isEqualTo("WALL");
+        assertThat(wall.get("xM").asDouble()).as("on the wall itself").isCloseTo(7.2, within(1e-9));
+        assertThat(wall.get("zM").asDouble()).isEqualTo(1.5);
+        assertThat(touched(4.6, 2.0, "null").get("name").asText()).isEqualTo("workbench");
+        assertThat(touched(3.9, 2.0, "1.2").get("on").asText()).isEqualTo("AIR");
+        assertThat(touched(2.0, 5.4, "1.5").get("on").asText())
+                .as("in the window there is no wall to touch")
+                .isEqualTo("AIR");
+        assertThat(api.post(
+                                "/api/shots/" + close + "/light/at",
+                                "{\"xM\":1e9,\"yM\":0,\"withinM\":0,\"changes\":[],\"holds\":[],\"out\":[]}")
+                        .body()
+                        .get("field")
+                        .asText())
+                .isEqualTo("xM");
+    }
+
+    private JsonNode touched(double x, double y, String height) {
+        Answer answer = api.post(
+                "/api/shots/" + close + "/light/at",
+                "{\"xM\":%s,\"yM\":%s,\"heightM\":%s,\"withinM\":0.15,\"changes\":[],\"holds\":[],\"out\":[]}"
+                        .formatted(x, y, height));
+        assertThat(answer.status()).as(answer.detail()).isEqualTo(200);
+        return answer.body();
     }
 
     @Test

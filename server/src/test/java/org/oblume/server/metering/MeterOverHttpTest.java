@@ -15,6 +15,7 @@ import org.oblume.server.Api;
 import org.oblume.server.Api.Answer;
 import org.oblume.server.ServerTest;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Readings as they are typed and kept, on a copy of the demo's scene 17 for each test. */
 @ServerTest
@@ -24,6 +25,12 @@ class MeterOverHttpTest {
 
     @Autowired
     private Api api;
+
+    @Autowired
+    private JdbcTemplate sql;
+
+    @Autowired
+    private MeterService readingsOfEarlierModels;
 
     private long scene;
     private long shot;
@@ -48,7 +55,7 @@ class MeterOverHttpTest {
         assertThat(key.at("/predicted/metric").asText()).matches("T.*, [\\d.]+ lux");
         assertThat(key.at("/predicted/imperial").asText()).matches("T.*, [\\d.]+ fc");
         assertThat(key.get("readHere").asBoolean()).isFalse();
-        assertThat(light(meter, "tubes").get("kelvin").asDouble()).isEqualTo(4150);
+        assertThat(light(meter, "tubes").get("kelvin").asDouble()).isCloseTo(4150, within(0.01));
     }
 
     @Test
@@ -109,6 +116,103 @@ class MeterOverHttpTest {
         assertThat(api.delete("/api/readings/" + second.at("/readings/0/id").asLong(), null)
                         .status())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void afterAReadingThePredictionIsWhatWasReadInLightAndColour() {
+        double predicted = lux("key");
+        api.post(readings(), line("key alone %.2f lux, 4800 K +0.003".formatted(predicted * 1.4)));
+        JsonNode key = light(meter(), "key");
+        assertThat(lux("key")).isCloseTo(predicted * 1.4, within(0.6));
+        assertThat(key.get("kelvin").asDouble()).isCloseTo(4800, within(1.0));
+        assertThat(key.get("duv").asDouble()).isCloseTo(0.003, within(1e-4));
+        assertThat(meter().at("/readings/0/solo/kStops").asDouble())
+                .as("a reading is set beside the figures, not beside itself")
+                .isCloseTo(0.49, within(0.01));
+    }
+
+    @Test
+    void aMeterTurnedToTheLensIsSetBesideWhatComesFromThere() {
+        JsonNode asked = api.post(readings() + "/read", line("key alone 40 lux to the lens"))
+                .body();
+        JsonNode toTheKey =
+                api.post(readings() + "/read", line("key alone 40 lux")).body();
+        assertThat(asked.at("/words/metric").asText()).endsWith("to the lens");
+        assertThat(asked.at("/solo/kStops").asDouble())
+                .as("less of it comes to a meter that is turned away from it")
+                .isGreaterThan(toTheKey.at("/solo/kStops").asDouble() + 0.5);
+        assertThat(api.post(readings(), line("all 200 lux to the lens")).detail())
+                .contains("one light");
+    }
+
+    @Test
+    void aReadingThatCannotBeSoIsAskedBackAndCorrectsNothingUntilSomebodySaysThatItIs() {
+        double predicted = lux("key");
+        String far = "key alone %.2f lux".formatted(predicted * 3.2);
+        Answer asked = api.post(readings(), line(far));
+        assertThat(asked.status()).isEqualTo(400);
+        assertThat(asked.body().get("field").asText()).isEqualTo("sure");
+        assertThat(asked.detail()).contains("1.7 stops over", "Likely:", "distance");
+
+        ObjectNode file =
+                (ObjectNode) api.get("/api/scenes/%d/export".formatted(scene)).body();
+        ((ObjectNode) file.at("/shots/0"))
+                .putArray("readings")
+                .addObject()
+                .put("author", "gaffer")
+                .put("at", "2026-12-01T10:00:00Z")
+                .putObject("figures")
+                .put("mark", "mark-1")
+                .put("alone", "key")
+                .put("lux", predicted * 3.2)
+                .putObject("signals");
+        scene = api.post("/api/scenes/import?number=R" + ++made, file.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
+        shot = api.shotIn(scene, "17A");
+        JsonNode unsaid = meter();
+        assertThat(unsaid.at("/readings/0/solo/asks").asBoolean()).isTrue();
+        assertThat(light(unsaid, "key").has("kStops")).isFalse();
+        assertThat(lux("key")).isCloseTo(predicted, within(0.6));
+
+        long id = unsaid.at("/readings/0/id").asLong();
+        assertThat(api.as("READER")
+                        .post("/api/readings/%d/confirmed".formatted(id), "")
+                        .status())
+                .isEqualTo(403);
+        JsonNode said = api.as("CREW")
+                .post("/api/readings/%d/confirmed".formatted(id), "")
+                .body();
+        assertThat(said.at("/readings/0/solo/asks").asBoolean()).isFalse();
+        assertThat(said.at("/readings/0/solo/confirmedBy").asText()).isNotEmpty();
+        assertThat(light(said, "key").get("kStops").asDouble()).isCloseTo(1.68, within(0.02));
+        assertThat(api.get("/api/scenes/%d/export".formatted(scene))
+                        .body()
+                        .at("/shots/0/readings/0/figures/confirmedBy")
+                        .asText())
+                .as("who said so goes along in the file")
+                .isEqualTo(said.at("/readings/0/solo/confirmedBy").asText());
+    }
+
+    @Test
+    void whatAnEarlierModelPredictedIsWorkedOutAgainUnlessTheLightWasChangedSince() {
+        double predicted = lux("key");
+        api.post(readings(), line("key alone %.2f lux".formatted(predicted * 1.4)));
+        api.post(readings(), line("fill alone %.2f lux".formatted(lux("fill") * 1.2)));
+        sql.update(
+                "update reading set model = 1, predicted_lux = 9999, predicted_kelvin = null, made_at = dateadd(year, 1, made_at) where shot_id = ?",
+                shot);
+        sql.update(
+                "update reading set made_at = timestamp '2020-01-01 00:00:00+00' where shot_id = ? and alone_id in (select id from placement where placement_key = 'fill')",
+                shot);
+        readingsOfEarlierModels.predictAgain();
+        List<Double> now =
+                sql.queryForList("select predicted_lux from reading where shot_id = ? order by id", Double.class, shot);
+        assertThat(now.get(0)).isCloseTo(predicted, within(0.6));
+        assertThat(now.get(1)).as("the fill was recorded after that").isNull();
+        assertThat(sql.queryForList("select distinct model from reading where shot_id = ?", Integer.class, shot))
+                .containsExactly(ReadingEntity.MODEL);
     }
 
     @Test

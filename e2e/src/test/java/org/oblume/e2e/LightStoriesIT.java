@@ -1,0 +1,207 @@
+package org.oblume.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** Light that takes the long way, told before it is lit, beside renderings of the same places by brute force. */
+class LightStoriesIT {
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final Path CASES = Path.of("..", "server", "src", "test", "resources", "cases", "light");
+    /** What T1 needs at ISO 800 and 1/48 s, lux. */
+    private static final double LUX_AT_T1 = 250 * 48.0 / 800;
+
+    private static RunningOblume oblume;
+    private static Browser gaffer;
+    private static Person person;
+    private static int number = 50;
+
+    @BeforeAll
+    static void start() throws IOException, InterruptedException {
+        oblume = RunningOblume.withDemo(RunningOblume.newData());
+        person = Person.ofTheDemo(oblume, "LEAD");
+        gaffer = new Browser(oblume.address());
+    }
+
+    @AfterAll
+    static void stop() {
+        gaffer.close();
+        oblume.close();
+    }
+
+    /** A scene that was rendered, imported, and what the rendering says of its mark. */
+    private record Rendered(long shot, JsonNode mark) {
+
+        static Rendered of(String name) throws IOException, InterruptedException {
+            JsonNode file = JSON.readTree(CASES.resolve(name + ".json").toFile());
+            person.post(
+                    "/api/scenes/import?number=" + ++number,
+                    file.at("/request/scene").toString());
+            return new Rendered(person.shot(file.at("/request/shot").asText()), file.at("/answer/marks/0"));
+        }
+
+        double lit() {
+            return Math.max(
+                    mark.at("/left/lux").asDouble(), mark.at("/right/lux").asDouble());
+        }
+    }
+
+    @Test
+    void aBookLightSaysItsStopBeforeItIsLitAndASecondClothCostsWhatAClothCosts() throws Exception {
+        Rendered book = Rendered.of("book-light");
+        gaffer.open("/shots/%d/light".formatted(book.shot));
+        double first = stops(figure("A meter at the lit cheek"));
+        assertThat(first).isCloseTo(Math.log(book.lit() / LUX_AT_T1) / Math.log(2), within(1.0 / 3));
+
+        gaffer.open("/shots/%d/plot".formatted(book.shot));
+        double one = lit(book);
+        say("silk half silk");
+        gaffer.press("Keep Enter");
+        gaffer.gone("#say-echo .told");
+        assertThat(Math.log(one / lit(book)) / Math.log(2))
+                .as("a half silk costs 1.2 stops, and what it spreads beside the face")
+                .isCloseTo(1.2, within(1.0 / 3));
+        assertThat(gaffer.complaints()).isEmpty();
+    }
+
+    @Test
+    void aWhiteRoomsBouncesAndTilesArePredictedDialledOutMeteredAndKept() throws Exception {
+        Rendered bath = Rendered.of("ceiling-bath");
+        gaffer.open("/shots/%d/light".formatted(bath.shot));
+        assertThat(lux(figure("Light there"))).isCloseTo(bath.lit(), within(bath.lit() / 8));
+
+        Rendered tiles = Rendered.of("tinted-tiles");
+        gaffer.open("/shots/%d/light".formatted(tiles.shot));
+        double tint = tint(figure("Tint, lit"));
+        assertThat(tint).isCloseTo(tiles.mark.at("/right/duv").asDouble(), within(0.003));
+        assertThat(1e6 / Double.parseDouble(figure("White, lit").replace(" K", "")))
+                .isCloseTo(1e6 / tiles.mark.at("/right/kelvin").asDouble(), within(10.0));
+
+        gaffer.open("/shots/%d/plot".formatted(tiles.shot));
+        say("key tint -0.003");
+        gaffer.press("Keep Enter");
+        gaffer.gone("#say-echo .told");
+        gaffer.open("/shots/%d/light".formatted(tiles.shot));
+        assertThat(tint(figure("Tint, lit"))).isCloseTo(tint - 0.003, within(0.001));
+
+        gaffer.open("/shots/%d/meter".formatted(tiles.shot));
+        gaffer.see("input[aria-label=Reading]");
+        gaffer.fill("Reading", "Key alone 500 lux, 4400 K");
+        gaffer.see("input[aria-label=Reading]").sendKeys(Keys.ENTER);
+        gaffer.until("see it kept", d -> gaffer.texts("table.log tbody tr").size() == 1 ? true : null);
+        JsonNode key =
+                person.get("/api/shots/%d/readings".formatted(tiles.shot)).at("/lights/0");
+        assertThat(key.get("kStops").asDouble()).isCloseTo(0, within(0.35));
+        assertThat(lux(key.at("/predicted/metric").asText()))
+                .as("what was read is what is predicted")
+                .isCloseTo(500, within(1.0));
+        assertThat(key.get("kelvin").asDouble()).isCloseTo(4400, within(2.0));
+        assertThat(gaffer.complaints()).isEmpty();
+    }
+
+    @Test
+    void aGridOverHalfOfThePanelTakesHalfOfItsSpillOffTheWall() throws Exception {
+        Rendered panel = Rendered.of("grid-40-panel-near");
+        JsonNode whole = light(panel);
+        assertThat(whole.at("/lit/lux").asDouble()).isCloseTo(panel.lit(), within(panel.lit() / 8));
+
+        gaffer.open("/shots/%d/plot".formatted(panel.shot));
+        gaffer.pressCss("[data-key=key]");
+        gaffer.press("Grid 40°");
+        gaffer.see("[data-attribute=MODIFIERS] select").sendKeys("its left half");
+        gaffer.seeText("Grid 40°, left half");
+        JsonNode half = light(panel);
+        gaffer.press("Take off");
+        gaffer.seeText("nothing: bare lamp");
+        JsonNode bare = light(panel);
+
+        double taken = bare.at("/background/lux").asDouble()
+                - whole.at("/background/lux").asDouble();
+        assertThat(taken).isPositive();
+        assertThat(bare.at("/background/lux").asDouble()
+                        - half.at("/background/lux").asDouble())
+                .isCloseTo(taken / 2, within(taken * 0.15));
+        assertThat(Math.log(bare.at("/lit/lux").asDouble() / half.at("/lit/lux").asDouble()) / Math.log(2))
+                .as("the grid's own 0.6 stop on half of it, and hardly more")
+                .isBetween(0.15, 0.45);
+        assertThat(gaffer.complaints()).isEmpty();
+    }
+
+    /** What lies on a point of the floor, on a wall and in the air is told by touching it, and follows what is tried. */
+    @Test
+    void anyPlaceThatIsTouchedTellsItsLight() throws Exception {
+        long shot = person.shot("4A");
+        gaffer.open("/shots/%d/plot".formatted(shot));
+        gaffer.press("Light at a point…");
+        gaffer.see("[aria-label='Where the light lands']");
+        put("right", "3.9 m");
+        put("up", "2.0 m");
+        put("high", "0 m");
+        gaffer.seeText("On the floor");
+        JsonNode there = person.post(
+                "/api/shots/%d/light/at".formatted(shot),
+                """
+                {"xM":3.9,"yM":2.0,"heightM":0,"withinM":0,"changes":[],"holds":[],"out":[]}""");
+        gaffer.seeText(there.at("/lux/metric").asText());
+        gaffer.seeText(there.at("/from/0/name").asText());
+        put("high", "1.5 m");
+        gaffer.seeText("In the air, turned to the lens");
+        gaffer.press("Close where the light lands");
+        gaffer.gone("[aria-label='Where the light lands']");
+        assertThat(gaffer.complaints()).isEmpty();
+    }
+
+    private static void put(String field, String figure) {
+        gaffer.fill(field, figure);
+        gaffer.press(Keys.ENTER);
+    }
+
+    private static void say(String line) {
+        gaffer.see("#say-it").sendKeys(Keys.chord(Keys.CONTROL, "a"), line);
+    }
+
+    private static JsonNode light(Rendered rendered) throws IOException, InterruptedException {
+        return person.post("/api/shots/%d/light".formatted(rendered.shot), "{\"changes\":[],\"holds\":[],\"out\":[]}")
+                .at("/light/marks/0");
+    }
+
+    private static double lit(Rendered rendered) throws IOException, InterruptedException {
+        return light(rendered).at("/lit/lux").asDouble();
+    }
+
+    private static String figure(String row) {
+        return gaffer.until("see “%s”".formatted(row), d -> gaffer.texts(".figures tr").stream()
+                .filter(t -> t.startsWith(row))
+                .map(t -> t.substring(row.length()).replaceAll("\\s+", " ").strip())
+                .filter(t -> !t.isEmpty())
+                .findFirst()
+                .orElse(null));
+    }
+
+    private static double lux(String printed) {
+        return Double.parseDouble(printed.replaceAll(".*?([\\d.]+) lux.*", "$1"));
+    }
+
+    private static double tint(String printed) {
+        return Double.parseDouble(printed.replace('−', '-'));
+    }
+
+    /** Stops above T1 of a label such as {@code T0.7 ⅔}. */
+    private static double stops(String label) {
+        List<String> parts = List.of(label.replaceFirst("^T", "").split(" "));
+        double thirds =
+                parts.size() < 2 ? 0 : parts.get(1).equals("⅓") || parts.get(1).equals("1/3") ? 1 : 2;
+        double whole = Math.rint(2 * Math.log(Double.parseDouble(parts.get(0))) / Math.log(2));
+        return whole + thirds / 3;
+    }
+}
