@@ -64,6 +64,13 @@ const actions = computed((): Action[] => [
   ]),
 ])
 
+/** The corner of the plan that is farthest from what is pointed at. */
+const aside = computed(() => {
+  const about = stage.value?.middle()
+  const at = pointed.value
+  if (!about || !at) return 'right-3 bottom-3'
+  return [at.xM > about.xM ? 'left-3' : 'right-3', at.yM > about.yM ? 'bottom-14' : 'top-3']
+})
 watch(
   () => props.shotId,
   () => (pointed.value = undefined),
@@ -153,7 +160,8 @@ onBeforeUnmount(editor.letGo)
           </div>
           <LandingCard
             v-if="pointed"
-            class="absolute right-3 bottom-3 w-64 max-w-[calc(100%-1.5rem)]"
+            class="absolute w-64 max-w-[calc(100%-1.5rem)]"
+            :class="aside"
             :shot-id="shotId"
             :at="pointed"
             @point="(at: Pointed) => (pointed = at)"

@@ -21,6 +21,7 @@ export interface Pointed {
 /** Where the light lands: what falls on a place that is pointed at, and of which source. It follows what is tried and dragged. */
 const props = defineProps<{ shotId: number; at: Pointed }>()
 const emit = defineEmits<{ close: []; point: [at: Pointed] }>()
+const MOST = 5
 const light = useLight()
 const settings = useSettings()
 const landing = shallowRef<Landing>()
@@ -53,14 +54,14 @@ const far = computed(() => (props.at.heightM === undefined ? landing.value?.zM :
 
 <template>
   <section
-    class="card flex flex-col gap-1 bg-panel border border-line rounded-mark p-2.5"
+    class="card flex flex-col gap-0.5 bg-panel border border-line rounded-mark p-2"
     aria-label="Where the light lands"
   >
     <header class="flex items-baseline gap-2">
       <h2 class="grow font-strong">{{ heading }}</h2>
       <button class="button !px-2" aria-label="Close where the light lands" @click="emit('close')">×</button>
     </header>
-    <div class="figure-row">
+    <div class="where grid grid-cols-3 gap-1 text-fine text-quiet">
       <FigureField label="right" kind="LENGTH" :value="at.xM" @read="emit('point', { ...at, xM: $event ?? at.xM })" />
       <FigureField label="up" kind="LENGTH" :value="at.yM" @read="emit('point', { ...at, yM: $event ?? at.yM })" />
       <FigureField
@@ -73,7 +74,7 @@ const far = computed(() => (props.at.heightM === undefined ? landing.value?.zM :
     </div>
     <p v-if="problem" role="alert" class="text-small">{{ problem }}</p>
     <template v-else-if="landing">
-      <p class="flex items-center gap-2" role="status">
+      <p class="mt-1 flex items-center gap-2" role="status">
         <span class="swatch" :style="{ background: landing.light.swatch ?? '#000000' }" />
         <span class="figure">{{ settings.printed(landing.lux) }}</span>
         <span v-if="landing.light.overStops !== undefined" class="figure"
@@ -88,14 +89,16 @@ const far = computed(() => (props.at.heightM === undefined ? landing.value?.zM :
         <template v-else>{{ landing.from.length ? 'a colour, no white' : 'dark' }}</template>
       </p>
       <ol class="from mt-0.5">
-        <li v-for="s in landing.from.slice(0, 6)" :key="s.key" class="flex items-baseline gap-2">
+        <li v-for="s in landing.from.slice(0, MOST)" :key="s.key" class="flex items-baseline gap-2">
           <span class="grow truncate">{{ s.name }}</span>
           <span class="figure text-quiet">{{ Math.round(s.part * 100) }} %</span>
           <span class="figure w-12 text-right">{{
             s.light.overStops === undefined ? Math.round(s.light.lux) : tenths(s.light.overStops)
           }}</span>
         </li>
-        <li v-if="landing.from.length > 6" class="text-fine text-quiet">and {{ landing.from.length - 6 }} more</li>
+        <li v-if="landing.from.length > MOST" class="text-fine text-quiet">
+          and {{ landing.from.length - MOST }} more
+        </li>
       </ol>
       <p class="text-fine text-quiet">
         Predicted, room included{{ landing.light.overStops === undefined ? '' : '; stops from the camera’s' }}.
@@ -104,3 +107,11 @@ const far = computed(() => (props.at.heightM === undefined ? landing.value?.zM :
     <p v-else class="text-quiet" role="status">Working out the light…</p>
   </section>
 </template>
+
+<style scoped>
+/* Three labels in a row, each above its field. */
+.where {
+  grid-template-rows: auto auto;
+  grid-auto-flow: column;
+}
+</style>

@@ -38,7 +38,13 @@ class PlannedLightIT {
         // less than by the distances alone: the room's part does not grow with them
         echoes("Key level 70 % to 26", "+1.4 stops, held at 26", "5.9° to 10.1° as Repairer sees it");
         say("key 1.7 m full grid cloth hold");
-        echoes("Key is short by", "open the stop to", "ISO", "shutter", "closer", "a stronger unit");
+        echoes(
+                "Key is short by 1.0 stop",
+                "open the stop to T2,",
+                "ISO 25",
+                "shutter 1/24 s",
+                "closer, from 1.70 m to about 1.",
+                "a stronger unit: Tungsten Fresnel 2 kW");
         crew.pressCss("#say-it");
         crew.press(Keys.ESCAPE);
 
@@ -167,7 +173,7 @@ class PlannedLightIT {
                 "see the ambience first",
                 d -> crew.texts(".ladder .rung .word").stream().allMatch(t -> t.startsWith("Ambience")) ? true : null);
         crew.press("All on");
-        crew.until("see all of it again", d -> crew.text(".ladder").contains("2:1") ? true : null);
+        crew.until("see all of it again", d -> crew.text(".ladder").contains("5:1") ? true : null);
         assertThat(crew.complaints()).isEmpty();
     }
 

@@ -122,9 +122,10 @@ public record ExposureHold(
         if (iso <= HIGHEST_ISO) {
             all.add(Phrase.of("ISO %d".formatted(Math.round(iso / ISO_STEP) * ISO_STEP)));
         }
-        double seconds = camera.exposure().shutterSeconds() * ratio;
-        if (seconds <= 1 && seconds * camera.shutter().fps() <= 1) {
-            all.add(Phrase.of("shutter 1/%d s".formatted((long) Math.floor(1 / seconds))));
+        double part = 1 / (camera.exposure().shutterSeconds() * ratio);
+        double least = Math.max(1, camera.shutter().fps());
+        if (part >= least * Math.pow(2, -A_TENTH)) {
+            all.add(Phrase.of("shutter 1/%d s".formatted((long) Math.floor(Math.max(least, part)))));
         }
         return all;
     }

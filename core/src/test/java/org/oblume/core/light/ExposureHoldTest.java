@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.LensNd;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
@@ -52,6 +53,26 @@ class ExposureHoldTest {
                 .anyMatch(o -> o.metric().contains("ISO 1230"))
                 .anyMatch(o -> o.metric().contains("1/31"))
                 .anyMatch(o -> o.metric().contains("1.37 m"));
+    }
+
+    /** Eight stops cannot be had from a lens, a camera or a shutter; an offer that nobody can take is none. */
+    @Test
+    void nothingAbsurdIsOffered() {
+        Modifiers wall = new Modifiers(List.of(new Modifier("Wall", 10, 0, 0, false, null, null, null)));
+        Stage before = keyAt(1.7);
+        Stage after = keyAt(1.7).tie("key", wall);
+        ExposureHold held = held(before, after);
+        assertThat(held.move().shortfall().value()).isCloseTo(9.5, within(0.1));
+        assertThat(held.offers(after.light(), List.of())).singleElement().satisfies(o -> assertThat(o.metric())
+                .contains("nothing alone makes up 9.5 stops"));
+        Modifiers some = new Modifiers(List.of(new Modifier("Net", 2, 0, 0, false, null, null, null)));
+        assertThat(held(before, keyAt(1.7).tie("key", some)).offers(keyAt(1.7).light(), List.of()))
+                .as("at 24 frames a second a shutter has one stop from 1/48 s")
+                .noneMatch(o -> o.metric().startsWith("shutter"))
+                .anyMatch(o -> o.metric().equals("ISO 2240"));
+        Stage filtered = keyAt(1.7).tie("camera", new LensNd(0.9)).tie("key", some);
+        assertThat(held(keyAt(1.7), filtered).offers(filtered.light(), List.of()))
+                .anyMatch(o -> o.metric().equals("1.5 stops less ND on the lens"));
     }
 
     @Test
