@@ -160,7 +160,7 @@ onBeforeUnmount(editor.letGo)
           </div>
           <LandingCard
             v-if="pointed"
-            class="absolute w-64 max-w-[calc(100%-1.5rem)]"
+            class="landing absolute w-64 max-w-[calc(100%-1.5rem)]"
             :class="aside"
             :shot-id="shotId"
             :at="pointed"
@@ -287,6 +287,13 @@ onBeforeUnmount(editor.letGo)
   }
   .strip {
     display: none;
+  }
+  .landing {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 10;
+    width: auto;
+    max-width: none;
   }
   .inspector {
     border-left: 0;

@@ -104,8 +104,8 @@ defineExpose({ focus: () => field.value?.focus() })
         >
       </template>
       <template v-else
-        >One light: its name, then what is read towards it. All lights: stop, then <i>shadow</i>, <i>background</i>;
-        <i>lit 54</i> for the monitor.</template
+        >One light: its name, then what is read towards it (or <i>to the lens</i>). All lights: stop, then
+        <i>shadow</i>, <i>background</i>; <i>lit 54</i> for the monitor.</template
       >
     </p>
   </form>
