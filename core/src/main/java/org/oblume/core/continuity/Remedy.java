@@ -30,6 +30,11 @@ import org.oblume.core.units.Stops;
  */
 public final class Remedy {
 
+    /** Nobody moves a light so near, or to more than 2.8 times or less than a 2.8th of its distance, for its softness alone (settings of the model). */
+    private static final double NEAREST_M = 0.5;
+
+    private static final double MOST_DOUBLINGS = 1.5;
+
     /** Output beyond full that nobody sees: it counts as full. */
     private static final double JUST_FULL = 0.03;
 
@@ -235,9 +240,16 @@ public final class Remedy {
         if (now == null) {
             return Optional.empty();
         }
-        Phrase distances = Phrase.format(
-                "from %s to %s",
-                Phrase.of(Length.ofMetres(now)), Phrase.of(Length.ofMetres(now * Math.pow(2, difference))));
+        double then = now * Math.pow(2, difference);
+        if (then < NEAREST_M || Math.abs(difference) > MOST_DOUBLINGS) {
+            return Optional.of(Phrase.of(
+                    difference < 0
+                            ? "%s through a larger frame, or softer cloth on it; then its level.".formatted(name(key))
+                            : "%s through a smaller frame, or without its cloth; then its level."
+                                    .formatted(name(key))));
+        }
+        Phrase distances =
+                Phrase.format("from %s to %s", Phrase.of(Length.ofMetres(now)), Phrase.of(Length.ofMetres(then)));
         return Optional.of(Phrase.format(
                 difference < 0
                         ? "%s closer, %s, or through a larger frame; then its level."

@@ -108,6 +108,13 @@ class RemedyTest {
     }
 
     @Test
+    void aLightIsNotSentAcrossTheRoomForItsSoftnessAlone() {
+        Stage off = shot().tie("key", new Place(9 / Math.sqrt(2), 9 / Math.sqrt(2), true));
+        assertThat(remedy(Aspect.SOFTNESS, off))
+                .isEqualTo("Key through a larger frame, or softer cloth on it; then its level.");
+    }
+
+    @Test
     void aKeyFromAnotherSideIsBroughtBackToItsBearing() {
         assertThat(remedy(Aspect.KEY_SIDE, shot().tie("key", new Place(-2, -2, false))))
                 .isEqualTo("Bring Key back to bearing 045° from the mark, or call the move a cheat.");
