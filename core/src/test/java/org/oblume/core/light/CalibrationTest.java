@@ -3,6 +3,8 @@ package org.oblume.core.light;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -15,11 +17,20 @@ import org.oblume.core.colour.LightMix;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.Signals;
 import org.oblume.core.photometry.Calibration;
+import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.ColourTemperature;
+import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Mount;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.Site;
 import org.oblume.core.plot.Surface;
 
 /** What a meter said of a light alone, in every later prediction of it. */
@@ -45,16 +56,58 @@ class CalibrationTest {
                                 .head("key", Role.KEY, -1, 1, 1.2)
                                 .tie("key", AimSetting.along(0, 90))),
                 Arguments.of(
+                        "by a mirror",
+                        Stage.outdoors()
+                                .head("key", Role.KEY, 0, 3, 1.5)
+                                .tie("key", AimSetting.along(270, 0))
+                                .grip("mirror", PlacementKind.MIRROR, 1, 1, null, -2, 3, 1.5, 118, 0)),
+                Arguments.of("the sun", sun()),
+                Arguments.of(
                         "in a tinted room",
                         Stage.room(2.6, new Surface(0.7, 20, 0.01), Surface.grey(0.8))
                                 .head("key", Role.KEY, -1, 1, 2)));
+    }
+
+    /** It stands 40° up in the south, behind a pane that looks north. */
+    private static Stage sun() {
+        Instant noon = Instant.parse("2026-03-20T12:07:00Z");
+        Stage stage = Stage.outdoors()
+                .with(new SetPlan(
+                        null,
+                        0,
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        null,
+                        Surface.grey(0),
+                        null,
+                        null,
+                        new Site(50, 0)));
+        stage.put(
+                new Placement(
+                        "key",
+                        "Window",
+                        PlacementKind.DAYLIGHT,
+                        Role.KEY,
+                        null,
+                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null, null)),
+                1.5,
+                -3,
+                1.5 + 3 * Math.tan(Math.toRadians(40)),
+                AimSetting.along(0, 0));
+        return stage.tie("mark", AimSetting.along(180, 0))
+                .tie("key", new Place(0, -3, true))
+                .tie("key", new ColourTemperature(5600))
+                .tie("key", new Daylight(0, 50_000, noon, null));
     }
 
     @ParameterizedTest(name = "{0}")
     @MethodSource("kinds")
     void thePredictionAfterAReadingIsTheReading(String kind, Stage stage) {
         for (Turned turned : Turned.values()) {
-            Stage metered = stage.camera(0.4, 3.5);
+            // the sun is behind a meter that looks north
+            Stage metered = stage.camera(0.4, kind.equals("the sun") ? -3.5 : 3.5);
             LightMix before = metered.light().metered("key", "mark", turned).orElseThrow();
             ColourReading read = new ColourReading(
                     1e6 / (1e6 / before.reading().kelvin() + 12),
@@ -132,7 +185,7 @@ class CalibrationTest {
     @Test
     void whatTheMeterIsToldIsTheDimmedFilament() {
         Stage lamp = Stage.outdoors()
-                .head("key", Role.KEY, org.oblume.core.photometry.LevelCurve.TUNGSTEN, 0, 3, 1.5)
+                .head("key", Role.KEY, LevelCurve.TUNGSTEN, 0, 3, 1.5)
                 .tie("key", new Level(50));
         double kelvin = lamp.light()
                 .metered("key", "mark", Turned.TO_LIGHT)
