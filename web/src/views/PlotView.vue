@@ -5,7 +5,6 @@ import { value, type PlanPoint } from '@/api/types'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import type { Pointed } from '@/components/plot/LandingCard.vue'
 import FrameView from '@/components/plot/FrameView.vue'
 import HeightStrip from '@/components/plot/HeightStrip.vue'
 import MarkLadder from '@/components/plot/MarkLadder.vue'
@@ -14,6 +13,7 @@ import SayBar from '@/components/plot/SayBar.vue'
 import TryBar from '@/components/plot/TryBar.vue'
 import { onPaper, undoing, type Action } from '@/lib/actions'
 import { lazy } from '@/lib/lazy'
+import { usePointed, type Pointed } from '@/lib/usePointed'
 import { useShortcuts } from '@/lib/useShortcuts'
 import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
@@ -41,7 +41,11 @@ const say = ref<InstanceType<typeof SayBar>>()
 const dialog = ref<'shot' | 'new' | 'place' | 'compare'>()
 const sheet = ref<'light'>()
 const middle = ref<PlanPoint>({ xM: 0, yM: 0 })
-const pointed = ref<Pointed>()
+
+const { pointed, corner, begin } = usePointed(
+  () => stage.value?.middle() ?? middle.value,
+  () => props.shotId,
+)
 
 const line = computed(() => book.shots.get(props.shotId))
 const asOf = computed(() => (typeof route.query.event === 'string' ? Number(route.query.event) : undefined))
@@ -55,7 +59,7 @@ const actions = computed((): Action[] => [
   ...undoing(),
   { name: 'Place…', disabled: plot.locked, run: openPlace },
   ...(light.trials.length ? [] : [{ name: 'Try without saving', run: () => light.begin() }]),
-  { name: 'Light at a point…', run: () => (pointed.value = { ...stage.value!.middle(), withinM: 0 }) },
+  { name: 'Light at a point…', run: begin },
   { name: `New shot from ${plot.plot?.shot.slate ?? ''}`, run: () => (dialog.value = 'new') },
   { name: 'Draw the set', run: () => router.push({ name: 'set', params: { id: props.shotId } }) },
   onPaper([
@@ -63,18 +67,6 @@ const actions = computed((): Action[] => [
     { name: 'Shot sheet', path: `/api/shots/${props.shotId}/paper/sheet` },
   ]),
 ])
-
-/** The corner of the plan that is farthest from what is pointed at. */
-const aside = computed(() => {
-  const about = stage.value?.middle()
-  const at = pointed.value
-  if (!about || !at) return 'right-3 bottom-3'
-  return [at.xM > about.xM ? 'left-3' : 'right-3', at.yM > about.yM ? 'bottom-14' : 'top-3']
-})
-watch(
-  () => props.shotId,
-  () => (pointed.value = undefined),
-)
 
 /* the ladder is of the mark that is chosen, or that the chosen light is aimed at */
 watch(
@@ -160,8 +152,7 @@ onBeforeUnmount(editor.letGo)
           </div>
           <LandingCard
             v-if="pointed"
-            class="landing absolute w-64 max-w-[calc(100%-1.5rem)]"
-            :class="aside"
+            :class="corner"
             :shot-id="shotId"
             :at="pointed"
             @point="(at: Pointed) => (pointed = at)"
@@ -287,13 +278,6 @@ onBeforeUnmount(editor.letGo)
   }
   .strip {
     display: none;
-  }
-  .landing {
-    position: fixed;
-    inset: auto 0 0;
-    z-index: 10;
-    width: auto;
-    max-width: none;
   }
   .inspector {
     border-left: 0;

@@ -7,16 +7,9 @@ import StopsText from '@/components/marks/StopsText.vue'
 import { signed } from '@/lib/print'
 import { tenths } from '@/lib/stops'
 import { useLatest } from '@/lib/useLatest'
+import type { Pointed } from '@/lib/usePointed'
 import { useLight } from '@/stores/light'
 import { useSettings } from '@/stores/settings'
-
-/** A place that is pointed at; without a height on the floor, or half way up a wall that is near. */
-export interface Pointed {
-  xM: number
-  yM: number
-  heightM?: number
-  withinM: number
-}
 
 /** Where the light lands: what falls on a place that is pointed at, and of which source. It follows what is tried and dragged. */
 const props = defineProps<{ shotId: number; at: Pointed }>()
@@ -54,7 +47,7 @@ const far = computed(() => (props.at.heightM === undefined ? landing.value?.zM :
 
 <template>
   <section
-    class="card flex flex-col gap-0.5 bg-panel border border-line rounded-mark p-2"
+    class="card absolute w-64 flex flex-col gap-0.5 bg-panel border border-line rounded-mark p-2"
     aria-label="Where the light lands"
   >
     <header class="flex items-baseline gap-2">
@@ -113,5 +106,13 @@ const far = computed(() => (props.at.heightM === undefined ? landing.value?.zM :
 .where {
   grid-template-rows: auto auto;
   grid-auto-flow: column;
+}
+@media (width < 800px) {
+  .card {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 10;
+    width: auto;
+  }
 }
 </style>
