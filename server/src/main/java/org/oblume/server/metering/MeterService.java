@@ -424,6 +424,12 @@ public class MeterService {
         return new ReadingOf(row.shotId(), row.runId());
     }
 
+    /** Whether there are lights that were read beside an earlier model's predictions. */
+    @Transactional(readOnly = true)
+    boolean hasEarlierPredictions() {
+        return readings.existsByModelLessThanAndAloneIdIsNotNullAndRunIdIsNull(ReadingEntity.MODEL);
+    }
+
     /** Works out again what an earlier model predicted of lights that were read alone. */
     void predictAgain() {
         Map<Long, Subject> shots = new HashMap<>();

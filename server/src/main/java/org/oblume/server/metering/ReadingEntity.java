@@ -49,8 +49,6 @@ class ReadingEntity extends IdentifiedEntity implements RecordSource {
     @Column(name = "predicted_duv")
     private @Nullable Double predictedDuv;
 
-    /** Asked for in a query. */
-    @SuppressWarnings("unused")
     private int model;
 
     private String author = "";
@@ -101,10 +99,10 @@ class ReadingEntity extends IdentifiedEntity implements RecordSource {
         this.figures = told;
     }
 
-    /** Lux that were predicted when it was made; null when nothing was. */
+    /** Lux that were predicted when it was made; null when nothing was, or by an earlier model. */
     @Nullable
     Double predictedLux() {
-        return predictedLux;
+        return model < MODEL ? null : predictedLux;
     }
 
     /** The white that was predicted when it was made; null when nothing was, and when it was a colour. */

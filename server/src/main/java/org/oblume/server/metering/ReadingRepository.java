@@ -9,6 +9,8 @@ interface ReadingRepository extends JpaRepository<ReadingEntity, Long> {
 
     List<ReadingEntity> findByShotIdAndRunIdIsNullOrderById(long shotId);
 
+    boolean existsByModelLessThanAndAloneIdIsNotNullAndRunIdIsNull(int model);
+
     List<ReadingEntity> findByModelLessThanAndAloneIdIsNotNullAndRunIdIsNullOrderById(int model);
 
     List<ReadingEntity> findByRunIdOrderById(long runId);
