@@ -55,8 +55,18 @@ const far = computed(() => (props.at.heightM === undefined ? landing.value?.zM :
       <button class="button !px-2" aria-label="Close where the light lands" @click="emit('close')">×</button>
     </header>
     <div class="where grid grid-cols-3 gap-1 text-fine text-quiet">
-      <FigureField label="right" kind="LENGTH" :value="at.xM" @read="emit('point', { ...at, xM: $event ?? at.xM })" />
-      <FigureField label="up" kind="LENGTH" :value="at.yM" @read="emit('point', { ...at, yM: $event ?? at.yM })" />
+      <FigureField
+        label="right"
+        kind="LENGTH"
+        :value="landing?.xM ?? at.xM"
+        @read="emit('point', { ...at, xM: $event ?? at.xM })"
+      />
+      <FigureField
+        label="up"
+        kind="LENGTH"
+        :value="landing?.yM ?? at.yM"
+        @read="emit('point', { ...at, yM: $event ?? at.yM })"
+      />
       <FigureField
         label="high"
         kind="LENGTH"

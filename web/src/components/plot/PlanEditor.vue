@@ -96,8 +96,9 @@ const pointer = usePlanPointer({
     else if (wanted.kind === 'move' && more) emit('select', wanted.key, true)
   },
   onTap: (at) => {
+    // what is chosen is let go of first
+    if (props.pointed || !props.selected) emit('point', at, WALL_PX / view.value.scale)
     emit('select', undefined)
-    emit('point', at, WALL_PX / view.value.scale)
   },
   onDrag: (moved) => emit('drag', moved),
   onTurn: (key, bearing) => emit('turn', key, bearing),

@@ -13,10 +13,6 @@ import org.oblume.core.plot.HintKind;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
-import org.oblume.core.plot.Mount;
-import org.oblume.core.plot.Piece;
-import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Stop;
 
@@ -29,19 +25,7 @@ class DaylightHintsTest {
     private static final double CARD_LUX = 250 * 8 / (1.0 / 48 * 800) * 0.18;
 
     private static Stage window(double skyLux, double sunLux) {
-        Stage stage = Stage.outdoors().camera(0, 4);
-        stage.put(
-                new Placement(
-                        "window",
-                        "Window",
-                        PlacementKind.DAYLIGHT,
-                        Role.AMBIENCE,
-                        null,
-                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null, null)),
-                0,
-                -4,
-                1.5,
-                AimSetting.along(0, 0));
+        Stage stage = Stage.outdoors().camera(0, 4).window("window", Role.AMBIENCE, 0, -4, 1.5, 0);
         return stage.tie("window", new Daylight(skyLux, sunLux, NOON, null))
                 .tie("window", new ColourTemperature(6500))
                 .tie("camera", new Lens(35));

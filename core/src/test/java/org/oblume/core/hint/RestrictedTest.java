@@ -10,9 +10,7 @@ import org.oblume.core.plot.HintKind;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Restriction;
 import org.oblume.core.plot.Role;
-import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.SetStatus;
-import org.oblume.core.plot.Surface;
 
 /** What the place does not allow. The face at (0, 0) looks north; the camera stands north of it and looks south. */
 class RestrictedTest {
@@ -30,19 +28,7 @@ class RestrictedTest {
     }
 
     private static Stage with(Restriction.Kind kind, String note, PlanPoint... outline) {
-        return stage().head("key", Role.KEY, 3, 3, 2)
-                .with(new SetPlan(
-                        null,
-                        0,
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        null,
-                        Surface.grey(0),
-                        List.of(new Restriction(kind, note, List.of(outline))),
-                        null,
-                        null));
+        return stage().head("key", Role.KEY, 3, 3, 2).at(null, new Restriction(kind, note, List.of(outline)));
     }
 
     private static final PlanPoint[] AROUND = {
@@ -78,23 +64,7 @@ class RestrictedTest {
 
     @Test
     void aStandWhereNoneMayStand() {
-        Restriction taxiway = new Restriction(
-                Restriction.Kind.NO_STANDS,
-                "taxiway",
-                List.of(PlanPoint.of(2, 2), PlanPoint.of(6, 2), PlanPoint.of(6, 6), PlanPoint.of(2, 6)));
-        Stage stage = stage().head("key", Role.KEY, 3, 3, 2)
-                .with(new SetPlan(
-                        null,
-                        0,
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        null,
-                        Surface.grey(0),
-                        List.of(taxiway),
-                        null,
-                        null));
+        Stage stage = with(Restriction.Kind.NO_STANDS, "taxiway", AROUND);
         assertThat(hints(stage))
                 .filteredOn(h -> h.kind() == HintKind.RESTRICTED)
                 .singleElement()

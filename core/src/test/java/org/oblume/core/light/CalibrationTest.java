@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -23,13 +22,8 @@ import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
-import org.oblume.core.plot.Mount;
-import org.oblume.core.plot.Piece;
-import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
-import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.Site;
 import org.oblume.core.plot.Surface;
 
@@ -71,33 +65,10 @@ class CalibrationTest {
     /** It stands 40° up in the south, behind a pane that looks north. */
     private static Stage sun() {
         Instant noon = Instant.parse("2026-03-20T12:07:00Z");
-        Stage stage = Stage.outdoors()
-                .with(new SetPlan(
-                        null,
-                        0,
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        List.of(),
-                        null,
-                        Surface.grey(0),
-                        null,
-                        null,
-                        new Site(50, 0)));
-        stage.put(
-                new Placement(
-                        "key",
-                        "Window",
-                        PlacementKind.DAYLIGHT,
-                        Role.KEY,
-                        null,
-                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null, null)),
-                1.5,
-                -3,
-                1.5 + 3 * Math.tan(Math.toRadians(40)),
-                AimSetting.along(0, 0));
-        return stage.tie("mark", AimSetting.along(180, 0))
-                .tie("key", new Place(0, -3, true))
+        return Stage.outdoors()
+                .at(new Site(50, 0))
+                .window("key", Role.KEY, 0, -3, 1.5 + 3 * Math.tan(Math.toRadians(40)), 0)
+                .tie("mark", AimSetting.along(180, 0))
                 .tie("key", new ColourTemperature(5600))
                 .tie("key", new Daylight(0, 50_000, noon, null));
     }

@@ -3,7 +3,6 @@ package org.oblume.core.light;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
@@ -20,7 +19,6 @@ import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.ColourTemperature;
-import org.oblume.core.plot.Daylight;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
@@ -150,128 +148,6 @@ class ShotLightingTest {
     }
 
     @Test
-    void aFlagTakesAKeyAwayAndItsEdgeTakesHalf() {
-        Stage stage = Stage.outdoors().head("key", Role.KEY, 0, 4, 1.5);
-        double open = stage.mark().lit().lux();
-        stage.grip("flag", PlacementKind.FLAG, 1, 1, null, 0, 2, 1.5, 0, 0);
-        assertThat(stage.mark().lit().lux()).isZero();
-        double half = stage.tie("flag", new Place(0.5, 2, true)).mark().lit().lux();
-        assertThat(half).isBetween(open * 0.3, open * 0.7);
-        assertThat(stage.tie("flag", new Place(2, 2, true)).mark().lit().lux()).isEqualTo(open);
-        assertThat(stage.tie("flag", new Place(0, 2, true))
-                        .tie("flag", SetStatus.STRUCK)
-                        .mark()
-                        .lit()
-                        .lux())
-                .isEqualTo(open);
-    }
-
-    @Test
-    void aNetOnAStandCostsItsStopsAndAGelOnAFrameMovesTheColour() {
-        Stage stage = Stage.outdoors().head("key", Role.KEY, 0, 4, 1.5);
-        double open = stage.mark().lit().lux();
-        stage.grip(
-                "net",
-                PlacementKind.NET,
-                2,
-                2,
-                null,
-                0,
-                2,
-                1.5,
-                0,
-                0,
-                new Modifier("Single net", 0.5, 0, 0, false, null, null, null));
-        assertThat(stage.mark().lit().lux()).isCloseTo(open / Math.sqrt(2), within(1e-6));
-        stage.grip(
-                "gel",
-                PlacementKind.FRAME,
-                2,
-                2,
-                null,
-                0,
-                1,
-                1.5,
-                0,
-                0,
-                new Modifier("Half CTO", 0.5, 81, 0, false, null, null, null));
-        assertThat(stage.mark().lit().lux()).isCloseTo(open / 2, within(1e-6));
-        assertThat(1e6 / stage.mark().lit().mix().reading().kelvin()).isCloseTo(1e6 / 5600 + 81, within(0.1));
-    }
-
-    @Test
-    void aClothOnAStandSendsOnWhatTheClothOnTheHeadDoes() {
-        MarkLight onHead =
-                Stage.outdoors().head("key", Role.KEY, 0, 4, 1.5, cloth(1.2, 1)).mark();
-        MarkLight onStand = Stage.outdoors()
-                .head("key", Role.KEY, 0, 4, 1.5)
-                .grip(
-                        "cloth",
-                        PlacementKind.FRAME,
-                        1.2,
-                        1.2,
-                        null,
-                        0,
-                        3,
-                        1.5,
-                        0,
-                        0,
-                        new Modifier("Silk", 1, 2, 0, true, null, null, null))
-                .mark();
-        assertThat(onStand.lit().lux())
-                .isCloseTo(onHead.lit().lux(), within(onHead.lit().lux() * 1e-6));
-        assertThat(onStand.sources().get(0).angularSizeDeg())
-                .isCloseTo(onHead.sources().get(0).angularSizeDeg(), within(1e-9));
-    }
-
-    @Test
-    void aBoardSendsBackWhatTheFormulaSays() {
-        Stage stage = Stage.outdoors()
-                .head("fill", Role.FILL, 0, 1, 1.5)
-                .grip("board", PlacementKind.BOUNCE, 1, 1, new Surface(0.8, 10, 0), 0, 3, 1.5, 180, 0)
-                .tie("fill", AimSetting.along(0, 0));
-        double wanted = byHand(new BeamShape(Stage.PEAK, 40), 2, 3, 0.8);
-        MarkLight mark = stage.mark();
-        assertThat(mark.lit().lux()).isCloseTo(wanted, within(wanted * 0.02));
-        assertThat(mark.sources().get(0).straight()).isFalse();
-        assertThat(1e6 / mark.lit().mix().reading().kelvin()).isCloseTo(1e6 / 5600 + 10, within(0.1));
-    }
-
-    /** Each bit of a board of 1 m: what it gets of a head, and what a cheek, turned 45° from its middle, gets of it; both straight before it. */
-    private static double byHand(BeamShape beam, double headM, double faceM, double reflectance) {
-        int n = 200;
-        double sum = 0;
-        for (int i = 0; i < n; i++) {
-            for (int j = 0; j < n; j++) {
-                double x = (i + 0.5) / n - 0.5;
-                double z = (j + 0.5) / n - 0.5;
-                double toHead = Math.sqrt(headM * headM + x * x + z * z);
-                double lux = beam.candela(Math.acos(headM / toHead)) * headM / Math.pow(toHead, 3);
-                double toFace = Math.sqrt(faceM * faceM + x * x + z * z);
-                double cheek = (x + faceM) / Math.sqrt(2) / toFace;
-                sum += lux * reflectance / Math.PI * faceM / toFace * Math.max(0, cheek) / (toFace * toFace) / (n * n);
-            }
-        }
-        return sum;
-    }
-
-    @Test
-    void byAMirrorALightComesTheWholeWayRound() {
-        Stage stage = Stage.outdoors()
-                .head("sun", Role.KEY, 4, 4, 1.5)
-                .grip("mirror", PlacementKind.MIRROR, 1, 1, null, 0, 4, 1.5, 135, 0)
-                .grip("flag", PlacementKind.FLAG, 1, 1, null, 2, 2, 1.5, 45, 0)
-                .tie("sun", AimSetting.along(270, 0));
-        MarkLight mark = stage.mark();
-        assertThat(mark.sources().get(0).distanceM()).isCloseTo(8, within(0.001));
-        double wanted = 0.9 * Stage.PEAK / (64 + R * R);
-        assertThat(mark.right().lux()).isCloseTo(wanted * Math.cos(Math.toRadians(45)), within(wanted * 0.01));
-        assertThat(stage.tie("mirror", new Place(0, 6, true)).mark().lit().lux())
-                .as("out of the beam's way")
-                .isLessThan(1);
-    }
-
-    @Test
     void aHalfScrimTakesFromItsHalfOfTheFrontWhereverTheBeamGoes() {
         Modifier lower = new Modifier("Double scrim", 1, 0, 0, false, null, null, null, null, Modifier.Cover.LOWER);
         Stage plain = Stage.outdoors().head("key", Role.KEY, 0, 4, 3).tie("key", AimSetting.along(180, -10));
@@ -331,100 +207,6 @@ class ShotLightingTest {
                 .tie("wash", AimSetting.along(90, 0));
         assertThat(green.mark().lit().mix().reading().duv())
                 .isGreaterThan(white.mark().lit().mix().reading().duv() + 0.01);
-    }
-
-    @Test
-    void aWindowIsAsBrightAsItWasMetered() {
-        Stage stage = Stage.outdoors();
-        stage.put(
-                new Placement(
-                        "window",
-                        "Window",
-                        PlacementKind.DAYLIGHT,
-                        Role.AMBIENCE,
-                        null,
-                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null, null)),
-                0,
-                10,
-                1.5,
-                AimSetting.along(180, 0));
-        stage.tie("window", new Daylight(3000, 0, null, null)).tie("window", new ColourTemperature(6500));
-        double radius = Math.sqrt(2 / Math.PI);
-        assertThat(stage.mark().sources().get(0).facingLux())
-                .isCloseTo(3000 * 2 / Math.PI / (100 + radius * radius), within(0.1));
-    }
-
-    @Test
-    void theSunComesThroughTheWindowFromWhereItStands() {
-        SetPlan bare = Stage.outdoors().set();
-        SetPlan south = new SetPlan(
-                null,
-                0,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                null,
-                Surface.grey(0),
-                null,
-                null,
-                new org.oblume.core.plot.Site(50, 0));
-        Instant noon = Instant.parse("2026-03-20T12:07:00Z"); // the sun stands 40° up in the south
-        double high = 1.5 + 3 * Math.tan(Math.toRadians(40));
-        Stage stage = Stage.outdoors().with(south);
-        stage.put(
-                new Placement(
-                        "window",
-                        "Window",
-                        PlacementKind.DAYLIGHT,
-                        Role.AMBIENCE,
-                        null,
-                        new Piece("Window", null, 2, null, null, 0, Mount.IN_PLACE, 1.0, null, null, null)),
-                0,
-                -3,
-                high,
-                AimSetting.along(0, 0));
-        stage.tie("window", new Daylight(0, 50_000, noon, null));
-        MarkLight.SourceAtMark sun = stage.mark().sources().get(0);
-        assertThat(sun.facingLux()).isCloseTo(50_000, within(50.0));
-        assertThat(sun.from().degrees()).isCloseTo(180, within(1.0));
-        assertThat(sun.elevationDeg()).isCloseTo(40, within(0.5));
-        assertThat(sun.angularSizeDeg()).isCloseTo(0.53, within(1e-3));
-        assertThat(stage.tie("window", new Daylight(0, 50_000, noon, noon.plusSeconds(3 * 3600)))
-                        .mark()
-                        .sources()
-                        .get(0)
-                        .facingLux())
-                .as("three hours on it has left the pane")
-                .isZero();
-        assertThat(stage.with(bare).mark().lit().lux())
-                .as("a place that is not known has no sun")
-                .isZero();
-    }
-
-    @Test
-    void daylightFollowsTheSunDown() {
-        SetPlan there = new SetPlan(
-                null,
-                0,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                null,
-                Surface.grey(0),
-                null,
-                null,
-                new org.oblume.core.plot.Site(50, 0));
-        Instant noon = Instant.parse("2026-03-20T12:00:00Z");
-        double before = Double.MAX_VALUE;
-        for (int hours = 0; hours <= 8; hours += 2) {
-            double now = SkyChange.of(there.site(), new Daylight(1000, 0, noon, noon.plusSeconds(hours * 3600L)))
-                    .sky();
-            assertThat(now).isLessThan(before);
-            before = now;
-        }
-        assertThat(before).isZero();
     }
 
     @Test
@@ -507,44 +289,6 @@ class ShotLightingTest {
                 Stage.outdoors().head("key", Role.KEY, -x, y, 2, cloth(1, 0.4)).mark();
         assertThat(there.left().lux()).isCloseTo(here.right().lux(), within(1e-6));
         assertThat(there.right().lux()).isCloseTo(here.left().lux(), within(1e-6));
-    }
-
-    @ParameterizedTest
-    @CsvSource({"0.5, 0.1", "1, 0.4", "2, 1", "0.3, 0.5", "6, 2"})
-    void aWindowIsWhatItsPiecesAddUpTo(double distance, double radius) {
-        int n = 400;
-        double side = radius * Math.sqrt(Math.PI);
-        double sum = 0;
-        for (int i = 0; i < n; i++) { // each bit sends I_n·cosψ per area; the meter sees it at the same angle
-            for (int j = 0; j < n; j++) {
-                double x = ((i + 0.5) / n - 0.5) * side;
-                double z = ((j + 0.5) / n - 0.5) * side;
-                double squared = distance * distance + x * x + z * z;
-                double cosine = distance / Math.sqrt(squared);
-                sum += 1000 / (side * side) * (side / n) * (side / n) * cosine * cosine / squared;
-            }
-        }
-        MarkLight disc = discAt(distance, radius);
-        assertThat(disc.sources().get(0).facingLux()).isCloseTo(sum, within(sum * 0.03));
-    }
-
-    private static MarkLight discAt(double distance, double radius) {
-        double side = radius * Math.sqrt(Math.PI);
-        Stage stage = Stage.outdoors();
-        stage.put(
-                new Placement(
-                        "pane",
-                        "Pane",
-                        PlacementKind.DAYLIGHT,
-                        Role.AMBIENCE,
-                        null,
-                        new Piece("Window", null, side, null, null, 0, Mount.IN_PLACE, side, null, null, null)),
-                0,
-                distance,
-                Stage.FACE_M,
-                AimSetting.along(180, 0));
-        return stage.tie("pane", new Daylight(1000 * Math.PI / (side * side), 0, null, null))
-                .mark();
     }
 
     private static Modifier cloth(double width, double distance) {

@@ -33,10 +33,12 @@ import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Restriction;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.Shutter;
+import org.oblume.core.plot.Site;
 import org.oblume.core.plot.Speed;
 import org.oblume.core.plot.Stop;
 import org.oblume.core.plot.Surface;
@@ -125,6 +127,43 @@ public final class Stage {
                 null,
                 null,
                 set.site()));
+    }
+
+    /** The same where it stands on the earth, and with what the place does not allow. */
+    public Stage at(@Nullable Site site, Restriction... restrictions) {
+        return with(new SetPlan(
+                set.ceilingHeightM(),
+                set.northDeg(),
+                set.walls(),
+                set.openings(),
+                set.furniture(),
+                set.landmarks(),
+                set.ceiling(),
+                set.floor(),
+                List.of(restrictions),
+                null,
+                site));
+    }
+
+    /** A window 2 m wide and 1 m high with daylight, that looks along a bearing. */
+    public Stage window(String key, Role role, double x, double y, double z, double bearing) {
+        return window(key, role, 2, 1, x, y, z, bearing);
+    }
+
+    public Stage window(
+            String key, Role role, double width, double height, double x, double y, double z, double bearing) {
+        return put(
+                new Placement(
+                        key,
+                        "Window",
+                        PlacementKind.DAYLIGHT,
+                        role,
+                        null,
+                        new Piece("Window", null, width, null, null, 0, Mount.IN_PLACE, height, null, null, null)),
+                x,
+                y,
+                z,
+                AimSetting.along(bearing, 0));
     }
 
     public Stage with(SetPlan other) {
