@@ -33,6 +33,7 @@ import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
+import org.oblume.server.metering.LightCalibrations;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
@@ -57,6 +58,7 @@ public class MatchService {
     private final RebuildService rebuild;
     private final RebuildSheets sheets;
     private final MeterService meter;
+    private final LightCalibrations calibrations;
     private final KitService kit;
     private final SceneMatchRepository scenes;
     private final ShotMatchRepository closeness;
@@ -70,6 +72,7 @@ public class MatchService {
             RebuildService rebuild,
             RebuildSheets sheets,
             MeterService meter,
+            LightCalibrations calibrations,
             KitService kit,
             SceneMatchRepository scenes,
             ShotMatchRepository closeness,
@@ -81,6 +84,7 @@ public class MatchService {
         this.rebuild = rebuild;
         this.sheets = sheets;
         this.meter = meter;
+        this.calibrations = calibrations;
         this.kit = kit;
         this.scenes = scenes;
         this.closeness = closeness;
@@ -107,7 +111,7 @@ public class MatchService {
                 .filter(s -> Objects.equals(s.id(), by.referenceShotId()))
                 .findFirst()
                 .orElse(record.shots().get(0));
-        Map<String, Calibration> calibrations = meter.calibrations(record);
+        Map<String, Calibration> calibrations = this.calibrations.of(record);
         Map<Slate, ShotState> states = record.record().book().resolveAll();
         Map<Long, List<Reading>> readings = meter.ofShots(ids);
         Map<Long, ShotAssessment> judgings = record.shots().stream()
@@ -168,7 +172,7 @@ public class MatchService {
         return judging(
                 run.built().scene(),
                 run.built().state(),
-                run.built().calibrations(meter.calibrations(run.record())),
+                run.built().calibrations(calibrations.of(run.record())),
                 meter.ofRun(run.head().id()),
                 by);
     }
@@ -294,7 +298,7 @@ public class MatchService {
         Figures recorded = judging(
                         record,
                         record.book().resolve(run.shot().card().slate()),
-                        meter.calibrations(run.record()),
+                        calibrations.of(run.record()),
                         meter.ofShot(run.shot().id()),
                         by)
                 .figures();

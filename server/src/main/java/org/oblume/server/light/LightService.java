@@ -30,7 +30,7 @@ import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
-import org.oblume.server.metering.MeterService;
+import org.oblume.server.metering.LightCalibrations;
 import org.oblume.server.shot.PlacedView;
 import org.oblume.server.shot.PlotService;
 import org.oblume.server.shot.RecordedShot;
@@ -47,10 +47,10 @@ public class LightService {
     private final StoredScenes records;
     private final PlotService plots;
     private final KitService kit;
-    private final MeterService meter;
+    private final LightCalibrations calibrations;
 
-    LightService(StoredScenes records, PlotService plots, KitService kit, MeterService meter) {
-        this.meter = meter;
+    LightService(StoredScenes records, PlotService plots, KitService kit, LightCalibrations calibrations) {
+        this.calibrations = calibrations;
         this.records = records;
         this.plots = plots;
         this.kit = kit;
@@ -64,7 +64,7 @@ public class LightService {
     TrialView tried(long shotId, List<Change> changes, List<String> holds, Set<String> out) {
         RecordedShot shot = records.shot(shotId);
         StoredScene record = shot.scene();
-        Trial trial = Trial.of(shot.record(), shot.slate(), changes, holds, out, meter.calibrations(record));
+        Trial trial = Trial.of(shot.record(), shot.slate(), changes, holds, out, calibrations.of(record));
         ShotState before = shot.state();
         Set<String> keys = new LinkedHashSet<>(
                 trial.changes().stream().map(Change::placement).toList());
@@ -77,14 +77,7 @@ public class LightService {
                         .map(h -> holding(record.record(), trial, h))
                         .toList(),
                 placed,
-                new Lights(
-                                record.set().plan(),
-                                record.record().placements(),
-                                trial.state(),
-                                trial.light(),
-                                record.scene().heading().buildOrder(),
-                                out)
-                        .view());
+                lights(record, trial.state(), trial.light(), out).view());
     }
 
     /**
@@ -112,33 +105,31 @@ public class LightService {
     LandingView landing(long shotId, List<Change> changes, List<String> holds, Set<String> out, Point point) {
         RecordedShot shot = records.shot(shotId);
         StoredScene record = shot.scene();
-        Trial trial = Trial.of(shot.record(), shot.slate(), changes, holds, out, meter.calibrations(record));
+        Trial trial = Trial.of(shot.record(), shot.slate(), changes, holds, out, calibrations.of(record));
         @Nullable
         SpacePoint lens = trial.state()
                 .camera(record.record().placements())
                 .flatMap(c -> trial.state().position(c.key()))
                 .orElse(null);
-        return new Lights(
-                        record.set().plan(),
-                        record.record().placements(),
-                        trial.state(),
-                        trial.light(),
-                        record.scene().heading().buildOrder(),
-                        out)
-                .landing(Touched.of(record.set().plan(), point.at(), point.heightM(), point.withinM(), lens));
+        return lights(record, trial.state(), trial.light(), out)
+                .landing(Touched.of(record.record().set(), point.at(), point.heightM(), point.withinM(), lens));
     }
 
     /** The light of a state of a scene. */
     public LightView light(StoredScene record, RecordedState state) {
         SceneRecord scene = record.record();
+        ShotLighting light = ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), calibrations.of(record));
+        return lights(record, state, light, Set.of()).view();
+    }
+
+    private static Lights lights(StoredScene record, RecordedState state, ShotLighting light, Set<String> out) {
         return new Lights(
-                        scene.set(),
-                        scene.placements(),
-                        state,
-                        ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), meter.calibrations(record)),
-                        record.scene().heading().buildOrder(),
-                        Set.of())
-                .view();
+                record.record().set(),
+                record.record().placements(),
+                state,
+                light,
+                record.scene().heading().buildOrder(),
+                out);
     }
 
     /** What was understood of a line; no more than that. */

@@ -16,7 +16,7 @@ import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
-import org.oblume.server.metering.MeterService;
+import org.oblume.server.metering.LightCalibrations;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,12 +32,12 @@ import org.springframework.web.bind.annotation.RestController;
 class SubstituteController {
 
     private final RebuildService rebuild;
-    private final MeterService meter;
+    private final LightCalibrations calibrations;
     private final KitService kit;
 
-    SubstituteController(RebuildService rebuild, MeterService meter, KitService kit) {
+    SubstituteController(RebuildService rebuild, LightCalibrations calibrations, KitService kit) {
         this.rebuild = rebuild;
-        this.meter = meter;
+        this.calibrations = calibrations;
         this.kit = kit;
     }
 
@@ -75,7 +75,7 @@ class SubstituteController {
                         .filter(p -> !p.what().equals(light.piece().what()))
                         .toList()
                 : List.of(light.piece());
-        Calibration found = meter.calibrations(run.record()).getOrDefault(placement, Calibration.NONE);
+        Calibration found = calibrations.of(run.record()).getOrDefault(placement, Calibration.NONE);
         return new Standins(
                 Substitutes.of(run.built(), placement, found, Set.copyOf(missing), units, kit.stock()).stream()
                         .map(s -> standin(run.built().scene(), s))

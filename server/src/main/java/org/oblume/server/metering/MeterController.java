@@ -27,9 +27,11 @@ import org.springframework.web.bind.annotation.RestController;
 class MeterController {
 
     private final MeterService meter;
+    private final OneWhite whites;
 
-    MeterController(MeterService meter) {
+    MeterController(MeterService meter, OneWhite whites) {
         this.meter = meter;
+        this.whites = whites;
     }
 
     /**
@@ -89,6 +91,6 @@ class MeterController {
     @Asks
     @PostMapping("/shots/{shotId}/agree")
     MeterView.WhiteMatchView agree(@PathVariable long shotId, @RequestBody WhiteMatchRequest body) {
-        return meter.agree(shotId, body.reference(), body.white(), body.others() == null ? List.of() : body.others());
+        return whites.agree(shotId, body.reference(), body.white(), body.others() == null ? List.of() : body.others());
     }
 }

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,26 +17,19 @@ import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.LightMix;
-import org.oblume.core.colour.WhitePoint;
 import org.oblume.core.exposure.Exposure;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
-import org.oblume.core.light.SourceColour;
 import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.light.Turned;
-import org.oblume.core.metering.DialCurve;
 import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.PlausibilityCheck;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.ReadingLine;
 import org.oblume.core.metering.Signals;
 import org.oblume.core.metering.SoloCheck;
-import org.oblume.core.metering.WhiteMatch;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.White;
-import org.oblume.core.units.Duv;
-import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
@@ -49,12 +41,8 @@ import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
-import org.oblume.server.support.CommitCaches;
-import org.oblume.server.support.CommitCaches.CommitCache;
 import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
-import org.oblume.server.support.RecordSource.Part;
-import org.oblume.server.support.RecordSource.Source;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -64,8 +52,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class MeterService {
 
-    private static final int MOST_SCENES = 100;
-
     private final StoredScenes records;
     private final RebuildService rebuild;
     private final KitService kit;
@@ -73,7 +59,7 @@ public class MeterService {
     private final UnitCurves units;
     private final RecordJson json;
     private final Clock clock;
-    private final CommitCache<Long, Calibrations> calibrations;
+    private final LightCalibrations calibrations;
 
     MeterService(
             ShotService shots,
@@ -84,8 +70,8 @@ public class MeterService {
             UnitCurves units,
             RecordJson json,
             Clock clock,
-            CommitCaches caches) {
-        this.calibrations = caches.cache(MOST_SCENES, Calibrations::isReadFrom);
+            LightCalibrations calibrations) {
+        this.calibrations = calibrations;
         this.records = records;
         this.rebuild = rebuild;
         this.kit = kit;
@@ -118,38 +104,6 @@ public class MeterService {
         List<Placement> marks() {
             return state.marks(recording.placements());
         }
-    }
-
-    /** How the light of a scene was found against its predictions: the newest reading of each light alone, of any shot, not of a rebuild. */
-    @Transactional(readOnly = true)
-    public Map<String, Calibration> calibrations(StoredScene record) {
-        return calibrations
-                .get(record.scene().id(), sceneId -> readCalibrations(record))
-                .byKey();
-    }
-
-    /** @param shotIds of the scene */
-    private record Calibrations(Set<Long> shotIds, Map<String, Calibration> byKey) {
-
-        boolean isReadFrom(Source source) {
-            return source.part() == Part.READINGS && shotIds.contains(source.id());
-        }
-    }
-
-    private Calibrations readCalibrations(StoredScene record) {
-        Map<String, Calibration> all = new LinkedHashMap<>();
-        for (ReadingEntity row : readings.findByShotIdInAndRunIdIsNullAndAloneIdIsNotNullOrderById(
-                record.shots().stream().map(Shot::id).toList())) {
-            Reading reading = reading(row);
-            if (reading.alone() != null) {
-                Calibration before = all.getOrDefault(reading.alone(), Calibration.NONE);
-                Calibration now = reading.correcting(before, row.predictedLux(), row.predictedWhite());
-                if (!now.equals(before)) {
-                    all.put(reading.alone(), now);
-                }
-            }
-        }
-        return new Calibrations(record.shots().stream().map(Shot::id).collect(Collectors.toSet()), all);
     }
 
     /** Readings of a shot, the oldest first. */
@@ -188,7 +142,7 @@ public class MeterService {
                     shot.record(),
                     shot.state(),
                     light(shot.record(), shot.state(), Map.of()),
-                    light(shot.record(), shot.state(), calibrations(shot.scene())));
+                    light(shot.record(), shot.state(), calibrations.of(shot.scene())));
         }
         BuiltRun built = rebuild.built(run);
         if (built.shot().id() != shotId) {
@@ -196,7 +150,7 @@ public class MeterService {
         }
         SceneRecord scene = built.built().scene();
         ShotLighting light =
-                light(scene, built.built().state(), built.built().calibrations(calibrations(built.record())));
+                light(scene, built.built().state(), built.built().calibrations(calibrations.of(built.record())));
         return new Subject(
                 built.shot(), run, built.record(), scene, built.built().state(), light, light);
     }
@@ -210,7 +164,7 @@ public class MeterService {
         Subject subject = subject(shotId, run);
         List<ReadingEntity> rows =
                 run == null ? readings.findByShotIdAndRunIdIsNullOrderById(shotId) : readings.findByRunIdOrderById(run);
-        Map<String, Calibration> calibrations = calibrations(subject.record);
+        Map<String, Calibration> calibrations = this.calibrations.of(subject.record);
         Set<String> read = new HashSet<>();
         rows.forEach(r -> Optional.ofNullable(reading(r).alone()).ifPresent(read::add));
         List<MeterView.ExpectedReading> lights = subject.light.lights().stream()
@@ -514,91 +468,4 @@ public class MeterService {
 
     /** What a reading is of. */
     record ReadingOf(long shotId, @Nullable Long run) {}
-
-    /**
-     * Ways to bring lights to one white.
-     *
-     * @param referenceKey of the light that measures that white, or null for a white that was typed
-     * @param typed that white, without a reference
-     * @param others keys of the lights that are to agree
-     */
-    @Transactional(readOnly = true)
-    MeterView.WhiteMatchView agree(
-            long shotId, @Nullable String referenceKey, @Nullable String typed, List<String> others) {
-        Subject subject = subject(shotId, null);
-        List<String> nominal = new ArrayList<>();
-        Placement reference = referenceKey == null ? null : subject.recording.placement(referenceKey);
-        WhitePoint white = reference == null ? typed(typed) : measured(subject, reference, nominal);
-        Map<String, DialCurve> curves = new LinkedHashMap<>();
-        for (String key : others) {
-            Placement light = subject.recording.placement(key);
-            if (!key.equals(referenceKey)) {
-                curves.put(
-                        key,
-                        units.curve(subject.record.scene().productionId(), light, subject.state)
-                                .orElseGet(() -> {
-                                    nominal.add(light.name());
-                                    return new DialCurve(List.of(new DialCurve.Point(
-                                            UnitCurves.dialled(light, subject.state)
-                                                    .orElseThrow(() -> notDialled(light)),
-                                            colour(light, subject.state))));
-                                }));
-            }
-        }
-        List<MeterView.WhiteMatchWay> ways =
-                WhiteMatch.ways(subject.recording, subject.state, reference, white, curves, kit.stock()).stream()
-                        .map(w -> new MeterView.WhiteMatchWay(
-                                w.way(),
-                                w.way().label(),
-                                w.words(),
-                                w.changes().stream()
-                                        .map(c -> new MeterView.ChangeToTry(c.placement(), c.attribute(), c.value()))
-                                        .toList(),
-                                w.residualMired(),
-                                w.residualDuv()))
-                        .toList();
-        return new MeterView.WhiteMatchView(
-                reference == null ? "the white that was typed" : reference.name(),
-                white.kelvin().value(),
-                white.duv().value(),
-                ways,
-                nominal);
-    }
-
-    private static WhitePoint typed(@Nullable String typed) {
-        if (typed == null || typed.isBlank()) {
-            throw new Refusal("white", "Type the white that they are to measure, such as 4300 or 4300 +0.002.");
-        }
-        White white = White.parse(typed);
-        return WhitePoint.of(Kelvin.of(white.kelvin()), Duv.of(white.duv()));
-    }
-
-    /**
-     * What a light measured last in this shot; what its stock figures say when it was not read.
-     *
-     * @param nominal takes its name then
-     */
-    private WhitePoint measured(Subject subject, Placement light, List<String> nominal) {
-        return ofShot(subject.shot.id()).stream()
-                .filter(r -> light.key().equals(r.alone()) && r.kelvin() != null)
-                .map(r -> WhitePoint.of(Kelvin.of(r.kelvin()), Duv.of(r.duv() == null ? 0 : r.duv())))
-                .reduce((a, b) -> b)
-                .orElseGet(() -> {
-                    nominal.add(light.name());
-                    return colour(light, subject.state);
-                });
-    }
-
-    private static WhitePoint colour(Placement light, ShotState state) {
-        return SourceColour.leaving(light, state)
-                .map(LightMix::reading)
-                .filter(ColourReading::isWhite)
-                .map(white -> WhitePoint.of(Kelvin.of(white.kelvin()), Duv.of(white.duv())))
-                .orElseThrow(() -> notDialled(light));
-    }
-
-    private static Refusal notDialled(Placement light) {
-        return new Refusal("%s has no white that could agree with another: read it alone with a colour meter first."
-                .formatted(light.name()));
-    }
 }
