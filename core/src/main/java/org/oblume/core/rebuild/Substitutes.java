@@ -114,9 +114,12 @@ public final class Substitutes {
             Set<String> missing,
             Collection<Piece> units,
             Collection<StockItem> stock) {
-        Substitutes search = new Substitutes(built, key, found, missing, stock);
+        Substitutes others = new Substitutes(built, key, found, missing, stock);
+        // what was found of the unit itself holds for it as well when only a gel of it is missing
+        Substitutes itself =
+                found.equals(Calibration.NONE) ? others : new Substitutes(built, key, Calibration.NONE, missing, stock);
         return units.stream()
-                .flatMap(unit -> search.with(unit).stream())
+                .flatMap(unit -> (unit.equals(others.light.piece()) ? itself : others).with(unit).stream())
                 .sorted(Comparator.comparingDouble(Substitute::cost))
                 .limit(MOST)
                 .toList();

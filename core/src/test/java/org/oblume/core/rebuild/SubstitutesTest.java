@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.oblume.core.colour.ColourReading;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
@@ -24,6 +25,7 @@ import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Optics;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Role;
+import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Refusal;
 
 class SubstitutesTest {
@@ -114,6 +116,49 @@ class SubstitutesTest {
                 .get(0);
         assertThat(level(found)).isCloseTo(nominal / 2, within(0.1));
         assertThat(found.stops()).isCloseTo(0, within(0.02));
+    }
+
+    /** It measured 20 mired warmer and a little green: so does what stands in for it, by its own dial. */
+    @Test
+    void theColourThatWasMeteredIsReachedAndNotTheDialledOne() {
+        Piece unit = unit("Bicolour LED spot", 2700, 6500, 10_000);
+        Calibration warm = new Calibration(1)
+                .withColour(
+                        new Calibration.ColourRead(new ColourReading(5000, 0), new ColourReading(1e6 / 220, 0.002)));
+        Substitute nominal = Substitutes.of(built(stage), "key", Calibration.NONE, Set.of(), List.of(unit), STOCK)
+                .get(0);
+        Substitute found = Substitutes.of(built(stage), "key", warm, Set.of(), List.of(unit), STOCK)
+                .get(0);
+        assertThat(dialledMired(found) - dialledMired(nominal)).isCloseTo(20, within(0.5));
+        assertThat(tint(found) - tint(nominal)).isCloseTo(0.002, within(1e-4));
+        assertThat(found.mired()).isCloseTo(nominal.mired(), within(0.5));
+    }
+
+    /** The unit itself is as far off with another gel as with its own: nothing has to be made up for. */
+    @Test
+    void whatWasFoundOfAUnitHoldsForItWhenOnlyAGelIsMissing() {
+        Piece own = stage.placement("key").piece();
+        double level = level(Substitutes.of(built(stage), "key", Calibration.NONE, Set.of(), List.of(own), STOCK)
+                .get(0));
+        assertThat(level(Substitutes.of(built(stage), "key", new Calibration(0.5), Set.of(), List.of(own), STOCK)
+                        .get(0)))
+                .isCloseTo(level, within(1e-9));
+    }
+
+    private static double dialledMired(Substitute found) {
+        return found.values().stream()
+                .filter(ColourTemperature.class::isInstance)
+                .mapToDouble(v -> 1e6 / ((ColourTemperature) v).kelvin())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static double tint(Substitute found) {
+        return found.values().stream()
+                .filter(Tint.class::isInstance)
+                .mapToDouble(v -> ((Tint) v).duv())
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
