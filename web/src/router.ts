@@ -19,6 +19,7 @@ const views = {
   RecallView: () => import('./views/RecallView.vue'),
   SetView: () => import('./views/SetView.vue'),
   VerdictView: () => import('./views/VerdictView.vue'),
+  WalkView: () => import('./views/WalkView.vue'),
 }
 
 /** Reads all views, and what they read later, so that they open when the network is gone. */
@@ -76,10 +77,22 @@ export const router = createRouter({
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {
+      path: '/sets/:set(\\d+)',
+      name: 'drawnSet',
+      component: views.SetView,
+      props: (r) => ({ setId: Number(r.params.set) }),
+    },
+    {
       path: '/shots/:id(\\d+)/rebuild',
       name: 'rebuild',
       component: views.RebuildView,
       props: (r) => ({ shotId: Number(r.params.id), runId: Number(r.query.run) || undefined }),
+    },
+    {
+      path: '/shots/:id(\\d+)/walk',
+      name: 'walk',
+      component: views.WalkView,
+      props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {
       path: '/shots/:id(\\d+)/meter',

@@ -1,6 +1,18 @@
 import { answer, api, ApiError, asFile, epochNow, onVersion } from './client'
 import type { components } from './generated/schema'
-import type { Attribute, AttributeValue, Meter, Moves, Note, PlotEdit, Reason, Rebuild, Take, ValueEdit } from './types'
+import type {
+  Attribute,
+  AttributeValue,
+  Meter,
+  Moves,
+  NewPlacement,
+  Note,
+  PlotEdit,
+  Reason,
+  Rebuild,
+  Take,
+  ValueEdit,
+} from './types'
 
 /** A value as it shall be, and what it was made on. */
 export type MadeOn = {
@@ -23,7 +35,13 @@ interface Edits {
     note?: string
     /** The value that it was made on. */
     was?: AttributeValue
+    /** Whether the person stands before it. */
+    looked?: boolean
   }
+  /** Somebody looked: these values stand on set. */
+  look: { shotId: number; placement: string; values: Partial<Record<Attribute, AttributeValue>> }
+  /** Something that was found on set; its key is this device's. */
+  thing: { shotId: number; body: NewPlacement }
   /** All of them or none. */
   values: { shotId: number; changes: MadeOn[]; reason?: Reason; note?: string }
   moveTick: { from: string; to: string; key: string; done: boolean }
@@ -44,6 +62,8 @@ export type NoteSubject = { shotId: number; placement?: string } | { setId: numb
 
 interface Answers {
   value: PlotEdit
+  look: PlotEdit
+  thing: components['schemas']['Placed']
   values: PlotEdit
   moveTick: Moves
   rebuildTick: Rebuild
@@ -63,7 +83,7 @@ type Way = {
 }
 
 const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]> } = {
-  value({ shotId, placement, attribute, revision, wanted, reason, note, was }, { byValue, ...way }) {
+  value({ shotId, placement, attribute, revision, wanted, reason, note, was, looked }, { byValue, ...way }) {
     const insteadOf = byValue && wanted ? was : undefined
     const header = onVersion(insteadOf ? undefined : revision)
     const at = { ...way, params: { path: { shotId, placement, attribute }, header } }
@@ -71,11 +91,21 @@ const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]>
       wanted
         ? api.PUT('/api/shots/{shotId}/placements/{placement}/{attribute}', {
             ...at,
-            body: { ...wanted, insteadOf, reason, note },
+            body: { ...wanted, insteadOf, reason, note, looked },
           })
         : api.DELETE('/api/shots/{shotId}/placements/{placement}/{attribute}', at),
     )
   },
+  look: ({ shotId, placement, values }, way) =>
+    answer(
+      api.POST('/api/shots/{shotId}/placements/{placement}/looked', {
+        ...way,
+        params: { path: { shotId, placement } },
+        body: { values: values as never },
+      }),
+    ),
+  thing: ({ shotId, body }, way) =>
+    answer(api.POST('/api/shots/{shotId}/placements', { ...way, params: { path: { shotId } }, body })),
   values({ shotId, changes, reason, note }, { byValue, ...way }) {
     const all = changes.map(({ was, ...change }) => ({ ...change, insteadOf: byValue ? was : undefined }))
     return answer(

@@ -15,7 +15,7 @@ export type Placed = Schemas['PlacedView']
 export type ValueView = Schemas['ValueView']
 export type SetPlan = Schemas['SetPlan']
 export type PlanPoint = Schemas['PlanPoint']
-export type Tape = Schemas['Tape']
+export type Tape = Schemas['TapeView']
 export type LengthView = Schemas['LengthView']
 export type Modifier = Schemas['Modifier']
 export type Patch = Schemas['Patch']
@@ -61,7 +61,10 @@ export type ChangeView = Schemas['ChangeView']
 export type ProposedChange = Schemas['ProposedChange']
 export type ParsedLine = Schemas['ParsedLine']
 export type Order = Schemas['Arranging']['order']
-export type Measured = Schemas['Measured']
+export type MeasuredFixture = Schemas['MeasuredFixture']
+export type MeasuredBody = Schemas['MeasuredBody']
+export type Finding = Schemas['FindingView']
+export type Side = Schemas['Tapes']['side']
 export type PlacementCard = Schemas['PlacementCard']
 export type Rebuild = Schemas['RebuildView']
 export type Step = Schemas['Step']
@@ -80,6 +83,8 @@ export type Aspect = VerdictLine['aspect']
 export type Verdict = Schemas['VerdictView']
 export type Phrase = Schemas['Phrase']
 export type Role = Schemas['Placement']['role']
+export type PlacementKind = Schemas['Placement']['kind']
+export type NewPlacement = Schemas['NewPlacement']
 export type Attribute = Placed['records'][number]
 export type Reason = NonNullable<ValueView['reason']>
 export type Session = Schemas['SessionView']
@@ -112,8 +117,8 @@ export type ClosedRevision = Schemas['ClosedRevision']
 export type LookCard = Schemas['LookCard']
 export type ShotStage = ShotCard['stage']
 export type AttributeValue = Schemas['AttributeValue']
-/** A change on its way: a value, what someone typed, or null to let it carry again. */
-export type ValueEdit = { value: AttributeValue } | { text: string } | null
+/** A change on its way: a value, what someone typed, a place as it was measured, or null to let it carry again. */
+export type ValueEdit = { value: AttributeValue } | { text: string } | { measured: MeasuredBody } | null
 
 /** The value of each attribute. */
 export interface Values {

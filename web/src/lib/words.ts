@@ -8,7 +8,9 @@ import {
   type AttributeValue,
   type Department,
   type Patch,
+  type MeasuredBody,
   type Phrase,
+  type ValueEdit,
   type Role,
   type ShotStage,
   type TeamRole,
@@ -52,6 +54,19 @@ export function words(value: AttributeValue | undefined): string {
         : `${part.replace(/M$|Deg$/, '')} ${figure}`,
     )
     .join(', ')
+}
+
+/** A place as somebody measured it, before the server has worked it out: `2.12 m from window post, 1.46 m from door post`. */
+export function measuredWords({ tapes, polar, alongWall, onLandmark }: MeasuredBody): string {
+  if (tapes?.length) return tapes.map((t) => `${t.length} from ${t.landmark}`).join(', ')
+  if (polar) return `${polar.distance} from ${polar.mark}, ${polar.offDeg}° off the camera, ${polar.side.toLowerCase()}`
+  if (alongWall) return `${alongWall.along} from ${alongWall.from} towards ${alongWall.towards}, ${alongWall.out} out`
+  return `on ${onLandmark}`
+}
+
+/** What somebody wants a value to be, in words. */
+export function wantedWords(wanted: NonNullable<ValueEdit>): string {
+  return 'text' in wanted ? wanted.text : 'measured' in wanted ? measuredWords(wanted.measured) : words(wanted.value)
 }
 
 export function reasonName(reason: Reason | undefined): string {

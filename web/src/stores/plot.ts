@@ -7,6 +7,7 @@ import type {
   Attribute,
   ChangeView,
   ConflictingValue,
+  NewPlacement,
   Placed,
   PlacementCard,
   Plot,
@@ -14,6 +15,7 @@ import type {
   Reason,
   ValueEdit,
 } from '@/api/types'
+import { waitingThings } from '@/lib/waitingThings'
 import { ATTRIBUTES } from '@/lib/words'
 import { useConnection } from './connection'
 import { useOutbox } from './outbox'
@@ -24,6 +26,8 @@ interface Wish {
   wanted: ValueEdit
   reason?: Reason
   note?: string
+  /** Whether the person stands before it. */
+  looked?: boolean
 }
 
 interface Conflict extends Wish {
@@ -66,8 +70,16 @@ export const usePlot = defineStore('plot', () => {
   /** All that is chosen, the selected one first. */
   const chosenKeys = computed(() => (selected.value ? [selected.value, ...multiSelection.value] : []))
 
+  /** Things that were found on set and are not sent yet. */
+  const found = computed(() =>
+    waitingThings(
+      outbox.waiting.map((w) => w.intent),
+      opened.value?.shotId,
+    ).filter((f) => !plot.value?.placements.some((p) => p.placement.key === f.placement.key)),
+  )
+
   function find(key: string): Placed {
-    const placed = plot.value?.placements.find((p) => p.placement.key === key)
+    const placed = [...(plot.value?.placements ?? []), ...found.value].find((p) => p.placement.key === key)
     if (!placed) throw new ApiError(404, 'This is no longer on the plot.')
     return placed
   }
@@ -148,7 +160,7 @@ export const usePlot = defineStore('plot', () => {
    *
    * @param seen the revision that the person had in sight, where that may be older than what is here now
    */
-  async function record(key: string, attribute: Attribute, wanted: ValueEdit, seen?: number) {
+  async function record(key: string, attribute: Attribute, wanted: ValueEdit, seen?: number, looked?: boolean) {
     const before = find(key)
     const { shot } = plot.value!
     await inTurn(async () => {
@@ -158,8 +170,44 @@ export const usePlot = defineStore('plot', () => {
         wanted,
         reason: shot.basedOn ? reason.value : undefined,
         note: note.value || undefined,
+        looked,
       })
       note.value = ''
+    })
+  }
+
+  /** Says that somebody stands before a thing and finds these values as they are recorded. */
+  function look(key: string, attributes: Attribute[]) {
+    return inTurn(async () => {
+      const { shot } = plot.value!
+      const placed = find(key)
+      const values = Object.fromEntries(attributes.map((a) => [a, valueOf(placed, a)]).filter(([, v]) => v))
+      if (!Object.keys(values).length) return
+      const edited = await outbox.send(
+        { kind: 'look', shotId: shot.id, placement: key, values },
+        `${placed.placement.name} looked at in ${shot.slate}`,
+      )
+      if (edited) lay(edited)
+    })
+  }
+
+  /** Records something that stands on set and is not in the record. @returns its key */
+  function placeFound(body: Omit<NewPlacement, 'key' | 'reason'>): Promise<string> {
+    return inTurn(async () => {
+      const { shot } = plot.value!
+      const plain =
+        body.name
+          .toLowerCase()
+          .replaceAll(/[^a-z0-9]+/g, '-')
+          .replaceAll(/^-|-$/g, '') || 'thing'
+      const key = `${plain.slice(0, 40)}-${Math.random().toString(36).slice(2, 6)}`
+      const reasoned = { ...body, key, reason: based.value ? reason.value : undefined }
+      const kept = await outbox.send(
+        { kind: 'thing', shotId: shot.id, body: reasoned },
+        `${body.name} found in ${shot.slate}`,
+      )
+      if (kept) lay(kept.edit)
+      return key
     })
   }
 
@@ -256,7 +304,10 @@ export const usePlot = defineStore('plot', () => {
     select,
     again: read.again,
     lay,
+    found,
     record,
+    look,
+    placeFound,
     recordAll,
     describe,
     step,

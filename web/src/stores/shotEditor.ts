@@ -11,13 +11,13 @@ import {
   type ProposedChange,
   type ValueEdit,
 } from '@/api/types'
-import { words } from '@/lib/words'
+import { wantedWords } from '@/lib/words'
 import { useLight } from './light'
 import { useOutbox } from './outbox'
 import { usePlot, type WholeChange } from './plot'
 
 /** A value that waits to be sent. */
-type Meant = Pick<Intent<'value'>, 'placement' | 'attribute' | 'wanted'>
+type Meant = Pick<Intent<'value'>, 'placement' | 'attribute' | 'looked'> & Partial<Pick<Intent<'value'>, 'wanted'>>
 
 /** What is under a finger: where a thing would stand, face or hang. */
 export interface Draft {
@@ -41,6 +41,12 @@ export const useShotEditor = defineStore('shotEditor', () => {
     outbox.waiting.flatMap(({ intent, current }): Meant[] => {
       if (current || !('shotId' in intent) || intent.shotId !== plot.plot?.shot.id) return []
       if (intent.kind === 'value') return [intent]
+      if (intent.kind === 'look')
+        return Object.keys(intent.values).map((attribute) => ({
+          placement: intent.placement,
+          attribute: attribute as Attribute,
+          looked: true,
+        }))
       return intent.kind === 'values'
         ? intent.changes.map((c) => ({ ...c, wanted: c.value ? { value: c.value } : null }))
         : []
@@ -48,7 +54,7 @@ export const useShotEditor = defineStore('shotEditor', () => {
   )
   const placements = computed(() => {
     const tried = new Map(light.tried.map((t) => [t.placement.key, t]))
-    return (plot.plot?.placements ?? []).map((p) => {
+    return [...(plot.plot?.placements ?? []), ...plot.found].map((p) => {
       const wishes = waiting.value.filter((w) => w.placement === p.placement.key)
       return tried.get(p.placement.key) ?? (wishes.length ? asMeant(p, wishes) : p)
     })
@@ -71,11 +77,14 @@ export const useShotEditor = defineStore('shotEditor', () => {
   /** Values that wait are shown as they were meant, on those that were read last. */
   function asMeant(placed: Placed, wishes: Meant[]): Placed {
     const values: Record<string, unknown> = { ...placed.values }
-    for (const { attribute, wanted } of wishes) {
-      if (!wanted) continue
-      const say = 'text' in wanted ? wanted.text : words(wanted.value)
-      const both = { metric: say, imperial: say }
-      values[attribute] = { ...held(placed, attribute), ...wanted, say: both, typed: both, brief: both, tiedHere: true }
+    for (const { attribute, wanted, looked } of wishes) {
+      const seen = looked ? { looked: { author: '', at: new Date().toISOString() } } : {}
+      if (wanted) {
+        const say = wantedWords(wanted)
+        const both = { metric: say, imperial: say }
+        const meant = { ...held(placed, attribute), looked: undefined, ...wanted, say: both, typed: both, brief: both }
+        values[attribute] = { ...meant, tiedHere: true, ...seen }
+      } else if (looked && held(placed, attribute)) values[attribute] = { ...held(placed, attribute), ...seen }
     }
     return { ...placed, values: values as Placed['values'] }
   }

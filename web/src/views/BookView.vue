@@ -7,6 +7,7 @@ import SpineButton from '@/components/layout/SpineButton.vue'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ImportDialog from '@/components/dialogs/ImportDialog.vue'
 import SceneDialog from '@/components/dialogs/SceneDialog.vue'
+import SetsDialog from '@/components/dialogs/SetsDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import StageTick from '@/components/marks/StageTick.vue'
@@ -17,7 +18,7 @@ import { useBook } from '@/stores/book'
 
 defineEmits<{ spine: [] }>()
 const book = useBook()
-const dialog = ref<'scene' | 'shot' | 'import' | 'production'>()
+const dialog = ref<'scene' | 'sets' | 'shot' | 'import' | 'production'>()
 const scene = ref<ScenePage>()
 const productionId = ref<number>()
 const query = ref('')
@@ -41,6 +42,11 @@ function found(page: ScenePage): ScenePage['shots'] {
 function newScene(id: number) {
   productionId.value = id
   dialog.value = 'scene'
+}
+
+function openSets(id: number) {
+  productionId.value = id
+  dialog.value = 'sets'
 }
 
 function newShot(page: ScenePage) {
@@ -88,7 +94,8 @@ function startProduction() {
             >{{ page.production.days }} shooting days, {{ page.scenes.length }}
             {{ page.scenes.length === 1 ? 'scene' : 'scenes' }}</span
           >
-          <button class="button ml-auto" @click="newScene(page.production.id)">New scene…</button>
+          <button class="button ml-auto" @click="openSets(page.production.id)">Sets…</button>
+          <button class="button" @click="newScene(page.production.id)">New scene…</button>
         </div>
         <p v-if="!page.scenes.length" class="text-quiet">No scene yet. Start one from a bare room, or import one.</p>
         <article v-for="s in page.scenes" v-show="found(s).length" :key="s.id" class="scene relative pb-4.5">
@@ -117,6 +124,10 @@ function startProduction() {
                 <span class="slate text-lead font-bold">{{ shot.slate }}</span>
                 <span class="text-small text-quiet">{{ stageName(shot.stage) }}</span>
                 <span class="overflow-hidden text-ellipsis whitespace-nowrap">{{ shot.description }}</span>
+                <span v-if="shot.recorded?.things" class="recorded text-small" data-count="rebuilt"
+                  ><span class="figure text-figure">{{ shot.recorded.couldBeRebuilt }}</span> of
+                  {{ shot.recorded.things }}<span class="text-quiet upright:hidden"> could be rebuilt</span></span
+                ><span v-else class="recorded text-small text-quiet">empty</span>
                 <span class="text-small text-quiet upright:hidden">{{
                   shot.basedOn ? `from ${shot.basedOn}` : 'starts afresh'
                 }}</span>
@@ -132,6 +143,7 @@ function startProduction() {
     </div>
     <ImportDialog :open="dialog === 'import'" @close="dialog = undefined" />
     <SceneDialog :open="dialog === 'scene'" :production-id="productionId" @close="dialog = undefined" />
+    <SetsDialog :open="dialog === 'sets'" :production-id="productionId" @close="dialog = undefined" />
     <ShotDialog :open="dialog === 'shot'" :scene="scene" :based-on="scene?.shots.at(-1)" @close="dialog = undefined" />
     <BaseDialog :open="dialog === 'production'" title="New production" :error="error" @close="dialog = undefined">
       <form id="production-form" @submit.prevent="startProduction">
@@ -167,7 +179,7 @@ function startProduction() {
 }
 .shot {
   display: grid;
-  grid-template-columns: 24px 48px 64px minmax(0, 1fr) 96px 56px 180px;
+  grid-template-columns: 24px 48px 64px minmax(0, 1fr) 142px 96px 56px 180px;
   align-items: baseline;
   gap: 8px;
   min-height: 30px;
@@ -188,7 +200,7 @@ function startProduction() {
 }
 @media (width < 1100px) {
   .shot {
-    grid-template-columns: 24px 48px 64px minmax(0, 1fr);
+    grid-template-columns: 24px 48px 64px minmax(0, 1fr) 58px;
   }
 }
 @media (width < 800px) {

@@ -17,7 +17,10 @@ import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
 
 /** Draws the set: walls, openings, what stands in it, landmarks, what the place does not allow, a picture under it all. */
-const props = defineProps<{ shotId: number }>()
+const props = defineProps<{
+  /** The shot that it is drawn from. */ shotId?: number
+  /** A set by itself, for no scene yet too. */ setId?: number
+}>()
 defineEmits<{ spine: [] }>()
 const plot = usePlot()
 const editor = useShotEditor()
@@ -30,6 +33,8 @@ const drawn = ref<DrawnSet>()
 const scenes = ref<string[]>([])
 const scaling = ref<{ first: PlanPoint; second: PlanPoint; distance: string }>()
 const conflict = ref<DrawnSet>()
+/** Whether what was taped from a landmark that moved has to be decided. */
+const asksTaped = ref(false)
 const leaving = ref<string>()
 const kept = ref(false)
 const {
@@ -37,13 +42,14 @@ const {
   error: problem,
   submit,
 } = useSubmit((refusal: ApiError) => {
+  asksTaped.value = refusal.field === 'taped'
   if (refusal.conflict && typeof refusal.conflict === 'object' && 'set' in refusal.conflict)
     conflict.value = refusal.conflict as DrawnSet
 })
 
 const now = computed(() => TOOLS.find((t) => t.key === tool.value) ?? SCALING)
 const standing = computed(() =>
-  editor.placements.flatMap((p) => {
+  (props.shotId === undefined ? [] : editor.placements).flatMap((p) => {
     const at = p.onSet && value(p, 'PLACE')
     return at && !at.outside ? [{ name: p.placement.name, at }] : []
   }),
@@ -51,11 +57,11 @@ const standing = computed(() =>
 
 watch(
   () => props.shotId,
-  (id) => plot.open(id),
+  (id) => id !== undefined && plot.open(id),
   { immediate: true },
 )
 watch(
-  () => (plot.plot?.shot.id === props.shotId ? plot.plot.drawn.id : undefined),
+  () => props.setId ?? (plot.plot?.shot.id === props.shotId ? plot.plot?.drawn.id : undefined),
   (setId) => {
     if (setId === undefined) return
     void submit(async () => {
@@ -72,6 +78,7 @@ function take(d: DrawnSet) {
   drawn.value = d
   drawing.take(d)
   conflict.value = undefined
+  asksTaped.value = false
   problem.value = ''
 }
 
@@ -97,10 +104,10 @@ function scale() {
   })
 }
 
-async function keep(version = drawn.value?.version) {
+async function keep(version = drawn.value?.version, taped?: 'FOLLOWS' | 'STAYS') {
   const setId = drawn.value?.id
   if (setId === undefined) return
-  const params = { path: { setId }, header: onVersion(version) }
+  const params = { path: { setId }, query: { taped }, header: onVersion(version) }
   kept.value = await submit(async () => {
     take(await answer(api.PUT('/api/sets/{setId}', { params, body: set.value })))
     await outdate({ topics: ['SET'] })
@@ -123,9 +130,10 @@ async function leave() {
 <template>
   <div class="view">
     <header class="flex gap-3 items-center min-h-13 py-1 px-3.5 bg-panel border-b border-line">
-      <RouterLink class="button" :to="{ name: 'plot', params: { id: shotId } }"
+      <RouterLink v-if="shotId" class="button" :to="{ name: 'plot', params: { id: shotId } }"
         >Back to {{ plot.plot?.shot.slate ?? 'the plot' }}</RouterLink
       >
+      <RouterLink v-else class="button" :to="{ name: 'book' }">To the book</RouterLink>
       <h1 class="text-lead">{{ set.name }}</h1>
       <span v-if="scenes.length > 1" class="text-quiet">for scenes {{ scenes.join(', ') }}: all of them change</span>
       <span class="grow" />
@@ -140,7 +148,7 @@ async function leave() {
       @refused="(sentence) => (problem = sentence)"
     />
     <p
-      v-if="problem || plot.unreadable"
+      v-if="problem || (shotId && plot.unreadable)"
       role="alert"
       class="flex gap-2 items-center py-1.5 px-3.5 border-b border-line"
     >
@@ -149,7 +157,11 @@ async function leave() {
         ><button class="button" @click="take(conflict)">Take theirs</button
         ><button class="button" @click="keep(conflict.version)">Put mine on top</button></template
       >
-      <button v-else class="button" @click="problem = ''">Leave it</button>
+      <template v-else-if="asksTaped"
+        ><button class="button" @click="keep(drawn?.version, 'FOLLOWS')">It follows its tapes</button
+        ><button class="button" @click="keep(drawn?.version, 'STAYS')">It stays</button></template
+      >
+      <button v-if="!conflict" class="button" @click="problem = ''">Leave it</button>
     </p>
     <div
       class="body flex-1 min-h-0 grid grid-cols-[minmax(0,1fr)_302px] phone:grid-cols-[minmax(0,1fr)] phone:grid-rows-[minmax(0,1fr)_42%]"

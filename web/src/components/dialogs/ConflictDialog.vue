@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { reasonName, when, words } from '@/lib/words'
+import { reasonName, wantedWords, when } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import { useSettings } from '@/stores/settings'
 import { useShotEditor } from '@/stores/shotEditor'
@@ -16,9 +16,7 @@ const name = computed(
 )
 const mine = computed(() => {
   const wanted = plot.conflict?.wanted
-  if (!wanted) return 'carried again'
-  if ('text' in wanted) return wanted.text
-  return words(wanted.value)
+  return wanted ? wantedWords(wanted) : 'carried again'
 })
 </script>
 

@@ -2,7 +2,7 @@
 import { ref, watch } from 'vue'
 import { answer, api, asFile } from '@/api/client'
 import { outdate } from '@/api/reads'
-import type { Fixture, Measured } from '@/api/types'
+import type { Fixture, MeasuredFixture } from '@/api/types'
 import { readFigures } from '@/lib/figures'
 import { fixed } from '@/lib/print'
 import { useSubmit } from '@/lib/useSubmit'
@@ -31,7 +31,7 @@ const EMPTY = {
   modes: '',
 }
 const fields = ref({ ...EMPTY })
-const measured = ref<Measured>()
+const measured = ref<MeasuredFixture>()
 const { busy, error, submit } = useSubmit()
 
 watch(

@@ -49,6 +49,14 @@ watch(
     sets.value = [{ key: 0, name: 'a new room, to be drawn on' }, ...there.map((s) => ({ key: s.id, name: s.name }))]
   },
 )
+/** Outdoors there is no room to begin with. */
+watch(
+  () => /^\s*ext\b/i.test(fields.value.heading),
+  (outdoors) => {
+    const { roomWidth, roomDepth, ceiling } = outdoors ? { roomWidth: '', roomDepth: '', ceiling: '' } : EMPTY
+    Object.assign(fields.value, { roomWidth, roomDepth, ceiling })
+  },
+)
 watch(
   () => fields.value.number,
   (number) => (fields.value.firstSlate = number ? `${number}A` : ''),
@@ -79,6 +87,7 @@ function keep() {
         <TextField v-model="fields.roomWidth" label="Room, wide" hint="m or ft" :maxlength="12" />
         <TextField v-model="fields.roomDepth" label="deep" :maxlength="12" />
         <TextField v-model="fields.ceiling" label="ceiling" :maxlength="12" />
+        <p class="col-span-3 -mt-1 text-small text-quiet">Left empty, there is no room: a place under the sky.</p>
       </div>
       <ChoiceField v-model="fields.buildOrder" label="The crew builds its light" :options="ORDERS" />
       <TextField v-model="fields.firstSlate" label="First shot" :maxlength="12" />

@@ -8,16 +8,17 @@ import OtherMark from '@/components/plot/OtherMark.vue'
 import { signed } from '@/lib/print'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
-import { useSettings } from '@/stores/settings'
 import { useLight } from '@/stores/light'
 import AimRows from './AimRows.vue'
 import ChoiceRow from './ChoiceRow.vue'
 import DaylightForm from './DaylightForm.vue'
+import FindingList from './FindingList.vue'
 import HintList from './HintList.vue'
 import ModifierList from './ModifierList.vue'
 import PatchForm from './PatchForm.vue'
 import ReasonPicker from './ReasonPicker.vue'
 import SourceFacts from './SourceFacts.vue'
+import TapeRows from './TapeRows.vue'
 import ThingMenu from './ThingMenu.vue'
 import ValueRow from './ValueRow.vue'
 
@@ -25,7 +26,6 @@ import ValueRow from './ValueRow.vue'
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
 const editor = useShotEditor()
-const settings = useSettings()
 
 const records = (attribute: Parameters<typeof held>[1]) => props.placed.records.includes(attribute)
 /** Only what shines of itself has a level; grip has what it does to light. */
@@ -45,7 +45,6 @@ const fullColour = computed(
 const place = computed(() => value(props.placed, 'PLACE'))
 /** Behind a saturated gel a colour temperature says nothing. */
 const gel = computed(() => value(props.placed, 'MODIFIERS')?.items.find((m) => m.gel))
-const tapes = computed(() => props.placed.tapes)
 const iconScale = computed(() => 30 / Math.max(0.2, piece.value.widthM))
 
 function setOutside(outside: boolean) {
@@ -74,12 +73,13 @@ function setOutside(outside: boolean) {
     </p>
     <p v-if="placed.placement.group" class="text-small text-quiet">Goes with “{{ placed.placement.group }}”.</p>
     <HintList v-if="hints.length" :hints="hints" />
+    <FindingList v-if="placed.findings.length" :findings="placed.findings" />
     <ReasonPicker />
     <section>
       <div class="flex items-baseline justify-between">
         <h3 class="group-title pl-6">Stands</h3>
-        <span v-if="tapes" class="text-fine text-quiet"
-          >tapes cross at {{ Math.round(tapes.crossingDeg) }}°, {{ tapes.crossing.toLowerCase() }}</span
+        <span v-if="placed.tapes" class="text-fine text-quiet"
+          >tapes cross at {{ Math.round(placed.tapes.crossingDeg) }}°, {{ placed.tapes.crossing.toLowerCase() }}</span
         >
       </div>
       <ChoiceRow
@@ -90,16 +90,7 @@ function setOutside(outside: boolean) {
         :chosen="state"
         @choose="editor.put(placed.placement.key, 'STANDING', { value: { state: $event } })"
       />
-      <template v-if="tapes">
-        <div v-for="tape in [tapes.a, tapes.b]" :key="tape.landmark" class="derived">
-          <span>from {{ tape.landmark }}</span>
-          <span
-            ><span class="figure text-figure">{{ settings.figure(tape.length).figure }}</span
-            ><span class="unit">{{ settings.figure(tape.length).unit }}</span></span
-          >
-        </div>
-      </template>
-      <p v-else-if="place" class="pl-6 text-small text-quiet">No two landmarks are in sight of it: no tapes.</p>
+      <TapeRows :placed="placed" />
       <ValueRow
         :placed="placed"
         attribute="PLACE"

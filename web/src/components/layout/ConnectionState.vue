@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { reasonName, when, words } from '@/lib/words'
+import { reasonName, wantedWords, when } from '@/lib/words'
 import { useConnection } from '@/stores/connection'
 import { useOutbox, type OutboxItem } from '@/stores/outbox'
 import { useSettings } from '@/stores/settings'
@@ -24,7 +24,7 @@ function mine({ intent, label }: OutboxItem) {
   if (intent.kind !== 'value') return label
   const { wanted } = intent
   if (!wanted) return 'carried again'
-  return 'text' in wanted ? wanted.text : words(wanted.value)
+  return wantedWords(wanted)
 }
 </script>
 

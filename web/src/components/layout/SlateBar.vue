@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
 import { held, type Attribute, type Placed, type Plot } from '@/api/types'
 import SpineButton from './SpineButton.vue'
 import ConnectionState from './ConnectionState.vue'
@@ -28,6 +29,10 @@ const said = computed(() => {
     return { what: shot.revision > 1 ? `revision ${shot.revision}, lit` : 'lit', by: shot.lit }
   return touch ? { what: 'changed', by: touch } : undefined
 })
+
+/** What stands, and what of it a stranger could put back. */
+const standing = computed(() => props.plot.placements.filter((p) => p.onSet && p.placement.kind !== 'DAYLIGHT'))
+const whole = computed(() => standing.value.filter((p) => !p.findings.some((f) => f.guess)).length)
 
 const FIGURES: { attribute: Attribute; name: string }[] = [
   { attribute: 'STOP', name: 'stop' },
@@ -73,6 +78,18 @@ const figures = computed(() =>
       </span>
       <span class="block text-fine text-quiet">{{ f.name }}</span>
     </button>
+    <RouterLink
+      v-if="standing.length"
+      class="cell phone:!hidden"
+      :title="`${whole} of ${standing.length} could be rebuilt. What is missing`"
+      :to="{ name: 'walk', params: { id: plot.shot.id } }"
+    >
+      <span class="block"
+        ><span class="figure text-large leading-6">{{ whole }}</span
+        ><span class="text-fine text-quiet"> of {{ standing.length }}</span></span
+      >
+      <span class="block text-fine text-quiet">to rebuild</span>
+    </RouterLink>
     <div
       v-if="connection.here.length"
       class="here min-w-0 max-w-32.5 px-3 text-small border-l border-line"

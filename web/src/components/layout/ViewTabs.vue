@@ -7,14 +7,15 @@ import TabRow from './TabRow.vue'
 /** The views of one shot; what can be done in the open one stands at the right. Book and Bench are in the spine. */
 const props = defineProps<{ shotId: number; actions?: Action[] }>()
 
-/** On a phone one looks, rebuilds and meters. */
-const FIRST = ['plot', 'rebuild', 'meter']
+/** On a phone one walks the set, looks, rebuilds and meters. */
+const FIRST = ['walk', 'plot', 'rebuild', 'meter']
 const VIEWS = [
   { key: 'plot', name: 'Plot' },
   { key: 'light', name: 'Light' },
   { key: 'carry', name: 'Carry' },
   { key: 'meter', name: 'Meter' },
   { key: 'match', name: 'Match' },
+  { key: 'walk', name: 'As it stands' },
   { key: 'rebuild', name: 'Rebuild' },
   { key: 'patch', name: 'Patch' },
   { key: 'recall', name: 'Recall' },

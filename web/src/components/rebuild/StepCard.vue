@@ -79,9 +79,13 @@ const camera = computed(() =>
     </div>
     <p v-if="tapes" class="px-5 pt-3 text-lead font-strong">
       Walking A to B, {{ piece.mount === 'STAND' ? 'the stand' : 'it' }} is on your {{ tapes.side.toLowerCase() }}.
+      <span v-if="tapes.own" class="font-normal text-quiet">As the crew pulled them. </span>
       <span v-if="tapes.crossing !== 'GOOD'" class="font-normal text-quiet"
         >The tapes cross at {{ Math.round(tapes.crossingDeg) }}°: pull them twice.</span
       >
+    </p>
+    <p v-if="placed.measured && !tapes?.own" class="px-5 pt-2 text-lead">
+      As it was measured: {{ settings.printed(placed.measured) }}.
     </p>
     <p v-if="step.instead" class="py-2 px-5 border-b border-line">
       <WedgeMark act class="mr-1 inline" /> <b class="font-strong">Not as recorded:</b>

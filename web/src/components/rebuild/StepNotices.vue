@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Rebuild, Step } from '@/api/types'
+import FindingList from '@/components/inspector/FindingList.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { useSettings } from '@/stores/settings'
 
@@ -8,6 +9,7 @@ import { useSettings } from '@/stores/settings'
 const props = defineProps<{ sheet: Rebuild; step: Step }>()
 defineEmits<{ decide: [how: 'continue' | 'restart'] }>()
 const settings = useSettings()
+const guesses = computed(() => props.step.placed.findings.filter((f) => f.guess))
 const misfits = computed(() => props.sheet.misfits.filter((m) => m.placement === props.step.placed.placement.key))
 </script>
 
@@ -23,6 +25,10 @@ const misfits = computed(() => props.sheet.misfits.filter((m) => m.placement ===
       <button class="button" @click="$emit('decide', 'continue')">Go on with it as it is now</button>{{ ' ' }}
       <button class="button" @click="$emit('decide', 'restart')">Begin again</button>
     </p>
+  </div>
+  <div v-if="guesses.length" class="border-b border-line px-5 py-2">
+    <p class="font-strong">The record does not hold all of it:</p>
+    <FindingList :findings="guesses" />
   </div>
   <ul v-if="misfits.length" class="py-2 px-5 border-b border-line">
     <li v-for="m in misfits" :key="m.words.metric">

@@ -6,6 +6,7 @@ import { readFigures } from '@/lib/figures'
 import { listOf, withCorners } from '@/lib/setDrawing'
 import { useSubmit } from '@/lib/useSubmit'
 import type { UseSetDrawingReturn } from '@/lib/useSetDrawing'
+import LandmarkTapes from './LandmarkTapes.vue'
 import PaintFields from './PaintFields.vue'
 
 /** The piece of the set that is chosen, to be typed. */
@@ -35,9 +36,8 @@ const furniture = computed(() => (list.value === 'furniture' ? plan.value.furnit
 const restriction = computed(() =>
   list.value === 'restrictions' ? listOf(plan.value, 'restrictions')[at.value] : undefined,
 )
-const named = computed(
-  () => opening.value ?? furniture.value ?? (list.value === 'landmarks' ? plan.value.landmarks[at.value] : undefined),
-)
+const landmark = computed(() => (list.value === 'landmarks' ? plan.value.landmarks[at.value] : undefined))
+const named = computed(() => opening.value ?? furniture.value ?? landmark.value)
 const typed = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
 const said = computed(() => corners.value.map((p) => `${p.xM} ${p.yM}`).join('; '))
 
@@ -67,6 +67,7 @@ function typedCorners(event: Event) {
   <label v-if="named" class="field-row"
     ><span>name</span><input class="field" :value="named.name" @change="replace({ name: typed($event) })"
   /></label>
+  <LandmarkTapes v-if="landmark" :plan="plan" :landmark="landmark" @found="replace({ point: $event })" />
   <template v-if="wall">
     <div class="figure-row">
       <FigureField

@@ -23,24 +23,17 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
     private static final double AGREE_WITHIN_M = 0.03;
 
     /**
-     * One tape.
-     *
-     * @param measuredM horizontal, metres, above 0
-     */
-    public record Pulled(Landmark from, double measuredM) {}
-
-    /**
      * @param tapes two or three, from different landmarks
      * @param wanted where it should stand
      * @param others landmarks of the set, one of which may cross better
      * @throws Refusal when the tapes do not meet, with the gap, or cross too flat to tell, with a better landmark
      */
-    public static TapeCheck of(List<Pulled> tapes, PlanPoint wanted, List<Landmark> others, Walls walls) {
+    public static TapeCheck of(List<Tape> tapes, PlanPoint wanted, List<Landmark> others, Walls walls) {
         if (tapes.size() < 2) {
             throw new Refusal("tapes", "Give the tapes to two landmarks, or to three for a check.");
         }
-        Pulled a = tapes.get(0);
-        Pulled b = tapes.get(1);
+        Tape a = tapes.get(0);
+        Tape b = tapes.get(1);
         refuseFlat(a, b, wanted, others, walls);
         PlanPoint found = fix(a, b, wanted);
         double off = found.distanceM(wanted);
@@ -56,8 +49,8 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
                                     "By these two tapes it stands %s %s. Pull a third tape before it is moved.",
                                     Phrase.metres(off), towards(wanted, found)));
         }
-        Pulled c = tapes.get(2);
-        double miss = Math.abs(found.distanceM(c.from.point()) - c.measuredM);
+        Tape c = tapes.get(2);
+        double miss = Math.abs(found.distanceM(c.from().point()) - c.lengthM());
         if (miss <= AGREE_WITHIN_M) {
             return new TapeCheck(
                     found,
@@ -76,14 +69,14 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
                         found,
                         off,
                         miss,
-                        w.from.name(),
+                        w.from().name(),
                         Phrase.format(
                                 "%s: the tape from %s is %s %s than the other two allow. Pull that one again.",
                                 gap,
-                                w.from.name(),
+                                w.from().name(),
                                 Phrase.metres(
-                                        Math.abs(w.measuredM - w.from.point().distanceM(wanted))),
-                                w.measuredM > w.from.point().distanceM(wanted) ? "longer" : "shorter")))
+                                        Math.abs(w.lengthM() - w.from().point().distanceM(wanted))),
+                                w.lengthM() > w.from().point().distanceM(wanted) ? "longer" : "shorter")))
                 .orElseGet(() -> new TapeCheck(
                         found,
                         off,
@@ -93,9 +86,9 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
     }
 
     /** The one tape that does not fit the wanted place while the two others do. */
-    private static Optional<Pulled> wrong(List<Pulled> tapes, PlanPoint wanted) {
-        List<Pulled> off = new ArrayList<>(tapes);
-        off.removeIf(t -> Math.abs(t.from.point().distanceM(wanted) - t.measuredM) <= AGREE_WITHIN_M);
+    private static Optional<Tape> wrong(List<Tape> tapes, PlanPoint wanted) {
+        List<Tape> off = new ArrayList<>(tapes);
+        off.removeIf(t -> Math.abs(t.from().point().distanceM(wanted) - t.lengthM()) <= AGREE_WITHIN_M);
         return off.size() == 1 ? Optional.of(off.get(0)) : Optional.empty();
     }
 
@@ -113,29 +106,32 @@ public record TapeCheck(PlanPoint found, double offM, @Nullable Double missM, @N
         return Math.sin(Math.toRadians(Plane.angleDeg(point, one.point(), other.point())));
     }
 
-    private static PlanPoint fix(Pulled a, Pulled b, PlanPoint wanted) {
+    private static PlanPoint fix(Tape a, Tape b, PlanPoint wanted) {
         return TapeFix.of(
-                        a.from.point(),
-                        b.from.point(),
-                        a.measuredM,
-                        b.measuredM,
-                        Side.of(a.from.point(), b.from.point(), wanted),
+                        a.from().point(),
+                        b.from().point(),
+                        a.lengthM(),
+                        b.lengthM(),
+                        Side.of(a.from().point(), b.from().point(), wanted),
                         TapeFix.DEFAULT_TAPE_ERROR_M)
                 .point();
     }
 
-    private static void refuseFlat(Pulled a, Pulled b, PlanPoint wanted, List<Landmark> others, Walls walls) {
-        double angle = Plane.angleDeg(wanted, a.from.point(), b.from.point());
+    private static void refuseFlat(Tape a, Tape b, PlanPoint wanted, List<Landmark> others, Walls walls) {
+        double angle = Plane.angleDeg(wanted, a.from().point(), b.from().point());
         if (Crossing.ofAngle(angle) == Crossing.POOR) {
             TapePair better = TapePair.choose(wanted, others, walls);
-            String instead = better.a().equals(a.from) || better.a().equals(b.from)
+            String instead = better.a().equals(a.from()) || better.a().equals(b.from())
                     ? better.b().name()
                     : better.a().name();
             throw new Refusal(
                     "tapes",
                     "The tapes from %s and %s cross at %d°, too flat to place it. Use %s for one of them."
                             .formatted(
-                                    a.from.name(), b.from.name(), Math.round(Math.min(angle, 180 - angle)), instead));
+                                    a.from().name(),
+                                    b.from().name(),
+                                    Math.round(Math.min(angle, 180 - angle)),
+                                    instead));
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Phrase;
@@ -57,9 +58,12 @@ public final class Differences {
         }
     }
 
-    /** An aim at the same mark is the same in another scene too, whatever the mark's key is there. */
+    /** An aim at the same mark is the same in another scene too, whatever the mark's key is there; a place is, however it was measured. */
     private static boolean sameFor(
             ComparedState from, ComparedState to, @Nullable AttributeValue before, @Nullable AttributeValue after) {
+        if (before instanceof Place was && after instanceof Place is) {
+            return was.isAt(is);
+        }
         return Objects.equals(ChangePhrases.named(from, before), ChangePhrases.named(to, after));
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Walls;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
 
@@ -13,6 +14,12 @@ import org.oblume.core.units.Refusal;
 public final class Arrange {
 
     private static final double CENTIMETRES = 100;
+    /** Two stands that are placed one after the other are at least so far apart, metres. */
+    private static final double APART_M = 0.6;
+
+    private static final double CLOSE_M = 0.01;
+    private static final int ROUND = 8;
+    private static final int MOST_RINGS = 12;
 
     private Arrange() {}
 
@@ -98,6 +105,34 @@ public final class Arrange {
                         .orElseThrow(
                                 () -> new Refusal("This set has no landmarks to go to: put them on the plan first.")),
                 place.outside());
+    }
+
+    /**
+     * The nearest place at which a thing stands apart from what stands there already; the place itself where nothing does.
+     *
+     * @param taken where other things stand
+     */
+    public static Place apart(Place place, List<PlanPoint> taken, SetPlan set) {
+        if (isFree(place.point(), taken)) {
+            return place;
+        }
+        Walls walls = set.tapeWalls();
+        boolean within = walls.encloses(place.point());
+        for (int ring = 1; ring <= MOST_RINGS; ring++) {
+            for (int i = 0; i < ROUND * ring; i++) {
+                double turn = 2 * Math.PI * i / (ROUND * ring);
+                PlanPoint point = PlanPoint.of(
+                        place.xM() + ring * APART_M * Math.sin(turn), place.yM() + ring * APART_M * Math.cos(turn));
+                if (isFree(point, taken) && walls.encloses(point) == within && !walls.between(place.point(), point)) {
+                    return at(point, place.outside());
+                }
+            }
+        }
+        return place;
+    }
+
+    private static boolean isFree(PlanPoint point, List<PlanPoint> taken) {
+        return taken.stream().allMatch(t -> t.distanceM(point) > APART_M - CLOSE_M);
     }
 
     private static Optional<PlanPoint> nearest(List<PlanPoint> points, Place place) {

@@ -33,6 +33,9 @@ public record Piece(
         @Nullable Surface surface,
         @Nullable Boolean glasses) {
 
+    /** Stands as its kind until somebody says which it is. */
+    public static final String KIND_NOT_SAID = "kind not said";
+
     private static final int LONGEST_NAME = 80;
     private static final double WIDEST_M = 50;
     private static final double MOST_WATTS = 100_000;

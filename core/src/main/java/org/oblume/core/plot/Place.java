@@ -1,6 +1,8 @@
 package org.oblume.core.plot;
 
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.Measured;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Length;
@@ -13,14 +15,47 @@ import org.oblume.core.units.Refusal;
  * @param xM metres to the right of the plan's origin, −1000 to 1000
  * @param yM metres up the plan, −1000 to 1000
  * @param outside stands outside the set's walls on purpose, its light comes through an opening
+ * @param measured how it was measured on set, which gives this very place; null where that was not said: dragged, typed as coordinates, or
+ *     recorded before measures were kept
  */
-public record Place(double xM, double yM, boolean outside) implements AttributeValue {
+public record Place(double xM, double yM, boolean outside, @Nullable Measured measured) implements AttributeValue {
 
     private static final double FARTHEST_M = 1000;
+    /** A place is kept to the millimetre. */
+    private static final double MILLIMETRES = 1000;
+
+    private static final double SAME_M = 0.002;
 
     public Place {
         Checks.within("x", xM, -FARTHEST_M, FARTHEST_M, " m");
         Checks.within("y", yM, -FARTHEST_M, FARTHEST_M, " m");
+        if (measured != null && measured.point().distanceM(new PlanPoint(xM, yM)) > SAME_M) {
+            throw new Refusal(
+                    "measured",
+                    Phrase.format(
+                            "What was measured (%s) gives another place than the one beside it: leave one of them out.",
+                            measured.phrase()));
+        }
+    }
+
+    /** A place of which nobody said how it was measured. */
+    public Place(double xM, double yM, boolean outside) {
+        this(xM, yM, outside, null);
+    }
+
+    /** The place that a measure gives, to the millimetre. */
+    public static Place of(Measured measured, boolean outside) {
+        PlanPoint point = measured.point();
+        return new Place(
+                Math.round(point.xM() * MILLIMETRES) / MILLIMETRES,
+                Math.round(point.yM() * MILLIMETRES) / MILLIMETRES,
+                outside,
+                measured);
+    }
+
+    /** The same spot, however it was measured. */
+    public boolean isAt(Place other) {
+        return xM == other.xM && yM == other.yM && outside == other.outside;
     }
 
     public static Place of(double xM, double yM) {
@@ -45,20 +80,22 @@ public record Place(double xM, double yM, boolean outside) implements AttributeV
 
     @Override
     public String say() {
-        return "%s right, %s up%s"
-                .formatted(
-                        Length.ofMetres(xM).printMetric(),
-                        Length.ofMetres(yM).printMetric(),
-                        outside ? ", outside" : "");
+        return phrase().metric();
     }
 
     @Override
     public String sayImperial() {
-        return "%s right, %s up%s"
-                .formatted(
-                        Length.ofMetres(xM).printImperial(),
-                        Length.ofMetres(yM).printImperial(),
-                        outside ? ", outside" : "");
+        return phrase().imperial();
+    }
+
+    @Override
+    public Phrase phrase() {
+        return Phrase.format(
+                "%s right, %s up%s%s",
+                Phrase.metres(xM),
+                Phrase.metres(yM),
+                measured == null ? "" : ", " + measured.how(),
+                outside ? ", outside" : "");
     }
 
     @Override

@@ -8,6 +8,7 @@ import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.Walls;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Length;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
@@ -180,8 +181,49 @@ public record SetPlan(
                 site);
     }
 
+    /** Nothing is drawn yet: no walls, no landmarks; the sky above. */
+    public static final SetPlan OPEN = new SetPlan(null, 0, List.of(), List.of(), List.of(), List.of());
+
+    /**
+     * What is known of a set when it is started: a bare room, or an open place.
+     *
+     * @param width as typed, or null with the depth for an open place
+     * @param depth likewise
+     * @param ceiling as typed, or null with no ceiling
+     * @throws Refusal when only one of width and depth is given
+     */
+    public static SetPlan start(@Nullable String width, @Nullable String depth, @Nullable String ceiling) {
+        if (isBlank(width) && isBlank(depth)) {
+            return OPEN;
+        }
+        return walled(
+                metres("roomWidth", width),
+                metres("roomDepth", depth),
+                isBlank(ceiling) ? null : metres("ceiling", ceiling));
+    }
+
+    private static boolean isBlank(@Nullable String typed) {
+        return typed == null || typed.isBlank();
+    }
+
+    private static double metres(String field, @Nullable String typed) {
+        if (typed == null || typed.isBlank()) {
+            throw new Refusal(
+                    field, "A room has a width and a depth: give both, or neither for a place without a room.");
+        }
+        try {
+            return Length.parse(typed).metres();
+        } catch (Refusal refusal) {
+            throw refusal.at(field);
+        }
+    }
+
     /** A bare room with a landmark in each corner, from (0, 0). Width along x, depth along y, metres. */
     public static SetPlan room(double widthM, double depthM, double ceilingHeightM) {
+        return walled(widthM, depthM, ceilingHeightM);
+    }
+
+    private static SetPlan walled(double widthM, double depthM, @Nullable Double ceilingHeightM) {
         Checks.within("Room width", widthM, 1, 200, " m");
         Checks.within("Room depth", depthM, 1, 200, " m");
         PlanPoint a = PlanPoint.of(0, 0);

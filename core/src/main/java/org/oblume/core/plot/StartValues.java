@@ -3,6 +3,7 @@ package org.oblume.core.plot;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.units.Bearing;
 
 /** What is recorded of a placement the moment it is put on the plan, so that nothing about it is unknown. */
 public final class StartValues {
@@ -27,16 +28,22 @@ public final class StartValues {
     /**
      * @param place where it is put
      * @param beamDeg beam of a light, degrees
-     * @param mark key of a mark to aim at, or null: it then points up the plan, level
+     * @param mark key of a mark to aim at, or null: it then points at the camera, level
+     * @param camera where the camera stands, which a person faces, or null: then it points up the plan
      * @param stack what it comes with: a cloth on a frame, what a net takes
      */
     public static List<AttributeValue> of(
-            Placement placement, Place place, double beamDeg, @Nullable String mark, Modifiers stack) {
+            Placement placement,
+            Place place,
+            double beamDeg,
+            @Nullable String mark,
+            @Nullable Place camera,
+            Modifiers stack) {
         List<AttributeValue> values = new ArrayList<>(List.of(
                 SetStatus.ON,
                 place,
                 new Height(heightM(placement)),
-                mark == null ? AimSetting.along(0, 0) : AimSetting.atMark(mark, EYES_M)));
+                mark == null ? facing(place, camera) : AimSetting.atMark(mark, EYES_M)));
         if (placement.kind().isLight()) {
             values.addAll(List.of(
                     Level.FULL,
@@ -62,6 +69,15 @@ public final class StartValues {
                     new LensNd(0)));
         }
         return values;
+    }
+
+    /** Level, to the whole degree. */
+    private static AimSetting facing(Place place, @Nullable Place camera) {
+        if (camera == null || camera.point().equals(place.point())) {
+            return AimSetting.along(0, 0);
+        }
+        Bearing way = Bearing.fromOffset(camera.xM() - place.xM(), camera.yM() - place.yM());
+        return AimSetting.along(Math.rint(way.degrees()), 0);
     }
 
     private static double heightM(Placement placement) {

@@ -103,7 +103,7 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
     private static AttributeValue fitted(AttributeValue value, PlanFit fit) {
         if (value instanceof Place place) {
             PlanPoint here = fit.point(place.point());
-            return new Place(here.xM(), here.yM(), place.outside());
+            return here.equals(place.point()) ? place : new Place(here.xM(), here.yM(), place.outside());
         }
         if (value instanceof AimSetting pointing && pointing.bearingDeg() != null && pointing.tiltDeg() != null) {
             return AimSetting.along(

@@ -10,8 +10,12 @@ import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.caution.Cautions;
+import org.oblume.core.geometry.Measured;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Tape;
+import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.geometry.TapePair;
+import org.oblume.core.geometry.Taped;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Place;
@@ -38,9 +42,30 @@ public final class RebuildSheet {
                 .toList();
     }
 
-    /** The two best tapes for a placement; empty when it has no place or no two landmarks give it. */
+    /** The crew's own tapes as they were pulled, while their landmarks are drawn where they were then. */
+    public static Optional<Taped> ownTapes(SetPlan set, RecordedState state, String placement) {
+        return state.value(placement, Place.class)
+                .map(Place::measured)
+                .filter(m -> m.standsIn(set.landmarks()))
+                .map(Measured::taped);
+    }
+
+    /** The two tapes for a placement: the crew's own, else the best; empty when it has no place or no two landmarks give it. */
     public static Optional<TapePair> tapes(SetPlan set, RecordedState state, String placement) {
-        return state.value(placement, Place.class).map(Place::point).flatMap(point -> tapes(set, point));
+        return ownTapes(set, state, placement)
+                .map(Taped::pair)
+                .or(() -> state.value(placement, Place.class).map(Place::point).flatMap(point -> tapes(set, point)));
+    }
+
+    /** A third tape that checks the two: the crew's own, else the one that crosses them best; empty when there is none. */
+    public static Optional<Tape> check(SetPlan set, RecordedState state, String placement, TapePair tapes) {
+        return ownTapes(set, state, placement)
+                .map(Taped::tapes)
+                .filter(own -> own.size() > 2)
+                .map(own -> own.get(2))
+                .or(() -> state.value(placement, Place.class).map(Place::point).flatMap(point -> TapeCheck.third(
+                                tapes, point, set.landmarks(), set.tapeWalls())
+                        .map(l -> new Tape(l, l.point().distanceM(point)))));
     }
 
     private static Optional<TapePair> tapes(SetPlan set, PlanPoint point) {

@@ -44,9 +44,8 @@ class TapeCheckTest {
     @Test
     void aStandThatIsElsewhereIsToldByThreeTapesThatAgree() {
         PlanPoint there = PlanPoint.of(1.9, 2.5);
-        List<TapeCheck.Pulled> tapes = ALL.stream()
-                .map(l -> new TapeCheck.Pulled(l, l.point().distanceM(there)))
-                .toList();
+        List<Tape> tapes =
+                ALL.stream().map(l -> new Tape(l, l.point().distanceM(there))).toList();
         TapeCheck check = TapeCheck.of(tapes, STAND, ALL, Walls.NONE);
         assertThat(check.offM()).isCloseTo(0.4, within(1e-9));
         assertThat(check.wrong()).isNull();
@@ -55,7 +54,7 @@ class TapeCheckTest {
 
     @Test
     void tapesThatDoNotMeetSayByHowMuch() {
-        List<TapeCheck.Pulled> tapes = List.of(new TapeCheck.Pulled(DOOR, 1.5), new TapeCheck.Pulled(WINDOW, 2.2));
+        List<Tape> tapes = List.of(new Tape(DOOR, 1.5), new Tape(WINDOW, 2.2));
         assertThatThrownBy(() -> TapeCheck.of(tapes, STAND, ALL, Walls.NONE))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("miss by 0.30 m");
@@ -64,7 +63,7 @@ class TapeCheckTest {
     @Test
     void tapesThatCrossTooFlatNameABetterLandmark() {
         PlanPoint low = PlanPoint.of(2, 0.2);
-        List<TapeCheck.Pulled> tapes = List.of(new TapeCheck.Pulled(DOOR, 2.01), new TapeCheck.Pulled(WINDOW, 2.01));
+        List<Tape> tapes = List.of(new Tape(DOOR, 2.01), new Tape(WINDOW, 2.01));
         assertThatThrownBy(() -> TapeCheck.of(tapes, low, ALL, Walls.NONE))
                 .hasMessageContaining("too flat")
                 .hasMessageContaining("Use bench leg");
@@ -82,9 +81,8 @@ class TapeCheckTest {
     @CsvSource({"0.5,0,right on the plan", "-0.5,0,left on the plan", "0,0.5,up the plan", "0,-0.5,down the plan"})
     void whereItStandsInsteadIsToldByThePlan(double right, double up, String where) {
         PlanPoint there = PlanPoint.of(STAND.xM() + right, STAND.yM() + up);
-        List<TapeCheck.Pulled> tapes = ALL.stream()
-                .map(l -> new TapeCheck.Pulled(l, l.point().distanceM(there)))
-                .toList();
+        List<Tape> tapes =
+                ALL.stream().map(l -> new Tape(l, l.point().distanceM(there))).toList();
         assertThat(TapeCheck.of(tapes, STAND, ALL, Walls.NONE).sentence().metric())
                 .contains("0.50 m too far " + where);
         assertThat(TapeCheck.of(tapes.subList(0, 2), STAND, ALL, Walls.NONE)
@@ -120,10 +118,10 @@ class TapeCheckTest {
         return TapeCheck.of(tapes(a, b, c), STAND, ALL, Walls.NONE);
     }
 
-    private static List<TapeCheck.Pulled> tapes(double... errors) {
-        List<TapeCheck.Pulled> tapes = new ArrayList<>();
+    private static List<Tape> tapes(double... errors) {
+        List<Tape> tapes = new ArrayList<>();
         for (int i = 0; i < errors.length; i++) {
-            tapes.add(new TapeCheck.Pulled(ALL.get(i), ALL.get(i).point().distanceM(STAND) + errors[i]));
+            tapes.add(new Tape(ALL.get(i), ALL.get(i).point().distanceM(STAND) + errors[i]));
         }
         return tapes;
     }

@@ -16,6 +16,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** What is recorded of a thing the moment it is placed, and how values are said and typed. */
 class StartValuesTest {
 
+    private static final Place CAMERA = Place.of(1, -3);
+
     @Test
     void aHeadStartsFullAtDaylightAimedAtTheMark() {
         List<AttributeValue> values = start(PlacementKind.HEAD, Mount.STAND, 2700.0, 6500.0, "mark-1");
@@ -35,9 +37,10 @@ class StartValuesTest {
     }
 
     @Test
-    void withNoMarkItPointsUpThePlan() {
+    void withNoMarkItFacesTheCamera() {
         assertThat(start(PlacementKind.HEAD, Mount.STAND, null, null, null))
-                .contains(AimSetting.along(0, 0), new ColourTemperature(5600));
+                .contains(AimSetting.along(180, 0), new ColourTemperature(5600));
+        assertThat(start(PlacementKind.MARK, Mount.FLOOR, null, null, null)).contains(AimSetting.along(180, 0));
     }
 
     @ParameterizedTest
@@ -198,6 +201,6 @@ class StartValuesTest {
         Role role = kind == PlacementKind.CAMERA ? Role.CAMERA : kind == PlacementKind.MARK ? Role.SUBJECT : Role.KEY;
         Placement placed = new Placement(
                 "one", "One", kind, role, null, new Piece("Thing", null, 0.1, lowest, highest, 10, mount));
-        return StartValues.of(placed, Place.of(1, 2), 36, mark, Modifiers.NONE);
+        return StartValues.of(placed, Place.of(1, 2), 36, mark, CAMERA, Modifiers.NONE);
     }
 }

@@ -6,6 +6,7 @@ import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.Crossing;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Polar;
 import org.oblume.core.geometry.Side;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.geometry.TapeFix;
@@ -68,6 +69,29 @@ class TapeController {
                 fix.crossing(),
                 fix.positionErrorM(),
                 Phrase.width(fix.positionErrorM()));
+    }
+
+    record PolarAsked(
+            @Nullable Flat mark,
+            @Nullable Flat camera,
+            @Nullable Double distanceM,
+            @Nullable Double offDeg,
+            @Nullable Side side) {}
+
+    record PolarAnswer(double x, double y) {}
+
+    /** A place told from a mark: along the floor, and off the way to the camera. */
+    @PostMapping("/polar")
+    PolarAnswer polar(@RequestBody PolarAsked asked) {
+        PlanPoint point = new Polar(
+                        "the mark",
+                        Flat.point("mark", asked.mark()),
+                        Flat.point("camera", asked.camera()),
+                        RequestValues.number("distanceM", asked.distanceM()),
+                        RequestValues.number("offDeg", asked.offDeg()),
+                        RequestValues.required("side", asked.side()))
+                .point();
+        return new PolarAnswer(point.xM(), point.yM());
     }
 
     record NamedPoint(@Nullable String name, @Nullable Double x, @Nullable Double y) {

@@ -1,6 +1,7 @@
 package org.oblume.server.book;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -12,12 +13,12 @@ import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
-import org.oblume.core.units.Length;
-import org.oblume.core.units.Refusal;
+import org.oblume.core.plot.StartValues;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.scene.Scene;
@@ -28,6 +29,7 @@ import org.oblume.server.set.StageSet;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.LastTouch;
 import org.oblume.server.shot.PlotService;
+import org.oblume.server.shot.RecordCount;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotCard;
 import org.oblume.server.shot.ShotService;
@@ -84,10 +86,7 @@ public class BookService {
                         production.id(),
                         new StageSet(
                                 heading.location(),
-                                SetPlan.room(
-                                        metres("roomWidth", wanted.roomWidth()),
-                                        metres("roomDepth", wanted.roomDepth()),
-                                        metres("ceiling", wanted.ceiling()))))
+                                SetPlan.start(wanted.roomWidth(), wanted.roomDepth(), wanted.ceiling())))
                 : sets.get(wanted.setId()).id();
         SetPlan plan = sets.get(setId).set().plan();
         Placement mark = new Placement(
@@ -107,23 +106,27 @@ public class BookService {
         Scene scene = scenes.create(production.id(), setId, heading, List.of(mark, camera));
         Shot shot =
                 shots.create(scene.id(), new ShotCard(wanted.firstSlate(), "", null, ShotStage.PLANNED, null), author);
+        Place cameraAt = plan.roomFor(0.5, 1.0 / 6);
         List<Knot> tied = new ArrayList<>(plots.startKnots(
-                shot.card().slate(), mark, plan.roomFor(0.5, 2.0 / 3), 0, null, Modifiers.NONE, null, author));
+                shot.card().slate(),
+                mark,
+                StartValues.of(mark, plan.roomFor(0.5, 2.0 / 3), 0, null, cameraAt, Modifiers.NONE),
+                null,
+                author));
         tied.addAll(plots.startKnots(
-                shot.card().slate(), camera, plan.roomFor(0.5, 1.0 / 6), 0, mark.key(), Modifiers.NONE, null, author));
+                shot.card().slate(),
+                camera,
+                StartValues.of(camera, cameraAt, 0, mark.key(), null, Modifiers.NONE),
+                null,
+                author));
         knots.recordAll(records.of(scene.id()), tied);
         return shot.id();
     }
 
-    private static double metres(String field, @Nullable String typed) {
-        if (typed == null) {
-            throw new Refusal(field, "Give the room's width, depth and ceiling, or choose a set that is there.");
-        }
-        return Length.parse(typed).metres();
-    }
-
     private BookView.ProductionPage page(Production production) {
         List<Scene> all = scenes.ofProduction(production.id());
+        Map<Long, RecordCount> counts = new HashMap<>();
+        all.forEach(scene -> counts.putAll(records.counts(scene.id())));
         List<Shot> lines = shots.ofScenes(all.stream().map(Scene::id).toList());
         Map<Long, LastTouch> touches =
                 shots.lastTouches(lines.stream().map(Shot::id).toList());
@@ -137,12 +140,13 @@ public class BookService {
                                 scene.heading(),
                                 lines.stream()
                                         .filter(s -> s.sceneId() == scene.id())
-                                        .map(s -> line(s, slates, touches.get(s.id())))
+                                        .map(s -> line(s, slates, touches.get(s.id()), counts.get(s.id())))
                                         .toList()))
                         .toList());
     }
 
-    private static BookView.BookShot line(Shot shot, Map<Long, Slate> slates, @Nullable LastTouch touch) {
+    private static BookView.BookShot line(
+            Shot shot, Map<Long, Slate> slates, @Nullable LastTouch touch, @Nullable RecordCount count) {
         ShotCard card = shot.card();
         Slate basedOn = card.basedOnId() == null ? null : Objects.requireNonNull(slates.get(card.basedOnId()));
         return new BookView.BookShot(
@@ -154,6 +158,7 @@ public class BookService {
                 card.basedOnId(),
                 basedOn,
                 shot.version(),
-                touch);
+                touch,
+                count);
     }
 }

@@ -7,6 +7,7 @@ import org.oblume.core.carry.Slate;
 import org.oblume.server.production.Production;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.shot.LastTouch;
+import org.oblume.server.shot.RecordCount;
 
 /** Productions with their scenes and shots. */
 record BookView(List<ProductionPage> productions) {
@@ -18,6 +19,7 @@ record BookView(List<ProductionPage> productions) {
     /**
      * @param basedOn slate of the shot it carries from
      * @param version of its card, for If-Match
+     * @param recorded how much of it could be rebuilt; null for a shot that was made this moment
      */
     record BookShot(
             long id,
@@ -28,5 +30,6 @@ record BookView(List<ProductionPage> productions) {
             @Nullable Long basedOnId,
             @Nullable Slate basedOn,
             long version,
-            @Nullable LastTouch lastTouch) {}
+            @Nullable LastTouch lastTouch,
+            @Nullable RecordCount recorded) {}
 }

@@ -37,6 +37,7 @@ import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.set.SetService;
 import org.oblume.server.set.StageSet;
+import org.oblume.server.shot.ConfirmationService;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.ListedShot;
 import org.oblume.server.shot.Shot;
@@ -66,6 +67,7 @@ public class ExchangeService {
     private final LookService looks;
     private final NoteService notes;
     private final MeterService meter;
+    private final ConfirmationService confirmations;
     private final SceneFileReader reader;
     private final RecordJson json;
     private final Clock clock;
@@ -81,6 +83,7 @@ public class ExchangeService {
             LookService looks,
             NoteService notes,
             MeterService meter,
+            ConfirmationService confirmations,
             SceneFileReader reader,
             RecordJson json,
             Clock clock) {
@@ -88,6 +91,7 @@ public class ExchangeService {
         this.looks = looks;
         this.notes = notes;
         this.meter = meter;
+        this.confirmations = confirmations;
         this.productions = productions;
         this.sets = sets;
         this.scenes = scenes;
@@ -121,7 +125,8 @@ public class ExchangeService {
                             rebuild.ticks(shot.id(), record),
                             notes.writtenTakes(shot.id()),
                             notes.writtenNotes(shot.id(), keys),
-                            meter.written(shot.id()));
+                            meter.written(shot.id()),
+                            confirmations.written(record.recorded(shot.id())));
                 })
                 .toList();
         SceneFile file = new SceneFile(
@@ -171,11 +176,13 @@ public class ExchangeService {
         looks.importAll(scene.id(), orNone(file.looks()));
         Map<String, Long> ids = record.placed().stream()
                 .collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::id));
+        record = records.of(scene.id()); // with its knots
         for (SceneFile.ShotPart part : file.shots()) {
             long shotId = Objects.requireNonNull(made.get(part.slate())).id();
             rebuild.importAll(shotId, record, orNone(part.rebuilt()));
             notes.importAll(shotId, orNone(part.takes()), orNone(part.notes()), ids);
             meter.importAll(shotId, orNone(part.readings()));
+            confirmations.importAll(record.recorded(shotId), orNone(part.looked()));
         }
         return scene;
     }
@@ -258,6 +265,7 @@ public class ExchangeService {
         List<Knot> tied = tied(file);
         SceneRecord scene = record(file, tied);
         file.shots().stream().flatMap(s -> orNone(s.rebuilt()).stream()).forEach(t -> scene.placement(t.placement()));
+        file.shots().stream().flatMap(s -> orNone(s.looked()).stream()).forEach(c -> scene.placement(c.placement()));
         file.shots().stream()
                 .flatMap(s -> orNone(s.notes()).stream())
                 .filter(n -> n.placement() != null)

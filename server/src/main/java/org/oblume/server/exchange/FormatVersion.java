@@ -10,6 +10,10 @@ final class FormatVersion {
     /** Says how soft a thing is, what part of a front is covered and by what it is cut, and more of lamps, doors, furniture and readings. */
     static final int SECOND = 2;
 
+    /** Says how places were measured, and who looked at what on set. */
+    static final int THIRD = 3;
+
+    private static final Set<String> SINCE_THIRD = Set.of("taped", "polar", "alongWall", "onLandmark", "looked");
     private static final Set<String> SINCE_SECOND =
             Set.of("softness", "share", "doors", "allRound", "frontWidthM", "closed", "turned", "confirmedBy");
 
@@ -17,22 +21,25 @@ final class FormatVersion {
 
     /** @param file whose version is not looked at */
     static int of(JsonNode file) {
+        if (says(file, SINCE_THIRD)) {
+            return THIRD;
+        }
         for (JsonNode piece : file.at("/set/plan/furniture")) {
             if (piece.has("surface")) {
                 return SECOND;
             }
         }
-        return says(file) ? SECOND : FIRST;
+        return says(file, SINCE_SECOND) ? SECOND : FIRST;
     }
 
-    private static boolean says(JsonNode part) {
-        for (String name : SINCE_SECOND) {
+    private static boolean says(JsonNode part, Set<String> names) {
+        for (String name : names) {
             if (part.has(name)) {
                 return true;
             }
         }
         for (JsonNode child : part) {
-            if (child.isContainerNode() && says(child)) {
+            if (child.isContainerNode() && says(child, names)) {
                 return true;
             }
         }

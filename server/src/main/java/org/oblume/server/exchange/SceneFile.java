@@ -17,6 +17,7 @@ import org.oblume.server.note.WrittenTake;
 import org.oblume.server.rebuild.Tick;
 import org.oblume.server.scene.SceneHeading;
 import org.oblume.server.set.StageSet;
+import org.oblume.server.shot.WrittenConfirmation;
 
 /** A scene as an open file: docs/format/oblume-scene.schema.json. */
 record SceneFile(
@@ -31,7 +32,7 @@ record SceneFile(
 
     static final String FORMAT = "oblume-scene";
     /** The newest that is read. */
-    static final int VERSION = FormatVersion.SECOND;
+    static final int VERSION = FormatVersion.THIRD;
 
     SceneFile at(int other) {
         return new SceneFile(format, other, production, scene, set, placements, shots, looks);
@@ -49,7 +50,8 @@ record SceneFile(
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<Tick> rebuilt,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenTake> takes,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenNote> notes,
-            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenReading> readings) {}
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenReading> readings,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenConfirmation> looked) {}
 
     record KnotPart(
             String placement,

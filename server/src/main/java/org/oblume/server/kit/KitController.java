@@ -60,7 +60,7 @@ class KitController {
     @PostMapping(path = "/beam", consumes = MediaType.ALL_VALUE)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(schema = @Schema(type = "string", format = "binary")))
-    PhotometricFile.Measured beam(InputStream body) throws IOException {
+    PhotometricFile.MeasuredFixture beam(InputStream body) throws IOException {
         byte[] bytes = PayloadTooLargeException.read(
                 body, LARGEST_MB, "The file is larger than %d MB: a measured beam is never that large.");
         return PhotometricFile.read(new String(bytes, StandardCharsets.ISO_8859_1));

@@ -34,10 +34,11 @@ final class PhotometricFile {
      * @param widthM of the emitter, 0 when the file does not tell
      * @param lengthM likewise
      */
-    record Measured(MeasuredBeam beam, double beamDeg, double candela, double watts, double widthM, double lengthM) {}
+    record MeasuredFixture(
+            MeasuredBeam beam, double beamDeg, double candela, double watts, double widthM, double lengthM) {}
 
     /** @throws Refusal when the file is another type, cut off or not such a file */
-    static Measured read(String text) {
+    static MeasuredFixture read(String text) {
         String[] parts = text.split("(?im)^\\s*TILT\\s*=", 2);
         if (!text.stripLeading().toUpperCase(Locale.ROOT).startsWith("IESNA") && parts.length < 2) {
             throw new Refusal("This is not an LM-63 file: it should begin with IESNA and have a TILT line.");
@@ -57,7 +58,7 @@ final class PhotometricFile {
         return file.figures();
     }
 
-    private Measured figures() {
+    private MeasuredFixture figures() {
         skip(2);
         double multiplier = next();
         int vertical = count("vertical angles");
@@ -82,7 +83,7 @@ final class PhotometricFile {
             }
         }
         MeasuredBeam beam = new MeasuredBeam(list(angles), list(candela));
-        return new Measured(beam, beam.beamDeg(), beam.candela().get(0), watts, width, length);
+        return new MeasuredFixture(beam, beam.beamDeg(), beam.candela().get(0), watts, width, length);
     }
 
     private double[] row(int count) {

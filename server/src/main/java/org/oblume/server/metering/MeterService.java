@@ -17,6 +17,7 @@ import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.LightMix;
+import org.oblume.core.complete.ProofReadings;
 import org.oblume.core.exposure.Exposure;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
@@ -182,6 +183,12 @@ public class MeterService {
                 rows.stream()
                         .sorted(Comparator.comparing(ReadingEntity::id).reversed())
                         .map(r -> read(subject, r))
+                        .toList(),
+                ProofReadings.missing(
+                                subject.light, rows.stream().map(this::reading).toList())
+                        .stream()
+                        .map(w -> new MeterView.WantedReading(
+                                name(subject, w.mark()), w.alone() == null ? null : name(subject, w.alone())))
                         .toList(),
                 units.all(subject.record.scene().productionId()));
     }

@@ -18,6 +18,7 @@ import org.oblume.core.units.Phrase;
  * @param marks on set; the first is the one that is meant when none is named
  * @param lights that are on, each with what is predicted of it at the first mark
  * @param readings the newest first
+ * @param wanted readings without which a rebuild could not be proved
  * @param units of the production that were measured
  */
 public record MeterView(
@@ -28,9 +29,18 @@ public record MeterView(
         List<ReadMark> marks,
         List<ExpectedReading> lights,
         List<ReadingView> readings,
+        List<WantedReading> wanted,
         List<UnitPath> units) {
 
     public record ReadMark(String key, String name) {}
+
+    /**
+     * A reading that is still to be made.
+     *
+     * @param mark name of the mark
+     * @param light name of the light that is on alone, or null for all of them
+     */
+    public record WantedReading(String mark, @Nullable String light) {}
 
     /**
      * @param predicted towards the light at the first mark; null when it cannot be told

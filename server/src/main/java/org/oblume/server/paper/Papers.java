@@ -85,7 +85,7 @@ class Papers {
             return imperial ? words.imperial() : words.metric();
         }
 
-        String say(PlacedView.Tape.LengthView reach) {
+        String say(PlacedView.TapeView.LengthView reach) {
             return imperial ? reach.imperial() : reach.metric();
         }
 
@@ -180,7 +180,12 @@ class Papers {
                         subject.subtitle(),
                         reader.link("/shots/" + shotId + "/plot"),
                         true,
-                        List.of(new Sheet.Say("Camera: %s.".formatted(camera), true), table)),
+                        Stream.of(
+                                        List.of(new Sheet.Say("Camera: %s.".formatted(camera), true)),
+                                        RecordGaps.of(subject.placed, reader),
+                                        List.of(table))
+                                .<Sheet.Part>flatMap(List::stream)
+                                .toList()),
                 table);
     }
 
@@ -232,6 +237,9 @@ class Papers {
 
     private static String tapes(PlacedView placed, For reader) {
         PlacedView.Tapes tapes = placed.tapes();
+        if (placed.measured() != null && (tapes == null || !tapes.own())) {
+            return reader.say(placed.measured());
+        }
         return tapes == null
                 ? reader.say(placed, Attribute.PLACE)
                 : "%s from %s, %s from %s, %s"
@@ -276,6 +284,8 @@ class Papers {
         if (!sheet.out().isEmpty()) {
             parts.add(new Sheet.Say("Take out: %s.".formatted(String.join(", ", sheet.out())), true));
         }
+        parts.addAll(RecordGaps.of(
+                sheet.steps().stream().map(RebuildView.Step::placed).toList(), reader));
         sheet.misfits().forEach(m -> parts.add(new Sheet.Say("Does not fit: " + reader.say(m.words()), true)));
         parts.add(new Sheet.Steps(IntStream.range(0, sheet.steps().size())
                 .mapToObj(i -> step(i + 1, sheet.steps().get(i), reader))
@@ -333,6 +343,9 @@ class Papers {
                                         tapes.b().landmark(),
                                         tapes.side().name().toLowerCase(Locale.ROOT),
                                         height));
+        if (placed.measured() != null && (tapes == null || !tapes.own())) {
+            lines.add("As it was measured: %s.".formatted(reader.say(placed.measured())));
+        }
         if (step.third() != null) {
             lines.add("Check: C %s from %s."
                     .formatted(reader.say(step.third().length()), step.third().landmark()));

@@ -16,6 +16,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Tape;
 import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.moves.ComparedState;
 import org.oblume.core.moves.Difference;
@@ -409,9 +410,8 @@ public class RebuildService {
                 .value(placement, Place.class)
                 .orElseThrow(() -> new Refusal("%s has no recorded place to check."
                         .formatted(run.record().record().placement(placement).name())));
-        List<TapeCheck.Pulled> tapes = pulled.entrySet().stream()
-                .map(t -> new TapeCheck.Pulled(
-                        new Landmark(t.getKey(), landmark(set, t.getKey(), "The set")), t.getValue()))
+        List<Tape> tapes = pulled.entrySet().stream()
+                .map(t -> new Tape(new Landmark(t.getKey(), landmark(set, t.getKey(), "The set")), t.getValue()))
                 .toList();
         return TapeCheck.of(tapes, place.point(), set.landmarks(), set.tapeWalls());
     }

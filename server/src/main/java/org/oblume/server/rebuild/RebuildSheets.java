@@ -8,7 +8,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.caution.Caution;
 import org.oblume.core.geometry.PlanFit;
-import org.oblume.core.geometry.TapeCheck;
 import org.oblume.core.geometry.TapePair;
 import org.oblume.core.moves.AlreadyInPlace;
 import org.oblume.core.moves.ChangePhrases;
@@ -16,7 +15,6 @@ import org.oblume.core.moves.ComparedState;
 import org.oblume.core.moves.Difference;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.rebuild.AsBuilt;
@@ -190,13 +188,11 @@ public class RebuildSheets {
         String key = step.placement().key();
         SetPlan set = built.scene().set();
         TapePair tapes = step.tapes();
-        PlacedView.Tape third = tapes == null
+        PlacedView.TapeView third = tapes == null
                 ? null
-                : built.state()
-                        .value(key, Place.class)
-                        .flatMap(p -> TapeCheck.third(tapes, p.point(), set.landmarks(), set.tapeWalls())
-                                .map(l -> PlacedView.Tape.of(
-                                        l.name(), l.point(), l.point().distanceM(p.point()))))
+                : RebuildSheet.check(set, built.state(), key, tapes)
+                        .map(t ->
+                                PlacedView.TapeView.of(t.from().name(), t.from().point(), t.lengthM()))
                         .orElse(null);
         RebuildView.Done done = kept == null || !kept.done()
                 ? null

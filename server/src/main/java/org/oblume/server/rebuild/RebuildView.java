@@ -50,7 +50,7 @@ public record RebuildView(
      */
     public record Step(
             PlacedView placed,
-            PlacedView.@Nullable Tape third,
+            PlacedView.@Nullable TapeView third,
             List<String> cautions,
             @Nullable Done done,
             @Nullable DeviationView instead,

@@ -3,6 +3,7 @@ package org.oblume.server.set;
 import java.util.List;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
@@ -49,6 +50,21 @@ public class SetService {
         }
         entity.draw(Checks.text("The set's name", set.name(), LONGEST_NAME), json.write(set.plan()));
         return drawn(sets.saveAndFlush(entity));
+    }
+
+    /**
+     * Keeps a new set.
+     *
+     * @throws Refusal when the production has one of that name
+     */
+    public long start(long productionId, StageSet set) {
+        String name = Checks.text("The set's name", set.name(), LONGEST_NAME);
+        if (sets.findByProductionIdOrderByName(productionId).stream()
+                .anyMatch(s -> s.name().equalsIgnoreCase(name))) {
+            throw new Refusal(
+                    "name", "The production has a set called %s: give this one another name.".formatted(name));
+        }
+        return keep(productionId, new StageSet(name, set.plan()));
     }
 
     /** The id of this very set in the production; one that is not there yet is kept. */

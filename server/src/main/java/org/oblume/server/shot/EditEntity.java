@@ -69,6 +69,11 @@ class EditEntity extends IdentifiedEntity {
         return id == null ? 0 : id;
     }
 
+    /** The edit that was made first, where this one undoes it or does it again. */
+    long original() {
+        return ofEdit == null ? id() : ofEdit;
+    }
+
     String author() {
         return author;
     }

@@ -1,6 +1,7 @@
 package org.oblume.server.shot;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,8 @@ public class HistoryService {
     private final KnotService tying;
     private final KnotEventRepository events;
     private final EditRepository edits;
+    private final ConfirmationRepository confirmations;
+    private final ConfirmationService looked;
     private final RecordJson json;
     private final TeamService team;
 
@@ -41,6 +44,8 @@ public class HistoryService {
             KnotService tying,
             KnotEventRepository events,
             EditRepository edits,
+            ConfirmationRepository confirmations,
+            ConfirmationService looked,
             RecordJson json,
             TeamService team) {
         this.team = team;
@@ -48,6 +53,8 @@ public class HistoryService {
         this.tying = tying;
         this.events = events;
         this.edits = edits;
+        this.confirmations = confirmations;
+        this.looked = looked;
         this.json = json;
     }
 
@@ -79,16 +86,43 @@ public class HistoryService {
                         .stream()
                         .filter(EditEntity::isImport)
                         .collect(Collectors.toMap(EditEntity::id, EditEntity::author));
-        return new PastPage(
-                found.stream()
-                        .limit(PAGE)
-                        .map(e -> past(
-                                record,
-                                record.placement(e.placementId()),
-                                e,
-                                e.editId().map(importers::get).orElse(null)))
-                        .toList(),
-                found.size() > PAGE);
+        List<PastChange> changes = new ArrayList<>(found.stream()
+                .limit(PAGE)
+                .map(e -> past(
+                        record,
+                        record.placement(e.placementId()),
+                        e,
+                        e.editId().map(importers::get).orElse(null)))
+                .toList());
+        boolean older = found.size() > PAGE;
+        long first = older ? changes.get(PAGE - 1).event() : 0;
+        confirmations.findByShotIdAndTakenBackFalseAndAfterEventBetweenOrderByIdDesc(shotId, first, end - 1).stream()
+                .filter(c ->
+                        placement == null || record.key(c.key().placementId()).equals(placement))
+                .map(c -> past(record, c))
+                .forEach(changes::add);
+        changes.sort(Comparator.comparing(PastChange::at).reversed());
+        return new PastPage(changes, older);
+    }
+
+    private PastChange past(StoredScene record, ConfirmationEntity seen) {
+        Placement placement = record.placement(seen.key().placementId());
+        Attribute attribute = seen.key().attribute();
+        Phrase value = printed(record, attribute, seen.value());
+        return new PastChange(
+                seen.afterEvent(),
+                placement.key(),
+                placement.name(),
+                attribute,
+                attribute.label(),
+                value,
+                value,
+                null,
+                null,
+                seen.author(),
+                seen.at(),
+                null,
+                true);
     }
 
     private PastChange past(StoredScene record, Placement placement, KnotEventEntity event, @Nullable String importer) {
@@ -104,7 +138,8 @@ public class HistoryService {
                 event.attribution().note(),
                 event.attribution().author(),
                 event.attribution().at(),
-                importer);
+                importer,
+                false);
     }
 
     private @Nullable Phrase printed(StoredScene record, Attribute attribute, @Nullable String stored) {
@@ -151,6 +186,10 @@ public class HistoryService {
 
     private KnotService.Edited revert(RecordedShot shot, EditEntity edit, String author, Kind kind) {
         long shotId = shot.shot().id();
+        KnotService.Edited seen = looked.revert(shot, edit, author, kind);
+        if (seen != null) {
+            return seen;
+        }
         List<KnotChange> back = new ArrayList<>();
         for (KnotEventEntity event : events.findByEditIdOrderById(edit.id())) {
             if (event.shotId() != shotId) {

@@ -3,6 +3,7 @@ package org.oblume.server.shot;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -142,6 +143,43 @@ public class KnotService {
                                         KnotEntity::key, KnotEntity::revision, (first, again) -> again)));
         records.keepWhenCommitted(scene);
         return scene.recorded(shot.id());
+    }
+
+    /**
+     * Places that follow their tapes, because a landmark was corrected; in shots that were shot too, for nothing of them is changed but how
+     * their set is drawn.
+     *
+     * @param record of the scene, which is locked
+     */
+    void follow(StoredScene record, List<Knot> follow, String author) {
+        Map<Slate, List<Knot>> byShot =
+                follow.stream().collect(Collectors.groupingBy(Knot::slate, LinkedHashMap::new, Collectors.toList()));
+        byShot.forEach((slate, inShot) -> {
+            long shotId = record.shot(slate).id();
+            Map<StoredKey, KnotEntity> rows = rows(
+                    shotId,
+                    inShot.stream().map(k -> record.placementId(k.placement())).collect(Collectors.toSet()));
+            List<KnotEntity> changed = new ArrayList<>();
+            for (Knot knot : inShot) {
+                KnotEntity row = Objects.requireNonNull(
+                        rows.get(new StoredKey(record.placementId(knot.placement()), knot.attribute())));
+                row.hold(
+                        json.write(knot.value()),
+                        new Attribution(
+                                knot.attribution().reason(),
+                                "A landmark of the set was corrected",
+                                author,
+                                clock.instant(),
+                                row.revision() + 1));
+                changed.add(row);
+            }
+            keep(
+                    record,
+                    changed,
+                    record.recorded(shotId).state(),
+                    new EditEntity(
+                            shotId, author, clock.instant(), "a landmark that was corrected", Kind.IMPORT, null));
+        });
     }
 
     private void keep(StoredScene record, List<KnotEntity> changed, ShotState held, EditEntity edit) {

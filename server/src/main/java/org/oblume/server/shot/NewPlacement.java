@@ -9,8 +9,11 @@ import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 
 /**
- * Something to be placed.
+ * Something to be placed: where it is drawn, with values to start from, or as it stands on set, with what was said of it and nothing else.
  *
+ * @param key that it shall have, so that a device can go on with it before it was heard; told by its name where it is left out
+ * @param place where it is drawn, or null
+ * @param measured where it stands, measured, or null; with both null it stands on set and has no place yet
  * @param beamDeg beam of a light in degrees
  * @param stack what it comes with
  * @param reason as for a knot
@@ -21,7 +24,9 @@ record NewPlacement(
         Role role,
         @Nullable String motivation,
         Piece piece,
-        Place place,
+        @Nullable String key,
+        @Nullable Place place,
+        @Nullable MeasuredBody measured,
         double beamDeg,
         @Nullable Modifiers stack,
         @Nullable Reason reason) {}

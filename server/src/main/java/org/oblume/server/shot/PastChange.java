@@ -13,6 +13,7 @@ import org.oblume.core.units.Phrase;
  * @param from in words, or null when nothing was recorded before
  * @param to in words, or null when the value carries again from there
  * @param importer who brought it in from a file, which names author and time; null for what was recorded here
+ * @param looked whether nothing was changed: somebody looked at the value on set
  */
 record PastChange(
         long event,
@@ -26,4 +27,5 @@ record PastChange(
         @Nullable String note,
         String author,
         Instant at,
-        @Nullable String importer) {}
+        @Nullable String importer,
+        boolean looked) {}

@@ -6,6 +6,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.Slate;
+import org.oblume.core.complete.Finding;
+import org.oblume.core.complete.Gap;
 import org.oblume.core.geometry.Crossing;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.Side;
@@ -22,6 +24,9 @@ import org.oblume.core.units.Phrase;
  * @param onSet whether it stands on set at all
  * @param records the attributes that are recorded of this kind of thing, in order
  * @param revisions of this shot's own values, for If-Match; one that was never tied here is left out and counts as 0
+ * @param measured how its place was measured, while what it was measured from is drawn where it was then; null where that is not said
+ * @param buildRank its turn in the scene's build order, lowest first; those of one rank go in the scene's order
+ * @param findings what its record does not hold, while it stands in the shot
  */
 public record PlacedView(
         Placement placement,
@@ -33,7 +38,10 @@ public record PlacedView(
         @Nullable LightSummary light,
         @Nullable AimView aim,
         @Nullable Tapes tapes,
-        @Nullable Double viewDeg) {
+        @Nullable Phrase measured,
+        @Nullable Double viewDeg,
+        int buildRank,
+        List<FindingView> findings) {
 
     /**
      * A recorded value.
@@ -43,6 +51,7 @@ public record PlacedView(
      * @param brief in as few letters as a name on a plan has beside it
      * @param from slate of the shot it was tied in
      * @param tiedHere whether that is this shot
+     * @param looked who looked at it on set in this very shot; null when nobody did since it changed
      */
     public record ValueView(
             AttributeValue value,
@@ -54,7 +63,26 @@ public record PlacedView(
             @Nullable Reason reason,
             @Nullable String note,
             String author,
-            Instant at) {}
+            Instant at,
+            @Nullable Looked looked) {}
+
+    /** Somebody looked. */
+    public record Looked(String author, Instant at) {}
+
+    /**
+     * Something that the record does not hold.
+     *
+     * @param act what mends it, in a word
+     * @param attribute the value that is then recorded, or null for the thing itself
+     * @param guess whether a stranger would have to guess; else it would be better with it
+     */
+    public record FindingView(Gap gap, String act, @Nullable Attribute attribute, boolean guess, Phrase sentence) {
+
+        static FindingView of(Finding finding) {
+            return new FindingView(
+                    finding.gap(), finding.gap().act(), finding.gap().attribute(), finding.guess(), finding.sentence());
+        }
+    }
 
     /**
      * A light behind its modifiers.
@@ -91,9 +119,22 @@ public record PlacedView(
     public record AimView(
             double bearingDeg, String bearing, double tiltDeg, @Nullable Double distanceM, @Nullable String markName) {}
 
-    public record Tapes(Tape a, Tape b, Side side, double crossingDeg, Crossing crossing) {}
+    /**
+     * Two tapes for its place.
+     *
+     * @param checks further tapes that the crew pulled
+     * @param own whether they are the crew's own, as they were pulled; else the best that the set's landmarks give
+     */
+    public record Tapes(
+            TapeView a,
+            TapeView b,
+            Side side,
+            double crossingDeg,
+            Crossing crossing,
+            List<TapeView> checks,
+            boolean own) {}
 
-    public record Tape(String landmark, PlanPoint from, LengthView length) {
+    public record TapeView(String landmark, PlanPoint from, LengthView length) {
 
         /**
          * @param metric to the centimetre
@@ -101,9 +142,10 @@ public record PlacedView(
          */
         public record LengthView(double m, String metric, String imperial) {}
 
-        public static Tape of(String landmark, PlanPoint from, double distanceM) {
+        public static TapeView of(String landmark, PlanPoint from, double distanceM) {
             Length length = Length.ofMetres(distanceM);
-            return new Tape(landmark, from, new LengthView(distanceM, length.printMetric(), length.printImperial()));
+            return new TapeView(
+                    landmark, from, new LengthView(distanceM, length.printMetric(), length.printImperial()));
         }
     }
 }

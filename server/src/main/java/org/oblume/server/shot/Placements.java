@@ -8,15 +8,20 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
+import org.oblume.core.carry.Confirmations;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.LightMix;
+import org.oblume.core.complete.Completeness;
+import org.oblume.core.complete.Finding;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.Measured;
 import org.oblume.core.geometry.TapePair;
+import org.oblume.core.geometry.Taped;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SourceColour;
 import org.oblume.core.network.Mode;
@@ -27,7 +32,9 @@ import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.rebuild.BuildOrder;
 import org.oblume.core.rebuild.RebuildSheet;
 
 /** Maps what {@code core} resolves of a shot to what crosses the wire. */
@@ -38,6 +45,9 @@ final class Placements {
     private final Map<String, Map<Attribute, Long>> revisions = new HashMap<>();
     private final Map<String, Long> versions = new HashMap<>();
     private final CameraWhite white;
+    private final Confirmations looked;
+    private final BuildOrder order;
+    private final Map<String, List<Finding>> findings = new HashMap<>();
 
     /** As a shot is recorded. */
     Placements(RecordedShot shot) {
@@ -56,6 +66,12 @@ final class Placements {
                 .computeIfAbsent(shot.scene().key(value.placementId()), key -> new EnumMap<>(Attribute.class))
                 .put(value.attribute(), revision));
         shot.scene().placed().forEach(p -> versions.put(p.placement().key(), p.version()));
+        this.looked = shot.scene().confirmations();
+        this.order = shot.scene().scene().heading().buildOrder();
+        Completeness completeness = state.equals(shot.state()) && scene.equals(shot.record())
+                ? shot.scene().completeness(shot)
+                : Completeness.of(scene, state, looked, order);
+        completeness.things().forEach(t -> findings.put(t.placement().key(), t.findings()));
         this.white = ShotLighting.white(scene.placements(), state).camera();
     }
 
@@ -79,11 +95,20 @@ final class Placements {
                 placement.kind().shines() || placement.kind().records(Attribute.MODIFIERS) ? light(placement) : null,
                 state.aim(key).map(aim -> aimed(key, aim)).orElse(null),
                 RebuildSheet.tapes(scene.set(), state, key)
-                        .map(Placements::tapes)
+                        .map(pair -> tapes(pair, RebuildSheet.ownTapes(scene.set(), state, key)))
+                        .orElse(null),
+                state.value(key, Place.class)
+                        .map(Place::measured)
+                        .filter(m -> m.standsIn(scene.set().landmarks()))
+                        .map(Measured::phrase)
                         .orElse(null),
                 state.value(key, Lens.class)
                         .map(lens -> lens.viewDeg(placement.piece().widthM()))
-                        .orElse(null));
+                        .orElse(null),
+                order.rank(placement.role()),
+                findings.getOrDefault(key, List.of()).stream()
+                        .map(PlacedView.FindingView::of)
+                        .toList());
     }
 
     private PlacedView.ValueView held(String key, Knot knot) {
@@ -98,7 +123,10 @@ final class Placements {
                 tie.reason(),
                 tie.note(),
                 tie.author(),
-                tie.at());
+                tie.at(),
+                looked.here(state, key, knot.attribute())
+                        .map(c -> new PlacedView.Looked(c.author(), c.at()))
+                        .orElse(null));
     }
 
     /** An aim at a mark is typed over as the bearing that it has from where the thing stands. */
@@ -158,12 +186,17 @@ final class Placements {
                 aim.bearing().degrees(), aim.bearing().print(), aim.tiltDeg(), aim.distanceM(), mark);
     }
 
-    private static PlacedView.Tapes tapes(TapePair pair) {
+    private static PlacedView.Tapes tapes(TapePair pair, Optional<Taped> own) {
         return new PlacedView.Tapes(
-                PlacedView.Tape.of(pair.a().name(), pair.a().point(), pair.distanceAM()),
-                PlacedView.Tape.of(pair.b().name(), pair.b().point(), pair.distanceBM()),
+                PlacedView.TapeView.of(pair.a().name(), pair.a().point(), pair.distanceAM()),
+                PlacedView.TapeView.of(pair.b().name(), pair.b().point(), pair.distanceBM()),
                 pair.side(),
                 pair.crossingAngleDeg(),
-                pair.crossing());
+                pair.crossing(),
+                own.map(Taped::checks).orElse(List.of()).stream()
+                        .map(t ->
+                                PlacedView.TapeView.of(t.from().name(), t.from().point(), t.lengthM()))
+                        .toList(),
+                own.isPresent());
     }
 }

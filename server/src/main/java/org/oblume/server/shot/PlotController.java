@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.security.Principal;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
@@ -42,25 +43,35 @@ class PlotController {
 
     private final PlotService plots;
     private final KnotService knots;
+    private final ConfirmationService confirmations;
     private final TeamService team;
     private final RecordJson json;
 
-    PlotController(PlotService plots, KnotService knots, TeamService team, RecordJson json) {
+    PlotController(
+            PlotService plots,
+            KnotService knots,
+            ConfirmationService confirmations,
+            TeamService team,
+            RecordJson json) {
         this.plots = plots;
         this.knots = knots;
+        this.confirmations = confirmations;
         this.team = team;
         this.json = json;
     }
 
     /**
-     * A value as data, or as a person typed it; one of the two.
+     * A value as data, or as a person typed it, or a place as it was measured on set; one of them.
      *
+     * @param looked whether the person stands before it: then it is known, too, that somebody looked
      * @param insteadOf the value that the change was made on: for a device whose versions mean nothing any more, because the record was
      *     brought back from a copy since; there is no If-Match then
      */
     record KnotBody(
             @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
             @Nullable String text,
+            @Nullable MeasuredBody measured,
+            @Nullable Boolean looked,
             @Schema(implementation = AttributeValue.class) @Nullable JsonNode insteadOf,
             @Nullable Reason reason,
             @Nullable String note) {}
@@ -78,6 +89,9 @@ class PlotController {
 
     /** Several changes at once. A value that is left out carries again. */
     record ManyKnots(List<OneKnot> changes, @Nullable Reason reason, @Nullable String note) {}
+
+    /** Values by their attribute. */
+    record SeenValues(Map<Attribute, JsonNode> values) {}
 
     /** @param key of what was placed */
     record Placed(String key, PlotEdit edit) {}
@@ -102,13 +116,16 @@ class PlotController {
             @RequestBody KnotBody body,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
-        AttributeValue wanted = json.value(attribute, body.value(), body.text());
+        AttributeValue wanted = body.measured() == null
+                ? json.value(attribute, body.value(), body.text())
+                : plots.measured(shotId, placement, attribute, body.measured());
         long madeOn = body.insteadOf() == null
                 ? IfMatch.version(ifMatch)
                 : knots.revisionOf(shotId, placement, attribute, json.value(attribute, body.insteadOf()), wanted);
         return answer(
                 shotId,
                 new KnotChange(placement, attribute, wanted, body.reason(), body.note(), person.getName(), madeOn),
+                Boolean.TRUE.equals(body.looked()),
                 person);
     }
 
@@ -124,6 +141,7 @@ class PlotController {
         return answer(
                 shotId,
                 new KnotChange(placement, attribute, null, null, null, person.getName(), IfMatch.version(ifMatch)),
+                false,
                 person);
     }
 
@@ -160,6 +178,21 @@ class PlotController {
                         json.value(change.attribute(), change.value()));
     }
 
+    /**
+     * Says that somebody looked: these values are what stands on set. No value is changed by it.
+     *
+     * @param body the values as the person had them in sight
+     */
+    @Needs(Permission.PATCH)
+    @Changes(Topic.RECORD)
+    @PostMapping("/placements/{placement}/looked")
+    PlotEdit look(
+            @PathVariable long shotId, @PathVariable String placement, @RequestBody SeenValues body, Principal person) {
+        team.require(person.getName(), EditRights.of(body.values().keySet().stream()));
+        KnotService.Edited edited = confirmations.confirm(shotId, placement, body.values(), person.getName());
+        return plots.edited(edited.before(), edited.after(), person.getName());
+    }
+
     @Needs(Permission.EDIT)
     @Changes(Topic.RECORD)
     @PutMapping("/placements/{placement}")
@@ -188,9 +221,10 @@ class PlotController {
         return placed(plots.place(shotId, body, person.getName()), person);
     }
 
-    private ResponseEntity<PlotEdit> answer(long shotId, KnotChange change, Principal person) {
+    private ResponseEntity<PlotEdit> answer(long shotId, KnotChange change, boolean looked, Principal person) {
         team.require(person.getName(), EditRights.of(Stream.of(change.attribute())));
-        KnotService.Edited edited = knots.change(shotId, List.of(change));
+        KnotService.Edited edited =
+                looked ? confirmations.change(shotId, change) : knots.change(shotId, List.of(change));
         return ResponseEntity.ok()
                 .eTag(IfMatch.etag(edited.revisions().get(0)))
                 .body(plots.edited(edited.before(), edited.after(), person.getName()));

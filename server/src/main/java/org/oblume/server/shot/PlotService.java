@@ -17,7 +17,9 @@ import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.carry.ValueKey;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.Arrange;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Modifiers;
@@ -25,7 +27,9 @@ import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.StartValues;
+import org.oblume.core.units.Refusal;
 import org.oblume.server.scene.PlacementCard;
 import org.oblume.server.scene.SceneService;
 import org.springframework.stereotype.Service;
@@ -40,9 +44,17 @@ public class PlotService {
     private final SceneService scenes;
     private final KnotService tying;
     private final HistoryService history;
+    private final ConfirmationService confirmations;
     private final Clock clock;
 
-    PlotService(StoredScenes records, SceneService scenes, KnotService tying, HistoryService history, Clock clock) {
+    PlotService(
+            StoredScenes records,
+            SceneService scenes,
+            KnotService tying,
+            HistoryService history,
+            ConfirmationService confirmations,
+            Clock clock) {
+        this.confirmations = confirmations;
         this.history = history;
         this.records = records;
         this.scenes = scenes;
@@ -91,10 +103,21 @@ public class PlotService {
         String key = placement.key();
         return !List.copyOf(before.state().knots(key))
                         .equals(List.copyOf(after.state().knots(key)))
+                || looked(before, key) != looked(after, key)
                 || !Objects.equals(before.scene().piece(key), after.scene().piece(key))
                 || !before.scene()
                         .revisions(before.shot().id(), key)
                         .equals(after.scene().revisions(after.shot().id(), key));
+    }
+
+    /** How many of its values were looked at in the shot. */
+    private static long looked(RecordedShot shot, String key) {
+        return shot.state().knots(key).stream()
+                .filter(k -> shot.scene()
+                        .confirmations()
+                        .here(shot.state(), key, k.attribute())
+                        .isPresent())
+                .count();
     }
 
     private static PlotView view(RecordedShot shot, @Nullable Long asOf, PlotView.Mine mine) {
@@ -136,31 +159,76 @@ public class PlotService {
                 .toList();
     }
 
+    /**
+     * The place that a measure gives.
+     *
+     * @throws Refusal when it is of something else than a place, or gives none
+     */
+    AttributeValue measured(long shotId, String placement, Attribute attribute, MeasuredBody body) {
+        if (attribute != Attribute.PLACE) {
+            throw new Refusal(
+                    "measured", "Only a place is measured: give the %s as a value.".formatted(attribute.label()));
+        }
+        return body.place(records.shot(shotId), placement);
+    }
+
     /** Places one thing more in the scene, standing from this shot on, with values to start from. */
     @Transactional
     public KeptPlacement place(long shotId, NewPlacement wanted, String author) {
         RecordedShot before = records.locked(shotId);
         Placement placement = new Placement(
-                keyFor(wanted.name()),
-                wanted.name(),
+                wanted.key() == null ? keyFor(wanted.name()) : wanted.key(),
+                wanted.key() == null ? wanted.name() : freeName(before, wanted.name()),
                 wanted.kind(),
                 wanted.role(),
                 wanted.motivation(),
                 wanted.piece());
-        refuseUnlessItMayStand(before, placement, wanted.place(), wanted.reason());
+        List<AttributeValue> values = wanted.place() == null
+                ? asItStands(before, wanted.measured())
+                : planned(before, placement, wanted, wanted.place());
+        refuseUnlessItMayStand(before, placement, values, wanted.reason());
         scenes.place(before.shot().sceneId(), placement);
-        return keep(
-                before,
+        KeptPlacement kept =
+                keep(before, placement, startKnots(before.slate(), placement, values, wanted.reason(), author));
+        return wanted.place() == null
+                ? new KeptPlacement(kept.key(), before, confirmations.confirmAll(kept.after(), kept.key(), author))
+                : kept;
+    }
+
+    /** What is known of a thing that somebody found on set. */
+    private static List<AttributeValue> asItStands(RecordedShot shot, @Nullable MeasuredBody measured) {
+        return measured == null ? List.of(SetStatus.ON) : List.of(SetStatus.ON, measured.place(shot, null));
+    }
+
+    /** What a thing that is drawn starts from, apart from what stands there. */
+    private static List<AttributeValue> planned(
+            RecordedShot shot, Placement placement, NewPlacement wanted, Place place) {
+        List<PlanPoint> taken = shot.record().placements().stream()
+                .filter(p -> shot.state().isOnSet(p.key()))
+                .flatMap(p -> shot.state().value(p.key(), Place.class).map(Place::point).stream())
+                .toList();
+        return StartValues.of(
                 placement,
-                startKnots(
-                        before.slate(),
-                        placement,
-                        wanted.place(),
-                        wanted.beamDeg(),
-                        placement.kind() == PlacementKind.MARK ? null : firstMark(before),
-                        wanted.stack() == null ? Modifiers.NONE : wanted.stack(),
-                        wanted.reason(),
-                        author));
+                Arrange.apart(place, taken, shot.record().set()),
+                wanted.beamDeg(),
+                placement.kind() == PlacementKind.MARK ? null : firstMark(shot),
+                shot.state()
+                        .camera(shot.record().placements())
+                        .flatMap(c -> shot.state().value(c.key(), Place.class))
+                        .orElse(null),
+                wanted.stack() == null ? Modifiers.NONE : wanted.stack());
+    }
+
+    /** A device that had no line could not know which names are taken: {@code Key 2}. */
+    private static String freeName(RecordedShot shot, String name) {
+        List<String> taken = shot.record().placements().stream()
+                .map(p -> p.name().toLowerCase(Locale.ROOT))
+                .toList();
+        String free = name.strip();
+        for (int i = 2; taken.contains(free.toLowerCase(Locale.ROOT)); i++) {
+            free = "%s %d".formatted(name.strip(), i);
+        }
+        return free;
     }
 
     /** Places another of what is placed already, with all that holds of it in this shot, somewhere else. */
@@ -177,7 +245,7 @@ public class PlotService {
                 of.piece().as(null),
                 of.group(),
                 null);
-        refuseUnlessItMayStand(before, placement, wanted.place(), wanted.reason());
+        refuseUnlessItMayStand(before, placement, List.of(wanted.place()), wanted.reason());
         Attribution tie = new Attribution(wanted.reason(), null, author, clock.instant(), 1);
         List<Knot> tied = new ArrayList<>();
         for (Knot knot : before.state().knots(key)) {
@@ -198,11 +266,13 @@ public class PlotService {
     public record KeptPlacement(String key, RecordedShot before, RecordedShot after) {}
 
     private static void refuseUnlessItMayStand(
-            RecordedShot shot, Placement placement, Place place, @Nullable Reason reason) {
+            RecordedShot shot, Placement placement, List<AttributeValue> values, @Nullable Reason reason) {
         CarryBook book = shot.record().book();
         book.requireReason(shot.slate(), reason);
         book.refuseChangingWhatWasShot(shot.slate(), new ValueKey(placement.key(), Attribute.STANDING));
-        shot.record().set().check(placement, place);
+        values.stream().filter(Place.class::isInstance).map(Place.class::cast).forEach(place -> shot.record()
+                .set()
+                .check(placement, place));
     }
 
     private KeptPlacement keep(RecordedShot before, Placement placement, List<Knot> tied) {
@@ -216,20 +286,11 @@ public class PlotService {
 
     /** Knots that put a placement on set with the values it starts from. */
     public List<Knot> startKnots(
-            Slate slate,
-            Placement placement,
-            Place place,
-            double beamDeg,
-            @Nullable String mark,
-            Modifiers stack,
-            @Nullable Reason reason,
-            String author) {
+            Slate slate, Placement placement, List<AttributeValue> values, @Nullable Reason reason, String author) {
         Attribution tie = new Attribution(reason, null, author, clock.instant(), 1);
-        List<Knot> tied = new ArrayList<>();
-        for (AttributeValue value : StartValues.of(placement, place, beamDeg, mark, stack)) {
-            tied.add(new Knot(slate, placement.key(), value, tie));
-        }
-        return tied;
+        return values.stream()
+                .map(value -> new Knot(slate, placement.key(), value, tie))
+                .toList();
     }
 
     @Transactional

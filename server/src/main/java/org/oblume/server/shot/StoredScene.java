@@ -7,9 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Confirmations;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.Slate;
+import org.oblume.core.complete.Completeness;
 import org.oblume.core.plot.Placement;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.scene.Scene;
@@ -27,13 +29,16 @@ public final class StoredScene {
     private final List<Shot> shots;
     private final SceneRecord record;
     private final Map<Long, Map<StoredKey, Long>> revisions;
+    private final Confirmations confirmations;
     private final Map<Long, PlacedPiece> placedById = new LinkedHashMap<>();
     private final Map<String, PlacedPiece> placedByKey = new HashMap<>();
     private final Map<Long, RecordedShot> recorded = new ConcurrentHashMap<>();
     private final Map<Long, List<PlacedView>> views = new ConcurrentHashMap<>();
+    private final Map<Long, Completeness> completeness = new ConcurrentHashMap<>();
 
     /**
      * @param revisions of the shots' own values, those that carry again too, by shot and value
+     * @param confirmations what people looked at on set
      */
     StoredScene(
             Scene scene,
@@ -41,13 +46,15 @@ public final class StoredScene {
             List<PlacedPiece> placed,
             List<Shot> shots,
             SceneRecord record,
-            Map<Long, Map<StoredKey, Long>> revisions) {
+            Map<Long, Map<StoredKey, Long>> revisions,
+            Confirmations confirmations) {
         this.scene = scene;
         this.drawn = drawn;
         this.placed = List.copyOf(placed);
         this.shots = List.copyOf(shots);
         this.record = record;
         this.revisions = revisions;
+        this.confirmations = confirmations;
         placed.forEach(p -> {
             placedById.put(p.id(), p);
             placedByKey.put(p.placement().key(), p);
@@ -80,6 +87,19 @@ public final class StoredScene {
 
     public SceneRecord record() {
         return record;
+    }
+
+    /** What people looked at on set. */
+    public Confirmations confirmations() {
+        return confirmations;
+    }
+
+    /** What a stranger would have to guess to put a shot back. */
+    public Completeness completeness(RecordedShot shot) {
+        return completeness.computeIfAbsent(
+                shot.shot().id(),
+                id -> Completeness.of(
+                        record, shot.state(), confirmations, scene.heading().buildOrder()));
     }
 
     /** @throws NotFoundException when the scene has no such shot */
@@ -177,7 +197,7 @@ public final class StoredScene {
         Map<StoredKey, Long> own = new HashMap<>(revisions(shotId));
         own.putAll(revised);
         all.put(shotId, own);
-        return new StoredScene(scene, drawn, placed, shots, changed, all);
+        return new StoredScene(scene, drawn, placed, shots, changed, all, confirmations);
     }
 
     /** Whether any of it was read from that part of the record. */

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import org.oblume.core.carry.CarryBook;
+import org.oblume.core.carry.Confirmation;
+import org.oblume.core.carry.Confirmations;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotNode;
@@ -22,6 +24,7 @@ import org.oblume.server.support.CommitCaches.CommitCache;
 import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
 import org.oblume.server.support.RecordSource.Part;
+import org.oblume.server.support.RecordSource.Source;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,10 +43,12 @@ public class StoredScenes {
     private final ShotRepository shots;
     private final KnotRepository knots;
     private final KnotEventRepository events;
+    private final ConfirmationRepository confirmations;
     private final RecordJson json;
     private final CommitCaches caches;
     private final CommitCache<Long, StoredScene> kept;
     private final CommitCache<Long, Long> sceneIds;
+    private final CommitCache<Long, Counted> counts;
 
     StoredScenes(
             SceneService scenes,
@@ -51,13 +56,16 @@ public class StoredScenes {
             ShotRepository shots,
             KnotRepository knots,
             KnotEventRepository events,
+            ConfirmationRepository confirmations,
             RecordJson json,
             CommitCaches caches) {
         this.caches = caches;
         this.kept = caches.cache(MOST_KEPT, StoredScene::isReadFrom);
+        this.counts = caches.cache(MOST_SHOTS, Counted::isReadFrom);
         this.sceneIds =
                 caches.cache(MOST_SHOTS, (sceneId, changed) -> changed.part() == Part.SCENE && changed.id() == sceneId);
         this.events = events;
+        this.confirmations = confirmations;
         this.scenes = scenes;
         this.sets = sets;
         this.shots = shots;
@@ -68,6 +76,33 @@ public class StoredScenes {
     /** A scene, whole: read once, then kept until something of it is changed. */
     public StoredScene of(long sceneId) {
         return kept.get(sceneId, this::read);
+    }
+
+    /** How much of each shot of a scene could be rebuilt, by the shot's id. */
+    public Map<Long, RecordCount> counts(long sceneId) {
+        return counts.get(sceneId, id -> new Counted(of(id))).counts();
+    }
+
+    /** What is counted of a scene, and what that was read from: a book has more scenes than are kept whole. */
+    private record Counted(long sceneId, long setId, Map<Long, RecordCount> counts) {
+
+        Counted(StoredScene scene) {
+            this(
+                    scene.scene().id(),
+                    scene.scene().setId(),
+                    scene.shots().stream()
+                            .collect(Collectors.toMap(
+                                    Shot::id, s -> RecordCount.of(scene.completeness(scene.recorded(s.id()))))));
+        }
+
+        boolean isReadFrom(Source source) {
+            return switch (source.part()) {
+                case SCENE -> source.id() == sceneId;
+                case SET -> source.id() == setId;
+                case SHOT -> counts.containsKey(source.id());
+                case READINGS, KIT, TEAM -> false;
+            };
+        }
     }
 
     /** @throws NotFoundException when there is no such shot */
@@ -121,7 +156,8 @@ public class StoredScenes {
                         now.record()
                                 .with(CarryBook.of(
                                         book.slates().stream().map(book::node).toList(), tied)),
-                        Map.of(shotId, now.revisions(shotId)))
+                        Map.of(shotId, now.revisions(shotId)),
+                        Confirmations.NONE)
                 .recorded(shotId);
     }
 
@@ -164,6 +200,17 @@ public class StoredScenes {
                 .toList();
         SceneRecord record = SceneRecord.of(
                 set.set().plan(), placed.stream().map(PlacedPiece::placement).toList(), CarryBook.of(lines, tied));
-        return new StoredScene(scene, set, placed, all, record, revisions);
+        return new StoredScene(scene, set, placed, all, record, revisions, looked(slates, keys));
+    }
+
+    private Confirmations looked(Map<Long, Slate> slates, Map<Long, String> keys) {
+        return Confirmations.of(confirmations.findByShotIdInAndTakenBackFalseOrderById(slates.keySet()).stream()
+                .map(row -> new Confirmation(
+                        Objects.requireNonNull(slates.get(row.shotId())),
+                        Objects.requireNonNull(keys.get(row.key().placementId())),
+                        json.read(row.value(), row.key().attribute().type()),
+                        row.author(),
+                        row.at()))
+                .toList());
     }
 }

@@ -100,8 +100,8 @@ class ExchangeOverHttpTest {
         return Stream.of(
                 new Broken(
                         "of a newer version",
-                        f -> f.put("version", 3),
-                        "This file is version 3; this Oblume reads version 2."),
+                        f -> f.put("version", 4),
+                        "This file is version 4; this Oblume reads version 3."),
                 new Broken("of something else", f -> f.put("format", "recipe"), "This is not an Oblume scene"),
                 new Broken("without its set", f -> f.remove("set"), "set"),
                 new Broken(
@@ -120,7 +120,13 @@ class ExchangeOverHttpTest {
                         "The scene has no placement “nobody”"),
                 new Broken("with a level over full", f -> knot(f, "LEVEL").put("percent", 140), "percent"),
                 new Broken(
-                        "with a head outside the walls", f -> knot(f, "PLACE").put("xM", 40.0), "outside the walls"),
+                        "with a head outside the walls",
+                        f -> knot(f, "PLACE").put("xM", 40.0).remove("measured"),
+                        "outside the walls"),
+                new Broken(
+                        "with tapes that give another place",
+                        f -> knot(f, "PLACE").put("xM", 4.0),
+                        "gives another place than the one beside it"),
                 new Broken("with an unknown field", f -> f.put("colour", "mauve"), "colour"),
                 new Broken(
                         "with a cycle", f -> ((ObjectNode) f.at("/shots/0")).put("basedOn", "4B"), "base it on itself"),

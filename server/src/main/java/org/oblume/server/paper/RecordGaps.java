@@ -1,0 +1,45 @@
+package org.oblume.server.paper;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.server.shot.PlacedView;
+
+/** What a sheet says of the record that it is printed from: how much of it could be rebuilt, and what would have to be guessed. */
+final class RecordGaps {
+
+    private RecordGaps() {}
+
+    static List<Sheet.Part> of(List<PlacedView> placed, Papers.For reader) {
+        List<PlacedView> standing = placed.stream()
+                .filter(p -> p.onSet() && p.placement().kind() != PlacementKind.DAYLIGHT)
+                .toList();
+        List<PlacedView> guessed = standing.stream()
+                .filter(p -> p.findings().stream().anyMatch(PlacedView.FindingView::guess))
+                .toList();
+        List<Sheet.Part> parts = new ArrayList<>();
+        if (!standing.isEmpty()) {
+            parts.add(new Sheet.Say(
+                    "%d of %d could be rebuilt by someone who never saw this set."
+                            .formatted(standing.size() - guessed.size(), standing.size()),
+                    true));
+        }
+        if (!guessed.isEmpty()) {
+            parts.add(new Sheet.Say(
+                    "Would have to be guessed: "
+                            + guessed.stream()
+                                    .map(p -> "%s: %s".formatted(p.placement().name(), sentences(p, reader)))
+                                    .collect(Collectors.joining(" ")),
+                    false));
+        }
+        return parts;
+    }
+
+    private static String sentences(PlacedView placed, Papers.For reader) {
+        return placed.findings().stream()
+                .filter(PlacedView.FindingView::guess)
+                .map(f -> reader.say(f.sentence()))
+                .collect(Collectors.joining(" "));
+    }
+}

@@ -1,0 +1,144 @@
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
+import { held, value, type Attribute, type Finding, type Placed } from '@/api/types'
+import type { KeypadKind } from '@/lib/keypad'
+import { usePlot } from '@/stores/plot'
+import { useShotEditor } from '@/stores/shotEditor'
+
+/** A figure that is typed with the big keys, or a step that is chosen. */
+export interface WalkStep {
+  key: string
+  attribute: Attribute
+  /** What is asked: `height to lamp`. */
+  name: string
+  /** Typed with the keys; else it is chosen. */
+  figures?: KeypadKind
+}
+
+export type WalkState = 'to come' | 'whole' | 'to guess'
+
+export interface UseWalkReturn {
+  /** What stands, in build order. */
+  things: ComputedRef<Placed[]>
+  /** Index of the thing in hand; past the last one, what a stranger would miss. */
+  at: Ref<number>
+  thing: ComputedRef<Placed | undefined>
+  next: ComputedRef<Placed | undefined>
+  steps: ComputedRef<WalkStep[]>
+  couldBeRebuilt: ComputedRef<number>
+  stateOf: (thing: Placed) => WalkState
+  /** Whether somebody looked at a value on set. */
+  isLooked: (attribute: Attribute) => boolean
+  /** What holds of the thing in hand and was not looked at yet. */
+  unseen: ComputedRef<Attribute[]>
+  goTo: (key: string) => void
+}
+
+const LENS_NAMES: Record<string, string> = {
+  HEAD: 'height to lamp',
+  PRACTICAL: 'height to lamp',
+  CAMERA: 'height to lens',
+  MARK: 'height to eyes',
+}
+/** Looked at with the thing, without a row of its own. */
+const WITH_THE_THING: Attribute[] = [
+  'STANDING',
+  'TINT',
+  'BEAM',
+  'EFFECT',
+  'MENU',
+  'COLOUR',
+  'SPEED',
+  'SHUTTER',
+  'WHITE',
+  'LENS_ND',
+]
+
+export function guesses(thing: Placed): Finding[] {
+  return thing.findings.filter((f) => f.guess)
+}
+
+function stepsOf(thing: Placed): WalkStep[] {
+  const { kind } = thing.placement
+  const has = (a: Attribute) => thing.records.includes(a)
+  const off = value(thing, 'STANDING')?.state === 'OFF'
+  return [
+    { key: 'PLACE', attribute: 'PLACE', name: 'tapes' },
+    { key: 'HEIGHT', attribute: 'HEIGHT', name: LENS_NAMES[kind] ?? 'height to middle', figures: 'LENGTH' },
+    { key: 'AIM', attribute: 'AIM', name: kind === 'MARK' ? 'faces' : 'aim', figures: 'BEARING' },
+    ...(has('MODIFIERS') ? [{ key: 'MODIFIERS', attribute: 'MODIFIERS', name: 'through' } as WalkStep] : []),
+    ...(has('LEVEL') && !off
+      ? ([
+          { key: 'LEVEL', attribute: 'LEVEL', name: 'level', figures: 'LEVEL' },
+          { key: 'CCT', attribute: 'CCT', name: 'white dialled', figures: 'KELVIN' },
+        ] as WalkStep[])
+      : []),
+    ...(has('PATCH') ? [{ key: 'PATCH', attribute: 'PATCH', name: 'control' } as WalkStep] : []),
+    ...(kind === 'CAMERA'
+      ? ([
+          { key: 'LENS', attribute: 'LENS', name: 'lens', figures: 'LENS' },
+          { key: 'STOP', attribute: 'STOP', name: 'stop', figures: 'STOP' },
+        ] as WalkStep[])
+      : []),
+  ]
+}
+
+/** The walk round what stands in a shot, thing by thing. */
+export function useWalk(shotId: () => number): UseWalkReturn {
+  const plot = usePlot()
+  const editor = useShotEditor()
+  const at = ref(0)
+  const things = computed(() =>
+    plot.plot?.shot.id === shotId()
+      ? editor.placements
+          .filter((p) => p.onSet && p.placement.kind !== 'DAYLIGHT')
+          .map((p, i) => ({ p, i }))
+          .sort((a, b) => a.p.buildRank - b.p.buildRank || a.i - b.i)
+          .map(({ p }) => p)
+      : [],
+  )
+  const thing = computed(() => things.value[at.value])
+  const steps = computed(() => (thing.value ? stepsOf(thing.value) : []))
+  const isLookedAt = (t: Placed, attribute: Attribute) => !!held(t, attribute)?.looked
+  const isLooked = (attribute: Attribute) => !!thing.value && isLookedAt(thing.value, attribute)
+  const unseen = computed(() => {
+    const t = thing.value
+    if (!t) return []
+    const asked = [...stepsOf(t).map((s) => s.attribute), ...WITH_THE_THING.filter((a) => t.records.includes(a))]
+    return asked.filter((a) => held(t, a) && !isLookedAt(t, a))
+  })
+
+  function stateOf(t: Placed): WalkState {
+    const walked = stepsOf(t).some((s) => isLookedAt(t, s.attribute))
+    if (!walked) return 'to come'
+    return guesses(t).length ? 'to guess' : 'whole'
+  }
+
+  /* what goes out or comes in, here or at another's, leaves the same thing in hand */
+  let inHand: string | undefined
+  watch(thing, (t) => (inHand = t?.placement.key))
+  watch(
+    things,
+    (now) => {
+      const there = now.findIndex((t) => t.placement.key === inHand)
+      if (there >= 0) at.value = there
+      else if (at.value > now.length) at.value = now.length
+    },
+    { flush: 'sync' },
+  )
+
+  return {
+    things,
+    at,
+    thing,
+    next: computed(() => things.value[at.value + 1]),
+    steps,
+    couldBeRebuilt: computed(() => things.value.filter((t) => !guesses(t).length && t.version > 0).length),
+    stateOf,
+    isLooked,
+    unseen,
+    goTo(key) {
+      const there = things.value.findIndex((t) => t.placement.key === key)
+      if (there >= 0) at.value = there
+    },
+  }
+}
