@@ -15,7 +15,7 @@ const FEET: Pad = { extra: ['′', '½', '″'], whole: /″$/ }
 const PADS: Record<Exclude<KeypadKind, 'LENGTH'>, Pad> = {
   BEARING: { extra: [], whole: /^\d{3}$/ },
   TILT: { extra: ['up', 'down'], whole: /^(up|down)?\d\d$/ },
-  LEVEL: { extra: ['.'], whole: /^100$/ },
+  LEVEL: { extra: ['full', '.'], whole: /^(100|0\d|1[1-9]|[2-9]\d)$/ },
   KELVIN: { extra: [], whole: /^([2-9]\d{3}|1\d{4})$/ },
   WHOLE: { extra: [] },
   ADDRESS: { extra: [], whole: /^\d{3}$/ },
@@ -29,9 +29,17 @@ export function padOf(kind: KeypadKind, units: Units): Pad {
   return kind === 'LENGTH' ? (units === 'imperial' ? FEET : METRES) : PADS[kind]
 }
 
-/** What stands in the field after a key. */
-export function pressed(text: string, key: string): string {
+/**
+ * What stands in the field after a key. A tape of 2.12 m is read as “two, twelve”: in metres the point comes by itself after the first
+ * figure, and one that is pressed after the second stands there, for 12.40.
+ */
+export function pressed(text: string, key: string, kind: KeypadKind, units: Units): string {
+  if (key === 'full') return '100'
   if (key === 'up' || key === 'down') return key + text.replace(/^(up|down)/, '')
+  if (kind === 'LENGTH' && units === 'metric') {
+    if (key !== '.' && /^\d$/.test(text)) return `${text}.${key}`
+    if (key === '.' && /^\d\.\d$/.test(text)) return `${text.replace('.', '')}.`
+  }
   if (key === '.' && text.includes('.')) return text
   return text.length < LONGEST ? text + key : text
 }

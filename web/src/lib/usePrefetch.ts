@@ -24,7 +24,8 @@ export function usePrefetch(openShot: () => number | undefined) {
     const near = [...shots]
       .sort((a, b) => Math.abs(shots.indexOf(a) - at) - Math.abs(shots.indexOf(b) - at))
       .slice(0, MOST_SHOTS)
-    await readAll([...scenes.map((s) => boardOf(s.id)), ...near.flatMap(all)], () => mine === round)
+    const kit = () => READS.kit.ask({}, {})
+    await readAll([kit, ...scenes.map((s) => boardOf(s.id)), ...near.flatMap(all)], () => mine === round)
   }
 
   const boardOf = (sceneId: number) => () => READS.board.ask({ sceneId }, {})
@@ -33,6 +34,7 @@ export function usePrefetch(openShot: () => number | undefined) {
       () => READS.plot.ask({ shotId }, {}),
       () => READS.rebuild.ask({ shotId }, {}),
       () => READS.meter.ask({ shotId }, {}),
+      () => READS.notes.ask({ shotId }, {}),
     ]
   }
 

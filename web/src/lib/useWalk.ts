@@ -1,6 +1,7 @@
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
 import { held, value, type Attribute, type Finding, type Placed } from '@/api/types'
 import type { KeypadKind } from '@/lib/keypad'
+import { WAITS } from '@/lib/waitingThings'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
 
@@ -62,7 +63,7 @@ function stepsOf(thing: Placed): WalkStep[] {
   const has = (a: Attribute) => thing.records.includes(a)
   const off = value(thing, 'STANDING')?.state === 'OFF'
   return [
-    { key: 'PLACE', attribute: 'PLACE', name: 'tapes' },
+    { key: 'PLACE', attribute: 'PLACE', name: 'place' },
     { key: 'HEIGHT', attribute: 'HEIGHT', name: LENS_NAMES[kind] ?? 'height to middle', figures: 'LENGTH' },
     { key: 'AIM', attribute: 'AIM', name: kind === 'MARK' ? 'faces' : 'aim', figures: 'BEARING' },
     ...(has('MODIFIERS') ? [{ key: 'MODIFIERS', attribute: 'MODIFIERS', name: 'through' } as WalkStep] : []),
@@ -132,7 +133,7 @@ export function useWalk(shotId: () => number): UseWalkReturn {
     thing,
     next: computed(() => things.value[at.value + 1]),
     steps,
-    couldBeRebuilt: computed(() => things.value.filter((t) => !guesses(t).length && t.version > 0).length),
+    couldBeRebuilt: computed(() => things.value.filter((t) => !guesses(t).length && t.version !== WAITS).length),
     stateOf,
     isLooked,
     unseen,

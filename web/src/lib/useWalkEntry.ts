@@ -1,6 +1,6 @@
 import { computed, reactive, ref, watch, type ComputedRef, type Ref } from 'vue'
 import { ApiError, sentence } from '@/api/client'
-import { held, type Attribute, type MeasuredBody, type Side, type ValueEdit } from '@/api/types'
+import { held, value, type Attribute, type MeasuredBody, type Side, type ValueEdit } from '@/api/types'
 import { usePlot } from '@/stores/plot'
 import { useSettings } from '@/stores/settings'
 import { isWhole, pressed, typed, type KeypadKind } from './keypad'
@@ -105,8 +105,9 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
   }
 
   function press(key: string) {
-    text.value = pressed(text.value, key)
-    if (kind.value && isWhole(text.value, kind.value, settings.units)) keep()
+    if (!kind.value) return
+    text.value = pressed(text.value, key, kind.value, settings.units)
+    if (isWhole(text.value, kind.value, settings.units)) keep()
   }
 
   /** Sends it while one goes on; a refusal comes back to where it was typed. */
@@ -127,7 +128,9 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
 
   function advance(from: Attribute) {
     const at = walk.steps.value.findIndex((s) => s.attribute === from)
-    const isOpen = (s: WalkStep) => !walk.isLooked(s.attribute) && s.attribute !== from
+    // how it is controlled is asked of what is known to be on the network
+    const isAsked = (s: WalkStep) => s.attribute !== 'PATCH' || !!value(walk.thing.value!, 'PATCH')
+    const isOpen = (s: WalkStep) => !walk.isLooked(s.attribute) && s.attribute !== from && isAsked(s)
     const next = walk.steps.value.slice(at + 1).find(isOpen)
     if (next) open(next.attribute)
     else close()

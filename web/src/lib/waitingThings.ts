@@ -2,6 +2,8 @@ import type { Intent } from '@/api/intents'
 import type { Attribute, Placed, PlacementKind } from '@/api/types'
 import { measuredWords } from './words'
 
+/** Version of a thing that the server has not heard of. */
+export const WAITS = -1
 const OF_A_MARK: Attribute[] = ['STANDING', 'PLACE', 'HEIGHT', 'AIM']
 const OF_A_LIGHT: Attribute[] = [...OF_A_MARK, 'LEVEL', 'CCT', 'TINT', 'MODIFIERS', 'PATCH']
 const OF_A_CLOTH: Attribute[] = [...OF_A_MARK, 'MODIFIERS']
@@ -31,7 +33,7 @@ export function waitingThings(intents: Intent[], shotId: number | undefined): Pl
     return [
       {
         placement: { key: key!, name, kind, role, piece },
-        version: 0,
+        version: WAITS,
         onSet: true,
         records: kind === 'HEAD' || kind === 'PRACTICAL' ? OF_A_LIGHT : CLOTHS.includes(kind) ? OF_A_CLOTH : OF_A_MARK,
         values: { STANDING: value({ state: 'ON' }, 'on'), ...(measured && { PLACE: value(undefined, said) }) },

@@ -43,6 +43,11 @@ export interface OutboxItem {
   current?: ConflictingValue
 }
 
+/** An edit apart from the page's own objects, some of which a device cannot keep. */
+function plain(intent: Intent): Intent {
+  return JSON.parse(JSON.stringify(intent)) as Intent
+}
+
 /** An edit as made on what the other recorded. */
 function on({ placement, attribute, revision, value: was }: ConflictingValue, intent: Intent): Intent {
   if (intent.kind === 'value') return { ...intent, revision, was }
@@ -163,7 +168,7 @@ export const useOutbox = defineStore('outbox', () => {
       idempotencyKey: `${device}-${Date.now()}-${count++}`,
       queuedAt: Date.now(),
       epoch: epochNow(),
-      intent: intent as Intent,
+      intent: plain(intent as Intent),
       label,
     }
     if (picture && !(await keepPicture(whole.idempotencyKey, picture))) picturesHere.set(whole.idempotencyKey, picture)

@@ -15,6 +15,7 @@ import type {
   Reason,
   ValueEdit,
 } from '@/api/types'
+import { keep } from '@/lib/offlineStore'
 import { waitingThings } from '@/lib/waitingThings'
 import { ATTRIBUTES } from '@/lib/words'
 import { useConnection } from './connection'
@@ -113,7 +114,7 @@ export const usePlot = defineStore('plot', () => {
 
   /** Lays what an edit changed over what is shown of its shot, and has the rest that shows it read again. */
   function lay(edit: PlotEdit) {
-    reads.setQueryData(['plot', { shotId: edit.shot.id, asOf: undefined }], (now: Plot | undefined) => {
+    const shown = reads.setQueryData(['plot', { shotId: edit.shot.id, asOf: undefined }], (now: Plot | undefined) => {
       if (!now) return undefined
       const changed = new Map(edit.placements.map((p) => [p.placement.key, p]))
       const known = new Set(now.placements.map((p) => p.placement.key))
@@ -127,6 +128,8 @@ export const usePlot = defineStore('plot', () => {
         ],
       }
     })
+    // who loads the page without a line finds what the server has heard from this device
+    if (shown) void keep(`/api/shots/${edit.shot.id}/plot`, shown)
     problem.value = undefined
     void outdate({ topics: ['RECORD'] }, undefined, 'plot')
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { sentence } from '@/api/client'
 import { useRead } from '@/api/reads'
 import { value, type Finding, type NewPlacement, type Placed, type ValueEdit } from '@/api/types'
 import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
@@ -73,10 +74,10 @@ function rigWords(step: WalkStep): string | undefined {
 
 /** All that is recorded of it stands so; then the next thing. */
 function rest() {
-  void submit(async () => {
-    if (thing.value && unseen.value.length) await plot.look(thing.value.placement.key, unseen.value)
-    later()
-  })
+  const key = thing.value?.placement.key
+  const all = unseen.value
+  later()
+  if (key && all.length) void plot.look(key, all).catch((failure) => (error.value = sentence(failure)))
 }
 function later() {
   entry.close()
@@ -175,8 +176,8 @@ useShortcuts((event) => {
         </p>
       </div>
       <div
-        class="grid flex-none border-y border-line"
-        :class="entry.kind.value ? 'h-[19vh]' : 'h-[21vh] grid-cols-[minmax(0,1fr)_154px]'"
+        class="grid min-h-0 border-y border-line"
+        :class="entry.kind.value ? 'flex-1' : 'h-[21vh] flex-none grid-cols-[minmax(0,1fr)_154px]'"
       >
         <RebuildPlan
           v-if="plot.set"
@@ -194,7 +195,7 @@ useShortcuts((event) => {
         />
       </div>
       <template v-if="entry.kind.value">
-        <WalkFigure class="min-h-0 flex-1" :walk="walk" :entry="entry" :marks="marks" :based="based" @aim="aimAt" />
+        <WalkFigure class="flex-none" :walk="walk" :entry="entry" :marks="marks" :based="based" @aim="aimAt" />
         <WalkKeys
           ref="keys"
           :entry="entry"
@@ -251,7 +252,7 @@ useShortcuts((event) => {
           >
         </template>
         <template v-else>
-          <button class="button button-main main" :disabled="busy" @click="rest">
+          <button class="button button-main main" @click="rest">
             {{ unseen.length ? `Rest as ${based ? `in ${based}` : 'planned'}` : 'Next' }}
           </button>
           <button class="button main second" :disabled="busy || plot.locked" @click="strike">Not on set</button>

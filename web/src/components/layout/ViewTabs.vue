@@ -2,13 +2,16 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Action } from '@/lib/actions'
+import { usePhone } from '@/lib/usePhone'
 import TabRow from './TabRow.vue'
 
 /** The views of one shot; what can be done in the open one stands at the right. Book and Bench are in the spine. */
 const props = defineProps<{ shotId: number; actions?: Action[] }>()
 
 /** On a phone one walks the set, looks, rebuilds and meters. */
-const FIRST = ['walk', 'plot', 'rebuild', 'meter']
+const ON_A_PHONE = ['walk', 'plot', 'rebuild', 'meter']
+const AT_A_DESK = ['plot', 'rebuild', 'meter']
+const phone = usePhone()
 const VIEWS = [
   { key: 'plot', name: 'Plot' },
   { key: 'light', name: 'Light' },
@@ -30,7 +33,7 @@ const tabs = computed(() => VIEWS.map((v) => ({ ...v, to: { name: v.key, params:
     class="border-b border-line pr-3.5 pl-1.5"
     :tabs="tabs"
     :here="String(route.name)"
-    :first="FIRST"
+    :first="phone ? ON_A_PHONE : AT_A_DESK"
     :actions="actions"
     label="Views of this shot"
   />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Fixture, NewPlacement, Placed, Role } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import { ROLES } from '@/lib/words'
@@ -12,7 +12,7 @@ const shelf = useStock()
 void shelf.fill()
 
 type Chosen = Pick<Fixture, 'kind' | 'piece' | 'beamDeg'>
-const MOST_SHOWN = 24
+const MOST_SHOWN = 80
 const NOT_SAID: Chosen = {
   kind: 'HEAD',
   piece: { what: 'kind not said', widthM: 0.3, watts: 0, mount: 'STAND' },
@@ -56,11 +56,13 @@ function keep(role: Role, called: string) {
   const { kind, piece, beamDeg } = chosen.value!
   emit('found', { name: called, kind, role, piece, beamDeg })
 }
-function close() {
-  chosen.value = undefined
-  query.value = name.value = ''
-  emit('close')
-}
+watch(
+  () => props.open,
+  () => {
+    chosen.value = undefined
+    query.value = name.value = ''
+  },
+)
 </script>
 
 <template>
@@ -68,21 +70,21 @@ function close() {
     :open="open"
     :title="chosen ? `${chosen.piece.what}: what is it there for?` : 'What stands there?'"
     :error="error"
-    @close="close"
+    @close="$emit('close')"
   >
     <template v-if="!chosen">
-      <input
-        v-model="query"
-        class="field min-h-11"
-        placeholder="Part of its name: panel 60"
-        aria-label="Kinds by name"
-      />
-      <ul class="mt-2 max-h-[52vh] overflow-y-auto">
+      <ul class="max-h-[52vh] overflow-y-auto">
         <li v-for="k in kinds" :key="k.piece.what">
           <button class="kind" @click="chosen = k">{{ k.piece.what }}</button>
         </li>
         <li><button class="kind text-quiet" @click="chosen = NOT_SAID">A light, I do not know which</button></li>
       </ul>
+      <input
+        v-model="query"
+        class="field mt-2 min-h-11"
+        placeholder="Part of its name: panel 60"
+        aria-label="Kinds by name"
+      />
     </template>
     <template v-else>
       <div class="grid grid-cols-2 gap-2">
@@ -109,7 +111,7 @@ function close() {
     </template>
     <template #buttons
       ><button v-if="chosen" class="button min-h-11" @click="chosen = undefined">Another kind</button
-      ><button class="button min-h-11" @click="close">Not now</button></template
+      ><button class="button min-h-11" @click="$emit('close')">Not now</button></template
     >
   </BaseDialog>
 </template>

@@ -5,6 +5,7 @@ import { useRead } from '@/api/reads'
 import type { Finding, Placed } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import type { UseWalkReturn } from '@/lib/useWalk'
+import { WAITS } from '@/lib/waitingThings'
 import { useSettings } from '@/stores/settings'
 
 /** What a stranger would have to guess, each with the one act that mends it; then what is to be metered for proof. */
@@ -26,8 +27,8 @@ const lists = computed(() =>
     }),
   })),
 )
-const whole = computed(() => all.value.filter((t) => t.version > 0 && !t.findings.length))
-const unsent = computed(() => all.value.filter((t) => t.version === 0))
+const whole = computed(() => all.value.filter((t) => t.version !== WAITS && !t.findings.length))
+const unsent = computed(() => all.value.filter((t) => t.version === WAITS))
 const wanted = computed(() => meter.value?.wanted ?? [])
 </script>
 
@@ -47,8 +48,8 @@ const wanted = computed(() => meter.value?.wanted ?? [])
         </h2>
         <div v-for="{ thing, findings } in list.things" :key="thing.placement.key" class="entry">
           <div class="min-w-0 grow">
-            <b class="text-lead font-strong">{{ thing.placement.name }}</b>
-            <span class="text-quiet"> {{ thing.placement.piece.unit ?? thing.placement.piece.what }}</span>
+            <b class="text-lead font-strong">{{ thing.placement.name }}</b>{{ ' '
+            }}<span class="text-quiet"> {{ thing.placement.piece.unit ?? thing.placement.piece.what }}</span>
             <p v-for="f in findings" :key="f.gap" class="flex gap-2">
               <WedgeMark :act="list.act" class="mt-1 flex-none" />{{ settings.printed(f.sentence) }}
             </p>

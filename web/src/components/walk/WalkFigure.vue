@@ -22,7 +22,7 @@ const name = computed(() =>
     : props.entry.field.value === 'TILT'
       ? 'tilt, down unless you say up'
       : props.entry.field.value === 'AIM'
-        ? 'aim: a bearing on the plan'
+        ? `${step.value?.name ?? 'aim'}: a bearing on the plan`
         : (step.value?.name ?? ''),
 )
 const unit = computed(() => {
@@ -44,9 +44,9 @@ const was = computed(() => {
   <div class="border-b border-line">
     <div class="bg-panel px-5 py-2 shadow-[inset_3px_0_var(--accent)]">
       <p class="flex justify-between gap-3 text-lead">
-        <span class="min-w-0 truncate"
+        <span class="min-w-0 truncate" data-asked
           ><b v-if="letter" class="mr-1.5 text-head font-strong">{{ letter }}</b
-          ><span class="text-quiet">{{ name }}</span></span
+          >{{ ' ' }}<span class="text-quiet">{{ name }}</span></span
         >
         <span v-if="was" class="flex-none text-quiet">{{ was }}{{ based ? '' : ' so far' }}</span>
       </p>

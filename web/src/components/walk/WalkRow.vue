@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { held, type Placed } from '@/api/types'
+import { held, value, type Placed } from '@/api/types'
 import type { WalkStep } from '@/lib/useWalk'
 import { apart, when } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
@@ -23,6 +23,16 @@ const here = computed(() => !!now.value?.tiedHere && !!props.based)
 const said = computed(() => (now.value ? settings.printed(now.value.say) : ''))
 const parts = computed(() => apart(said.value))
 const guess = computed(() => props.thing.findings.find((f) => f.guess && f.attribute === props.step.attribute))
+/** Where it stands is told by its tapes; here, whether they are. */
+const measured = computed(() =>
+  props.thing.tapes?.own
+    ? `by ${2 + props.thing.tapes.checks.length} tapes`
+    : props.thing.measured
+      ? settings.printed(props.thing.measured)
+      : now.value && !value(props.thing, 'PLACE')
+        ? said.value
+        : 'drawn, not measured',
+)
 const lead = computed(() => (props.step.attribute === 'AIM' && said.value.startsWith('at ') ? said.value : undefined))
 </script>
 
@@ -37,6 +47,7 @@ const lead = computed(() => (props.step.attribute === 'AIM' && said.value.starts
       <span class="flex-none text-quiet">{{ step.name }}</span>
       <span class="ml-auto min-w-0 text-right" :class="{ 'text-quiet': !looked }">
         <template v-if="!now">not said</template>
+        <template v-else-if="step.attribute === 'PLACE'">{{ measured }}</template>
         <template v-else-if="lead || step.attribute === 'MODIFIERS' || step.attribute === 'PATCH'">{{
           said === 'none' ? 'nothing' : said
         }}</template>

@@ -38,13 +38,13 @@ function last(letter: TapeLetter): string {
     >
       <span class="block truncate text-small text-quiet"
         ><b class="mr-1 text-lead font-strong text-ink">{{ letter }}</b
-        >{{ entry.tapes[letter].landmark }}<template v-if="letter === 'C'">, check</template></span
+        >{{ ' ' }}{{ entry.tapes[letter].landmark }}</span
       >
       <span class="figure text-slate leading-9" :class="{ 'text-quiet': !read(letter) }"
         >{{ read(letter)?.figure ?? '–'
         }}<span v-if="read(letter)?.unit" class="unit !text-title">{{ read(letter)!.unit }}</span></span
       >
-      <span class="block min-h-4 text-small text-quiet">{{ last(letter) }}</span>
+      <span class="block min-h-4 text-small text-quiet">{{ letter === 'C' ? 'the check' : last(letter) }}</span>
     </button>
   </div>
 </template>

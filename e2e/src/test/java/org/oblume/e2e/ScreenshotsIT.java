@@ -83,7 +83,7 @@ class ScreenshotsIT {
             aRebuildOfTheCloseShot(crew);
             theNetwork(crew);
 
-            for (String bench : new String[] {"colour", "correction"}) {
+            for (String bench : new String[] {"colour"}) {
                 crew.open("/bench/" + bench);
                 crew.see("[data-found], [data-rank]");
                 take(crew, "bench-" + bench);
@@ -99,6 +99,10 @@ class ScreenshotsIT {
             crew.open("/moves/shot-2/shot-3");
             crew.seeText("2 of");
             take(crew, "moves-phone");
+            crew.open("/shots/4/walk");
+            crew.pressCss("[aria-label^='Key:']");
+            crew.seeText("drawn, not measured");
+            take(crew, "walk-phone");
         }
     }
 

@@ -1,7 +1,9 @@
 package org.oblume.core.geometry;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -11,7 +13,7 @@ import org.oblume.core.units.Refusal;
  * @param point the place found
  * @param crossingAngleDeg angle at which those two tapes cross that cross best, 0–180
  * @param offM what each tape reads more than the way to the point is long, metres, in the order of the tapes; below 0 it reads less
- * @param checksM how far each tape after the first two misses the place that those two give, metres, + where it reads too long
+ * @param checksM how far each tape that is not one of the two that give the place misses it, metres, + where it reads too long
  */
 public record TapeFit(PlanPoint point, double crossingAngleDeg, List<Double> offM, List<Double> checksM) {
 
@@ -22,6 +24,10 @@ public record TapeFit(PlanPoint point, double crossingAngleDeg, List<Double> off
     private static final int MOST = 6;
     private static final int STEPS = 30;
     private static final double DONE_M = 1e-12;
+    /** A place so near to the line through the first two landmarks is on neither side of it, metres (model). */
+    private static final double IN_LINE_M = 0.1;
+    /** Two tapes that cross flatter do not give the place where there are others: sine of 25°. */
+    private static final double FLAT_SIN = Math.sin(Math.toRadians(25));
 
     public TapeFit {
         offM = List.copyOf(offM);
@@ -30,30 +36,95 @@ public record TapeFit(PlanPoint point, double crossingAngleDeg, List<Double> off
 
     /**
      * @param tapes two to six, each from another landmark
-     * @param side of the walk from the first landmark to the second
-     * @throws Refusal when there are too few or too many, two start at one landmark, or the first two do not meet, with the gap
+     * @param side of the walk from the first landmark to the second; it says nothing of a place that is in line with both
+     * @throws Refusal when there are too few or too many, two start at one landmark, or no two of them meet on that side, with the gap
      */
     public static TapeFit of(List<Tape> tapes, Side side) {
+        PlanPoint a = tapes.get(0).from().point();
+        PlanPoint b = tapes.get(1).from().point();
+        return candidates(tapes).stream()
+                .filter(fit -> Side.of(a, b, fit.point) == side || inLineM(fit.point, a, b) <= IN_LINE_M)
+                .min(Comparator.comparingDouble(TapeFit::worstM))
+                .orElseThrow(() -> new Refusal(
+                        "side",
+                        "The tapes meet on the %s of the walk from %s to %s: choose that side."
+                                .formatted(
+                                        side == Side.LEFT ? "right" : "left",
+                                        tapes.get(0).from().name(),
+                                        tapes.get(1).from().name())));
+    }
+
+    /**
+     * Where tapes could meet: on either hand of the first two, or, where those cross too flat to tell and there are more, of the two that cross
+     * best.
+     *
+     * @return one or two, the left hand first
+     * @throws Refusal when there are too few or too many, two start at one landmark, or no two meet, with the gap
+     */
+    static List<TapeFit> candidates(List<Tape> tapes) {
         refuseUnlessSeveral(tapes);
-        Tape a = tapes.get(0);
-        Tape b = tapes.get(1);
-        PlanPoint first = TapeFix.of(
-                        a.from().point(),
-                        b.from().point(),
-                        a.lengthM(),
-                        b.lengthM(),
-                        side,
-                        TapeFix.DEFAULT_TAPE_ERROR_M)
-                .point();
+        List<Tape> base = base(tapes);
+        return Stream.of(Side.LEFT, Side.RIGHT)
+                .map(hand -> meeting(base.get(0), base.get(1), hand).point())
+                .distinct()
+                .map(first -> of(tapes, base, first))
+                .toList();
+    }
+
+    private static TapeFit of(List<Tape> tapes, List<Tape> base, PlanPoint first) {
         PlanPoint point = tapes.size() == FEWEST ? first : leastSquares(tapes, first);
         return new TapeFit(
                 point,
                 bestCrossingDeg(tapes, point),
                 tapes.stream().map(t -> offM(t, point)).toList(),
-                tapes.stream().skip(FEWEST).map(t -> offM(t, first)).toList());
+                tapes.stream()
+                        .filter(t -> !base.contains(t))
+                        .map(t -> offM(t, first))
+                        .toList());
     }
 
-    /** Whether each further tape agrees with the first two, within {@link #AGREE_WITHIN_M}. */
+    /** The two that give the place; the others check it. */
+    private static List<Tape> base(List<Tape> tapes) {
+        List<List<Tape>> pairs = new ArrayList<>();
+        for (int i = 0; i < tapes.size(); i++) {
+            for (int j = i + 1; j < tapes.size(); j++) {
+                pairs.add(List.of(tapes.get(i), tapes.get(j)));
+            }
+        }
+        List<Tape> first = pairs.get(0);
+        return pairs.stream()
+                .filter(pair -> crossingSin(pair) > 0)
+                .max(Comparator.<List<Tape>, Boolean>comparing(
+                                pair -> pair.equals(first) && crossingSin(pair) >= FLAT_SIN)
+                        .thenComparingDouble(TapeFit::crossingSin))
+                .orElse(first);
+    }
+
+    /** Sine of the angle at which two tapes cross; 0 when they do not meet. */
+    private static double crossingSin(List<Tape> pair) {
+        try {
+            return Math.sin(
+                    Math.toRadians(meeting(pair.get(0), pair.get(1), Side.LEFT).crossingAngleDeg()));
+        } catch (Refusal noMeeting) {
+            return 0;
+        }
+    }
+
+    private static TapeFix meeting(Tape a, Tape b, Side side) {
+        return TapeFix.of(
+                a.from().point(), b.from().point(), a.lengthM(), b.lengthM(), side, TapeFix.DEFAULT_TAPE_ERROR_M);
+    }
+
+    private static double inLineM(PlanPoint point, PlanPoint a, PlanPoint b) {
+        return Math.abs(Plane.turn(a, b, point)) / a.distanceM(b);
+    }
+
+    /** How far the worst of the checks is off, metres. */
+    double worstM() {
+        return checksM.stream().mapToDouble(Math::abs).max().orElse(0);
+    }
+
+    /** Whether each further tape agrees with the two, within {@link #AGREE_WITHIN_M}. */
     public boolean agrees() {
         return checksM.stream().allMatch(miss -> Math.abs(miss) <= AGREE_WITHIN_M);
     }

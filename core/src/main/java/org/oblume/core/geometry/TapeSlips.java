@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Phrase;
+import org.oblume.core.units.Refusal;
 
 /**
  * Tapes that disagree: for each what it would have to read if the others are right, the likeliest slip first. Any two of three meet, so
@@ -114,19 +115,23 @@ public record TapeSlips(List<Slip> slips, boolean fourOrMore) {
     /** Where the others put it: with four tapes or more only where those agree among themselves. */
     private static Optional<PlanPoint> withoutIt(
             List<Tape> others, Tape left, List<Tape> tapes, Side side, Walls walls, @Nullable PlanPoint last) {
-        boolean firstTwo = others.get(0).equals(tapes.get(0)) && others.get(1).equals(tapes.get(1));
-        List<TapeFit> fits = new ArrayList<>();
-        for (Side hand : firstTwo ? List.of(side) : List.of(Side.LEFT, Side.RIGHT)) {
-            Taped.fit(others, hand)
-                    .filter(fit -> fit.offM().stream().allMatch(off -> Math.abs(off) <= OTHERS_AGREE_M))
-                    .ifPresent(fits::add);
-        }
+        List<TapeFit> fits = meeting(others).stream()
+                .filter(fit -> fit.offM().stream().allMatch(off -> Math.abs(off) <= OTHERS_AGREE_M))
+                .toList();
         return fits.stream()
                 .map(TapeFit::point)
                 .filter(p ->
                         Side.of(tapes.get(0).from().point(), tapes.get(1).from().point(), p) == side)
                 .min(Comparator.<PlanPoint, Boolean>comparing(p -> isAgainst(p, walls, last))
                         .thenComparingDouble(p -> Math.abs(TapeFit.offM(left, p))));
+    }
+
+    private static List<TapeFit> meeting(List<Tape> tapes) {
+        try {
+            return TapeFit.candidates(tapes);
+        } catch (Refusal noMeeting) {
+            return List.of();
+        }
     }
 
     private static Slip slip(

@@ -3,8 +3,6 @@ package org.oblume.core.geometry;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
@@ -31,54 +29,39 @@ public record Taped(List<Tape> tapes, Side side) {
      */
     public static Taped of(
             List<Tape> tapes, @Nullable Side side, List<Landmark> landmarks, Walls walls, @Nullable PlanPoint last) {
-        TapeFit.refuseUnlessSeveral(tapes);
-        Side told = side == null ? side(tapes, walls, last) : side;
-        if (!TapeFit.of(tapes, told).agrees()) {
+        TapeFit fit = side == null ? likeliest(tapes, walls, last) : TapeFit.of(tapes, side);
+        Side told = side == null
+                ? Side.of(tapes.get(0).from().point(), tapes.get(1).from().point(), fit.point())
+                : side;
+        if (!fit.agrees()) {
             throw new Refusal(
                     "tapes", TapeSlips.of(tapes, told, landmarks, walls, last).phrase());
         }
         return new Taped(tapes, told);
     }
 
-    /** Where tapes meet on one side; empty when they do not. */
-    static Optional<TapeFit> fit(List<Tape> tapes, Side side) {
-        try {
-            return Optional.of(TapeFit.of(tapes, side));
-        } catch (Refusal noMeeting) {
-            return Optional.empty();
+    private static TapeFit likeliest(List<Tape> tapes, Walls walls, @Nullable PlanPoint last) {
+        List<TapeFit> all = TapeFit.candidates(tapes);
+        List<TapeFit> agreeing = all.stream().filter(TapeFit::agrees).toList();
+        if (agreeing.isEmpty()) {
+            return all.stream().min(Comparator.comparingDouble(TapeFit::worstM)).orElseThrow();
         }
-    }
-
-    private static Side side(List<Tape> tapes, Walls walls, @Nullable PlanPoint last) {
-        TapeFit left = TapeFit.of(tapes, Side.LEFT);
-        TapeFit right = TapeFit.of(tapes, Side.RIGHT);
-        if (left.agrees() != right.agrees()) {
-            return left.agrees() ? Side.LEFT : Side.RIGHT;
+        List<TapeFit> inside =
+                agreeing.stream().filter(fit -> walls.encloses(fit.point())).toList();
+        List<TapeFit> left = inside.isEmpty() ? agreeing : inside;
+        if (left.size() > 1 && last == null) {
+            throw new Refusal(
+                    "side",
+                    "Walking from %s to %s, is it on your left or on your right? Say which: both are inside the walls."
+                            .formatted(
+                                    tapes.get(0).from().name(),
+                                    tapes.get(1).from().name()));
         }
-        if (tapes.size() > 2 && !left.agrees()) {
-            return worst(left) <= worst(right) ? Side.LEFT : Side.RIGHT;
-        }
-        boolean leftIn = walls.encloses(left.point());
-        if (leftIn != walls.encloses(right.point())) {
-            return leftIn ? Side.LEFT : Side.RIGHT;
-        }
-        if (last != null) {
-            return Stream.of(left, right)
-                            .min(Comparator.comparingDouble(fit -> fit.point().distanceM(last)))
-                            .filter(left::equals)
-                            .isPresent()
-                    ? Side.LEFT
-                    : Side.RIGHT;
-        }
-        throw new Refusal(
-                "side",
-                "Walking from %s to %s, is it on your left or on your right? Say which: both are inside the walls."
-                        .formatted(
-                                tapes.get(0).from().name(), tapes.get(1).from().name()));
-    }
-
-    private static double worst(TapeFit fit) {
-        return fit.checksM().stream().mapToDouble(Math::abs).max().orElse(0);
+        return last == null
+                ? left.get(0)
+                : left.stream()
+                        .min(Comparator.comparingDouble(fit -> fit.point().distanceM(last)))
+                        .orElseThrow();
     }
 
     public TapeFit fit() {

@@ -68,11 +68,10 @@ public record AimSetting(
             return "at %s, %s up".formatted(mark, Length.ofMetres(heightM).printMetric());
         }
         double tilt = tiltDeg == null ? 0 : tiltDeg;
-        return "%s, %s %d°"
-                .formatted(
-                        Bearing.ofDegrees(bearingDeg == null ? 0 : bearingDeg).print(),
-                        tilt < 0 ? "down" : "up",
-                        Math.round(Math.abs(tilt)));
+        String bearing = Bearing.ofDegrees(bearingDeg == null ? 0 : bearingDeg).print();
+        return Math.round(tilt) == 0
+                ? "%s, level".formatted(bearing)
+                : "%s, %s %d°".formatted(bearing, tilt < 0 ? "down" : "up", Math.round(Math.abs(tilt)));
     }
 
     @Override

@@ -189,6 +189,14 @@ class MeasuredTest {
     }
 
     @Test
+    void inLineWithTheFirstTwoLandmarksTheThirdTapeGivesThePlace() {
+        PlanPoint onTheLine = PlanPoint.of(5.2, 0.02);
+        Taped taped = taped(null, tape(WINDOW, onTheLine, 0), tape(DOOR, onTheLine, 0), tape(BENCH, onTheLine, 0));
+        assertThat(taped.fit().point().distanceM(onTheLine)).isLessThan(0.02);
+        assertThat(taped.fit().crossing()).isNotEqualTo(Crossing.POOR);
+    }
+
+    @Test
     void tapesThatDoNotMeetAreRefusedWithTheGap() {
         assertThatThrownBy(() -> taped(null, new Tape(WINDOW, 1), new Tape(DOOR, 2.5)))
                 .isInstanceOf(Refusal.class)

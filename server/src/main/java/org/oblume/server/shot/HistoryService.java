@@ -101,7 +101,7 @@ public class HistoryService {
                         placement == null || record.key(c.key().placementId()).equals(placement))
                 .map(c -> past(record, c))
                 .forEach(changes::add);
-        changes.sort(Comparator.comparing(PastChange::at).reversed());
+        changes.sort(Comparator.comparingLong(PastChange::event).reversed().thenComparing(change -> !change.looked()));
         return new PastPage(changes, older);
     }
 
