@@ -29,9 +29,12 @@ export interface UseWalkReturn {
   stateOf: (thing: Placed) => WalkState
   /** Whether somebody looked at a value on set. */
   isLooked: (attribute: Attribute) => boolean
+  /** Name of what was in hand and is not on set any more, by somebody else's word. */
+  struck: Ref<string | undefined>
   /** What holds of the thing in hand and was not looked at yet. */
   unseen: ComputedRef<Attribute[]>
   goTo: (key: string) => void
+  forgetStruck: () => void
 }
 
 const LENS_NAMES: Record<string, string> = {
@@ -91,7 +94,7 @@ export function useWalk(shotId: () => number): UseWalkReturn {
   const things = computed(() =>
     plot.plot?.shot.id === shotId()
       ? editor.placements
-          .filter((p) => p.onSet && p.placement.kind !== 'DAYLIGHT')
+          .filter((p) => p.onSet && p.placement.kind !== 'DAYLIGHT' && value(p, 'STANDING')?.state !== 'STRUCK')
           .map((p, i) => ({ p, i }))
           .sort((a, b) => a.p.buildRank - b.p.buildRank || a.i - b.i)
           .map(({ p }) => p)
@@ -115,14 +118,16 @@ export function useWalk(shotId: () => number): UseWalkReturn {
   }
 
   /* what goes out or comes in, here or at another's, leaves the same thing in hand */
-  let inHand: string | undefined
-  watch(thing, (t) => (inHand = t?.placement.key))
+  const struck = ref<string>()
+  let inHand: Placed['placement'] | undefined
+  watch(thing, (t) => (inHand = t?.placement), { immediate: true })
   watch(
     things,
     (now) => {
-      const there = now.findIndex((t) => t.placement.key === inHand)
+      const there = now.findIndex((t) => t.placement.key === inHand?.key)
       if (there >= 0) at.value = there
-      else if (at.value > now.length) at.value = now.length
+      else if (inHand && now.length) struck.value = inHand.name
+      if (at.value > now.length) at.value = now.length
     },
     { flush: 'sync' },
   )
@@ -136,6 +141,8 @@ export function useWalk(shotId: () => number): UseWalkReturn {
     couldBeRebuilt: computed(() => things.value.filter((t) => !guesses(t).length && t.version !== WAITS).length),
     stateOf,
     isLooked,
+    struck,
+    forgetStruck: () => (struck.value = undefined),
     unseen,
     goTo(key) {
       const there = things.value.findIndex((t) => t.placement.key === key)

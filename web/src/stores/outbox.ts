@@ -67,6 +67,8 @@ export const useOutbox = defineStore('outbox', () => {
   const onlyHere = new Set<string>()
   /** Pictures that the device could not keep. */
   const picturesHere = new Map<string, Blob>()
+  /** How many of those that wait this device has no room for: they are lost with this page. */
+  const unkept = ref(0)
   let sending = false
   /** Key of the one that is being sent. */
   let onItsWay: string | undefined
@@ -102,12 +104,18 @@ export const useOutbox = defineStore('outbox', () => {
     onlyHere.add(edit.idempotencyKey)
     show([...waiting.value.filter((w) => w.idempotencyKey !== edit.idempotencyKey), edit])
     if (session.name && (await keepUnsent({ ...edit, person: session.name }))) onlyHere.delete(edit.idempotencyKey)
+    countUnkept()
     pages.postMessage('put')
+  }
+
+  function countUnkept() {
+    unkept.value = waiting.value.filter(({ idempotencyKey: key }) => onlyHere.has(key) || picturesHere.has(key)).length
   }
 
   async function remove(idempotencyKey: string) {
     waiting.value = waiting.value.filter((w) => w.idempotencyKey !== idempotencyKey)
     onlyHere.delete(idempotencyKey)
+    countUnkept()
     await dropUnsent(idempotencyKey)
     pages.postMessage('removed')
   }
@@ -269,5 +277,5 @@ export const useOutbox = defineStore('outbox', () => {
     await flush()
   }
 
-  return { waiting, unsent, conflicts, send, flush, drop, overwrite }
+  return { waiting, unsent, conflicts, unkept, send, flush, drop, overwrite }
 })

@@ -176,9 +176,11 @@ describe('the outbox', () => {
     server.answers = ['no answer']
     await box.send(note('first'), 'note in 4C')
     expect(box.unsent).toHaveLength(1)
+    expect(box.unkept, 'it is told that this page alone has it').toBe(1)
     await box.flush()
     expect(server.sent.at(-1)!.body).toEqual({ text: 'first' })
     expect(box.waiting).toHaveLength(0)
+    expect(box.unkept).toBe(0)
   })
 
   /** An answer of a server, in one stretch of the record. */

@@ -16,6 +16,7 @@ import WalkBlocks from '@/components/walk/WalkBlocks.vue'
 import WalkEnd from '@/components/walk/WalkEnd.vue'
 import WalkFigure from '@/components/walk/WalkFigure.vue'
 import WalkKeys from '@/components/walk/WalkKeys.vue'
+import WalkNotices from '@/components/walk/WalkNotices.vue'
 import WalkPhoto from '@/components/walk/WalkPhoto.vue'
 import WalkRow from '@/components/walk/WalkRow.vue'
 import WalkSheet from '@/components/walk/WalkSheet.vue'
@@ -86,7 +87,10 @@ function later() {
 function strike() {
   const key = thing.value?.placement.key
   if (!key) return
-  void submit(() => plot.record(key, 'STANDING', { value: { state: 'STRUCK' } }, undefined, true))
+  void submit(async () => {
+    await plot.record(key, 'STANDING', { value: { state: 'STRUCK' } }, undefined, true)
+    walk.forgetStruck() // it is known here
+  })
 }
 function found(body: Omit<NewPlacement, 'key' | 'reason'>) {
   void submit(async () => {
@@ -152,19 +156,7 @@ useShortcuts((event) => {
         <button v-if="things.length" class="text-quiet underline" @click="at = things.length">what is missing</button>
       </p>
     </header>
-    <p v-if="plot.unreadable || error" role="alert" class="border-b border-line px-5 py-2">
-      {{ plot.unreadable || error }}
-    </p>
-    <p v-if="plot.problem" role="alert" class="flex items-center gap-2 border-b border-line px-5 py-2">
-      <span class="grow">{{ plot.problem.sentence }}</span>
-      <button
-        v-if="plot.problem.placement"
-        class="button min-h-11"
-        @click="(walk.goTo(plot.problem.placement), (plot.problem = undefined))"
-      >
-        Go there</button
-      ><button class="button min-h-11" @click="plot.problem = undefined">Leave it</button>
-    </p>
+    <WalkNotices :walk="walk" :error="error" />
     <div v-if="ended" class="min-h-0 flex-1 overflow-y-auto">
       <WalkEnd :walk="walk" :shot-id="shotId" @mend="mend" />
     </div>

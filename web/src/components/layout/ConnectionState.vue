@@ -16,6 +16,7 @@ const open = ref(false)
 const text = computed(() => {
   if (outbox.conflicts.length) return `${outbox.conflicts.length} to decide`
   const waits = outbox.unsent.length ? `, ${outbox.unsent.length} ${outbox.unsent.length === 1 ? 'waits' : 'wait'}` : ''
+  if (outbox.unkept && connection.lost) return `no line, device full${waits}`
   if (connection.lost) return `no line${waits}`
   if (outbox.unsent.length) return `sending ${outbox.unsent.length}`
   return connection.live ? 'live' : 'connecting'
@@ -57,6 +58,11 @@ function mine({ intent, label }: OutboxItem) {
         }}</template
       >
       <template v-else>Connecting…</template>
+    </p>
+    <p v-if="outbox.unkept" role="alert" class="mb-3 flex gap-2">
+      <WedgeMark act class="mt-1 flex-none" />This device has no room: {{ outbox.unkept }} of what waits
+      {{ outbox.unkept === 1 ? 'is' : 'are' }} in this page alone. Do not close it before the line stands; take fewer
+      photographs, or make room on the device.
     </p>
     <section v-for="w in outbox.conflicts" :key="w.idempotencyKey" class="mb-3 border-t border-line pt-2">
       <b class="font-strong">{{ w.label }}</b>
