@@ -29,6 +29,8 @@ export interface UseWalkEntryReturn {
   refused: Record<string, string>
   /** Whether somebody has to say on which side of the first two landmarks it stands. */
   asksSide: Ref<boolean>
+  /** Whether it would stand outside the walls, which somebody has to mean. */
+  asksOutside: Ref<boolean>
   open: (field: EntryField) => void
   close: () => void
   press: (key: string) => void
@@ -43,6 +45,8 @@ export interface UseWalkEntryReturn {
   asBefore: (attribute: Attribute) => void
   takeLandmark: (letter: TapeLetter, name: string) => void
   stand: (side: Side) => void
+  /** It stands outside the walls on purpose. */
+  standOutside: () => void
   /** Sends the tapes that there are. */
   keepTapes: (but?: TapeLetter) => void
 }
@@ -60,7 +64,9 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
   })
   const refused = reactive<Record<string, string>>({})
   const asksSide = ref(false)
+  const asksOutside = ref(false)
   let side: Side | undefined
+  let outside: true | undefined
   let bearing = ''
 
   const step = computed(() => walk.steps.value.find((s) => s.attribute === field.value))
@@ -78,8 +84,8 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
     const kept = LETTERS.map((l) => tapes[l].landmark).filter((n) => names.includes(n))
     const order = [...new Set([...known.filter((n) => n !== undefined), ...kept, ...names])]
     LETTERS.forEach((letter, i) => Object.assign(tapes[letter], { landmark: order[i] ?? '', text: '' }))
-    side = undefined
-    asksSide.value = false
+    side = outside = undefined
+    asksSide.value = asksOutside.value = false
     for (const key of Object.keys(refused)) delete refused[key]
   }
   watch(
@@ -121,7 +127,10 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
         return
       }
       refused[attribute] = sentence(failure)
-      if (attribute === 'PLACE') asksSide.value = failure instanceof ApiError && failure.field === 'side'
+      if (attribute === 'PLACE' && failure instanceof ApiError) {
+        asksSide.value = failure.field === 'side'
+        asksOutside.value = failure.field === 'place'
+      }
       close()
     })
   }
@@ -177,7 +186,7 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
       landmark: tapes[l].landmark,
       length: typed(tapes[l].text, 'LENGTH', settings.units),
     }))
-    const measured: MeasuredBody = { tapes: pulled, side }
+    const measured: MeasuredBody = { tapes: pulled, side, outside }
     choose('PLACE', { measured })
   }
 
@@ -188,6 +197,7 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
     tapes,
     refused,
     asksSide,
+    asksOutside,
     open,
     close,
     press,
@@ -204,6 +214,11 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
     stand(hand) {
       side = hand
       asksSide.value = false
+      keepTapes()
+    },
+    standOutside() {
+      outside = true
+      asksOutside.value = false
       keepTapes()
     },
     keepTapes,

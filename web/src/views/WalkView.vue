@@ -204,6 +204,9 @@ useShortcuts((event) => {
               ><button class="button min-h-13 grow" @click="entry.stand('LEFT')">On my left</button
               ><button class="button min-h-13 grow" @click="entry.stand('RIGHT')">On my right</button></template
             >
+            <button v-else-if="entry.asksOutside.value" class="button min-h-13 grow" @click="entry.standOutside">
+              It stands outside, on purpose
+            </button>
             <button v-else-if="entry.tapes.C.text" class="button min-h-11" @click="entry.keepTapes('C')">
               Leave the check out
             </button>

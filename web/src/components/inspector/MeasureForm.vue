@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import type { MeasuredBody, Placed, Side } from '@/api/types'
+import { value, type MeasuredBody, type Placed, type Side } from '@/api/types'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import { useSubmit } from '@/lib/useSubmit'
@@ -48,6 +48,8 @@ const tapes = reactive(
   [0, 1, 2].slice(0, Math.min(3, order.length)).map((i) => ({ landmark: order[i]!, length: length(i) })),
 )
 const way = ref('TAPES')
+/** Its light comes through an opening. */
+const outside = ref(value(props.placed, 'PLACE')?.outside ?? false)
 const hand = ref<Side | ''>(own?.own ? own.side : '')
 const polar = reactive({ mark: marks.value[0]?.key ?? '', distance: '', offDeg: '', side: 'LEFT' as Side })
 const wall = reactive({ from: order[0] ?? '', towards: order[1] ?? '', along: '', out: '' })
@@ -63,7 +65,7 @@ function body(): MeasuredBody {
 }
 function keep() {
   void submit(async () => {
-    const measured = body()
+    const measured: MeasuredBody = { ...body(), outside: outside.value }
     if (measured.polar && !Number.isFinite(measured.polar.offDeg))
       throw new Error('Type the degrees off the way to the camera as a number, such as 45.')
     await plot.record(props.placed.placement.key, 'PLACE', { measured })
@@ -112,6 +114,9 @@ function keep() {
     </template>
     <ChoiceField v-else v-model="landmark" label="On" :options="landmarks" />
     <ChoiceField v-if="way === 'TAPES' || way === 'WALL'" v-model="hand" label="It stands" :options="HANDS" />
+    <label v-if="plot.set?.walls.length" class="flex items-center gap-2"
+      ><input v-model="outside" type="checkbox" />outside the walls, on purpose</label
+    >
     <p v-if="error" role="alert">{{ error }}</p>
     <div class="flex gap-2">
       <button class="button button-main" :disabled="busy">Keep</button

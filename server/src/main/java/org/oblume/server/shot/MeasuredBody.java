@@ -62,14 +62,14 @@ record MeasuredBody(
     Place place(RecordedShot shot, @Nullable String placement) {
         Optional<Place> last =
                 placement == null ? Optional.empty() : shot.state().value(placement, Place.class);
-        Measured measured = measured(shot, last.map(Place::point).orElse(null));
-        return Place.of(
-                measured, outside != null ? outside : last.map(Place::outside).orElse(false));
+        boolean out = outside != null ? outside : last.map(Place::outside).orElse(false);
+        // of what stands outside the walls, they do not tell the side
+        Walls walls = out ? Walls.NONE : shot.record().set().tapeWalls();
+        return Place.of(measured(shot, last.map(Place::point).orElse(null), walls), out);
     }
 
-    private Measured measured(RecordedShot shot, @Nullable PlanPoint last) {
+    private Measured measured(RecordedShot shot, @Nullable PlanPoint last, Walls walls) {
         SetPlan set = shot.record().set();
-        Walls walls = set.tapeWalls();
         if (tapes != null && !tapes.isEmpty()) {
             return Measured.by(Taped.of(TypedTape.tapes(tapes, set), side, set.landmarks(), walls, last));
         }

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,7 +31,7 @@ class AsItStandsOverHttpTest {
     @BeforeEach
     void aCloseShotOfItsOwn() {
         wide = api.shot("4A");
-        close = api.shotFrom("4W" + ++made, wide);
+        close = api.shotFrom("4AS" + ++made, wide);
     }
 
     private Answer tape(String key, long version, String measured) {
@@ -110,6 +112,28 @@ class AsItStandsOverHttpTest {
     }
 
     @Test
+    void whatStandsOutsideIsTapedOnItsOwnSideOfTheWallsAndStaysOutside() {
+        JsonNode before = values("street-sign").at("/PLACE/value");
+        String[] names = {"kerb stone", "bollard"};
+        StringBuilder pulled = new StringBuilder();
+        for (JsonNode l : api.get("/api/shots/" + close + "/plot").body().at("/drawn/set/plan/landmarks")) {
+            if (List.of(names).contains(l.get("name").asText())) {
+                double way = Math.hypot(
+                        l.at("/point/xM").asDouble() - before.get("xM").asDouble(),
+                        l.at("/point/yM").asDouble() - before.get("yM").asDouble());
+                pulled.append(pulled.isEmpty() ? "" : ",")
+                        .append("{'landmark':'%s','length':'%.2f m'}"
+                                .formatted(l.get("name").asText(), way));
+            }
+        }
+        Answer answer = tape("street-sign", 0, "{'tapes':[%s]}".formatted(pulled));
+        assertThat(answer.status()).as(answer.detail()).isEqualTo(200);
+        JsonNode now = values("street-sign").at("/PLACE/value");
+        assertThat(now.get("outside").asBoolean()).isTrue();
+        assertThat(now.get("yM").asDouble()).isEqualTo(before.get("yM").asDouble(), within(0.05));
+    }
+
+    @Test
     void whoLooksChangesNothingAndItIsTakenBackAndDoneAgain() {
         String body = "{\"values\":{\"HEIGHT\":%s}}"
                 .formatted(values("key").at("/HEIGHT/value").toString());
@@ -170,7 +194,7 @@ class AsItStandsOverHttpTest {
 
     private JsonNode recorded() {
         for (JsonNode shot : api.get("/api/book").body().findValues("shots").stream()
-                .flatMap(list -> java.util.stream.StreamSupport.stream(list.spliterator(), false))
+                .flatMap(list -> StreamSupport.stream(list.spliterator(), false))
                 .toList()) {
             if (shot.get("id").asLong() == close) {
                 return shot.get("recorded");
