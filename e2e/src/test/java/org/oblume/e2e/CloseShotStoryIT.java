@@ -62,7 +62,7 @@ class CloseShotStoryIT {
     private static void theHeadIsMovedTurnedAndTypedOver(Browser crew) {
         crew.pressCss("[data-key=key]");
         crew.reads("PLACE", "5.68 m right, 4.81 m up");
-        crew.seeText("2.36");
+        crew.seeText("2.35");
 
         crew.drag(crew.see("[data-key=key]"), -40, 40);
         crew.until("see the key moved", d -> crew.text("[data-attribute=PLACE]").contains("5.68") ? null : true);
