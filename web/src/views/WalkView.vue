@@ -176,6 +176,7 @@ useShortcuts((event) => {
           :key="thing.placement.key"
           :set="plot.set"
           :placed="thing"
+          pulled-only
           :of="entry.asksSide.value ? [entry.tapes.A.landmark, entry.tapes.B.landmark] : undefined"
           @side="entry.stand"
         />

@@ -14,6 +14,7 @@ import { useViewport } from '@/lib/useViewport'
 const props = defineProps<{
   set: SetPlan
   placed: Placed
+  /** Shows tapes that the crew pulled, and no others. */ pulledOnly?: boolean
   /** Two landmarks of which somebody has to say on which side it stands, by a tap. */ of?: [string, string]
 }>()
 const emit = defineEmits<{ side: [side: Side] }>()
@@ -55,7 +56,7 @@ function tapped(event: MouseEvent) {
     @click="tapped"
   >
     <SetLayer :set="set" :view="view" :named="of ?? (tapes ? [tapes.a.landmark, tapes.b.landmark] : [])" />
-    <template v-if="at && tapes">
+    <template v-if="at && tapes && (tapes.own || !pulledOnly)">
       <TapeLine :tape="tapes.a" :to="at" :view="view" letter="A" />
       <TapeLine :tape="tapes.b" :to="at" :view="view" letter="B" />
       <TapeLine v-for="c in tapes.checks.slice(0, 1)" :key="c.landmark" :tape="c" :to="at" :view="view" letter="C" />

@@ -33,11 +33,10 @@ function last(letter: TapeLetter): string {
       :key="letter"
       class="tape min-h-22 border-r border-line p-2.5 pl-5 text-left last:border-r-0"
       :class="{ here: entry.field.value === letter }"
-      :aria-label="`Tape ${letter}, from ${entry.tapes[letter].landmark || 'a landmark'}: ${read(letter)?.figure ?? 'not pulled'}`"
       @click="entry.open(letter)"
     >
       <span class="block truncate text-small text-quiet"
-        ><b class="mr-1 text-lead font-strong text-ink">{{ letter }}</b
+        ><span class="sr-only">Tape </span><b class="mr-1 text-lead font-strong text-ink">{{ letter }}</b
         >{{ ' ' }}{{ entry.tapes[letter].landmark }}</span
       >
       <span class="figure text-slate leading-9" :class="{ 'text-quiet': !read(letter) }"
