@@ -1,13 +1,12 @@
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
-import { held, value, type Attribute, type Finding, type Placed } from '@/api/types'
+import { held, value, type Attribute, type Placed } from '@/api/types'
 import type { KeypadKind } from '@/lib/keypad'
-import { WAITS } from '@/lib/waitingThings'
+import { couldBeRebuilt, guesses } from '@/lib/recordCount'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
 
 /** A figure that is typed with the big keys, or a step that is chosen. */
 export interface WalkStep {
-  key: string
   attribute: Attribute
   /** What is asked: `height to lamp`. */
   name: string
@@ -57,30 +56,26 @@ const WITH_THE_THING: Attribute[] = [
   'LENS_ND',
 ]
 
-export function guesses(thing: Placed): Finding[] {
-  return thing.findings.filter((f) => f.guess)
-}
-
 function stepsOf(thing: Placed): WalkStep[] {
   const { kind } = thing.placement
   const has = (a: Attribute) => thing.records.includes(a)
   const off = value(thing, 'STANDING')?.state === 'OFF'
   return [
-    { key: 'PLACE', attribute: 'PLACE', name: 'place' },
-    { key: 'HEIGHT', attribute: 'HEIGHT', name: LENS_NAMES[kind] ?? 'height to middle', figures: 'LENGTH' },
-    { key: 'AIM', attribute: 'AIM', name: kind === 'MARK' ? 'faces' : 'aim', figures: 'BEARING' },
-    ...(has('MODIFIERS') ? [{ key: 'MODIFIERS', attribute: 'MODIFIERS', name: 'through' } as WalkStep] : []),
+    { attribute: 'PLACE', name: 'place' },
+    { attribute: 'HEIGHT', name: LENS_NAMES[kind] ?? 'height to middle', figures: 'LENGTH' },
+    { attribute: 'AIM', name: kind === 'MARK' ? 'faces' : 'aim', figures: 'BEARING' },
+    ...(has('MODIFIERS') ? [{ attribute: 'MODIFIERS', name: 'through' } as WalkStep] : []),
     ...(has('LEVEL') && !off
       ? ([
-          { key: 'LEVEL', attribute: 'LEVEL', name: 'level', figures: 'LEVEL' },
-          { key: 'CCT', attribute: 'CCT', name: 'white dialled', figures: 'KELVIN' },
+          { attribute: 'LEVEL', name: 'level', figures: 'LEVEL' },
+          { attribute: 'CCT', name: 'white dialled', figures: 'KELVIN' },
         ] as WalkStep[])
       : []),
-    ...(has('PATCH') ? [{ key: 'PATCH', attribute: 'PATCH', name: 'control' } as WalkStep] : []),
+    ...(has('PATCH') ? [{ attribute: 'PATCH', name: 'control' } as WalkStep] : []),
     ...(kind === 'CAMERA'
       ? ([
-          { key: 'LENS', attribute: 'LENS', name: 'lens', figures: 'LENS' },
-          { key: 'STOP', attribute: 'STOP', name: 'stop', figures: 'STOP' },
+          { attribute: 'LENS', name: 'lens', figures: 'LENS' },
+          { attribute: 'STOP', name: 'stop', figures: 'STOP' },
         ] as WalkStep[])
       : []),
   ]
@@ -94,7 +89,7 @@ export function useWalk(shotId: () => number): UseWalkReturn {
   const things = computed(() =>
     plot.plot?.shot.id === shotId()
       ? editor.placements
-          .filter((p) => p.onSet && p.placement.kind !== 'DAYLIGHT' && value(p, 'STANDING')?.state !== 'STRUCK')
+          .filter((p) => p.toBuild && value(p, 'STANDING')?.state !== 'STRUCK')
           .map((p, i) => ({ p, i }))
           .sort((a, b) => a.p.buildRank - b.p.buildRank || a.i - b.i)
           .map(({ p }) => p)
@@ -138,7 +133,7 @@ export function useWalk(shotId: () => number): UseWalkReturn {
     thing,
     next: computed(() => things.value[at.value + 1]),
     steps,
-    couldBeRebuilt: computed(() => things.value.filter((t) => !guesses(t).length && t.version !== WAITS).length),
+    couldBeRebuilt: computed(() => couldBeRebuilt(things.value)),
     stateOf,
     isLooked,
     struck,

@@ -1,6 +1,6 @@
 import { computed, reactive, ref, watch, type ComputedRef, type Ref } from 'vue'
 import { ApiError, sentence } from '@/api/client'
-import { held, value, type Attribute, type MeasuredBody, type Side, type ValueEdit } from '@/api/types'
+import { held, value, type Attribute, type LengthView, type MeasuredBody, type Side, type ValueEdit } from '@/api/types'
 import { usePlot } from '@/stores/plot'
 import { useSettings } from '@/stores/settings'
 import { isWhole, pressed, typed, type KeypadKind } from './keypad'
@@ -226,7 +226,7 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
 }
 
 /** What was taped before, for whoever pulls the same tape again; what a check should read is not told before it is pulled. */
-export function before(walk: UseWalkReturn, letter: TapeLetter, landmark: string): { m: number } | undefined {
+export function before(walk: UseWalkReturn, letter: TapeLetter, landmark: string): LengthView | undefined {
   const own = walk.thing.value?.tapes
   if (!own?.own || letter === 'C' || !held(walk.thing.value!, 'PLACE')) return undefined
   return [own.a, own.b].find((t) => t.landmark === landmark)?.length

@@ -1,13 +1,9 @@
 import type { Intent } from '@/api/intents'
-import type { Attribute, Placed, PlacementKind } from '@/api/types'
-import { measuredWords } from './words'
+import type { Placed } from '@/api/types'
+import { measuredWords, recordsOf } from './words'
 
 /** Version of a thing that the server has not heard of. */
 export const WAITS = -1
-const OF_A_MARK: Attribute[] = ['STANDING', 'PLACE', 'HEIGHT', 'AIM']
-const OF_A_LIGHT: Attribute[] = [...OF_A_MARK, 'LEVEL', 'CCT', 'TINT', 'MODIFIERS', 'PATCH']
-const OF_A_CLOTH: Attribute[] = [...OF_A_MARK, 'MODIFIERS']
-const CLOTHS: PlacementKind[] = ['NET', 'FRAME', 'CURTAIN', 'PATTERN']
 
 /** Things that were found on set and wait on this device to be sent, as they will be recorded. */
 export function waitingThings(intents: Intent[], shotId: number | undefined): Placed[] {
@@ -35,10 +31,11 @@ export function waitingThings(intents: Intent[], shotId: number | undefined): Pl
         placement: { key: key!, name, kind, role, piece },
         version: WAITS,
         onSet: true,
-        records: kind === 'HEAD' || kind === 'PRACTICAL' ? OF_A_LIGHT : CLOTHS.includes(kind) ? OF_A_CLOTH : OF_A_MARK,
+        records: recordsOf(kind),
         values: { STANDING: value({ state: 'ON' }, 'on'), ...(measured && { PLACE: value(undefined, said) }) },
         revisions: { STANDING: 1, ...(measured && { PLACE: 1 }) },
         buildRank: Number.MAX_SAFE_INTEGER,
+        toBuild: true,
         findings: [],
       } as unknown as Placed,
     ]

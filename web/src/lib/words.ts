@@ -10,6 +10,7 @@ import {
   type Patch,
   type MeasuredBody,
   type Phrase,
+  type PlacementKind,
   type ValueEdit,
   type Role,
   type ShotStage,
@@ -41,6 +42,14 @@ export const STAGES = named<ShotStage>(vocabulary.stages)
 /** How a fixture follows its level. */
 export const LEVEL_CURVES = named(vocabulary.levelCurves)
 export type LevelCurve = (typeof LEVEL_CURVES)[number]['key']
+
+/** What is recorded of a kind of thing. */
+export function recordsOf(kind: PlacementKind): Attribute[] {
+  return vocabulary.records[kind] as Attribute[]
+}
+
+/** Stands as a thing's kind until somebody says which it is. */
+export const KIND_NOT_SAID = vocabulary.kindNotSaid
 
 export const ATTRIBUTES: Record<Attribute, string> = vocabulary.attributes
 

@@ -20,7 +20,7 @@ const guess = (gap: string, attribute: string) => ({
 })
 
 function inTheShop(rank: number, name: string, more: object = {}) {
-  return { ...thing(name), buildRank: rank, findings: [], ...more }
+  return { ...thing(name), buildRank: rank, toBuild: true, findings: [], ...more }
 }
 function litShop() {
   const page = shop(3, [inTheShop(5, 'edge'), inTheShop(1, 'key', { findings: [guess('PLACE', 'PLACE')] })] as never)

@@ -21,9 +21,10 @@ import WalkPhoto from '@/components/walk/WalkPhoto.vue'
 import WalkRow from '@/components/walk/WalkRow.vue'
 import WalkSheet from '@/components/walk/WalkSheet.vue'
 import WalkTapes from '@/components/walk/WalkTapes.vue'
+import { guesses } from '@/lib/recordCount'
 import { useShortcuts } from '@/lib/useShortcuts'
 import { useSubmit } from '@/lib/useSubmit'
-import { guesses, useWalk, type WalkStep } from '@/lib/useWalk'
+import { useWalk, type WalkStep } from '@/lib/useWalk'
 import { useWalkEntry, type TapeLetter } from '@/lib/useWalkEntry'
 import { wantedWords } from '@/lib/words'
 import { useConnection } from '@/stores/connection'
@@ -215,7 +216,7 @@ useShortcuts((event) => {
         </div>
         <WalkRow
           v-for="step in steps"
-          :key="step.key"
+          :key="step.attribute"
           :thing="thing"
           :step="step"
           :based="based"

@@ -7,6 +7,7 @@ import ConnectionState from './ConnectionState.vue'
 import OutputState from './OutputState.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
 import StopsText from '@/components/marks/StopsText.vue'
+import { couldBeRebuilt } from '@/lib/recordCount'
 import { apart, when } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import { useConnection } from '@/stores/connection'
@@ -31,8 +32,8 @@ const said = computed(() => {
 })
 
 /** What stands, and what of it a stranger could put back. */
-const standing = computed(() => props.plot.placements.filter((p) => p.onSet && p.placement.kind !== 'DAYLIGHT'))
-const whole = computed(() => standing.value.filter((p) => !p.findings.some((f) => f.guess)).length)
+const standing = computed(() => props.plot.placements.filter((p) => p.toBuild))
+const whole = computed(() => couldBeRebuilt(standing.value))
 
 const FIGURES: { attribute: Attribute; name: string }[] = [
   { attribute: 'STOP', name: 'stop' },

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Fixture, NewPlacement, Placed, Role } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
-import { ROLES } from '@/lib/words'
+import { KIND_NOT_SAID, ROLES } from '@/lib/words'
 import { useStock } from '@/stores/stock'
 
 /** Something that stands on set and is not in the record: its kind, then what it is there for, which names it. */
@@ -15,7 +15,7 @@ type Chosen = Pick<Fixture, 'kind' | 'piece' | 'beamDeg'>
 const MOST_SHOWN = 80
 const NOT_SAID: Chosen = {
   kind: 'HEAD',
-  piece: { what: 'kind not said', widthM: 0.3, watts: 0, mount: 'STAND' },
+  piece: { what: KIND_NOT_SAID, widthM: 0.3, watts: 0, mount: 'STAND' },
   beamDeg: 36,
 }
 const query = ref('')

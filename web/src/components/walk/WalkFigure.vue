@@ -4,7 +4,6 @@ import { held, type Placed } from '@/api/types'
 import { before, type TapeLetter, type UseWalkEntryReturn } from '@/lib/useWalkEntry'
 import type { UseWalkReturn } from '@/lib/useWalk'
 import { useSettings } from '@/stores/settings'
-import type { LengthView } from '@/api/types'
 
 /** The figure that is being typed, large, with what it was before. */
 const props = defineProps<{ walk: UseWalkReturn; entry: UseWalkEntryReturn; marks: Placed[]; based?: string }>()
@@ -32,7 +31,7 @@ const unit = computed(() => {
 /** What it was; not of a check, which is judged when it is kept. */
 const was = computed(() => {
   if (letter.value) {
-    const length = before(props.walk, letter.value, props.entry.tapes[letter.value].landmark) as LengthView | undefined
+    const length = before(props.walk, letter.value, props.entry.tapes[letter.value].landmark)
     return length && settings.figure(length).figure
   }
   const now = props.walk.thing.value && step.value && held(props.walk.thing.value, step.value.attribute)

@@ -37,7 +37,7 @@ const lead = computed(() => (props.step.attribute === 'AIM' && said.value.starts
 </script>
 
 <template>
-  <div class="row grid grid-cols-[minmax(0,1fr)_108px] border-b border-line" :data-step="step.key">
+  <div class="row grid grid-cols-[minmax(0,1fr)_108px] border-b border-line" :data-step="step.attribute">
     <button class="flex min-h-11 items-center gap-2 py-1 pr-3 pl-4 text-left" @click="$emit('open')">
       <svg width="12" height="44" class="-my-1 flex-none" aria-hidden="true">
         <line x1="6" x2="6" y1="0" y2="44" class="thread" :class="{ dotted: !looked }" />

@@ -3,7 +3,6 @@ import { before, type TapeLetter, type UseWalkEntryReturn } from '@/lib/useWalkE
 import type { UseWalkReturn } from '@/lib/useWalk'
 import { held } from '@/api/types'
 import { useSettings } from '@/stores/settings'
-import type { LengthView } from '@/api/types'
 
 /** Three tapes of the thing in hand: two give its place, the third checks it. */
 const props = defineProps<{ walk: UseWalkReturn; entry: UseWalkEntryReturn; based?: string }>()
@@ -15,12 +14,13 @@ function read(letter: TapeLetter): { figure: string; unit: string } | undefined 
   const { text, landmark } = props.entry.tapes[letter]
   if (text) return { figure: text, unit: settings.units === 'imperial' ? '' : 'm' }
   const own = props.walk.thing.value?.tapes
-  if (!own?.own) return undefined
+  // what a check should read is not told before it is pulled again
+  if (!own?.own || (letter === 'C' && !props.walk.isLooked('PLACE'))) return undefined
   const tape = [own.a, own.b, ...own.checks].find((t) => t.landmark === landmark)
   return tape && settings.figure(tape.length)
 }
 function last(letter: TapeLetter): string {
-  const length = before(props.walk, letter, props.entry.tapes[letter].landmark) as LengthView | undefined
+  const length = before(props.walk, letter, props.entry.tapes[letter].landmark)
   const from = props.walk.thing.value && held(props.walk.thing.value, 'PLACE')?.from
   return length && props.entry.tapes[letter].text ? `${settings.figure(length).figure} in ${from}` : ''
 }

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.Reason;
@@ -16,6 +18,8 @@ import org.oblume.core.moves.Department;
 import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.ControlPath;
+import org.oblume.core.plot.Piece;
+import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.server.team.TeamRole;
 
@@ -48,6 +52,12 @@ class VocabularyTest {
         put(all, "reasonsMean", Reason.class, Reason::means);
         put(all, "teamRoles", TeamRole.class, TeamRole::label);
         put(all, "teamRolesDo", TeamRole.class, TeamRole::does);
+        ObjectNode records = all.putObject("records");
+        for (PlacementKind kind : PlacementKind.values()) {
+            ArrayNode own = records.putArray(kind.name());
+            Arrays.stream(Attribute.values()).filter(kind::records).forEach(a -> own.add(a.name()));
+        }
+        all.put("kindNotSaid", Piece.KIND_NOT_SAID);
         return all;
     }
 

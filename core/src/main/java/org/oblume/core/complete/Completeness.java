@@ -75,9 +75,4 @@ public record Completeness(List<Thing> things) {
     public int couldBeRebuilt() {
         return (int) things.stream().filter(Thing::canBeRebuilt).count();
     }
-
-    /** {@code 8 of 10 could be rebuilt}. */
-    public String words() {
-        return "%d of %d could be rebuilt".formatted(couldBeRebuilt(), things.size());
-    }
 }

@@ -107,7 +107,8 @@ class CompletenessTest {
     void aLightOfWhichEverythingIsSaidCanBeRebuilt() {
         Completeness shot = of(WHOLE);
         assertThat(gaps(shot)).isEmpty();
-        assertThat(shot.words()).isEqualTo("1 of 1 could be rebuilt");
+        assertThat(shot.couldBeRebuilt()).isEqualTo(1);
+        assertThat(shot.things()).hasSize(1);
     }
 
     static Stream<Arguments> oneThingMissing() {

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -152,7 +153,7 @@ public class ExchangeService {
     public Scene load(byte[] bytes, @Nullable String number, @Nullable String person) {
         SceneFile file = reader.read(bytes);
         List<Knot> tied = check(file);
-        refuseTimesThatCannotBe(tied);
+        refuseTimesThatCannotBe(tied, file.shots());
         refuseTwice("placement", "name", file.placements().stream().map(p -> p.name()
                 .toLowerCase(Locale.ROOT)));
         for (SceneFile.ShotPart part : file.shots()) {
@@ -206,18 +207,26 @@ public class ExchangeService {
                 .toList());
     }
 
-    private void refuseTimesThatCannotBe(List<Knot> tied) {
+    private void refuseTimesThatCannotBe(List<Knot> tied, List<SceneFile.ShotPart> shots) {
         Instant end = clock.instant().plus(Duration.ofDays(1));
-        SceneFileReader.refuse(tied.stream()
-                .filter(k -> k.attribution().at().isBefore(FIRST_DAY)
-                        || k.attribution().at().isAfter(end))
-                .map(k -> "%s, %s of %s says that it was recorded at %s: that cannot be."
-                        .formatted(
-                                k.slate(),
-                                Attribute.of(k.value()).label(),
-                                k.placement(),
-                                k.attribution().at()))
-                .toList());
+        Predicate<Instant> cannotBe = at -> at.isBefore(FIRST_DAY) || at.isAfter(end);
+        Stream<String> recorded = tied.stream()
+                .filter(k -> cannotBe.test(k.attribution().at()))
+                .map(k -> told(
+                        k.slate(),
+                        k.attribute(),
+                        k.placement(),
+                        "recorded",
+                        k.attribution().at()));
+        Stream<String> looked = shots.stream().flatMap(s -> orNone(s.looked()).stream()
+                .filter(c -> cannotBe.test(c.at()))
+                .map(c -> told(s.slate(), c.attribute(), c.placement(), "looked at", c.at())));
+        SceneFileReader.refuse(Stream.concat(recorded, looked).toList());
+    }
+
+    private static String told(Slate slate, Attribute attribute, String placement, String done, Instant at) {
+        return "%s, %s of %s says that it was %s at %s: that cannot be."
+                .formatted(slate, attribute.label(), placement, done, at);
     }
 
     /**

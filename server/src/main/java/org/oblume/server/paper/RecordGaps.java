@@ -3,7 +3,6 @@ package org.oblume.server.paper;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.server.shot.PlacedView;
 
 /** What a sheet says of the record that it is printed from: how much of it could be rebuilt, and what would have to be guessed. */
@@ -12,9 +11,7 @@ final class RecordGaps {
     private RecordGaps() {}
 
     static List<Sheet.Part> of(List<PlacedView> placed, Papers.For reader) {
-        List<PlacedView> standing = placed.stream()
-                .filter(p -> p.onSet() && p.placement().kind() != PlacementKind.DAYLIGHT)
-                .toList();
+        List<PlacedView> standing = placed.stream().filter(PlacedView::toBuild).toList();
         List<PlacedView> guessed = standing.stream()
                 .filter(p -> p.findings().stream().anyMatch(PlacedView.FindingView::guess))
                 .toList();

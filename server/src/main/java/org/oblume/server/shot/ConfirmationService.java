@@ -2,10 +2,11 @@ package org.oblume.server.shot;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ValueKey;
@@ -63,17 +64,24 @@ public class ConfirmationService {
     /** @param edit that it is taken back with; null where the value itself would be another then */
     private void keep(RecordedShot shot, List<ValueKey> values, String author, @Nullable Long edit) {
         long newest = events.newest().orElse(0L);
+        Instant now = clock.instant();
         confirmations.saveAllAndFlush(values.stream()
-                .flatMap(key -> shot.state().value(key.placement(), key.attribute()).stream()
-                        .map(value -> new ConfirmationEntity(
-                                shot.shot().id(),
-                                new StoredKey(shot.scene().placementId(key.placement()), key.attribute()),
-                                json.write(value),
-                                author,
-                                clock.instant(),
-                                edit,
-                                newest)))
+                .flatMap(key -> row(shot, key, author, now, edit, newest))
                 .toList());
+    }
+
+    /** Of the value as it holds in the shot; none where nothing holds. */
+    private Stream<ConfirmationEntity> row(
+            RecordedShot shot, ValueKey key, String author, Instant at, @Nullable Long edit, long newest) {
+        return shot.state().value(key.placement(), key.attribute()).stream()
+                .map(value -> new ConfirmationEntity(
+                        shot.shot().id(),
+                        new StoredKey(shot.scene().placementId(key.placement()), key.attribute()),
+                        json.write(value),
+                        author,
+                        at,
+                        edit,
+                        newest));
     }
 
     private RecordedShot again(RecordedShot shot) {
@@ -116,21 +124,19 @@ public class ConfirmationService {
         return new KnotService.Edited(List.of(), before, again(before));
     }
 
-    /**
-     * Takes back, or says again, what an edit confirmed.
-     *
-     * @return null when it confirmed nothing
-     */
-    KnotService.@Nullable Edited revert(RecordedShot before, EditEntity edit, String author, Kind kind) {
-        long first = edit.original();
-        List<ConfirmationEntity> all = confirmations.findByEditIdOrderById(first);
-        if (all.isEmpty()) {
-            return null;
-        }
+    /** What an edit, or the one that it takes back or does again, confirmed; empty when it confirmed nothing. */
+    List<ConfirmationEntity> of(EditEntity edit) {
+        return confirmations.findByEditIdOrderById(edit.original());
+    }
+
+    /** Takes back, or says again, what an edit confirmed. */
+    KnotService.Edited revert(
+            RecordedShot before, EditEntity edit, List<ConfirmationEntity> all, String author, Kind kind) {
         edit.takeBack();
         edits.save(edit);
         all.forEach(c -> c.takeBack(kind == Kind.UNDO));
-        edits.saveAndFlush(new EditEntity(before.shot().id(), author, clock.instant(), edit.label(), kind, first));
+        edits.saveAndFlush(
+                new EditEntity(before.shot().id(), author, clock.instant(), edit.label(), kind, edit.original()));
         confirmations.saveAllAndFlush(all);
         return new KnotService.Edited(List.of(), before, again(before));
     }
@@ -153,16 +159,7 @@ public class ConfirmationService {
     public void importAll(RecordedShot shot, List<WrittenConfirmation> all) {
         long newest = events.newest().orElse(0L);
         confirmations.saveAllAndFlush(all.stream()
-                .filter(c -> shot.state().value(c.placement(), c.attribute()).isPresent())
-                .map(c -> new ConfirmationEntity(
-                        shot.shot().id(),
-                        new StoredKey(shot.scene().placementId(c.placement()), c.attribute()),
-                        json.write(Objects.requireNonNull(
-                                shot.state().value(c.placement(), c.attribute()).orElse(null))),
-                        c.author(),
-                        c.at(),
-                        null,
-                        newest))
+                .flatMap(c -> row(shot, new ValueKey(c.placement(), c.attribute()), c.author(), c.at(), null, newest))
                 .toList());
     }
 }

@@ -186,9 +186,10 @@ public class HistoryService {
 
     private KnotService.Edited revert(RecordedShot shot, EditEntity edit, String author, Kind kind) {
         long shotId = shot.shot().id();
-        KnotService.Edited seen = looked.revert(shot, edit, author, kind);
-        if (seen != null) {
-            return seen;
+        List<ConfirmationEntity> seen = looked.of(edit);
+        if (!seen.isEmpty()) {
+            team.require(author, EditRights.of(seen.stream().map(c -> c.key().attribute())));
+            return looked.revert(shot, edit, seen, author, kind);
         }
         List<KnotChange> back = new ArrayList<>();
         for (KnotEventEntity event : events.findByEditIdOrderById(edit.id())) {

@@ -1,7 +1,9 @@
 package org.oblume.server.shot;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.geometry.AlongWall;
 import org.oblume.core.geometry.Landmark;
@@ -69,6 +71,12 @@ record MeasuredBody(
     }
 
     private Measured measured(RecordedShot shot, @Nullable PlanPoint last, Walls walls) {
+        if (Stream.of(tapes, polar, alongWall, onLandmark)
+                        .filter(Objects::nonNull)
+                        .count()
+                > 1) {
+            throw new Refusal("measured", "Say it in one way: by tapes, from a mark, along a wall or on a landmark.");
+        }
         SetPlan set = shot.record().set();
         if (tapes != null && !tapes.isEmpty()) {
             return Measured.by(Taped.of(TypedTape.tapes(tapes, set), side, set.landmarks(), walls, last));

@@ -26,6 +26,7 @@ import org.oblume.core.units.Phrase;
  * @param revisions of this shot's own values, for If-Match; one that was never tied here is left out and counts as 0
  * @param measured how its place was measured, while what it was measured from is drawn where it was then; null where that is not said
  * @param buildRank its turn in the scene's build order, lowest first; those of one rank go in the scene's order
+ * @param toBuild whether it stands in the shot and somebody has to put it there: what is counted of a record
  * @param findings what its record does not hold, while it stands in the shot
  */
 public record PlacedView(
@@ -41,6 +42,7 @@ public record PlacedView(
         @Nullable Phrase measured,
         @Nullable Double viewDeg,
         int buildRank,
+        boolean toBuild,
         List<FindingView> findings) {
 
     /**

@@ -106,6 +106,7 @@ final class Placements {
                         .map(lens -> lens.viewDeg(placement.piece().widthM()))
                         .orElse(null),
                 order.rank(placement.role()),
+                findings.containsKey(key),
                 findings.getOrDefault(key, List.of()).stream()
                         .map(PlacedView.FindingView::of)
                         .toList());

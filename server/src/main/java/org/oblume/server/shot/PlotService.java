@@ -183,6 +183,9 @@ public class PlotService {
                 wanted.role(),
                 wanted.motivation(),
                 wanted.piece());
+        if (wanted.place() != null && wanted.measured() != null) {
+            throw new Refusal("measured", "Say where it is drawn or how it was measured, one of the two.");
+        }
         List<AttributeValue> values = wanted.place() == null
                 ? asItStands(before, wanted.measured())
                 : planned(before, placement, wanted, wanted.place());

@@ -127,6 +127,16 @@ class ExchangeOverHttpTest {
                         "with tapes that give another place",
                         f -> knot(f, "PLACE").put("xM", 4.0),
                         "gives another place than the one beside it"),
+                new Broken(
+                        "with somebody who looked before there was anything to look at",
+                        f -> ((ObjectNode) f.at("/shots/0"))
+                                .putArray("looked")
+                                .addObject()
+                                .put("placement", "key")
+                                .put("attribute", "HEIGHT")
+                                .put("author", "grip")
+                                .put("at", "1066-10-14T09:00:00Z"),
+                        "that cannot be"),
                 new Broken("with an unknown field", f -> f.put("colour", "mauve"), "colour"),
                 new Broken(
                         "with a cycle", f -> ((ObjectNode) f.at("/shots/0")).put("basedOn", "4B"), "base it on itself"),

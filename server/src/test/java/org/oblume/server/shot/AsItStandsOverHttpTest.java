@@ -93,6 +93,14 @@ class AsItStandsOverHttpTest {
     }
 
     @Test
+    void aPlaceIsSaidInOneWayOnly() {
+        Answer both = tape("key", 0, tapes("2.12 m", "1.46 m", "").replace("]}", "],'onLandmark':'bench leg'}"));
+        assertThat(both.status()).isEqualTo(400);
+        assertThat(both.body().get("field").asText()).isEqualTo("measured");
+        assertThat(api.placed(close, "key").get("revisions").has("PLACE")).isFalse();
+    }
+
+    @Test
     void fromAMarkAlongAWallAndOnALandmark() {
         assertThat(tape("key", 0, "{'polar':{'mark':'mark-1','distance':'2.0 m','offDeg':40,'side':'LEFT'}}")
                         .status())
