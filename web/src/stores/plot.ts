@@ -247,9 +247,10 @@ export const usePlot = defineStore('plot', () => {
     return inTurn(async () => {
       const { placement: before, version } = find(key)
       const { name, role, motivation, group, locked } = { ...before, ...card }
+      const { piece } = card
       const path = { shotId: plot.value!.shot.id, placement: key }
       const params = { path, header: onVersion(version) }
-      const body = { name, role, motivation, group, locked }
+      const body = { name, role, motivation, group, locked, piece }
       lay(await answer(api.PUT('/api/shots/{shotId}/placements/{placement}', { params, body })))
     })
   }

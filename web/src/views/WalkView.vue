@@ -3,7 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { sentence } from '@/api/client'
 import { useRead } from '@/api/reads'
-import { value, type Finding, type NewPlacement, type Placed, type ValueEdit } from '@/api/types'
+import { value, type Finding, type NewPlacement, type Placed } from '@/api/types'
 import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
 import ConflictDialog from '@/components/dialogs/ConflictDialog.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
@@ -12,6 +12,7 @@ import ViewTabs from '@/components/layout/ViewTabs.vue'
 import RebuildPlan from '@/components/rebuild/RebuildPlan.vue'
 import LandmarkPicker from '@/components/walk/LandmarkPicker.vue'
 import NewThing from '@/components/walk/NewThing.vue'
+import SayKind from '@/components/walk/SayKind.vue'
 import WalkBlocks from '@/components/walk/WalkBlocks.vue'
 import WalkEnd from '@/components/walk/WalkEnd.vue'
 import WalkFigure from '@/components/walk/WalkFigure.vue'
@@ -26,7 +27,6 @@ import { useShortcuts } from '@/lib/useShortcuts'
 import { useSubmit } from '@/lib/useSubmit'
 import { useWalk, type WalkStep } from '@/lib/useWalk'
 import { useWalkEntry, type TapeLetter } from '@/lib/useWalkEntry'
-import { wantedWords } from '@/lib/words'
 import { useConnection } from '@/stores/connection'
 import { usePlot } from '@/stores/plot'
 
@@ -49,6 +49,8 @@ const keys = ref<InstanceType<typeof WalkKeys>>()
 const finding = ref(false)
 const { busy, error, submit } = useSubmit()
 const landmarkOf = ref<TapeLetter>()
+/** Of which nobody said what it is. */
+const unsaid = ref<Placed>()
 const sheet = computed(() =>
   entry.field.value === 'MODIFIERS' || entry.field.value === 'PATCH' ? entry.field.value : undefined,
 )
@@ -63,15 +65,9 @@ const patched = computed(() => !!thing.value && !!value(thing.value, 'PATCH')?.u
 const { data: readBack } = useRead('readBack', () =>
   patched.value && connection.live ? { shotId: props.shotId } : undefined,
 )
-function rigOf(step: WalkStep): ValueEdit {
-  const drift = readBack.value?.drift.find(
-    (d) => d.key === thing.value?.placement.key && d.attribute === step.attribute,
-  )
-  return drift?.rigs ? { value: drift.rigs } : null
-}
-function rigWords(step: WalkStep): string | undefined {
-  const says = rigOf(step)
-  return says ? wantedWords(says) : undefined
+function driftOf(step: WalkStep) {
+  const key = thing.value?.placement.key
+  return readBack.value?.drift.find((d) => d.key === key && d.attribute === step.attribute && d.rigs)
 }
 
 /** All that is recorded of it stands so; then the next thing. */
@@ -105,12 +101,11 @@ function found(body: Omit<NewPlacement, 'key' | 'reason'>) {
 }
 function mend(of: Placed, what: Finding) {
   walk.goTo(of.placement.key)
-  void nextTick(() =>
-    what.attribute ? entry.open(what.gap === 'PLACE' && !what.guess ? 'C' : what.attribute) : describe(of),
-  )
+  const { attribute } = what
+  if (!attribute) unsaid.value = of
+  else void nextTick(() => entry.open(what.gap === 'PLACE' && !what.guess ? 'C' : attribute))
 }
-/** Its kind is told where things are exchanged. */
-function describe(of: Placed) {
+function onThePlot(of: Placed) {
   plot.select(of.placement.key)
   void router.push({ name: 'plot', params: { id: props.shotId } })
 }
@@ -221,14 +216,14 @@ useShortcuts((event) => {
           :step="step"
           :based="based"
           :refused="step.attribute === 'PLACE' ? undefined : entry.refused[step.attribute]"
-          :rig="rigWords(step)"
+          :rig="driftOf(step)?.sentence"
           @open="entry.open(step.attribute)"
           @as-before="entry.asBefore(step.attribute)"
-          @as-rig="entry.choose(step.attribute, rigOf(step)!)"
+          @as-rig="entry.choose(step.attribute, { value: driftOf(step)!.rigs! })"
         />
         <div class="flex flex-wrap gap-2 px-5 py-3">
           <button class="button min-h-11" @click="finding = true">Something new…</button>
-          <button class="button min-h-11" @click="describe(thing)">All of it on the plot</button>
+          <button class="button min-h-11" @click="onThePlot(thing)">All of it on the plot</button>
         </div>
         <ReasonPicker class="px-5 pb-3" />
       </div>
@@ -275,6 +270,7 @@ useShortcuts((event) => {
       @stands="entry.asBefore"
     />
     <NewThing :open="finding" :things="things" :busy="busy" :error="error" @close="finding = false" @found="found" />
+    <SayKind :thing="unsaid" :things="things" @close="unsaid = undefined" />
     <LandmarkPicker
       :letter="landmarkOf"
       :shot-id="shotId"

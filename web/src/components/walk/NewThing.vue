@@ -1,39 +1,18 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Fixture, NewPlacement, Placed, Role } from '@/api/types'
+import type { NewPlacement, Placed, Role } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
-import { KIND_NOT_SAID, ROLES } from '@/lib/words'
-import { useStock } from '@/stores/stock'
+import KindList, { type Known } from './KindList.vue'
+import { ROLES } from '@/lib/words'
 
 /** Something that stands on set and is not in the record: its kind, then what it is there for, which names it. */
 const props = defineProps<{ open: boolean; things: Placed[]; busy: boolean; error?: string }>()
 const emit = defineEmits<{ close: []; found: [thing: Omit<NewPlacement, 'key' | 'reason'>] }>()
-const shelf = useStock()
-void shelf.fill()
-
-type Chosen = Pick<Fixture, 'kind' | 'piece' | 'beamDeg'>
-const MOST_SHOWN = 80
-const NOT_SAID: Chosen = {
-  kind: 'HEAD',
-  piece: { what: KIND_NOT_SAID, widthM: 0.3, watts: 0, mount: 'STAND' },
-  beamDeg: 36,
-}
-const query = ref('')
-const chosen = ref<Chosen>()
+const chosen = ref<Known>()
 const name = ref('')
 
-/** What stands here already comes first: sets are lit with more of the same. */
-const kinds = computed((): Chosen[] => {
-  const words = query.value.trim().toLowerCase().split(/\s+/)
-  const here = new Set(props.things.map((t) => t.placement.piece.what))
-  const all = (shelf.kit?.fixtures ?? []).filter((f) => words.every((w) => f.piece.what.toLowerCase().includes(w)))
-  return [...all.filter((f) => here.has(f.piece.what)), ...all.filter((f) => !here.has(f.piece.what))].slice(
-    0,
-    MOST_SHOWN,
-  )
-})
 const roles = computed((): { key: Role; name: string }[] => {
-  const { kind } = chosen.value ?? NOT_SAID
+  const kind = chosen.value?.kind
   const fits = (role: Role) =>
     kind === 'MARK'
       ? role === 'SUBJECT'
@@ -60,7 +39,7 @@ watch(
   () => props.open,
   () => {
     chosen.value = undefined
-    query.value = name.value = ''
+    name.value = ''
   },
 )
 </script>
@@ -73,18 +52,7 @@ watch(
     @close="$emit('close')"
   >
     <template v-if="!chosen">
-      <ul class="max-h-[52vh] overflow-y-auto">
-        <li v-for="k in kinds" :key="k.piece.what">
-          <button class="kind" @click="chosen = k">{{ k.piece.what }}</button>
-        </li>
-        <li><button class="kind text-quiet" @click="chosen = NOT_SAID">A light, I do not know which</button></li>
-      </ul>
-      <input
-        v-model="query"
-        class="field mt-2 min-h-11"
-        placeholder="Part of its name: panel 60"
-        aria-label="Kinds by name"
-      />
+      <KindList :things="things" unknown @pick="chosen = $event" />
     </template>
     <template v-else>
       <div class="grid grid-cols-2 gap-2">
@@ -115,15 +83,3 @@ watch(
     >
   </BaseDialog>
 </template>
-
-<style scoped>
-.kind {
-  display: block;
-  width: 100%;
-  min-height: 44px;
-  padding: 4px 8px;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-  font-size: var(--text-lead);
-}
-</style>

@@ -68,6 +68,7 @@ const lead = computed(() => (props.step.attribute === 'AIM' && said.value.starts
     </div>
     <button
       v-if="rig"
+      data-rig
       class="col-span-2 min-h-11 border-t border-line px-4 text-left text-small"
       @click="$emit('asRig')"
     >

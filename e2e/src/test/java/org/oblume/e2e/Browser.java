@@ -12,6 +12,7 @@ import java.util.function.Function;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
+import org.openqa.selenium.ElementNotInteractableException;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
@@ -272,13 +273,17 @@ final class Browser implements AutoCloseable {
         field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
     }
 
-    /** Types over a recorded value while something else happens, and then keeps it. */
+    /** Types over a recorded value while something else happens, and then keeps it; under a dialog it keeps itself. */
     void typesWhile(String attribute, String text, Runnable meanwhile) {
         pressCss("[data-attribute=" + attribute + "] button.value");
         WebElement field = see("[data-attribute=" + attribute + "] input.edit");
         field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
         meanwhile.run();
-        field.sendKeys(Keys.ENTER);
+        try {
+            field.sendKeys(Keys.ENTER);
+        } catch (ElementNotInteractableException under) {
+            see("[role=dialog]");
+        }
     }
 
     /** Waits until a recorded value reads so. */

@@ -105,7 +105,7 @@ class CarryBoardIT {
                         "Electric",
                         "Grip",
                         "Control",
-                        "Key to 2.12 m from window post, 1.46 m from door post",
+                        "Key to 2.12 m from window post, 1.47 m from door post",
                         "Recall 4C:");
         grip.phone();
         grip.open("/moves/shot-2/shot-3");

@@ -92,6 +92,24 @@ class NetworkIT {
     }
 
     @Test
+    void whoWalksTakesWhatTheRigSays() {
+        armAndRecall();
+        goesWrong("Wren", "its knob is turned to 62 %");
+        crew.seeText("Edge is at 62 %, record 22 %.");
+        crew.open("/shots/3/walk");
+        crew.pressCss("[aria-label^='Edge:']");
+        crew.seeText("As the rig says: Edge is at 62 %, record 22 %.");
+        crew.pressCss("[data-step=LEVEL] [data-rig]");
+        crew.seeText("white dialled");
+        crew.open(RECALL);
+        crew.seeText("All 6 stand as recorded");
+        crew.open("/shots/3/log");
+        crew.press("Undo");
+        crew.open(RECALL);
+        crew.seeText("Edge is at 62 %, record 22 %.");
+    }
+
+    @Test
     void whatStandsBecomesTheShot() {
         armAndRecall();
         goesWrong("Wren", "its knob is turned to 62 %");

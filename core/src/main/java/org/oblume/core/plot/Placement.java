@@ -51,6 +51,21 @@ public record Placement(
     }
 
     /**
+     * This placement with its kind said, which nobody had known.
+     *
+     * @throws Refusal when its kind is known: another unit in its place is an exchange
+     */
+    public Placement withKindSaid(Piece said) {
+        if (!piece.what().equals(Piece.KIND_NOT_SAID)) {
+            throw new Refusal(
+                    "piece",
+                    "%s is recorded as %s. Strike it and place the other one where it was exchanged."
+                            .formatted(name, piece.what()));
+        }
+        return new Placement(key, name, kind, role, motivation, said, group, locked);
+    }
+
+    /**
      * Checks that a value may be changed by hand.
      *
      * @throws Refusal when it says where a locked thing stands

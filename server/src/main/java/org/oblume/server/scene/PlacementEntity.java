@@ -88,7 +88,16 @@ class PlacementEntity extends IdentifiedEntity implements RecordSource {
         this.placeInList = placeInList;
         this.key = placement.key();
         this.kind = placement.kind();
-        describe(placement);
+        describe(placement, json);
+    }
+
+    /** Takes over all that is said of a placement but its key, which it keeps. */
+    final void describe(Placement placement, RecordJson json) {
+        this.name = placement.name();
+        this.role = placement.role();
+        this.motivation = placement.motivation();
+        this.group = placement.group();
+        this.locked = placement.locked();
         Piece piece = placement.piece();
         this.what = piece.what();
         this.unit = piece.unit();
@@ -101,15 +110,6 @@ class PlacementEntity extends IdentifiedEntity implements RecordSource {
         this.lamp = piece.lamp() == null ? null : json.write(piece.lamp());
         this.glasses = piece.glasses();
         this.surface = piece.surface() == null ? null : json.write(piece.surface());
-    }
-
-    /** Takes over what may change of a placement: all but the thing itself. */
-    final void describe(Placement placement) {
-        this.name = placement.name();
-        this.role = placement.role();
-        this.motivation = placement.motivation();
-        this.group = placement.group();
-        this.locked = placement.locked();
     }
 
     long version() {

@@ -95,13 +95,14 @@ public class SceneService {
                     "Someone changed %s since you opened it. Nothing of yours was kept yet.".formatted(before.name()),
                     before);
         }
+        Placement known = card.piece() == null ? before : before.withKindSaid(card.piece());
         Placement placement = new Placement(
                 key,
                 card.name(),
                 before.kind(),
                 card.role(),
                 card.motivation(),
-                before.piece(),
+                known.piece(),
                 card.group(),
                 card.locked());
         refuseTwice(
@@ -109,7 +110,7 @@ public class SceneService {
                         .filter(p -> !p.placement().key().equals(key))
                         .toList(),
                 placement);
-        entity.describe(placement);
+        entity.describe(placement, json);
         placements.saveAndFlush(entity);
     }
 

@@ -298,7 +298,13 @@ public class PlotService {
 
     @Transactional
     public PlotEdit describe(long shotId, String key, PlacementCard card, long version, String author) {
-        RecordedShot before = records.shot(shotId);
+        RecordedShot before = records.locked(shotId);
+        if (card.piece() != null) {
+            Placement said = before.record().placement(key).withKindSaid(card.piece());
+            before.scene().knots().stream()
+                    .filter(k -> k.placement().equals(key))
+                    .forEach(k -> said.check(k.value()));
+        }
         scenes.describe(before.shot().sceneId(), key, card, version);
         return edited(before, records.shot(shotId), author);
     }

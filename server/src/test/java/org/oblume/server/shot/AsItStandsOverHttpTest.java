@@ -190,6 +190,37 @@ class AsItStandsOverHttpTest {
     }
 
     @Test
+    void whichKindItIsCanBeSaidLaterOnceAndHasToFitWhatIsRecorded() {
+        String placed =
+                """
+                {"key":"head-u%d","name":"Unknown %d","kind":"HEAD","role":"EDGE","beamDeg":36,"reason":"LOOK",
+                 "piece":{"what":"kind not said","widthM":0.3,"watts":0,"mount":"STAND"}}"""
+                        .formatted(made, made);
+        String key = api.post("/api/shots/" + close + "/placements", placed)
+                .body()
+                .get("key")
+                .asText();
+        assertThat(api.placed(close, key).get("findings").findValuesAsText("gap"))
+                .contains("KIND");
+        api.tie(close, key, "CCT", "{\"text\":\"5600\",\"reason\":\"LOOK\"}", 0);
+        String card =
+                """
+                {"name":"Unknown %d","role":"EDGE","piece":{"what":"%s","widthM":0.2,"lowestKelvin":%d,"highestKelvin":%d,"watts":165,"mount":"STAND"}}""";
+        String path = "/api/shots/%d/placements/%s".formatted(close, key);
+        assertThat(api.put(path, card.formatted(made, "Warm spot", 2700, 3400), 0L)
+                        .detail())
+                .contains("out of range");
+        assertThat(api.placed(close, key).at("/placement/piece/what").asText()).isEqualTo("kind not said");
+        Answer said = api.put(path, card.formatted(made, "Bicolour spot", 2700, 6500), 0L);
+        assertThat(said.status()).as(said.detail()).isEqualTo(200);
+        assertThat(api.placed(close, key).get("findings").findValuesAsText("gap"))
+                .doesNotContain("KIND");
+        assertThat(api.put(path, card.formatted(made, "Another spot", 2700, 6500), 1L)
+                        .detail())
+                .contains("is recorded as Bicolour spot");
+    }
+
+    @Test
     void theBookCountsWhatCouldBeRebuilt() {
         int before = recorded().get("couldBeRebuilt").asInt();
         int things = recorded().get("things").asInt();
