@@ -97,6 +97,8 @@ export type Member = Schemas['Member']
 export type QrCode = Schemas['QrCode']
 export type Board = Schemas['BoardView']
 export type BoardShot = Schemas['BoardShot']
+export type ExchangeBody = Schemas['ExchangeBody']
+export type Piece = Schemas['Piece']
 export type BoardRow = Schemas['BoardRow']
 export type BoardCell = Schemas['BoardCell']
 export type BoardKnot = Schemas['BoardKnot']
@@ -117,12 +119,14 @@ export type ClosedRevision = Schemas['ClosedRevision']
 export type LookCard = Schemas['LookCard']
 export type ShotStage = ShotCard['stage']
 export type AttributeValue = Schemas['AttributeValue']
-/** A change on its way: a value, what someone typed, a place as it was measured, or null to let it carry again. */
-export type ValueEdit = { value: AttributeValue } | { text: string } | { measured: MeasuredBody } | null
+/** A change on its way: a value, what someone typed, a place as it was measured, a unit in another's place, or null to let it carry again. */
+export type ValueEdit =
+  { value: AttributeValue } | { text: string } | { measured: MeasuredBody } | { exchange: ExchangeBody } | null
 
 /** The value of each attribute. */
 export interface Values {
   STANDING: Schemas['SetStatus']
+  UNIT: Schemas['Exchanged']
   PLACE: Schemas['Place']
   HEIGHT: Schemas['Height']
   AIM: Schemas['AimSetting']
@@ -143,6 +147,8 @@ export interface Values {
   LENS_ND: Schemas['LensNd']
   DAYLIGHT: Schemas['Daylight']
   ON_PURPOSE: Schemas['OnPurpose']
+  CONDITION: Schemas['Condition']
+  CUE: Schemas['Cue']
 }
 
 /** What is recorded for an attribute of a placement, or undefined when nothing is. */

@@ -14,7 +14,9 @@ import {
   type ValueEdit,
   type Role,
   type ShotStage,
+  type Stock,
   type TeamRole,
+  type Values,
 } from '@/api/types'
 
 /** What core calls things: `web/vocabulary.json`, which a test of the server keeps. Keys in their order there. */
@@ -37,6 +39,18 @@ export const PATHS = named<NonNullable<Patch['path']>>(vocabulary.controlPaths)
 
 export const DEPARTMENTS = named<Department>(vocabulary.departments)
 
+/** What a light does by itself. */
+export const EFFECTS = named<Values['EFFECT']['kind']>(vocabulary.effects)
+
+/** What stock is used for. */
+export const STOCK_KINDS = named<Stock['kind']>(vocabulary.stockKinds)
+
+/** What the place has conditions of, and what has to be known of each. */
+export const CONDITIONS = named<Values['CONDITION']['sort']>(vocabulary.conditions).map((c) => ({
+  ...c,
+  asks: vocabulary.conditionsAsk[c.key],
+}))
+
 export const STAGES = named<ShotStage>(vocabulary.stages)
 
 /** How a fixture follows its level. */
@@ -46,6 +60,16 @@ export type LevelCurve = (typeof LEVEL_CURVES)[number]['key']
 /** What is recorded of a kind of thing. */
 export function recordsOf(kind: PlacementKind): Attribute[] {
   return vocabulary.records[kind] as Attribute[]
+}
+
+/** Whether it stands somewhere; a condition of the place and a cue do not. */
+export function isThing(kind: PlacementKind): boolean {
+  return recordsOf(kind).includes('PLACE')
+}
+
+/** Whether a crew builds such a thing in sizes of its own. */
+export function hasOwnSize(kind: PlacementKind): boolean {
+  return isThing(kind) && kind !== 'MARK' && kind !== 'CAMERA' && kind !== 'HEAD'
 }
 
 /** Stands as a thing's kind until somebody says which it is. */
@@ -73,9 +97,16 @@ export function measuredWords({ tapes, polar, alongWall, onLandmark }: MeasuredB
   return `on ${onLandmark}`
 }
 
+/** A thing as a crew calls it, its tag first. */
+export function calledWords({ unit, what }: { unit?: string; what: string }): string {
+  return told([unit, what], ', ')
+}
+
 /** What somebody wants a value to be, in words. */
 export function wantedWords(wanted: NonNullable<ValueEdit>): string {
-  return 'text' in wanted ? wanted.text : 'measured' in wanted ? measuredWords(wanted.measured) : words(wanted.value)
+  if ('text' in wanted) return wanted.text
+  if ('measured' in wanted) return measuredWords(wanted.measured)
+  return 'exchange' in wanted ? calledWords(wanted.exchange.piece) : words(wanted.value)
 }
 
 export function reasonName(reason: Reason | undefined): string {

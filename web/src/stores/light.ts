@@ -22,6 +22,8 @@ export const useLight = defineStore('light', () => {
   const plot = usePlot()
   const answer = shallowRef<TrialView>()
   const refused = ref('')
+  /** How many cues of the shot have run in the light that is shown. */
+  const moment = ref(0)
   /** Lights taken as off, for a look. */
   const muted = ref<string[]>([])
   const trials = ref<Trial[]>([])
@@ -54,6 +56,7 @@ export const useLight = defineStore('light', () => {
       changes: merged(base.changes, preview.value.changes),
       holds: [...new Set([...base.holds, ...preview.value.holds])],
       out: muted.value,
+      cue: moment.value,
     }
   })
 
@@ -94,6 +97,7 @@ export const useLight = defineStore('light', () => {
   function forget() {
     answer.value = undefined
     muted.value = []
+    moment.value = 0
     trials.value = []
     active.value = undefined
     preview.value = NOTHING
@@ -135,7 +139,12 @@ export const useLight = defineStore('light', () => {
   /** Puts changes into the trial in hand, when the rules allow them. Rejects with the sentence to show. */
   async function wish(changes: ProposedChange[], holds: string[] = []) {
     const base = trial.value ?? NOTHING
-    const body = { changes: merged(base.changes, changes), holds: [...new Set([...base.holds, ...holds])], out: [] }
+    const body = {
+      changes: merged(base.changes, changes),
+      holds: [...new Set([...base.holds, ...holds])],
+      out: [],
+      cue: 0,
+    }
     await ask({ shotId: plot.plot!.shot.id, body })
     put(changes, holds)
   }
@@ -162,7 +171,7 @@ export const useLight = defineStore('light', () => {
   /** Records what is tried, all of it or nothing; the other trials stay for another look. */
   async function keep() {
     const at = active.value
-    const body = trial.value && { changes: trial.value.changes, holds: trial.value.holds, out: [] }
+    const body = trial.value && { changes: trial.value.changes, holds: trial.value.holds, out: [], cue: 0 }
     if (at === undefined || !body) return
     const { changes } = await ask({ shotId: plot.plot!.shot.id, body })
     await plot.recordAll(changes)
@@ -189,6 +198,7 @@ export const useLight = defineStore('light', () => {
     refused,
     settled,
     muted,
+    moment,
     trials,
     active,
     preview,

@@ -53,6 +53,9 @@ export const useOutput = defineStore('output', () => {
   const recall = (shotId: number, body: components['schemas']['RecallBody']) =>
     ask(() => answer(api.POST('/api/shots/{shotId}/recall', { params: { path: { shotId } }, body })))
 
+  const runCue = (shotId: number, body: components['schemas']['CueBody']) =>
+    ask(() => answer(api.POST('/api/shots/{shotId}/cue', { params: { path: { shotId } }, body })))
+
   const mayStop = computed(() => now.value?.stopping.roles.some((role) => role === session.session?.role) ?? false)
   const letStop = (stoppedBy: TeamRole) =>
     ask(() =>
@@ -64,5 +67,5 @@ export const useOutput = defineStore('output', () => {
       ),
     )
 
-  return { now, problem, said, mayStop, arm, stop, recall, letStop }
+  return { now, problem, said, mayStop, arm, stop, recall, runCue, letStop }
 })

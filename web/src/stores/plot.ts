@@ -214,6 +214,21 @@ export const usePlot = defineStore('plot', () => {
     })
   }
 
+  /** Records what stands nowhere: how the place is, or a cue. */
+  function placeSaid({
+    what,
+    ...said
+  }: Pick<NewPlacement, 'name' | 'kind' | 'role' | 'condition' | 'cue'> & { what: string }) {
+    return inTurn(async () => {
+      const params = { path: { shotId: plot.value!.shot.id } }
+      const piece = { what, widthM: 0, watts: 0, mount: 'IN_PLACE' as const }
+      const body = { ...said, piece, beamDeg: 0, reason: based.value ? reason.value : undefined }
+      const { edit, key } = await answer(api.POST('/api/shots/{shotId}/placements', { params, body }))
+      lay(edit)
+      selected.value = key
+    })
+  }
+
   /** Records several changes, all or none. Rejects with the sentence to show. */
   function recordAll(wanted: WholeChange[]) {
     return inTurn(async () => {
@@ -312,6 +327,7 @@ export const usePlot = defineStore('plot', () => {
     record,
     look,
     placeFound,
+    placeSaid,
     recordAll,
     describe,
     step,

@@ -13,6 +13,7 @@ import SayBar from '@/components/plot/SayBar.vue'
 import TryBar from '@/components/plot/TryBar.vue'
 import { onPaper, undoing, type Action } from '@/lib/actions'
 import { lazy } from '@/lib/lazy'
+import { isThing } from '@/lib/words'
 import { usePointed, type Pointed } from '@/lib/usePointed'
 import { useShortcuts } from '@/lib/useShortcuts'
 import { useBook } from '@/stores/book'
@@ -24,6 +25,7 @@ const CompareDialog = lazy(() => import('@/components/dialogs/CompareDialog.vue'
 const PlaceDialog = lazy(() => import('@/components/dialogs/PlaceDialog.vue'))
 const ShotDialog = lazy(() => import('@/components/dialogs/ShotDialog.vue'))
 const LandingCard = lazy(() => import('@/components/plot/LandingCard.vue'))
+const SaidPane = lazy(() => import('@/components/moments/SaidPane.vue'))
 const PlacementPane = lazy(() => import('@/components/inspector/PlacementPane.vue'))
 
 /** The plan of the shot to work on, its heights, its light on a mark, and what is selected. */
@@ -198,7 +200,12 @@ onBeforeUnmount(editor.letGo)
               Back to {{ plot.plot.shot.slate }}
             </button>
           </div>
-          <PlacementPane v-if="editor.chosen" :key="editor.chosen.placement.key" :placed="editor.chosen" />
+          <SaidPane
+            v-if="editor.chosen && !isThing(editor.chosen.placement.kind)"
+            :key="editor.chosen.placement.key"
+            :placed="editor.chosen"
+          />
+          <PlacementPane v-else-if="editor.chosen" :key="editor.chosen.placement.key" :placed="editor.chosen" />
           <ShotPane v-else />
         </aside>
       </div>

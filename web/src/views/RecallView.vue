@@ -5,6 +5,7 @@ import { useRead } from '@/api/reads'
 import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import CueStrip from '@/components/recall/CueStrip.vue'
 import DriftTable from '@/components/recall/DriftTable.vue'
 import OutputPanel from '@/components/recall/OutputPanel.vue'
 import SimulatedRig from '@/components/recall/SimulatedRig.vue'
@@ -33,6 +34,7 @@ const actions = computed(undoing)
       <div class="main">
         <p v-if="problem" role="alert" class="flex gap-2 px-4 pt-2"><WedgeMark act /> {{ problem }}</p>
         <OutputPanel :shot-id="shotId" :preview="preview" :sources="beside?.sources ?? []" />
+        <CueStrip v-if="preview.cues.length" :shot-id="shotId" :cues="preview.cues" />
         <DriftTable :shot-id="shotId" :preview="preview" :beside="beside" :no-rig="noRig" />
         <p v-if="!preview.overNetwork.length" class="p-4 text-quiet">
           No light of {{ preview.slate }} is on the network.

@@ -3,7 +3,8 @@ import { computed, ref, watch } from 'vue'
 import { answer, api } from '@/api/client'
 import type { Fixture, PlanPoint, Role } from '@/api/types'
 import { useSubmit } from '@/lib/useSubmit'
-import { ROLES } from '@/lib/words'
+import SizeFields from '@/components/fields/SizeFields.vue'
+import { hasOwnSize, ROLES } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import { useStock } from '@/stores/stock'
 import BaseDialog from './BaseDialog.vue'
@@ -25,6 +26,14 @@ const role = ref<Role>('KEY')
 const motivation = ref('')
 const { busy, error, submit } = useSubmit()
 const own = ref(false)
+const wide = ref('')
+const high = ref('')
+const opening = ref<string>()
+/** Where the set has openings, daylight comes through one of them. */
+const openings = computed(() => [
+  { key: undefined, name: 'where I put it' },
+  ...(plot.set?.openings ?? []).map((o) => ({ key: o.name, name: o.name })),
+])
 
 const fixtures = computed(() =>
   (shelf.kit?.fixtures ?? []).filter((f) => f.piece.what.toLowerCase().includes(query.value.trim().toLowerCase())),
@@ -36,7 +45,8 @@ watch(
   (open) => {
     if (!open) return
     error.value = ''
-    name.value = unit.value = motivation.value = query.value = what.value = ''
+    name.value = unit.value = motivation.value = query.value = what.value = wide.value = high.value = ''
+    opening.value = undefined
     void shelf.fill()
   },
   { immediate: true },
@@ -75,7 +85,10 @@ function keep() {
     role: role.value,
     motivation: motivation.value || undefined,
     piece: { ...kind.piece, unit: unit.value || undefined },
-    place: { ...props.at, outside: false },
+    wide: opening.value ? undefined : wide.value || undefined,
+    high: opening.value ? undefined : high.value || undefined,
+    opening: opening.value,
+    place: opening.value ? undefined : { ...props.at, outside: false },
     beamDeg: kind.beamDeg,
     stack: kind.stack,
     reason: plot.based ? plot.reason : undefined,
@@ -120,6 +133,13 @@ function keep() {
       </button>
       <TextField v-model="name" label="What the crew calls it here" hint="Key, Back window" :maxlength="60" />
       <TextField v-model="unit" label="Which unit" hint="its tag or nickname; may stay empty" :maxlength="80" />
+      <ChoiceField
+        v-if="fixture?.kind === 'DAYLIGHT' && openings.length > 1"
+        v-model="opening"
+        label="Through which opening of the set"
+        :options="openings"
+      />
+      <SizeFields v-if="fixture && hasOwnSize(fixture.kind) && !opening" v-model:wide="wide" v-model:high="high" />
       <ChoiceField v-model="role" label="What it is there for" :options="ROLES" />
       <TextField v-model="motivation" label="What in the story would make this light" hint="may stay empty" />
     </form>

@@ -2,20 +2,21 @@
 import { computed, ref } from 'vue'
 import { held, value, type Modifier, type Placed, type Stock } from '@/api/types'
 import StopsText from '@/components/marks/StopsText.vue'
-import FigureField from '@/components/fields/FigureField.vue'
 import StockPicker from '@/components/fields/StockPicker.vue'
 import { worn } from '@/lib/stock'
 import { useValueEdit } from '@/lib/useValueEdit'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
+import { useStock } from '@/stores/stock'
 import CarryThread from './CarryThread.vue'
+import ModifierItem from './ModifierItem.vue'
 
 /** What a light goes through, in order from the lens out: add from the stock, put on a frame, move, take off. */
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
 const editor = useShotEditor()
-
-const USUAL_FRAME = { frameWidthM: 1.2, frameDistanceM: 0.8 }
+const shelf = useStock()
+void shelf.fill()
 
 const now = computed(() => held(props.placed, 'MODIFIERS'))
 const items = computed(() => value(props.placed, 'MODIFIERS')?.items ?? [])
@@ -47,8 +48,15 @@ function change(i: number, part: Partial<Modifier>) {
   void keep(items.value.map((m, at) => (at === i ? { ...m, ...part } : m)))
 }
 
-function toggleFrame(i: number, on: boolean) {
-  change(i, on ? USUAL_FRAME : { frameWidthM: undefined, frameDistanceM: undefined })
+/** Half of the front, or so much of it as is said. */
+function part({ covers, share }: Modifier) {
+  if (!covers) return ''
+  return `, ${covers.toLowerCase()} ${share === undefined ? 'half' : `${Math.round(100 * share)} %`}`
+}
+
+function putOn(name: string) {
+  const gear = shelf.kit?.front.find((f) => f.name === name)
+  if (gear) void keep([...items.value, ...gear.items])
 }
 </script>
 
@@ -78,58 +86,22 @@ function toggleFrame(i: number, on: boolean) {
               :aria-expanded="open === i"
               @click="open = open === i ? undefined : i"
             >
-              {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m</template
-              ><template v-if="m.covers">, {{ m.covers.toLowerCase() }} half</template>
+              {{ m.name }}<template v-if="m.frameWidthM"> on frame {{ m.frameWidthM }} m</template>{{ part(m) }}
             </button>
             <span class="figure w-12 text-right text-figure"
               >−<StopsText :text="placed.light?.stack[i]?.stopsText ?? ''"
             /></span>
             <span class="figure w-12 text-right text-figure">{{ placed.light?.stack[i]?.miredText }}</span>
           </div>
-          <div v-if="open === i" class="mb-2 grid gap-1 border-l border-line pl-2 text-small">
-            <label class="flex items-center gap-2"
-              ><input type="checkbox" :checked="!!m.frameWidthM" @change="toggleFrame(i, !m.frameWidthM)" />on a frame
-              of its own</label
-            >
-            <template v-if="m.frameWidthM">
-              <div class="figure-row">
-                <FigureField
-                  label="frame, wide"
-                  kind="LENGTH"
-                  :value="m.frameWidthM"
-                  @read="change(i, { frameWidthM: $event })"
-                />
-                <FigureField
-                  label="from the lens"
-                  kind="LENGTH"
-                  :value="m.frameDistanceM"
-                  @read="change(i, { frameDistanceM: $event })"
-                />
-              </div>
-            </template>
-            <label class="flex items-center gap-2"
-              ><span class="grow">over</span>
-              <select
-                class="field !w-36"
-                :value="m.covers ?? ''"
-                @change="
-                  change(i, { covers: (($event.target as HTMLSelectElement).value || undefined) as Modifier['covers'] })
-                "
-              >
-                <option value="">all of the beam</option>
-                <option value="LOWER">its lower half</option>
-                <option value="UPPER">its upper half</option>
-                <option value="LEFT">its left half</option>
-                <option value="RIGHT">its right half</option>
-              </select>
-            </label>
-            <p v-if="m.narrowsToDeg" class="text-quiet">Leaves a beam of {{ m.narrowsToDeg }}°.</p>
-            <div class="flex gap-1">
-              <button class="button !px-2" :disabled="i === 0" @click="swap(i, -1)">Nearer the lens</button>
-              <button class="button !px-2" :disabled="i === items.length - 1" @click="swap(i, 1)">Farther</button>
-              <button class="button !px-2" @click="remove(i)">Take off</button>
-            </div>
-          </div>
+          <ModifierItem
+            v-if="open === i"
+            :item="m"
+            :first="i === 0"
+            :last="i === items.length - 1"
+            @change="change(i, $event)"
+            @swap="swap(i, $event)"
+            @remove="remove(i)"
+          />
         </li>
       </ol>
       <div class="flex items-center min-h-6.25 pointer-coarse:min-h-11 border-t border-line text-quiet">
@@ -144,8 +116,18 @@ function toggleFrame(i: number, on: boolean) {
         </template>
       </div>
       <StockPicker v-if="!plot.locked" class="mt-1" @pick="add" />
+      <select
+        v-if="!plot.locked && placed.records.includes('LEVEL')"
+        class="field mt-1"
+        aria-label="Put front gear on"
+        :value="''"
+        @change="putOn(($event.target as HTMLSelectElement).value)"
+      >
+        <option value="">Front gear: softbox, snoot, doors…</option>
+        <option v-for="f in shelf.kit?.front" :key="f.name" :value="f.name">{{ f.name }}</option>
+      </select>
       <p v-if="error" role="alert" class="mt-1 text-small">{{ error }}</p>
-      <p class="mt-1 text-fine text-quiet">Nominal figures of the stock.</p>
+      <p class="mt-1 text-fine text-quiet">Nominal figures of the stock; front gear is a model.</p>
     </div>
   </section>
 </template>

@@ -6,10 +6,13 @@ import HeadMark from '@/components/plot/HeadMark.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import OtherMark from '@/components/plot/OtherMark.vue'
 import { signed } from '@/lib/print'
+import { calledWords } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
 import { useLight } from '@/stores/light'
+import { useSettings } from '@/stores/settings'
 import AimRows from './AimRows.vue'
+import CarryThread from './CarryThread.vue'
 import ChoiceRow from './ChoiceRow.vue'
 import DaylightForm from './DaylightForm.vue'
 import FindingList from './FindingList.vue'
@@ -32,6 +35,9 @@ const records = (attribute: Parameters<typeof held>[1]) => props.placed.records.
 const light = computed(() => (records('LEVEL') ? props.placed.light : undefined))
 const hints = computed(() => useLight().light?.hints.filter((h) => h.placement === props.placed.placement.key) ?? [])
 const piece = computed(() => props.placed.placement.piece)
+const settings = useSettings()
+/** Where another thing than the one that was placed stands there. */
+const unit = computed(() => held(props.placed, 'UNIT'))
 const camera = computed(() => props.placed.placement.kind === 'CAMERA')
 const state = computed(() => value(props.placed, 'STANDING')?.state ?? 'STRUCK')
 const states = computed(() => [
@@ -61,7 +67,7 @@ function setOutside(outside: boolean) {
       </svg>
       <div class="min-w-0">
         <h2 class="text-head leading-7">{{ placed.placement.name }}</h2>
-        <p class="truncate text-quiet">{{ [piece.unit, piece.what].filter(Boolean).join(', ') }}</p>
+        <p class="truncate text-quiet">{{ calledWords(piece) }}</p>
       </div>
       <ThingMenu :placed="placed" />
     </header>
@@ -73,6 +79,9 @@ function setOutside(outside: boolean) {
     </p>
     <p v-if="placed.placement.group" class="text-small text-quiet">Goes with “{{ placed.placement.group }}”.</p>
     <HintList v-if="hints.length" :hints="hints" />
+    <p v-for="c in placed.cautions" :key="c" class="text-small" role="note">
+      <WedgeMark act class="mr-1 inline" />{{ c }}
+    </p>
     <FindingList v-if="placed.findings.length" :findings="placed.findings" />
     <ReasonPicker />
     <section>
@@ -90,6 +99,18 @@ function setOutside(outside: boolean) {
         :chosen="state"
         @choose="editor.put(placed.placement.key, 'STANDING', { value: { state: $event } })"
       />
+      <div v-if="unit" class="flex" data-attribute="UNIT">
+        <CarryThread
+          :held="unit"
+          :based="plot.based"
+          :locked="plot.locked"
+          label="Unit"
+          @untie="editor.put(placed.placement.key, 'UNIT', null)"
+        />
+        <p class="min-w-0 grow truncate pl-1 leading-6">
+          <span class="text-quiet">exchanged</span> {{ settings.printed(unit.say) }}
+        </p>
+      </div>
       <TapeRows :placed="placed" />
       <ValueRow
         :placed="placed"
@@ -133,9 +154,6 @@ function setOutside(outside: boolean) {
           attribute="EFFECT"
           hint="flicker, flash, pulse, lightning, screen, faulty, passing, and how often a second: flicker 3; or none"
         />
-        <p v-if="light.caution" class="pl-6 text-small" role="note">
-          <WedgeMark act class="mr-1 inline" />{{ light.caution }}
-        </p>
         <div class="derived">
           <span>behind it all</span>
           <span v-if="gel" class="flex items-center gap-1.5"

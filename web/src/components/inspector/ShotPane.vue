@@ -11,6 +11,7 @@ import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
+import SaidList from '@/components/moments/SaidList.vue'
 import HintList from './HintList.vue'
 
 /** Nothing is selected: the shot itself, what it changed, and all that is placed. */
@@ -112,6 +113,7 @@ const listed = computed(() => {
         </li>
       </ul>
     </section>
+    <SaidList />
     <section v-if="light.light">
       <h3 class="group-title">{{ hints.length ? 'Worth a look' : 'Nothing worth a second look' }}</h3>
       <HintList :hints="hints.slice(0, MOST_HINTS)" named />

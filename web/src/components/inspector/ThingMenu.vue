@@ -8,6 +8,7 @@ import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import { useSubmit } from '@/lib/useSubmit'
 import { ROLES } from '@/lib/words'
+import ExchangeDialog from './ExchangeDialog.vue'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
 
@@ -22,7 +23,7 @@ const ORDERS: { key: Order; name: string }[] = [
   { key: 'MIRROR', name: 'Across the camera’s axis' },
   { key: 'ROW', name: 'Into a row, first to last' },
 ]
-const dialog = ref<'card' | 'copy'>()
+const dialog = ref<'card' | 'copy' | 'exchange'>()
 const card = ref<PlacementCard>({ name: '', role: 'KEY' })
 const copyName = ref('')
 const { busy, error, submit } = useSubmit()
@@ -98,6 +99,11 @@ function keepCopy() {
           </button></MenuItem
         >
         <MenuItem v-slot="{ active }" :disabled="plot.locked"
+          ><button class="menu-item" :class="{ 'bg-ground': active }" @click="dialog = 'exchange'">
+            Unit, tag, size…
+          </button></MenuItem
+        >
+        <MenuItem v-slot="{ active }" :disabled="plot.locked"
           ><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCopy">Duplicate…</button></MenuItem
         >
       </template>
@@ -153,6 +159,7 @@ function keepCopy() {
       ><button class="button button-main" :disabled="busy" type="submit" form="card-form">Keep</button></template
     >
   </BaseDialog>
+  <ExchangeDialog :placed="placed" :open="dialog === 'exchange'" @close="dialog = undefined" />
   <BaseDialog
     :open="dialog === 'copy'"
     :title="`Another like ${placement.name}`"

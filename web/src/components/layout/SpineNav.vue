@@ -130,6 +130,7 @@ useShortcuts((event) => {
     </div>
     <div class="border-t border-line py-2 px-3 grid gap-0.5">
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
+      <RouterLink :to="{ name: 'stock' }" class="foot-button" active-class="!text-ink font-semibold">Stock</RouterLink>
       <button class="foot-button" title="Who works here" @click="emit('team')">
         <span class="block text-fine">working here</span><span class="block truncate text-ink">{{ session.name }}</span>
       </button>

@@ -160,13 +160,16 @@ const camera = computed(() =>
         <template v-if="value(placed, 'EFFECT')"
           ><dt>effect</dt>
           <dd>
-            {{ said('EFFECT')
-            }}<span v-if="light.caution" class="block"><WedgeMark act class="mr-1 inline" />{{ light.caution }}</span>
+            {{ said('EFFECT') }}
           </dd></template
         >
         <dt>beam</dt>
         <dd class="figure">{{ said('BEAM') ?? 'not recorded' }}</dd>
       </template>
+      <template v-if="said('CONDITION')"
+        ><dt>is</dt>
+        <dd>{{ said('CONDITION') }}</dd></template
+      >
       <template v-if="camera.length"
         ><dt>camera</dt>
         <dd class="figure">{{ camera.join(', ') }}</dd></template

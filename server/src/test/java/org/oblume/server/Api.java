@@ -2,6 +2,7 @@ package org.oblume.server;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.TextNode;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -333,13 +334,17 @@ public class Api {
         return request;
     }
 
+    private static boolean isJson(HttpResponse<String> response) {
+        return response.headers().firstValue("Content-Type").orElse("").contains("json");
+    }
+
     private Answer send(HttpRequest.Builder request) {
         try {
             HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
             String body = response.body();
             return new Answer(
                     response.statusCode(),
-                    body.isEmpty() || body.startsWith("<") ? json.missingNode() : json.readTree(body),
+                    isJson(response) && !body.isEmpty() ? json.readTree(body) : TextNode.valueOf(body),
                     response.headers().firstValue("ETag").orElse(""));
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);

@@ -9,6 +9,8 @@ import java.util.function.Consumer;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Cue;
+import org.oblume.core.plot.Exchanged;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
@@ -21,6 +23,15 @@ public final class SceneRecord {
     private final SetPlan set;
     private final Map<String, Placement> placements = new LinkedHashMap<>();
     private final CarryBook book;
+    /** As they were placed, whatever took their place since. */
+    private final List<Placement> placed;
+
+    private SceneRecord(SceneRecord of, Collection<Placement> standing) {
+        this.set = of.set;
+        this.book = of.book;
+        this.placed = of.placed;
+        standing.forEach(p -> placements.put(p.key(), p));
+    }
 
     private SceneRecord(SetPlan set, Collection<Placement> placements, CarryBook book) {
         this.set = set;
@@ -30,6 +41,7 @@ public final class SceneRecord {
                 throw new Refusal("Two placements have the key “%s”: give each its own.".formatted(placement.key()));
             }
         }
+        placed = List.copyOf(placements);
     }
 
     /** @throws Refusal when two placements share a key */
@@ -43,7 +55,25 @@ public final class SceneRecord {
 
     /** The same scene with another book of shots and knots. */
     public SceneRecord with(CarryBook other) {
-        return new SceneRecord(set, placements(), other);
+        return new SceneRecord(set, placed, other);
+    }
+
+    /** The same scene with what stands in a state of it, where a unit was exchanged. */
+    public SceneRecord in(RecordedState state) {
+        return new SceneRecord(
+                this,
+                placed.stream()
+                        .map(p -> state.value(p.key(), Exchanged.class)
+                                .map(e -> p.with(e.piece()))
+                                .orElse(p))
+                        .toList());
+    }
+
+    /** Whether another record is of the same things, whatever stands in their places. */
+    public boolean hasTheThingsOf(SceneRecord other) {
+        return placements.keySet().equals(other.placements.keySet())
+                && placements.values().stream()
+                        .allMatch(p -> p.name().equals(other.placement(p.key()).name()));
     }
 
     /** In the scene's own order. */
@@ -64,22 +94,58 @@ public final class SceneRecord {
         return placement;
     }
 
+    /** A value with marks and lights called as the crew calls them, for reading only. */
+    public AttributeValue named(AttributeValue value) {
+        if (value instanceof AimSetting aim && aim.mark() != null && aim.heightM() != null) {
+            return AimSetting.atMark(placement(aim.mark()).name(), aim.heightM());
+        }
+        return value instanceof Cue cue ? cue.named(key -> placement(key).name()) : value;
+    }
+
     /**
      * Checks that a value can be recorded of a placement on this set, as far as that needs no other value of the shot.
      *
      * @throws Refusal with what is wrong and what to do
      */
     public void check(String key, AttributeValue value) {
-        Placement placement = placement(key);
+        check(placement(key), value);
+    }
+
+    /** The same of a placement that may not be in the scene yet. */
+    public void check(Placement placement, AttributeValue value) {
         placement.check(value);
         if (value instanceof Place place) {
             set.check(placement, place);
         }
+        if (value instanceof Cue cue) {
+            cue.changes().forEach(step -> step.values().forEach(placement(step.placement())::check));
+        }
         if (value instanceof AimSetting pointing && pointing.mark() != null) {
             Placement mark = placement(pointing.mark());
-            if (mark.kind() != PlacementKind.MARK || mark.key().equals(key)) {
+            if (mark.kind() != PlacementKind.MARK || mark.key().equals(placement.key())) {
                 throw new Refusal("%s cannot be aimed at %s: aim at a mark, or give a bearing and a tilt."
                         .formatted(placement.name(), mark.name()));
+            }
+        }
+    }
+
+    /**
+     * Checks that what is recorded of a placement can be of what stands there, in every shot.
+     *
+     * @throws Refusal with the shot and what does not fit
+     */
+    public void checkStanding(String key) {
+        for (Slate slate : book.slates()) {
+            ShotState state = book.resolve(slate);
+            Placement standing = in(state).placement(key);
+            for (Knot knot : state.knots(key)) {
+                try {
+                    standing.check(knot.value());
+                } catch (Refusal refusal) {
+                    throw new Refusal(
+                            "value",
+                            "%s, %s: %s".formatted(slate, knot.attribute().label(), refusal.getMessage()));
+                }
             }
         }
     }
@@ -88,7 +154,7 @@ public final class SceneRecord {
     public List<String> problems(Collection<Knot> knots) {
         List<String> problems = new ArrayList<>();
         for (Knot knot : knots) {
-            gather(problems, k -> check(k.placement(), k.value()), knot);
+            gather(problems, k -> in(book.resolve(k.slate())).check(k.placement(), k.value()), knot);
             gather(problems, k -> book.requireReason(k.slate(), k.attribution().reason()), knot);
         }
         return problems;

@@ -20,7 +20,18 @@ public record Caution(Kind kind, String sentence) {
         HEAT,
         /** A discharge lamp without its lens. */
         ULTRAVIOLET,
+        /** Haze and smoke: lungs and alarms. */
+        AIR,
+        /** Light that flashes as fast as can trigger a seizure. */
+        FLASH,
+        /** Vehicles, roads, aircraft: what the place's own safety officer decides. */
+        PLACE,
         /** Something that stands in the way while another is carried. */
-        IN_THE_WAY
+        IN_THE_WAY;
+
+        /** Whether it is minded as long as the thing is on, not only while it is carried and set. */
+        public boolean isWhileItStands() {
+            return this == HEAT || this == ULTRAVIOLET || this == AIR || this == FLASH || this == PLACE;
+        }
     }
 }

@@ -14,7 +14,10 @@ public final class Cautions {
             new OutsideTheWalls(),
             new HotLamp(),
             new HotFront(),
-            new DischargeLamp());
+            new DischargeLamp(),
+            new Flashes(),
+            new InTheAir(),
+            new OfThePlace());
 
     private Cautions() {}
 

@@ -56,7 +56,9 @@ public record Completeness(List<Thing> things) {
      */
     public static Completeness of(SceneRecord scene, ShotState state, Confirmations confirmations, BuildOrder order) {
         return new Completeness(scene.placements().stream()
-                .filter(p -> state.isOnSet(p.key()) && p.kind() != PlacementKind.DAYLIGHT)
+                .filter(p -> state.isOnSet(p.key())
+                        && p.kind() != PlacementKind.DAYLIGHT
+                        && p.kind().isThing())
                 .sorted(Comparator.comparingInt(p -> order.rank(p.role())))
                 .map(p -> thing(new RecordedThing(p, state, scene.set(), scene.book(), confirmations)))
                 .toList());

@@ -3,19 +3,29 @@ package org.oblume.core.filter;
 /** What a stock item is used for. */
 public enum StockKind {
     /** Correction of colour temperature: CTO, CTB, CTS. */
-    CORRECTION,
+    CORRECTION("correction"),
     /** Plus or minus green. */
-    TINT,
-    NEUTRAL_DENSITY,
+    TINT("tint"),
+    NEUTRAL_DENSITY("neutral density"),
     /** Nets and wire scrims. */
-    NET,
-    DIFFUSION,
+    NET("net, scrim"),
+    DIFFUSION("diffusion"),
     /** Narrows the spill, costs light. */
-    GRID,
+    GRID("grid"),
     /** A saturated colour, named by us. */
-    COLOUR,
+    COLOUR("colour"),
     /** Light comes back off it. */
-    BOUNCE,
+    BOUNCE("bounce"),
     /** Takes light away. */
-    BLACK
+    BLACK("black");
+
+    private final String label;
+
+    StockKind(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
 }

@@ -42,6 +42,11 @@ public record Walls(List<List<PlanPoint>> polylines, List<Opening> openings) {
         return rooms.isEmpty() || rooms.stream().anyMatch(room -> inside(room, point));
     }
 
+    /** Whether they close a room. */
+    public boolean haveARoom() {
+        return !rooms().isEmpty();
+    }
+
     /** Metres from a point to the nearest wall; 0 when there is no wall. */
     public double distanceM(PlanPoint point) {
         double nearest = Double.MAX_VALUE;

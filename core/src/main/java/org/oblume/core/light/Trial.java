@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.oblume.core.carry.Attribution;
+import org.oblume.core.carry.CarryBook;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
@@ -16,6 +17,7 @@ import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.reach.Reach;
 import org.oblume.core.units.Refusal;
 
 /**
@@ -46,13 +48,16 @@ public record Trial(
             Collection<String> holds,
             Set<String> out,
             Map<String, Calibration> calibrations) {
-        changes.forEach(change -> now.check(change.placement(), change.value()));
+        ShotState recorded = now.book().resolve(slate);
+        changes.forEach(change -> {
+            Reach.require(now, recorded, now.placement(change.placement()), change.value());
+            now.check(change.placement(), change.value());
+        });
         List<Change> wanted = last(changes);
         SceneRecord tried = with(now, slate, wanted);
         List<ExposureHold> held = new ArrayList<>();
         if (!holds.isEmpty()) {
-            ShotState stateBefore = now.book().resolve(slate);
-            ShotLighting before = ShotLighting.of(now.set(), now.placements(), stateBefore, Set.of(), calibrations);
+            ShotLighting before = ShotLighting.of(now.set(), now.placements(), recorded, Set.of(), calibrations);
             ShotLighting after = light(tried, slate, Set.of(), calibrations);
             for (String key : holds) {
                 ExposureHold one = ExposureHold.of(
@@ -92,10 +97,11 @@ public record Trial(
     }
 
     private static SceneRecord with(SceneRecord now, Slate slate, List<Change> changes) {
-        return now.with(now.book()
+        CarryBook tried = now.book()
                 .with(changes.stream()
                         .map(c -> new Knot(slate, c.placement(), c.value(), TRIED))
-                        .toList()));
+                        .toList());
+        return now.with(tried).in(tried.resolve(slate));
     }
 
     private static ShotLighting light(

@@ -37,6 +37,12 @@ public final class ChangePhrases {
     public static Phrase of(ComparedState from, String was, ComparedState to, String is, Attribute attribute) {
         @Nullable AttributeValue before = from.state().value(was, attribute).orElse(null);
         @Nullable AttributeValue after = to.state().value(is, attribute).orElse(null);
+        if (attribute == Attribute.UNIT) {
+            return Phrase.of("%s to %s"
+                    .formatted(
+                            from.scene().placement(was).piece().called(),
+                            to.scene().placement(is).piece().called()));
+        }
         if (after == null) {
             return Phrase.of("no " + attribute.label() + " recorded");
         }
@@ -64,17 +70,11 @@ public final class ChangePhrases {
 
     /** A value in words, with the mark that it is aimed at called as the crew calls it. */
     public static Phrase say(SceneRecord scene, AttributeValue value) {
-        return named(scene, value).phrase();
+        return scene.named(value).phrase();
     }
 
     static @Nullable AttributeValue named(ComparedState side, @Nullable AttributeValue value) {
-        return value == null ? null : named(side.scene(), value);
-    }
-
-    private static AttributeValue named(SceneRecord scene, AttributeValue value) {
-        return value instanceof AimSetting pointing && pointing.mark() != null && pointing.heightM() != null
-                ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM())
-                : value;
+        return value == null ? null : side.scene().named(value);
     }
 
     /** {@code 64 to 45 %}: a unit that both have is said once. */

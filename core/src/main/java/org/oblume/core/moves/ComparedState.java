@@ -13,11 +13,17 @@ import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Exchanged;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 
 /** One side of a comparison: a state of a scene. Two sides may be of different scenes. */
 public record ComparedState(SceneRecord scene, RecordedState state) {
+
+    /** With what stands in that state. */
+    public ComparedState {
+        scene = scene.in(state);
+    }
 
     boolean isOnSet(@Nullable Placement placement) {
         return placement != null && state.isOnSet(placement.key());
@@ -28,6 +34,12 @@ public record ComparedState(SceneRecord scene, RecordedState state) {
         return placement == null
                 ? null
                 : state.value(placement.key(), attribute).orElse(null);
+    }
+
+    /** What stands there, whether it was placed so or exchanged. */
+    @Nullable
+    AttributeValue standing(@Nullable Placement placement) {
+        return placement == null ? null : new Exchanged(placement.piece());
     }
 
     Optional<PlanPoint> point(String key) {
@@ -47,7 +59,7 @@ public record ComparedState(SceneRecord scene, RecordedState state) {
     public List<Pair> pairs(ComparedState other) {
         Map<String, Placement> left = new LinkedHashMap<>();
         other.scene.placements().forEach(p -> left.put(p.key(), p));
-        boolean sameScene = scene.placements().equals(other.scene.placements());
+        boolean sameScene = scene.hasTheThingsOf(other.scene);
         List<Pair> pairs = new ArrayList<>();
         for (Placement mine : scene.placements()) {
             Placement theirs = sameScene

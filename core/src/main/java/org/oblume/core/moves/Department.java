@@ -1,7 +1,6 @@
 package org.oblume.core.moves;
 
 import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
 
 /** Who moves it. */
 public enum Department {
@@ -22,9 +21,13 @@ public enum Department {
 
     /** Whose it is to move. */
     public static Department of(Placement thing) {
-        return thing.kind() == PlacementKind.CAMERA || thing.kind() == PlacementKind.MARK
-                ? CAMERA
-                : thing.kind().isLight() ? ELECTRIC : GRIP;
+        return switch (thing.kind()) {
+            case CAMERA, MARK -> CAMERA;
+            case HEAD, PRACTICAL -> ELECTRIC;
+            case CUE -> CONTROL;
+            case CONDITION -> TOGETHER;
+            default -> GRIP;
+        };
     }
 
     public String label() {

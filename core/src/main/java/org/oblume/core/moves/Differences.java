@@ -46,6 +46,10 @@ public final class Differences {
             List<Difference> all, ComparedState from, ComparedState to, ComparedState.Pair pair, Attribute attribute) {
         @Nullable AttributeValue before = from.value(pair.from(), attribute);
         @Nullable AttributeValue after = to.value(pair.to(), attribute);
+        if (attribute == Attribute.UNIT && (before != null || after != null)) {
+            before = from.standing(pair.from());
+            after = to.standing(pair.to());
+        }
         if (!sameFor(from, to, before, after)) {
             Placement placement = Objects.requireNonNull(pair.to());
             all.add(new Difference(

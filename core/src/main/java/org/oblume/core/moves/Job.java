@@ -21,6 +21,8 @@ public enum Job {
     AT_THE_HEAD(Phase.LEVELS, "dial one by hand", 1),
     RECALL(Phase.LEVELS, "recall the levels", 1),
     SETTINGS(Phase.LEVELS, "set the camera", 1),
+    CONDITION(Phase.LEVELS, "see to haze, house lights, a blind, a door", 2),
+    CUE(Phase.LEVELS, "take over a cue", 1),
     METER(Phase.PROVE, "meter a mark", 2);
 
     /** Parts of a change, one after the other. */

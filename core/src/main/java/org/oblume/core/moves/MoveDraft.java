@@ -75,7 +75,7 @@ final class MoveDraft {
     private List<Caution> cautions(Placement thing, Job job) {
         List<Caution> all = Cautions.of(thing, to.state());
         return switch (job) {
-            case BRING, RIG, SHIFT, RAISE, CAMERA_MOVE -> all;
+            case BRING, RIG, SHIFT, RAISE, CAMERA_MOVE, CONDITION, CUE -> all;
             case DRESS, FRAME ->
                 all.stream().filter(c -> c.kind() == Caution.Kind.HEAT).toList();
             default -> List.of();

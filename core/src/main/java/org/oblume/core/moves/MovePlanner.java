@@ -12,13 +12,15 @@ final class MovePlanner {
 
     private static final List<MoveRule> RULES = List.of(
             new StrikeMove(),
+            new ExchangeMove(),
             new PlacingMove(),
             new DressingMove(),
             new PowerMove(),
             new PatchMove(),
             new LevelMove(),
             new CameraMove(),
-            new BeamMove());
+            new BeamMove(),
+            new PlaceMove());
 
     private MovePlanner() {}
 

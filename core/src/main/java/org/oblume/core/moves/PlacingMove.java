@@ -23,6 +23,9 @@ final class PlacingMove implements MoveRule {
     @Override
     public void plan(ThingChange change, MoveDraft draft) {
         Placement thing = change.thing();
+        if (!thing.kind().isThing()) {
+            return;
+        }
         if (change.isBrought()) {
             add(
                     change,

@@ -7,7 +7,7 @@ final class StrikeMove implements MoveRule {
 
     @Override
     public void plan(ThingChange change, MoveDraft draft) {
-        if (change.isStruck()) {
+        if (change.isStruck() && change.thing().kind().isThing()) {
             String first = change.thing().kind().isLight() ? ": off first, let it cool" : "";
             draft.add(
                     change.thing(),

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Function;
 import org.oblume.core.plot.Patch;
 
 /**
@@ -25,7 +26,28 @@ public final class UniverseFrame {
         FINE
     }
 
+    /**
+     * When a light runs within a fade, as parts of the whole.
+     *
+     * @param begin 0 to 1
+     * @param length 0 (at once) to 1
+     */
+    public record Timing(double begin, double length) {
+
+        /** All the way with it. */
+        public static final Timing WHOLE = new Timing(0, 1);
+
+        /** Part of its own way, 0 to 1, at a part of the whole. */
+        double at(double done) {
+            if (done >= 1 || length == 0) {
+                return done >= begin ? 1 : 0;
+            }
+            return Math.max(0, Math.min(1, (done - begin) / length));
+        }
+    }
+
     private final int universe;
+    private final Timing[] timings = new Timing[SLOTS];
     private final double[] parts = new double[SLOTS];
     private final Width[] widths = new Width[SLOTS];
     private final Parameter[] what = new Parameter[SLOTS];
@@ -33,6 +55,7 @@ public final class UniverseFrame {
     private UniverseFrame(int universe) {
         this.universe = universe;
         Arrays.fill(widths, Width.FREE);
+        Arrays.fill(timings, Timing.WHOLE);
     }
 
     /** A universe in which every slot is 0. */
@@ -42,6 +65,15 @@ public final class UniverseFrame {
 
     /** What a shot's units are to hear, by universe. Those without an address or without a known mode are left out. */
     public static Map<Integer, UniverseFrame> of(Collection<PatchedUnit> units) {
+        return of(units, light -> Timing.WHOLE);
+    }
+
+    /**
+     * The same, where each light has its own time within the fade.
+     *
+     * @param timing by the key of its placement
+     */
+    public static Map<Integer, UniverseFrame> of(Collection<PatchedUnit> units, Function<String, Timing> timing) {
         Map<Integer, UniverseFrame> frames = new TreeMap<>();
         for (PatchedUnit unit : units) {
             Patch patch = unit.patch();
@@ -52,13 +84,14 @@ public final class UniverseFrame {
                         .ifPresent(mode -> frame.put(
                                 address,
                                 mode,
-                                unit.values().parts(Ranges.of(unit.placement().piece()))));
+                                unit.values().parts(Ranges.of(unit.placement().piece())),
+                                timing.apply(unit.key())));
             }
         }
         return frames;
     }
 
-    private void put(int address, Mode mode, Map<Parameter, Double> values) {
+    private void put(int address, Mode mode, Map<Parameter, Double> values, Timing timing) {
         int slot = address - 1;
         for (Mode.Channel channel : mode.channels()) {
             if (slot + channel.slots() > SLOTS) {
@@ -67,6 +100,7 @@ public final class UniverseFrame {
             parts[slot] = values.getOrDefault(channel.parameter(), 0.0);
             widths[slot] = channel.fine() ? Width.WIDE : Width.COARSE;
             what[slot] = channel.parameter();
+            timings[slot] = timing;
             if (channel.fine()) {
                 widths[slot + 1] = Width.FINE;
             }
@@ -126,7 +160,8 @@ public final class UniverseFrame {
         return widths[slot] == Width.FREE ? from.widths[slot] : widths[slot];
     }
 
-    private double part(UniverseFrame from, int slot, double done) {
+    private double part(UniverseFrame from, int slot, double whole) {
+        double done = timings[slot].at(whole);
         boolean comes = from.widths[slot] == Width.FREE;
         boolean goes = widths[slot] == Width.FREE;
         Parameter parameter = goes ? from.what[slot] : what[slot];
@@ -136,7 +171,7 @@ public final class UniverseFrame {
             return parameter == Parameter.LEVEL ? there * level : there;
         }
         if (parameter == null || !parameter.fades() || from.widths[slot] != widths[slot]) {
-            return parts[slot];
+            return done > 0 || timings[slot].begin() == 0 ? parts[slot] : from.parts[slot];
         }
         return from.parts[slot] + (parts[slot] - from.parts[slot]) * done;
     }

@@ -13,6 +13,7 @@ import org.oblume.core.units.Refusal;
 /** What is recorded of a placement, each with the type of its values and the way it is typed. */
 public enum Attribute {
     STANDING("on set", SetStatus.class, SetStatus::parse),
+    UNIT("unit", Exchanged.class, null),
     PLACE("place", Place.class, Place::parse),
     HEIGHT("height", Height.class, Height::parse),
     AIM("aim", AimSetting.class, AimSetting::parse),
@@ -32,11 +33,15 @@ public enum Attribute {
     WHITE("camera white", White.class, White::parse),
     LENS_ND("ND on the lens", LensNd.class, LensNd::parse),
     DAYLIGHT("daylight", Daylight.class, null),
-    ON_PURPOSE("on purpose", OnPurpose.class, OnPurpose::parse);
+    ON_PURPOSE("on purpose", OnPurpose.class, OnPurpose::parse),
+    CONDITION("condition", Condition.class, null),
+    CUE("cue", Cue.class, null);
 
     /** What a person or a set piece has: it stands somewhere, so high, facing so. */
-    static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, PLACE, HEIGHT, AIM, ON_PURPOSE);
+    static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, UNIT, PLACE, HEIGHT, AIM, ON_PURPOSE);
 
+    static final Set<Attribute> OF_A_CONDITION = EnumSet.of(STANDING, CONDITION);
+    static final Set<Attribute> OF_A_CUE = EnumSet.of(STANDING, CUE);
     static final Set<Attribute> OF_A_LIGHT =
             union(OF_A_MARK, EnumSet.of(LEVEL, CCT, TINT, COLOUR, BEAM, EFFECT, MODIFIERS, PATCH, MENU));
     static final Set<Attribute> OF_A_CLOTH = union(OF_A_MARK, EnumSet.of(MODIFIERS));

@@ -5,6 +5,7 @@ import org.oblume.core.units.Phrase;
 /** One recorded value of one placement. Each attribute has its own type, which checks itself. */
 public sealed interface AttributeValue
         permits SetStatus,
+                Exchanged,
                 Place,
                 Height,
                 AimSetting,
@@ -24,6 +25,8 @@ public sealed interface AttributeValue
                 White,
                 LensNd,
                 Daylight,
+                Condition,
+                Cue,
                 OnPurpose {
 
     /** The value as a crew says it, metric, without the attribute's name: {@code 45 %}. */

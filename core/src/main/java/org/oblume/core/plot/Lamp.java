@@ -60,6 +60,11 @@ public record Lamp(
         Checks.within("tintReach", "The tint's reach", tintReach, 0, Duv.LIMIT, " Duv");
     }
 
+    /** The same light with an emitter of another height; its candela stay as they were measured. */
+    Lamp asHighAs(double metres) {
+        return new Lamp(optics, round, metres, curve, lowestPercent, tintReach, upkeep, allRound, frontWidthM);
+    }
+
     /** Whether it shines to all sides: it is said, or its beam is a whole half turn to each side. */
     public Optional<AllRound> everyWay() {
         return allRound != null

@@ -1,5 +1,6 @@
 package org.oblume.core.plot;
 
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Kelvin;
@@ -38,6 +39,8 @@ public record Piece(
 
     private static final int LONGEST_NAME = 80;
     private static final double WIDEST_M = 50;
+    private static final double NARROWEST_M = 0.01;
+    private static final Pattern SIZE = Pattern.compile(" \\d+(?:\\.\\d+)?(?: × \\d+(?:\\.\\d+)?)? m$");
     private static final double MOST_WATTS = 100_000;
 
     public Piece {
@@ -74,6 +77,40 @@ public record Piece(
     public Piece as(@Nullable String otherUnit) {
         return new Piece(
                 what, otherUnit, widthM, lowestKelvin, highestKelvin, watts, mount, heightM, lamp, surface, glasses);
+    }
+
+    /**
+     * The same kind of thing in another size, which its name says: {@code Flag 1.2 m} becomes {@code Flag 0.6 × 0.9 m}.
+     *
+     * @param wideM metres, above 0 to 50
+     * @param highM metres, above 0 to 50
+     */
+    public Piece sized(double wideM, double highM) {
+        Checks.within("widthM", "The width of %s".formatted(what), wideM, NARROWEST_M, WIDEST_M, " m");
+        Checks.within("heightM", "The height of %s".formatted(what), highM, NARROWEST_M, WIDEST_M, " m");
+        String sized = "%s %s × %s m".formatted(SIZE.matcher(what).replaceFirst(""), told(wideM), told(highM));
+        return new Piece(
+                sized,
+                unit,
+                wideM,
+                lowestKelvin,
+                highestKelvin,
+                watts,
+                mount,
+                highM,
+                lamp == null ? null : lamp.asHighAs(highM),
+                surface,
+                glasses);
+    }
+
+    /** To the whole centimetre. */
+    private static String told(double metres) {
+        return Format.number(Math.rint(metres * 100) / 100);
+    }
+
+    /** As a crew calls it, its tag first: {@code Heron 3, Bicolour LED spot 150 W}. */
+    public String called() {
+        return unit == null ? what : "%s, %s".formatted(unit, what);
     }
 
     /** Whether it is a person who wears glasses. */

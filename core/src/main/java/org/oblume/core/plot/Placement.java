@@ -59,10 +59,15 @@ public record Placement(
         if (!piece.what().equals(Piece.KIND_NOT_SAID)) {
             throw new Refusal(
                     "piece",
-                    "%s is recorded as %s. Strike it and place the other one where it was exchanged."
+                    "%s is recorded as %s. Where another took its place, record it as exchanged."
                             .formatted(name, piece.what()));
         }
-        return new Placement(key, name, kind, role, motivation, said, group, locked);
+        return with(said);
+    }
+
+    /** This placement with another thing in its place. */
+    public Placement with(Piece other) {
+        return new Placement(key, name, kind, role, motivation, other, group, locked);
     }
 
     /**

@@ -20,7 +20,11 @@ public enum PlacementKind {
     BOUNCE(Attribute.OF_A_MARK),
     MIRROR(Attribute.OF_A_MARK),
     CAMERA(Attribute.OF_A_CAMERA),
-    MARK(Attribute.OF_A_MARK);
+    MARK(Attribute.OF_A_MARK),
+    /** Something about the place: it has a state and stands nowhere. */
+    CONDITION(Attribute.OF_A_CONDITION),
+    /** A moment within the shot at which lights change. */
+    CUE(Attribute.OF_A_CUE);
 
     private final Set<Attribute> attributes;
 
@@ -43,6 +47,11 @@ public enum PlacementKind {
 
     /** Whether it is a flat piece of grip that light meets. */
     public boolean isGrip() {
-        return this != CAMERA && this != MARK && !shines();
+        return this != CAMERA && this != MARK && isThing() && !shines();
+    }
+
+    /** Whether it stands somewhere; a condition of the place and a cue do not. */
+    public boolean isThing() {
+        return this != CONDITION && this != CUE;
     }
 }

@@ -10,7 +10,9 @@ public enum Role {
     FILL("fill"),
     NEGATIVE_FILL("negative fill"),
     EDGE("edge"),
-    BACKGROUND("background");
+    BACKGROUND("background"),
+    CONDITION("condition of the place"),
+    CUE("cue");
 
     private final String label;
 

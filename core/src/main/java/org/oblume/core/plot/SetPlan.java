@@ -94,6 +94,11 @@ public record SetPlan(
         public double widthM() {
             return from.distanceM(to);
         }
+
+        /** A thing that fills it, such as the daylight that it lets in. */
+        public Piece asPiece(Piece kind) {
+            return kind.sized(widthM(), headM - sillM);
+        }
     }
 
     /**
@@ -273,6 +278,15 @@ public record SetPlan(
             }
         }
         return best;
+    }
+
+    /** @throws Refusal when there is no opening of that name */
+    public Opening opening(String name) {
+        return openings.stream()
+                .filter(o -> o.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new Refusal(
+                        "opening", "The set has no opening “%s” any more: choose another one.".formatted(name)));
     }
 
     /** The walls as tapes meet them: a door is a way through, a window is not. */

@@ -3,6 +3,9 @@ package org.oblume.core.plot;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Walls;
+import org.oblume.core.plot.SetPlan.Opening;
 import org.oblume.core.units.Bearing;
 
 /** What is recorded of a placement the moment it is put on the plan, so that nothing about it is unknown. */
@@ -12,6 +15,7 @@ public final class StartValues {
     private static final double EYES_M = 1.5;
     private static final double ON_THE_FLOOR_M = 0.4;
     private static final double OVERHEAD_M = 2.8;
+    private static final double INTO_THE_ROOM_M = 0.2;
     private static final double DAYLIGHT_K = 5600;
     /** A grey day at a window, until it is metered. */
     private static final double OVERCAST_K = 6500;
@@ -68,6 +72,22 @@ public final class StartValues {
                     new White(DAYLIGHT_K, 0),
                     new LensNd(0)));
         }
+        return values;
+    }
+
+    /** Daylight in an opening: in its middle, looking into the room, or up the plan where the walls do not tell which side that is. */
+    public static List<AttributeValue> ofDaylight(Placement placement, Opening opening, Walls walls) {
+        double xM = (opening.from().xM() + opening.to().xM()) / 2;
+        double yM = (opening.from().yM() + opening.to().yM()) / 2;
+        double acrossX = (opening.to().yM() - opening.from().yM()) / opening.widthM();
+        double acrossY = (opening.from().xM() - opening.to().xM()) / opening.widthM();
+        boolean across = walls.encloses(PlanPoint.of(xM + acrossX * INTO_THE_ROOM_M, yM + acrossY * INTO_THE_ROOM_M));
+        Bearing in = across ? Bearing.fromOffset(acrossX, acrossY) : Bearing.fromOffset(-acrossX, -acrossY);
+        List<AttributeValue> values = new ArrayList<>(
+                of(placement, new Place(xM, yM, !walls.encloses(PlanPoint.of(xM, yM))), 0, null, null, Modifiers.NONE));
+        values.removeIf(v -> v instanceof Height || v instanceof AimSetting);
+        values.add(new Height((opening.sillM() + opening.headM()) / 2));
+        values.add(AimSetting.along(Math.rint(in.degrees()) % 360, 0));
         return values;
     }
 

@@ -4,11 +4,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Attribution;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
@@ -19,8 +19,8 @@ import org.oblume.core.geometry.Walls;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.Exchanged;
 import org.oblume.core.plot.Height;
-import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
@@ -50,33 +50,33 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
      */
     public static AsBuilt of(
             SceneRecord recorded, ShotState shot, SetPlan set, PlanFit fit, Collection<Deviation> instead) {
-        Map<String, Piece> pieces = new LinkedHashMap<>();
+        Set<String> substituted = new LinkedHashSet<>();
         List<Knot> own = new ArrayList<>();
         for (Deviation one : instead) {
             if (one.piece() != null) {
-                pieces.put(one.placement(), one.piece());
+                substituted.add(one.placement());
+                own.add(knot(shot, one, new Exchanged(one.piece())));
             }
-            one.values()
-                    .forEach(v -> own.add(new Knot(
-                            shot.slate(),
-                            one.placement(),
-                            v,
-                            new Attribution(null, one.why(), "rebuild", Instant.EPOCH, 0))));
+            one.values().forEach(v -> own.add(knot(shot, one, v)));
         }
-        List<Placement> placements = recorded.placements().stream()
-                .map(p -> with(p, pieces.get(p.key())))
-                .toList();
         List<Knot> knots = new ArrayList<>();
-        for (Placement placement : placements) {
+        for (Placement placement : recorded.placements()) {
             shot.knots(placement.key()).stream()
                     .map(k -> new Knot(k.slate(), k.placement(), fitted(k.value(), fit), k.attribution()))
                     .forEach(knots::add);
         }
         knots.addAll(own);
+        ShotState built = ShotState.of(shot.slate(), knots);
         return new AsBuilt(
-                SceneRecord.of(set, placements, recorded.book()),
-                ShotState.of(shot.slate(), knots),
-                Set.copyOf(pieces.keySet()));
+                SceneRecord.of(set, recorded.placements(), recorded.book()).in(built), built, Set.copyOf(substituted));
+    }
+
+    private static Knot knot(ShotState shot, Deviation deviation, AttributeValue value) {
+        return new Knot(
+                shot.slate(),
+                deviation.placement(),
+                value,
+                new Attribution(null, deviation.why(), "rebuild", Instant.EPOCH, 0));
     }
 
     /** Of what was found at the meter, what still says something here: nothing of a unit that another one stands in for. */
@@ -84,20 +84,6 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
         Map<String, Calibration> left = new LinkedHashMap<>(recorded);
         left.keySet().removeAll(substituted);
         return left;
-    }
-
-    private static Placement with(Placement placement, @Nullable Piece piece) {
-        return piece == null
-                ? placement
-                : new Placement(
-                        placement.key(),
-                        placement.name(),
-                        placement.kind(),
-                        placement.role(),
-                        placement.motivation(),
-                        piece,
-                        placement.group(),
-                        placement.locked());
     }
 
     private static AttributeValue fitted(AttributeValue value, PlanFit fit) {

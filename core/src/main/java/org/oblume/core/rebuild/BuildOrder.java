@@ -1,9 +1,10 @@
 package org.oblume.core.rebuild;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.oblume.core.plot.Role;
 
-/** The three orders in which good crews build a scene. The frame, its camera and its marks come first in each. */
+/** The three orders in which good crews build a scene. The frame, its camera and its marks come first in each, what is no thing last. */
 public enum BuildOrder {
     /** On a black canvas: room and shadow level first. */
     AMBIENCE_FIRST(Role.AMBIENCE, Role.PRACTICAL, Role.KEY, Role.FILL, Role.NEGATIVE_FILL, Role.EDGE, Role.BACKGROUND),
@@ -13,6 +14,7 @@ public enum BuildOrder {
     KEY_FIRST(Role.KEY, Role.FILL, Role.NEGATIVE_FILL, Role.EDGE, Role.BACKGROUND, Role.PRACTICAL, Role.AMBIENCE);
 
     private static final List<Role> FRAME = List.of(Role.SUBJECT, Role.CAMERA);
+    private static final List<Role> NO_THINGS = List.of(Role.CONDITION, Role.CUE);
     private final List<Role> roles;
 
     BuildOrder(Role... roles) {
@@ -21,7 +23,6 @@ public enum BuildOrder {
 
     /** Rank of a role in this order, lowest first. */
     public int rank(Role role) {
-        int frame = FRAME.indexOf(role);
-        return frame >= 0 ? frame : FRAME.size() + roles.indexOf(role);
+        return Stream.of(FRAME, roles, NO_THINGS).flatMap(List::stream).toList().indexOf(role);
     }
 }

@@ -35,7 +35,8 @@ public final class RebuildSheet {
      */
     public static List<RebuildStep> steps(SetPlan set, List<Placement> placements, ShotState state, BuildOrder order) {
         return placements.stream()
-                .filter(p -> state.isOnSet(p.key()) && p.kind() != PlacementKind.DAYLIGHT)
+                .filter(p ->
+                        state.isOnSet(p.key()) && p.kind() != PlacementKind.DAYLIGHT && p.kind() != PlacementKind.CUE)
                 .sorted(Comparator.comparingInt(p -> order.rank(p.role())))
                 .map(p -> new RebuildStep(
                         p, tapes(set, state, p.key()).orElse(null), Cautions.of(p, state), newestChange(p, state)))

@@ -21,6 +21,7 @@ import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
+import org.oblume.core.reach.Reach;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
@@ -201,6 +202,7 @@ public final class CommandParser {
     }
 
     void put(Placement placement, AttributeValue value) {
+        Reach.require(scene, state, placement, value);
         scene.check(placement.key(), value);
         Change change = new Change(placement.key(), value);
         changes.put(change.key(), change);

@@ -86,7 +86,9 @@ final class Shop {
                         thing("key", "Key", PlacementKind.HEAD, Role.KEY, 0.3, 320),
                         thing("edge", "Edge", PlacementKind.HEAD, Role.EDGE, 0.2, 165),
                         thing("flag", "Flag", PlacementKind.FLAG, Role.NEGATIVE_FILL, 1.2, 0),
-                        thing("net", "Net", PlacementKind.NET, Role.BACKGROUND, 0.9, 0)),
+                        thing("net", "Net", PlacementKind.NET, Role.BACKGROUND, 0.9, 0),
+                        thing("air", "Air", PlacementKind.CONDITION, Role.CONDITION, 0, 0),
+                        thing("look-up", "Looks up", PlacementKind.CUE, Role.CUE, 0, 0)),
                 CarryBook.of(
                         List.of(
                                 new ShotNode(new Slate("A"), null, ShotStage.LIT),

@@ -49,6 +49,31 @@ class UniverseFrameTest {
     }
 
     @Test
+    void inACueEachLightFadesInItsOwnTimeAfterTheWait() {
+        PatchedUnit key = Truck.unit("Key", new Patch(1, 1, 3, "8-bit white"), Truck.SPOT_MODES, Truck.at(100, 2700));
+        PatchedUnit dome =
+                Truck.unit("Dome", new Patch(1, 11, 3, "8-bit white"), Truck.SPOT_MODES, Truck.at(100, 2700));
+        UniverseFrame from = frame(
+                Truck.unit("Key", new Patch(1, 1, 3, "8-bit white"), Truck.SPOT_MODES, Truck.at(0, 2700)),
+                Truck.unit("Dome", new Patch(1, 11, 3, "8-bit white"), Truck.SPOT_MODES, Truck.at(0, 2700)));
+        UniverseFrame to = UniverseFrame.of(
+                        List.of(key, dome),
+                        light -> light.equals(key.key())
+                                ? new UniverseFrame.Timing(0.5, 0.5)
+                                : new UniverseFrame.Timing(0.5, 0))
+                .get(1);
+        byte[] out = new byte[UniverseFrame.SLOTS];
+        to.writeTo(from, 0.49, out, 0);
+        assertThat(out[0] & 255).as("it waits").isZero();
+        assertThat(out[10] & 255).isZero();
+        to.writeTo(from, 0.75, out, 0);
+        assertThat(out[0] & 255).as("half way").isEqualTo(128);
+        assertThat(out[10] & 255).as("at once").isEqualTo(255);
+        to.writeTo(from, 1, out, 0);
+        assertThat(out[0] & 255).isEqualTo(255);
+    }
+
+    @Test
     void aFootprintThatRunsPast512IsCutThereAndTheRestIsNotTouched() {
         UniverseFrame frame = frame(
                 Truck.unit("Key", new Patch(1, 511, null, "16-bit white"), Truck.SPOT_MODES, Truck.at(100, 4300)));

@@ -141,6 +141,7 @@ class RecordedValuesTest {
         AttributeValue example =
                 switch (attribute) {
                     case STANDING -> SetStatus.ON;
+                    case UNIT -> new Exchanged(KEY.piece());
                     case PLACE -> Place.of(1, 2);
                     case HEIGHT -> new Height(1.95);
                     case AIM -> AimSetting.atMark("mark-1", 1.4);
@@ -160,6 +161,14 @@ class RecordedValuesTest {
                     case WHITE -> new White(4300, 0);
                     case LENS_ND -> new LensNd(0.6);
                     case DAYLIGHT -> new Daylight(3000, 0, null, null);
+                    case CONDITION -> new Condition(Condition.Sort.HAZE, "light haze", null);
+                    case CUE ->
+                        new Cue(
+                                1,
+                                "the hatch shuts",
+                                4,
+                                java.util.List.of(
+                                        new Cue.CueStep("dome", 2, null, new Level(0), null, null, null, null)));
                     case ON_PURPOSE -> new OnPurpose(java.util.Set.of(HintKind.IN_FRAME));
                 };
         assertThat(Attribute.of(example)).isEqualTo(attribute);

@@ -22,6 +22,7 @@ import org.oblume.core.colour.ColourReading;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SurfaceLight;
+import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Asks;
@@ -110,8 +111,9 @@ class BenchLightController {
         List<String> out = new ArrayList<>();
         asked.path("out").forEach(key -> out.add(key.asText()));
         ShotState state = scene.book().resolve(slate);
-        ShotLighting light = ShotLighting.of(scene.set(), scene.placements(), state, Set.copyOf(out), Map.of());
-        CameraWhite white = ShotLighting.white(scene.placements(), state).camera();
+        List<Placement> standing = scene.in(state).placements();
+        ShotLighting light = ShotLighting.of(scene.set(), standing, state, Set.copyOf(out), Map.of());
+        CameraWhite white = ShotLighting.white(standing, state).camera();
         return new Predicted(
                 light.marks().stream().map(mark -> mark(mark, white)).toList(), new TreeMap<>(light.unknown()));
     }

@@ -13,6 +13,10 @@ final class FormatVersion {
     /** Says how places were measured, and who looked at what on set. */
     static final int THIRD = 3;
 
+    /** Says what was exchanged, how the place is, and what changes within a shot. */
+    static final int FOURTH = 4;
+
+    private static final Set<String> ATTRIBUTES_SINCE_FOURTH = Set.of("UNIT", "CONDITION", "CUE");
     private static final Set<String> SINCE_THIRD = Set.of("taped", "polar", "alongWall", "onLandmark", "looked");
     private static final Set<String> SINCE_SECOND =
             Set.of("softness", "share", "doors", "allRound", "frontWidthM", "closed", "turned", "confirmedBy");
@@ -21,6 +25,13 @@ final class FormatVersion {
 
     /** @param file whose version is not looked at */
     static int of(JsonNode file) {
+        for (JsonNode shot : file.path("shots")) {
+            for (JsonNode knot : shot.path("knots")) {
+                if (ATTRIBUTES_SINCE_FOURTH.contains(knot.path("attribute").asText())) {
+                    return FOURTH;
+                }
+            }
+        }
         if (says(file, SINCE_THIRD)) {
             return THIRD;
         }

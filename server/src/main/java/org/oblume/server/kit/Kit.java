@@ -3,9 +3,11 @@ package org.oblume.server.kit;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.GelColour;
+import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.plot.Beam;
+import org.oblume.core.plot.FrontGear;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.PlacementKind;
@@ -15,11 +17,16 @@ import org.oblume.core.plot.PlacementKind;
  *
  * @param fixtures generic kinds of things to place
  * @param stock filters, cloths and bounces, without a frame
+ * @param front what is put on the front of a head as one thing
  * @param problem what is wrong with the crew's own stock file, which is left out then; or null
  */
-public record Kit(List<Fixture> fixtures, List<Stock> stock, @Nullable String problem) {
+public record Kit(List<Fixture> fixtures, List<Stock> stock, List<FrontGear> front, @Nullable String problem) {
 
-    /** A stock item as {@link StockItem} has it. */
+    /**
+     * A stock item as {@link StockItem} has it.
+     *
+     * @param own whether a crew added it, or changed it
+     */
     public record Stock(
             String name,
             StockKind kind,
@@ -30,9 +37,23 @@ public record Kit(List<Fixture> fixtures, List<Stock> stock, @Nullable String pr
             @Nullable Double reflectance,
             @Nullable String heat,
             @Nullable GelColour gel,
-            @Nullable Double narrowsToDeg) {
+            @Nullable Double narrowsToDeg,
+            @Nullable Boolean own) {
 
-        static Stock of(StockItem item) {
+        /** @throws org.oblume.core.units.Refusal when there can be no such item */
+        StockItem item() {
+            return new StockItem(
+                    name,
+                    kind,
+                    FilterEffect.of(miredShift, stops, duvShift),
+                    softness,
+                    reflectance,
+                    heat,
+                    gel,
+                    narrowsToDeg);
+        }
+
+        static Stock of(StockItem item, boolean own) {
             return new Stock(
                     item.name(),
                     item.kind(),
@@ -43,7 +64,8 @@ public record Kit(List<Fixture> fixtures, List<Stock> stock, @Nullable String pr
                     item.reflectance(),
                     item.heat(),
                     item.gel(),
-                    item.narrowsToDeg());
+                    item.narrowsToDeg(),
+                    own);
         }
     }
 

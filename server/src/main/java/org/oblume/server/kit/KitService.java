@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -20,7 +21,9 @@ import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.network.Mode;
+import org.oblume.core.plot.FrontGear;
 import org.oblume.core.plot.Piece;
+import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.support.CommitCaches;
 import org.oblume.server.support.CommitCaches.CommitCache;
@@ -46,32 +49,92 @@ public class KitService {
     private static final Logger LOG = LoggerFactory.getLogger(KitService.class);
     private static final String OWN_STOCK = "stock.csv";
     private static final String OWN = "own";
-    private final Map<String, StockItem> stock = new LinkedHashMap<>();
+    private static final int MOST_OF_STOCK = 2000;
+    /** What ships, and over it the crew's own file. */
+    private final Map<String, StockItem> onShelf = new LinkedHashMap<>();
+
     private final @Nullable String problem;
     private final List<Kit.Fixture> shipped;
     private final Map<String, List<Mode>> shippedModes;
     private final OwnFixtureRepository own;
+    private final OwnStockRepository ownItems;
     private final RecordJson json;
     private final CommitCache<String, List<Kit.Fixture>> ownFixtures;
+    private final CommitCache<String, Map<String, StockItem>> ownStock;
 
-    KitService(@Value("${oblume.data}") Path data, OwnFixtureRepository own, RecordJson json, CommitCaches caches) {
+    KitService(
+            @Value("${oblume.data}") Path data,
+            OwnFixtureRepository own,
+            OwnStockRepository ownItems,
+            RecordJson json,
+            CommitCaches caches) {
         ownFixtures = caches.cache(1, (fixtures, changed) -> changed.part() == Part.KIT);
+        ownStock = caches.cache(1, (items, changed) -> changed.part() == Part.KIT);
         this.own = own;
+        this.ownItems = ownItems;
         this.json = json;
-        StockFile.read(shipped("/kit/stock.csv")).forEach(item -> stock.put(item.name(), item));
-        problem = addOwn(data.resolve(OWN_STOCK), stock);
-        shipped = rows(shipped("/kit/fixtures.csv"), row -> FixtureFile.fixture(row, stock));
+        StockFile.read(shipped("/kit/stock.csv")).forEach(item -> onShelf.put(item.name(), item));
+        problem = addOwn(data.resolve(OWN_STOCK), onShelf);
+        shipped = rows(shipped("/kit/fixtures.csv"), row -> FixtureFile.fixture(row, onShelf));
         shippedModes =
                 shipped.stream().map(Kit.Fixture::piece).collect(Collectors.toUnmodifiableMap(Piece::what, Mode::of));
     }
 
     public Kit kit() {
-        return new Kit(fixtures(), stock.values().stream().map(Kit.Stock::of).toList(), problem);
+        Map<String, StockItem> changed = ownStock();
+        return new Kit(
+                fixtures(),
+                stock().stream()
+                        .map(item -> Kit.Stock.of(item, changed.containsKey(item.name())))
+                        .toList(),
+                FrontGear.ALL,
+                problem);
     }
 
-    /** What can be hung and bounced off. */
+    /** What can be hung and bounced off; what the crew changed in its place. */
     public List<StockItem> stock() {
-        return List.copyOf(stock.values());
+        Map<String, StockItem> all = new LinkedHashMap<>(onShelf);
+        all.putAll(ownStock());
+        return List.copyOf(all.values());
+    }
+
+    private Map<String, StockItem> ownStock() {
+        return ownStock.get(OWN, key -> ownItems.findAllByOrderByName().stream()
+                .map(o -> json.read(o.item(), Kit.Stock.class).item())
+                .collect(Collectors.toMap(StockItem::name, item -> item, (a, b) -> b, LinkedHashMap::new)));
+    }
+
+    /** Puts an item into the stock, in the place of one of that name. */
+    void stock(StockItem item) {
+        OwnStockEntity entity = ownItems.findByName(item.name()).orElseGet(() -> new OwnStockEntity(item.name()));
+        entity.describe(json.write(Kit.Stock.of(item, true)));
+        ownItems.save(entity);
+    }
+
+    /** Takes the crew's own item out of the stock; where one ships under that name, its figures hold again. What hangs stays as it is. */
+    void unstock(String name) {
+        ownItems.delete(ownItems.findByName(name)
+                .orElseThrow(
+                        () -> new NotFoundException("The crew has no %s of its own in the stock.".formatted(name))));
+    }
+
+    /**
+     * Puts all items of a CSV file into the stock, or none of them when a line is wrong.
+     *
+     * @return how many are another than they were
+     */
+    int stock(String csv) {
+        List<StockItem> items = StockFile.read(csv);
+        Checks.within("The number of items", items.size(), 1, MOST_OF_STOCK, "");
+        Set<StockItem> known = Set.copyOf(stock());
+        List<StockItem> changed = items.stream().filter(i -> !known.contains(i)).toList();
+        changed.forEach(this::stock);
+        return changed.size();
+    }
+
+    /** The stock as a CSV file that can be read again. */
+    String stockCsv() {
+        return StockFile.write(stock());
     }
 
     /** What can be placed: the crew's own kinds first. */
@@ -156,9 +219,13 @@ public class KitService {
     }
 
     static <T> List<T> rows(Reader csv, Function<CSVRecord, T> read) {
+        return rows(csv, ',', read);
+    }
+
+    static <T> List<T> rows(Reader csv, char between, Function<CSVRecord, T> read) {
         try (csv) {
             List<T> rows = new ArrayList<>();
-            for (CSVRecord row : TABLE.parse(csv)) {
+            for (CSVRecord row : TABLE.builder().setDelimiter(between).get().parse(csv)) {
                 rows.add(read.apply(row));
             }
             return rows;
@@ -168,10 +235,10 @@ public class KitService {
     }
 
     static double number(CSVRecord row, String column) {
-        return Double.parseDouble(row.get(column));
+        return Double.parseDouble(row.get(column).replace(',', '.'));
     }
 
     static @Nullable Double optional(CSVRecord row, String column) {
-        return row.get(column).isEmpty() ? null : Double.valueOf(row.get(column));
+        return row.get(column).isEmpty() ? null : Double.valueOf(number(row, column));
     }
 }

@@ -44,7 +44,8 @@ class LightController {
             @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
             @Nullable String text) {}
 
-    record TrialRequest(List<ProposedChange> changes, List<String> holds, List<String> out) {}
+    /** @param cue how many cues of the shot have run; none when it is left out */
+    record TrialRequest(List<ProposedChange> changes, List<String> holds, List<String> out, @Nullable Integer cue) {}
 
     /**
      * A place of the set that is pointed at, with what is tried.
@@ -98,7 +99,12 @@ class LightController {
     @Asks
     @PostMapping("/light")
     TrialView light(@PathVariable long shotId, @RequestBody TrialRequest asked) {
-        return light.tried(shotId, changes(asked.changes()), asked.holds(), Set.copyOf(asked.out()));
+        return light.tried(
+                shotId,
+                changes(asked.changes()),
+                asked.holds(),
+                Set.copyOf(asked.out()),
+                asked.cue() == null ? 0 : asked.cue());
     }
 
     /** Where the light lands: all of it on a small surface that is pointed at, and of which source. */

@@ -10,6 +10,7 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.cue.CueSheet;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
@@ -17,9 +18,9 @@ import org.oblume.core.light.ExposureHold;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Touched;
 import org.oblume.core.light.Trial;
+import org.oblume.core.moves.ChangePhrases;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Arrange;
-import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.say.CommandParser;
@@ -59,12 +60,16 @@ public class LightService {
     /**
      * @param holds keys of lights that keep the mark's stop
      * @param out keys of lights that are taken as off
+     * @param cue how many cues of the shot have run
      * @throws Refusal when a change could not be kept, or a light cannot be held
      */
-    TrialView tried(long shotId, List<Change> changes, List<String> holds, Set<String> out) {
+    TrialView tried(long shotId, List<Change> changes, List<String> holds, Set<String> out, int cue) {
         RecordedShot shot = records.shot(shotId);
         StoredScene record = shot.scene();
-        Trial trial = Trial.of(shot.record(), shot.slate(), changes, holds, out, calibrations.of(record));
+        List<Change> all = new ArrayList<>(
+                CueSheet.of(shot.record().placements(), shot.state()).changes(cue));
+        all.addAll(changes);
+        Trial trial = Trial.of(shot.record(), shot.slate(), all, holds, out, calibrations.of(record));
         ShotState before = shot.state();
         Set<String> keys = new LinkedHashSet<>(
                 trial.changes().stream().map(Change::placement).toList());
@@ -117,7 +122,7 @@ public class LightService {
 
     /** The light of a state of a scene. */
     public LightView light(StoredScene record, RecordedState state) {
-        SceneRecord scene = record.record();
+        SceneRecord scene = record.record().in(state);
         ShotLighting light = ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), calibrations.of(record));
         return lights(record, state, light, Set.of()).view();
     }
@@ -125,7 +130,7 @@ public class LightService {
     private static Lights lights(StoredScene record, RecordedState state, ShotLighting light, Set<String> out) {
         return new Lights(
                 record.record().set(),
-                record.record().placements(),
+                record.record().in(state).placements(),
                 state,
                 light,
                 record.scene().heading().buildOrder(),
@@ -212,27 +217,18 @@ public class LightService {
                 .findFirst();
         Phrase after = now.map(p -> p.values().get(change.attribute()))
                 .map(PlacedView.ValueView::say)
-                .orElseGet(() -> printed(scene, change.value()));
+                .orElseGet(() -> ChangePhrases.say(scene, change.value()));
         return new TrialView.ChangeView(
                 change.placement(),
                 scene.placement(change.placement()).name(),
                 change.attribute(),
                 change.attribute().label(),
                 before.knot(change.placement(), change.attribute())
-                        .map(k -> printed(scene, k.value()))
+                        .map(k -> ChangePhrases.say(scene, k.value()))
                         .orElse(null),
                 after,
                 change.value(),
                 now.map(p -> p.revisions().getOrDefault(change.attribute(), 0L)).orElse(0L));
-    }
-
-    /** In words, an aim with its mark called as the crew calls it. */
-    private static Phrase printed(SceneRecord scene, AttributeValue value) {
-        AttributeValue named =
-                value instanceof AimSetting pointing && pointing.mark() != null && pointing.heightM() != null
-                        ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM())
-                        : value;
-        return named.phrase();
     }
 
     private TrialView.HoldView holding(SceneRecord scene, Trial trial, ExposureHold held) {

@@ -13,11 +13,9 @@ import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.Waiver;
-import org.oblume.core.geometry.Side;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.SetStatus;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Numbers;
@@ -29,6 +27,7 @@ import org.oblume.server.continuity.MatchService;
 import org.oblume.server.continuity.MatchView;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.metering.MeterView;
+import org.oblume.server.production.ProductionService;
 import org.oblume.server.rebuild.RebuildService;
 import org.oblume.server.rebuild.RebuildSheets;
 import org.oblume.server.rebuild.RebuildView;
@@ -54,6 +53,7 @@ class Papers {
     private final CompareService comparing;
     private final MatchService matching;
     private final MeterService meter;
+    private final ProductionService productions;
 
     Papers(
             ShotService shots,
@@ -63,7 +63,8 @@ class Papers {
             RebuildService runs,
             CompareService comparing,
             MatchService matching,
-            MeterService meter) {
+            MeterService meter,
+            ProductionService productions) {
         this.records = records;
         this.plots = plots;
         this.rebuild = rebuild;
@@ -71,6 +72,7 @@ class Papers {
         this.comparing = comparing;
         this.matching = matching;
         this.meter = meter;
+        this.productions = productions;
     }
 
     /**
@@ -101,17 +103,20 @@ class Papers {
     }
 
     /** A drawing with its scene and shot. */
-    private record Subject(Shot shot, StoredScene record, List<PlacedView> placed) {
+    private record Subject(Shot shot, StoredScene record, String production, List<PlacedView> placed) {
 
         String title(String what) {
-            return "%s, %s".formatted(shot.card().slate(), what);
+            Integer day = shot.card().day();
+            return "%s, %s%s, revision %d"
+                    .formatted(shot.card().slate(), what, day == null ? "" : ", day " + day, shot.revision());
         }
 
         String subtitle() {
-            return Papers.subtitle(
-                    record.scene().heading().number(),
-                    record.scene().heading().heading(),
-                    shot.card().description());
+            return production + ". "
+                    + Papers.subtitle(
+                            record.scene().heading().number(),
+                            record.scene().heading().heading(),
+                            shot.card().description());
         }
     }
 
@@ -124,6 +129,7 @@ class Papers {
         return new Subject(
                 shot.shot(),
                 shot.scene(),
+                productions.get(shot.scene().scene().productionId()).name(),
                 plots.placed(shot).stream().filter(PlacedView::onSet).toList());
     }
 
@@ -143,7 +149,7 @@ class Papers {
     /** @param scale 25 means 1 : 25; 0 for the largest that fits a page */
     Paper plot(long shotId, int scale, For reader) {
         Subject subject = subject(shotId);
-        Sheet.Table table = things(subject, reader);
+        Sheet.Table table = ShotParts.things(subject.placed, reader);
         PlanDrawing drawing = drawing(subject);
         return new Paper(
                 file(subject, "plot"),
@@ -152,13 +158,13 @@ class Papers {
                         subject.subtitle(),
                         reader.link("/shots/" + shotId + "/plot"),
                         PdfSheet.suitsLandscape(drawing),
-                        List.of(new Sheet.Plan(drawing, scale))),
-                table);
+                        List.of(new Sheet.Plan(drawing, scale), table)),
+                ShotParts.everything(subject.placed, reader));
     }
 
     Paper shotSheet(long shotId, For reader) {
         Subject subject = subject(shotId);
-        Sheet.Table table = things(subject, reader);
+        Sheet.Table table = ShotParts.things(subject.placed, reader);
         String camera = subject.placed.stream()
                 .filter(p -> p.placement().kind() == PlacementKind.CAMERA)
                 .findFirst()
@@ -183,91 +189,22 @@ class Papers {
                         Stream.of(
                                         List.of(new Sheet.Say("Camera: %s.".formatted(camera), true)),
                                         RecordGaps.of(subject.placed, reader),
+                                        ShotParts.around(subject.placed, reader),
                                         List.of(table))
                                 .<Sheet.Part>flatMap(List::stream)
                                 .toList()),
-                table);
+                ShotParts.everything(subject.placed, reader));
     }
 
     private static String file(Subject subject, String what) {
         return "%s-%s".formatted(subject.shot.card().slate(), what);
     }
 
-    private static Sheet.Table things(Subject subject, For reader) {
-        List<Sheet.Column> columns = List.of(
-                column("Name", 1.3),
-                column("What", 2),
-                column("Place by tape", 3),
-                figures("Height", 0.9),
-                column("Aim", 1.9),
-                figures("Level", 0.8),
-                figures("Dial", 0.9),
-                figures("Tint", 0.9),
-                column("Through", 2.4),
-                column("Control", 1.5));
-        return new Sheet.Table(
-                "",
-                columns,
-                subject.placed.stream()
-                        .map(p -> List.of(
-                                p.placement().name(),
-                                what(p),
-                                tapes(p, reader),
-                                reader.say(p, Attribute.HEIGHT),
-                                aim(p),
-                                isOff(p) ? "off" : reader.say(p, Attribute.LEVEL),
-                                reader.say(p, Attribute.CCT),
-                                reader.say(p, Attribute.TINT),
-                                reader.say(p, Attribute.MODIFIERS),
-                                reader.say(p, Attribute.PATCH)))
-                        .toList());
-    }
-
-    private static String what(PlacedView placed) {
-        String unit = placed.placement().piece().unit();
-        return unit == null
-                ? placed.placement().piece().what()
-                : unit + ", " + placed.placement().piece().what();
-    }
-
-    private static boolean isOff(PlacedView placed) {
-        PlacedView.ValueView held = placed.values().get(Attribute.STANDING);
-        return held != null && held.value() instanceof SetStatus status && status.state() == SetStatus.State.OFF;
-    }
-
-    private static String tapes(PlacedView placed, For reader) {
-        PlacedView.Tapes tapes = placed.tapes();
-        if (placed.measured() != null && (tapes == null || !tapes.own())) {
-            return reader.say(placed.measured());
-        }
-        return tapes == null
-                ? reader.say(placed, Attribute.PLACE)
-                : "%s from %s, %s from %s, %s"
-                        .formatted(
-                                reader.say(tapes.a().length()),
-                                tapes.a().landmark(),
-                                reader.say(tapes.b().length()),
-                                tapes.b().landmark(),
-                                tapes.side() == Side.LEFT ? "on the left" : "on the right");
-    }
-
-    private static String aim(PlacedView placed) {
-        PlacedView.AimView aim = placed.aim();
-        if (aim == null) {
-            return "";
-        }
-        String tilt = Math.round(aim.tiltDeg()) == 0
-                ? "level"
-                : "%d° %s".formatted(Math.round(Math.abs(aim.tiltDeg())), aim.tiltDeg() < 0 ? "down" : "up");
-        return "%s%s, bearing %s"
-                .formatted(aim.markName() == null ? "" : "at " + aim.markName() + ", ", tilt, aim.bearing());
-    }
-
-    private static Sheet.Column column(String title, double share) {
+    static Sheet.Column column(String title, double share) {
         return new Sheet.Column(title, share, false);
     }
 
-    private static Sheet.Column figures(String title, double share) {
+    static Sheet.Column figures(String title, double share) {
         return new Sheet.Column(title, share, true);
     }
 
@@ -287,6 +224,7 @@ class Papers {
         parts.addAll(RecordGaps.of(
                 sheet.steps().stream().map(RebuildView.Step::placed).toList(), reader));
         sheet.misfits().forEach(m -> parts.add(new Sheet.Say("Does not fit: " + reader.say(m.words()), true)));
+        parts.addAll(ShotParts.around(subject(shotId).placed, reader));
         parts.add(new Sheet.Steps(IntStream.range(0, sheet.steps().size())
                 .mapToObj(i -> step(i + 1, sheet.steps().get(i), reader))
                 .toList()));
@@ -310,6 +248,7 @@ class Papers {
                         column("Side", 0.6),
                         figures("Height", 0.8),
                         column("Aim", 1.5),
+                        figures("Beam", 0.6),
                         column("Through", 2),
                         column("Settings", 2),
                         column("Done by", 1)),
@@ -332,17 +271,19 @@ class Papers {
         List<String> lines = new ArrayList<>();
         PlacedView.Tapes tapes = placed.tapes();
         String height = reader.say(placed, Attribute.HEIGHT);
-        lines.add(
-                tapes == null
-                        ? "Place: %s. Height %s.".formatted(reader.say(placed, Attribute.PLACE), height)
-                        : "A %s from %s. B %s from %s. On the %s, walking A to B. Height %s."
-                                .formatted(
-                                        reader.say(tapes.a().length()),
-                                        tapes.a().landmark(),
-                                        reader.say(tapes.b().length()),
-                                        tapes.b().landmark(),
-                                        tapes.side().name().toLowerCase(Locale.ROOT),
-                                        height));
+        if (placed.placement().kind().isThing()) {
+            lines.add(
+                    tapes == null
+                            ? "Place: %s. Height %s.".formatted(reader.say(placed, Attribute.PLACE), height)
+                            : "A %s from %s. B %s from %s. On the %s, walking A to B. Height %s."
+                                    .formatted(
+                                            reader.say(tapes.a().length()),
+                                            tapes.a().landmark(),
+                                            reader.say(tapes.b().length()),
+                                            tapes.b().landmark(),
+                                            tapes.side().name().toLowerCase(Locale.ROOT),
+                                            height));
+        }
         if (placed.measured() != null && (tapes == null || !tapes.own())) {
             lines.add("As it was measured: %s.".formatted(reader.say(placed.measured())));
         }
@@ -350,7 +291,7 @@ class Papers {
             lines.add("Check: C %s from %s."
                     .formatted(reader.say(step.third().length()), step.third().landmark()));
         }
-        String aim = aim(placed);
+        String aim = ShotParts.aim(placed);
         if (!aim.isEmpty()) {
             lines.add("Aim %s.%s"
                     .formatted(
@@ -363,7 +304,7 @@ class Papers {
                 && !reader.say(placed, Attribute.MODIFIERS).equals(Modifiers.NONE.say())) {
             lines.add("Through, from the lamp on: %s.".formatted(reader.say(placed, Attribute.MODIFIERS)));
         }
-        String settings = settings(placed, reader);
+        String settings = ShotParts.settings(placed, reader);
         if (!settings.isEmpty()) {
             lines.add(settings + ".");
         }
@@ -385,40 +326,9 @@ class Papers {
         return new Sheet.Task(
                 number,
                 placed.placement().name(),
-                what(placed) + watts,
+                ShotParts.what(placed) + watts,
                 lines,
                 step.done() != null && !step.done().changedSince());
-    }
-
-    private static String settings(PlacedView placed, For reader) {
-        List<String> all = new ArrayList<>();
-        for (Attribute attribute : List.of(
-                Attribute.STANDING,
-                Attribute.LEVEL,
-                Attribute.CCT,
-                Attribute.TINT,
-                Attribute.COLOUR,
-                Attribute.EFFECT,
-                Attribute.LENS,
-                Attribute.STOP,
-                Attribute.SPEED,
-                Attribute.SHUTTER,
-                Attribute.WHITE,
-                Attribute.PATCH,
-                Attribute.MENU)) {
-            PlacedView.ValueView held = placed.values().get(attribute);
-            if (held != null && (attribute != Attribute.STANDING || isOff(placed))) {
-                String said = reader.say(placed, attribute);
-                all.add(held.value().namesItself() ? said : "%s %s".formatted(attribute.label(), said));
-            }
-        }
-        if (placed.placement().piece().lamp() != null
-                && !placed.placement().piece().lamp().upkeep().menu().isEmpty()) {
-            all.add("menu to check: %s"
-                    .formatted(placed.placement().piece().lamp().upkeep().menu()));
-        }
-        String joined = String.join("; ", all);
-        return joined.isEmpty() ? "" : joined.substring(0, 1).toUpperCase(Locale.ROOT) + joined.substring(1);
     }
 
     private static List<String> row(int number, RebuildView.Step step, For reader) {
@@ -427,16 +337,17 @@ class Papers {
         return List.of(
                 String.valueOf(number),
                 placed.placement().name(),
-                what(placed),
+                ShotParts.what(placed),
                 tapes == null ? "" : tapes.a().landmark(),
                 tapes == null ? "" : reader.say(tapes.a().length()),
                 tapes == null ? "" : tapes.b().landmark(),
                 tapes == null ? "" : reader.say(tapes.b().length()),
                 tapes == null ? "" : tapes.side().name().toLowerCase(Locale.ROOT),
                 reader.say(placed, Attribute.HEIGHT),
-                aim(placed),
+                ShotParts.aim(placed),
+                reader.say(placed, Attribute.BEAM),
                 reader.say(placed, Attribute.MODIFIERS),
-                settings(placed, reader),
+                ShotParts.settings(placed, reader),
                 step.done() == null ? "" : step.done().author());
     }
 

@@ -228,18 +228,23 @@ final class PdfSheet {
 
     private void step(Sheet.Task step) {
         List<String> lines = step.lines().stream()
-                .flatMap(l -> wrapped(l, width() - 30, Face.TEXT, SIZE).stream())
+                .flatMap(l -> wrapped(l, width() - 30, Face.TEXT, SIZE + 0.5).stream())
                 .toList();
-        room(LEADING * (lines.size() + 1) + 12);
+        String title = "%d  %s".formatted(step.number(), step.title());
+        double beside = MARGIN + 30 + type.width(title, Face.BOLD, 12);
+        List<String> what = wrapped(step.what(), MARGIN + width() - beside, Face.TEXT, SIZE);
+        room(LEADING * (lines.size() + what.size()) + 12);
         down += 16;
         pen().shape(square(new At(MARGIN, down - 10), 12), true, Stroke.SOLID, 1.0);
         if (step.done()) {
             pen().line(new At(MARGIN + 2, down - 4), new At(MARGIN + 5, down), Stroke.SOLID);
             pen().line(new At(MARGIN + 5, down), new At(MARGIN + 11, down - 8), Stroke.SOLID);
         }
-        String title = "%d  %s".formatted(step.number(), step.title());
         pen().text(new At(MARGIN + 22, down), title, Face.BOLD, 12);
-        pen().text(new At(MARGIN + 30 + pen().width(title, Face.BOLD, 12), down), step.what(), Face.TEXT, SIZE);
+        for (int i = 0; i < what.size(); i++) {
+            down += i == 0 ? 0 : LEADING;
+            pen().text(new At(beside, down), what.get(i), Face.TEXT, SIZE);
+        }
         for (String line : lines) {
             down += LEADING;
             pen().text(new At(MARGIN + 22, down), line, Face.TEXT, SIZE + 0.5);

@@ -241,6 +241,9 @@ final class PlanDrawing {
                             placement.kind() == PlacementKind.MIRROR ? 0.6 : 1.0);
                     ticks(at, bearing, half(placement), 6, 1.2, 3.6);
                 }
+                case CONDITION, CUE -> {
+                    // stands nowhere
+                }
             }
         }
 

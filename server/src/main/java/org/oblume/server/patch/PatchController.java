@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.network.AutoPatch;
@@ -16,9 +15,9 @@ import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
+import org.oblume.server.support.CsvFile;
 import org.oblume.server.support.IfMatch;
 import org.oblume.server.support.PayloadTooLargeException;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -82,15 +81,7 @@ class PatchController {
 
     @GetMapping(path = "/shots/{shotId}/patch.csv", produces = "text/csv")
     ResponseEntity<String> table(@PathVariable long shotId) {
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("patch.csv")
-                                .build()
-                                .toString())
-                .body(patch.table(shotId));
+        return CsvFile.answer("patch.csv", patch.table(shotId));
     }
 
     /** What a table would change; nothing is kept by this. */
@@ -101,7 +92,7 @@ class PatchController {
     PatchPage.PatchPlan read(@PathVariable long shotId, InputStream body) throws IOException {
         return patch.read(
                 shotId,
-                PatchTable.text(PayloadTooLargeException.read(
+                CsvFile.text(PayloadTooLargeException.read(
                         body, LARGEST_MB, "The file is larger than %d MB: a patch is never that large.")));
     }
 

@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.cue.CueSheet;
 import org.oblume.core.network.AutoPatch;
 import org.oblume.core.network.Conflict;
 import org.oblume.core.network.FreeSlots;
@@ -43,17 +44,30 @@ public class PatchService {
 
     /** A shot's lights and the nodes of its production. */
     public record PatchedShot(
-            Shot shot, long productionId, ShotState state, List<PatchedUnit> units, List<NetworkNode> nodes) {}
+            Shot shot,
+            long productionId,
+            ShotState state,
+            List<PatchedUnit> units,
+            List<NetworkNode> nodes,
+            CueSheet cues) {}
 
     public PatchedShot patched(long shotId) {
+        return patched(shotId, 0);
+    }
+
+    /** @param cue how many of its cues have run */
+    public PatchedShot patched(long shotId, int cue) {
         RecordedShot shot = records.shot(shotId);
         long productionId = shot.scene().scene().productionId();
+        CueSheet cues = CueSheet.of(shot.record().placements(), shot.state());
+        ShotState state = cues.after(cue);
         return new PatchedShot(
                 shot.shot(),
                 productionId,
-                shot.state(),
-                PatchedUnit.of(shot.record(), shot.state(), kit::modesOf),
-                nodes.of(productionId));
+                state,
+                PatchedUnit.of(shot.record(), state, kit::modesOf),
+                nodes.of(productionId),
+                cues);
     }
 
     PatchPage page(long shotId) {

@@ -4,10 +4,8 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +21,7 @@ import org.oblume.core.plot.ControlPath;
 import org.oblume.core.plot.Patch;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.support.CsvCell;
+import org.oblume.server.support.CsvFile;
 
 /** A patch as CSV: a line for each light, with its name, its unit and where it listens. */
 final class PatchTable {
@@ -67,29 +66,11 @@ final class PatchTable {
         return out.toString();
     }
 
-    /** The signs of a file as spreadsheets write it: UTF-8, or UTF-16 with its mark. */
-    static String text(byte[] file) {
-        boolean wide = file.length > 1 && ((file[0] == -1 && file[1] == -2) || (file[0] == -2 && file[1] == -1));
-        String text = new String(file, wide ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
-        return text.startsWith("\ufeff") ? text.substring(1) : text;
-    }
-
-    /** What stands between the cells: where a comma stands in figures, spreadsheets take a semicolon. */
-    private static char between(String text) {
-        String head = text.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
-        return ";\t,"
-                .chars()
-                .mapToObj(c -> (char) c)
-                .max(Comparator.comparing(
-                        c -> head.chars().filter(sign -> sign == c).count()))
-                .orElse(',');
-    }
-
     /** @throws Refusal when it is no table of a patch at all */
     static ReadPatches read(String text, List<PatchedUnit> units) {
         Map<PatchedUnit, Patch> patches = new LinkedHashMap<>();
         List<String> problems = new ArrayList<>();
-        CSVFormat table = TABLE.builder().setDelimiter(between(text)).get();
+        CSVFormat table = TABLE.builder().setDelimiter(CsvFile.between(text)).get();
         try (CSVParser rows = table.parse(new StringReader(text))) {
             if (!rows.getHeaderMap().containsKey("name")) {
                 throw new IllegalArgumentException("no names");

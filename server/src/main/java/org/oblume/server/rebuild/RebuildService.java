@@ -26,6 +26,7 @@ import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.SetPlan;
+import org.oblume.core.reach.Reach;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.rebuild.Deviation;
 import org.oblume.core.units.Checks;
@@ -342,7 +343,10 @@ public class RebuildService {
         Deviation instead = new Deviation(placement, piece, other, wanted.why() == null ? "" : wanted.why());
         AsBuilt would = AsBuilt.of(
                 run.built().scene(), run.built().state(), run.built().scene().set(), PlanFit.NONE, List.of(instead));
-        instead.values().forEach(v -> would.scene().check(placement, v));
+        instead.values().forEach(v -> {
+            would.scene().check(placement, v);
+            Reach.require(would.scene(), would.state(), would.scene().placement(placement), v);
+        });
         steps.save(step.instead(
                         piece == null ? null : json.write(piece),
                         json.write(instead.values().stream()

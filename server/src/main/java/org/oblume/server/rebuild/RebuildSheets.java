@@ -219,11 +219,7 @@ public class RebuildSheets {
         List<RebuildView.OtherValue> values = instead.values().stream()
                 .map(v -> otherValue(record, built, instead.placement(), v))
                 .toList();
-        String piece = instead.piece() == null
-                ? null
-                : instead.piece().unit() == null
-                        ? instead.piece().what()
-                        : instead.piece().unit() + ", " + instead.piece().what();
+        String piece = instead.piece() == null ? null : instead.piece().called();
         return new RebuildView.DeviationView(piece, values, instead.why(), kept.author(), kept.at());
     }
 

@@ -40,7 +40,7 @@ class LiveOutput {
 
     private static final Logger LOG = LoggerFactory.getLogger(LiveOutput.class);
     private static final String LOOPBACK = "loopback";
-    private static final double LONGEST_FADE_S = 600;
+    private static final double LONGEST_FADE_S = 1200;
 
     private final OutputSessionRepository sessions;
     private final Clock clock;
@@ -59,9 +59,17 @@ class LiveOutput {
      * A shot as it is sent.
      *
      * @param stateDigest tells one state of a shot from another
+     * @param cue how many of its cues have run
      */
     record RecalledShot(
-            long shotId, Slate slate, String by, Instant at, double fadeSeconds, int priority, String stateDigest) {}
+            long shotId,
+            Slate slate,
+            String by,
+            Instant at,
+            double fadeSeconds,
+            int priority,
+            String stateDigest,
+            int cue) {}
 
     LiveOutput(
             OutputSessionRepository sessions,
@@ -242,6 +250,7 @@ class LiveOutput {
                         live.fadeSeconds(),
                         sender.done(),
                         live.priority(),
+                        live.cue(),
                         sender.universes(),
                         sender.sent(),
                         revised);

@@ -50,6 +50,7 @@ public record OutputView(
             double fadeSeconds,
             double done,
             int priority,
+            int cue,
             int universes,
             long packets,
             @Nullable String revised) {}

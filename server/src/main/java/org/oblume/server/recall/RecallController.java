@@ -29,13 +29,15 @@ import org.springframework.web.bind.annotation.RestController;
 class RecallController {
 
     private final RecallService recall;
+    private final CueRecall cues;
     private final LiveOutput output;
     private final RigClient rig;
     private final StopRule stopRule;
 
-    RecallController(RecallService recall, LiveOutput output, RigClient rig, StopRule stopRule) {
+    RecallController(RecallService recall, CueRecall cues, LiveOutput output, RigClient rig, StopRule stopRule) {
         this.stopRule = stopRule;
         this.recall = recall;
+        this.cues = cues;
         this.output = output;
         this.rig = rig;
     }
@@ -114,6 +116,20 @@ class RecallController {
     @PostMapping("/shots/{shotId}/recall")
     OutputView recall(@PathVariable long shotId, @RequestBody RecallBody body, Principal person) {
         recall.recall(shotId, body.fadeSeconds(), body.priority(), body.stateDigest(), body.warned(), person.getName());
+        return recall.output();
+    }
+
+    /**
+     * @param number how many cues of the shot have run then
+     * @param warned whether cast and crew were warned of effects that flash
+     */
+    record CueBody(int number, boolean warned) {}
+
+    @Needs(Permission.PATCH)
+    @Changes(Topic.OUTPUT)
+    @PostMapping("/shots/{shotId}/cue")
+    OutputView runCue(@PathVariable long shotId, @RequestBody CueBody body, Principal person) {
+        cues.run(shotId, body.number(), body.warned(), person.getName());
         return recall.output();
     }
 

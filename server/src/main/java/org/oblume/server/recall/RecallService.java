@@ -112,7 +112,14 @@ class RecallService {
                 byHand,
                 cautions,
                 conflicts,
+                CueRecall.cues(shot),
                 state.isPresent());
+    }
+
+    /** A shot as it is to stand now: with the cues that have run, where it is live. */
+    private PatchService.PatchedShot standing(long shotId) {
+        LiveOutput.RecalledShot live = output.live();
+        return patches.patched(shotId, live != null && live.shotId() == shotId ? live.cue() : 0);
     }
 
     private static @Nullable String caution(PatchedUnit unit) {
@@ -144,10 +151,10 @@ class RecallService {
         if (caution.isPresent() && !warned) {
             throw new Refusal("warned", "%s Say that they are warned, and recall again.".formatted(caution.get()));
         }
-        send(shot, fadeSeconds, priority, by);
+        send(shot, fadeSeconds, priority, 0, by);
     }
 
-    private void send(PatchService.PatchedShot shot, double fadeSeconds, int priority, String by) {
+    private void send(PatchService.PatchedShot shot, double fadeSeconds, int priority, int cue, String by) {
         Map<Integer, UniverseFrame> frames = UniverseFrame.of(shot.units());
         if (frames.isEmpty()) {
             throw new Refusal("Nothing in %s is on the network: patch a light first."
@@ -162,7 +169,11 @@ class RecallService {
                         clock.instant(),
                         fadeSeconds,
                         priority,
-                        stateDigest(shot.units())));
+                        stateDigest(
+                                cue == 0
+                                        ? shot.units()
+                                        : patches.patched(shot.shot().id()).units()),
+                        cue));
     }
 
     /**
@@ -174,7 +185,7 @@ class RecallService {
         if (!output.isArmed()) {
             throw new Refusal("Output is off: arm it, then send the record again.");
         }
-        PatchService.PatchedShot shot = patches.patched(shotId);
+        PatchService.PatchedShot shot = standing(shotId);
         Map<String, UnitAnswer> answers = rig.ask().units().stream()
                 .map(RigState.RigUnit::answer)
                 .collect(Collectors.toMap(UnitAnswer::unit, a -> a));
@@ -187,12 +198,13 @@ class RecallService {
             }
         }
         LiveOutput.RecalledShot live = output.live();
-        send(shot, 0, live == null ? SacnPacket.USUAL_PRIORITY : live.priority(), by);
+        int cue = live != null && live.shotId() == shotId ? live.cue() : 0;
+        send(shot, 0, live == null ? SacnPacket.USUAL_PRIORITY : live.priority(), cue, by);
     }
 
     /** @throws Refusal when no rig answers */
     RecallView.ReadBackView readBack(long shotId) {
-        PatchService.PatchedShot shot = patches.patched(shotId);
+        PatchService.PatchedShot shot = standing(shotId);
         RigState state = rig.ask();
         List<UnitAnswer> answers =
                 state.units().stream().map(RigState.RigUnit::answer).toList();
@@ -239,7 +251,7 @@ class RecallService {
     }
 
     /** Tells one state of a shot's control from another: a hash (SHA-256) of all slots, and of the menus in words. */
-    private static String stateDigest(List<PatchedUnit> units) {
+    static String stateDigest(List<PatchedUnit> units) {
         try {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
             new TreeMap<>(UniverseFrame.of(units)).forEach((universe, frame) -> {

@@ -20,6 +20,7 @@ final class RecallView {
      * @param atFixture what a person has to set
      * @param cautions to be said before effects run
      * @param conflicts what will not work, a sentence each
+     * @param cues what changes within the shot, in order
      * @param asked whether the rig could be asked what it stands at now
      */
     record RecallPreview(
@@ -29,7 +30,28 @@ final class RecallView {
             List<FixtureUnit> atFixture,
             List<String> cautions,
             List<String> conflicts,
+            List<CueView> cues,
             boolean asked) {}
+
+    /**
+     * A moment within the shot.
+     *
+     * @param number how many have run with it
+     * @param moment when it is, in the crew's words
+     * @param steps what changes, a sentence each
+     * @param byHand what a person at the head does then, a sentence each
+     * @param lastsS seconds until all of it is done
+     * @param caution to be said before it runs, or null
+     */
+    record CueView(
+            int number,
+            String key,
+            String name,
+            String moment,
+            List<String> steps,
+            List<String> byHand,
+            double lastsS,
+            @Nullable String caution) {}
 
     /**
      * @param now what it stands at, in words; null when it is not known

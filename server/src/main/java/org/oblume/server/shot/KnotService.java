@@ -21,6 +21,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.reach.Reach;
 import org.oblume.core.units.Phrase;
 import org.oblume.server.shot.EditEntity.Kind;
 import org.oblume.server.support.EditConflict;
@@ -281,11 +282,23 @@ public class KnotService {
         }
         before.placement(change.placement()).refuseMovingWhenLocked(change.attribute());
         if (change.value() == null) {
-            return before.with(before.book().without(slate, change.key()));
+            SceneRecord carried = before.with(before.book().without(slate, change.key()));
+            if (change.attribute() == Attribute.UNIT) {
+                carried.checkStanding(change.placement());
+            }
+            return carried;
         }
         before.book().requireReason(slate, change.reason());
-        before.check(change.placement(), change.value());
-        return before.with(before.book().with(List.of(new Knot(slate, change.placement(), change.value(), tie))));
+        ShotState state = before.book().resolve(slate);
+        SceneRecord standing = before.in(state);
+        Reach.require(standing, state, standing.placement(change.placement()), change.value());
+        standing.check(change.placement(), change.value());
+        SceneRecord after =
+                before.with(before.book().with(List.of(new Knot(slate, change.placement(), change.value(), tie))));
+        if (change.attribute() == Attribute.UNIT) {
+            after.checkStanding(change.placement());
+        }
+        return after;
     }
 
     /** Keeps knots that were checked with their whole record, as they are, for a new placement or a new scene. */

@@ -28,6 +28,7 @@ import org.oblume.core.units.Phrase;
  * @param buildRank its turn in the scene's build order, lowest first; those of one rank go in the scene's order
  * @param toBuild whether it stands in the shot and somebody has to put it there: what is counted of a record
  * @param findings what its record does not hold, while it stands in the shot
+ * @param cautions what is to be minded while it stands, a sentence each
  */
 public record PlacedView(
         Placement placement,
@@ -43,7 +44,8 @@ public record PlacedView(
         @Nullable Double viewDeg,
         int buildRank,
         boolean toBuild,
-        List<FindingView> findings) {
+        List<FindingView> findings,
+        List<String> cautions) {
 
     /**
      * A recorded value.
@@ -94,7 +96,6 @@ public record PlacedView(
      * @param stack what each modifier does, in order
      * @param soft whether it leaves a softening surface
      * @param problem why there is no colour, or null
-     * @param caution what to say before its effect runs, or null
      * @param modes names of its kind's control modes
      * @param fullColour whether one of them is told a hue
      */
@@ -107,7 +108,6 @@ public record PlacedView(
             List<ModifierCost> stack,
             boolean soft,
             @Nullable String problem,
-            @Nullable String caution,
             List<String> modes,
             boolean fullColour) {}
 

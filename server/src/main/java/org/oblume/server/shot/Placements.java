@@ -12,6 +12,8 @@ import org.oblume.core.carry.Confirmations;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.caution.Caution;
+import org.oblume.core.caution.Cautions;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.LightMix;
@@ -28,7 +30,6 @@ import org.oblume.core.network.Mode;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
@@ -68,9 +69,8 @@ final class Placements {
         shot.scene().placed().forEach(p -> versions.put(p.placement().key(), p.version()));
         this.looked = shot.scene().confirmations();
         this.order = shot.scene().scene().heading().buildOrder();
-        Completeness completeness = state.equals(shot.state()) && scene.equals(shot.record())
-                ? shot.scene().completeness(shot)
-                : Completeness.of(scene, state, looked, order);
+        Completeness completeness =
+                scene == shot.record() ? shot.scene().completeness(shot) : Completeness.of(scene, state, looked, order);
         completeness.things().forEach(t -> findings.put(t.placement().key(), t.findings()));
         this.white = ShotLighting.white(scene.placements(), state).camera();
     }
@@ -109,14 +109,23 @@ final class Placements {
                 findings.containsKey(key),
                 findings.getOrDefault(key, List.of()).stream()
                         .map(PlacedView.FindingView::of)
-                        .toList());
+                        .toList(),
+                state.isOnSet(key) ? cautions(placement) : List.of());
+    }
+
+    /** What is to be minded while it stands; what is minded as it is carried is told where it is. */
+    private List<String> cautions(Placement placement) {
+        return Cautions.of(placement, state).stream()
+                .filter(c -> c.kind().isWhileItStands())
+                .map(Caution::sentence)
+                .toList();
     }
 
     private PlacedView.ValueView held(String key, Knot knot) {
         Attribution tie = knot.attribution();
         return new PlacedView.ValueView(
                 knot.value(),
-                named(knot.value()).phrase(),
+                scene.named(knot.value()).phrase(),
                 typed(key, knot.value()).typed(),
                 knot.value().brief(),
                 knot.slate(),
@@ -137,13 +146,6 @@ final class Placements {
                         .<AttributeValue>map(
                                 aim -> AimSetting.along(aim.bearing().degrees(), aim.tiltDeg()))
                         .orElse(value)
-                : value;
-    }
-
-    /** An aim with its mark called as the crew calls it. */
-    private AttributeValue named(AttributeValue value) {
-        return value instanceof AimSetting pointing && pointing.mark() != null && pointing.heightM() != null
-                ? AimSetting.atMark(scene.placement(pointing.mark()).name(), pointing.heightM())
                 : value;
     }
 
@@ -168,7 +170,6 @@ final class Placements {
                 stack.items().stream().map(Placements::effect).toList(),
                 stack.soften(),
                 problem,
-                state.value(key, Effect.class).map(Effect::caution).orElse(null),
                 modes.stream().map(Mode::name).toList(),
                 modes.stream().anyMatch(Mode::isToldAHue));
     }

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.units.Refusal;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
@@ -61,7 +62,7 @@ class PlotController {
     }
 
     /**
-     * A value as data, or as a person typed it, or a place as it was measured on set; one of them.
+     * A value as data, or as a person typed it, or a place as it was measured on set, or a unit that was exchanged; one of them.
      *
      * @param looked whether the person stands before it: then it is known, too, that somebody looked
      * @param insteadOf the value that the change was made on: for a device whose versions mean nothing any more, because the record was
@@ -71,6 +72,7 @@ class PlotController {
             @Schema(implementation = AttributeValue.class) @Nullable JsonNode value,
             @Nullable String text,
             @Nullable MeasuredBody measured,
+            @Nullable ExchangeBody exchange,
             @Nullable Boolean looked,
             @Schema(implementation = AttributeValue.class) @Nullable JsonNode insteadOf,
             @Nullable Reason reason,
@@ -116,9 +118,7 @@ class PlotController {
             @RequestBody KnotBody body,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
-        AttributeValue wanted = body.measured() == null
-                ? json.value(attribute, body.value(), body.text())
-                : plots.measured(shotId, placement, attribute, body.measured());
+        AttributeValue wanted = wanted(shotId, placement, attribute, body);
         long madeOn = body.insteadOf() == null
                 ? IfMatch.version(ifMatch)
                 : knots.revisionOf(shotId, placement, attribute, json.value(attribute, body.insteadOf()), wanted);
@@ -127,6 +127,20 @@ class PlotController {
                 new KnotChange(placement, attribute, wanted, body.reason(), body.note(), person.getName(), madeOn),
                 Boolean.TRUE.equals(body.looked()),
                 person);
+    }
+
+    private AttributeValue wanted(long shotId, String placement, Attribute attribute, KnotBody body) {
+        if (body.measured() != null) {
+            return plots.measured(shotId, placement, attribute, body.measured());
+        }
+        if (body.exchange() == null) {
+            return json.value(attribute, body.value(), body.text());
+        }
+        if (attribute != Attribute.UNIT) {
+            throw new Refusal(
+                    "exchange", "Only a unit is exchanged: give the %s as a value.".formatted(attribute.label()));
+        }
+        return body.exchange().exchanged();
     }
 
     @Needs(Permission.PATCH)

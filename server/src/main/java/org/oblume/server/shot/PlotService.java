@@ -27,8 +27,11 @@ import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.SetPlan;
+import org.oblume.core.plot.SetPlan.Opening;
 import org.oblume.core.plot.SetStatus;
 import org.oblume.core.plot.StartValues;
+import org.oblume.core.reach.Reach;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.scene.PlacementCard;
 import org.oblume.server.scene.SceneService;
@@ -176,24 +179,30 @@ public class PlotService {
     @Transactional
     public KeptPlacement place(long shotId, NewPlacement wanted, String author) {
         RecordedShot before = records.locked(shotId);
+        SetPlan set = before.record().set();
+        @Nullable Opening opening = wanted.opening() == null ? null : set.opening(wanted.opening());
         Placement placement = new Placement(
                 wanted.key() == null ? keyFor(wanted.name()) : wanted.key(),
                 wanted.key() == null ? wanted.name() : freeName(before, wanted.name()),
                 wanted.kind(),
                 wanted.role(),
                 wanted.motivation(),
-                wanted.piece());
+                opening == null ? wanted.standing() : opening.asPiece(wanted.piece()));
         if (wanted.place() != null && wanted.measured() != null) {
             throw new Refusal("measured", "Say where it is drawn or how it was measured, one of the two.");
         }
-        List<AttributeValue> values = wanted.place() == null
-                ? asItStands(before, wanted.measured())
-                : planned(before, placement, wanted, wanted.place());
+        List<AttributeValue> values = !placement.kind().isThing()
+                ? List.of(SetStatus.ON, wanted.said())
+                : opening != null
+                        ? StartValues.ofDaylight(placement, opening, set.tapeWalls())
+                        : wanted.place() == null
+                                ? asItStands(before, wanted.measured())
+                                : planned(before, placement, wanted, wanted.place());
         refuseUnlessItMayStand(before, placement, values, wanted.reason());
         scenes.place(before.shot().sceneId(), placement);
         KeptPlacement kept =
                 keep(before, placement, startKnots(before.slate(), placement, values, wanted.reason(), author));
-        return wanted.place() == null
+        return wanted.place() == null && opening == null && placement.kind().isThing()
                 ? new KeptPlacement(kept.key(), before, confirmations.confirmAll(kept.after(), kept.key(), author))
                 : kept;
     }
@@ -273,9 +282,10 @@ public class PlotService {
         CarryBook book = shot.record().book();
         book.requireReason(shot.slate(), reason);
         book.refuseChangingWhatWasShot(shot.slate(), new ValueKey(placement.key(), Attribute.STANDING));
-        values.stream().filter(Place.class::isInstance).map(Place.class::cast).forEach(place -> shot.record()
-                .set()
-                .check(placement, place));
+        values.forEach(value -> {
+            Reach.require(shot.record(), shot.state(), placement, value);
+            shot.record().check(placement, value);
+        });
     }
 
     private KeptPlacement keep(RecordedShot before, Placement placement, List<Knot> tied) {

@@ -11,9 +11,14 @@ import org.oblume.core.plot.Placement;
  *
  * @param shot what is said of it
  * @param scene its scene, whole
+ * @param record the scene for {@code core}, with what stands in this shot
  * @param state what holds in it
  */
-public record RecordedShot(Shot shot, StoredScene scene, ShotState state) {
+public record RecordedShot(Shot shot, StoredScene scene, SceneRecord record, ShotState state) {
+
+    public RecordedShot(Shot shot, StoredScene scene, ShotState state) {
+        this(shot, scene, scene.record().in(state), state);
+    }
 
     public Slate slate() {
         return shot.card().slate();
@@ -21,11 +26,6 @@ public record RecordedShot(Shot shot, StoredScene scene, ShotState state) {
 
     /** The marks on set, in the scene's order. */
     public List<Placement> marks() {
-        return state.marks(record().placements());
-    }
-
-    /** The scene for {@code core}. */
-    public SceneRecord record() {
-        return scene.record();
+        return state.marks(record.placements());
     }
 }

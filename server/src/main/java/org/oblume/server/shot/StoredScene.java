@@ -99,7 +99,10 @@ public final class StoredScene {
         return completeness.computeIfAbsent(
                 shot.shot().id(),
                 id -> Completeness.of(
-                        record, shot.state(), confirmations, scene.heading().buildOrder()));
+                        shot.record(),
+                        shot.state(),
+                        confirmations,
+                        scene.heading().buildOrder()));
     }
 
     /** @throws NotFoundException when the scene has no such shot */

@@ -100,8 +100,8 @@ class ExchangeOverHttpTest {
         return Stream.of(
                 new Broken(
                         "of a newer version",
-                        f -> f.put("version", 4),
-                        "This file is version 4; this Oblume reads version 3."),
+                        f -> f.put("version", 5),
+                        "This file is version 5; this Oblume reads version 4."),
                 new Broken("of something else", f -> f.put("format", "recipe"), "This is not an Oblume scene"),
                 new Broken("without its set", f -> f.remove("set"), "set"),
                 new Broken(

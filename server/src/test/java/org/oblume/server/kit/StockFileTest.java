@@ -103,6 +103,12 @@ class StockFileTest {
     }
 
     private static Kit kit(Path data) {
-        return new KitService(data, mock(OwnFixtureRepository.class), mock(RecordJson.class), noDatabase()).kit();
+        return new KitService(
+                        data,
+                        mock(OwnFixtureRepository.class),
+                        mock(OwnStockRepository.class),
+                        mock(RecordJson.class),
+                        noDatabase())
+                .kit();
     }
 }
