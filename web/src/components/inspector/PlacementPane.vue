@@ -6,7 +6,7 @@ import HeadMark from '@/components/plot/HeadMark.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import OtherMark from '@/components/plot/OtherMark.vue'
 import { signed } from '@/lib/print'
-import { calledWords } from '@/lib/words'
+import { calledWords, EFFECTS } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
 import { useLight } from '@/stores/light'
@@ -25,6 +25,9 @@ import TapeRows from './TapeRows.vue'
 import ThingMenu from './ThingMenu.vue'
 import ValueRow from './ValueRow.vue'
 
+const EFFECT_NAMES = EFFECTS.filter((e) => e.key !== 'NONE')
+  .map((e) => e.name)
+  .join(', ')
 /** What is selected: everything that is recorded of it in this shot. */
 const props = defineProps<{ placed: Placed }>()
 const plot = usePlot()
@@ -152,7 +155,7 @@ function setOutside(outside: boolean) {
         <ValueRow
           :placed="placed"
           attribute="EFFECT"
-          hint="flicker, flash, pulse, lightning, screen, faulty, passing, and how often a second: flicker 3; or none"
+          :hint="`${EFFECT_NAMES}, and how often a second: flicker 3; in two colours: beacon 2 between hue 30 and hue 190; or none`"
         />
         <div class="derived">
           <span>behind it all</span>

@@ -32,7 +32,7 @@ class DomeLightIT {
 
     private static Object api(String method, String path, String body) {
         return crew.fetch(
-                "const r = await fetch('%s', { method: '%s', headers: { 'Content-Type': 'application/json', 'If-Match': '\"0\"' }, body: '%s' }); return r.status"
+                "const r = await fetch('%s', { method: '%s', headers: { 'Content-Type': 'application/json', 'If-Match': '\"1\"' }, body: '%s' }); return r.status"
                         .formatted(path, method, body));
     }
 
@@ -57,11 +57,11 @@ class DomeLightIT {
         crew.open(SHOT + "plot");
         crew.press("Place…");
         crew.see("[role=dialog]");
-        crew.press("Full-colour LED bulb 9 W");
+        crew.press("Bicolour LED spot 60 W");
         crew.fill("What the crew calls it here", "Cabin light");
         crew.fill("Which unit", "Cabin 1");
         crew.press("Place it");
-        crew.seeText("Full-colour LED bulb 9 W");
+        crew.seeText("Bicolour LED spot 60 W");
         assertThat(api(
                         "PUT",
                         "/api/shots/11/placements/cabin-light/PATCH",
@@ -73,7 +73,9 @@ class DomeLightIT {
         cue("3", "the hatch shuts", "4", "Hatch shuts", "0", "0.5");
         crew.seeText("3. the hatch shuts, 4 s later: Cabin light 0 % in 0.5 s");
 
-        api("POST", "/api/rig/units", "{\"shotId\":11}");
+        assertThat(api("POST", "/api/rig/units", "{\"shotId\":11}"))
+                .as("it hangs")
+                .isEqualTo(200L);
         crew.open(SHOT + "recall");
         crew.press("Arm output…");
         crew.see("[role=dialog]");
@@ -93,8 +95,10 @@ class DomeLightIT {
         crew.until("see it wait", d -> crew.text("[aria-label=Output]").contains("fading") ? true : null);
         assertThat(level()).as("it waits four seconds").isEqualTo(100);
         crew.until("see the cabin light go out", d -> level() == 0 ? true : null);
-        assertThat((System.nanoTime() - shut) / 1e9).as("seconds until it is out").isGreaterThan(4);
-        crew.press("Back");
+        assertThat((System.nanoTime() - shut) / 1e9)
+                .as("seconds until it is out")
+                .isGreaterThan(4);
+        crew.pressCss("[aria-label=Cues] button");
         crew.until("see it on again, at once", d -> level() == 100 ? true : null);
         assertThat(crew.complaints()).isEmpty();
     }
@@ -108,10 +112,10 @@ class DomeLightIT {
         crew.seeText("Light after it");
     }
 
-    /** What the bulb of the simulated rig hears, percent. */
+    /** What the bulb of the simulated rig hears, percent; -1 while none hangs. */
     private static long level() {
         Object heard = crew.fetch(
-                "const u = (await (await fetch('/api/rig')).json()).units.find((u) => u.answer.unit === 'Cabin 1'); return Math.round(u.answer.dialled.levelPercent)");
+                "const u = (await (await fetch('/api/rig')).json()).units.find((u) => u.answer.unit === 'Cabin 1'); return u ? Math.round(u.answer.dialled.levelPercent) : -1");
         return ((Number) heard).longValue();
     }
 }

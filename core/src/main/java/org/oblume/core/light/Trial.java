@@ -49,10 +49,7 @@ public record Trial(
             Set<String> out,
             Map<String, Calibration> calibrations) {
         ShotState recorded = now.book().resolve(slate);
-        changes.forEach(change -> {
-            Reach.require(now, recorded, now.placement(change.placement()), change.value());
-            now.check(change.placement(), change.value());
-        });
+        changes.forEach(change -> now.check(change.placement(), change.value()));
         List<Change> wanted = last(changes);
         SceneRecord tried = with(now, slate, wanted);
         List<ExposureHold> held = new ArrayList<>();
@@ -73,6 +70,9 @@ public record Trial(
             tried = with(now, slate, wanted);
         }
         ShotState state = tried.book().resolve(slate);
+        for (Change change : wanted) {
+            Reach.require(tried, state, tried.placement(change.placement()), change.value());
+        }
         return new Trial(tried, state, List.copyOf(wanted), held, light(tried, slate, out, calibrations));
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
@@ -117,14 +118,16 @@ public record PatchedUnit(Placement placement, Patch patch, List<Mode> modes, Fi
         if (!isPatched()) {
             return List.of(values.say());
         }
-        return mode().filter(Mode::isKnown).map(m -> values.unsupportedBy(m, placement)).orElse(List.of()).stream()
-                .map(lost -> switch (lost) {
-                    case CCT -> "%.0f K".formatted(values.kelvin());
-                    case TINT -> "tint " + new Tint(values.duv()).say();
-                    case HUE -> values.colour().say();
-                    case EFFECT, RATE -> values.effect().say();
-                    default -> "level %.0f %%".formatted(values.levelPercent());
-                })
+        Stream<String> lost =
+                mode().filter(Mode::isKnown).map(m -> values.unsupportedBy(m, placement)).orElse(List.of()).stream()
+                        .map(parameter -> switch (parameter) {
+                            case CCT -> "%.0f K".formatted(values.kelvin());
+                            case TINT -> "tint " + new Tint(values.duv()).say();
+                            case HUE -> values.colour().say();
+                            case EFFECT, RATE -> values.effect().say();
+                            default -> "level %.0f %%".formatted(values.levelPercent());
+                        });
+        return Stream.concat(lost, values.effect().colours().map(c -> "its effect " + c).stream())
                 .distinct()
                 .toList();
     }

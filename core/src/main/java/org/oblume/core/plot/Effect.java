@@ -3,6 +3,7 @@ package org.oblume.core.plot;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -15,8 +16,10 @@ import org.oblume.core.units.Refusal;
  *
  * @param kind what it does
  * @param rateHz changes or flashes a second, 0 to 30; 0 when it is steady
+ * @param one a colour that it goes between, or null for the light's own
+ * @param other the other one, given with it
  */
-public record Effect(Kind kind, double rateHz) implements AttributeValue {
+public record Effect(Kind kind, double rateHz, @Nullable Colour one, @Nullable Colour other) implements AttributeValue {
 
     public static final Effect NONE = new Effect(Kind.NONE, 0);
     /** Fastest rate that can be recorded, a second. */
@@ -24,8 +27,8 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
     /** Flashes a second from which they can trigger a seizure (a common guideline; people who know the cast decide). */
     private static final double RISKY_HZ = 3;
 
-    private static final Pattern TYPED =
-            Pattern.compile("([a-z]+)(?:,? (\\d+(?:[.,]\\d+)?)(?: ?hz| ?/ ?s| a second)?)?");
+    private static final Pattern TYPED = Pattern.compile(
+            "([a-z]+)(?:,? (\\d+(?:[.,]\\d+)?)(?: ?hz| ?/ ?s| a second)?)?(?:,? (?:between )?((?:hue|white).*) and (.+))?");
 
     /** What a light does by itself; the names are ours. Their order is how they are told to a light: append only. */
     public enum Kind {
@@ -34,16 +37,26 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
         FLASH(2, true),
         PULSE(3, false),
         LIGHTNING(4, true),
-        SCREEN(5, false),
+        /** A television, a monitor. */
+        SCREEN(5, false, "television"),
         FAULTY(6, true),
-        PASSING(7, false);
+        PASSING(7, false),
+        FIRE(8, false),
+        /** The lights of those who come to help. */
+        BEACON(9, true, "emergency");
 
         private final int code;
         private final boolean flashes;
+        private final Set<String> alsoTyped;
 
-        Kind(int code, boolean flashes) {
+        Kind(int code, boolean flashes, String... alsoTyped) {
             this.code = code;
             this.flashes = flashes;
+            this.alsoTyped = Set.of(alsoTyped);
+        }
+
+        private boolean isTyped(String word) {
+            return word.equals(label()) || alsoTyped.contains(word);
         }
 
         /** What stands for it on the network, 0 to 25; it is what fixtures in the field listen to and never changes. */
@@ -68,28 +81,52 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
                     "rateHz", "A %s needs a rate: give how many times a second, such as 2.".formatted(kind.label()));
         }
         rateHz = kind == Kind.NONE ? 0 : rateHz;
+        if ((one == null) != (other == null)) {
+            throw new Refusal("one", "An effect goes between two colours: give both, or neither.");
+        }
+        one = kind == Kind.NONE ? null : one;
+        other = kind == Kind.NONE ? null : other;
     }
 
-    /** Reads {@code flicker 3}, {@code flash 4 Hz}, {@code none}; once a second unless said. */
+    /** In the light's own colour. */
+    public Effect(Kind kind, double rateHz) {
+        this(kind, rateHz, null, null);
+    }
+
+    /** Its two colours in words; empty when it is in the light's own. */
+    public Optional<String> colours() {
+        return one == null || other == null
+                ? Optional.empty()
+                : Optional.of("between %s and %s".formatted(one.say(), other.say()));
+    }
+
+    /**
+     * Reads {@code flicker 3}, {@code flash 4 Hz}, {@code beacon 2 between hue 30 and hue 190}, {@code none}; once a second unless said.
+     */
     public static Effect parse(String text) {
         String tidy = text.strip().toLowerCase(Locale.ROOT);
         Matcher m = TYPED.matcher(tidy);
         if (m.matches()) {
             for (Kind kind : Kind.values()) {
-                if (kind.label().equals(m.group(1))
-                        || (kind == Kind.NONE && m.group(1).equals("off"))) {
+                if (kind == Kind.NONE && (m.group(1).equals("off") || kind.isTyped(m.group(1)))) {
+                    return NONE;
+                }
+                if (kind.isTyped(m.group(1))) {
                     return new Effect(
                             kind,
-                            kind == Kind.NONE
-                                    ? 0
-                                    : m.group(2) == null
-                                            ? 1
-                                            : Double.parseDouble(m.group(2).replace(',', '.')));
+                            m.group(2) == null
+                                    ? 1
+                                    : Double.parseDouble(m.group(2).replace(',', '.')),
+                            m.group(3) == null ? null : Colour.parse(m.group(3)),
+                            m.group(4) == null ? null : Colour.parse(m.group(4)));
                 }
             }
         }
-        throw new Refusal("“%s” is not an effect: type one of %s, and a rate, such as flicker 3."
-                .formatted(text, Arrays.stream(Kind.values()).map(Kind::label).collect(Collectors.joining(", "))));
+        throw new Refusal(
+                "“%s” is not an effect: type one of %s, and a rate, such as flicker 3, or beacon 2 between hue 30 and hue 190."
+                        .formatted(
+                                text,
+                                Arrays.stream(Kind.values()).map(Kind::label).collect(Collectors.joining(", "))));
     }
 
     public boolean runs() {
@@ -111,6 +148,12 @@ public record Effect(Kind kind, double rateHz) implements AttributeValue {
 
     @Override
     public String say() {
-        return runs() ? "%s, %s a second".formatted(kind.label(), Format.number(rateHz)) : "none";
+        return runs()
+                ? "%s, %s a second%s"
+                        .formatted(
+                                kind.label(),
+                                Format.number(rateHz),
+                                colours().map(c -> " " + c).orElse(""))
+                : "none";
     }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.oblume.core.network.Mode;
 import org.oblume.core.network.Parameter;
 import org.oblume.core.plot.Colour;
+import org.oblume.core.plot.Effect;
 import org.oblume.core.units.Phrase;
 
 /** A hue on a light whose modes are known and have none. */
@@ -12,11 +13,12 @@ final class DialledHue implements ReachRule {
 
     @Override
     public Optional<Phrase> refuses(Wanted wanted) {
-        return wanted.as(Colour.class)
-                .filter(colour ->
-                        !colour.plain() && hasNone(Mode.of(wanted.placement().piece())))
-                .map(colour -> Phrase.of("%s has no hue to dial: record white, and hang a colour before it."
-                        .formatted(wanted.placement().name())));
+        boolean isAsked = wanted.as(Colour.class).filter(c -> !c.plain()).isPresent()
+                || wanted.as(Effect.class).flatMap(Effect::colours).isPresent();
+        return isAsked && hasNone(Mode.of(wanted.placement().piece()))
+                ? Optional.of(Phrase.of("%s has no hue to dial: record white, and hang a colour before it."
+                        .formatted(wanted.placement().name())))
+                : Optional.empty();
     }
 
     private static boolean hasNone(List<Mode> modes) {

@@ -11,10 +11,12 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
+import org.oblume.core.carry.LookState;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ValueKey;
 import org.oblume.core.filter.StockItem;
+import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
@@ -89,7 +91,30 @@ public final class CommandParser {
     public static ParsedCommand read(String line, SceneRecord scene, RecordedState state, List<StockItem> stock) {
         CommandParser reader = new CommandParser(scene, state, stock);
         reader.read(new Tokens(line));
+        reader.leaveOutWhatCannotBe(line);
         return new ParsedCommand(List.copyOf(reader.changes.values()), List.copyOf(reader.holds), reader.problems);
+    }
+
+    /** Looked at when all is said: what is moved out of a room may be higher than its ceiling. */
+    private void leaveOutWhatCannotBe(String line) {
+        for (Change change : List.copyOf(changes.values())) {
+            try {
+                Reach.require(scene, said(change.placement()), scene.placement(change.placement()), change.value());
+            } catch (Refusal refused) {
+                problems.add(new ParsedCommand.Problem(0, line.length(), refused.phrase(), List.of()));
+                changes.remove(change.key());
+            }
+        }
+    }
+
+    /** A thing as it would be with all that was said. */
+    private RecordedState said(String key) {
+        List<Change> values = new ArrayList<>();
+        for (Attribute attribute : Attribute.values()) {
+            state.value(key, attribute).ifPresent(v -> values.add(new Change(key, v)));
+        }
+        changes.values().stream().filter(c -> c.placement().equals(key)).forEach(values::add);
+        return new LookState(state.name(), values);
     }
 
     private void read(Tokens words) {
@@ -202,7 +227,6 @@ public final class CommandParser {
     }
 
     void put(Placement placement, AttributeValue value) {
-        Reach.require(scene, state, placement, value);
         scene.check(placement.key(), value);
         Change change = new Change(placement.key(), value);
         changes.put(change.key(), change);

@@ -120,6 +120,30 @@ class RecordedValuesTest {
                 .hasMessage("Key: colour temperature 7000 K is out of range: give 2700 to 6500 K.");
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "fire; fire, 1 a second",
+                "television 2; screen, 2 a second",
+                "emergency 2 between hue 30 and hue 190, saturation 60; beacon, 2 a second between hue 30°, saturation 100 % and hue 190°, saturation 60 %",
+                "beacon 2, hue 30 and white; beacon, 2 a second between hue 30°, saturation 100 % and white",
+                "lightning 4 hz; lightning, 4 a second",
+                "off; none"
+            })
+    void anEffectIsTypedByNameRateAndTwoColours(String typed, String said) {
+        assertThat(Effect.parse(typed).say()).isEqualTo(said);
+        assertThat(Effect.parse(Effect.parse(typed).say())).isEqualTo(Effect.parse(typed));
+    }
+
+    @Test
+    void anEffectGoesBetweenTwoColoursOrNone() {
+        assertThatThrownBy(() -> new Effect(Effect.Kind.FIRE, 1, Colour.WHITE, null))
+                .hasMessageContaining("two colours");
+        assertThat(new Effect(Effect.Kind.BEACON, 3).canTriggerSeizures()).isTrue();
+        assertThat(new Effect(Effect.Kind.FIRE, 5).canTriggerSeizures()).isFalse();
+    }
+
     @Test
     void aFlagHasNoLevelAndIsNeverJustOff() {
         assertThatThrownBy(() -> FLAG.check(new Level(20))).hasMessage("Negative fill has no level to record.");

@@ -19,6 +19,7 @@ import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.Cue;
+import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
@@ -89,6 +90,8 @@ class ReachTest {
     @Test
     void aHueIsRefusedOnlyWhereTheModesAreKnownToHaveNone() {
         refuses(new Colour(210, 80), "has no hue to dial");
+        refuses(Effect.parse("beacon 2 between hue 30 and hue 190"), "has no hue to dial");
+        takes(SetPlan.OPEN, WHITE, Effect.parse("beacon 2"));
         takes(SetPlan.OPEN, WHITE, Colour.WHITE);
         takes(SetPlan.OPEN, null, new Colour(210, 80));
         takes(SetPlan.OPEN, "8-bit: 4", new Colour(210, 80));

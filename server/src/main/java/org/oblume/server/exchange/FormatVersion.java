@@ -17,6 +17,7 @@ final class FormatVersion {
     static final int FOURTH = 4;
 
     private static final Set<String> ATTRIBUTES_SINCE_FOURTH = Set.of("UNIT", "CONDITION", "CUE");
+    private static final Set<String> EFFECTS_SINCE_FOURTH = Set.of("FIRE", "BEACON");
     private static final Set<String> SINCE_THIRD = Set.of("taped", "polar", "alongWall", "onLandmark", "looked");
     private static final Set<String> SINCE_SECOND =
             Set.of("softness", "share", "doors", "allRound", "frontWidthM", "closed", "turned", "confirmedBy");
@@ -27,7 +28,10 @@ final class FormatVersion {
     static int of(JsonNode file) {
         for (JsonNode shot : file.path("shots")) {
             for (JsonNode knot : shot.path("knots")) {
-                if (ATTRIBUTES_SINCE_FOURTH.contains(knot.path("attribute").asText())) {
+                JsonNode value = knot.path("value");
+                if (ATTRIBUTES_SINCE_FOURTH.contains(knot.path("attribute").asText())
+                        || value.has("one")
+                        || EFFECTS_SINCE_FOURTH.contains(value.path("kind").asText())) {
                     return FOURTH;
                 }
             }

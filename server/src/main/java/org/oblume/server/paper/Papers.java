@@ -149,7 +149,7 @@ class Papers {
     /** @param scale 25 means 1 : 25; 0 for the largest that fits a page */
     Paper plot(long shotId, int scale, For reader) {
         Subject subject = subject(shotId);
-        Sheet.Table table = ShotParts.things(subject.placed, reader);
+        Sheet.Table table = ShotParts.legend(subject.placed, reader);
         PlanDrawing drawing = drawing(subject);
         return new Paper(
                 file(subject, "plot"),
@@ -211,6 +211,7 @@ class Papers {
     /** @param run of which rebuild, or null for the shot's open one */
     Paper rebuild(long shotId, @Nullable Long run, For reader) {
         RebuildView sheet = run == null ? rebuild.ofShot(shotId) : rebuild.ofRun(run);
+        Subject subject = subject(shotId);
         List<Sheet.Part> parts = new ArrayList<>();
         parts.add(new Sheet.Say(
                 "Put things up in this order. A and B are tapes along the floor from the landmarks named; left and right are as one walks from A to B.",
@@ -224,7 +225,7 @@ class Papers {
         parts.addAll(RecordGaps.of(
                 sheet.steps().stream().map(RebuildView.Step::placed).toList(), reader));
         sheet.misfits().forEach(m -> parts.add(new Sheet.Say("Does not fit: " + reader.say(m.words()), true)));
-        parts.addAll(ShotParts.around(subject(shotId).placed, reader));
+        parts.addAll(ShotParts.around(subject.placed, reader));
         parts.add(new Sheet.Steps(IntStream.range(0, sheet.steps().size())
                 .mapToObj(i -> step(i + 1, sheet.steps().get(i), reader))
                 .toList()));
@@ -258,8 +259,9 @@ class Papers {
         return new Paper(
                 "%s-rebuild".formatted(sheet.slate()),
                 new Sheet(
-                        "%s, %s".formatted(sheet.slate(), name),
-                        subtitle(sheet.scene().number(), sheet.scene().heading(), sheet.setName()),
+                        subject.title(name),
+                        subject.production + ". "
+                                + subtitle(sheet.scene().number(), sheet.scene().heading(), sheet.setName()),
                         reader.link("/shots/%d/rebuild".formatted(shotId)),
                         false,
                         parts),

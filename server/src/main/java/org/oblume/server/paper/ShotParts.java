@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.oblume.core.geometry.Side;
@@ -21,7 +22,36 @@ final class ShotParts {
     private static final List<Attribute> NOT_IN_A_CELL =
             List.of(Attribute.STANDING, Attribute.UNIT, Attribute.PLACE, Attribute.AIM, Attribute.ON_PURPOSE);
 
+    private static final Set<String> NOTHING = Set.of("", "none", "0");
+
     private ShotParts() {}
+
+    /** What stands, beside its drawing: what a crew needs to set it, on a page that may be narrow. */
+    static Sheet.Table legend(List<PlacedView> placed, Papers.For reader) {
+        return new Sheet.Table(
+                "",
+                List.of(
+                        Papers.column("Name", 1.2),
+                        Papers.column("Unit", 1.6),
+                        Papers.column("Place by tape", 2.6),
+                        Papers.figures("Height", 1.1),
+                        Papers.figures("Level", 1),
+                        Papers.column("White, hue, effect", 1.3),
+                        Papers.column("Through", 1.7),
+                        Papers.column("Address", 1.3)),
+                placed.stream()
+                        .filter(p -> p.placement().kind().isThing())
+                        .map(p -> List.of(
+                                p.placement().name(),
+                                what(p),
+                                tapes(p, reader),
+                                reader.say(p, Attribute.HEIGHT),
+                                isOff(p) ? "off" : reader.say(p, Attribute.LEVEL),
+                                said(p, DIALLED, reader),
+                                reader.say(p, Attribute.MODIFIERS),
+                                reader.say(p, Attribute.PATCH)))
+                        .toList());
+    }
 
     /** What stands, as a crew reads it on one sheet. */
     static Sheet.Table things(List<PlacedView> placed, Papers.For reader) {
@@ -31,10 +61,10 @@ final class ShotParts {
                         Papers.column("Name", 1.2),
                         Papers.column("Unit", 1.8),
                         Papers.column("Place by tape", 2.6),
-                        Papers.figures("Height", 0.8),
+                        Papers.figures("Height", 1),
                         Papers.column("Aim", 1.6),
-                        Papers.figures("Beam", 0.7),
-                        Papers.figures("Level", 0.7),
+                        Papers.figures("Beam", 0.8),
+                        Papers.figures("Level", 0.8),
                         Papers.column("White, hue, effect", 1.5),
                         Papers.column("Through", 2.2),
                         Papers.column("Control, menu", 1.7)),
@@ -109,7 +139,7 @@ final class ShotParts {
     private static String said(PlacedView placed, List<Attribute> attributes, Papers.For reader) {
         return attributes.stream()
                 .map(a -> reader.say(placed, a))
-                .filter(s -> !s.isEmpty() && !s.equals("none"))
+                .filter(s -> !NOTHING.contains(s))
                 .collect(Collectors.joining(", "));
     }
 

@@ -118,6 +118,9 @@ public class KnotService {
                 changed.addAll(pinned(record, shot, change));
             }
         }
+        if (kind == Kind.EDIT) {
+            requireWithinReach(after, shot, changes);
+        }
         if (!changed.isEmpty()) {
             keep(
                     record,
@@ -127,6 +130,17 @@ public class KnotService {
                             shotId, changes.get(0).author(), clock.instant(), String.join(", ", names), kind, ofEdit));
         }
         return new Edited(revisions, recorded, after(recorded, after, changed));
+    }
+
+    /** Looked at when all of them are made: what is moved out of a room may be higher than its ceiling. */
+    private static void requireWithinReach(SceneRecord after, Shot shot, List<KnotChange> changes) {
+        ShotState state = after.book().resolve(shot.card().slate());
+        SceneRecord standing = after.in(state);
+        for (KnotChange change : changes) {
+            if (change.value() != null) {
+                Reach.require(standing, state, standing.placement(change.placement()), change.value());
+            }
+        }
     }
 
     /** A revision may have pinned values in other shots too: then the scene is read anew. */
@@ -289,10 +303,7 @@ public class KnotService {
             return carried;
         }
         before.book().requireReason(slate, change.reason());
-        ShotState state = before.book().resolve(slate);
-        SceneRecord standing = before.in(state);
-        Reach.require(standing, state, standing.placement(change.placement()), change.value());
-        standing.check(change.placement(), change.value());
+        before.in(before.book().resolve(slate)).check(change.placement(), change.value());
         SceneRecord after =
                 before.with(before.book().with(List.of(new Knot(slate, change.placement(), change.value(), tie))));
         if (change.attribute() == Attribute.UNIT) {

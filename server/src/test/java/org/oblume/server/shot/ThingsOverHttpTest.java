@@ -218,6 +218,18 @@ class ThingsOverHttpTest {
     }
 
     @Test
+    void whatIsMovedOutOfTheRoomMayBeHigherThanItsCeiling() {
+        String both =
+                """
+                {"reason":"LOOK","changes":[
+                 {"placement":"key","attribute":"HEIGHT","value":{"heightM":6},"revision":0},
+                 {"placement":"key","attribute":"PLACE","value":{"xM":3,"yM":9,"outside":%s},"revision":0}]}""";
+        assertThat(api.post("/api/shots/" + shot + "/knots", both.formatted(true))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
     void whatCannotBeIsRefusedWithTheNearestThatCan() {
         assertThat(api.put(Api.path(shot, "key", "HEIGHT"), "{\"text\":\"9\",\"reason\":\"LOOK\"}", 0L)
                         .detail())
