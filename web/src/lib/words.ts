@@ -27,6 +27,8 @@ function named<K extends string>(words: Record<K, string>): { key: K; name: stri
 export const REASONS = named<Reason>(vocabulary.reasons).map((r) => ({ ...r, means: vocabulary.reasonsMean[r.key] }))
 
 export const ROLES = named<Role>(vocabulary.roles)
+/** What something that stands can be there for. */
+export const THING_ROLES = ROLES.filter((r) => r.key !== 'CONDITION' && r.key !== 'CUE')
 
 /** What a person is here for, and may do. */
 export const TEAM_ROLES = named<TeamRole>(vocabulary.teamRoles).map((r) => ({

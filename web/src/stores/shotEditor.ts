@@ -59,6 +59,12 @@ export const useShotEditor = defineStore('shotEditor', () => {
       return tried.get(p.placement.key) ?? (wishes.length ? asMeant(p, wishes) : p)
     })
   })
+  /** What changes within the shot, in order. */
+  const cues = computed(() =>
+    placements.value
+      .filter((p) => p.onSet && p.placement.kind === 'CUE')
+      .sort((a, b) => (value(a, 'CUE')?.order ?? 0) - (value(b, 'CUE')?.order ?? 0)),
+  )
   const camera = computed(() => placements.value.find((p) => p.placement.kind === 'CAMERA'))
   const chosen = computed(() => placements.value.find((p) => p.placement.key === plot.selected))
   /** Where the record has what is tried elsewhere. */
@@ -158,5 +164,5 @@ export const useShotEditor = defineStore('shotEditor', () => {
     }
   }
 
-  return { placements, camera, chosen, waiting, ghosts, draft, drag, drop, letGo, edit, put, putAll, recorded }
+  return { placements, cues, camera, chosen, waiting, ghosts, draft, drag, drop, letGo, edit, put, putAll, recorded }
 })

@@ -113,6 +113,17 @@ function select(key: string) {
               </select>
               <template v-else>{{ light.mark.name }}</template>
             </h2>
+            <select
+              v-if="editor.cues.length"
+              v-model="light.moment"
+              class="field !w-auto max-w-44"
+              aria-label="Moment of the shot"
+            >
+              <option :value="0">at the start</option>
+              <option v-for="(c, i) in editor.cues" :key="c.placement.key" :value="i + 1">
+                after {{ c.placement.name }}
+              </option>
+            </select>
             <span class="ml-auto text-small text-quiet"
               >rung: one source alone. bar: all together, predicted. ring: metered</span
             >

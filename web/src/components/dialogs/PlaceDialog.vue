@@ -4,7 +4,7 @@ import { answer, api } from '@/api/client'
 import type { Fixture, PlanPoint, Role } from '@/api/types'
 import { useSubmit } from '@/lib/useSubmit'
 import SizeFields from '@/components/fields/SizeFields.vue'
-import { hasOwnSize, ROLES } from '@/lib/words'
+import { hasOwnSize, THING_ROLES } from '@/lib/words'
 import { usePlot } from '@/stores/plot'
 import { useStock } from '@/stores/stock'
 import BaseDialog from './BaseDialog.vue'
@@ -140,7 +140,7 @@ function keep() {
         :options="openings"
       />
       <SizeFields v-if="fixture && hasOwnSize(fixture.kind) && !opening" v-model:wide="wide" v-model:high="high" />
-      <ChoiceField v-model="role" label="What it is there for" :options="ROLES" />
+      <ChoiceField v-model="role" label="What it is there for" :options="THING_ROLES" />
       <TextField v-model="motivation" label="What in the story would make this light" hint="may stay empty" />
     </form>
     <template #buttons>

@@ -7,7 +7,7 @@ import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import { useSubmit } from '@/lib/useSubmit'
-import { ROLES } from '@/lib/words'
+import { isThing, THING_ROLES } from '@/lib/words'
 import ExchangeDialog from './ExchangeDialog.vue'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
@@ -29,6 +29,8 @@ const copyName = ref('')
 const { busy, error, submit } = useSubmit()
 const many = computed(() => plot.chosenKeys.length > 1)
 const placement = computed(() => props.placed.placement)
+/** A condition of the place or a cue is only called otherwise. */
+const stands = computed(() => isThing(placement.value.kind))
 const APART_M = 0.6
 
 async function order(key: Order) {
@@ -98,17 +100,17 @@ function keepCopy() {
             Name, role, group…
           </button></MenuItem
         >
-        <MenuItem v-slot="{ active }" :disabled="plot.locked"
+        <MenuItem v-if="stands" v-slot="{ active }" :disabled="plot.locked"
           ><button class="menu-item" :class="{ 'bg-ground': active }" @click="dialog = 'exchange'">
             Unit, tag, size…
           </button></MenuItem
         >
-        <MenuItem v-slot="{ active }" :disabled="plot.locked"
+        <MenuItem v-if="stands" v-slot="{ active }" :disabled="plot.locked"
           ><button class="menu-item" :class="{ 'bg-ground': active }" @click="openCopy">Duplicate…</button></MenuItem
         >
       </template>
       <MenuItem
-        v-for="o in ORDERS"
+        v-for="o in stands ? ORDERS : []"
         :key="o.key"
         v-slot="{ active }"
         :disabled="plot.locked || (o.key === 'ROW' && !many)"
@@ -121,7 +123,7 @@ function keepCopy() {
           {{ o.name }}
         </button>
       </MenuItem>
-      <MenuItem v-slot="{ active }"
+      <MenuItem v-if="stands" v-slot="{ active }"
         ><button class="menu-item" :class="{ 'bg-ground': active }" @click="describeAll({ locked: !placement.locked })">
           {{ placement.locked ? 'Unlock' : 'Lock where it stands' }}
         </button></MenuItem
@@ -141,7 +143,7 @@ function keepCopy() {
   <BaseDialog :open="dialog === 'card'" :title="placement.name" :error="error" @close="dialog = undefined">
     <form id="card-form" @submit.prevent="keepCard">
       <TextField v-model="card.name" label="What the crew calls it here" :maxlength="60" />
-      <ChoiceField v-model="card.role" label="What it is there for" :options="ROLES" />
+      <ChoiceField v-if="stands" v-model="card.role" label="What it is there for" :options="THING_ROLES" />
       <TextField
         v-model="card.motivation as string"
         label="What in the story would make this light"

@@ -81,7 +81,7 @@ const figures = computed(() =>
     </button>
     <RouterLink
       v-if="standing.length"
-      class="cell phone:!hidden"
+      class="cell whitespace-nowrap phone:!hidden"
       :title="`${whole} of ${standing.length} could be rebuilt. What is missing`"
       :to="{ name: 'walk', params: { id: plot.shot.id } }"
     >

@@ -15,10 +15,8 @@ const light = useLight()
 const settings = useSettings()
 const adding = ref<'condition' | 'cue'>()
 
-const of = (kind: Placed['placement']['kind']) => editor.placements.filter((p) => p.onSet && p.placement.kind === kind)
-const conditions = computed(() => of('CONDITION'))
-const cues = computed(() => of('CUE').sort((a, b) => (value(a, 'CUE')?.order ?? 0) - (value(b, 'CUE')?.order ?? 0)))
-const nextOrder = computed(() => Math.max(0, ...cues.value.map((c) => value(c, 'CUE')?.order ?? 0)) + 1)
+const conditions = computed(() => editor.placements.filter((p) => p.onSet && p.placement.kind === 'CONDITION'))
+const nextOrder = computed(() => Math.max(0, ...editor.cues.map((c) => value(c, 'CUE')?.order ?? 0)) + 1)
 const say = (placed: Placed) => {
   const now = held(placed, placed.placement.kind === 'CUE' ? 'CUE' : 'CONDITION')
   return now ? settings.printed(now.say) : ''
@@ -43,7 +41,7 @@ const say = (placed: Placed) => {
   <section aria-label="Cues">
     <h3 class="group-title">Within the shot</h3>
     <ul>
-      <li v-for="(c, i) in cues" :key="c.placement.key" class="flex items-start gap-1">
+      <li v-for="(c, i) in editor.cues" :key="c.placement.key" class="flex items-start gap-1">
         <button class="line grow" @click="plot.selected = c.placement.key">
           <b class="font-strong">{{ c.placement.name }}</b> {{ say(c) }}
         </button>
@@ -56,7 +54,7 @@ const say = (placed: Placed) => {
         </button>
       </li>
     </ul>
-    <p v-if="!cues.length" class="text-small text-quiet">Nothing changes from start to end.</p>
+    <p v-if="!editor.cues.length" class="text-small text-quiet">Nothing changes from start to end.</p>
     <button v-if="!plot.locked" class="button mt-1" @click="adding = 'cue'">Add a cue…</button>
   </section>
   <ConditionDialog :open="adding === 'condition'" @close="adding = undefined" />

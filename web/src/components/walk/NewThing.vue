@@ -3,13 +3,16 @@ import { computed, ref, watch } from 'vue'
 import type { NewPlacement, Placed, Role } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import KindList, { type Known } from './KindList.vue'
-import { ROLES } from '@/lib/words'
+import SizeFields from '@/components/fields/SizeFields.vue'
+import { hasOwnSize, THING_ROLES } from '@/lib/words'
 
 /** Something that stands on set and is not in the record: its kind, then what it is there for, which names it. */
 const props = defineProps<{ open: boolean; things: Placed[]; busy: boolean; error?: string }>()
 const emit = defineEmits<{ close: []; found: [thing: Omit<NewPlacement, 'key' | 'reason'>] }>()
 const chosen = ref<Known>()
 const name = ref('')
+const wide = ref('')
+const high = ref('')
 
 const roles = computed((): { key: Role; name: string }[] => {
   const kind = chosen.value?.kind
@@ -19,7 +22,7 @@ const roles = computed((): { key: Role; name: string }[] => {
       : kind === 'CAMERA'
         ? role === 'CAMERA'
         : role !== 'SUBJECT' && role !== 'CAMERA'
-  return ROLES.filter((r) => fits(r.key))
+  return THING_ROLES.filter((r) => fits(r.key))
 })
 
 /** `Key 2` when a key stands there already. */
@@ -33,13 +36,21 @@ const named = (role: { name: string }) => free(role.name.charAt(0).toUpperCase()
 
 function keep(role: Role, called: string) {
   const { kind, piece, beamDeg } = chosen.value!
-  emit('found', { name: called, kind, role, piece, beamDeg })
+  emit('found', {
+    name: called,
+    kind,
+    role,
+    piece,
+    beamDeg,
+    wide: wide.value || undefined,
+    high: high.value || undefined,
+  })
 }
 watch(
   () => props.open,
   () => {
     chosen.value = undefined
-    name.value = ''
+    name.value = wide.value = high.value = ''
   },
 )
 </script>
@@ -55,6 +66,7 @@ watch(
       <KindList :things="things" unknown @pick="chosen = $event" />
     </template>
     <template v-else>
+      <SizeFields v-if="hasOwnSize(chosen.kind)" v-model:wide="wide" v-model:high="high" />
       <div class="grid grid-cols-2 gap-2">
         <button
           v-for="r in roles"
