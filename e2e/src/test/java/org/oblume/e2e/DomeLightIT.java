@@ -61,7 +61,7 @@ class DomeLightIT {
         crew.fill("What the crew calls it here", "Cabin light");
         crew.fill("Which unit", "Cabin 1");
         crew.press("Place it");
-        crew.seeText("Bicolour LED spot 60 W");
+        crew.until("see it placed", d -> crew.text("aside h2").equals("Cabin light") ? true : null);
         assertThat(api(
                         "PUT",
                         "/api/shots/11/placements/cabin-light/PATCH",

@@ -229,7 +229,7 @@ class SameLightIT {
         String shot = shot("17B");
         gaffer.open("/shots/%s/rebuild".formatted(shot));
         gaffer.press("Done");
-        gaffer.seeText("1 of 6 done");
+        gaffer.seeText("1 of 7 done");
         assertThat(gaffer.fetch(
                         "return (await fetch('/api/shots/%s/placements/key/LEVEL', { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': '\"1\"' }, body: JSON.stringify({ text: '55', reason: 'FIX' }) })).status"
                                 .formatted(shot)))
@@ -239,7 +239,7 @@ class SameLightIT {
         gaffer.seeText("70 to 55 %");
         gaffer.press("Go on with it as it is now");
         gaffer.until("see no more of it", d -> gaffer.text().contains("was changed since") ? null : true);
-        gaffer.seeText("1 of 6 done");
+        gaffer.seeText("1 of 7 done");
     }
 
     private static void theKeyIsReplaced(Browser grip) {

@@ -60,7 +60,8 @@ class LightController {
             double withinM,
             List<ProposedChange> changes,
             List<String> holds,
-            List<String> out) {}
+            List<String> out,
+            @Nullable Integer cue) {}
 
     record Line(String text) {}
 
@@ -116,6 +117,7 @@ class LightController {
                 changes(asked.changes()),
                 asked.holds(),
                 Set.copyOf(asked.out()),
+                asked.cue() == null ? 0 : asked.cue(),
                 new LightService.Point(PlanPoint.of(asked.xM(), asked.yM()), asked.heightM(), asked.withinM()));
     }
 

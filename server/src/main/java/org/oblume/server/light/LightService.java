@@ -66,10 +66,8 @@ public class LightService {
     TrialView tried(long shotId, List<Change> changes, List<String> holds, Set<String> out, int cue) {
         RecordedShot shot = records.shot(shotId);
         StoredScene record = shot.scene();
-        List<Change> all = new ArrayList<>(
-                CueSheet.of(shot.record().placements(), shot.state()).changes(cue));
-        all.addAll(changes);
-        Trial trial = Trial.of(shot.record(), shot.slate(), all, holds, out, calibrations.of(record));
+        Trial trial =
+                Trial.of(shot.record(), shot.slate(), after(shot, cue, changes), holds, out, calibrations.of(record));
         ShotState before = shot.state();
         Set<String> keys = new LinkedHashSet<>(
                 trial.changes().stream().map(Change::placement).toList());
@@ -83,6 +81,14 @@ public class LightService {
                         .toList(),
                 placed,
                 lights(record, trial.state(), trial.light(), out).view());
+    }
+
+    /** What cues have changed, and over it what is tried. */
+    private static List<Change> after(RecordedShot shot, int cue, List<Change> changes) {
+        List<Change> all = new ArrayList<>(
+                CueSheet.of(shot.record().placements(), shot.state()).changes(cue));
+        all.addAll(changes);
+        return all;
     }
 
     /**
@@ -105,12 +111,14 @@ public class LightService {
      *
      * @param holds keys of lights that keep the mark's stop
      * @param out keys of lights that are taken as off
+     * @param cue how many cues of the shot have run
      * @throws Refusal when a change could not be kept, a light cannot be held, or the place is out of reach
      */
-    LandingView landing(long shotId, List<Change> changes, List<String> holds, Set<String> out, Point point) {
+    LandingView landing(long shotId, List<Change> changes, List<String> holds, Set<String> out, int cue, Point point) {
         RecordedShot shot = records.shot(shotId);
         StoredScene record = shot.scene();
-        Trial trial = Trial.of(shot.record(), shot.slate(), changes, holds, out, calibrations.of(record));
+        Trial trial =
+                Trial.of(shot.record(), shot.slate(), after(shot, cue, changes), holds, out, calibrations.of(record));
         @Nullable
         SpacePoint lens = trial.state()
                 .camera(record.record().placements())
