@@ -12,6 +12,7 @@ import org.oblume.rig.RunningRig;
 class DomeLightIT {
 
     private static final String SHOT = "/shots/11/";
+    private static final String LIGHT = "[aria-label='Light at the mark']";
     private static RunningRig rig;
     private static RunningOblume oblume;
     private static Browser crew;
@@ -106,10 +107,11 @@ class DomeLightIT {
     @Test
     void theLightIsAskedBeforeAndAfter() {
         crew.open(SHOT + "plot");
+        String before = crew.until("see the light at the start", d -> crew.text(LIGHT).contains("background") ? crew.text(LIGHT) : null);
         crew.press("Light after it");
-        crew.seeText("At the start");
+        crew.until("see other light", d -> crew.text(LIGHT).equals(before) ? null : true);
         crew.press("At the start");
-        crew.seeText("Light after it");
+        crew.until("see it as it was", d -> crew.text(LIGHT).equals(before) ? true : null);
     }
 
     /** What the bulb of the simulated rig hears, percent; -1 while none hangs. */

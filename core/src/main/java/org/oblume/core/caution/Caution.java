@@ -20,6 +20,8 @@ public record Caution(Kind kind, String sentence) {
         HEAT,
         /** A discharge lamp without its lens. */
         ULTRAVIOLET,
+        /** Much current on one circuit. */
+        LOAD,
         /** Haze and smoke: lungs and alarms. */
         AIR,
         /** Light that flashes as fast as can trigger a seizure. */
@@ -31,7 +33,7 @@ public record Caution(Kind kind, String sentence) {
 
         /** Whether it is minded as long as the thing is on, not only while it is carried and set. */
         public boolean isWhileItStands() {
-            return this == HEAT || this == ULTRAVIOLET || this == AIR || this == FLASH || this == PLACE;
+            return this != STAND && this != OVERHEAD && this != OUTSIDE && this != IN_THE_WAY;
         }
     }
 }

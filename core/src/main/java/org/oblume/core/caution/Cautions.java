@@ -15,6 +15,8 @@ public final class Cautions {
             new HotLamp(),
             new HotFront(),
             new DischargeLamp(),
+            new BurnLimits(),
+            new HighLoad(),
             new Flashes(),
             new InTheAir(),
             new OfThePlace());

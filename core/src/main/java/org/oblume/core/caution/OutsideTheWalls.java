@@ -10,7 +10,7 @@ final class OutsideTheWalls implements CautionRule {
 
     private static final Caution CAUTION = new Caution(
             Caution.Kind.OUTSIDE,
-            "Outside: keep cable joints dry and off the ground; wind takes stands. Ask the electrician.");
+            "Outside: keep cable joints dry and off the ground; wind takes stands. A qualified electrician decides what is fed here.");
 
     @Override
     public Optional<Caution> of(Placement placement, RecordedState state) {

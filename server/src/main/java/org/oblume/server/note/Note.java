@@ -11,7 +11,7 @@ import org.oblume.core.carry.Slate;
  * @param placement name of the thing it is of, or null
  * @param photo where the photograph is, or null
  */
-record Note(
+public record Note(
         long id,
         String text,
         @Nullable Slate slate,

@@ -127,7 +127,7 @@ public class NoteService {
     }
 
     @Transactional(readOnly = true)
-    List<Note> ofShot(long shotId) {
+    public List<Note> ofShot(long shotId) {
         Shot shot = shots.get(shotId);
         Map<Long, String> names = scenes.placed(shot.sceneId()).stream()
                 .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().name()));

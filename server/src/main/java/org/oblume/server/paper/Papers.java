@@ -14,8 +14,6 @@ import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.Waiver;
 import org.oblume.core.plot.Attribute;
-import org.oblume.core.plot.Modifiers;
-import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Numbers;
@@ -27,6 +25,7 @@ import org.oblume.server.continuity.MatchService;
 import org.oblume.server.continuity.MatchView;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.metering.MeterView;
+import org.oblume.server.note.NoteService;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.rebuild.RebuildService;
 import org.oblume.server.rebuild.RebuildSheets;
@@ -54,6 +53,7 @@ class Papers {
     private final MatchService matching;
     private final MeterService meter;
     private final ProductionService productions;
+    private final NoteService noted;
 
     Papers(
             ShotService shots,
@@ -64,7 +64,8 @@ class Papers {
             CompareService comparing,
             MatchService matching,
             MeterService meter,
-            ProductionService productions) {
+            ProductionService productions,
+            NoteService noted) {
         this.records = records;
         this.plots = plots;
         this.rebuild = rebuild;
@@ -73,6 +74,7 @@ class Papers {
         this.matching = matching;
         this.meter = meter;
         this.productions = productions;
+        this.noted = noted;
     }
 
     /**
@@ -159,26 +161,13 @@ class Papers {
                         reader.link("/shots/" + shotId + "/plot"),
                         PdfSheet.suitsLandscape(drawing),
                         List.of(new Sheet.Plan(drawing, scale), table)),
-                ShotParts.everything(subject.placed, reader));
+                ShotParts.everything(subject.placed, new NotesSaid(noted.ofShot(shotId)), reader));
     }
 
     Paper shotSheet(long shotId, For reader) {
         Subject subject = subject(shotId);
         Sheet.Table table = ShotParts.things(subject.placed, reader);
-        String camera = subject.placed.stream()
-                .filter(p -> p.placement().kind() == PlacementKind.CAMERA)
-                .findFirst()
-                .map(c -> Stream.of(
-                                Attribute.LENS,
-                                Attribute.STOP,
-                                Attribute.SPEED,
-                                Attribute.SHUTTER,
-                                Attribute.WHITE,
-                                Attribute.LENS_ND)
-                        .map(a -> reader.say(c, a))
-                        .filter(s -> !s.isEmpty())
-                        .collect(Collectors.joining(", ")))
-                .orElse("no camera");
+        NotesSaid notes = new NotesSaid(noted.ofShot(shotId));
         return new Paper(
                 file(subject, "sheet"),
                 new Sheet(
@@ -187,13 +176,14 @@ class Papers {
                         reader.link("/shots/" + shotId + "/plot"),
                         true,
                         Stream.of(
-                                        List.of(new Sheet.Say("Camera: %s.".formatted(camera), true)),
+                                        ShotParts.cameras(subject.placed, reader),
                                         RecordGaps.of(subject.placed, reader),
                                         ShotParts.around(subject.placed, reader),
-                                        List.of(table))
+                                        List.of(table),
+                                        notes.parts())
                                 .<Sheet.Part>flatMap(List::stream)
                                 .toList()),
-                ShotParts.everything(subject.placed, reader));
+                ShotParts.everything(subject.placed, notes, reader));
     }
 
     private static String file(Subject subject, String what) {
@@ -226,8 +216,10 @@ class Papers {
                 sheet.steps().stream().map(RebuildView.Step::placed).toList(), reader));
         sheet.misfits().forEach(m -> parts.add(new Sheet.Say("Does not fit: " + reader.say(m.words()), true)));
         parts.addAll(ShotParts.around(subject.placed, reader));
+        NotesSaid notes = new NotesSaid(noted.ofShot(shotId));
+        parts.addAll(notes.parts());
         parts.add(new Sheet.Steps(IntStream.range(0, sheet.steps().size())
-                .mapToObj(i -> step(i + 1, sheet.steps().get(i), reader))
+                .mapToObj(i -> RebuildParts.step(i + 1, sheet.steps().get(i), reader))
                 .toList()));
         parts.add(new Sheet.Plan(
                 sheet.run() == null
@@ -236,26 +228,6 @@ class Papers {
                 0));
         String name =
                 sheet.run() == null ? "rebuild" : "rebuild, " + sheet.run().name();
-        Sheet.Table table = new Sheet.Table(
-                "",
-                List.of(
-                        figures("Step", 0.5),
-                        column("Name", 1),
-                        column("What", 2),
-                        column("A from", 1),
-                        figures("A", 0.7),
-                        column("B from", 1),
-                        figures("B", 0.7),
-                        column("Side", 0.6),
-                        figures("Height", 0.8),
-                        column("Aim", 1.5),
-                        figures("Beam", 0.6),
-                        column("Through", 2),
-                        column("Settings", 2),
-                        column("Done by", 1)),
-                IntStream.range(0, sheet.steps().size())
-                        .mapToObj(i -> row(i + 1, sheet.steps().get(i), reader))
-                        .toList());
         return new Paper(
                 "%s-rebuild".formatted(sheet.slate()),
                 new Sheet(
@@ -265,92 +237,7 @@ class Papers {
                         reader.link("/shots/%d/rebuild".formatted(shotId)),
                         false,
                         parts),
-                table);
-    }
-
-    private static Sheet.Task step(int number, RebuildView.Step step, For reader) {
-        PlacedView placed = step.placed();
-        List<String> lines = new ArrayList<>();
-        PlacedView.Tapes tapes = placed.tapes();
-        String height = reader.say(placed, Attribute.HEIGHT);
-        if (placed.placement().kind().isThing()) {
-            lines.add(
-                    tapes == null
-                            ? "Place: %s. Height %s.".formatted(reader.say(placed, Attribute.PLACE), height)
-                            : "A %s from %s. B %s from %s. On the %s, walking A to B. Height %s."
-                                    .formatted(
-                                            reader.say(tapes.a().length()),
-                                            tapes.a().landmark(),
-                                            reader.say(tapes.b().length()),
-                                            tapes.b().landmark(),
-                                            tapes.side().name().toLowerCase(Locale.ROOT),
-                                            height));
-        }
-        if (placed.measured() != null && (tapes == null || !tapes.own())) {
-            lines.add("As it was measured: %s.".formatted(reader.say(placed.measured())));
-        }
-        if (step.third() != null) {
-            lines.add("Check: C %s from %s."
-                    .formatted(reader.say(step.third().length()), step.third().landmark()));
-        }
-        String aim = ShotParts.aim(placed);
-        if (!aim.isEmpty()) {
-            lines.add("Aim %s.%s"
-                    .formatted(
-                            aim,
-                            reader.say(placed, Attribute.BEAM).isEmpty()
-                                    ? ""
-                                    : " Beam %s.".formatted(reader.say(placed, Attribute.BEAM))));
-        }
-        if (!reader.say(placed, Attribute.MODIFIERS).isEmpty()
-                && !reader.say(placed, Attribute.MODIFIERS).equals(Modifiers.NONE.say())) {
-            lines.add("Through, from the lamp on: %s.".formatted(reader.say(placed, Attribute.MODIFIERS)));
-        }
-        String settings = ShotParts.settings(placed, reader);
-        if (!settings.isEmpty()) {
-            lines.add(settings + ".");
-        }
-        if (step.instead() != null) {
-            lines.add("Not as recorded: %s. %s (%s)."
-                    .formatted(
-                            Stream.concat(
-                                            Stream.ofNullable(step.instead().piece()),
-                                            step.instead().values().stream()
-                                                    .map(v -> "%s %s".formatted(v.label(), reader.say(v.now()))))
-                                    .collect(Collectors.joining(", ")),
-                            step.instead().why(),
-                            step.instead().author()));
-        }
-        lines.addAll(step.cautions());
-        String watts = placed.placement().piece().watts() > 0
-                ? ", %d W".formatted(Math.round(placed.placement().piece().watts()))
-                : "";
-        return new Sheet.Task(
-                number,
-                placed.placement().name(),
-                ShotParts.what(placed) + watts,
-                lines,
-                step.done() != null && !step.done().changedSince());
-    }
-
-    private static List<String> row(int number, RebuildView.Step step, For reader) {
-        PlacedView placed = step.placed();
-        PlacedView.Tapes tapes = placed.tapes();
-        return List.of(
-                String.valueOf(number),
-                placed.placement().name(),
-                ShotParts.what(placed),
-                tapes == null ? "" : tapes.a().landmark(),
-                tapes == null ? "" : reader.say(tapes.a().length()),
-                tapes == null ? "" : tapes.b().landmark(),
-                tapes == null ? "" : reader.say(tapes.b().length()),
-                tapes == null ? "" : tapes.side().name().toLowerCase(Locale.ROOT),
-                reader.say(placed, Attribute.HEIGHT),
-                ShotParts.aim(placed),
-                reader.say(placed, Attribute.BEAM),
-                reader.say(placed, Attribute.MODIFIERS),
-                ShotParts.settings(placed, reader),
-                step.done() == null ? "" : step.done().author());
+                RebuildParts.table(sheet.steps(), notes, reader));
     }
 
     Paper moves(String from, String to, For reader) {

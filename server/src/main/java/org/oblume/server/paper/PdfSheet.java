@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -18,6 +19,10 @@ import org.oblume.server.support.QrCode;
 
 /** Lays a sheet out on A4 pages: black on white, legible when it is copied. */
 final class PdfSheet {
+
+    /** Not between a figure and its unit. */
+    private static final Pattern BETWEEN_WORDS =
+            Pattern.compile("(?<!\\d)\\s+|\\s+(?!(?:m|mm|s|K|W|%|lx|fc|min)\\b|%)");
 
     private static final double MARGIN = 40;
     private static final double QR = 68;
@@ -295,11 +300,11 @@ final class PdfSheet {
         }
     }
 
-    /** A text in lines that are no wider than this; a word that is, is broken. */
+    /** A text in lines that are no wider than this; a figure stays with its unit, and a word that is wider is broken. */
     private List<String> wrapped(String text, double width, Face face, double size) {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
-        for (String word : text.strip().split("\\s+")) {
+        for (String word : BETWEEN_WORDS.split(text.strip())) {
             String rest = word;
             while (type.width(rest, face, size) > width && rest.length() > 1) {
                 int fits = rest.length() - 1;

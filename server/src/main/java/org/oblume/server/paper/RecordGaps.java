@@ -1,7 +1,9 @@
 package org.oblume.server.paper;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.oblume.server.shot.PlacedView;
 
@@ -23,10 +25,15 @@ final class RecordGaps {
                     true));
         }
         if (!guessed.isEmpty()) {
+            Map<String, List<String>> alike = guessed.stream()
+                    .collect(Collectors.groupingBy(
+                            p -> sentences(p, reader),
+                            LinkedHashMap::new,
+                            Collectors.mapping(p -> p.placement().name(), Collectors.toList())));
             parts.add(new Sheet.Say(
                     "Would have to be guessed: "
-                            + guessed.stream()
-                                    .map(p -> "%s: %s".formatted(p.placement().name(), sentences(p, reader)))
+                            + alike.entrySet().stream()
+                                    .map(e -> "%s: %s".formatted(String.join(", ", e.getValue()), e.getKey()))
                                     .collect(Collectors.joining(" ")),
                     false));
         }

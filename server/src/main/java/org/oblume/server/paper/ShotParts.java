@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.oblume.core.geometry.Side;
@@ -18,7 +19,17 @@ final class ShotParts {
 
     private static final List<Attribute> DIALLED =
             List.of(Attribute.CCT, Attribute.TINT, Attribute.COLOUR, Attribute.EFFECT);
+    private static final List<Attribute> OF_A_CAMERA = List.of(
+            Attribute.LENS, Attribute.STOP, Attribute.SPEED, Attribute.SHUTTER, Attribute.WHITE, Attribute.LENS_ND);
     private static final List<Attribute> TOLD = List.of(Attribute.PATCH, Attribute.MENU);
+    private static final List<Attribute> SETTINGS = Stream.of(
+                    List.of(Attribute.STANDING, Attribute.LEVEL),
+                    DIALLED,
+                    OF_A_CAMERA,
+                    List.of(Attribute.CONDITION),
+                    TOLD)
+            .flatMap(List::stream)
+            .toList();
     private static final List<Attribute> NOT_IN_A_CELL =
             List.of(Attribute.STANDING, Attribute.UNIT, Attribute.PLACE, Attribute.AIM, Attribute.ON_PURPOSE);
 
@@ -26,88 +37,121 @@ final class ShotParts {
 
     private ShotParts() {}
 
-    /** What stands, beside its drawing: what a crew needs to set it, on a page that may be narrow. */
-    static Sheet.Table legend(List<PlacedView> placed, Papers.For reader) {
+    /**
+     * A column of a thing.
+     *
+     * @param share of the width of the page, beside the other columns
+     */
+    private record Column(
+            String title, double share, boolean figures, BiFunction<PlacedView, Papers.For, String> says) {
+
+        Column(String title, double share, BiFunction<PlacedView, Papers.For, String> says) {
+            this(title, share, false, says);
+        }
+
+        static Column figures(String title, double share, Attribute attribute) {
+            return new Column(title, share, true, (p, reader) -> reader.say(p, attribute));
+        }
+
+        Column wide(double other) {
+            return new Column(title, other, figures, says);
+        }
+    }
+
+    private static final Column NAME =
+            new Column("Name", 1.1, (p, reader) -> p.placement().name());
+    private static final Column UNIT = new Column("Unit", 1.7, (p, reader) -> what(p));
+    private static final Column PLACE = new Column("Place by tape", 3, ShotParts::tapes);
+    private static final Column HEIGHT = Column.figures("Height", 0.9, Attribute.HEIGHT);
+    private static final Column AIM = new Column("Aim", 1.8, (p, reader) -> aim(p));
+    private static final Column BEAM = Column.figures("Beam", 0.7, Attribute.BEAM);
+    private static final Column LEVEL = new Column("Level", 0.8, true, ShotParts::level);
+    private static final Column WHITE = new Column("White, hue, effect", 1.4, (p, reader) -> said(p, DIALLED, reader));
+    private static final Column THROUGH = new Column("Through", 1.7, (p, reader) -> reader.say(p, Attribute.MODIFIERS));
+    private static final Column ADDRESS = new Column("Address", 1.3, (p, reader) -> reader.say(p, Attribute.PATCH));
+    private static final Column CONTROL = new Column("Control, menu", 2.1, (p, reader) -> said(p, TOLD, reader));
+
+    private static Sheet.Table table(List<Column> columns, Stream<PlacedView> rows, Papers.For reader) {
         return new Sheet.Table(
                 "",
-                List.of(
-                        Papers.column("Name", 1.2),
-                        Papers.column("Unit", 1.6),
-                        Papers.column("Place by tape", 2.6),
-                        Papers.figures("Height", 1.1),
-                        Papers.figures("Level", 1),
-                        Papers.column("White, hue, effect", 1.3),
-                        Papers.column("Through", 1.7),
-                        Papers.column("Address", 1.3)),
-                placed.stream()
-                        .filter(p -> p.placement().kind().isThing())
-                        .map(p -> List.of(
-                                p.placement().name(),
-                                what(p),
-                                tapes(p, reader),
-                                reader.say(p, Attribute.HEIGHT),
-                                isOff(p) ? "off" : reader.say(p, Attribute.LEVEL),
-                                said(p, DIALLED, reader),
-                                reader.say(p, Attribute.MODIFIERS),
-                                reader.say(p, Attribute.PATCH)))
+                columns.stream()
+                        .map(c -> new Sheet.Column(c.title, c.share, c.figures))
+                        .toList(),
+                rows.map(p -> columns.stream().map(c -> c.says.apply(p, reader)).toList())
                         .toList());
+    }
+
+    private static Stream<PlacedView> standing(List<PlacedView> placed) {
+        return placed.stream().filter(p -> p.placement().kind().isThing());
+    }
+
+    /** What stands, beside its drawing: what a crew needs to set it, on a page that may be narrow. */
+    static Sheet.Table legend(List<PlacedView> placed, Papers.For reader) {
+        return table(
+                List.of(
+                        NAME,
+                        UNIT.wide(1.6),
+                        PLACE.wide(2.6),
+                        HEIGHT.wide(1.1),
+                        LEVEL.wide(1),
+                        WHITE.wide(1.3),
+                        THROUGH,
+                        ADDRESS),
+                standing(placed),
+                reader);
     }
 
     /** What stands, as a crew reads it on one sheet. */
     static Sheet.Table things(List<PlacedView> placed, Papers.For reader) {
-        return new Sheet.Table(
-                "",
-                List.of(
-                        Papers.column("Name", 1.2),
-                        Papers.column("Unit", 1.8),
-                        Papers.column("Place by tape", 2.6),
-                        Papers.figures("Height", 1),
-                        Papers.column("Aim", 1.6),
-                        Papers.figures("Beam", 0.8),
-                        Papers.figures("Level", 0.8),
-                        Papers.column("White, hue, effect", 1.5),
-                        Papers.column("Through", 2.2),
-                        Papers.column("Control, menu", 1.7)),
-                placed.stream()
-                        .filter(p -> p.placement().kind().isThing())
-                        .map(p -> List.of(
-                                p.placement().name(),
-                                what(p),
-                                tapes(p, reader),
-                                reader.say(p, Attribute.HEIGHT),
-                                aim(p),
-                                reader.say(p, Attribute.BEAM),
-                                isOff(p) ? "off" : reader.say(p, Attribute.LEVEL),
-                                said(p, DIALLED, reader),
-                                reader.say(p, Attribute.MODIFIERS),
-                                said(p, TOLD, reader)))
-                        .toList());
+        return table(
+                List.of(NAME, UNIT, PLACE, HEIGHT, AIM, BEAM, LEVEL, WHITE, THROUGH, CONTROL),
+                standing(placed),
+                reader);
     }
 
     /** All that is recorded, a column each, for a spreadsheet. */
-    static Sheet.Table everything(List<PlacedView> placed, Papers.For reader) {
-        List<Attribute> attributes = Arrays.stream(Attribute.values())
-                .filter(a -> !NOT_IN_A_CELL.contains(a))
-                .toList();
-        return new Sheet.Table(
-                "",
-                Stream.concat(
-                                Stream.of("Name", "Role", "Unit", "Place by tape", "Aim"),
-                                attributes.stream().map(a -> capital(a.label())))
-                        .map(title -> Papers.column(title, 1))
+    static Sheet.Table everything(List<PlacedView> placed, NotesSaid notes, Papers.For reader) {
+        return table(
+                Stream.of(
+                                Stream.of(
+                                        NAME,
+                                        new Column("Role", 1, (p, r) -> p.placement()
+                                                .role()
+                                                .label()),
+                                        UNIT,
+                                        new Column(
+                                                PLACE.title,
+                                                1,
+                                                (p, r) -> p.placement().kind().isThing() ? tapes(p, r) : ""),
+                                        AIM),
+                                Arrays.stream(Attribute.values())
+                                        .filter(a -> !NOT_IN_A_CELL.contains(a))
+                                        .map(a -> new Column(
+                                                capital(a.label()),
+                                                1,
+                                                a == Attribute.LEVEL ? ShotParts::level : (p, r) -> r.say(p, a))),
+                                Stream.of(new Column(
+                                        "Notes",
+                                        1,
+                                        (p, r) -> notes.of(p.placement().name()))))
+                        .flatMap(columns -> columns)
                         .toList(),
-                placed.stream()
-                        .map(p -> Stream.concat(
-                                        Stream.of(
-                                                p.placement().name(),
-                                                p.placement().role().label(),
-                                                what(p),
-                                                p.placement().kind().isThing() ? tapes(p, reader) : "",
-                                                aim(p)),
-                                        attributes.stream()
-                                                .map(a -> a == Attribute.LEVEL && isOff(p) ? "off" : reader.say(p, a)))
-                                .toList())
-                        .toList());
+                placed.stream(),
+                reader);
+    }
+
+    private static String level(PlacedView placed, Papers.For reader) {
+        return isOff(placed) ? "off" : reader.say(placed, Attribute.LEVEL);
+    }
+
+    /** How each camera is set. */
+    static List<Sheet.Part> cameras(List<PlacedView> placed, Papers.For reader) {
+        List<Sheet.Part> cameras = placed.stream()
+                .filter(p -> p.placement().kind() == PlacementKind.CAMERA)
+                .<Sheet.Part>map(c ->
+                        new Sheet.Say("%s: %s.".formatted(c.placement().name(), said(c, OF_A_CAMERA, reader)), true))
+                .toList();
+        return cameras.isEmpty() ? List.of(new Sheet.Say("No camera stands here.", true)) : cameras;
     }
 
     /** How the place is, what changes within the shot, and what is to be minded while it is lit. */
@@ -182,22 +226,7 @@ final class ShotParts {
 
     static String settings(PlacedView placed, Papers.For reader) {
         List<String> all = new ArrayList<>();
-        for (Attribute attribute : List.of(
-                Attribute.STANDING,
-                Attribute.LEVEL,
-                Attribute.CCT,
-                Attribute.TINT,
-                Attribute.COLOUR,
-                Attribute.EFFECT,
-                Attribute.LENS,
-                Attribute.STOP,
-                Attribute.SPEED,
-                Attribute.SHUTTER,
-                Attribute.WHITE,
-                Attribute.LENS_ND,
-                Attribute.CONDITION,
-                Attribute.PATCH,
-                Attribute.MENU)) {
+        for (Attribute attribute : SETTINGS) {
             PlacedView.ValueView held = placed.values().get(attribute);
             if (held != null && (attribute != Attribute.STANDING || isOff(placed))) {
                 String said = reader.say(placed, attribute);

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -115,6 +116,22 @@ class PaperOverHttpTest {
         assertThat(text("/api/moves/paper.pdf" + sides)).contains("Moves, 4A to 4C");
         assertThat(new String(api.file("/api/moves/paper.csv" + sides), StandardCharsets.UTF_8))
                 .contains("Department");
+    }
+
+    @Test
+    void whatWasNotedIsOnThePapersAndInTheTables() throws IOException, InterruptedException {
+        long shot = api.shotFrom("4NP", api.shot("4C"));
+        api.post("/api/shots/%d/notes?placement=key".formatted(shot), "{\"text\":\"barn door rattles\"}");
+        api.post("/api/shots/%d/notes".formatted(shot), "{\"text\":\"tram every ten minutes\"}");
+        for (String paper : List.of("sheet", "rebuild")) {
+            String at = "/api/shots/%d/paper/%s.".formatted(shot, paper);
+            assertThat(text(at + "pdf")).contains("Note, Key: barn door rattles (", "Note: tram every ten minutes (");
+            assertThat(new String(api.file(at + "csv"), StandardCharsets.UTF_8).lines())
+                    .filteredOn(line -> line.contains("barn door rattles"))
+                    .singleElement()
+                    .asString()
+                    .contains("Key");
+        }
     }
 
     @Test

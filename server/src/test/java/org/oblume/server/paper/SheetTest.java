@@ -112,6 +112,19 @@ class SheetTest {
     }
 
     @Test
+    void aFigureStaysOnTheLineOfItsUnit() throws IOException {
+        String tapes = "2.75 m from post, 2.80 m from counter, 70 % at 5600 K, then ".repeat(6);
+        List<List<String>> rows = List.of(List.of(tapes, tapes, tapes, tapes));
+        List<Sheet.Column> columns = IntStream.of(3, 4, 5, 7)
+                .mapToObj(share -> new Sheet.Column("Place", share, false))
+                .toList();
+        try (PDDocument pdf = laidOut(new Sheet.Table("", columns, rows))) {
+            assertThat(new PDFTextStripper().getText(pdf).lines().map(String::strip))
+                    .noneMatch(line -> line.matches("(m|%|K)\\b?.*"));
+        }
+    }
+
+    @Test
     void thirdsAndFeetAreWrittenWithSignsThatTheTypeHas() throws IOException {
         try (PDDocument pdf = laidOut(new Sheet.Say("T5.6 ⅓ at 7′ 2″", false))) {
             assertThat(new PDFTextStripper().getText(pdf)).containsPattern("T5.6 (⅓|1/3) at 7['′] 2[\"″]");

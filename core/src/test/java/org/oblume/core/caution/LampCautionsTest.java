@@ -10,7 +10,7 @@ import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
 
-class DischargeLampTest {
+class LampCautionsTest {
 
     private static Piece head(@Nullable Double warmUpS) {
         Lamp usual = Stage.lamp(LevelCurve.LINEAR);
@@ -24,5 +24,23 @@ class DischargeLampTest {
         assertThat(Things.says(new DischargeLamp(), head(45.0)))
                 .hasValueSatisfying(c -> assertThat(c.sentence()).contains("ultraviolet", "lens"));
         assertThat(Things.says(new DischargeLamp(), head(null))).isEmpty();
+    }
+
+    @Test
+    void aLampThatMayNotRunUpsideDownSaysHowFarItTilts() {
+        assertThat(Things.says(new BurnLimits(), head(45.0)))
+                .hasValueSatisfying(c -> assertThat(c.sentence()).isEqualTo("Burns only from down 30° to up 30°."));
+        assertThat(Things.says(new BurnLimits(), Things.lamp(Mount.STAND, 3200.0, 650)))
+                .isEmpty();
+    }
+
+    @Test
+    void whatTakesMuchCurrentLeavesTheCircuitToTheElectrician() {
+        assertThat(Things.says(new HighLoad(), Things.lamp(Mount.STAND, 3200.0, 1000)))
+                .hasValueSatisfying(c -> assertThat(c.sentence())
+                        .startsWith("1000 W, an estimate")
+                        .contains("electrician"));
+        assertThat(Things.says(new HighLoad(), Things.lamp(Mount.STAND, 3200.0, 999)))
+                .isEmpty();
     }
 }
