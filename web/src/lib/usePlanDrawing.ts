@@ -74,6 +74,11 @@ function halfWidth(placed: Placed, view: View): number {
   return Math.max(7, (placed.placement.piece.widthM * view.scale) / 2)
 }
 
+/** Whether it is drawn as a cloth over the plan. */
+function spans({ placed: { placement }, light }: DrawnThing): boolean {
+  return !light && placement.piece.mount === 'OVERHEAD'
+}
+
 /**
  * Lays out what a plan shows: where each thing is, what steps back, and where names and flags find room.
  *
@@ -88,29 +93,32 @@ export function usePlanDrawing(
   const settings = useSettings()
 
   const drawn = computed(() =>
-    shown().placements.flatMap((placed): DrawnThing[] => {
-      const { selected, also, light } = shown()
-      const place = value(placed, 'PLACE')
-      if (!placed.onSet || !place) return []
-      const { key, kind } = placed.placement
-      const draft = shown().draft[key]
-      const isLight = kind === 'HEAD' || kind === 'PRACTICAL'
-      const on = value(placed, 'STANDING')?.state === 'ON' && (value(placed, 'LEVEL')?.percent ?? 0) > 0
-      return [
-        {
-          key,
-          placed,
-          at: toPx(view.value, draft?.at ?? place),
-          bearing: draft?.bearing ?? placed.aim?.bearingDeg ?? 0,
-          light: isLight,
-          shines: isLight && on && !light?.sources.find((one) => one.key === key)?.out,
-          held: key === selected || also.includes(key),
-          outside: place.outside,
-          selected: key === selected,
-          changed: Object.values(placed.values).some((h) => h?.tiedHere && h.reason),
-        },
-      ]
-    }),
+    shown()
+      .placements.flatMap((placed): DrawnThing[] => {
+        const { selected, also, light } = shown()
+        const place = value(placed, 'PLACE')
+        if (!placed.onSet || !place) return []
+        const { key, kind } = placed.placement
+        const draft = shown().draft[key]
+        const isLight = kind === 'HEAD' || kind === 'PRACTICAL'
+        const on = value(placed, 'STANDING')?.state === 'ON' && (value(placed, 'LEVEL')?.percent ?? 0) > 0
+        return [
+          {
+            key,
+            placed,
+            at: toPx(view.value, draft?.at ?? place),
+            bearing: draft?.bearing ?? placed.aim?.bearingDeg ?? 0,
+            light: isLight,
+            shines: isLight && on && !light?.sources.find((one) => one.key === key)?.out,
+            held: key === selected || also.includes(key),
+            outside: place.outside,
+            selected: key === selected,
+            changed: Object.values(placed.values).some((h) => h?.tiedHere && h.reason),
+          },
+        ]
+      })
+      // what hangs overhead spans others: it lies under them, so that they can be picked up
+      .sort((a, b) => Number(spans(b)) - Number(spans(a))),
   )
   const chosen = computed(() => drawn.value.find((d) => d.selected))
   const thing = (key: string) => drawn.value.find((d) => d.key === key)

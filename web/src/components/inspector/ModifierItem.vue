@@ -50,7 +50,7 @@ function turn(side: Cover, angleDeg: number | undefined) {
     </div>
     <label class="flex items-center gap-2"
       ><span class="grow">over</span>
-      <select class="field !w-36" :value="item.covers ?? ''" @change="cover">
+      <select class="field !w-36" aria-label="Over which part of the front" :value="item.covers ?? ''" @change="cover">
         <option value="">all of the front</option>
         <option v-for="s in SIDES" :key="s.key" :value="s.key">its {{ s.name }} part</option>
       </select>

@@ -107,7 +107,8 @@ class DomeLightIT {
     @Test
     void theLightIsAskedBeforeAndAfter() {
         crew.open(SHOT + "plot");
-        String before = crew.until("see the light at the start", d -> crew.text(LIGHT).contains("background") ? crew.text(LIGHT) : null);
+        String before = crew.until(
+                "see the light at the start", d -> crew.text(LIGHT).contains("meter") ? crew.text(LIGHT) : null);
         crew.press("Light after it");
         crew.until("see other light", d -> crew.text(LIGHT).equals(before) ? null : true);
         crew.press("At the start");

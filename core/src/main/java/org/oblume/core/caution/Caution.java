@@ -33,7 +33,7 @@ public record Caution(Kind kind, String sentence) {
 
         /** Whether it is minded as long as the thing is on, not only while it is carried and set. */
         public boolean isWhileItStands() {
-            return this != STAND && this != OVERHEAD && this != OUTSIDE && this != IN_THE_WAY;
+            return this != STAND && this != OUTSIDE && this != IN_THE_WAY;
         }
     }
 }
