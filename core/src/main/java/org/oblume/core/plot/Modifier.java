@@ -147,6 +147,24 @@ public record Modifier(
                 doors);
     }
 
+    /** The same over a part of the front, or over all of it. */
+    public Modifier covering(@Nullable Cover side, @Nullable Double part) {
+        return new Modifier(
+                name,
+                stops,
+                miredShift,
+                duvShift,
+                softens,
+                frameWidthM,
+                frameDistanceM,
+                gel,
+                narrowsToDeg,
+                side,
+                part,
+                softness,
+                doors);
+    }
+
     /** The same with its softness known; null when it is not. */
     public Modifier softAs(@Nullable Double known) {
         return new Modifier(

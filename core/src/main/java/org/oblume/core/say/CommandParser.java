@@ -1,321 +1,482 @@
 package org.oblume.core.say;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Change;
-import org.oblume.core.carry.LookState;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
-import org.oblume.core.carry.ValueKey;
 import org.oblume.core.filter.StockItem;
-import org.oblume.core.plot.Attribute;
-import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Modifier;
-import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Role;
-import org.oblume.core.reach.Reach;
+import org.oblume.core.plot.SetStatus;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
- * Reads a called-out line. A line is clauses apart by commas; each names what it is about by nickname, unit or role, or goes on
- * about the last one named, and says what changes: {@code key 45% 4300 half cto, frame 1.2 m}, {@code edge down 1 stop},
- * {@code lamp off}, {@code key closer 40 cm hold}, {@code camera t4}. Values are recorded values; nothing is kept here.
+ * Reads a called-out line: names, verbs and amounts in the order in which they are said. {@code key 45% 4300 half cto},
+ * <em>take the edge down a stop and a half</em>, <em>quarter cto on the fill</em>. Values are recorded values; nothing is kept here.
  */
 public final class CommandParser {
 
-    private static final int LONGEST_NAME = 6;
-    /** A role at the beginning of a clause, a way to move after that. */
-    private static final String ALSO_A_WAY = "back";
+    /** Ends what stands before a name: <em>half a stop hotter on</em> the rim. */
+    private static final Set<String> LINKS =
+            Set.of("on", "onto", "of", "to", "for", "from", "over", "before", "at", "off", "through");
+    /** Links that say nothing more; <em>off</em> does. */
+    private static final Set<String> BARE_LINKS =
+            Set.of("on", "onto", "of", "to", "for", "from", "over", "before", "at", "through");
 
-    private static final int MOST_SUGGESTIONS = 4;
-    private static final Map<String, Role> OTHER_ROLE_WORDS = Map.of(
-            "back",
-            Role.EDGE,
-            "hair",
-            Role.EDGE,
-            "rim",
-            Role.EDGE,
-            "kicker",
-            Role.EDGE,
-            "neg",
-            Role.NEGATIVE_FILL,
-            "ambient",
-            Role.AMBIENCE);
+    private static final Set<String> SWITCHING = Set.of("turn", "switch", "kick", "back", "bring");
+    private static final Set<String> VERBS = Set.of(
+            "kill", "lose", "save", "no", "drop", "raise", "lift", "lower", "warm", "cool", "aim", "point", "pan",
+            "tilt", "swing", "push", "walk", "bring", "take", "gel", "turn", "switch", "kick", "pull", "spot", "flood",
+            "widen", "tighten", "dim", "knock", "move", "slide", "double", "halve", "strike", "hold", "up", "down",
+            "on", "off", "out", "in", "back", "round", "put", "set", "make", "have", "give", "get", "strip", "rotate");
+    private static final Set<String> STARTS = Set.of(
+            "kill", "lose", "save", "raise", "lift", "lower", "warm", "cool", "aim", "point", "pan", "tilt", "push",
+            "walk", "bring", "gel", "no", "swap", "turn", "switch", "put", "hang", "add", "move", "take", "strip",
+            "knock", "halve", "double");
 
-    private final SceneRecord scene;
-    private final RecordedState state;
-    private final List<StockItem> stock;
-    private final Map<ValueKey, Change> changes = new LinkedHashMap<>();
-    private final Set<String> holds = new LinkedHashSet<>();
-    private final List<ParsedCommand.Problem> problems = new ArrayList<>();
-    private final Map<String, Placement> names = new LinkedHashMap<>();
+    /** What is said while one thinks, wherever it stands. */
+    private static final Set<String> NOISE = Set.of("um", "uh", "er", "please", "thanks", "ta");
 
-    private CommandParser(SceneRecord scene, RecordedState state, List<StockItem> stock) {
-        this.scene = scene;
-        this.state = state;
-        this.stock = stock;
-        for (Placement placement : scene.placements()) {
-            names.put(placement.name().toLowerCase(Locale.ROOT), placement);
+    private final String line;
+    private final Words words;
+    private final Draft draft;
+    private final Speech speech;
+    private final @Nullable Placement about;
+    private List<Words.Word> verb = List.of();
+    private final Map<String, ParsedCommand.Problem> problems = new LinkedHashMap<>();
+    private final Map<String, ParsedCommand.Ask> asks = new LinkedHashMap<>();
+
+    /** What can be placed, by the name that the kit has for it. */
+    public record Kind(PlacementKind kind, Piece piece) {}
+
+    /**
+     * What a line is read against.
+     *
+     * @param scene with its set, what is placed and its shots
+     * @param state of the shot
+     * @param stock what can be hung, by its names
+     * @param kinds what can be placed
+     * @param about key of what is selected or was named last, or null
+     */
+    public record Heard(
+            SceneRecord scene, RecordedState state, List<StockItem> stock, List<Kind> kinds, @Nullable String about) {
+
+        public Heard {
+            stock = List.copyOf(stock);
+            kinds = List.copyOf(kinds);
         }
-        for (Placement placement : scene.placements()) {
-            if (placement.piece().unit() != null) {
-                names.putIfAbsent(placement.piece().unit().toLowerCase(Locale.ROOT), placement);
-            }
-            names.putIfAbsent(placement.role().label(), placement);
-            if (placement.kind() == PlacementKind.CAMERA) {
-                names.putIfAbsent("camera", placement);
-            }
-        }
-        OTHER_ROLE_WORDS.forEach((word, role) -> scene.placements().stream()
-                .filter(p -> p.role() == role)
-                .findFirst()
-                .ifPresent(p -> names.putIfAbsent(word, p)));
-        for (Placement placement : scene.placements()) {
-            String[] parts = placement.name().toLowerCase(Locale.ROOT).split(" ");
-            names.putIfAbsent(parts[parts.length - 1], placement);
-        }
+    }
+
+    private CommandParser(String line, Heard heard) {
+        this.line = line;
+        this.words = Words.of(Words.of(line).all().stream()
+                .filter(w -> !NOISE.contains(w.text()))
+                .toList());
+        this.draft = new Draft(heard.scene(), heard.state());
+        this.speech = new Speech(heard.scene(), heard.state(), new StockNames(heard.stock()));
+        this.about = heard.about() == null
+                ? null
+                : draft.scene().placements().stream()
+                        .filter(p -> p.key().equals(heard.about()))
+                        .findFirst()
+                        .orElse(null);
     }
 
     /** @param stock what can be hung, by its names */
     public static ParsedCommand read(String line, SceneRecord scene, RecordedState state, List<StockItem> stock) {
-        CommandParser reader = new CommandParser(scene, state, stock);
-        reader.read(new Tokens(line));
-        reader.leaveOutWhatCannotBe(line);
-        return new ParsedCommand(List.copyOf(reader.changes.values()), List.copyOf(reader.holds), reader.problems);
+        return read(line, new Heard(scene, state, stock, List.of(), null));
     }
 
-    /** Looked at when all is said: what is moved out of a room may be higher than its ceiling. */
-    private void leaveOutWhatCannotBe(String line) {
-        for (Change change : List.copyOf(changes.values())) {
+    /**
+     * @param line as it was typed or dictated
+     * @return all of it, or what is not understood, or what has to be chosen; then nothing else
+     */
+    public static ParsedCommand read(String line, Heard heard) {
+        CommandParser parser = new CommandParser(line, heard);
+        if (parser.words.done()) {
+            return ParsedCommand.NOTHING;
+        }
+        try {
+            Optional<ParsedCommand> first =
+                    new FirstWords(line, parser.words, parser.draft, parser.speech, heard).read();
+            if (first.isPresent()) {
+                return first.get();
+            }
+        } catch (Refusal refused) {
+            return parser.refused(refused);
+        } catch (NotUnderstood not) {
+            parser.problem(not);
+            return parser.answer();
+        } catch (AskedBack back) {
+            parser.ask(back);
+            return parser.answer();
+        }
+        parser.clauses();
+        return parser.answer();
+    }
+
+    private ParsedCommand refused(Refusal refused) {
+        problem(new NotUnderstood(words.all().get(0), refused.phrase(), List.of()));
+        return answer();
+    }
+
+    private void problem(NotUnderstood not) {
+        ParsedCommand.Problem problem = not.in(line);
+        problems.putIfAbsent(problem.from() + problem.sentence().metric(), problem);
+    }
+
+    private void ask(AskedBack back) {
+        ParsedCommand.Ask ask = back.ask();
+        List<String> lines = ask.lines().stream()
+                .map(said -> line.substring(0, ask.from()) + said + line.substring(ask.to()))
+                .toList();
+        asks.putIfAbsent(
+                ask.from() + " " + ask.to(),
+                new ParsedCommand.Ask(
+                        ask.from(),
+                        ask.to(),
+                        line.substring(ask.from(), ask.to()),
+                        ask.sentence(),
+                        ask.candidates(),
+                        lines));
+    }
+
+    private ParsedCommand answer() {
+        if (problems.isEmpty() && asks.isEmpty()) {
             try {
-                Reach.require(scene, said(change.placement()), scene.placement(change.placement()), change.value());
+                draft.require();
             } catch (Refusal refused) {
-                problems.add(new ParsedCommand.Problem(0, line.length(), refused.phrase(), List.of()));
-                changes.remove(change.key());
+                problems.put("", new ParsedCommand.Problem(0, line.length(), refused.phrase(), List.of()));
             }
+        }
+        boolean understood = problems.isEmpty() && asks.isEmpty();
+        return new ParsedCommand(
+                understood ? draft.changes() : List.of(),
+                understood ? draft.holds() : List.of(),
+                List.copyOf(problems.values()),
+                List.copyOf(asks.values()),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                null);
+    }
+
+    private void clauses() {
+        Subjects subjects = new Subjects(words, speech, draft, about != null);
+        List<Subjects.Group> groups = subjects.groups();
+        if (groups.isEmpty()) {
+            nameless();
+            return;
+        }
+        if (just(groups, subjects) || gripOrGel(groups)) {
+            return;
+        }
+        int from = 0;
+        for (int i = 0; i < groups.size(); i++) {
+            Subjects.Group group = groups.get(i);
+            int until = i + 1 < groups.size()
+                    ? groups.get(i + 1).from()
+                    : words.all().size();
+            int to = i + 1 < groups.size() ? split(group, from, until) : until;
+            said(
+                    group,
+                    head(words.all().subList(from, group.from())),
+                    words.all().subList(group.to(), to));
+            from = to;
         }
     }
 
-    /** A thing as it would be with all that was said. */
-    private RecordedState said(String key) {
-        List<Change> values = new ArrayList<>();
-        for (Attribute attribute : Attribute.values()) {
-            state.value(key, attribute).ifPresent(v -> values.add(new Change(key, v)));
+    /** What is said before a name, without the word that links them. */
+    private static List<Words.Word> head(List<Words.Word> before) {
+        List<Words.Word> head = new ArrayList<>(before);
+        while (!head.isEmpty() && isFiller(head.get(head.size() - 1))) {
+            if (head.get(head.size() - 1).text().equals("of")) {
+                break;
+            }
+            head.remove(head.size() - 1);
         }
-        changes.values().stream().filter(c -> c.placement().equals(key)).forEach(values::add);
-        return new LookState(state.name(), values);
+        int last = head.size() - 1;
+        if (last > 0
+                && BARE_LINKS.contains(head.get(last).text())
+                && !(head.get(last).text().equals("on")
+                        && SWITCHING.contains(head.get(last - 1).text()))) {
+            head.remove(last);
+        }
+        return head;
     }
 
-    private void read(Tokens words) {
-        @Nullable Placement about = null;
-        boolean begins = true;
-        while (!words.done()) {
-            if (words.atBreak() || words.peek().text().equalsIgnoreCase("and")) {
-                words.take();
-                begins = true;
-                continue;
+    private static boolean isFiller(Words.Word word) {
+        return word.isBreak() || Speech.FILLERS.contains(word.text());
+    }
+
+    private static boolean saysNothing(List<Words.Word> part) {
+        return part.stream().allMatch(CommandParser::isFiller);
+    }
+
+    /** Where, between two names, what is said of the first ends and what is said before the second begins. */
+    private int split(Subjects.Group group, int from, int until) {
+        List<Words.Word> between = words.all().subList(group.to(), until);
+        for (int i = between.size() - 1; i >= 0; i--) {
+            Words.Word word = between.get(i);
+            if ((word.isBreak() || word.text().equals("and") || word.text().equals("then"))
+                    && leads(between.subList(i + 1, between.size()))) {
+                return group.to() + i + 1;
             }
-            Placement named = begins || !words.ahead(1).equals(ALSO_A_WAY) ? named(words) : null;
-            begins = false;
-            if (named != null) {
-                about = named;
-                if (words.done() || words.atBreak()) {
-                    problem(
-                            words.done() ? words.end() : words.peek(),
-                            Phrase.of("Say what changes on %s.".formatted(about.name())),
-                            List.of("45%", "down 1 stop", "off"));
-                }
-                continue;
+        }
+        boolean first = !saysNothing(words.all().subList(from, group.from()));
+        for (int i = 0; i < between.size(); i++) {
+            List<Words.Word> rest = between.subList(i, between.size());
+            if (STARTS.contains(between.get(i).text())
+                    && leads(rest)
+                    && (first || !saysNothing(between.subList(0, i)))) {
+                return group.to() + i;
             }
-            Tokens.Token at = words.peek();
-            if (about == null) {
-                problem(
-                        at,
-                        Phrase.of("“%s” is nothing on this plot: begin with what it is about.".formatted(at.text())),
-                        nearest(at.text(), names.keySet()));
+        }
+        return until;
+    }
+
+    /** Whether words lead over to the name behind them. */
+    private static boolean leads(List<Words.Word> part) {
+        List<Words.Word> said =
+                part.stream().filter(w -> !isFiller(w) || w.text().equals("of")).toList();
+        if (said.isEmpty()) {
+            return true;
+        }
+        boolean linked =
+                said.size() > 1 && LINKS.contains(said.get(said.size() - 1).text());
+        return linked || said.stream().allMatch(w -> VERBS.contains(w.text()));
+    }
+
+    private void said(Subjects.Group group, List<Words.Word> head, List<Words.Word> tail) {
+        List<Subjects.Subject> subjects = group.subjects();
+        boolean both = !saysNothing(head) && !saysNothing(tail);
+        if (!saysNothing(head)) {
+            verb = head.stream().filter(w -> STARTS.contains(w.text())).toList();
+        }
+        if (both && subjects.size() > 1) {
+            Subjects.Subject last = subjects.get(subjects.size() - 1);
+            if (understood(subjects.get(0), head) && understood(last, tail)) {
+                subjects.subList(0, subjects.size() - 1).forEach(s -> said(s, head));
+                said(last, tail);
                 return;
             }
-            try {
-                if (!new CommandClause(this, about, words).read()) {
-                    problem(
-                            at,
-                            Phrase.of("“%s” is not understood for %s.".formatted(at.text(), about.name())),
-                            suggestions(at.text()));
-                    words.take();
-                }
-            } catch (Refusal refused) {
-                problem(at, refused.phrase(), List.of());
-                if (!words.done() && words.peek().equals(at)) {
-                    words.take();
-                }
+        }
+        List<Words.Word> all = new ArrayList<>(saysNothing(head) && isAmount(tail) ? verb : head);
+        all.addAll(tail);
+        subjects.forEach(s -> said(s, all));
+    }
+
+    /** <em>Raise the key a foot and the edge half a foot</em>: an amount alone goes on with the verb. */
+    private static boolean isAmount(List<Words.Word> part) {
+        Words rest = Words.of(part.stream().filter(w -> !w.isBreak()).toList());
+        return Figures.amount(rest)
+                        .filter(a -> !a.is(Amount.Unit.BARE) || a.part())
+                        .isPresent()
+                && rest.done();
+    }
+
+    private boolean understood(Subjects.Subject subject, List<Words.Word> part) {
+        return !subject.things().isEmpty() && understood(subject.things().get(0), part);
+    }
+
+    private boolean understood(Placement thing, List<Words.Word> part) {
+        try {
+            new Clause(Words.of(part), thing, draft.copy(), speech).read();
+            return true;
+        } catch (NotUnderstood | AskedBack no) {
+            return false;
+        }
+    }
+
+    private void said(Subjects.Subject subject, List<Words.Word> part) {
+        if (subject.asked()) {
+            Words.Word first = words.all().get(subject.from());
+            Words.Word last = words.all().get(subject.to() - 1);
+            ask(new AskedBack(new ParsedCommand.Ask(
+                    first.from(),
+                    last.to(),
+                    "",
+                    subject.things().size() == 1
+                            ? "Is that %s?".formatted(subject.things().get(0).name())
+                            : "Which one?",
+                    subject.things().stream().map(Placement::key).toList(),
+                    subject.things().stream().map(Placement::name).toList())));
+            return;
+        }
+        subject.things().forEach(thing -> said(thing, part));
+    }
+
+    private void said(Placement thing, List<Words.Word> part) {
+        try {
+            new Clause(Words.of(part), thing, draft, speech).read();
+        } catch (NotUnderstood not) {
+            problem(not);
+        } catch (AskedBack back) {
+            ask(back);
+        }
+    }
+
+    /** <em>Just the key</em>: every other light goes off. */
+    private boolean just(List<Subjects.Group> groups, Subjects subjects) {
+        Set<Integer> names = new LinkedHashSet<>();
+        groups.forEach(g -> g.subjects().forEach(s -> {
+            for (int i = s.from(); i < s.to(); i++) {
+                names.add(i);
+            }
+        }));
+        boolean only = false;
+        for (int i = 0; i < words.all().size(); i++) {
+            Words.Word word = words.all().get(i);
+            only |= word.text().equals("just") || word.text().equals("only");
+            if (!names.contains(i) && !isFiller(word) && !word.text().equals("only")) {
+                return false;
             }
         }
-    }
-
-    private void problem(Tokens.Token at, Phrase sentence, List<String> suggestions) {
-        problems.add(new ParsedCommand.Problem(at.from(), at.to(), sentence, suggestions));
-    }
-
-    private @Nullable Placement named(Tokens words) {
-        for (int count = LONGEST_NAME; count > 0; count--) {
-            String text = words.ahead(count);
-            if (count <= words.toBreak() && names.containsKey(text)) {
-                words.skip(count);
-                return names.get(text);
-            }
+        boolean sure = groups.stream().flatMap(g -> g.subjects().stream()).noneMatch(Subjects.Subject::asked);
+        if (!only || !sure) {
+            return false;
         }
-        return null;
-    }
-
-    /** A stock item by its name, the longest that fits; taken from the words. */
-    Optional<StockItem> hung(Tokens words) {
-        Optional<Hung> found = ahead(words);
-        found.ifPresent(f -> words.skip(f.words()));
-        return found.map(Hung::item);
-    }
-
-    /** Whether the next words are the name of a stock item. */
-    boolean hangs(Tokens words) {
-        return ahead(words).isPresent();
-    }
-
-    private record Hung(StockItem item, int words) {}
-
-    private Optional<Hung> ahead(Tokens words) {
-        for (int count = LONGEST_NAME; count > 0; count--) {
-            String text = words.ahead(count);
-            if (count <= words.toBreak()) {
-                Optional<StockItem> found = stock.stream()
-                        .filter(StockItem::isFilter)
-                        .filter(s -> called(s, text))
-                        .findFirst();
-                if (found.isPresent()) {
-                    return Optional.of(new Hung(found.get(), count));
-                }
-            }
-        }
-        return Optional.empty();
-    }
-
-    static boolean called(StockItem item, String text) {
-        String name = item.name().toLowerCase(Locale.ROOT);
-        return name.equals(text)
-                || name.replace(",", "").equals(text)
-                || name.equals(text.replace("1/2", "half").replace("1/4", "quarter"));
-    }
-
-    /** What holds for a placement after what was said so far. */
-    <V extends AttributeValue> Optional<V> value(String key, Class<V> type) {
-        return changes.values().stream()
-                .filter(c -> c.placement().equals(key))
-                .map(Change::value)
-                .filter(type::isInstance)
-                .map(type::cast)
-                .findFirst()
-                .or(() -> state.value(key, type));
-    }
-
-    void put(Placement placement, AttributeValue value) {
-        scene.check(placement.key(), value);
-        Change change = new Change(placement.key(), value);
-        changes.put(change.key(), change);
-    }
-
-    void hold(Placement placement) {
-        if (!placement.kind().isLight()) {
-            throw new Refusal("Only a light can be held.");
-        }
-        holds.add(placement.key());
-    }
-
-    SceneRecord recording() {
-        return scene;
-    }
-
-    RecordedState state() {
-        return state;
-    }
-
-    Optional<Placement> mark(String text) {
-        return Optional.ofNullable(names.get(text)).filter(p -> p.kind() == PlacementKind.MARK);
-    }
-
-    Optional<Placement> light(String text) {
-        return Optional.ofNullable(names.get(text)).filter(p -> p.kind().isLight());
-    }
-
-    Modifiers stack(Placement placement) {
-        return value(placement.key(), Modifiers.class).orElse(Modifiers.NONE);
-    }
-
-    Modifiers withItem(Modifiers stack, Modifier item) {
-        List<Modifier> items = new ArrayList<>(stack.items());
-        items.add(item);
-        return new Modifiers(items);
-    }
-
-    private List<String> suggestions(String word) {
-        List<String> all = new ArrayList<>(List.of(
-                "off", "on", "up", "down", "closer", "back", "higher", "lower", "hold", "tint", "beam", "frame",
-                "aim"));
-        all.addAll(names.keySet());
-        stock.stream()
-                .filter(StockItem::isFilter)
-                .map(s -> s.name().toLowerCase(Locale.ROOT))
-                .forEach(all::add);
-        return nearest(word, all);
-    }
-
-    /** The names that are least edits away. */
-    private static List<String> nearest(String word, Iterable<String> names) {
-        String wanted = word.toLowerCase(Locale.ROOT);
-        List<String> all = new ArrayList<>();
-        names.forEach(all::add);
-        int most = Math.max(2, wanted.length() / 3);
-        return all.stream()
-                .distinct()
-                .filter(n -> apart(n, wanted) <= most)
-                .sorted(Comparator.comparingInt((String n) -> apart(n, wanted)))
-                .limit(MOST_SUGGESTIONS)
+        List<Placement> kept = groups.stream()
+                .flatMap(g -> g.subjects().stream())
+                .flatMap(s -> s.things().stream())
                 .toList();
+        subjects.lit().stream()
+                .filter(p -> !kept.contains(p))
+                .forEach(p -> draft.put(p, new SetStatus(SetStatus.State.OFF)));
+        return true;
     }
 
-    /** Edits from the word to the name or to the nearest of its words; none when it is a beginning of it. */
-    private static int apart(String name, String wanted) {
-        int best = wanted.length() > 2 && name.startsWith(wanted) ? 0 : distance(name, wanted);
-        for (String part : name.split("[ ,]+")) {
-            best = Math.min(best, distance(part, wanted));
+    /** <em>Net the edge</em>: a net before it, or the net that stands there? <em>Flag the edge off the wall</em> has no numbers. */
+    private boolean gripOrGel(List<Subjects.Group> groups) {
+        List<Subjects.Subject> all =
+                groups.stream().flatMap(g -> g.subjects().stream()).toList();
+        if (all.size() < 2 || !all.get(0).things().get(0).kind().isGrip()) {
+            return false;
         }
-        return best;
+        Subjects.Subject grip = all.get(0);
+        Subjects.Subject light = all.get(1);
+        List<Words.Word> between = words.all().subList(grip.to(), light.from());
+        boolean lights = light.things().stream().allMatch(p -> p.kind().isLight());
+        if (!lights
+                || between.stream().anyMatch(w -> !Set.of("on", "the", "in", "front", "of", "before", "over")
+                        .contains(w.text()))) {
+            return false;
+        }
+        words.back(grip.from());
+        Optional<StockNames.Found> gel = speech.stock().ahead(words);
+        words.back(0);
+        boolean nothingElse =
+                saysNothing(words.all().subList(light.to(), words.all().size()));
+        if (gel.isPresent() && nothingElse) {
+            List<String> candidates = new ArrayList<>(gel.get().names());
+            List<String> said = new ArrayList<>(gel.get().names());
+            grip.things().forEach(t -> {
+                candidates.add(t.key());
+                said.add(t.name());
+            });
+            words.back(grip.to());
+            ask(Clause.ask(words, grip.from(), "Which one?", candidates, said));
+            return true;
+        }
+        if (between.stream().allMatch(w -> w.text().equals("the"))) {
+            String flags = draft.scene().placements().stream()
+                    .filter(p -> p.kind().isGrip())
+                    .map(Placement::name)
+                    .reduce((a, b) -> a + ", " + b)
+                    .orElse("none");
+            problem(new NotUnderstood(
+                    words.all().get(grip.from()),
+                    Phrase.of("How it is cut has no numbers: write it as “note: %s”, or move what cuts it: %s."
+                            .formatted(line.strip(), flags)),
+                    List.of("note: " + line.strip())));
+            return true;
+        }
+        return false;
     }
 
-    /** Edits from one word to another (Levenshtein). */
-    private static int distance(String one, String other) {
-        int[] row = new int[other.length() + 1];
-        for (int j = 0; j <= other.length(); j++) {
-            row[j] = j;
+    /** A line that names nothing: of what is selected, of the only thing that wears what comes off, or of the camera. */
+    private void nameless() {
+        words.back(0);
+        List<Words.Word> said = words.all().stream()
+                .filter(w -> !(about != null && w.text().matches("it|that")))
+                .toList();
+        if (about == null && GelWords.takesOff(words, speech.stock())) {
+            wearers(said);
+            return;
         }
-        for (int i = 1; i <= one.length(); i++) {
-            int corner = row[0];
-            row[0] = i;
-            for (int j = 1; j <= other.length(); j++) {
-                int above = row[j];
-                row[j] = Math.min(
-                        Math.min(row[j], row[j - 1]) + 1, corner + (one.charAt(i - 1) == other.charAt(j - 1) ? 0 : 1));
-                corner = above;
+        boolean dense =
+                words.ahead(8).contains("nd") && about != null && about.kind().isLight();
+        if (CameraWords.meanACamera(words) && !dense) {
+            List<Placement> cameras = draft.scene().placements().stream()
+                    .filter(p ->
+                            p.kind() == PlacementKind.CAMERA && draft.state().isOnSet(p.key()))
+                    .toList();
+            if (cameras.size() == 1) {
+                said(cameras.get(0), said);
+                return;
             }
         }
-        return row[other.length()];
+        if (about != null) {
+            said(about, said);
+            return;
+        }
+        Words.Word unknown = words.all().stream()
+                .filter(w -> !w.isBreak()
+                        && !speech.vocabulary().contains(w.text())
+                        && w.text().matches("\\p{L}+"))
+                .findFirst()
+                .orElse(null);
+        problem(
+                unknown == null
+                        ? new NotUnderstood(
+                                words.all().get(0),
+                                Phrase.of("No light is named: say what it is about, or select it."),
+                                List.of())
+                        : new NotUnderstood(
+                                unknown,
+                                Phrase.of("“%s” is nothing on this plot.".formatted(unknown.text())),
+                                near(unknown.text())));
+    }
+
+    private List<String> near(String word) {
+        List<String> near = new ArrayList<>(speech.names().near(word));
+        near.addAll(speech.stock().near(word));
+        return near.stream().limit(4).toList();
+    }
+
+    /** The one light that wears what comes off. */
+    private void wearers(List<Words.Word> said) {
+        List<Placement> wear = draft.scene().placements().stream()
+                .filter(p -> draft.state().isOnSet(p.key()) && understood(p, said))
+                .toList();
+        if (wear.size() == 1) {
+            said(wear.get(0), said);
+            return;
+        }
+        if (wear.isEmpty()) {
+            problem(new NotUnderstood(
+                    words.all().get(0),
+                    Phrase.of("Nothing in this shot wears that: say which light it is."),
+                    List.of()));
+            return;
+        }
+        Words.Word last = words.all().get(words.all().size() - 1);
+        ask(new AskedBack(new ParsedCommand.Ask(
+                last.to(),
+                last.to(),
+                "",
+                "Off which one?",
+                wear.stream().map(Placement::key).toList(),
+                wear.stream().map(p -> " on " + p.name()).toList())));
     }
 }

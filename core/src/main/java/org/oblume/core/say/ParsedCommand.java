@@ -1,22 +1,54 @@
 package org.oblume.core.say;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
+import org.oblume.core.carry.ShotStage;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Role;
 import org.oblume.core.units.Phrase;
 
 /**
- * What was understood of a line, and what was not.
+ * What was understood of a line, and what was not. With a problem or an ask everything else is empty: a line that is not wholly
+ * understood changes nothing.
  *
- * @param changes in the order they were said, one for each value
+ * @param changes one for each value, the last one said
  * @param holds keys of lights that are to keep the mark's stop
- * @param problems words that were not understood; nothing should be kept while there are any
+ * @param problems words that were not understood, or that say what cannot be
+ * @param asks words that could be more than one thing
+ * @param notes to be written
+ * @param takes to be written
+ * @param places things to be placed
+ * @param stages of shots
+ * @param locks of placements
+ * @param step back or forth in the history, or null
  */
-public record ParsedCommand(List<Change> changes, List<String> holds, List<Problem> problems) {
+public record ParsedCommand(
+        List<Change> changes,
+        List<String> holds,
+        List<Problem> problems,
+        List<Ask> asks,
+        List<SaidNote> notes,
+        List<SaidTake> takes,
+        List<SaidThing> places,
+        List<SaidStage> stages,
+        List<SaidLock> locks,
+        @Nullable Step step) {
+
+    static final ParsedCommand NOTHING = new ParsedCommand(
+            List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), null);
 
     public ParsedCommand {
         changes = List.copyOf(changes);
         holds = List.copyOf(holds);
         problems = List.copyOf(problems);
+        asks = List.copyOf(asks);
+        notes = List.copyOf(notes);
+        takes = List.copyOf(takes);
+        places = List.copyOf(places);
+        stages = List.copyOf(stages);
+        locks = List.copyOf(locks);
     }
 
     /**
@@ -26,4 +58,54 @@ public record ParsedCommand(List<Change> changes, List<String> holds, List<Probl
      * @param suggestions what could stand there instead, best first
      */
     public record Problem(int from, int to, Phrase sentence, List<String> suggestions) {}
+
+    /**
+     * Words that could be more than one thing, to be chosen from.
+     *
+     * @param from place of its first character in the line
+     * @param to place after its last
+     * @param words as said
+     * @param candidates keys of placements, names of stock items or kinds, {@code by} or {@code to}, a part of a front, or a place {@code x.xx,y.yy}
+     * @param lines the whole line as it would read with each of them
+     */
+    public record Ask(int from, int to, String words, String sentence, List<String> candidates, List<String> lines) {
+
+        public Ask {
+            candidates = List.copyOf(candidates);
+            lines = List.copyOf(lines);
+        }
+    }
+
+    /** @param placement key of what it is of, or null for the shot */
+    public record SaidNote(@Nullable String placement, String text) {}
+
+    /** @param note of the take, or null */
+    public record SaidTake(int number, boolean circled, @Nullable String note) {}
+
+    /**
+     * Something to be placed.
+     *
+     * @param name what the crew calls it
+     * @param what the kit's name of its kind
+     * @param role what it is there for, as far as its kind or its name tells
+     * @param values what is said of it
+     */
+    public record SaidThing(String name, PlacementKind kind, String what, Role role, List<AttributeValue> values) {
+
+        public SaidThing {
+            values = List.copyOf(values);
+        }
+    }
+
+    /** @param slate of the shot */
+    public record SaidStage(String slate, ShotStage stage) {}
+
+    /** Whether a placement is locked where it stands. */
+    public record SaidLock(String placement, boolean locked) {}
+
+    /** A step in the history. */
+    public enum Step {
+        UNDO,
+        REDO
+    }
 }

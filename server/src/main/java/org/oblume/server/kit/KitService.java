@@ -21,7 +21,9 @@ import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.network.Mode;
+import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.FrontGear;
+import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
@@ -135,6 +137,11 @@ public class KitService {
     /** The stock as a CSV file that can be read again. */
     String stockCsv() {
         return StockFile.write(stock());
+    }
+
+    /** A value as its names tell it: a softness that is the shipped stock's own is left out, and read back from the name. */
+    public static AttributeValue byName(AttributeValue value) {
+        return value instanceof Modifiers stack ? StockSoftness.byName(stack) : value;
     }
 
     /** What can be placed: the crew's own kinds first. */

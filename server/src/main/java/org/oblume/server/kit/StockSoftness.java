@@ -10,10 +10,12 @@ import com.fasterxml.jackson.databind.deser.std.DelegatingDeserializer;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import java.io.IOException;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
 import org.springframework.stereotype.Component;
 
 /**
@@ -25,10 +27,18 @@ class StockSoftness extends SimpleModule {
 
     private static final long serialVersionUID = 1;
 
+    private static final Map<String, Double> SHIPPED = StockFile.read(KitService.shipped("/kit/stock.csv")).stream()
+            .collect(Collectors.toUnmodifiableMap(StockItem::name, StockItem::softness));
+
+    /** The same stack without what is read back from the names in it. */
+    static Modifiers byName(Modifiers stack) {
+        return new Modifiers(stack.items().stream()
+                .map(m -> m.softens() && Objects.equals(m.softness(), SHIPPED.get(m.name())) ? m.softAs(null) : m)
+                .toList());
+    }
+
     StockSoftness() {
         super("softness by the stock");
-        Map<String, Double> stock = StockFile.read(KitService.shipped("/kit/stock.csv")).stream()
-                .collect(Collectors.toUnmodifiableMap(StockItem::name, StockItem::softness));
         setDeserializerModifier(new BeanDeserializerModifier() {
 
             private static final long serialVersionUID = 1;
@@ -36,7 +46,7 @@ class StockSoftness extends SimpleModule {
             @Override
             public JsonDeserializer<?> modifyDeserializer(
                     DeserializationConfig config, BeanDescription of, JsonDeserializer<?> read) {
-                return of.getBeanClass() == Modifier.class ? new Known(read, stock) : read;
+                return of.getBeanClass() == Modifier.class ? new Known(read) : read;
             }
         });
     }
@@ -44,23 +54,21 @@ class StockSoftness extends SimpleModule {
     private static final class Known extends DelegatingDeserializer {
 
         private static final long serialVersionUID = 1;
-        private final transient Map<String, Double> stock;
 
-        Known(JsonDeserializer<?> read, Map<String, Double> stock) {
+        Known(JsonDeserializer<?> read) {
             super(read);
-            this.stock = stock;
         }
 
         @Override
         protected JsonDeserializer<?> newDelegatingInstance(JsonDeserializer<?> read) {
-            return new Known(read, stock);
+            return new Known(read);
         }
 
         @Override
         public @Nullable Object deserialize(JsonParser parser, DeserializationContext context) throws IOException {
             Object value = super.deserialize(parser, context);
             return value instanceof Modifier item && item.softens() && item.softness() == null
-                    ? item.softAs(stock.get(item.name()))
+                    ? item.softAs(SHIPPED.get(item.name()))
                     : value;
         }
     }

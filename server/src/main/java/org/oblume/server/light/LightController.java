@@ -9,17 +9,13 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.say.ParsedCommand;
 import org.oblume.server.call.Asks;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
-import org.oblume.server.support.CrewUnits;
 import org.oblume.server.support.RecordJson;
-import org.oblume.server.support.TextLimits;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -63,36 +59,6 @@ class LightController {
             List<String> out,
             @Nullable Integer cue) {}
 
-    record Line(String text) {}
-
-    /** A change that is meant, to be tried. */
-    record ParsedChange(String placement, Attribute attribute, AttributeValue value) {
-
-        static List<ParsedChange> of(List<Change> changes) {
-            return changes.stream()
-                    .map(c -> new ParsedChange(c.placement(), c.attribute(), c.value()))
-                    .toList();
-        }
-    }
-
-    /** @param problems what was not understood; nothing should be kept while there are any */
-    record ParsedLine(List<ParsedChange> changes, List<String> holds, List<LineProblem> problems) {}
-
-    /**
-     * A part of a line that was not understood.
-     *
-     * @param from index of its first sign
-     * @param to index behind its last
-     * @param suggestions what may have been meant
-     */
-    record LineProblem(int from, int to, String sentence, List<String> suggestions) {
-
-        static LineProblem of(ParsedCommand.Problem problem, CrewUnits units) {
-            return new LineProblem(
-                    problem.from(), problem.to(), units.print(problem.sentence()), problem.suggestions());
-        }
-    }
-
     record Arranging(LightService.Order order, List<String> placements) {}
 
     record Arranged(List<ParsedChange> changes) {}
@@ -125,21 +91,6 @@ class LightController {
         return proposed.stream()
                 .map(w -> new Change(w.placement(), json.value(w.attribute(), w.value(), w.text())))
                 .toList();
-    }
-
-    @Asks
-    @PostMapping("/say")
-    ParsedLine say(
-            @PathVariable long shotId,
-            @RequestBody Line line,
-            @RequestHeader(name = CrewUnits.HEADER, required = false) @Nullable String units) {
-        ParsedCommand said = light.said(shotId, TextLimits.line(line.text()));
-        return new ParsedLine(
-                ParsedChange.of(said.changes()),
-                said.holds(),
-                said.problems().stream()
-                        .map(p -> LineProblem.of(p, CrewUnits.of(units)))
-                        .toList());
     }
 
     @Asks

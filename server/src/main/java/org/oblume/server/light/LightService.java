@@ -23,8 +23,6 @@ import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Arrange;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
-import org.oblume.core.say.CommandParser;
-import org.oblume.core.say.ParsedCommand;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Phrase;
@@ -143,12 +141,6 @@ public class LightService {
                 light,
                 record.scene().heading().buildOrder(),
                 out);
-    }
-
-    /** What was understood of a line; no more than that. */
-    ParsedCommand said(long shotId, String line) {
-        RecordedShot shot = records.shot(shotId);
-        return CommandParser.read(line, shot.record(), shot.state(), kit.stock());
     }
 
     /** Ways to put several things in order. */
