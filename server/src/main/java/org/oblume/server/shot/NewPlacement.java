@@ -1,7 +1,11 @@
 package org.oblume.server.shot;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
+import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Condition;
 import org.oblume.core.plot.Cue;
@@ -25,6 +29,7 @@ import org.oblume.core.units.Refusal;
  * @param stack what it comes with
  * @param condition how the place is, of what stands nowhere
  * @param cue what changes, likewise
+ * @param said what else is said of it, which holds in the place of what it would start from, or null
  * @param reason as for a knot
  */
 record NewPlacement(
@@ -43,10 +48,14 @@ record NewPlacement(
         @Nullable Modifiers stack,
         @Nullable Condition condition,
         @Nullable Cue cue,
+        @Nullable List<SaidValue> said,
         @Nullable Reason reason) {
 
+    /** A value that is said of it. */
+    record SaidValue(Attribute attribute, @Schema(implementation = AttributeValue.class) JsonNode value) {}
+
     /** @throws Refusal when nothing is said of what stands nowhere */
-    AttributeValue said() {
+    AttributeValue state() {
         if (kind == PlacementKind.CONDITION && condition != null) {
             return condition;
         }

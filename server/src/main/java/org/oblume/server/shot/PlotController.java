@@ -232,7 +232,12 @@ class PlotController {
     @PostMapping("/placements")
     @ResponseStatus(HttpStatus.CREATED)
     Placed place(@PathVariable long shotId, @RequestBody NewPlacement body, Principal person) {
-        return placed(plots.place(shotId, body, person.getName()), person);
+        List<AttributeValue> said = body.said() == null
+                ? List.of()
+                : body.said().stream()
+                        .map(v -> json.value(v.attribute(), v.value(), null))
+                        .toList();
+        return placed(plots.place(shotId, body, said, person.getName()), person);
     }
 
     private ResponseEntity<PlotEdit> answer(long shotId, KnotChange change, boolean looked, Principal person) {

@@ -175,9 +175,13 @@ public class PlotService {
         return body.place(records.shot(shotId), placement);
     }
 
-    /** Places one thing more in the scene, standing from this shot on, with values to start from. */
+    /**
+     * Places one thing more in the scene, standing from this shot on, with values to start from.
+     *
+     * @param said what holds in the place of those, one of an attribute
+     */
     @Transactional
-    public KeptPlacement place(long shotId, NewPlacement wanted, String author) {
+    public KeptPlacement place(long shotId, NewPlacement wanted, List<AttributeValue> said, String author) {
         RecordedShot before = records.locked(shotId);
         SetPlan set = before.record().set();
         @Nullable Opening opening = wanted.opening() == null ? null : set.opening(wanted.opening());
@@ -191,13 +195,18 @@ public class PlotService {
         if (wanted.place() != null && wanted.measured() != null) {
             throw new Refusal("measured", "Say where it is drawn or how it was measured, one of the two.");
         }
-        List<AttributeValue> values = !placement.kind().isThing()
-                ? List.of(SetStatus.ON, wanted.said())
+        List<AttributeValue> starts = !placement.kind().isThing()
+                ? List.of(SetStatus.ON, wanted.state())
                 : opening != null
                         ? StartValues.ofDaylight(placement, opening, set.tapeWalls())
                         : wanted.place() == null
                                 ? asItStands(before, wanted.measured())
                                 : planned(before, placement, wanted, wanted.place());
+        List<AttributeValue> values = new ArrayList<>(starts);
+        said.forEach(v -> {
+            values.removeIf(s -> s.getClass() == v.getClass());
+            values.add(v);
+        });
         refuseUnlessItMayStand(before, placement, values, wanted.reason());
         scenes.place(before.shot().sceneId(), placement);
         KeptPlacement kept =
