@@ -20,14 +20,17 @@ const CHANGE = {
   value: { percent: 45 },
   revision: 5,
 }
+const NOTHING_MORE = { asks: [], notes: [], takes: [], places: [], stages: [], locks: [] }
 const UNDERSTOOD = {
   changes: [{ placement: 'key', attribute: 'LEVEL', value: { percent: 45 } }],
   holds: [],
   problems: [],
+  ...NOTHING_MORE,
 }
 const NOT_UNDERSTOOD = {
   changes: [],
   holds: [],
+  ...NOTHING_MORE,
   problems: [{ from: 0, to: 3, sentence: '“edg” is nothing that stands here.', suggestions: ['edge'] }],
 }
 
@@ -46,7 +49,7 @@ async function bar() {
   const light = useLight()
   plot.open(3)
   await vi.waitFor(() => expect(plot.plot).toBeDefined())
-  const say = mount(SayBar, { attachTo: document.body })
+  const say = mount(SayBar, { attachTo: document.body, props: { middle: { xM: 0, yM: 0 } } })
   const kept = () => server.sent.filter((s) => s.path.endsWith('/knots'))
   return { plot, light, say, input: say.get('input'), kept }
 }
@@ -103,5 +106,54 @@ describe('what is said', () => {
     await vi.waitFor(() => expect(light.preview.changes).toHaveLength(1))
     await input.trigger('keydown', { key: 'Escape' })
     expect(light.preview.changes).toEqual([])
+  })
+
+  it('waits for the answer that is on its way when Enter is pressed at once', async () => {
+    const { input, kept } = await bar()
+    server.posts['/say'] = () => UNDERSTOOD
+    answersTheProposal()
+    await input.setValue('key 45%')
+    await input.trigger('keydown', { key: 'Enter' })
+    expect(kept()).toHaveLength(0)
+    await vi.waitFor(() => expect(kept()).toHaveLength(1))
+  })
+
+  it('is asked back where a name fits more than one thing, and chosen by its number', async () => {
+    const { say, input, kept } = await bar()
+    server.posts['/say'] = () => ({
+      ...UNDERSTOOD,
+      changes: [],
+      asks: [
+        {
+          from: 0,
+          to: 3,
+          words: 'rim',
+          sentence: 'Which one?',
+          candidates: ['key', 'edge'],
+          lines: ['Key off', 'Edge off'],
+        },
+      ],
+    })
+    await input.setValue('rim off')
+    await vi.waitFor(() => expect(say.get('[role=status]').text()).toContain('Which one?'))
+    await input.trigger('keydown', { key: 'Enter' })
+    expect(kept()).toHaveLength(0)
+    const choice = say.findAll('[role=status] button')[1]!
+    expect(document.activeElement).toBe(say.findAll('[role=status] button')[0]!.element)
+    await choice.trigger('keydown', { key: '2' })
+    expect((input.element as HTMLInputElement).value).toBe('Edge off')
+  })
+
+  it('is written as a note where it is one, and comes back with the arrow', async () => {
+    const { say, input } = await bar()
+    server.posts['/say'] = () => ({ ...UNDERSTOOD, changes: [], notes: [{ placement: 'key', text: 'rattles' }] })
+    server.posts['/notes'] = () => ({ id: 1 })
+    await input.setValue('note on the key rattles')
+    await vi.waitFor(() => expect(say.get('[role=status]').text()).toContain('note on Key: rattles'))
+    await input.trigger('keydown', { key: 'Enter' })
+    await vi.waitFor(() => expect(server.sent.some((s) => s.path.includes('/notes'))).toBe(true))
+    await vi.waitFor(() => expect((input.element as HTMLInputElement).value).toBe(''))
+    await input.trigger('keydown', { key: 'ArrowUp' })
+    expect((input.element as HTMLInputElement).value).toBe('note on the key rattles')
   })
 })

@@ -193,7 +193,7 @@ onBeforeUnmount(editor.letGo)
             @select="plot.select"
           />
         </div>
-        <SayBar ref="say" class="saying" />
+        <SayBar ref="say" class="saying" :middle="middle" />
         <aside class="inspector" aria-label="What is selected">
           <div v-if="editor.chosen" class="mb-2 flex justify-end">
             <button class="text-small text-quiet hover:text-ink" @click="plot.select(undefined)">
