@@ -13,6 +13,7 @@ import org.oblume.core.exposure.Exposure;
 import org.oblume.core.light.Turned;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.say.SpokenFigures;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
@@ -21,7 +22,7 @@ import org.oblume.core.units.TStop;
 
 /**
  * Reads what is called out at the meter: {@code key alone T4 1/3, 4300 K +0.002} or {@code T2.8, lit 54, shadow 12, background 20 %}. A
- * light alone is read towards it, or {@code to the lens}. A place that is named (lit, shadow, background, window, hottest) holds until the next comma; without one it is the lit cheek.
+ * light alone is read towards it, or {@code to the lens}. A place that is named (lit, shadow, background, window, hottest) holds until the next comma; without one it is the lit cheek. Figures may be spoken: <em>lit fifty four</em>.
  */
 public final class ReadingLine {
 
@@ -82,7 +83,7 @@ public final class ReadingLine {
                 turned = Turned.TO_LENS;
                 tidy = toLens.replaceAll(" ").strip();
             }
-            for (String clause : named(tidy).split("[;]|,(?!\\d)")) {
+            for (String clause : SpokenFigures.written(named(tidy)).split("[;]|,(?!\\d)")) {
                 clause(clause.strip(), line);
             }
             return new Reading(

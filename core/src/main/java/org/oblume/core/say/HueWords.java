@@ -56,6 +56,7 @@ final class HueWords implements PhraseParser {
             words.skip(1);
             hue = HUES.get(word);
         } else if (OTHERS.contains(word)) {
+            require(clause, word);
             throw new Refusal(
                     "“%s” is no hue with a place of its own: say hue and its degrees, hue 300.".formatted(word));
         } else {

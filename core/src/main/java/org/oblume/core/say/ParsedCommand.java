@@ -51,6 +51,14 @@ public record ParsedCommand(
         locks = List.copyOf(locks);
     }
 
+    /** Whether it changes or holds something of one thing, and does nothing else. */
+    public boolean isOnlyOf(String placement) {
+        boolean something = !changes.isEmpty() || !holds.isEmpty();
+        return something
+                && changes.stream().allMatch(c -> c.placement().equals(placement))
+                && holds.stream().allMatch(placement::equals);
+    }
+
     /**
      * @param from place of its first character in the line
      * @param to place after its last

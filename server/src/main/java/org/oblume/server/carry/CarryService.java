@@ -137,12 +137,24 @@ class CarryService {
                     .toList();
         }
         String name = scene.placement(cell.placement()).name();
-        ParsedCommand said = CommandParser.read(name + " " + text, scene, state, kit.stock());
+        ParsedCommand said = CommandParser.read(
+                text, new CommandParser.Heard(scene, state, kit.stock(), List.of(), cell.placement()));
         if (!said.problems().isEmpty()) {
             throw new Refusal(
                     "text",
                     Phrase.format(
                             "%s in %s: %s", name, slate, said.problems().get(0).sentence()));
+        }
+        if (!said.asks().isEmpty()) {
+            ParsedCommand.Ask ask = said.asks().get(0);
+            throw new Refusal(
+                    "text",
+                    "%s in %s: “%s” could be %s. Say which."
+                            .formatted(name, slate, ask.words(), String.join(", ", ask.candidates())));
+        }
+        if (!said.isOnlyOf(cell.placement())) {
+            throw new Refusal(
+                    "text", "%s in %s: “%s” is not of this cell. Say it at the plot.".formatted(name, slate, text));
         }
         return tied(
                 Trial.of(scene, slate, said.changes(), said.holds(), Set.of(), Map.of())

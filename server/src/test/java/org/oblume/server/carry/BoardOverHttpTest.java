@@ -63,11 +63,20 @@ class BoardOverHttpTest {
     @Test
     void aPasteIsKeptWholeOrNotAtAll() {
         Answer refused = edit(
-                "[{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"45%%\"},{\"shotId\":%d,\"placement\":\"key\",\"text\":\"purple\"}]"
+                "[{\"shotId\":%d,\"placement\":\"edge\",\"text\":\"45%%\"},{\"shotId\":%d,\"placement\":\"key\",\"text\":\"flurble\"}]"
                         .formatted(close, reverse));
         assertThat(refused.status()).isEqualTo(400);
-        assertThat(refused.detail()).startsWith("Key in 5M%d: “purple” is not understood for Key.".formatted(made));
+        assertThat(refused.detail()).startsWith("Key in 5M%d: “flurble” is not understood for Key.".formatted(made));
         assertThat(cell("edge", close).isMissingNode()).isTrue();
+    }
+
+    @Test
+    void aCellTakesOnlyWhatIsOfItAndIsNotAskedBack() {
+        for (String text : List.of("cto", "edge off", "note rattles", "undo")) {
+            Answer refused = edit("[{\"shotId\":%d,\"placement\":\"key\",\"text\":\"%s\"}]".formatted(close, text));
+            assertThat(refused.status()).as(text).isEqualTo(400);
+            assertThat(cell("key", close).isMissingNode()).as(text).isTrue();
+        }
     }
 
     @Test
