@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Placement;
@@ -28,6 +29,9 @@ final class Clause {
             new LevelWords(),
             new MoreOrLess(),
             new StandingWords());
+
+    /** What the clause is about, once it is named. */
+    private static final Set<String> PRONOUNS = Set.of("it", "that", "them");
 
     private final Words words;
     private final Placement about;
@@ -60,7 +64,7 @@ final class Clause {
                 throw new NotUnderstood(at(start), refused.phrase(), offered());
             }
             Words.Word word = words.take();
-            if (!word.isBreak() && !Speech.FILLERS.contains(word.text())) {
+            if (!word.isBreak() && !Speech.FILLERS.contains(word.text()) && !PRONOUNS.contains(word.text())) {
                 words.back(start);
                 throw unknown(word, start);
             }
@@ -173,9 +177,14 @@ final class Clause {
         }
     }
 
-    /** Asks which of these was meant by the words from there to here. */
+    /** Asks which of these names was meant by the words from there to here; a name is said without its comma. */
     AskedBack ask(int from, String sentence, List<String> candidates) {
-        return ask(words, from, sentence, candidates, candidates);
+        return ask(
+                words,
+                from,
+                sentence,
+                candidates,
+                candidates.stream().map(c -> c.replace(",", "")).toList());
     }
 
     static AskedBack ask(Words words, int from, String sentence, List<String> candidates, List<String> said) {

@@ -224,6 +224,7 @@ class CommandParserTest {
                         new Change("edge", new Level(20)),
                         new Change("edge", new ColourTemperature(3200)),
                         new Change("key", new Level(55)));
+        assertThat(say("edge 20% and take it up a stop").changes()).containsExactly(new Change("edge", new Level(40)));
         assertThat(say("edge down 1 stop, down 1 stop").changes()).containsExactly(new Change("edge", new Level(7.5)));
     }
 

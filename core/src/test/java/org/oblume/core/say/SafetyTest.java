@@ -31,7 +31,9 @@ class SafetyTest {
             correction("Half CTO", 81),
             correction("Full CTO", 167),
             cloth("Half grid cloth"),
-            cloth("Full grid cloth"));
+            cloth("Full grid cloth"),
+            cloth("Muslin, bleached"),
+            cloth("Muslin, unbleached"));
 
     private static StockItem correction(String name, double mired) {
         return new StockItem(name, StockKind.CORRECTION, FilterEffect.of(mired, 0.5, 0), 0, null, null, null);
@@ -89,6 +91,7 @@ class SafetyTest {
                 "kye 45%",
                 "rim down a third",
                 "tube a grid",
+                "key muslin",
                 "half a stop hotter on the tube",
                 "tube a three foot up"
             })
