@@ -71,10 +71,10 @@ class CarryBoardIT {
     void whatIsNotUnderstoodStaysAsItWasTypedAndWhatIsLockedIsNotTypedOver() {
         crew.open("/shots/6/carry");
         crew.see("[aria-label^='Key in 4F']");
-        crew.type("mauve");
+        crew.type("flurble");
         crew.press(Keys.ENTER);
-        crew.seeText("Key in 4F: “mauve” is not understood for Key.");
-        assertThat(crew.see("input.typing").getDomProperty("value")).isEqualTo("mauve");
+        crew.seeText("Key in 4F: “flurble” is not understood for Key.");
+        assertThat(crew.see("input.typing").getDomProperty("value")).isEqualTo("flurble");
         crew.press(Keys.ESCAPE);
         crew.press("Leave it");
         crew.open("/shots/2/carry");

@@ -66,7 +66,7 @@ class LightStoriesIT {
 
         gaffer.open("/shots/%d/plot".formatted(book.shot));
         double one = lit(book);
-        say("silk half silk");
+        say("silk another half silk");
         gaffer.press("Keep Enter");
         gaffer.gone("#say-echo .told");
         assertThat(Math.log(one / lit(book)) / Math.log(2))

@@ -15,6 +15,8 @@ class SayItIT {
     /** Slate 17B: the ferry waiting room, planned. */
     private static final String PLOT = "/shots/10/plot";
 
+    private static final String CHOOSING = "return !!document.activeElement.closest('#say-echo')";
+
     private static RunningOblume oblume;
     private static Browser crew;
 
@@ -44,6 +46,7 @@ class SayItIT {
         crew.type(line);
         crew.seeText(asked);
         crew.press(Keys.ENTER);
+        crew.until("be at what can be chosen", d -> Boolean.TRUE.equals(crew.script(CHOOSING)) ? true : null);
         crew.type("1");
         crew.until("see it chosen", d -> crew.value("Say it").equals(line) ? null : true);
         crew.press(Keys.ENTER);
@@ -107,6 +110,7 @@ class SayItIT {
         crew.type("key muslin");
         crew.seeText("Which one?");
         crew.press(Keys.ENTER);
+        crew.until("be at what can be chosen", d -> Boolean.TRUE.equals(crew.script(CHOOSING)) ? true : null);
         crew.type("2");
         crew.until("see it chosen", d -> crew.value("Say it").contains("unbleached") ? true : null);
         crew.press(Keys.ESCAPE);

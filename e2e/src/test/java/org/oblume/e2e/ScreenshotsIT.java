@@ -51,7 +51,7 @@ class ScreenshotsIT {
             take(crew, "plot-daylight");
             crew.press("Dark set");
 
-            crew.see("#say-it").sendKeys("edge down 1 stop, key closer 40 cm hold");
+            crew.see("#say-it").sendKeys("take the edge down a stop and bring the key in 40 cm, hold");
             crew.until("hear it", d -> crew.text("#say-echo").contains("held at") ? true : null);
             take(crew, "plot-say");
             crew.press("Not that Esc");

@@ -16,6 +16,7 @@ import org.oblume.core.units.Refusal;
 final class Clause {
 
     private static final List<PhraseParser> PARSERS = List.of(
+            new ConditionWords(),
             new GelWords(),
             new CameraWords(),
             new PatchWords(),

@@ -126,6 +126,24 @@ final class Draft {
         return point(mark, aim.map(AimSetting::heightM).orElse(null));
     }
 
+    /** The bearing that something is aimed along; empty when it is aimed at a mark. */
+    Optional<Double> bearingDeg(Placement thing) {
+        return value(thing.key(), AimSetting.class).map(AimSetting::bearingDeg);
+    }
+
+    /**
+     * The point of a mark that something is aimed at.
+     *
+     * @throws Refusal when it is aimed along a bearing
+     */
+    SpacePoint markAimedAt(Placement thing) {
+        if (bearingDeg(thing).isPresent()) {
+            throw new Refusal(
+                    "%s is aimed along a bearing, at no mark: say whom it is on first.".formatted(thing.name()));
+        }
+        return target(thing);
+    }
+
     /** @param heightM metres, or null for the mark's own */
     private SpacePoint point(String mark, @Nullable Double heightM) {
         double height = heightM != null ? heightM : eyesM(mark);

@@ -31,6 +31,7 @@ final class Figures {
             "seventeen",
             "eighteen",
             "nineteen");
+    private static final List<String> ONES = UNITS.subList(1, 10);
     private static final List<String> TENS =
             List.of("twenty", "thirty", "forty", "fifty", "sixty", "seventy", "eighty", "ninety");
     private static final Map<String, Double> PARTS = Map.ofEntries(
@@ -320,6 +321,9 @@ final class Figures {
         } else if (words.take("hundred")) {
             value = 100.0 * whole;
             round = true;
+        } else if (whole < 10 && words.peek().equals("oh") && ONES.contains(words.peek(1))) {
+            words.skip(1);
+            value = 100.0 * whole + small(words);
         } else if (whole >= 10) {
             int here = words.at();
             int pair = small(words);

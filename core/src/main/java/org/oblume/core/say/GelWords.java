@@ -79,7 +79,14 @@ final class GelWords implements PhraseParser {
         }
 
         private boolean bare() {
-            if (!words.takeAny("strip the gels off", "strip the gels", "strip gels off", "strip it", "clean", "bare")) {
+            if (!words.takeAny(
+                    "strip the gels off",
+                    "clean the gels off",
+                    "strip the gels",
+                    "strip gels off",
+                    "strip it",
+                    "clean",
+                    "bare")) {
                 return false;
             }
             keep(List.of());

@@ -24,6 +24,10 @@ final class MoveWords implements PhraseParser {
     private static final String[] MOVE = {
         "walk", "push", "bring", "move", "slide", "shift", "come", "go", "take", "pull", "bump", "put"
     };
+    /** Behind a length these say that it is something else than how far it is. */
+    private static final String NOT_A_THROW =
+            "up|down|high|higher|lower|from|of|frame|wide|wider|raise|drop|lift|closer|nearer|farther|further|forward|back|in|left|right|camera|towards|north|east|south|west|lens";
+
     private static final List<String> COMPASS = List.of("north", "east", "south", "west");
     /** Turned from the camera's axis, degrees. */
     private static final Map<String, Integer> SIDES = Map.of("left", -90, "right", 90);
@@ -85,14 +89,16 @@ final class MoveWords implements PhraseParser {
             }
             throw new Refusal("%s how far? Say it with a unit: 40 cm.".formatted(sense > 0 ? "Back" : "Closer"));
         }
+        double metres = sense * amount.get().metres();
+        Optional<Double> bearing = clause.draft().bearingDeg(clause.about());
         if (clause.isMark()) {
-            alongTheCamera(clause, sense * amount.get().metres());
+            alongTheCamera(clause, metres);
+        } else if (bearing.isPresent()) {
+            SpacePoint now = clause.draft().position(clause.about());
+            put(clause, Direction.of(Bearing.ofDegrees(bearing.get()), 0).from(now, -metres));
         } else {
             SpacePoint target = clause.draft().target(clause.about());
-            at(
-                    clause,
-                    clause.draft().position(clause.about()).distanceM(target)
-                            + sense * amount.get().metres());
+            at(clause, clause.draft().position(clause.about()).distanceM(target) + metres);
         }
         return true;
     }
@@ -188,11 +194,10 @@ final class MoveWords implements PhraseParser {
         if (metres.isEmpty() || clause.isCamera() || clause.isMark()) {
             return false;
         }
-        if (!words.take("away", "off", "out")
-                && !words.endsClause()
-                && !words.peek().matches("hold|held|\\d.*|half|quarter|full")) {
+        if (words.peek().matches(NOT_A_THROW)) {
             return false;
         }
+        words.take("away", "off", "out");
         at(clause, metres.get());
         return true;
     }
@@ -200,7 +205,7 @@ final class MoveWords implements PhraseParser {
     /** Puts it so far from what it is aimed at, along the floor, at its own height. */
     private static void at(Clause clause, double metres) {
         SpacePoint from = clause.draft().position(clause.about());
-        SpacePoint target = clause.draft().target(clause.about());
+        SpacePoint target = clause.draft().markAimedAt(clause.about());
         double rise = from.zM() - target.zM();
         if (metres <= Math.abs(rise)) {
             throw new Refusal(Phrase.format(

@@ -245,7 +245,7 @@ final class TapeWords implements PhraseParser {
             }
             wanted = axis + sign * 90;
         }
-        SpacePoint target = clause.draft().target(clause.about());
+        SpacePoint target = clause.draft().markAimedAt(clause.about());
         SpacePoint now = clause.draft().position(clause.about());
         double standing = Direction.between(target.onPlan().at(0), now.onPlan().at(0))
                 .bearing()

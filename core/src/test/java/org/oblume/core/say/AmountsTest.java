@@ -51,6 +51,7 @@ class AmountsTest {
         "forty three fifty,BARE,4350",
         "twelve eighty,BARE,1280",
         "three thousand two hundred,BARE,3200",
+        "one oh one,BARE,101",
         "3.2k,KELVIN,3200",
         "point three,BARE,0.3",
         "point oh oh three,BARE,0.003",

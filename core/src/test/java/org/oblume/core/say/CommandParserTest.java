@@ -170,11 +170,21 @@ class CommandParserTest {
         assertThat(only("key closer 40 cm")).isEqualTo(new Place(0, 2.6, true));
         assertThat(only("key back 1 ft")).isEqualTo(new Place(0, 3.3, true));
         assertThat(only("key 2 m")).isEqualTo(new Place(0, 2, true));
+        assertThat(say("key 2 m aim at repairer 45%").changes())
+                .contains(new Change("key", new Place(0, 2, true)), new Change("key", new Level(45)));
         Place edge = (Place) only("edge 2 m");
         assertThat(Math.sqrt(edge.xM() * edge.xM() + edge.yM() * edge.yM() + 0.36))
                 .isCloseTo(2, within(0.01));
         assertThat(say("key closer 40 cm hold").holds()).containsExactly("key");
         assertThat(say("edge 50 cm").problems().get(0).sentence().metric()).contains("higher or lower");
+    }
+
+    @Test
+    void whatIsAimedAlongABearingMovesAlongItAndHasNoThrow() {
+        ParsedCommand said = say("key aim 90 down 0, closer 40 cm");
+        assertThat(said.changes()).contains(new Change("key", new Place(0.4, 3, true)));
+        assertThat(say("key aim 90 down 0, at 2 m").problems().get(0).sentence().metric())
+                .contains("along a bearing");
     }
 
     @Test

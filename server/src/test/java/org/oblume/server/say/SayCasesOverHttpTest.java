@@ -187,4 +187,18 @@ class SayCasesOverHttpTest {
         assertThat(stands.at("/values/LEVEL/value/percent").asDouble()).isEqualTo(20);
         assertThat(stands.at("/values/AIM/value/mark").asText()).isEqualTo("girl");
     }
+
+    @Test
+    void howThePlaceIsIsSaidInOnesOwnWords() {
+        JsonNode said = api.post(
+                        "/api/shots/%d/say".formatted(api.shot("22A")),
+                        "{\"text\":\"haze thick by the winch, key off\"}")
+                .body();
+        assertThat(values(said.get("changes"))
+                        .get("sea-haze CONDITION")
+                        .get("state")
+                        .asText())
+                .isEqualTo("thick by the winch");
+        assertThat(values(said.get("changes"))).containsKey("key STANDING");
+    }
 }
