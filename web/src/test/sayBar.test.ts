@@ -118,6 +118,17 @@ describe('what is said', () => {
     await vi.waitFor(() => expect(kept()).toHaveLength(1))
   })
 
+  it('keeps waiting when the answer to what was typed before is not understood', async () => {
+    const { input, kept } = await bar()
+    const answers = [NOT_UNDERSTOOD, UNDERSTOOD]
+    server.posts['/say'] = () => answers.shift() ?? UNDERSTOOD
+    answersTheProposal()
+    await input.setValue('key 4')
+    await input.setValue('key 45%')
+    await input.trigger('keydown', { key: 'Enter' })
+    await vi.waitFor(() => expect(kept()).toHaveLength(1))
+  })
+
   it('is asked back where a name fits more than one thing, and chosen by its number', async () => {
     const { say, input, kept } = await bar()
     server.posts['/say'] = () => ({

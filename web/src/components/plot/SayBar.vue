@@ -75,8 +75,8 @@ const latest = useLatest({
     heard.value = answer
     error.value = ''
     if (!understood.value) {
-      if (wanted.value && ask.value) void nextTick(() => choices.value?.focus())
-      wanted.value = undefined
+      if (current.value && wanted.value && ask.value) void nextTick(() => choices.value?.focus())
+      if (current.value) wanted.value = undefined
       light.withdraw()
     } else light.propose(answer.line.changes, answer.line.holds)
   },
