@@ -83,7 +83,7 @@ class SayItIT {
         say("warm the window key a quarter and take it down a third of a stop");
         say("strip one and strip two blue at 60 percent saturation");
         say("strip one off");
-        say("lose the half grid");
+        say("top lose the half grid");
         say("note on the cutter: tape the floor");
         assertThat(fetched("p.find(x => x.placement.name === 'Window key').values.PATCH.value.address"))
                 .isEqualTo(101);

@@ -80,8 +80,11 @@ final class Names {
         }
     }
 
+    /** A name as it is said: <em>Strip one</em> is {@code strip 1}. */
     private static String key(String name) {
-        return Words.of(name).all().stream().map(Words.Word::text).collect(Collectors.joining(" "));
+        Words words = Words.of(name);
+        return text(words, words.all().size())
+                .orElseGet(() -> words.all().stream().map(Words.Word::text).collect(Collectors.joining(" ")));
     }
 
     /** The words at the beginning of a name and those at its end: <em>hair</em>, <em>ceiling bounce</em>, <em>bounce head</em>. */

@@ -154,6 +154,18 @@ class SafetyTest {
     }
 
     @Test
+    void aNumberInANameIsTheSameSpokenOrWritten() {
+        Stage stage = stage().head("strip-one", Role.EDGE, 4, 1, 2).head("strip-two", Role.EDGE, 4, 2, 2);
+        for (String line : List.of("strip one and strip two off", "strip 1 and strip 2 off")) {
+            assertThat(CommandParser.read(line, stage.recording(), stage.state(), STOCK)
+                            .changes())
+                    .as(line)
+                    .extracting(Change::placement)
+                    .containsExactly("strip-one", "strip-two");
+        }
+    }
+
+    @Test
     void whatIsSelectedIsMeantOnlyWhereNothingIsNamed() {
         Stage stage = stage();
         CommandParser.Heard heard =
