@@ -5,6 +5,12 @@ import { useBook } from '@/stores/book'
 import { usePlot } from '@/stores/plot'
 import { useStock } from '@/stores/stock'
 
+/** What a line changes; a place that was measured with how it was. */
+export function changesOf({ changes, measured }: ParsedLine): ParsedLine['changes'] {
+  const asTaped = (c: ParsedLine['changes'][number]) => measured.find((m) => m.placement === c.placement)
+  return changes.map((c) => (c.attribute === 'PLACE' && asTaped(c)) || c)
+}
+
 /** Whether a line says something that is not a change of a value. */
 export function saysMore(line: ParsedLine): boolean {
   return !!(
@@ -64,12 +70,14 @@ async function keepTake(shotId: number, { number, circled, note }: ParsedLine['t
   )
 }
 
-async function place({ name, what, kind, role, values }: ParsedLine['places'][number], middle: PlanPoint) {
+async function place(thing: ParsedLine['places'][number], middle: PlanPoint) {
+  const { name, what, kind, role, measured } = thing
   const plot = usePlot()
   const shelf = useStock()
   await shelf.fill()
   const fixture = shelf.kit?.fixtures.find((f) => f.piece.what === what)
   if (!fixture) throw new Error(`The kit has no ${what} any more.`)
+  const values = thing.values.map((v) => (v.attribute === 'PLACE' && measured ? { ...v, value: measured } : v))
   const at = values.find((v) => v.attribute === 'PLACE')?.value as PlanPoint | undefined
   const { edit, key } = await answer(
     api.POST('/api/shots/{shotId}/placements', {
@@ -79,7 +87,7 @@ async function place({ name, what, kind, role, values }: ParsedLine['places'][nu
         kind,
         role,
         piece: fixture.piece,
-        place: { ...(at ?? middle), outside: false },
+        place: { xM: (at ?? middle).xM, yM: (at ?? middle).yM, outside: false },
         beamDeg: fixture.beamDeg,
         stack: fixture.stack,
         said: values,

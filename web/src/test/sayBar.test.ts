@@ -20,7 +20,7 @@ const CHANGE = {
   value: { percent: 45 },
   revision: 5,
 }
-const NOTHING_MORE = { asks: [], notes: [], takes: [], places: [], stages: [], locks: [] }
+const NOTHING_MORE = { measured: [], asks: [], notes: [], takes: [], places: [], stages: [], locks: [] }
 const UNDERSTOOD = {
   changes: [{ placement: 'key', attribute: 'LEVEL', value: { percent: 45 } }],
   holds: [],

@@ -64,11 +64,7 @@ function added(f: Fixture) {
 
 function pick(f: Fixture) {
   what.value = f.piece.what
-  if (f.kind === 'MARK') role.value = 'SUBJECT'
-  else if (f.kind === 'CAMERA') role.value = 'CAMERA'
-  else if (f.kind === 'FLAG' || f.kind === 'BOUNCE') role.value = f.kind === 'FLAG' ? 'NEGATIVE_FILL' : 'FILL'
-  else if (f.kind === 'DAYLIGHT') role.value = 'AMBIENCE'
-  else if (f.kind === 'PRACTICAL') role.value = 'PRACTICAL'
+  if (f.usualRole) role.value = f.usualRole
   else if (role.value === 'SUBJECT' || role.value === 'NEGATIVE_FILL') role.value = 'KEY'
 }
 

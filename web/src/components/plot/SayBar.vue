@@ -6,7 +6,7 @@ import KnotMark from '@/components/marks/KnotMark.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { fixed, plain } from '@/lib/print'
 import { tenths } from '@/lib/stops'
-import { besides, keepBesides, saysMore } from '@/lib/said'
+import { besides, changesOf, keepBesides, saysMore } from '@/lib/said'
 import { useLatest } from '@/lib/useLatest'
 import { useLineHistory } from '@/lib/useLineHistory'
 import { useSubmit } from '@/lib/useSubmit'
@@ -78,7 +78,7 @@ const latest = useLatest({
       if (current.value && wanted.value && ask.value) void nextTick(() => choices.value?.focus())
       if (current.value) wanted.value = undefined
       light.withdraw()
-    } else light.propose(answer.line.changes, answer.line.holds)
+    } else light.propose(changesOf(answer.line), answer.line.holds)
   },
   onRefused: (refusal) => {
     wanted.value = undefined
@@ -127,7 +127,7 @@ function keep() {
 function tryFirst() {
   if (!ready.value || !line.value) return later('try')
   if (!told.value.length) return
-  light.put(line.value.changes, line.value.holds)
+  light.put(changesOf(line.value), line.value.holds)
   done()
 }
 

@@ -131,6 +131,25 @@ public record Modifier(
 
     /** The same on a frame of its own. */
     public Modifier framed(double widthM, double distanceM) {
+        return with(widthM, distanceM, covers, share, softness);
+    }
+
+    /** The same over a part of the front, or over all of it. */
+    public Modifier covering(@Nullable Cover side, @Nullable Double part) {
+        return with(frameWidthM, frameDistanceM, side, part, softness);
+    }
+
+    /** The same with its softness known; null when it is not. */
+    public Modifier softAs(@Nullable Double known) {
+        return with(frameWidthM, frameDistanceM, covers, share, known);
+    }
+
+    private Modifier with(
+            @Nullable Double widthM,
+            @Nullable Double distanceM,
+            @Nullable Cover side,
+            @Nullable Double part,
+            @Nullable Double soft) {
         return new Modifier(
                 name,
                 stops,
@@ -141,45 +160,9 @@ public record Modifier(
                 distanceM,
                 gel,
                 narrowsToDeg,
-                covers,
-                share,
-                softness,
-                doors);
-    }
-
-    /** The same over a part of the front, or over all of it. */
-    public Modifier covering(@Nullable Cover side, @Nullable Double part) {
-        return new Modifier(
-                name,
-                stops,
-                miredShift,
-                duvShift,
-                softens,
-                frameWidthM,
-                frameDistanceM,
-                gel,
-                narrowsToDeg,
                 side,
                 part,
-                softness,
-                doors);
-    }
-
-    /** The same with its softness known; null when it is not. */
-    public Modifier softAs(@Nullable Double known) {
-        return new Modifier(
-                name,
-                stops,
-                miredShift,
-                duvShift,
-                softens,
-                frameWidthM,
-                frameDistanceM,
-                gel,
-                narrowsToDeg,
-                covers,
-                share,
-                known,
+                soft,
                 doors);
     }
 

@@ -1,5 +1,6 @@
 package org.oblume.core.plot;
 
+import java.util.Optional;
 import java.util.Set;
 
 /** What kind of thing is placed, and with that what is recorded of it. */
@@ -34,6 +35,19 @@ public enum PlacementKind {
 
     public boolean records(Attribute attribute) {
         return attributes.contains(attribute);
+    }
+
+    /** What a thing of this kind is there for as a rule; empty of a light and of grip that serves any. */
+    public Optional<Role> usualRole() {
+        return switch (this) {
+            case MARK -> Optional.of(Role.SUBJECT);
+            case CAMERA -> Optional.of(Role.CAMERA);
+            case FLAG -> Optional.of(Role.NEGATIVE_FILL);
+            case BOUNCE -> Optional.of(Role.FILL);
+            case DAYLIGHT -> Optional.of(Role.AMBIENCE);
+            case PRACTICAL -> Optional.of(Role.PRACTICAL);
+            default -> Optional.empty();
+        };
     }
 
     public boolean isLight() {

@@ -23,14 +23,7 @@ final class AimWords implements PhraseParser {
         if (!clause.about().kind().records(Attribute.AIM)) {
             return false;
         }
-        Words words = clause.words();
-        int start = words.at();
-        return turned(clause) || (back(words, start) && tilted(clause)) || (back(words, start) && pointed(clause));
-    }
-
-    private static boolean back(Words words, int to) {
-        words.back(to);
-        return true;
+        return PhraseParser.any(clause, AimWords::turned, AimWords::tilted, AimWords::pointed);
     }
 
     /** <em>Pan left ten degrees</em>, <em>five degrees right</em>: as one stands behind it. */
@@ -127,12 +120,7 @@ final class AimWords implements PhraseParser {
             if (!marks.isEmpty()) {
                 words.skip(named.get().words());
                 if (marks.size() > 1) {
-                    throw Clause.ask(
-                            words,
-                            from,
-                            "Who?",
-                            marks.stream().map(Placement::key).toList(),
-                            marks.stream().map(Placement::name).toList());
+                    throw Clause.which(words, from, "Who?", marks);
                 }
                 Placement mark = marks.get(0);
                 clause.draft()

@@ -59,19 +59,14 @@ final class CameraWords implements PhraseParser {
         if (!clause.isCamera()) {
             return false;
         }
-        Words words = clause.words();
-        int start = words.at();
-        return stop(clause)
-                || (back(words, start) && speed(clause))
-                || (back(words, start) && shutter(clause))
-                || (back(words, start) && density(clause))
-                || (back(words, start) && lens(clause))
-                || (back(words, start) && white(clause));
-    }
-
-    private static boolean back(Words words, int to) {
-        words.back(to);
-        return true;
+        return PhraseParser.any(
+                clause,
+                CameraWords::stop,
+                CameraWords::speed,
+                CameraWords::shutter,
+                CameraWords::density,
+                CameraWords::lens,
+                CameraWords::white);
     }
 
     private static boolean stop(Clause clause) {

@@ -15,21 +15,22 @@ import org.oblume.core.units.Refusal;
 /** What is said of one thing. Each {@link PhraseParser} takes what it understands; a new way to say something is a new one in the list. */
 final class Clause {
 
-    private static final List<PhraseParser> PARSERS = List.of(
-            new ConditionWords(),
-            new GelWords(),
-            new CameraWords(),
-            new PatchWords(),
-            new EffectWords(),
-            new WhiteWords(),
-            new HueWords(),
-            new BeamWords(),
-            new TapeWords(),
-            new AimWords(),
-            new MoveWords(),
-            new LevelWords(),
-            new MoreOrLess(),
-            new StandingWords());
+    private static final PhraseParser[] PARSERS = {
+        new ConditionWords(),
+        new GelWords(),
+        new CameraWords(),
+        new PatchWords(),
+        new EffectWords(),
+        new WhiteWords(),
+        new HueWords(),
+        new BeamWords(),
+        new TapeWords(),
+        new AimWords(),
+        new MoveWords(),
+        new LevelWords(),
+        new MoreOrLess(),
+        new StandingWords()
+    };
 
     /** What the clause is about, once it is named. */
     private static final Set<String> PRONOUNS = Set.of("it", "that", "them");
@@ -57,7 +58,7 @@ final class Clause {
         while (!words.done()) {
             int start = words.at();
             try {
-                if (PARSERS.stream().anyMatch(p -> tried(p, start))) {
+                if (PhraseParser.any(this, PARSERS)) {
                     anything = true;
                     continue;
                 }
@@ -78,14 +79,6 @@ final class Clause {
                     Phrase.of("Say what changes on %s.".formatted(about.name())),
                     List.of("45%", "down 1 stop", "off"));
         }
-    }
-
-    private boolean tried(PhraseParser parser, int start) {
-        boolean took = parser.read(this);
-        if (!took) {
-            words.back(start);
-        }
-        return took;
     }
 
     private Words.Word at(int index) {
@@ -188,6 +181,17 @@ final class Clause {
                 candidates.stream().map(c -> c.replace(",", "")).toList());
     }
 
+    /** Asks which of these things was meant by the words from there to here. */
+    static AskedBack which(Words words, int from, String sentence, List<Placement> things) {
+        return ask(
+                words,
+                from,
+                sentence,
+                things.stream().map(Placement::key).toList(),
+                things.stream().map(Placement::name).toList());
+    }
+
+    /** @param said what each would be said as, in the place of those words */
     static AskedBack ask(Words words, int from, String sentence, List<String> candidates, List<String> said) {
         Words.Word first = words.all().get(Math.min(from, words.all().size() - 1));
         Words.Word last = words.all().get(Math.max(Math.min(from, words.all().size() - 1), words.at() - 1));

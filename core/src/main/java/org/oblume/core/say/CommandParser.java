@@ -24,23 +24,8 @@ import org.oblume.core.units.Refusal;
  */
 public final class CommandParser {
 
-    /** Ends what stands before a name: <em>half a stop hotter on</em> the rim. */
-    private static final Set<String> LINKS =
-            Set.of("on", "onto", "of", "to", "for", "from", "over", "before", "at", "off", "through");
-    /** Links that say nothing more; <em>off</em> does. */
-    private static final Set<String> BARE_LINKS =
-            Set.of("on", "onto", "of", "to", "for", "from", "over", "before", "at", "through");
-
-    private static final Set<String> SWITCHING = Set.of("turn", "switch", "kick", "back", "bring");
-    private static final Set<String> VERBS = Set.of(
-            "kill", "lose", "save", "no", "drop", "raise", "lift", "lower", "warm", "cool", "aim", "point", "pan",
-            "tilt", "swing", "push", "walk", "bring", "take", "gel", "turn", "switch", "kick", "pull", "spot", "flood",
-            "widen", "tighten", "dim", "knock", "move", "slide", "double", "halve", "strike", "hold", "up", "down",
-            "on", "off", "out", "in", "back", "round", "put", "set", "make", "have", "give", "get", "strip", "rotate");
-    private static final Set<String> STARTS = Set.of(
-            "kill", "lose", "save", "raise", "lift", "lower", "warm", "cool", "aim", "point", "pan", "tilt", "push",
-            "walk", "bring", "gel", "no", "swap", "turn", "switch", "put", "hang", "add", "move", "take", "strip",
-            "knock", "halve", "double");
+    private static final List<LineParser> LINES = List.of(
+            new NoteLine(), new TakeLine(), new HistoryLine(), new StageLine(), new LockLine(), new NewThingLine());
 
     /** What is said while one thinks, wherever it stands. */
     private static final Set<String> NOISE = Set.of("um", "uh", "er", "please", "thanks", "ta");
@@ -104,28 +89,26 @@ public final class CommandParser {
         if (parser.words.done()) {
             return ParsedCommand.NOTHING;
         }
-        try {
-            Optional<ParsedCommand> first =
-                    new FirstWords(line, parser.words, parser.draft, parser.speech, heard).read();
-            if (first.isPresent()) {
-                return first.get();
+        Line whole = new Line(line, parser.words, parser.draft, parser.speech, heard);
+        for (LineParser known : LINES) {
+            try {
+                List<? extends ParsedCommand.Other> said = known.read(whole.begin());
+                if (!said.isEmpty()) {
+                    return ParsedCommand.of(said);
+                }
+            } catch (Refusal refused) {
+                parser.problem(new NotUnderstood(parser.words.all().get(0), refused.phrase(), List.of()));
+                return parser.answer();
+            } catch (NotUnderstood not) {
+                parser.problem(not);
+                return parser.answer();
+            } catch (AskedBack back) {
+                parser.ask(back);
+                return parser.answer();
             }
-        } catch (Refusal refused) {
-            return parser.refused(refused);
-        } catch (NotUnderstood not) {
-            parser.problem(not);
-            return parser.answer();
-        } catch (AskedBack back) {
-            parser.ask(back);
-            return parser.answer();
         }
         parser.clauses();
         return parser.answer();
-    }
-
-    private ParsedCommand refused(Refusal refused) {
-        problem(new NotUnderstood(words.all().get(0), refused.phrase(), List.of()));
-        return answer();
     }
 
     private void problem(NotUnderstood not) {
@@ -160,15 +143,11 @@ public final class CommandParser {
         boolean understood = problems.isEmpty() && asks.isEmpty();
         return new ParsedCommand(
                 understood ? draft.changes() : List.of(),
+                understood ? draft.measured() : List.of(),
                 understood ? draft.holds() : List.of(),
                 List.copyOf(problems.values()),
                 List.copyOf(asks.values()),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                null);
+                List.of());
     }
 
     private void clauses() {
@@ -181,87 +160,16 @@ public final class CommandParser {
         if (just(groups, subjects) || gripOrGel(groups)) {
             return;
         }
-        int from = 0;
-        for (int i = 0; i < groups.size(); i++) {
-            Subjects.Group group = groups.get(i);
-            int until = i + 1 < groups.size()
-                    ? groups.get(i + 1).from()
-                    : words.all().size();
-            int to = i + 1 < groups.size() ? split(group, from, until) : until;
-            said(
-                    group,
-                    head(words.all().subList(from, group.from())),
-                    words.all().subList(group.to(), to));
-            from = to;
-        }
+        new Cut(words).parts(groups).forEach(this::said);
     }
 
-    /** What is said before a name, without the word that links them. */
-    private static List<Words.Word> head(List<Words.Word> before) {
-        List<Words.Word> head = new ArrayList<>(before);
-        while (!head.isEmpty() && isFiller(head.get(head.size() - 1))) {
-            if (head.get(head.size() - 1).text().equals("of")) {
-                break;
-            }
-            head.remove(head.size() - 1);
-        }
-        int last = head.size() - 1;
-        if (last > 0
-                && BARE_LINKS.contains(head.get(last).text())
-                && !(head.get(last).text().equals("on")
-                        && SWITCHING.contains(head.get(last - 1).text()))) {
-            head.remove(last);
-        }
-        return head;
-    }
-
-    private static boolean isFiller(Words.Word word) {
-        return word.isBreak() || Speech.FILLERS.contains(word.text());
-    }
-
-    private static boolean saysNothing(List<Words.Word> part) {
-        return part.stream().allMatch(CommandParser::isFiller);
-    }
-
-    /** Where, between two names, what is said of the first ends and what is said before the second begins. */
-    private int split(Subjects.Group group, int from, int until) {
-        List<Words.Word> between = words.all().subList(group.to(), until);
-        for (int i = between.size() - 1; i >= 0; i--) {
-            Words.Word word = between.get(i);
-            if ((word.isBreak() || word.text().equals("and") || word.text().equals("then"))
-                    && leads(between.subList(i + 1, between.size()))) {
-                return group.to() + i + 1;
-            }
-        }
-        boolean first = !saysNothing(words.all().subList(from, group.from()));
-        for (int i = 0; i < between.size(); i++) {
-            List<Words.Word> rest = between.subList(i, between.size());
-            if (STARTS.contains(between.get(i).text())
-                    && leads(rest)
-                    && (first || !saysNothing(between.subList(0, i)))) {
-                return group.to() + i;
-            }
-        }
-        return until;
-    }
-
-    /** Whether words lead over to the name behind them. */
-    private static boolean leads(List<Words.Word> part) {
-        List<Words.Word> said =
-                part.stream().filter(w -> !isFiller(w) || w.text().equals("of")).toList();
-        if (said.isEmpty()) {
-            return true;
-        }
-        boolean linked =
-                said.size() > 1 && LINKS.contains(said.get(said.size() - 1).text());
-        return linked || said.stream().allMatch(w -> VERBS.contains(w.text()));
-    }
-
-    private void said(Subjects.Group group, List<Words.Word> head, List<Words.Word> tail) {
-        List<Subjects.Subject> subjects = group.subjects();
-        boolean both = !saysNothing(head) && !saysNothing(tail);
-        if (!saysNothing(head)) {
-            verb = head.stream().filter(w -> STARTS.contains(w.text())).toList();
+    private void said(Cut.Part part) {
+        List<Subjects.Subject> subjects = part.group().subjects();
+        List<Words.Word> head = part.head();
+        List<Words.Word> tail = part.tail();
+        boolean both = !Cut.saysNothing(head) && !Cut.saysNothing(tail);
+        if (!Cut.saysNothing(head)) {
+            verb = head.stream().filter(w -> Cut.isAVerb(w)).toList();
         }
         if (both && subjects.size() > 1) {
             Subjects.Subject last = subjects.get(subjects.size() - 1);
@@ -271,7 +179,7 @@ public final class CommandParser {
                 return;
             }
         }
-        List<Words.Word> all = new ArrayList<>(saysNothing(head) && isAmount(tail) ? verb : head);
+        List<Words.Word> all = new ArrayList<>(Cut.saysNothing(head) && isAmount(tail) ? verb : head);
         all.addAll(tail);
         subjects.forEach(s -> said(s, all));
     }
@@ -338,7 +246,7 @@ public final class CommandParser {
         for (int i = 0; i < words.all().size(); i++) {
             Words.Word word = words.all().get(i);
             only |= word.text().equals("just") || word.text().equals("only");
-            if (!names.contains(i) && !isFiller(word) && !word.text().equals("only")) {
+            if (!names.contains(i) && !Cut.isFiller(word) && !word.text().equals("only")) {
                 return false;
             }
         }
@@ -376,7 +284,7 @@ public final class CommandParser {
         Optional<StockNames.Found> gel = speech.stock().ahead(words);
         words.back(0);
         boolean nothingElse =
-                saysNothing(words.all().subList(light.to(), words.all().size()));
+                Cut.saysNothing(words.all().subList(light.to(), words.all().size()));
         if (gel.isPresent() && nothingElse) {
             List<String> candidates = new ArrayList<>(gel.get().names());
             List<String> said = new ArrayList<>(gel.get().names());

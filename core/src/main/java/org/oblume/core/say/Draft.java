@@ -13,6 +13,7 @@ import org.oblume.core.carry.LookState;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ValueKey;
+import org.oblume.core.geometry.Measured;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
@@ -34,6 +35,7 @@ final class Draft {
     private final RecordedState state;
     private final Map<ValueKey, Change> changes = new LinkedHashMap<>();
     private final Set<String> holds = new LinkedHashSet<>();
+    private final Map<String, Change> measured = new LinkedHashMap<>();
     /** What levels were before stops were added to them, and how many were. */
     private final Map<String, Lifted> lifted = new LinkedHashMap<>();
 
@@ -51,7 +53,15 @@ final class Draft {
         copy.changes.putAll(changes);
         copy.holds.addAll(holds);
         copy.lifted.putAll(lifted);
+        copy.measured.putAll(measured);
         return copy;
+    }
+
+    /** A draft of the same shot with one thing more, of which nothing is said yet. */
+    Draft having(Placement thing) {
+        List<Placement> all = new ArrayList<>(scene.placements());
+        all.add(thing);
+        return new Draft(SceneRecord.of(scene.set(), all, scene.book()), state);
     }
 
     SceneRecord scene() {
@@ -88,6 +98,9 @@ final class Draft {
         scene.check(placement, value);
         Change change = new Change(placement.key(), value);
         lifted.remove(placement.key());
+        if (value instanceof Place) {
+            measured.remove(placement.key());
+        }
         changes.put(change.key(), change);
     }
 
@@ -97,6 +110,18 @@ final class Draft {
 
     void lift(String key, Lifted now) {
         lifted.put(key, now);
+    }
+
+    /** Keeps beside the place that was put last how it was measured. */
+    void measured(Placement placement, Measured how) {
+        boolean outside =
+                value(placement.key(), Place.class).map(Place::outside).orElse(false);
+        measured.put(placement.key(), new Change(placement.key(), Place.of(how, outside)));
+    }
+
+    /** Places as they were measured, of those that changed. */
+    List<Change> measured() {
+        return List.copyOf(measured.values());
     }
 
     void hold(Placement placement) {

@@ -72,6 +72,19 @@ final class Figures {
     private static final Set<String> OTHER_UNITS =
             Set.of("hz", "hertz", "second", "seconds", "s", "w", "kw", "watt", "watts", "mil", "bit", "fps");
 
+    private static final Set<String> BEGINS = begins();
+
+    private static Set<String> begins() {
+        Set<String> all = new HashSet<>(UNITS);
+        all.addAll(TENS);
+        all.addAll(PARTS.keySet());
+        all.addAll(SIGNS.keySet());
+        all.addAll(Set.of("a", "an", "couple", "hundred", "point", "oh", "nought", "slightly", "way", "much"));
+        return Set.copyOf(all);
+    }
+
+    private static final double MOST_WHOLE = 1e9;
+
     /** A number from here on is not said with a part behind it: <em>30 and a half CTO</em>. */
     private static final double LAST_WITH_A_PART = 20;
 
@@ -117,6 +130,9 @@ final class Figures {
 
     /** Takes an amount with its unit. */
     static Optional<Amount> amount(Words words) {
+        if (!canBegin(words.peek())) {
+            return Optional.empty();
+        }
         int start = words.at();
         if (words.takeAny("a touch", "a little bit", "a bit", "a little", "slightly")) {
             return Optional.of(new Amount(Amount.Unit.TOUCH, 0, true));
@@ -236,8 +252,16 @@ final class Figures {
         return Optional.empty();
     }
 
+    /** Whether a number or an amount can begin with a word. */
+    static boolean canBegin(String word) {
+        return !word.isEmpty() && (Character.isDigit(word.charAt(0)) || word.charAt(0) == '.' || BEGINS.contains(word));
+    }
+
     /** Takes a number. */
     static Optional<Counted> number(Words words) {
+        if (!canBegin(words.peek())) {
+            return Optional.empty();
+        }
         int start = words.at();
         words.take("a", "an");
         if (words.take("couple")) {
@@ -392,6 +416,20 @@ final class Figures {
             words.skip(1);
         }
         return unit > 0 ? unit : -1;
+    }
+
+    /** A whole number, no more than a billion; nothing taken when it is none. */
+    static Optional<Integer> whole(Words words) {
+        int start = words.at();
+        Optional<Integer> whole = words.peek().matches("a|an|half|third|quarter")
+                ? Optional.empty()
+                : number(words)
+                        .filter(n -> !n.part && n.value == Math.rint(n.value) && n.value < MOST_WHOLE)
+                        .map(n -> (int) n.value);
+        if (whole.isEmpty()) {
+            words.back(start);
+        }
+        return whole;
     }
 
     /** A length in metres, or nothing taken. */

@@ -31,7 +31,14 @@ final class GelWords implements PhraseParser {
         if (!clause.about().kind().records(Attribute.MODIFIERS)) {
             return false;
         }
-        return new Front(clause).read();
+        Front front = new Front(clause);
+        return PhraseParser.any(
+                clause,
+                c -> front.bare(),
+                c -> front.swapped(),
+                c -> front.takenOff(),
+                c -> front.framedOnly(),
+                c -> front.hung());
     }
 
     /** Whether words from here on take something off or swap it, so that the light need not be named. */
@@ -62,20 +69,6 @@ final class GelWords implements PhraseParser {
             this.stock = clause.speech().stock();
             this.worn =
                     clause.draft().value(clause.about().key(), Modifiers.class).orElse(Modifiers.NONE);
-        }
-
-        boolean read() {
-            int start = words.at();
-            return bare()
-                    || (back(start) && swapped())
-                    || (back(start) && takenOff())
-                    || (back(start) && framedOnly())
-                    || (back(start) && hung());
-        }
-
-        private boolean back(int to) {
-            words.back(to);
-            return true;
         }
 
         private boolean bare() {
@@ -119,7 +112,7 @@ final class GelWords implements PhraseParser {
             boolean said = words.take("off", "out");
             words.article();
             int from = words.at();
-            Optional<StockNames.Found> found = StockNames.among(words, names());
+            Optional<StockNames.Found> found = stock.among(words, names());
             if (found.isEmpty() && stock.ahead(words).isEmpty()) {
                 return false;
             }
@@ -166,7 +159,7 @@ final class GelWords implements PhraseParser {
             }
             words.article();
             int from = words.at();
-            Optional<StockNames.Found> old = StockNames.among(words, names());
+            Optional<StockNames.Found> old = stock.among(words, names());
             if (old.isEmpty()) {
                 Optional<StockNames.Found> known = stock.ahead(words);
                 if (known.isEmpty()) {
@@ -323,7 +316,7 @@ final class GelWords implements PhraseParser {
             if (words.takePhrase("instead of") || words.takePhrase("in place of")) {
                 words.article();
                 int at = words.at();
-                StockNames.Found old = StockNames.among(words, names()).orElseGet(() -> stock.ahead(words)
+                StockNames.Found old = stock.among(words, names()).orElseGet(() -> stock.ahead(words)
                         .orElseThrow(() -> new Refusal("%s wears nothing of that name.".formatted(clause.name()))));
                 if (!names().contains(old.name())) {
                     notWorn(old);
@@ -367,7 +360,7 @@ final class GelWords implements PhraseParser {
         private boolean off(int from) {
             int end = words.at();
             words.back(from);
-            Optional<StockNames.Found> found = StockNames.among(words, names());
+            Optional<StockNames.Found> found = stock.among(words, names());
             if (found.isEmpty()) {
                 notWorn(stock.ahead(words).orElseThrow());
             }

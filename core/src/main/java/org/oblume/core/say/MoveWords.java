@@ -37,17 +37,7 @@ final class MoveWords implements PhraseParser {
         if (!clause.about().kind().records(Attribute.PLACE)) {
             return false;
         }
-        Words words = clause.words();
-        int start = words.at();
-        return sent(clause)
-                || (back(words, start) && fromBearing(clause))
-                || (back(words, start) && moved(clause))
-                || (back(words, start) && thrown(clause));
-    }
-
-    private static boolean back(Words words, int to) {
-        words.back(to);
-        return true;
+        return PhraseParser.any(clause, MoveWords::sent, MoveWords::fromBearing, MoveWords::moved, MoveWords::thrown);
     }
 
     /** Metres, to the centimetre, half up. */

@@ -32,6 +32,9 @@ final class Names {
             "rim light", Role.EDGE);
 
     private final List<Placement> things;
+    /** Words that a name can begin with. */
+    private final Set<String> begins;
+
     private final Map<String, List<Placement>> full = new LinkedHashMap<>();
     private final Map<String, List<Placement>> units = new LinkedHashMap<>();
     private final Map<String, List<Placement>> groups = new LinkedHashMap<>();
@@ -78,6 +81,10 @@ final class Names {
                 }
             }
         }
+        begins = new LinkedHashSet<>(vocabulary());
+        ROLE_WORDS.keySet().forEach(w -> begins.add(w.split(" ")[0]));
+        things.forEach(t -> begins.add(t.role().label().split(" ")[0]));
+        begins.addAll(Set.of("both", "practical", "practicals", "him", "her", "them", "the", "mark"));
     }
 
     /** A name as it is said: <em>Strip one</em> is {@code strip 1}. */
@@ -101,6 +108,9 @@ final class Names {
 
     /** The longest name from here on; nothing is taken. */
     Optional<Found> ahead(Words words) {
+        if (!begins.contains(words.peek()) && !Figures.canBegin(words.peek())) {
+            return Optional.empty();
+        }
         for (int count = LONGEST; count > 0; count--) {
             Optional<String> text = text(words, count);
             if (text.isPresent()) {
@@ -121,17 +131,8 @@ final class Names {
             if (words.all().get(words.at()).isBreak()) {
                 break;
             }
-            int here = words.at();
-            String word = words.peek();
-            Optional<Figures.Counted> number =
-                    word.matches("a|an|half|third|quarter") ? Optional.empty() : Figures.number(words);
-            if (number.isPresent()
-                    && number.get().value() == Math.rint(number.get().value())) {
-                text.add(String.valueOf((long) number.get().value()));
-            } else {
-                words.back(here + 1);
-                text.add(word);
-            }
+            text.add(Figures.whole(words).map(String::valueOf).orElseGet(() -> words.take()
+                    .text()));
         }
         boolean fits = words.at() == start + count;
         words.back(start);

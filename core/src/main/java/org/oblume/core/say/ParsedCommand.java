@@ -14,41 +14,38 @@ import org.oblume.core.units.Phrase;
  * understood changes nothing.
  *
  * @param changes one for each value, the last one said
+ * @param measured places among the changes as they were measured, to the millimetre, with how
  * @param holds keys of lights that are to keep the mark's stop
  * @param problems words that were not understood, or that say what cannot be
  * @param asks words that could be more than one thing
- * @param notes to be written
- * @param takes to be written
- * @param places things to be placed
- * @param stages of shots
- * @param locks of placements
- * @param step back or forth in the history, or null
+ * @param others what is said that is no value of what stands: notes, takes, new things, stages, locks, a step in the history
  */
 public record ParsedCommand(
         List<Change> changes,
+        List<Change> measured,
         List<String> holds,
         List<Problem> problems,
         List<Ask> asks,
-        List<SaidNote> notes,
-        List<SaidTake> takes,
-        List<SaidThing> places,
-        List<SaidStage> stages,
-        List<SaidLock> locks,
-        @Nullable Step step) {
+        List<Other> others) {
 
-    static final ParsedCommand NOTHING = new ParsedCommand(
-            List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), null);
+    static final ParsedCommand NOTHING = of(List.of());
 
     public ParsedCommand {
         changes = List.copyOf(changes);
+        measured = List.copyOf(measured);
         holds = List.copyOf(holds);
         problems = List.copyOf(problems);
         asks = List.copyOf(asks);
-        notes = List.copyOf(notes);
-        takes = List.copyOf(takes);
-        places = List.copyOf(places);
-        stages = List.copyOf(stages);
-        locks = List.copyOf(locks);
+        others = List.copyOf(others);
+    }
+
+    static ParsedCommand of(List<? extends Other> others) {
+        return new ParsedCommand(List.of(), List.of(), List.of(), List.of(), List.of(), List.copyOf(others));
+    }
+
+    /** Those of one kind. */
+    public <T extends Other> List<T> others(Class<T> kind) {
+        return others.stream().filter(kind::isInstance).map(kind::cast).toList();
     }
 
     /** Whether it changes or holds something of one thing, and does nothing else. */
@@ -84,11 +81,14 @@ public record ParsedCommand(
         }
     }
 
+    /** What a line says that is no value of what stands. */
+    public sealed interface Other permits SaidNote, SaidTake, SaidThing, SaidStage, SaidLock, Step {}
+
     /** @param placement key of what it is of, or null for the shot */
-    public record SaidNote(@Nullable String placement, String text) {}
+    public record SaidNote(@Nullable String placement, String text) implements Other {}
 
     /** @param note of the take, or null */
-    public record SaidTake(int number, boolean circled, @Nullable String note) {}
+    public record SaidTake(int number, boolean circled, @Nullable String note) implements Other {}
 
     /**
      * Something to be placed.
@@ -97,8 +97,16 @@ public record ParsedCommand(
      * @param what the kit's name of its kind
      * @param role what it is there for, as far as its kind or its name tells
      * @param values what is said of it
+     * @param measured its place as it was measured, or null
      */
-    public record SaidThing(String name, PlacementKind kind, String what, Role role, List<AttributeValue> values) {
+    public record SaidThing(
+            String name,
+            PlacementKind kind,
+            String what,
+            Role role,
+            List<AttributeValue> values,
+            @Nullable AttributeValue measured)
+            implements Other {
 
         public SaidThing {
             values = List.copyOf(values);
@@ -106,13 +114,13 @@ public record ParsedCommand(
     }
 
     /** @param slate of the shot */
-    public record SaidStage(String slate, ShotStage stage) {}
+    public record SaidStage(String slate, ShotStage stage) implements Other {}
 
     /** Whether a placement is locked where it stands. */
-    public record SaidLock(String placement, boolean locked) {}
+    public record SaidLock(String placement, boolean locked) implements Other {}
 
     /** A step in the history. */
-    public enum Step {
+    public enum Step implements Other {
         UNDO,
         REDO
     }

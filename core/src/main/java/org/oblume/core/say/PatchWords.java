@@ -17,14 +17,7 @@ final class PatchWords implements PhraseParser {
         if (!clause.about().kind().records(Attribute.PATCH)) {
             return false;
         }
-        Words words = clause.words();
-        int start = words.at();
-        return way(clause) || (back(words, start) && address(clause)) || (back(words, start) && mode(clause));
-    }
-
-    private static boolean back(Words words, int to) {
-        words.back(to);
-        return true;
+        return PhraseParser.any(clause, PatchWords::way, PatchWords::address, PatchWords::mode);
     }
 
     private static Patch now(Clause clause) {
@@ -71,16 +64,11 @@ final class PatchWords implements PhraseParser {
             words.pass("at", ",", "and", "from");
             boolean named = words.take("address", "slot", "channel");
             words.take("at");
-            int here = words.at();
-            Optional<Figures.Counted> number = Figures.number(words);
-            if (number.isEmpty()) {
-                words.back(here);
-                if (named) {
-                    throw new Refusal("Say which address, 1 to 512.");
-                }
-            } else {
-                address = (int) number.get().value();
+            Optional<Integer> number = Figures.whole(words);
+            if (number.isEmpty() && named) {
+                throw new Refusal("Say which address, 1 to 512.");
             }
+            address = number.orElse(null);
         } else if (universe == null && words.take("address")) {
             words.take("at");
             address = whole(words, "Say which address, 1 to 512.");
@@ -101,11 +89,7 @@ final class PatchWords implements PhraseParser {
     }
 
     private static int whole(Words words, String missing) {
-        return Figures.number(words)
-                .map(Figures.Counted::value)
-                .filter(v -> v == Math.rint(v))
-                .map(Double::intValue)
-                .orElseThrow(() -> new Refusal(missing));
+        return Figures.whole(words).orElseThrow(() -> new Refusal(missing));
     }
 
     /** {@code 1/101}. */

@@ -12,4 +12,16 @@ interface PhraseParser {
      * @throws AskedBack when it could be more than one thing
      */
     boolean read(Clause clause);
+
+    /** The first of several ways that understands what comes next; the words are put back before each. */
+    static boolean any(Clause clause, PhraseParser... ways) {
+        int start = clause.words().at();
+        for (PhraseParser way : ways) {
+            if (way.read(clause)) {
+                return true;
+            }
+            clause.words().back(start);
+        }
+        return false;
+    }
 }

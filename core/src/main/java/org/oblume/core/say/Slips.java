@@ -14,7 +14,7 @@ final class Slips {
 
     /** Whether one is the other but for a letter too many, too few, another one, or two neighbours swapped. */
     static boolean isOneApart(String one, String other) {
-        return apart(one, other) == 1;
+        return Math.abs(one.length() - other.length()) <= 1 && apart(one, other) == 1;
     }
 
     /** The names that are least edits away, best first. */

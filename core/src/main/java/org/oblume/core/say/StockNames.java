@@ -2,6 +2,7 @@ package org.oblume.core.say;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -44,10 +45,14 @@ final class StockNames {
 
     private final List<StockItem> items;
     private final List<String> names;
+    private final Set<String> vocabulary;
+    /** Words of names that were asked for, so that each is cut once. */
+    private final Map<String, Set<String>> known = new HashMap<>();
 
     StockNames(Collection<StockItem> stock) {
         this.items = stock.stream().filter(StockItem::isFilter).toList();
         this.names = items.stream().map(StockItem::name).toList();
+        this.vocabulary = wordsOf(names);
     }
 
     /**
@@ -65,12 +70,16 @@ final class StockNames {
 
     /** The longest name of a stock item from here on; nothing is taken. */
     Optional<Found> ahead(Words words) {
-        return among(words, names);
+        return among(words, names, vocabulary);
     }
 
     /** The longest of these names from here on; a part of a name counts too. Nothing is taken. */
-    static Optional<Found> among(Words words, List<String> of) {
-        for (int count = LONGEST; count > 0; count--) {
+    Optional<Found> among(Words words, List<String> of) {
+        return among(words, of, wordsOf(of));
+    }
+
+    private Optional<Found> among(Words words, List<String> of, Set<String> inNames) {
+        for (int count = run(words, inNames); count > 0; count--) {
             Optional<Set<String>> said = said(words, count);
             if (said.isEmpty()) {
                 continue;
@@ -90,6 +99,26 @@ final class StockNames {
         return Optional.empty();
     }
 
+    private Set<String> wordsOf(List<String> of) {
+        Set<String> words = new HashSet<>(SIZES);
+        of.forEach(name -> words.addAll(wordsOf(name)));
+        return words;
+    }
+
+    /** How many words from here on can be part of a name of which these are the words. */
+    private static int run(Words words, Set<String> inNames) {
+        int count = 0;
+        while (count < LONGEST) {
+            String word = words.peek(count);
+            String said = SAID_AS.getOrDefault(word, word);
+            if (!inNames.contains(said) && !LEFT_OUT.contains(said) && !Figures.canBegin(word)) {
+                break;
+            }
+            count++;
+        }
+        return count;
+    }
+
     /** Of the same family, in another strength: a quarter, where half CTO hangs. */
     Optional<StockItem> like(String item, String strength) {
         Set<String> wanted = new HashSet<>(wordsOf(item));
@@ -104,12 +133,10 @@ final class StockNames {
 
     /** Every word of every name, for telling a misspelt name from what means something. */
     Set<String> vocabulary() {
-        Set<String> all = new LinkedHashSet<>(SIZES);
-        items.forEach(i -> all.addAll(wordsOf(i.name())));
-        return all;
+        return vocabulary;
     }
 
-    private static boolean isNameOf(Set<String> said, String item) {
+    private boolean isNameOf(Set<String> said, String item) {
         Set<String> name = new HashSet<>(wordsOf(item));
         if (name.equals(said)) {
             return true;
@@ -120,22 +147,26 @@ final class StockNames {
         return name.equals(rest);
     }
 
-    private static boolean isPartOf(Set<String> said, String item) {
+    private boolean isPartOf(Set<String> said, String item) {
         Set<String> name = wordsOf(item);
         Set<String> rest = new HashSet<>(said);
         rest.removeAll(LEFT_OUT);
-        boolean names = rest.stream().anyMatch(w -> !SIZES.contains(w) && !w.matches("[\\d.]+"));
+        boolean names = rest.stream().anyMatch(w -> !SIZES.contains(w) && !Character.isDigit(w.charAt(0)));
         boolean green = rest.equals(Set.of("green"));
         return names && !green && name.containsAll(rest);
     }
 
     /** {@code Grid 40°}: grid, 40, degree. */
-    private static Set<String> wordsOf(String item) {
+    private Set<String> wordsOf(String item) {
+        return known.computeIfAbsent(item, StockNames::cut);
+    }
+
+    private static Set<String> cut(String item) {
         Set<String> words = new LinkedHashSet<>();
         Words.of(item).all().stream()
                 .filter(w -> !w.isBreak())
                 .forEach(w -> words.add(SAID_AS.getOrDefault(w.text(), w.text())));
-        return words;
+        return Set.copyOf(words);
     }
 
     /** So many words from here on as they stand in a name, numbers in digits; empty when they cannot be one. */

@@ -3,14 +3,18 @@ package org.oblume.core.say;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.Landmark;
+import org.oblume.core.geometry.Measured;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.Polar;
 import org.oblume.core.geometry.Side;
 import org.oblume.core.geometry.SpacePoint;
-import org.oblume.core.geometry.TapeFix;
+import org.oblume.core.geometry.Tape;
+import org.oblume.core.geometry.Taped;
 import org.oblume.core.geometry.Walls;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Place;
@@ -24,6 +28,9 @@ import org.oblume.core.units.Refusal;
 /** A place by two tapes from landmarks, by an angle at a mark, or round what it is aimed at. */
 final class TapeWords implements PhraseParser {
 
+    /** Crossings that are nearer to each other than this are one, metres. */
+    private static final double SAME_M = 0.01;
+
     /** Straight to the side, within this many degrees, is neither towards the camera nor away from it. */
     private static final double ASKED_WITHIN_DEG = 15;
 
@@ -32,37 +39,11 @@ final class TapeWords implements PhraseParser {
         if (!clause.about().kind().records(Attribute.PLACE)) {
             return false;
         }
-        Words words = clause.words();
-        int start = words.at();
-        return drawn(clause)
-                || (back(words, start) && taped(clause))
-                || (back(words, start) && polar(clause))
-                || (back(words, start) && round(clause));
-    }
-
-    private static boolean back(Words words, int to) {
-        words.back(to);
-        return true;
+        return PhraseParser.any(clause, TapeWords::taped, TapeWords::polar, TapeWords::round);
     }
 
     /** @param unit metres that a length without a unit behind it counts */
     private record Pull(Landmark from, double metres, double unit) {}
-
-    /** {@code at plan 6.75 3.50}: a place on the drawing, metres right and up, as one of two is chosen. */
-    private static boolean drawn(Clause clause) {
-        Words words = clause.words();
-        if (!words.takePhrase("at plan")) {
-            return false;
-        }
-        Optional<Figures.Counted> right = Figures.number(words);
-        words.take(",");
-        Optional<Figures.Counted> up = Figures.number(words);
-        if (right.isEmpty() || up.isEmpty()) {
-            throw new Refusal("Say metres right and metres up: at plan 6.75 3.50.");
-        }
-        MoveWords.put(clause, new PlanPoint(right.get().value(), up.get().value()).at(0));
-        return true;
-    }
 
     private static boolean taped(Clause clause) {
         Words words = clause.words();
@@ -77,20 +58,41 @@ final class TapeWords implements PhraseParser {
         if (b.isEmpty()) {
             throw new Refusal("One tape gives no place: say a second one, from another landmark.");
         }
-        List<PlanPoint> places = crossings(clause, a.get(), b.get());
+        int to = words.at();
+        List<Measured> places = crossings(clause, a.get(), b.get(), sides(words));
         if (places.size() > 1) {
-            List<String> said = places.stream()
-                    .map(p -> String.format(Locale.ROOT, "%.2f,%.2f", MoveWords.round(p.xM()), MoveWords.round(p.yM())))
-                    .toList();
+            words.back(to);
+            String said =
+                    words.all().subList(from, to).stream().map(Words.Word::text).collect(Collectors.joining(" "));
             throw Clause.ask(
                     words,
                     from,
                     "The tapes cross in two places: which one?",
-                    said,
-                    said.stream().map(p -> "at plan " + p.replace(",", " ")).toList());
+                    places.stream().map(Measured::point).map(TapeWords::print).toList(),
+                    places.stream()
+                            .map(m -> Objects.requireNonNull(m.taped()).side() == Side.LEFT ? "left" : "right")
+                            .map(side -> said + " on the " + side)
+                            .toList());
         }
-        MoveWords.put(clause, places.get(0).at(0));
+        put(clause, places.get(0));
         return true;
+    }
+
+    /** The hand on which it stands for someone walking from the first landmark to the second; both when it is not said. */
+    private static List<Side> sides(Words words) {
+        return words.takePhrase("on the left")
+                ? List.of(Side.LEFT)
+                : words.takePhrase("on the right") ? List.of(Side.RIGHT) : List.of(Side.values());
+    }
+
+    private static String print(PlanPoint point) {
+        return String.format(Locale.ROOT, "%.2f,%.2f", MoveWords.round(point.xM()), MoveWords.round(point.yM()));
+    }
+
+    /** Puts it there, and keeps beside it how that was measured. */
+    private static void put(Clause clause, Measured measured) {
+        MoveWords.put(clause, measured.point().at(0));
+        clause.draft().measured(clause.about(), measured);
     }
 
     /** {@code 2.12 m from window post}; nothing taken when it is none. */
@@ -130,33 +132,26 @@ final class TapeWords implements PhraseParser {
     }
 
     /** Where two tapes cross: the one on its side of the walls when only one is. */
-    private static List<PlanPoint> crossings(Clause clause, Pull a, Pull b) {
+    private static List<Measured> crossings(Clause clause, Pull a, Pull b, List<Side> sides) {
         boolean outside = clause.draft()
                 .value(clause.about().key(), Place.class)
                 .map(Place::outside)
                 .orElse(false);
         Walls walls = clause.draft().scene().set().tapeWalls();
-        List<PlanPoint> all = new ArrayList<>();
-        for (Side side : Side.values()) {
+        List<Tape> tapes = List.of(new Tape(a.from(), a.metres()), new Tape(b.from(), b.metres()));
+        List<Measured> here = new ArrayList<>();
+        for (Side side : sides) {
+            Measured measured = Measured.by(new Taped(tapes, side));
             try {
-                PlanPoint point = TapeFix.of(
-                                a.from().point(),
-                                b.from().point(),
-                                a.metres(),
-                                b.metres(),
-                                side,
-                                TapeFix.DEFAULT_TAPE_ERROR_M)
-                        .point();
-                if (all.stream().noneMatch(p -> p.distanceM(point) < 0.01)) {
-                    all.add(point);
+                PlanPoint point = measured.point();
+                boolean known = here.stream().anyMatch(m -> m.point().distanceM(point) < SAME_M);
+                if (!known && (!walls.haveARoom() || walls.encloses(point) != outside)) {
+                    here.add(measured);
                 }
             } catch (Refusal miss) {
                 throw new Refusal(Phrase.format("%s: %s", clause.name(), miss.phrase()));
             }
         }
-        List<PlanPoint> here = all.stream()
-                .filter(p -> !walls.haveARoom() || walls.encloses(p) != outside)
-                .toList();
         if (here.isEmpty()) {
             throw new Refusal("%s would stand %s the walls there: measure again, or say that it is %s."
                     .formatted(clause.name(), outside ? "inside" : "outside", outside ? "inside" : "outside"));
@@ -189,12 +184,7 @@ final class TapeWords implements PhraseParser {
         }
         words.skip(found.orElseThrow().words());
         if (marks.size() > 1) {
-            throw Clause.ask(
-                    words,
-                    from,
-                    "Who?",
-                    marks.stream().map(Placement::key).toList(),
-                    marks.stream().map(Placement::name).toList());
+            throw Clause.which(words, from, "Who?", marks);
         }
         if (sign == 0) {
             throw new Refusal("On which side? Say camera left or camera right of %s."
@@ -205,11 +195,15 @@ final class TapeWords implements PhraseParser {
                 .orElseThrow(() ->
                         new Refusal("How far from %s?".formatted(marks.get(0).name())));
         words.take("off", "away", "out");
-        PlanPoint mark = clause.draft().position(marks.get(0)).onPlan();
-        PlanPoint lens = clause.draft().position(clause.draft().camera()).onPlan();
-        double bearing = Direction.between(mark.at(0), lens.at(0)).bearing().degrees()
-                + sign * angle.get().value();
-        MoveWords.put(clause, Direction.of(Bearing.ofDegrees(bearing), 0).from(mark.at(0), metres));
+        put(
+                clause,
+                Measured.by(new Polar(
+                        marks.get(0).name(),
+                        clause.draft().position(marks.get(0)).onPlan(),
+                        clause.draft().position(clause.draft().camera()).onPlan(),
+                        metres,
+                        angle.get().value(),
+                        sign > 0 ? Side.LEFT : Side.RIGHT)));
         return true;
     }
 

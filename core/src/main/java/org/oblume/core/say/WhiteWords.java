@@ -34,14 +34,7 @@ final class WhiteWords implements PhraseParser {
         if (!clause.about().kind().records(Attribute.CCT)) {
             return false;
         }
-        Words words = clause.words();
-        int start = words.at();
-        return tint(clause) || (back(words, start) && relative(clause)) || (back(words, start) && absolute(clause));
-    }
-
-    private static boolean back(Words words, int to) {
-        words.back(to);
-        return true;
+        return PhraseParser.any(clause, WhiteWords::tint, WhiteWords::relative, WhiteWords::absolute);
     }
 
     private static boolean absolute(Clause clause) {

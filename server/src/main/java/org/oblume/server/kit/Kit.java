@@ -1,5 +1,6 @@
 package org.oblume.server.kit;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.GelColour;
@@ -11,6 +12,7 @@ import org.oblume.core.plot.FrontGear;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.Role;
 
 /**
  * What can be placed and hung. All figures are nominal.
@@ -75,6 +77,12 @@ public record Kit(List<Fixture> fixtures, List<Stock> stock, List<FrontGear> fro
      * @param own whether a crew added it
      */
     public record Fixture(PlacementKind kind, Piece piece, double beamDeg, Modifiers stack, boolean own) {
+
+        /** What such a thing is there for as a rule, or null. */
+        @JsonProperty
+        public @Nullable Role usualRole() {
+            return kind.usualRole().orElse(null);
+        }
 
         public Fixture {
             if (kind.isLight()) {

@@ -14,6 +14,8 @@ import org.oblume.core.say.ParsedCommand.SaidLock;
 import org.oblume.core.say.ParsedCommand.SaidNote;
 import org.oblume.core.say.ParsedCommand.SaidStage;
 import org.oblume.core.say.ParsedCommand.SaidTake;
+import org.oblume.core.say.ParsedCommand.SaidThing;
+import org.oblume.core.say.ParsedCommand.Step;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.light.ParsedChange;
 import org.oblume.server.support.CrewUnits;
@@ -21,11 +23,13 @@ import org.oblume.server.support.CrewUnits;
 /**
  * What was understood of a line; what there is none of may be left out. With a problem or something asked there is nothing else.
  *
+ * @param measured places among the changes as they were measured, with how: to be kept in the place of those
  * @param problems what was not understood, or cannot be
  * @param asks what could be more than one thing
  */
 record ParsedLine(
         List<ParsedChange> changes,
+        List<ParsedChange> measured,
         List<String> holds,
         List<LineProblem> problems,
         List<Ask> asks,
@@ -34,7 +38,7 @@ record ParsedLine(
         List<ParsedThing> places,
         List<SaidStage> stages,
         List<SaidLock> locks,
-        @JsonInclude(JsonInclude.Include.NON_NULL) ParsedCommand.@Nullable Step step) {
+        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Step step) {
 
     /**
      * A part of a line that was not understood.
@@ -45,8 +49,18 @@ record ParsedLine(
      */
     record LineProblem(int from, int to, String sentence, List<String> suggestions) {}
 
-    /** Something to be placed, by the kit's name of its kind. */
-    record ParsedThing(String name, PlacementKind kind, String what, Role role, List<ParsedValue> values) {}
+    /**
+     * Something to be placed, by the kit's name of its kind.
+     *
+     * @param measured its place as it was measured, to be kept in the place of the one among the values; or null
+     */
+    record ParsedThing(
+            String name,
+            PlacementKind kind,
+            String what,
+            Role role,
+            List<ParsedValue> values,
+            @Nullable AttributeValue measured) {}
 
     /** A value of something that is to be placed. */
     record ParsedValue(Attribute attribute, AttributeValue value) {}
@@ -56,14 +70,15 @@ record ParsedLine(
                 ParsedChange.of(said.changes().stream()
                         .map(c -> new Change(c.placement(), KitService.byName(c.value())))
                         .toList()),
+                ParsedChange.of(said.measured()),
                 said.holds(),
                 said.problems().stream()
                         .map(p -> new LineProblem(p.from(), p.to(), units.print(p.sentence()), p.suggestions()))
                         .toList(),
                 said.asks(),
-                said.notes(),
-                said.takes(),
-                said.places().stream()
+                said.others(SaidNote.class),
+                said.others(SaidTake.class),
+                said.others(SaidThing.class).stream()
                         .map(t -> new ParsedThing(
                                 t.name(),
                                 t.kind(),
@@ -71,10 +86,11 @@ record ParsedLine(
                                 t.role(),
                                 t.values().stream()
                                         .map(v -> new ParsedValue(Attribute.of(v), KitService.byName(v)))
-                                        .toList()))
+                                        .toList(),
+                                t.measured()))
                         .toList(),
-                said.stages(),
-                said.locks(),
-                said.step());
+                said.others(SaidStage.class),
+                said.others(SaidLock.class),
+                said.others(Step.class).stream().findFirst().orElse(null));
     }
 }

@@ -201,4 +201,40 @@ class SayCasesOverHttpTest {
                 .isEqualTo("thick by the winch");
         assertThat(values(said.get("changes"))).containsKey("key STANDING");
     }
+
+    @Test
+    void tapesThatAreSaidAreKeptAsTheyWerePulled() {
+        JsonNode said = said("edge 1.2 m off the stove and 2 m off the beam", MissingNode.getInstance());
+        assertThat(said.at("/changes/0/value").has("measured")).isFalse();
+        assertThat(said.at("/measured/0/placement").asText()).isEqualTo("edge");
+        assertThat(said.at("/measured/0/value/measured/taped/tapes/0/from/name").asText())
+                .isEqualTo("stove");
+        assertThat(said.at("/measured/0/value/measured/taped/tapes/1/lengthM").asDouble())
+                .isEqualTo(2);
+        JsonNode moved = said("edge 1.2 m off the stove and 2 m off the beam, north 10 cm", MissingNode.getInstance());
+        assertThat(moved.get("measured")).as("it stands elsewhere").isEmpty();
+    }
+
+    @Test
+    void eachPlaceWhereTwoTapesCrossIsChosenByItsSide() {
+        JsonNode ask = said("key 2.8 from ladder foot and 2.8 from stove", MissingNode.getInstance())
+                .at("/asks/0");
+        assertThat(ask.get("lines")).hasSize(2);
+        for (int i = 0; i < 2; i++) {
+            JsonNode place = said(ask.at("/lines/" + i).asText(), MissingNode.getInstance())
+                    .at("/changes/0/value");
+            String[] candidate = ask.at("/candidates/" + i).asText().split(",");
+            assertThat(place.get("xM").asDouble()).isEqualTo(Double.parseDouble(candidate[0]));
+            assertThat(place.get("yM").asDouble()).isEqualTo(Double.parseDouble(candidate[1]));
+        }
+    }
+
+    @Test
+    void somethingNewThatCannotStandSoIsRefusedLikeAnythingElse() {
+        JsonNode said = said(
+                "place a bicolour spot 150 as topper, 1.5 from window corner and 2 from door post, ten metres up",
+                MissingNode.getInstance());
+        assertThat(said.get("places")).isEmpty();
+        assertThat(said.at("/problems/0/sentence").asText()).contains("3.60");
+    }
 }
