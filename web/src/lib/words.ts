@@ -124,6 +124,11 @@ export function when(at: string): string {
   return new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 }
 
+/** `gaffer, 16 Nov 18:05`; what is only tried carries no time, for nobody recorded it. */
+export function byWhom({ author, at }: { author: string; at: string }): string {
+  return `${author}, ${Date.parse(at) ? when(at) : 'not recorded'}`
+}
+
 export function tilt(degrees: number): string {
   const size = Math.round(Math.abs(degrees))
   return size === 0 ? 'level' : `${degrees < 0 ? 'down' : 'up'} ${size}°`

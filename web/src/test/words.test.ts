@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { AtMark, Placed, SourceView } from '@/api/types'
 import { ratio, rungs, tenths, thirds } from '@/lib/stops'
-import { apart, recorded, tilt } from '@/lib/words'
+import { apart, byWhom, recorded, tilt, when } from '@/lib/words'
 import { fixed, plain, signed } from '@/lib/print'
 
 describe('stops as a crew says them', () => {
@@ -36,6 +36,13 @@ describe('stops as a crew says them', () => {
     [1.24, '1.2:1'],
     [5.47, '5:1'],
   ])('%f is %s', (value, text) => expect(ratio(value)).toBe(text))
+})
+
+describe('who changed what', () => {
+  it('has a time when it is recorded, and none while it is only tried', () => {
+    expect(byWhom({ author: 'gaffer', at: '2026-11-24T18:05:00Z' })).toBe(`gaffer, ${when('2026-11-24T18:05:00Z')}`)
+    expect(byWhom({ author: 'tried', at: '1970-01-01T00:00:00Z' })).toBe('tried, not recorded')
+  })
 })
 
 describe('rungs of a ladder', () => {

@@ -3,7 +3,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import type { ValueView } from '@/api/types'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
-import { reasonName, when } from '@/lib/words'
+import { reasonName, byWhom } from '@/lib/words'
 
 /** The thread down a row: a knot where this shot changed the value, a plain line where it carries. */
 defineProps<{ held?: ValueView; based?: string; locked: boolean; label: string }>()
@@ -22,7 +22,7 @@ defineEmits<{ untie: [] }>()
     </MenuButton>
     <MenuItems v-if="held" class="absolute z-20 left-4.5 top-0 w-57.5 bg-raised border border-quiet rounded-mark">
       <div class="px-3 py-2 text-small">
-        <b class="font-strong">{{ reasonName(held.reason) }}</b>, {{ held.author }}, {{ when(held.at) }}
+        <b class="font-strong">{{ reasonName(held.reason) }}</b>, {{ byWhom(held) }}
         <p v-if="held.note" class="mt-1 text-quiet">{{ held.note }}</p>
       </div>
       <MenuItem v-slot="{ active }" :disabled="locked">

@@ -5,7 +5,7 @@ import { held, type Attribute, type Placed, type ValueView } from '@/api/types'
 import ReviseDialog from '@/components/dialogs/ReviseDialog.vue'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import KnotMark from '@/components/marks/KnotMark.vue'
-import { ATTRIBUTES, reasonName, stageName, when } from '@/lib/words'
+import { ATTRIBUTES, reasonName, stageName, byWhom } from '@/lib/words'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
@@ -105,7 +105,7 @@ const listed = computed(() => {
                 ><b class="font-strong">{{ c.name }}</b> {{ c.what }}, {{ settings.printed(c.held.say) }}</span
               >
               <span class="block truncate text-fine text-quiet"
-                >{{ reasonName(c.held.reason) }}, {{ c.held.author }} {{ when(c.held.at)
+                >{{ reasonName(c.held.reason) }}, {{ byWhom(c.held)
                 }}<template v-if="c.held.note">: {{ c.held.note }}</template></span
               >
             </span>

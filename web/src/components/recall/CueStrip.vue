@@ -27,15 +27,27 @@ watch(
   () => (warned.value = false),
 )
 
-async function run(number: number) {
-  if (!may.value || number > done.value + 1 || number > props.cues.length) return
-  problem.value = ''
+/** Keys that come while a cue is on its way: each is judged when the ones before it are done, and none is lost. */
+let before: Promise<void> = Promise.resolve()
+
+function run(number: number) {
+  before = before.then(() => runNow(number))
+}
+
+async function runNow(number: number) {
+  if (!may.value || number > props.cues.length) return
+  const due = done.value + 1
+  problem.value =
+    number > due
+      ? `${props.cues[number - 1]?.name} is cue ${number}: cue ${due}, ${next.value?.name}, comes first.`
+      : ''
+  if (problem.value) return
   if (!(await output.runCue(props.shotId, { number, warned: warned.value }))) problem.value = output.problem
 }
 
 useShortcuts((event) => {
   if (event.ctrlKey || event.metaKey || event.altKey || !/^[0-9]$/.test(event.key) || !may.value) return false
-  void run(Number(event.key))
+  run(Number(event.key))
   return true
 })
 </script>
