@@ -103,3 +103,10 @@ export function overlap(a: Box, b: Box): number {
   const height = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top)
   return width > 0 && height > 0 ? width * height : 0
 }
+
+/** The bar in the corner of a plan that shows how long a metre is: nothing is written over it. */
+export function scaleBar(scale: number, plan: { width: number; height: number }): Box & { metres: number } {
+  const metres = scale > 90 ? 1 : scale > 30 ? 2 : 5
+  const right = plan.width - 24
+  return { metres, left: right - metres * scale, right, top: plan.height - 38, bottom: plan.height - 16 }
+}

@@ -3,7 +3,7 @@ import { value, type HintView, type Light, type Placed, type PlanPoint, type Set
 import { useSettings } from '@/stores/settings'
 import type { Draft } from '@/stores/shotEditor'
 import { placeFlag, type Flag } from './flags'
-import { around, placeLabels, PLATE_PX, tapePlate, type LabelPlaced } from './labels'
+import { around, placeLabels, PLATE_PX, scaleBar, tapePlate, type LabelPlaced } from './labels'
 import { along, bearingBetween, gap, path, toPx, type Px, type View } from './screen'
 import { recorded } from './words'
 
@@ -147,10 +147,12 @@ export function usePlanDrawing(
     return [...groups].filter(([, way]) => way.length > 1).map(([name, way]) => ({ name, d: path(way, false) }))
   })
 
+  const bar = computed(() => scaleBar(view.value.scale, size.value))
+
   /** What is to be acted on, with a leader to its place; the rest is told in words beside the plan. */
   const flags = computed(() => {
     const { light, selected } = shown()
-    const taken = drawn.value.map((d) => around(d.at, extent(d, view.value)))
+    const taken = [bar.value, ...drawn.value.map((d) => around(d.at, extent(d, view.value)))]
     return (light?.hints ?? [])
       .filter((h) => h.urgent && !h.onPurpose && (!selected || h.placement === selected))
       .slice(0, MOST_FLAGS)
@@ -221,6 +223,7 @@ export function usePlanDrawing(
       wanted,
       [
         ...shown().set.landmarks.map((l) => around(toPx(view.value, l.point), { x: 6, y: 6 })),
+        bar.value,
         ...flags.value,
         ...plates.map((p) => around(p, PLATE_PX)),
       ],

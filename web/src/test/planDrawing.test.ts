@@ -2,6 +2,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { ref } from 'vue'
+import { overlap, scaleBar } from '@/lib/labels'
 import { CROWD, usePlanDrawing, type PlanShown } from '@/lib/usePlanDrawing'
 import { useRoving } from '@/lib/useRoving'
 import { shop, thing } from './shop'
@@ -39,6 +40,14 @@ describe('a full plan', () => {
     expect(named.length).toBeLessThanOrEqual(6)
     expect(named).toEqual(expect.arrayContaining(['camera', 'guest']))
     expect([...plan({}, 1000).labels.value.keys()].length).toBeGreaterThan(6)
+  })
+
+  it('writes nothing over the bar that shows how long a metre is', () => {
+    const bar = scaleBar(20, { width: 380, height: 420 })
+    const beside = thing('beside', { role: 'PRACTICAL', at: [(bar.left - 36) / 20, 0.4] })
+    const label = plan({ placements: [beside], selected: 'beside' }, 380).labels.value.get('beside')!
+    const left = label.anchor === 'start' ? label.x : label.x - 44
+    expect(overlap(bar, { left, right: left + 44, top: label.y, bottom: label.y + 16 })).toBe(0)
   })
 
   it('names there what is pointed at or focused', () => {

@@ -54,7 +54,9 @@ function go(from: string, to: string) {
 
 <template>
   <div class="view">
-    <header class="head flex flex-wrap items-center gap-2 min-h-13 py-1.5 px-3.5 bg-panel border-b border-line">
+    <header
+      class="head flex flex-wrap flex-none items-center gap-2 min-h-13 py-1.5 px-3.5 bg-panel border-b border-line"
+    >
       <SpineButton @click="$emit('spine')" />
       <h1 class="text-head">Compare</h1>
       <SidePicker

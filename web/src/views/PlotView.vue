@@ -8,6 +8,7 @@ import WedgeMark from '@/components/marks/WedgeMark.vue'
 import FrameView from '@/components/plot/FrameView.vue'
 import HeightStrip from '@/components/plot/HeightStrip.vue'
 import MarkLadder from '@/components/plot/MarkLadder.vue'
+import PlanButtons from '@/components/plot/PlanButtons.vue'
 import PlanEditor from '@/components/plot/PlanEditor.vue'
 import SayBar from '@/components/plot/SayBar.vue'
 import TryBar from '@/components/plot/TryBar.vue'
@@ -140,18 +141,12 @@ onBeforeUnmount(editor.letGo)
             @point="(at, withinM) => (pointed = { ...at, withinM })"
             @hint="(hint) => plot.select(hint.placement)"
           />
-          <div class="zoom absolute left-3 bottom-3 flex gap-1">
-            <button class="button" aria-label="Zoom in" @click="stage?.zoom(1.25)">+</button>
-            <button class="button" aria-label="Zoom out" @click="stage?.zoom(0.8)">−</button>
-            <button class="button" @click="stage?.fit()">Fit</button>
-            <button
-              class="button hidden upright:inline-flex"
-              :aria-pressed="sheet === 'light'"
-              @click="sheet = sheet ? undefined : 'light'"
-            >
-              Light
-            </button>
-          </div>
+          <PlanButtons
+            :light="sheet === 'light'"
+            @zoom="(by: number) => stage?.zoom(by)"
+            @fit="stage?.fit()"
+            @light="sheet = sheet ? undefined : 'light'"
+          />
           <LandingCard
             v-if="pointed"
             :class="corner"
@@ -257,10 +252,6 @@ onBeforeUnmount(editor.letGo)
   background: var(--panel);
   border-left: 1px solid var(--line);
 }
-.zoom .button {
-  background: var(--ground);
-  min-width: 32px;
-}
 @media (width < 1100px) {
   .body {
     grid-template: 'stage inspector' minmax(0, 1fr) 'strip inspector' 126px 'say say' auto / minmax(0, 1fr) 302px;
@@ -283,12 +274,23 @@ onBeforeUnmount(editor.letGo)
   .body.chosen {
     grid-template-rows: minmax(0, 1fr) auto 44%;
   }
+  /* a small plan keeps its scale and its hints: the buttons stand below it */
+  .stage {
+    padding-bottom: 56px;
+  }
   .strip {
     display: none;
   }
   .inspector {
     border-left: 0;
     border-top: 1px solid var(--line);
+  }
+  /* while something is said, what it does is what is read */
+  .body:has(.speaking) {
+    grid-template: 'stage' minmax(0, 1fr) 'say' auto / minmax(0, 1fr);
+  }
+  .body:has(.speaking) .inspector {
+    display: none;
   }
 }
 </style>

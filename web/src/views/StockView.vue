@@ -55,7 +55,7 @@ const share = (part: number) => `${fixed(100 * part, 0)} %`
 
 <template>
   <div class="view">
-    <header class="flex flex-wrap items-center gap-3 min-h-13 py-2 px-4 border-b border-line">
+    <header class="flex flex-wrap flex-none items-center gap-3 min-h-13 py-2 px-4 border-b border-line">
       <SpineButton @click="$emit('spine')" />
       <h1 class="text-head font-strong">Stock</h1>
       <span class="grow text-small text-quiet">nominal until you put your own figures in</span>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { scaleBar } from '@/lib/labels'
 import type { View } from '@/lib/screen'
 
 /** Which way is north, and how long a metre is. */
 const props = defineProps<{ view: View; size: { width: number; height: number }; northDeg: number }>()
 const bar = computed(() => {
-  const metres = props.view.scale > 90 ? 1 : props.view.scale > 30 ? 2 : 5
-  return { metres, px: metres * props.view.scale }
+  const { metres, left, right } = scaleBar(props.view.scale, props.size)
+  return { metres, left, px: right - left }
 })
 </script>
 
@@ -17,7 +18,7 @@ const bar = computed(() => {
     </g>
     <text x="12" y="4">N</text>
   </g>
-  <g :transform="`translate(${size.width - 24 - bar.px} ${size.height - 18})`" class="fixed-mark" aria-hidden="true">
+  <g :transform="`translate(${bar.left} ${size.height - 18})`" class="fixed-mark" aria-hidden="true">
     <path :d="`M0,-5V0H${bar.px}V-5M${bar.px / 2},-3V0`" fill="none" stroke="var(--quiet)" stroke-width="1.2" />
     <text :x="bar.px / 2" y="-8" text-anchor="middle">{{ bar.metres }} m</text>
   </g>

@@ -170,14 +170,19 @@ defineExpose({ focus: () => input.value?.focus() })
 </script>
 
 <template>
-  <section class="say min-h-19 pt-2 pb-1.5 px-3.5 border-t border-line bg-ground" aria-label="Say it">
+  <section
+    class="say min-h-19 pt-2 pb-1.5 px-3.5 border-t border-line bg-ground"
+    :class="{ speaking: text || helping }"
+    aria-label="Say it"
+  >
     <div class="flex gap-2 items-center phone:flex-wrap">
-      <label for="say-it" class="text-quiet">Say it</label>
+      <label for="say-it" class="text-quiet phone:sr-only">Say it</label>
       <input
         id="say-it"
         ref="input"
         v-model="text"
         class="entry flex-1 min-w-20 min-h-8 px-1.5 bg-transparent text-title border-0 text-ink pointer-coarse:min-h-11"
+        :class="{ 'phone:basis-full': text }"
         :disabled="plot.locked"
         autocomplete="off"
         spellcheck="false"
@@ -209,7 +214,7 @@ defineExpose({ focus: () => input.value?.focus() })
     </div>
     <div
       id="say-echo"
-      class="flex flex-wrap items-baseline gap-y-0.5 gap-x-4 min-h-6 max-h-16.5 overflow-y-auto text-small"
+      class="flex flex-wrap items-baseline gap-y-0.5 gap-x-4 min-h-6 max-h-16.5 phone:max-h-[40dvh] overflow-y-auto text-small"
       role="status"
     >
       <SayChoices v-if="ask" ref="choices" :ask="ask" :name-of="nameOf" @choose="say" @leave="input?.focus()" />

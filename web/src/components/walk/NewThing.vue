@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { NewPlacement, Placed, Role } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
+import ConditionDialog from '@/components/moments/ConditionDialog.vue'
 import KindList, { type Known } from './KindList.vue'
 import SizeFields from '@/components/fields/SizeFields.vue'
 import { hasOwnSize, THING_ROLES } from '@/lib/words'
@@ -9,6 +10,8 @@ import { hasOwnSize, THING_ROLES } from '@/lib/words'
 /** Something that stands on set and is not in the record: its kind, then what it is there for, which names it. */
 const props = defineProps<{ open: boolean; things: Placed[]; busy: boolean; error?: string }>()
 const emit = defineEmits<{ close: []; found: [thing: Omit<NewPlacement, 'key' | 'reason'>] }>()
+/** It is nothing that stands: haze, house lights, blinds, a door. */
+const ofThePlace = ref(false)
 const chosen = ref<Known>()
 const name = ref('')
 const wide = ref('')
@@ -91,7 +94,10 @@ watch(
     </template>
     <template #buttons
       ><button v-if="chosen" class="button min-h-11" @click="chosen = undefined">Another kind</button
+      ><button v-else class="button min-h-11" @click="((ofThePlace = true), $emit('close'))">
+        How the place is: haze, blinds…</button
       ><button class="button min-h-11" @click="$emit('close')">Not now</button></template
     >
   </BaseDialog>
+  <ConditionDialog :open="ofThePlace" @close="ofThePlace = false" />
 </template>

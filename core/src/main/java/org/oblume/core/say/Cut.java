@@ -14,12 +14,12 @@ final class Cut {
     private static final Set<String> BARE_LINKS =
             Set.of("on", "onto", "of", "to", "for", "from", "over", "before", "at", "through");
 
-    private static final Set<String> SWITCHING = Set.of("turn", "switch", "kick", "back", "bring");
+    private static final Set<String> SWITCHING = Set.of("turn", "switch", "back", "bring");
     private static final Set<String> VERBS = Set.of(
             "kill", "lose", "save", "no", "drop", "raise", "lift", "lower", "warm", "cool", "aim", "point", "pan",
-            "tilt", "swing", "push", "walk", "bring", "take", "gel", "turn", "switch", "kick", "pull", "spot", "flood",
-            "widen", "tighten", "dim", "knock", "move", "slide", "double", "halve", "strike", "hold", "up", "down",
-            "on", "off", "out", "in", "back", "round", "put", "set", "make", "have", "give", "get", "strip", "rotate");
+            "tilt", "swing", "push", "walk", "bring", "take", "gel", "turn", "switch", "pull", "spot", "flood", "widen",
+            "tighten", "dim", "knock", "move", "slide", "double", "halve", "strike", "hold", "up", "down", "on", "off",
+            "out", "in", "back", "round", "put", "set", "make", "have", "give", "get", "strip", "rotate");
     private static final Set<String> STARTS = Set.of(
             "kill", "lose", "save", "raise", "lift", "lower", "warm", "cool", "aim", "point", "pan", "tilt", "push",
             "walk", "bring", "gel", "no", "swap", "turn", "switch", "put", "hang", "add", "move", "take", "strip",

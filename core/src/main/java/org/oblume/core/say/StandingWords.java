@@ -27,9 +27,9 @@ final class StandingWords implements PhraseParser {
             return true;
         }
         int start = words.at();
-        if (words.take("turn", "switch", "kick", "bring", "come", "go", "take", "pull", "put")) {
+        if (words.take("turn", "switch", "bring", "come", "go", "take", "pull", "put")) {
             words.take("back", "it");
-            boolean switched = words.all().get(start).text().matches("turn|switch|kick");
+            boolean switched = words.all().get(start).text().matches("turn|switch");
             boolean ends = words.peek(1).isEmpty() || words.peek(1).matches("[,;]|and|then");
             if (!words.peek().matches("on|off|out") || (!switched && !ends)) {
                 return words.all().get(start).text().equals("pull") && pulled(clause, start);

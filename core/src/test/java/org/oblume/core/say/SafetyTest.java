@@ -120,7 +120,8 @@ class SafetyTest {
                 "key 30% off",
                 "flurble",
                 "no",
-                "key off the wall"
+                "key off the wall",
+                "key half cto, kick off"
             })
     void whatIsNotWhollyUnderstoodChangesNothing(String line) {
         ParsedCommand said = say(line);
