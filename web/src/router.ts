@@ -99,7 +99,11 @@ export const router = createRouter({
       path: '/shots/:id(\\d+)/meter',
       name: 'meter',
       component: views.MeterView,
-      props: (r) => ({ shotId: Number(r.params.id), runId: Number(r.query.run) || undefined }),
+      props: (r) => ({
+        shotId: Number(r.params.id),
+        runId: Number(r.query.run) || undefined,
+        begun: r.query.line ? String(r.query.line) : undefined,
+      }),
     },
     {
       path: '/shots/:id(\\d+)/match',

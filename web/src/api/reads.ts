@@ -39,6 +39,9 @@ export const READS = {
   compare: read(['RECORD', 'BOOK', 'LOOKS'], (query: Sides, way) =>
     answer(api.GET('/api/compare', { ...way, params: { query } })),
   ),
+  diagnosis: read(JUDGED, ({ runId }: { runId: number }, way) =>
+    answer(api.GET('/api/runs/{id}/diagnosis', { ...way, params: { path: { id: runId } } })),
+  ),
   history: read(['RECORD', 'BOOK'], ({ shotId, ...query }: OfShot & { placement?: string; before?: number }, way) =>
     answer(api.GET('/api/shots/{shotId}/history', { ...way, params: { path: { shotId }, query } })),
   ),

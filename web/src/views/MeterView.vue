@@ -8,6 +8,7 @@ import ShotPage from '@/components/layout/ShotPage.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import BringTogether from '@/components/meter/BringTogether.vue'
+import WhatIsWrong from '@/components/meter/WhatIsWrong.vue'
 import ReadingEntry from '@/components/meter/ReadingEntry.vue'
 import { onPaper } from '@/lib/actions'
 import { signed } from '@/lib/print'
@@ -18,7 +19,7 @@ import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 
 /** What the meter and the monitor say, beside what was predicted. */
-const props = defineProps<{ shotId: number; runId?: number }>()
+const props = defineProps<{ shotId: number; runId?: number; begun?: string }>()
 defineEmits<{ spine: [] }>()
 const outbox = useOutbox()
 const settings = useSettings()
@@ -27,7 +28,7 @@ const read = useRead('meter', () => ({ shotId: props.shotId, run: props.runId })
 const meter = read.data
 const { error, submit } = useSubmit()
 const problem = computed(() => error.value || read.problem.value)
-const said = ref('')
+const said = ref(props.begun ?? '')
 const mark = ref<string>()
 const entry = ref<InstanceType<typeof ReadingEntry>>()
 const waiting = computed(() =>
@@ -57,8 +58,8 @@ function show(now: Meter | undefined) {
   if (now) read.show(now)
   error.value = ''
 }
-function readAlone(name: string) {
-  said.value = `${name} alone `
+function begin(line: string) {
+  said.value = line
   entry.value?.focus()
 }
 function confirm({ id }: ReadingView) {
@@ -153,7 +154,7 @@ function drop({ id }: ReadingView) {
             <li v-for="l in meter.lights" :key="l.key">
               <button
                 class="toread flex gap-2.5 items-baseline w-full min-h-7 py-0.75 text-left border-b border-line pointer-coarse:min-h-11"
-                @click="readAlone(l.name)"
+                @click="begin(`${l.name} alone `)"
               >
                 <span class="grow"
                   ><b class="font-strong">{{ l.name }}</b
@@ -173,7 +174,8 @@ function drop({ id }: ReadingView) {
             </li>
           </ul>
         </section>
-        <BringTogether v-if="!runId" :meter="meter" />
+        <WhatIsWrong v-if="runId" class="!px-0" :run-id="runId" @read="begin" />
+        <BringTogether v-else :meter="meter" />
         <section aria-label="Units measured">
           <h2 class="text-lead">Dialled and measured</h2>
           <p v-if="!meter.units.length" class="text-quiet">

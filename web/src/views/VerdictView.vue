@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
-import { RouterLink } from 'vue-router'
+import { computed, ref, watch } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
 import { answer, api } from '@/api/client'
 import { outdate, useRead } from '@/api/reads'
 import ActionButton from '@/components/layout/ActionButton.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import WhatIsWrong from '@/components/meter/WhatIsWrong.vue'
 import VerdictPane from '@/components/match/VerdictPane.vue'
 import { onPaper } from '@/lib/actions'
 import { signed } from '@/lib/print'
@@ -21,6 +22,7 @@ const props = defineProps<{ runId: number }>()
 defineEmits<{ spine: [] }>()
 const connection = useConnection()
 const session = useSession()
+const router = useRouter()
 const settings = useSettings()
 const { data: verdict, problem: unread, show, again } = useRead('verdict', () => ({ runId: props.runId }))
 const { busy, error, submit } = useSubmit()
@@ -30,9 +32,13 @@ watch(
   (id) => id && connection.viewShot(id),
 )
 
+const byEye = ref('')
+const unproved = computed(() => verdict.value?.match.standing === 'NOT_PROVED')
+
 function sign() {
+  const body = { seen: verdict.value?.match.standing, byEye: (unproved.value && byEye.value.trim()) || undefined }
   void submit(async () => {
-    show(await answer(api.POST('/api/runs/{id}/sign', { params: { path: { id: props.runId } } })))
+    show(await answer(api.POST('/api/runs/{id}/sign', { params: { path: { id: props.runId } }, body })))
     await outdate({ topics: ['RUNS'] }, undefined, 'verdict')
   })
 }
@@ -72,6 +78,10 @@ function sign() {
         <WedgeMark v-if="!verdict.match.holds" act class="mr-1 inline" />{{ ' ' }}
         <b class="font-strong">{{ verdict.match.title }}</b> {{ verdict.done }} of {{ verdict.steps }} steps done.
       </p>
+      <p v-if="verdict.undone?.length" class="px-5 text-quiet">Not ticked: {{ verdict.undone.join(', ') }}.</p>
+      <p v-if="verdict.run.signed && (verdict.revision ?? 1) > 1" class="px-5 text-quiet">
+        Against revision {{ verdict.revision }} of the record.
+      </p>
       <section v-if="verdict.toTake.length && !verdict.run.signed" class="px-5 py-2" aria-label="Still to read">
         <h2 class="text-lead">Still to read</h2>
         <ul class="list-disc pl-5">
@@ -83,6 +93,13 @@ function sign() {
           >To the meter</RouterLink
         >
       </section>
+      <WhatIsWrong
+        v-if="!verdict.run.signed"
+        :run-id="runId"
+        @read="
+          (line) => router.push({ name: 'meter', params: { id: verdict!.match.shotId }, query: { run: runId, line } })
+        "
+      />
       <section class="px-5 py-2" aria-label="Each light alone">
         <h2 class="text-lead">Each light alone, against the record</h2>
         <table class="heads">
@@ -135,10 +152,16 @@ function sign() {
           <b class="font-strong">Signed by {{ verdict.run.signed.author }}, {{ when(verdict.run.signed.at) }}.</b>
           {{ verdict.run.signed.said }}
         </p>
-        <template v-else-if="session.may('LEAD')">
-          <button class="button button-main" :disabled="busy" @click="sign">Sign this verdict</button>
+        <form v-else-if="session.may('LEAD')" class="flex flex-wrap gap-2.5 items-end" @submit.prevent="sign">
+          <label v-if="unproved" class="min-w-72"
+            ><span class="block text-small text-quiet">Why it is signed though nobody read it</span
+            ><input v-model="byEye" class="field w-full" maxlength="500" placeholder="looked at it with the operator"
+          /></label>
+          <button class="button" :class="{ 'button-main': !unproved }" :disabled="busy || (unproved && !byEye.trim())">
+            {{ unproved ? 'Sign as not proved, by eye' : 'Sign this verdict' }}
+          </button>
           <span class="text-quiet">Signed, the rebuild is closed and stays as it is.</span>
-        </template>
+        </form>
         <p v-else class="text-quiet">A lead signs the verdict.</p>
       </footer>
     </div>

@@ -176,7 +176,7 @@ defineExpose({ focus: () => input.value?.focus() })
     aria-label="Say it"
   >
     <div class="flex gap-2 items-center phone:flex-wrap">
-      <label for="say-it" class="text-quiet phone:sr-only">Say it</label>
+      <label for="say-it" class="text-quiet phone:hidden">Say it</label>
       <input
         id="say-it"
         ref="input"
@@ -187,6 +187,7 @@ defineExpose({ focus: () => input.value?.focus() })
         autocomplete="off"
         spellcheck="false"
         :placeholder="plot.locked ? 'Not to be edited here' : 'key 45% 4300, edge down 1 stop'"
+        aria-label="Say it"
         :aria-invalid="!!problem"
         aria-describedby="say-echo"
         @keydown="onKey"

@@ -12,7 +12,7 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
 
     @ArchTest
-    static final ArchRule coreKnowsOnlyTheJdkAndTheSunsPosition = classes()
+    static final ArchRule coreKnowsOnlyTheJdkTheSunsPositionAndLinearAlgebra = classes()
             .should()
             .onlyDependOnClassesThat()
             .resideInAnyPackage(
@@ -24,7 +24,8 @@ class ArchitectureTest {
                     "java.nio",
                     "java.nio.charset",
                     "org.jspecify.annotations",
-                    "org.shredzone.commons.suncalc..");
+                    "org.shredzone.commons.suncalc..",
+                    "org.hipparchus..");
 
     @ArchTest
     static final ArchRule packagesOfCoreHaveNoCycles =

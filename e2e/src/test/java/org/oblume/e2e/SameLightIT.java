@@ -289,6 +289,11 @@ class SameLightIT {
     private void theMeterAgrees(String shot, String run) {
         gaffer.open("/runs/%s/verdict".formatted(run));
         gaffer.seeText("Key alone: stop and colour");
+        gaffer.seeText("Not proved. Nobody read in this rebuild: all lights at Repairer, lit cheek and shadow cheek.");
+        gaffer.seeText("Nothing was read yet.");
+        assertThat(gaffer.see("form .button").isEnabled())
+                .as("nobody signs it without a reason")
+                .isFalse();
         gaffer.press("To the meter");
         gaffer.see("input[aria-label=Reading]");
         Object lux = gaffer.fetch(
@@ -308,6 +313,7 @@ class SameLightIT {
                         ? true
                         : null);
         gaffer.seeText("Holds.");
+        gaffer.seeText("What the readings say");
         gaffer.seeText("missing: unit, Quarter CTO");
     }
 

@@ -40,7 +40,7 @@ public final class ConeLight {
     }
 
     private static Xyz xyz(double[] cones) {
-        double[] back = CameraWhite.BRADFORD_BACK.times(cones[0], cones[1], cones[2]);
+        double[] back = tristimulus(cones);
         return new Xyz(back[0], back[1], back[2]);
     }
 
@@ -92,6 +92,11 @@ public final class ConeLight {
         return CameraWhite.BRADFORD_BACK.rows()[1][0] * cones[0]
                 + CameraWhite.BRADFORD_BACK.rows()[1][1] * cones[1]
                 + CameraWhite.BRADFORD_BACK.rows()[1][2] * cones[2];
+    }
+
+    /** CIE 1931 X, Y and Z: linear in the cones. */
+    public static double[] tristimulus(double[] cones) {
+        return CameraWhite.BRADFORD_BACK.times(cones[0], cones[1], cones[2]);
     }
 
     /**

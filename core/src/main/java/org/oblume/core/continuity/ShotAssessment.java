@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
@@ -172,13 +173,39 @@ public record ShotAssessment(
         return new Head(source, check, holds ? Verdict.HOLDS : Verdict.OUT);
     }
 
-    /** What is still to be read before there is a verdict, in words. */
-    public List<String> toRead(List<Head> heads) {
-        List<String> all = new ArrayList<>();
-        if (readings.stream().noneMatch(r -> r.alone() == null)) {
-            all.add("All lights at %s: stop, colour, shadow cheek, background"
-                    .formatted(mark().map(Placement::name).orElse("the mark")));
+    /**
+     * What a verdict rests on and nobody read yet: all lights on both cheeks of each mark (proof, "The verdict").
+     *
+     * @return in words, a line a mark; one that says so when no mark stands
+     */
+    public List<String> unread() {
+        List<Placement> marks = state.marks(scene.placements());
+        if (marks.isEmpty()) {
+            return List.of("Anything: no mark is on set to read at");
         }
+        List<String> all = new ArrayList<>();
+        for (Placement mark : marks) {
+            List<String> places = new ArrayList<>();
+            if (!wasRead(mark, r -> r.lux() != null || r.signals().lit() != null)) {
+                places.add("lit cheek");
+            }
+            if (!wasRead(mark, r -> r.shadowLux() != null || r.signals().shadow() != null)) {
+                places.add("shadow cheek");
+            }
+            if (!places.isEmpty()) {
+                all.add("All lights at %s, %s".formatted(mark.name(), String.join(" and ", places)));
+            }
+        }
+        return all;
+    }
+
+    private boolean wasRead(Placement mark, Predicate<Reading> there) {
+        return readings.stream().anyMatch(r -> r.alone() == null && r.mark().equals(mark.key()) && there.test(r));
+    }
+
+    /** What is still to be read, in words: what the verdict rests on, then what would tell where it is off. */
+    public List<String> toRead(List<Head> heads) {
+        List<String> all = new ArrayList<>(unread());
         heads.stream()
                 .filter(h -> h.verdict() == Verdict.UNKNOWN)
                 .forEach(h ->

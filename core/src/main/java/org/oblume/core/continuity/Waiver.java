@@ -11,7 +11,8 @@ import org.oblume.core.units.Checks;
  */
 public record Waiver(Cause cause, String reason, String author) {
 
-    private static final int LONGEST = 500;
+    /** A reason is no longer than this, characters. */
+    static final int LONGEST = 500;
 
     /** What stills a line. */
     public enum Cause {

@@ -168,13 +168,6 @@ final class MarkSurfaces {
         }
     }
 
-    /** Adds what a source brings, and says how many lux that is. */
-    private static double add(double[] sum, double[] full, double[] gains) {
-        double[] now = ConeLight.times(full, gains);
-        SurfaceGathering.add(sum, now);
-        return lux(now);
-    }
-
     private static double lux(double[] cones) {
         return Math.max(0, ConeLight.luminance(cones));
     }
@@ -223,33 +216,30 @@ final class MarkSurfaces {
 
     /** All of the sources' light. */
     MarkLight light(List<SourceEmitters> sources, StandingGrip inside) {
-        double[] leftSum = new double[ConeLight.CHANNELS];
-        double[] rightSum = new double[ConeLight.CHANNELS];
-        double[] backgroundSum = new double[ConeLight.CHANNELS];
-        List<Double> left = new ArrayList<>();
-        List<Double> right = new ArrayList<>();
-        List<Double> background = new ArrayList<>();
+        List<double[]> left = new ArrayList<>();
+        List<double[]> right = new ArrayList<>();
+        List<double[]> background = new ArrayList<>();
         List<MarkLight.SourceAtMark> from = new ArrayList<>();
         List<Brought> all = sources.parallelStream()
                 .map(source -> known.get(source.key(), () -> brought(source, inside.meets(source))))
                 .toList();
         for (int i = 0; i < sources.size(); i++) {
-            SourceEmitters source = sources.get(i);
+            double[] gains = sources.get(i).gains();
             Brought full = all.get(i);
-            left.add(add(leftSum, full.left, source.gains()));
-            right.add(add(rightSum, full.right, source.gains()));
+            left.add(ConeLight.times(full.left, gains));
+            right.add(ConeLight.times(full.right, gains));
             if (full.background != null) {
-                background.add(add(backgroundSum, full.background, source.gains()));
+                background.add(ConeLight.times(full.background, gains));
             }
-            from.add(full.seen.scaled(source.gains()));
+            from.add(full.seen.scaled(gains));
         }
         return new MarkLight(
                 key,
                 face,
                 facing,
-                SurfaceLight.of(left, leftSum),
-                SurfaceLight.of(right, rightSum),
-                behind == null ? null : SurfaceLight.of(background, backgroundSum),
+                SurfaceLight.of(left),
+                SurfaceLight.of(right),
+                behind == null ? null : SurfaceLight.of(background),
                 from);
     }
 }

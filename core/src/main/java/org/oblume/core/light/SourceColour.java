@@ -77,7 +77,7 @@ public record SourceColour(double mired, double duv, Colour hue) {
      *
      * @return by channel, Y of the light itself being 1
      */
-    double[] behind(List<Modifier> items) {
+    public double[] behind(List<Modifier> items) {
         double warmer = mired;
         double greener = duv;
         double stops = 0;

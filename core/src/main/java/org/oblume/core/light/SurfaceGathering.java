@@ -1,6 +1,5 @@
 package org.oblume.core.light;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.oblume.core.colour.ConeLight;
 import org.oblume.core.geometry.Direction;
@@ -36,16 +35,9 @@ final class SurfaceGathering {
 
     /** All of the sources' light. */
     SurfaceLight light(List<SourceEmitters> sources, StandingGrip inside) {
-        List<double[]> each = sources.parallelStream()
+        return SurfaceLight.of(sources.parallelStream()
                 .map(source -> ConeLight.times(brought(source, inside.meets(source)), source.gains()))
-                .toList();
-        double[] sum = new double[ConeLight.CHANNELS];
-        List<Double> lux = new ArrayList<>();
-        for (double[] one : each) {
-            add(sum, one);
-            lux.add(Math.max(0, ConeLight.luminance(one)));
-        }
-        return SurfaceLight.of(lux, sum);
+                .toList());
     }
 
     static void add(double[] sum, double[] more) {

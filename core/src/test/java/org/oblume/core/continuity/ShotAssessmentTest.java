@@ -175,11 +175,28 @@ class ShotAssessmentTest {
         double key = stage.light().facingLux("key", "mark");
         assertThat(toRead())
                 .containsExactly(
-                        "All lights at Repairer: stop, colour, shadow cheek, background",
+                        "All lights at Repairer, lit cheek and shadow cheek",
                         "key alone: stop and colour",
                         "fill alone: stop and colour");
         assertThat(toRead(alone("key", key))).hasSize(2).noneMatch(t -> t.startsWith("key"));
         assertThat(toRead(alone("key", key), all(100, 50))).containsExactly("fill alone: stop and colour");
+    }
+
+    @Test
+    void eachMarkIsReadOnBothCheeksBeforeThereIsAVerdict() {
+        withSecondMark();
+        Reading lit = new Reading("mark", null, 100.0, null, null, null, null, Signals.NONE);
+        Reading shadow =
+                new Reading("mark", null, null, null, null, null, null, new Signals(null, 16.0, null, null, null));
+        assertThat(judging(lit).unread())
+                .containsExactly(
+                        "All lights at Repairer, shadow cheek", "All lights at Visitor, lit cheek and shadow cheek");
+        assertThat(judging(lit, shadow).unread())
+                .as("the monitor reads a cheek as well as a meter does")
+                .containsExactly("All lights at Visitor, lit cheek and shadow cheek");
+        assertThat(judging(lit, shadow, new Reading("visitor", null, 80.0, 20.0, null, null, null, Signals.NONE))
+                        .unread())
+                .isEmpty();
     }
 
     @ParameterizedTest

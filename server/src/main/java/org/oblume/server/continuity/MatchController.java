@@ -5,6 +5,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.RatioConvention;
+import org.oblume.core.continuity.RebuildVerdict;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
@@ -40,6 +41,12 @@ class MatchController {
     record ShotTolerances(TolerancePreset closeness, Map<Aspect, Double> own) {}
 
     record ByEye(String reason) {}
+
+    /**
+     * @param seen how the rebuild stood on the page that the lead looked at, or null
+     * @param byEye why it is signed though it is not proved, or null
+     */
+    record VerdictSigning(RebuildVerdict.@Nullable Standing seen, @Nullable String byEye) {}
 
     @GetMapping("/scenes/{sceneId}/match")
     MatchView report(@PathVariable long sceneId) {
@@ -98,7 +105,12 @@ class MatchController {
     @Needs(Permission.LEAD)
     @Changes(Topic.RUNS)
     @PostMapping("/runs/{id}/sign")
-    MatchView.VerdictView sign(@PathVariable long id, Principal person) {
-        return match.sign(id, person.getName());
+    MatchView.VerdictView sign(
+            @PathVariable long id, @RequestBody(required = false) @Nullable VerdictSigning signing, Principal person) {
+        return match.sign(
+                id,
+                signing == null ? null : signing.seen(),
+                signing == null ? null : signing.byEye(),
+                person.getName());
     }
 }

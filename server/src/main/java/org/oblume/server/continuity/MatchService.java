@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -18,6 +19,7 @@ import org.oblume.core.continuity.Figures;
 import org.oblume.core.continuity.Figures.Figure;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.RatioConvention;
+import org.oblume.core.continuity.RebuildVerdict;
 import org.oblume.core.continuity.Remedy;
 import org.oblume.core.continuity.ShotAssessment;
 import org.oblume.core.continuity.Waiver;
@@ -136,7 +138,9 @@ public class MatchService {
                 .toList();
         List<MatchView.ShotVerdict> runs = rebuild.ofShots(ids).stream()
                 .map(rebuild::built)
-                .map(run -> verdict(run, rebuilt(run, by), by, said))
+                .map(run -> signed(run)
+                        .map(MatchView.VerdictView::match)
+                        .orElseGet(() -> verdict(run, rebuilt(run, by), by, said)))
                 .toList();
         return new MatchView(
                 sceneId,
@@ -218,6 +222,8 @@ public class MatchService {
                 .map(c -> c == null ? null : c.hex())
                 .collect(Collectors.toCollection(ArrayList::new));
         Figure side = figures.of().get(Aspect.KEY_SIDE);
+        String holding = close.closeness() == TolerancePreset.HOLD ? "Holds." : "Holds as a sweetened shot.";
+        RebuildVerdict rebuilt = subject.run == null ? null : RebuildVerdict.of(match, now.unread(), holding);
         return new MatchView.ShotVerdict(
                 shot.id(),
                 subject.run,
@@ -233,8 +239,9 @@ public class MatchService {
                 side == null ? null : side.value(),
                 now.facing().map(Bearing::degrees).orElse(null),
                 now.cameraFrom().map(Bearing::degrees).orElse(null),
-                match.holds(),
-                title(match, isReference, close.closeness(), figures),
+                rebuilt == null ? match.holds() : rebuilt.standing() == RebuildVerdict.Standing.HOLDS,
+                rebuilt == null ? null : rebuilt.standing(),
+                rebuilt == null ? title(match, isReference, holding, figures) : rebuilt.say(),
                 match.lines().stream().map(l -> line(l, now)).toList());
     }
 
@@ -271,14 +278,14 @@ public class MatchService {
                 : new MatchView.FigureView(figure.value(), aspect.print(figure.value()), figure.metered());
     }
 
-    private static String title(Match match, boolean isReference, TolerancePreset close, Figures figures) {
+    private static String title(Match match, boolean isReference, String holding, Figures figures) {
         if (isReference) {
             return "The reference.";
         }
         if (figures.of().isEmpty()) {
             return "Nothing to judge: no mark on set.";
         }
-        return !match.holds() ? match.say() : close == TolerancePreset.HOLD ? "Holds." : "Holds as a sweetened shot.";
+        return match.holds() ? holding : match.say();
     }
 
     /** What stills lines of a shot: a cheat, and what somebody said by eye. */
@@ -314,9 +321,12 @@ public class MatchService {
     @Transactional(readOnly = true)
     public MatchView.VerdictView verdict(long runId) {
         BuiltRun run = rebuild.built(runId);
-        return rebuild.signedPage(runId)
-                .map(page -> json.read(page, MatchView.VerdictView.class).signed(run.head()))
-                .orElseGet(() -> verdict(run));
+        return signed(run).orElseGet(() -> verdict(run));
+    }
+
+    private Optional<MatchView.VerdictView> signed(BuiltRun run) {
+        return rebuild.signedPage(run.head().id())
+                .map(page -> json.read(page, MatchView.VerdictView.class).signed(run.head()));
     }
 
     private MatchView.VerdictView verdict(BuiltRun run) {
@@ -344,8 +354,11 @@ public class MatchService {
                 heads.stream().map(MatchService::head).toList(),
                 otherwise,
                 progress.steps(),
-                progress.done(),
-                now.toRead(heads));
+                progress.steps() - progress.undone().size(),
+                now.toRead(heads),
+                progress.undone(),
+                meter.view(run.shot().id(), run.head().id()).readings(),
+                run.shot().revision());
     }
 
     private static MatchView.HeadLine head(ShotAssessment.Head head) {
@@ -367,9 +380,20 @@ public class MatchService {
                                 .toList());
     }
 
-    /** Signs a rebuild with its verdict as it is, which closes it. */
-    MatchView.VerdictView sign(long runId, String author) {
-        MatchView.VerdictView verdict = verdict(runId);
+    /**
+     * Signs a rebuild with its verdict as it is, which closes it.
+     *
+     * @param seen how it stood on the page that the lead looked at, or null when it is not told
+     * @param byEye why it is signed though it is not proved, or null
+     * @throws Refusal when it stands otherwise by now, or is not proved and nobody says why it is signed
+     */
+    MatchView.VerdictView sign(
+            long runId, RebuildVerdict.@Nullable Standing seen, @Nullable String byEye, String author) {
+        rebuild.requireOpen(runId, rebuild.built(runId).shot().id());
+        BuiltRun run = rebuild.built(runId);
+        MatchView.VerdictView verdict = verdict(run);
+        MatchView.ShotVerdict match = verdict.match();
+        String line = new RebuildVerdict(Objects.requireNonNull(match.standing()), match.title()).signed(seen, byEye);
         List<String> off = verdict.heads().stream()
                 .filter(h -> h.verdict() == Match.Verdict.OUT)
                 .map(MatchView.HeadLine::name)
@@ -379,11 +403,11 @@ public class MatchService {
                 author,
                 "%s%s %d of %d steps."
                         .formatted(
-                                verdict.match().title(),
+                                line,
                                 off.isEmpty() ? "" : " Off alone: %s.".formatted(String.join(", ", off)),
                                 verdict.done(),
                                 verdict.steps()),
-                json.write(verdict));
+                json.write(verdict.signing(line)));
         return verdict(runId);
     }
 

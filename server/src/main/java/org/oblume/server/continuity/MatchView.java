@@ -8,9 +8,11 @@ import org.oblume.core.carry.Slate;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.RatioConvention;
+import org.oblume.core.continuity.RebuildVerdict;
 import org.oblume.core.continuity.Waiver;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.units.Phrase;
+import org.oblume.server.metering.MeterView;
 import org.oblume.server.rebuild.RunHead;
 import org.oblume.server.scene.SceneHeading;
 
@@ -49,6 +51,7 @@ public record MatchView(
      * @param keyFromDeg bearing of the key; null when it has none
      * @param facingDeg the way the subject looks
      * @param cameraFromDeg bearing of the camera from the mark
+     * @param standing of a rebuild; null for a shot, and for a rebuild that was signed when no readings were asked for
      * @param title the verdict in a few words
      */
     public record ShotVerdict(
@@ -67,8 +70,33 @@ public record MatchView(
             @Nullable Double facingDeg,
             @Nullable Double cameraFromDeg,
             boolean holds,
+            RebuildVerdict.@Nullable Standing standing,
             String title,
-            List<VerdictLine> lines) {}
+            List<VerdictLine> lines) {
+
+        /** The same under another title. */
+        ShotVerdict titled(String other) {
+            return new ShotVerdict(
+                    shotId,
+                    run,
+                    slate,
+                    description,
+                    stage,
+                    mark,
+                    closeness,
+                    own,
+                    version,
+                    metered,
+                    swatches,
+                    keyFromDeg,
+                    facingDeg,
+                    cameraFromDeg,
+                    holds,
+                    standing,
+                    other,
+                    lines);
+        }
+    }
 
     /**
      * @param said with its unit behind a space
@@ -105,6 +133,9 @@ public record MatchView(
      * @param steps in all
      * @param done of them ticked
      * @param toTake what is still to be read, in words
+     * @param undone names of the steps that nobody ticked; null when it was signed before they were kept
+     * @param readings that it rests on, the oldest first; null as well
+     * @param revision of the recorded shot; null as well
      */
     public record VerdictView(
             long sceneId,
@@ -115,11 +146,37 @@ public record MatchView(
             List<DeviationLine> otherwise,
             int steps,
             int done,
-            List<String> toTake) {
+            List<String> toTake,
+            @Nullable List<String> undone,
+            @Nullable List<MeterView.ReadingView> readings,
+            @Nullable Integer revision) {
 
-        /** This page as it was signed. */
+        private static final String OF_OLDER_RULES = "Signed by older rules, which asked for no readings: ";
+
+        /** This page as it was signed; one of the older rules, by which nothing had to be read, says so. */
         VerdictView signed(RunHead now) {
-            return new VerdictView(sceneId, scene, match, now, heads, otherwise, steps, done, toTake);
+            return under(now, match.standing == null ? OF_OLDER_RULES + match.title : match.title);
+        }
+
+        /** This page under the line that is signed. */
+        VerdictView signing(String line) {
+            return under(run, line);
+        }
+
+        private VerdictView under(RunHead head, String title) {
+            return new VerdictView(
+                    sceneId,
+                    scene,
+                    match.titled(title),
+                    head,
+                    heads,
+                    otherwise,
+                    steps,
+                    done,
+                    toTake,
+                    undone,
+                    readings,
+                    revision);
         }
     }
 

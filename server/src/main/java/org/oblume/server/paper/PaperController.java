@@ -39,12 +39,14 @@ class PaperController {
     private static final double PAGE_HEIGHT_PT = 470;
     private static final double SCALE_BAR_PT = 30;
     private final Papers papers;
+    private final ProofPapers proof;
     private final Clock clock;
     private final KnownHosts hosts;
 
-    PaperController(Papers papers, Clock clock, KnownHosts hosts) {
+    PaperController(Papers papers, ProofPapers proof, Clock clock, KnownHosts hosts) {
         this.hosts = hosts;
         this.papers = papers;
+        this.proof = proof;
         this.clock = clock;
     }
 
@@ -99,7 +101,7 @@ class PaperController {
             @RequestParam(required = false) @Nullable Long run,
             @RequestParam(defaultValue = "metric") String units,
             Principal person) {
-        return answer(papers.readings(shotId, run, reader(units)), kind, person);
+        return answer(proof.readings(shotId, run, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/moves/paper.{kind}", produces = MediaType.ALL_VALUE)
@@ -118,7 +120,7 @@ class PaperController {
             @PathVariable String kind,
             @RequestParam(defaultValue = "metric") String units,
             Principal person) {
-        return answer(papers.match(sceneId, reader(units)), kind, person);
+        return answer(proof.match(sceneId, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/runs/{run}/paper/verdict.{kind}", produces = MediaType.ALL_VALUE)
@@ -127,7 +129,7 @@ class PaperController {
             @PathVariable String kind,
             @RequestParam(defaultValue = "metric") String units,
             Principal person) {
-        return answer(papers.verdict(run, reader(units)), kind, person);
+        return answer(proof.verdict(run, reader(units)), kind, person);
     }
 
     @GetMapping(path = "/runs/{run}/paper/lights.{kind}", produces = MediaType.ALL_VALUE)
@@ -136,7 +138,7 @@ class PaperController {
             @PathVariable String kind,
             @RequestParam(defaultValue = "metric") String units,
             Principal person) {
-        return answer(papers.lights(run, reader(units)), kind, person);
+        return answer(proof.lights(run, reader(units)), kind, person);
     }
 
     private static int checked(int scale) {

@@ -86,21 +86,24 @@ public class RebuildSheets {
 
     /**
      * @param steps of a run, without what stands already
-     * @param done of them ticked
+     * @param undone names of those that nobody ticked
      */
-    public record Progress(int steps, int done) {}
+    public record Progress(int steps, List<String> undone) {}
 
     /** How far a run has come. */
     public Progress progress(BuiltRun run) {
         Map<Long, RunStepEntity> kept = rebuild.kept(run.head().id());
         List<RebuildStep> steps = steps(run.record(), run.built(), stands(run.head(), run.built()));
-        return new Progress(steps.size(), (int) steps.stream()
-                .filter(s -> {
-                    RunStepEntity step =
-                            kept.get(run.record().placementId(s.placement().key()));
-                    return step != null && step.done();
-                })
-                .count());
+        return new Progress(
+                steps.size(),
+                steps.stream()
+                        .map(RebuildStep::placement)
+                        .filter(p -> {
+                            RunStepEntity step = kept.get(run.record().placementId(p.key()));
+                            return step == null || !step.done();
+                        })
+                        .map(Placement::name)
+                        .toList());
     }
 
     private static List<RebuildStep> steps(StoredScene record, AsBuilt built, AlreadyInPlace stands) {

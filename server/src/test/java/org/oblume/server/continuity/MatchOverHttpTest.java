@@ -2,9 +2,11 @@ package org.oblume.server.continuity;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.awaitility.Awaitility.await;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.Duration;
 import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
@@ -13,6 +15,7 @@ import org.oblume.server.Api;
 import org.oblume.server.Api.Answer;
 import org.oblume.server.ServerTest;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Readings, the match report and the verdict on a rebuild, on a copy of the demo's scene 4 for each test. */
 @ServerTest
@@ -22,6 +25,9 @@ class MatchOverHttpTest {
 
     @Autowired
     private Api api;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     private long scene;
 
@@ -177,11 +183,7 @@ class MatchOverHttpTest {
     @Test
     void aRebuildIsJudgedHeadByHeadAndSignedByALead() {
         long shot = shot("4C");
-        long run = api.post(
-                        "/api/shots/%d/runs".formatted(shot), "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}")
-                .body()
-                .at("/run/id")
-                .asLong();
+        long run = run(shot);
         JsonNode before = api.get("/api/runs/%d/verdict".formatted(run)).body();
         assertThat(before.get("toTake")).extracting(JsonNode::asText).contains("Key alone: stop and colour");
         double key = facing(shot, "key");
@@ -196,13 +198,21 @@ class MatchOverHttpTest {
                 .isCloseTo(key, within(0.01));
         assertThat(api.as("CREW").post("/api/runs/%d/sign".formatted(run), "").status())
                 .isEqualTo(403);
-        JsonNode signed =
-                api.as("LEAD").post("/api/runs/%d/sign".formatted(run), "").body();
+        assertThat(api.as("LEAD").post("/api/runs/%d/sign".formatted(run), "").detail())
+                .isEqualTo(
+                        "Not proved. Nobody read in this rebuild: all lights at Repairer, lit cheek and shadow cheek. Read it, or say in a few words why it is signed by eye.");
+        JsonNode signed = api.as("LEAD")
+                .post("/api/runs/%d/sign".formatted(run), "{\"byEye\":\"Looked at it with the operator\"}")
+                .body();
+        String line = "Not proved, by eye: Looked at it with the operator";
+        assertThat(signed.at("/match/title").asText()).isEqualTo(line);
         assertThat(signed.at("/run/signed/author").asText()).isEqualTo("gaffer");
-        assertThat(signed.at("/run/signed/said").asText()).contains("Off alone: Edge");
+        assertThat(signed.at("/run/signed/said").asText()).startsWith(line).contains("Off alone: Edge");
+        assertThat(signed.get("readings")).hasSize(2);
+        assertThat(signed.get("undone")).extracting(JsonNode::asText).contains("Key", "Edge");
         assertThat(api.put("/api/runs/%d/steps/key".formatted(run), "", null).detail())
                 .contains("signed by gaffer");
-        assertThat(report().get("runs")).hasSize(1);
+        assertThat(report().at("/runs/0/title").asText()).isEqualTo(line);
         assertThat(api.post(
                                 "/api/shots/%d/readings".formatted(shot),
                                 "{\"line\":\"400 lux\",\"run\":%d,\"sure\":true}".formatted(run))
@@ -212,6 +222,76 @@ class MatchOverHttpTest {
         assertThat(head(api.get("/api/runs/%d/verdict".formatted(run)).body(), "edge"))
                 .as("what was signed stays")
                 .isEqualTo(head(signed, "edge"));
+    }
+
+    @Test
+    void aRebuildHoldsByReadingsAndNotByWhatIsPredicted() {
+        long shot = shot("4C");
+        long run = run(shot);
+        String verdict = "/api/runs/%d/verdict".formatted(run);
+        assertThat(api.get(verdict).body().at("/match/standing").asText()).isEqualTo("NOT_PROVED");
+        JsonNode lit = api.get("/api/shots/%d/readings".formatted(shot)).body();
+        JsonNode mark = api.post("/api/shots/%d/light".formatted(shot), "{\"changes\":[],\"holds\":[],\"out\":[]}")
+                .body()
+                .at("/light/marks/0");
+        double litLux = mark.at("/lit/lux").asDouble();
+        double shadowLux = mark.at("/shadow/lux").asDouble();
+        assertThat(lit.at("/marks/0/name").asText()).isEqualTo("Repairer");
+        readIn(shot, run, "all %.1f lux".formatted(litLux));
+        assertThat(api.get(verdict).body().at("/match/title").asText())
+                .isEqualTo("Not proved. Nobody read in this rebuild: all lights at Repairer, shadow cheek.");
+        readIn(shot, run, "shadow %.1f lux".formatted(shadowLux));
+        assertThat(api.get(verdict).body().at("/match/title").asText()).isEqualTo("Holds.");
+        readIn(shot, run, "all %.1f lux".formatted(litLux * 2));
+        JsonNode off = api.get(verdict).body();
+        assertThat(off.at("/match/standing").asText()).isEqualTo("DOES_NOT_HOLD");
+        assertThat(off.at("/match/title").asText()).isEqualTo("Does not hold. Lit cheek is 1.0 over.");
+        assertThat(api.as("LEAD")
+                        .post("/api/runs/%d/sign".formatted(run), "{\"seen\":\"HOLDS\"}")
+                        .detail())
+                .startsWith("It stands otherwise by now.");
+        assertThat(api.as("LEAD")
+                        .post("/api/runs/%d/sign".formatted(run), "{\"seen\":\"DOES_NOT_HOLD\"}")
+                        .body()
+                        .at("/run/signed/said")
+                        .asText())
+                .startsWith("Does not hold.");
+    }
+
+    /** A page that was signed before readings were asked for knows no standing. */
+    @Test
+    void whatWasSignedByOlderRulesStaysAndSaysSo() {
+        long run = run(shot("4C"));
+        api.as("LEAD").post("/api/runs/%d/sign".formatted(run), "{\"byEye\":\"Looked at it\"}");
+        String page = jdbc.queryForObject("SELECT signed_page FROM rebuild_run WHERE id = ?", String.class, run);
+        jdbc.update(
+                "UPDATE rebuild_run SET signed_page = ? WHERE id = ?",
+                page.replace("\"standing\":\"NOT_PROVED\",", "")
+                        .replace("\"title\":\"Not proved, by eye: Looked at it\"", "\"title\":\"Holds.\"")
+                        .replaceFirst("\"undone\":\\[[^]]*],", ""),
+                run);
+        JsonNode old = api.get("/api/runs/%d/verdict".formatted(run)).body();
+        assertThat(old.at("/match/title").asText())
+                .isEqualTo("Signed by older rules, which asked for no readings: Holds.");
+        assertThat(report().at("/runs/0/title").asText()).startsWith("Signed by older rules");
+    }
+
+    @Test
+    void whatIsWrongIsFoundByReadingsAndTheNextOneIsNamed() {
+        long shot = shot("4C");
+        long run = run(shot);
+        String path = "/api/runs/%d/diagnosis".formatted(run);
+        await().atMost(Duration.ofSeconds(60))
+                .until(() -> api.get(path).body().get("ready").asBoolean());
+        assertThat(api.get(path).body().get("read").asInt()).isZero();
+        double key = facing(shot, "key");
+        double edge = facing(shot, "edge");
+        readIn(shot, run, "key alone %.2f lux".formatted(key));
+        assertThat(api.get(path).body().get("asRecorded").asBoolean()).isTrue();
+        readIn(shot, run, "edge alone %.2f lux, 4400 K".formatted(edge));
+        JsonNode found = api.get(path).body();
+        assertThat(found.get("asRecorded").asBoolean()).isFalse();
+        assertThat(found.at("/findings/0/words/0").asText()).startsWith("Edge is dialled to about 4");
     }
 
     /** Story 9. */
@@ -242,6 +322,13 @@ class MatchOverHttpTest {
     private Answer read(long shot, String line, boolean sure) {
         return api.post(
                 "/api/shots/%d/readings".formatted(shot), "{\"line\":\"%s\",\"sure\":%s}".formatted(line, sure));
+    }
+
+    private long run(long shot) {
+        return api.post("/api/shots/%d/runs".formatted(shot), "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}")
+                .body()
+                .at("/run/id")
+                .asLong();
     }
 
     private void readIn(long shot, long run, String line) {

@@ -1,0 +1,407 @@
+package org.oblume.core.proof;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Change;
+import org.oblume.core.colour.ConeLight;
+import org.oblume.core.filter.StockItem;
+import org.oblume.core.geometry.Aim;
+import org.oblume.core.light.Stage;
+import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.AttributeValue;
+import org.oblume.core.plot.ColourTemperature;
+import org.oblume.core.plot.Height;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Modifier;
+import org.oblume.core.plot.Modifiers;
+import org.oblume.core.plot.Place;
+import org.oblume.core.plot.SetStatus;
+import org.oblume.core.plot.Tint;
+import org.oblume.core.proof.Fault.Kind;
+import org.oblume.core.units.Bearing;
+import org.oblume.core.units.Kelvin;
+
+/** Measures how well what is wrong with a rebuild is found: seeded rebuilds of a room, read with a meter; a table as JSON. */
+public final class ProveRebuilds {
+
+    /** Lights that bring less to every place are not made wrong: nobody would see it. */
+    private static final double LEAST_PART = 0.05;
+
+    private static final int MOST_ASKED = 8;
+
+    private static final List<Probe.Way> PLACES =
+            List.of(Probe.Way.LEFT, Probe.Way.RIGHT, Probe.Way.BACKGROUND, Probe.Way.BACK_LEFT, Probe.Way.BACK_RIGHT);
+
+    private static final List<Kind> AT_A_LIGHT = List.of(
+            Kind.OFF,
+            Kind.LEVEL,
+            Kind.CURVE,
+            Kind.WHITE,
+            Kind.TINT,
+            Kind.FILTER_MISSING,
+            Kind.FILTER_DOUBLED,
+            Kind.FILTER_SWAPPED,
+            Kind.DISTANCE,
+            Kind.HEIGHT,
+            Kind.AIM);
+
+    private final Stage room;
+    private final Random random;
+    private final int runs;
+    private final Spread truth;
+    private final Suspects suspects;
+    private final Inference inference;
+    private final List<String> worth;
+    private final long preparedMs;
+    private long inferences;
+    private long nanos;
+
+    private ProveRebuilds(int number, long seed, int runs, double spread) {
+        this.room = ProofRooms.room(number);
+        this.random = new Random(seed);
+        this.runs = runs;
+        this.truth = Spread.USUAL.predictedWithin(spread);
+        long begun = System.nanoTime();
+        this.suspects = Suspects.of(ProofRooms.recorded(number));
+        this.preparedMs = (System.nanoTime() - begun) / 1_000_000;
+        this.inference = new Inference(suspects, truth);
+        this.worth = worth();
+    }
+
+    private List<String> worth() {
+        Recorded shot = suspects.shot();
+        List<String> keys = new ArrayList<>();
+        for (int i = 0; i < shot.lights().size(); i++) {
+            double most = 0;
+            for (Probe.Way way : PLACES) {
+                int p = shot.probes().indexOf(new Probe("mark", way));
+                double all = 0;
+                for (double[][] light : shot.brought()) {
+                    all += ConeLight.luminance(light[p]);
+                }
+                most = Math.max(most, ConeLight.luminance(shot.brought()[i][p]) / all);
+            }
+            if (most >= LEAST_PART) {
+                keys.add(shot.lights().get(i).key());
+            }
+        }
+        return keys;
+    }
+
+    /** What is wrong: the values that are otherwise. */
+    private record Wrong(String thing, Kind kind, List<Change> changes) {}
+
+    private Wrong wrong(Kind kind, String thing) {
+        for (int attempt = 0; attempt < 200; attempt++) {
+            AttributeValue value = otherwise(kind, thing);
+            if (value != null) {
+                return new Wrong(thing, kind, List.of(new Change(thing, value)));
+            }
+        }
+        throw new IllegalStateException("%s cannot be wrong at %s.".formatted(kind, thing));
+    }
+
+    private Wrong wrongAtALight() {
+        return wrong(one(AT_A_LIGHT), one(worth));
+    }
+
+    private <T> T one(List<T> of) {
+        return of.get(random.nextInt(of.size()));
+    }
+
+    private double sign() {
+        return random.nextBoolean() ? 1 : -1;
+    }
+
+    private <V extends AttributeValue> V recorded(String thing, Class<V> type) {
+        return room.state().value(thing, type).orElseThrow();
+    }
+
+    private @Nullable AttributeValue otherwise(Kind kind, String thing) {
+        List<Modifier> items =
+                room.state().value(thing, Modifiers.class).map(Modifiers::items).orElse(List.of());
+        return switch (kind) {
+            case OFF -> new SetStatus(SetStatus.State.OFF);
+            case LEVEL -> level(thing);
+            case CURVE -> curve(thing);
+            case WHITE -> white(thing);
+            case TINT -> new Tint(sign() * (0.004 + 0.008 * random.nextDouble()));
+            case FILTER_MISSING -> new Modifiers(List.of());
+            case FILTER_DOUBLED -> new Modifiers(List.of(items.get(0), items.get(0)));
+            case FILTER_SWAPPED, CLOTH_SWAPPED -> new Modifiers(List.of(swapped(items.get(0))));
+            case DISTANCE -> {
+                Place at = recorded(thing, Place.class);
+                double factor =
+                        random.nextBoolean() ? 0.7 + 0.2 * random.nextDouble() : 1.1 + 0.3 * random.nextDouble();
+                yield new Place(at.xM() * factor, at.yM() * factor, at.outside());
+            }
+            case HEIGHT ->
+                new Height(recorded(thing, Height.class).heightM() + sign() * (0.25 + 0.55 * random.nextDouble()));
+            case AIM -> {
+                Aim aim = room.state().aim(thing).orElseThrow();
+                double off = sign() * (5 + 25 * random.nextDouble());
+                yield random.nextBoolean()
+                        ? AimSetting.along(
+                                Bearing.ofDegrees(aim.bearing().degrees() + off).degrees(), aim.tiltDeg())
+                        : Math.abs(aim.tiltDeg() + off) > 90
+                                ? null
+                                : AimSetting.along(aim.bearing().degrees(), aim.tiltDeg() + off);
+            }
+            default -> throw new IllegalArgumentException(kind.name());
+        };
+    }
+
+    private @Nullable AttributeValue level(String thing) {
+        LevelCurve curve = room.placement(thing).piece().lamp().curve();
+        double stops = sign() * one(List.of(1 / 3.0, 0.5, 1.0, 2.0));
+        double output = curve.output(recorded(thing, Level.class).fraction()) * Math.pow(2, stops);
+        return output > 1 ? null : new Level(100 * curve.level(output));
+    }
+
+    /** As the level that would give as much in the recorded curve. */
+    private @Nullable AttributeValue curve(String thing) {
+        LevelCurve curve = room.placement(thing).piece().lamp().curve();
+        double level = recorded(thing, Level.class).fraction();
+        LevelCurve other = one(List.of(LevelCurve.LINEAR, LevelCurve.SQUARE, LevelCurve.S_CURVE));
+        double stops = Math.log(other.output(level) / curve.output(level)) / Math.log(2);
+        return Math.abs(stops) < 0.2 ? null : new Level(100 * curve.level(other.output(level)));
+    }
+
+    private @Nullable AttributeValue white(String thing) {
+        double kelvin = 2800 + 3600 * random.nextDouble();
+        double off = Kelvin.MIRED_PRODUCT / kelvin
+                - Kelvin.MIRED_PRODUCT
+                        / recorded(thing, ColourTemperature.class).kelvin();
+        return Math.abs(off) < 12 ? null : new ColourTemperature(kelvin);
+    }
+
+    private static Modifier swapped(Modifier item, StockItem other) {
+        Modifier instead = Modifier.of(other);
+        return item.frameWidthM() == null ? instead : instead.framed(item.frameWidthM(), item.frameDistanceM());
+    }
+
+    private Modifier swapped(Modifier item) {
+        return swapped(item, one(Stand.ins(ProofRooms.STOCK, item.name())));
+    }
+
+    private Rebuilt rebuilt(List<Wrong> wrong) {
+        return new Rebuilt(
+                room,
+                truth,
+                random,
+                wrong.stream().flatMap(w -> w.changes.stream()).toList(),
+                null);
+    }
+
+    private static List<ProofReading> places(Rebuilt rebuilt) {
+        List<ProofReading> read = new ArrayList<>();
+        PLACES.forEach(way -> read.add(rebuilt.read(new Probe("mark", way), null)));
+        return read;
+    }
+
+    private List<ProofReading.Wanted> wanted() {
+        List<ProofReading.Wanted> all = new ArrayList<>();
+        suspects.shot().lights().forEach(l -> {
+            all.add(new ProofReading.Wanted(new Probe("mark", Probe.Way.TO_LIGHT), l.key()));
+            PLACES.forEach(way -> all.add(new ProofReading.Wanted(new Probe("mark", way), l.key())));
+        });
+        return all;
+    }
+
+    private Diagnosis diagnose(List<ProofReading> readings) {
+        long begun = System.nanoTime();
+        Diagnosis found = inference.diagnose(readings, wanted());
+        nanos += System.nanoTime() - begun;
+        inferences++;
+        return found;
+    }
+
+    private record Asked(Diagnosis found, int readings) {}
+
+    private Asked ask(Rebuilt rebuilt) {
+        List<ProofReading> read = places(rebuilt);
+        int asked = 0;
+        while (true) {
+            Diagnosis found = diagnose(read);
+            if (found.next() == null || asked == MOST_ASKED) {
+                return new Asked(found, asked);
+            }
+            read.add(rebuilt.read(found.next().probe(), found.next().alone()));
+            asked++;
+        }
+    }
+
+    private static Set<String> things(Diagnosis.Finding finding) {
+        return new TreeSet<>(finding.things());
+    }
+
+    private static boolean named(Diagnosis found, Wrong wrong) {
+        return !found.findings().isEmpty()
+                && found.findings().get(0).faults().stream()
+                        .anyMatch(f -> f.thing().equals(wrong.thing) && f.kind().sort() == wrong.kind.sort());
+    }
+
+    private double healthy() {
+        int off = 0;
+        for (int i = 0; i < runs; i++) {
+            Rebuilt rebuilt = rebuilt(List.of());
+            List<ProofReading> read = new ArrayList<>();
+            List<ProofReading> all = new ArrayList<>(places(rebuilt));
+            suspects.shot()
+                    .lights()
+                    .forEach(l -> all.add(rebuilt.read(new Probe("mark", Probe.Way.TO_LIGHT), l.key())));
+            for (ProofReading one : all) {
+                read.add(one);
+                if (inference.isOff(read)) {
+                    off++;
+                    break;
+                }
+            }
+        }
+        return part(off);
+    }
+
+    private double part(int of) {
+        return Math.round(1000.0 * of / runs) / 10.0;
+    }
+
+    private Map<String, Object> table() {
+        Map<String, Object> table = new LinkedHashMap<>();
+        table.put("lights worth it", String.join(" ", worth));
+        table.put("suspects", suspects.faults().size());
+        table.put("prepared, ms", preparedMs);
+        table.put("healthy, called off, %", healthy());
+        one(table, "one fault", AT_A_LIGHT);
+        one(table, "tint", List.of(Kind.TINT));
+        two(table, "filter and distance on one light", () -> {
+            String thing = one(worth);
+            return List.of(
+                    wrong(one(List.of(Kind.FILTER_MISSING, Kind.FILTER_DOUBLED, Kind.FILTER_SWAPPED)), thing),
+                    wrong(Kind.DISTANCE, thing));
+        });
+        two(table, "two lights", () -> {
+            Wrong first = wrongAtALight();
+            Wrong second = wrongAtALight();
+            while (second.thing.equals(first.thing)) {
+                second = wrongAtALight();
+            }
+            return List.of(first, second);
+        });
+        two(
+                table,
+                "filter and cloth over the set",
+                () -> List.of(
+                        wrong(one(List.of(Kind.FILTER_MISSING, Kind.FILTER_SWAPPED)), one(worth)),
+                        wrong(Kind.CLOTH_SWAPPED, "overhead")));
+        table.put("inference, ms", Math.round(10.0 * nanos / inferences / 1e6) / 10.0);
+        return table;
+    }
+
+    private void one(Map<String, Object> table, String name, List<Kind> kinds) {
+        int first = 0;
+        int light = 0;
+        int both = 0;
+        int readings = 0;
+        Map<Kind, int[]> byKind = new LinkedHashMap<>();
+        for (int i = 0; i < runs; i++) {
+            Wrong wrong = wrong(one(kinds), one(worth));
+            Rebuilt rebuilt = rebuilt(List.of(wrong));
+            if (inference.ranked(places(rebuilt)).get(0).things().equals(List.of(wrong.thing))) {
+                first++;
+            }
+            Asked asked = ask(rebuilt);
+            readings += asked.readings;
+            if (System.getenv("WHY") != null) why(List.of(wrong), asked);
+            boolean right = !asked.found.findings().isEmpty()
+                    && things(asked.found.findings().get(0)).equals(Set.of(wrong.thing));
+            int[] count = byKind.computeIfAbsent(wrong.kind, k -> new int[3]);
+            count[0]++;
+            if (right) {
+                light++;
+                count[1]++;
+            }
+            if (right && named(asked.found, wrong)) {
+                both++;
+                count[2]++;
+            }
+        }
+        table.put(name + ", right light first by places alone, %", part(first));
+        table.put(name + ", right light, %", part(light));
+        table.put(name + ", light and kind, %", part(both));
+        table.put(name + ", readings asked", Math.round(100.0 * readings / runs) / 100.0);
+        table.put(
+                name + ", of each kind: runs, light, kind",
+                byKind.entrySet().stream()
+                        .map(e -> e.getKey() + " " + Arrays.toString(e.getValue()))
+                        .collect(Collectors.joining("; ")));
+    }
+
+    private void two(Map<String, Object> table, String name, Supplier<List<Wrong>> draw) {
+        int both = 0;
+        int first = 0;
+        int things = 0;
+        int readings = 0;
+        for (int i = 0; i < runs; i++) {
+            List<Wrong> wrong = draw.get();
+            Asked asked = ask(rebuilt(wrong));
+            readings += asked.readings;
+            if (System.getenv("WHY") != null) why(wrong, asked);
+            Set<String> at = wrong.stream().map(Wrong::thing).collect(Collectors.toCollection(TreeSet::new));
+            things += !asked.found.findings().isEmpty()
+                            && things(asked.found.findings().get(0)).equals(at)
+                    ? 1
+                    : 0;
+            first += named(asked.found, wrong.get(0)) ? 1 : 0;
+            both += named(asked.found, wrong.get(0)) && named(asked.found, wrong.get(1)) ? 1 : 0;
+        }
+        table.put(name + ", right things, %", part(things));
+        table.put(name + ", first named, %", part(first));
+        table.put(name + ", both named, %", part(both));
+        table.put(name + ", readings asked", Math.round(100.0 * readings / runs) / 100.0);
+    }
+
+    private void why(List<Wrong> wrong, Asked asked) {
+        System.out.println(wrong.stream().map(w -> w.thing + " " + w.kind).toList() + " asked " + asked.readings
+                + " off " + !asked.found.asRecorded() + " p "
+                + asked.found.byChance() + " => "
+                + asked.found.findings().stream()
+                        .limit(3)
+                        .map(f -> f.faults().stream().map(x -> x.words()).toList() + " " + Math.round(100 * f.share())
+                                + "/" + Math.round(100 * f.atThings()))
+                        .toList());
+    }
+
+    /** @param args {@code --seed N --runs M --room K --spread S} */
+    public static void main(String[] args) {
+        Map<String, String> given = new LinkedHashMap<>();
+        for (int i = 0; i + 1 < args.length; i += 2) {
+            given.put(args[i].replaceFirst("^--", ""), args[i + 1]);
+        }
+        int room = Integer.parseInt(given.getOrDefault("room", "1"));
+        long seed = Long.parseLong(given.getOrDefault("seed", "1"));
+        int runs = Integer.parseInt(given.getOrDefault("runs", "200"));
+        double spread = Double.parseDouble(given.getOrDefault("spread", "0"));
+        Map<String, Object> table = new LinkedHashMap<>();
+        table.put("room", room);
+        table.put("seed", seed);
+        table.put("runs", runs);
+        table.put("spread", spread);
+        table.putAll(new ProveRebuilds(room, seed, runs, spread).table());
+        System.out.println(table.entrySet().stream()
+                .map(e -> "  \"%s\": %s"
+                        .formatted(
+                                e.getKey(),
+                                e.getValue() instanceof String text ? "\"%s\"".formatted(text) : e.getValue()))
+                .collect(Collectors.joining(",\n", "{\n", "\n}")));
+    }
+}

@@ -1,0 +1,198 @@
+package org.oblume.server.proof;
+
+import com.github.benmanes.caffeine.cache.AsyncCache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.Change;
+import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.carry.ShotState;
+import org.oblume.core.filter.StockItem;
+import org.oblume.core.metering.Reading;
+import org.oblume.core.photometry.Calibration;
+import org.oblume.core.proof.Diagnosis;
+import org.oblume.core.proof.Fault;
+import org.oblume.core.proof.Inference;
+import org.oblume.core.proof.Probe;
+import org.oblume.core.proof.ProofReading;
+import org.oblume.core.proof.Recorded;
+import org.oblume.core.proof.Spread;
+import org.oblume.core.proof.Suspects;
+import org.oblume.server.kit.KitService;
+import org.oblume.server.metering.LightCalibrations;
+import org.oblume.server.metering.MeterService;
+import org.oblume.server.rebuild.BuiltRun;
+import org.oblume.server.rebuild.RebuildService;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finds what is wrong with a rebuild. All that could be wrong is worked out once for a record, beside the calls. */
+@Service
+@Transactional(readOnly = true)
+class ProofService implements DisposableBean {
+
+    private static final int RUNS_AT_ONCE = 6;
+    private static final int MOST_FINDINGS = 4;
+    private static final int WHOLE = 100;
+    /** Less of it is not told: hardly anything else explains the readings worse. */
+    private static final int LEAST_PERCENT = 2;
+
+    private final RebuildService rebuild;
+    private final MeterService meter;
+    private final LightCalibrations calibrations;
+    private final KitService kit;
+    private final ExecutorService working = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "suspects");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final AsyncCache<Light, Suspects> known =
+            Caffeine.newBuilder().maximumSize(RUNS_AT_ONCE).executor(working).buildAsync();
+
+    /** All that the light of a rebuild rests on: as long as it is the same, so is all that could be wrong with it. */
+    private record Light(
+            SceneRecord scene,
+            ShotState state,
+            List<Change> values,
+            Map<String, Calibration> calibrations,
+            List<StockItem> stock) {
+
+        Suspects suspects() {
+            return Suspects.of(new Recorded(scene.set(), scene.placements(), state, calibrations, stock));
+        }
+
+        private List<Object> all() {
+            return List.of(scene.set(), scene.placements(), values, calibrations, stock);
+        }
+
+        @Override
+        public boolean equals(@Nullable Object other) {
+            return other instanceof Light light && all().equals(light.all());
+        }
+
+        @Override
+        public int hashCode() {
+            return all().hashCode();
+        }
+    }
+
+    ProofService(RebuildService rebuild, MeterService meter, LightCalibrations calibrations, KitService kit) {
+        this.rebuild = rebuild;
+        this.meter = meter;
+        this.calibrations = calibrations;
+        this.kit = kit;
+    }
+
+    DiagnosisView diagnosis(long runId) {
+        BuiltRun run = rebuild.built(runId);
+        ShotState state = run.built().state();
+        Light light = new Light(
+                run.built().scene(),
+                state,
+                Recorded.values(state),
+                run.built().calibrations(calibrations.of(run.record())),
+                kit.stock());
+        Suspects suspects = known.get(light, Light::suspects).getNow(null);
+        if (suspects == null) {
+            return DiagnosisView.NOT_READY;
+        }
+        List<ProofReading> readings =
+                meter.ofRun(runId).stream().flatMap(r -> readings(suspects, r)).toList();
+        Diagnosis found = new Inference(suspects, Spread.USUAL).diagnose(readings, wanted(suspects));
+        ProofReading.Wanted next = readings.isEmpty() ? null : found.next();
+        return new DiagnosisView(
+                true,
+                readings.size(),
+                found.asRecorded(),
+                found.byChance(),
+                found.findings().stream()
+                        .map(ProofService::finding)
+                        .filter(f -> f.percent() >= LEAST_PERCENT)
+                        .limit(MOST_FINDINGS)
+                        .toList(),
+                next == null ? null : words(run.built().scene(), suspects, next),
+                next == null ? null : line(run.built().scene(), suspects, next));
+    }
+
+    private static DiagnosisView.Finding finding(Diagnosis.Finding finding) {
+        return new DiagnosisView.Finding(
+                finding.faults().stream().map(Fault::words).toList(), finding.isLikely(), (int)
+                        Math.round(WHOLE * finding.share()));
+    }
+
+    /** What one line on the meter says: up to three places of all lights, or one light alone. */
+    private static Stream<ProofReading> readings(Suspects suspects, Reading reading) {
+        if (reading.alone() != null) {
+            return Stream.of(new ProofReading(
+                    Probe.alone(reading.mark(), reading.towards()),
+                    reading.alone(),
+                    reading.lux(),
+                    reading.kelvin(),
+                    reading.duv()));
+        }
+        List<ProofReading> all = new ArrayList<>();
+        if (reading.lux() != null || reading.kelvin() != null) {
+            all.add(new ProofReading(
+                    suspects.shot().lit(reading.mark()), null, reading.lux(), reading.kelvin(), reading.duv()));
+        }
+        if (reading.shadowLux() != null) {
+            all.add(new ProofReading(suspects.shot().shadow(reading.mark()), null, reading.shadowLux(), null, null));
+        }
+        if (reading.backgroundLux() != null) {
+            all.add(new ProofReading(
+                    new Probe(reading.mark(), Probe.Way.BACKGROUND), null, reading.backgroundLux(), null, null));
+        }
+        return all.stream();
+    }
+
+    /** What a crew can read: each place of each mark under all lights, each light alone at the first mark that it reaches. */
+    private static List<ProofReading.Wanted> wanted(Suspects suspects) {
+        List<ProofReading.Wanted> all = new ArrayList<>();
+        for (String mark : suspects.shot().marks()) {
+            all.add(new ProofReading.Wanted(suspects.shot().lit(mark), null));
+            all.add(new ProofReading.Wanted(suspects.shot().shadow(mark), null));
+            all.add(new ProofReading.Wanted(new Probe(mark, Probe.Way.BACKGROUND), null));
+            suspects.shot()
+                    .lights()
+                    .forEach(l -> all.add(new ProofReading.Wanted(new Probe(mark, Probe.Way.TO_LIGHT), l.key())));
+        }
+        return all;
+    }
+
+    private static String words(SceneRecord scene, Suspects suspects, ProofReading.Wanted next) {
+        String mark = scene.placement(next.probe().mark()).name();
+        if (next.alone() != null) {
+            return "%s alone at %s, the meter turned to it: stop and colour"
+                    .formatted(scene.placement(next.alone()).name(), mark);
+        }
+        return "All lights at %s, %s".formatted(mark, place(suspects, next.probe()));
+    }
+
+    private static String line(SceneRecord scene, Suspects suspects, ProofReading.Wanted next) {
+        String mark = scene.placement(next.probe().mark()).name();
+        if (next.alone() != null) {
+            return "%s alone at %s ".formatted(scene.placement(next.alone()).name(), mark);
+        }
+        String place = place(suspects, next.probe());
+        return place.equals("lit cheek")
+                ? "all at %s ".formatted(mark)
+                : "%s at %s ".formatted(place.replace(" cheek", ""), mark);
+    }
+
+    private static String place(Suspects suspects, Probe probe) {
+        return probe.way() == Probe.Way.BACKGROUND
+                ? "background"
+                : probe.equals(suspects.shot().lit(probe.mark())) ? "lit cheek" : "shadow cheek";
+    }
+
+    @Override
+    public void destroy() {
+        working.shutdownNow();
+    }
+}
