@@ -174,7 +174,7 @@ function drop({ id }: ReadingView) {
             </li>
           </ul>
         </section>
-        <WhatIsWrong v-if="runId" class="!px-0" :run-id="runId" @read="begin" />
+        <WhatIsWrong v-if="runId" class="!px-4" :run-id="runId" @read="begin" />
         <BringTogether v-else :meter="meter" />
         <section aria-label="Units measured">
           <h2 class="text-lead">Dialled and measured</h2>

@@ -8,6 +8,8 @@ const props = defineProps<{ runId: number }>()
 defineEmits<{ read: [line: string] }>()
 
 const WORKING_MS = 1500
+/** Rarer than this by chance it is said. */
+const DOUBTFUL = 0.05
 const { data: found, problem } = useRead('diagnosis', () => ({ runId: props.runId }), {
   everyMs: (now) => (now && !now.ready ? WORKING_MS : false),
 })
@@ -15,8 +17,11 @@ const verdict = computed(() => {
   const now = found.value
   if (!now?.ready) return 'Working out what could be wrong and what it would read…'
   if (!now.read) return 'Nothing was read yet.'
+  const read = now.read === 1 ? 'The one reading is' : `All ${now.read} readings are`
   if (now.asRecorded)
-    return `All ${now.read} readings are as the record predicts, within what stands and meters spread.`
+    return now.byChance < DOUBTFUL
+      ? `Doubtful: a rebuild as recorded reads so far off one time in ${Math.round(1 / now.byChance)}. Read on before it is called off.`
+      : `${read} as the record predicts, within what stands and meters spread.`
   return now.findings.length ? 'Not as recorded.' : 'Not as recorded, and nothing that is looked for explains it.'
 })
 </script>

@@ -8,7 +8,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param asRecorded whether nothing that was read needs an explanation
  * @param byChance how often a rebuild that is as recorded would read so far off, 0 to 1 (chi-square)
- * @param findings what explains it, by the lights and the grip that it is at, the likeliest first; none when nothing needs explaining
+ * @param findings what explains what was read best, by the lights and the grip that it is at, the likeliest first, whether anything needs
+ *     explaining or not; none when nothing was read
  * @param next the reading that would tell them apart best; null when none would, or it is plain enough
  */
 public record Diagnosis(

@@ -80,10 +80,7 @@ public final class Inference {
             open.add(nothing);
         }
         return new Diagnosis(
-                !off,
-                byChance,
-                off ? findings(weighed) : List.of(),
-                new NextReading(suspects, spread, known).of(open, wanted));
+                !off, byChance, findings(weighed), new NextReading(suspects, spread, known).of(open, wanted));
     }
 
     private static Normal asRecorded(Evidence evidence) {
@@ -98,28 +95,6 @@ public final class Inference {
             forAny += share * Math.exp(one.logWeight - nothing.logWeight);
         }
         return forAny > 1 / BY_EVIDENCE || byChance < spent(looks);
-    }
-
-    /** What would explain the readings best, whether anything needs explaining or not. */
-    List<Diagnosis.Finding> ranked(List<ProofReading> readings) {
-        Evidence evidence = new Evidence(suspects, spread, readings);
-        return findings(weighed(evidence, asRecorded(evidence)));
-    }
-
-    /** Whether anything that was read needs an explanation. */
-    boolean isOff(List<ProofReading> readings) {
-        Evidence evidence = new Evidence(suspects, spread, readings);
-        Normal asRecorded = asRecorded(evidence);
-        double[] residual = evidence.residual(Otherwise.AS_RECORDED, Otherwise.AS_RECORDED);
-        Weighed nothing = new Weighed(
-                new Hypothesis(List.of(), Otherwise.AS_RECORDED, Otherwise.AS_RECORDED, 0),
-                asRecorded.logDensity(residual),
-                asRecorded.distance(residual));
-        return isOff(
-                weighed(evidence, asRecorded),
-                nothing,
-                chance(nothing.distance, evidence.figures()),
-                evidence.readings());
     }
 
     private static double spent(int looks) {

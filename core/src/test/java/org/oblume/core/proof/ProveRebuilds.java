@@ -246,7 +246,7 @@ public final class ProveRebuilds {
     }
 
     private static boolean named(Diagnosis found, Wrong wrong) {
-        return !found.findings().isEmpty()
+        return !found.asRecorded()
                 && found.findings().get(0).faults().stream()
                         .anyMatch(f -> f.thing().equals(wrong.thing) && f.kind().sort() == wrong.kind.sort());
     }
@@ -262,7 +262,7 @@ public final class ProveRebuilds {
                     .forEach(l -> all.add(rebuilt.read(new Probe("mark", Probe.Way.TO_LIGHT), l.key())));
             for (ProofReading one : all) {
                 read.add(one);
-                if (inference.isOff(read)) {
+                if (!inference.diagnose(read, List.of()).asRecorded()) {
                     off++;
                     break;
                 }
@@ -316,13 +316,17 @@ public final class ProveRebuilds {
         for (int i = 0; i < runs; i++) {
             Wrong wrong = wrong(one(kinds), one(worth));
             Rebuilt rebuilt = rebuilt(List.of(wrong));
-            if (inference.ranked(places(rebuilt)).get(0).things().equals(List.of(wrong.thing))) {
+            if (inference
+                    .diagnose(places(rebuilt), List.of())
+                    .findings()
+                    .get(0)
+                    .things()
+                    .equals(List.of(wrong.thing))) {
                 first++;
             }
             Asked asked = ask(rebuilt);
             readings += asked.readings;
-            if (System.getenv("WHY") != null) why(List.of(wrong), asked);
-            boolean right = !asked.found.findings().isEmpty()
+            boolean right = !asked.found.asRecorded()
                     && things(asked.found.findings().get(0)).equals(Set.of(wrong.thing));
             int[] count = byKind.computeIfAbsent(wrong.kind, k -> new int[3]);
             count[0]++;
@@ -355,9 +359,8 @@ public final class ProveRebuilds {
             List<Wrong> wrong = draw.get();
             Asked asked = ask(rebuilt(wrong));
             readings += asked.readings;
-            if (System.getenv("WHY") != null) why(wrong, asked);
             Set<String> at = wrong.stream().map(Wrong::thing).collect(Collectors.toCollection(TreeSet::new));
-            things += !asked.found.findings().isEmpty()
+            things += !asked.found.asRecorded()
                             && things(asked.found.findings().get(0)).equals(at)
                     ? 1
                     : 0;
@@ -368,17 +371,6 @@ public final class ProveRebuilds {
         table.put(name + ", first named, %", part(first));
         table.put(name + ", both named, %", part(both));
         table.put(name + ", readings asked", Math.round(100.0 * readings / runs) / 100.0);
-    }
-
-    private void why(List<Wrong> wrong, Asked asked) {
-        System.out.println(wrong.stream().map(w -> w.thing + " " + w.kind).toList() + " asked " + asked.readings
-                + " off " + !asked.found.asRecorded() + " p "
-                + asked.found.byChance() + " => "
-                + asked.found.findings().stream()
-                        .limit(3)
-                        .map(f -> f.faults().stream().map(x -> x.words()).toList() + " " + Math.round(100 * f.share())
-                                + "/" + Math.round(100 * f.atThings()))
-                        .toList());
     }
 
     /** @param args {@code --seed N --runs M --room K --spread S} */

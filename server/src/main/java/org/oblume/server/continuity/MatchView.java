@@ -74,11 +74,11 @@ public record MatchView(
             String title,
             List<VerdictLine> lines) {
 
-        /** The same under another title. */
-        ShotVerdict titled(String other) {
+        /** The same of a rebuild as it is by now, under another title. */
+        ShotVerdict titled(RunHead now, String other) {
             return new ShotVerdict(
                     shotId,
-                    run,
+                    now,
                     slate,
                     description,
                     stage,
@@ -167,7 +167,7 @@ public record MatchView(
             return new VerdictView(
                     sceneId,
                     scene,
-                    match.titled(title),
+                    match.titled(head, title),
                     head,
                     heads,
                     otherwise,

@@ -3,6 +3,7 @@ package org.oblume.server.proof;
 import com.github.benmanes.caffeine.cache.AsyncCache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
@@ -104,20 +105,28 @@ class ProofService implements DisposableBean {
         }
         List<ProofReading> readings =
                 meter.ofRun(runId).stream().flatMap(r -> readings(suspects, r)).toList();
-        Diagnosis found = new Inference(suspects, Spread.USUAL).diagnose(readings, wanted(suspects));
+        Diagnosis found = new Inference(suspects, Spread.USUAL).diagnose(readings, wanted(suspects, readings));
         ProofReading.Wanted next = readings.isEmpty() ? null : found.next();
         return new DiagnosisView(
                 true,
                 readings.size(),
                 found.asRecorded(),
                 found.byChance(),
-                found.findings().stream()
-                        .map(ProofService::finding)
-                        .filter(f -> f.percent() >= LEAST_PERCENT)
-                        .limit(MOST_FINDINGS)
-                        .toList(),
+                found.asRecorded() ? List.of() : findings(found),
                 next == null ? null : words(run.built().scene(), suspects, next),
                 next == null ? null : line(run.built().scene(), suspects, next));
+    }
+
+    /** That at the likeliest things first, the others by how likely they are. */
+    private static List<DiagnosisView.Finding> findings(Diagnosis found) {
+        Stream<Diagnosis.Finding> others = found.findings().stream()
+                .skip(1)
+                .sorted(Comparator.comparingDouble((Diagnosis.Finding f) -> -f.share()));
+        return Stream.concat(found.findings().stream().limit(1), others)
+                .map(ProofService::finding)
+                .filter(f -> f.percent() >= LEAST_PERCENT)
+                .limit(MOST_FINDINGS)
+                .toList();
     }
 
     private static DiagnosisView.Finding finding(Diagnosis.Finding finding) {
@@ -151,8 +160,8 @@ class ProofService implements DisposableBean {
         return all.stream();
     }
 
-    /** What a crew can read: each place of each mark under all lights, each light alone at the first mark that it reaches. */
-    private static List<ProofReading.Wanted> wanted(Suspects suspects) {
+    /** What a crew can read: each place of each mark under all lights, once, and each light alone at each mark. */
+    private static List<ProofReading.Wanted> wanted(Suspects suspects, List<ProofReading> read) {
         List<ProofReading.Wanted> all = new ArrayList<>();
         for (String mark : suspects.shot().marks()) {
             all.add(new ProofReading.Wanted(suspects.shot().lit(mark), null));
@@ -162,6 +171,8 @@ class ProofService implements DisposableBean {
                     .lights()
                     .forEach(l -> all.add(new ProofReading.Wanted(new Probe(mark, Probe.Way.TO_LIGHT), l.key())));
         }
+        all.removeIf(w -> w.alone() == null
+                && read.stream().anyMatch(r -> r.alone() == null && r.probe().equals(w.probe())));
         return all;
     }
 

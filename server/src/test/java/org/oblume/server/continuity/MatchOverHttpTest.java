@@ -213,6 +213,7 @@ class MatchOverHttpTest {
         assertThat(api.put("/api/runs/%d/steps/key".formatted(run), "", null).detail())
                 .contains("signed by gaffer");
         assertThat(report().at("/runs/0/title").asText()).isEqualTo(line);
+        assertThat(report().at("/runs/0/run/signed/author").asText()).isEqualTo("gaffer");
         assertThat(api.post(
                                 "/api/shots/%d/readings".formatted(shot),
                                 "{\"line\":\"400 lux\",\"run\":%d,\"sure\":true}".formatted(run))
