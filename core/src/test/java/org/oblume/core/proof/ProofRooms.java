@@ -58,7 +58,7 @@ final class ProofRooms {
     }
 
     /**
-     * @param number 1 a grey room, 2 a white one, 3 a black stage, 4 a warm one with a low ceiling
+     * @param number 1 a grey room, 2 a white one, 3 a black stage, 4 a grey one with a darker floor
      */
     static Stage room(int number) {
         Stage room =
