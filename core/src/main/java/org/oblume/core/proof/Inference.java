@@ -2,11 +2,14 @@ package org.oblume.core.proof;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
@@ -143,22 +146,33 @@ public final class Inference {
                 .collect(Collectors.toCollection(ArrayList::new));
     }
 
-    /** The likeliest of all and of each thing, each with all that may be so besides. */
-    private List<Hypothesis> twos(List<Hypothesis> singles, List<Hypothesis> ranked) {
+    /** The likeliest of all and of each thing, each with all that may be so besides; each two once. */
+    private static List<Hypothesis> twos(List<Hypothesis> singles, List<Hypothesis> ranked) {
         Map<String, Integer> atEach = new HashMap<>();
-        List<Hypothesis> first = ranked.stream()
-                .filter(h -> atEach.merge(h.faults.get(0).thing(), 1, Integer::sum) <= FIRST_AT_EACH
-                        || ranked.indexOf(h) < FIRST_OF_TWO)
-                .toList();
-        return first.stream()
-                .flatMap(one -> singles.stream()
-                        .filter(other -> canBeBoth(one.faults.get(0), other.faults.get(0)))
-                        .map(other -> new Hypothesis(
-                                List.of(one.faults.get(0), other.faults.get(0)),
-                                one.one,
-                                other.one,
-                                one.logPrior + other.logPrior + Math.log(IN_TWOS / ((1 - IN_TWOS) * (1 - IN_TWOS))))))
-                .toList();
+        List<Hypothesis> twos = new ArrayList<>();
+        Set<Hypothesis> before = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (int i = 0; i < ranked.size(); i++) {
+            Hypothesis one = ranked.get(i);
+            Fault fault = one.faults.get(0);
+            if (i < FIRST_OF_TWO || atEach.getOrDefault(fault.thing(), 0) < FIRST_AT_EACH) {
+                before.add(one);
+                for (Hypothesis other : singles) {
+                    if (!before.contains(other) && canBeBoth(fault, other.faults.get(0))) {
+                        twos.add(two(one, other));
+                    }
+                }
+            }
+            atEach.merge(fault.thing(), 1, Integer::sum);
+        }
+        return twos;
+    }
+
+    private static Hypothesis two(Hypothesis one, Hypothesis other) {
+        return new Hypothesis(
+                List.of(one.faults.get(0), other.faults.get(0)),
+                one.one,
+                other.one,
+                one.logPrior + other.logPrior + Math.log(2 * IN_TWOS / ((1 - IN_TWOS) * (1 - IN_TWOS))));
     }
 
     private static boolean canBeBoth(Fault one, Fault other) {
