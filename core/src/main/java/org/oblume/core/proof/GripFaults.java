@@ -82,6 +82,7 @@ final class GripFaults implements FaultFamily {
             String words,
             double weight,
             AttributeValue otherwise) {
-        all.add(new Fault(kind, grip.key(), words, weight, new Fault.Rows(shot.with(grip, otherwise))));
+        shot.with(grip, otherwise)
+                .ifPresent(rows -> all.add(new Fault(kind, grip.key(), words, weight, new Fault.Rows(rows))));
     }
 }

@@ -149,15 +149,24 @@ public final class Recorded {
         }
     }
 
-    /** What all lights would bring, by index, if a piece of grip were otherwise. */
-    Map<Integer, double[][]> with(Placement grip, AttributeValue... otherwise) {
-        double[][][] all = brought(lighting(
-                Stream.of(otherwise).map(v -> new Change(grip.key(), v)).toList(), Set.of()));
+    /**
+     * What all lights would bring, by index, if a piece of grip were otherwise.
+     *
+     * @return empty when it could not be so
+     */
+    Optional<Map<Integer, double[][]>> with(Placement grip, AttributeValue... otherwise) {
+        double[][][] all;
+        try {
+            all = brought(lighting(
+                    Stream.of(otherwise).map(v -> new Change(grip.key(), v)).toList(), Set.of()));
+        } catch (Refusal cannotBe) {
+            return Optional.empty();
+        }
         Map<Integer, double[][]> rows = new LinkedHashMap<>();
         for (int i = 0; i < all.length; i++) {
             rows.put(i, all[i]);
         }
-        return rows;
+        return Optional.of(rows);
     }
 
     private ShotLighting lighting(List<Change> otherwise, Set<String> out) {
