@@ -4,8 +4,9 @@ import java.util.Optional;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
 
-/** A stand goes over unless it is bagged. */
+/** A stand goes over unless it is bagged; a camera stands on its own legs and has its own crew. */
 final class StandOnTheFloor implements CautionRule {
 
     private static final Caution CAUTION =
@@ -13,6 +14,8 @@ final class StandOnTheFloor implements CautionRule {
 
     @Override
     public Optional<Caution> of(Placement placement, RecordedState state) {
-        return placement.piece().mount() == Mount.STAND ? Optional.of(CAUTION) : Optional.empty();
+        boolean onStand =
+                placement.kind() != PlacementKind.CAMERA && placement.piece().mount() == Mount.STAND;
+        return onStand ? Optional.of(CAUTION) : Optional.empty();
     }
 }

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -32,10 +33,15 @@ final class PdfSheet {
     private static final double NO_SEAM = 0.12;
 
     private static final double HEAD = 76;
+    private static final double HEAD_WITHOUT_CODE = 46;
     private static final double FOOT = 30;
     private static final double SIZE = 9;
     private static final double LEADING = 12;
     private static final double CELL = 4;
+    /** What a width may be off by when it is added up; points. */
+    private static final double HAIR = 0.01;
+
+    private static final int HALVINGS = 40;
     private static final double SCALE_BAR = 26;
     private final Sheet sheet;
     private final PDDocument document = new PDDocument();
@@ -108,15 +114,16 @@ final class PdfSheet {
         down = MARGIN;
         if (streams.size() == 1) {
             pen().text(new At(MARGIN, MARGIN + 16), sheet.title(), Face.BOLD, 20);
+            boolean coded = sheet.link() != null;
             double y = MARGIN + 32;
-            for (String line : wrapped(sheet.subtitle(), width() - QR - 12, Face.TEXT, 10)) {
+            for (String line : wrapped(sheet.subtitle(), width() - (coded ? QR + 12 : 0), Face.TEXT, 10)) {
                 pen().text(new At(MARGIN, y), line, Face.TEXT, 10);
                 y += 13;
             }
             if (sheet.link() != null) {
                 code(sheet.link(), new At(paper.getWidth() - MARGIN - QR, MARGIN - 6));
             }
-            down = MARGIN + HEAD;
+            down = coded ? MARGIN + HEAD : Math.max(MARGIN + HEAD_WITHOUT_CODE, y);
         } else {
             pen().text(new At(MARGIN, MARGIN + 4), sheet.title(), Face.BOLD, 10);
             down = MARGIN + 16;
@@ -183,10 +190,7 @@ final class PdfSheet {
             pen().text(new At(MARGIN, down), table.name(), Face.BOLD, 11);
             down += 4;
         }
-        double shares =
-                table.columns().stream().mapToDouble(Sheet.Column::share).sum();
-        List<Double> widths =
-                table.columns().stream().map(c -> c.share() / shares * width()).toList();
+        List<Double> widths = widths(table);
         row(table.columns().stream().map(Sheet.Column::title).toList(), table, widths, Face.BOLD);
         for (List<String> cells : table.rows()) {
             double height = LEADING * lines(cells, widths, table) + CELL;
@@ -197,6 +201,62 @@ final class PdfSheet {
             row(cells, table, widths, null);
         }
         down += 6;
+    }
+
+    /**
+     * Each column by its share of the page, but never narrower than its longest word nor wider than its longest text: what
+     * one doesn't need goes to those that would have to be broken into more lines. By the shares alone where the longest
+     * words together are wider than the page.
+     */
+    private List<Double> widths(Sheet.Table table) {
+        List<Sheet.Column> columns = table.columns();
+        double[] least = new double[columns.size()];
+        double[] most = new double[columns.size()];
+        for (int i = 0; i < columns.size(); i++) {
+            asks(columns.get(i).title(), Face.BOLD, i, least, most);
+            for (List<String> cells : table.rows()) {
+                asks(cells.get(i), face(table, i), i, least, most);
+            }
+        }
+        if (total(columns, 0, least, most) > width()) {
+            double shares = columns.stream().mapToDouble(Sheet.Column::share).sum();
+            return columns.stream().map(c -> c.share() / shares * width()).toList();
+        }
+        double narrow = 0;
+        double wide = 1;
+        while (wide < width() && total(columns, wide, least, most) < width()) {
+            wide *= 2;
+        }
+        for (int halving = 0; halving < HALVINGS; halving++) {
+            double middle = (narrow + wide) / 2;
+            if (total(columns, middle, least, most) < width()) {
+                narrow = middle;
+            } else {
+                wide = middle;
+            }
+        }
+        double share = narrow;
+        double filling = width() / total(columns, share, least, most);
+        return IntStream.range(0, columns.size())
+                .mapToObj(i -> filling * width(columns.get(i), share, least[i], most[i]))
+                .toList();
+    }
+
+    private void asks(String text, Face face, int column, double[] least, double[] most) {
+        for (String word : BETWEEN_WORDS.split(text.strip())) {
+            least[column] = Math.max(least[column], type.width(word, face, SIZE) + 2 * CELL + HAIR);
+        }
+        most[column] = Math.max(most[column], type.width(text.strip(), face, SIZE) + 2 * CELL + HAIR);
+    }
+
+    private static double total(List<Sheet.Column> columns, double share, double[] least, double[] most) {
+        return IntStream.range(0, columns.size())
+                .mapToDouble(i -> width(columns.get(i), share, least[i], most[i]))
+                .sum();
+    }
+
+    private static double width(Sheet.Column column, double share, double least, double most) {
+        return Math.min(most, Math.max(least, column.share() * share));
     }
 
     private int lines(List<String> cells, List<Double> widths, Sheet.Table table) {

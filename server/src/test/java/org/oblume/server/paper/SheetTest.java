@@ -125,6 +125,14 @@ class SheetTest {
     }
 
     @Test
+    void aWordIsNotBrokenWhileAnotherColumnHasRoomToGive() throws IOException {
+        List<Sheet.Column> columns = List.of(new Sheet.Column("Name", 1, false), new Sheet.Column("Level", 20, true));
+        try (PDDocument pdf = laidOut(new Sheet.Table("", columns, List.of(List.of("Passengers'", "60 %"))))) {
+            assertThat(new PDFTextStripper().getText(pdf)).containsPattern("Passengers' +60 %");
+        }
+    }
+
+    @Test
     void thirdsAndFeetAreWrittenWithSignsThatTheTypeHas() throws IOException {
         try (PDDocument pdf = laidOut(new Sheet.Say("T5.6 ⅓ at 7′ 2″", false))) {
             assertThat(new PDFTextStripper().getText(pdf)).containsPattern("T5.6 (⅓|1/3) at 7['′] 2[\"″]");
