@@ -135,10 +135,10 @@ function look(revision: ClosedRevision) {
             {{ plot.based ? `everything carries from ${plot.based}` : 'nothing is recorded yet' }}.
           </p>
           <ol>
-            <li v-for="(c, i) in past" :key="`${c.event} ${c.looked} ${c.placement} ${c.label}`" class="entry past">
+            <li v-for="(c, i) in past" :key="`${c.event} ${c.kind} ${c.placement} ${c.label} ${c.at}`" class="entry past">
               <span class="min-w-0 grow">
                 <b class="font-strong">{{ c.name }}</b> {{ c.label }}
-                <span v-if="c.looked"
+                <span v-if="c.kind === 'LOOKED'"
                   >looked at on set: <span class="figure">{{ c.to && settings.printed(c.to) }}</span></span
                 >
                 <span v-else class="figure"
@@ -154,7 +154,7 @@ function look(revision: ClosedRevision) {
                 >
               </span>
               <button
-                v-if="i && !c.looked && !plot.locked"
+                v-if="i && c.kind === 'CHANGED' && !plot.locked"
                 class="button back"
                 :aria-label="`Go back to ${c.name} ${c.label}, ${when(c.at)}`"
                 @click="goingBack = c"

@@ -1,5 +1,6 @@
 package org.oblume.server.shot;
 
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -35,9 +36,11 @@ public class HistoryService {
     private final KnotEventRepository events;
     private final EditRepository edits;
     private final ConfirmationRepository confirmations;
+    private final NamingRepository namings;
     private final ConfirmationService looked;
     private final RecordJson json;
     private final TeamService team;
+    private final Clock clock;
 
     HistoryService(
             StoredScenes records,
@@ -45,15 +48,19 @@ public class HistoryService {
             KnotEventRepository events,
             EditRepository edits,
             ConfirmationRepository confirmations,
+            NamingRepository namings,
             ConfirmationService looked,
             RecordJson json,
-            TeamService team) {
+            TeamService team,
+            Clock clock) {
         this.team = team;
+        this.clock = clock;
         this.records = records;
         this.tying = tying;
         this.events = events;
         this.edits = edits;
         this.confirmations = confirmations;
+        this.namings = namings;
         this.looked = looked;
         this.json = json;
     }
@@ -101,7 +108,17 @@ public class HistoryService {
                         placement == null || record.key(c.key().placementId()).equals(placement))
                 .map(c -> past(record, c))
                 .forEach(changes::add);
-        changes.sort(Comparator.comparingLong(PastChange::event).reversed().thenComparing(change -> !change.looked()));
+        List<Long> things = placement == null
+                ? record.record().placements().stream()
+                        .map(p -> record.placementId(p.key()))
+                        .toList()
+                : List.of(record.placementId(placement));
+        namings.findByPlacementIdInAndAfterEventBetweenOrderByIdDesc(things, first, end - 1).stream()
+                .map(n -> past(record.placement(n.placementId()).key(), n))
+                .forEach(changes::add);
+        changes.sort(Comparator.comparingLong(PastChange::event)
+                .thenComparing(PastChange::kind)
+                .reversed());
         return new PastPage(changes, older);
     }
 
@@ -113,7 +130,6 @@ public class HistoryService {
                 seen.afterEvent(),
                 placement.key(),
                 placement.name(),
-                attribute,
                 attribute.label(),
                 value,
                 value,
@@ -122,7 +138,23 @@ public class HistoryService {
                 seen.author(),
                 seen.at(),
                 null,
-                true);
+                PastChange.Kind.LOOKED);
+    }
+
+    private static PastChange past(String key, NamingEntity named) {
+        return new PastChange(
+                named.afterEvent(),
+                key,
+                named.after(),
+                "name",
+                Phrase.of(named.before()),
+                Phrase.of(named.after()),
+                null,
+                null,
+                named.author(),
+                named.at(),
+                null,
+                PastChange.Kind.NAMED);
     }
 
     private PastChange past(StoredScene record, Placement placement, KnotEventEntity event, @Nullable String importer) {
@@ -130,7 +162,6 @@ public class HistoryService {
                 event.id(),
                 placement.key(),
                 placement.name(),
-                event.attribute(),
                 event.attribute().label(),
                 printed(record, event.attribute(), event.beforeValue()),
                 printed(record, event.attribute(), event.value()),
@@ -139,11 +170,24 @@ public class HistoryService {
                 event.attribution().author(),
                 event.attribution().at(),
                 importer,
-                false);
+                PastChange.Kind.CHANGED);
     }
 
     private @Nullable Phrase printed(StoredScene record, Attribute attribute, @Nullable String stored) {
         return stored == null ? null : ChangePhrases.say(record.record(), json.read(stored, attribute.type()));
+    }
+
+    /** Keeps that a thing was given another name, where it was. */
+    void named(StoredScene record, Placement before, String name, String author) {
+        if (!before.name().equals(name)) {
+            namings.save(new NamingEntity(
+                    record.placementId(before.key()),
+                    before.name(),
+                    name,
+                    author,
+                    clock.instant(),
+                    events.newest().orElse(0L)));
+        }
     }
 
     /** What this person's next undo and redo would be of, in this shot. */

@@ -325,6 +325,7 @@ public class PlotService {
                     .forEach(k -> said.check(k.value()));
         }
         scenes.describe(before.shot().sceneId(), key, card, version);
+        history.named(before.scene(), before.record().placement(key), card.name(), author);
         return edited(before, records.shot(shotId), author);
     }
 

@@ -65,6 +65,45 @@ class HistoryOverHttpTest {
     }
 
     @Test
+    void anotherNameIsToldWithWhoGaveIt() {
+        name("Left lamp");
+        name("Edge");
+        assertThat(StreamSupport.stream(
+                                api.get("/api/shots/" + api.shot("22A") + "/history?placement=edge")
+                                        .body()
+                                        .get("changes")
+                                        .spliterator(),
+                                false)
+                        .map(c -> "%s: %s %s to %s"
+                                .formatted(
+                                        c.get("author").asText(),
+                                        c.get("kind").asText(),
+                                        c.at("/from/metric").asText(),
+                                        c.at("/to/metric").asText())))
+                .startsWith("best boy: NAMED Left lamp to Edge", "best boy: NAMED Edge to Left lamp");
+    }
+
+    private void name(String name) {
+        JsonNode edge = StreamSupport.stream(
+                        api.get("/api/shots/" + api.shot("22A") + "/plot")
+                                .body()
+                                .get("placements")
+                                .spliterator(),
+                        false)
+                .filter(p -> p.at("/placement/key").asText().equals("edge"))
+                .findFirst()
+                .orElseThrow();
+        String card = "{\"name\":\"%s\",\"role\":\"%s\"}"
+                .formatted(name, edge.at("/placement/role").asText());
+        assertThat(api.put(
+                                "/api/shots/" + api.shot("22A") + "/placements/edge",
+                                card,
+                                edge.get("version").asLong())
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
     void eachPersonUndoesTheirOwnAndDoesItAgain() {
         level(api, 24, 0);
         grip.tie(close, "edge", "LEVEL", "{\"text\":\"11\",\"reason\":\"FIX\"}", 0);
