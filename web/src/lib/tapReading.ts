@@ -1,9 +1,19 @@
 import { fixed } from './print'
 
-/** Where something is read: the first three by the meter or the monitor, the others by the monitor alone. */
-export const PLACES = ['lit', 'shadow', 'background', 'window', 'hottest'] as const
+/** Where something is read: the first three by the meter or the monitor, three more by the meter, two by the monitor alone. */
+export const PLACES = [
+  'lit',
+  'shadow',
+  'background',
+  'back left',
+  'back right',
+  'to the key',
+  'window',
+  'hottest',
+] as const
 export type Place = (typeof PLACES)[number]
 export const byMeter = (place: Place) => place !== 'window' && place !== 'hottest'
+export const byMonitor = (place: Place) => !['back left', 'back right', 'to the key'].includes(place)
 
 export interface Tapped {
   light: string
@@ -28,7 +38,7 @@ export function lineOf(tapped: Tapped): string {
     .join(' ')
   const signals = tapped.light
     ? []
-    : places.filter((p) => tapped.at[p]?.signal).map((p) => said(p, `${tapped.at[p]!.signal} %`))
+    : places.filter((p) => byMonitor(p) && tapped.at[p]?.signal).map((p) => said(p, `${tapped.at[p]!.signal} %`))
   const read = [...stops, colour, ...signals].filter(Boolean).join(', ')
   return [tapped.light && `${tapped.light} alone`, read].filter(Boolean).join(' ')
 }

@@ -106,6 +106,9 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
             <p v-for="l in off(j)" :key="l.aspect" class="pl-5">
               <StopsText v-if="l.remedy" :text="settings.printed(l.remedy)" />
             </p>
+            <p v-if="j.added.length" class="pl-5 text-quiet">
+              {{ j.added.join(', ') }}: not in {{ j.run ? 'the recorded shot' : report.reference }}
+            </p>
             <RouterLink v-if="j.run" class="pl-5 underline" :to="{ name: 'verdict', params: { run: j.run.id } }">{{
               j.run.signed ? `signed by ${j.run.signed.author}` : 'to its verdict'
             }}</RouterLink>

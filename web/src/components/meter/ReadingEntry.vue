@@ -99,13 +99,15 @@ defineExpose({ focus: () => field.value?.focus() })
         >
         <template v-for="b in understood.beside" :key="b.what">; {{ b.what }} {{ signed(b.stops, 1) }}</template>
         <template v-if="understood.solo?.mired !== undefined">, {{ signed(understood.solo.mired, 0) }} mired</template>
+        <span v-for="r in understood.ratios" :key="r" class="block">{{ r }}</span>
         <span v-if="understood.solo?.likely.length" class="block"
           >likely: {{ understood.solo.likely.join('; or ') }}</span
         >
       </template>
       <template v-else
         >One light: its name, then what is read towards it (or <i>to the lens</i>). All lights: stop, then
-        <i>shadow</i>, <i>background</i>; <i>lit 54</i> for the monitor.</template
+        <i>shadow</i>, <i>background</i>, <i>back left</i>, <i>to the key</i>, <i>on the papers</i>; <i>lit 54</i> for
+        the monitor.</template
       >
     </p>
   </form>

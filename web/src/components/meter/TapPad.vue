@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Meter } from '@/api/types'
-import { byMeter, lineOf, PLACES, type Place, type Tapped } from '@/lib/tapReading'
+import { byMeter, byMonitor, lineOf, PLACES, type Place, type Tapped } from '@/lib/tapReading'
 
 /** The same line, put together by taps: gloves and the dark. */
 const props = defineProps<{ lights: Meter['lights'] }>()
@@ -94,7 +94,7 @@ function digit(d: string) {
         </button>
       </div>
     </template>
-    <div v-if="!tapped.light" class="row" role="group" aria-label="Signal, %">
+    <div v-if="!tapped.light && byMonitor(place)" class="row" role="group" aria-label="Signal, %">
       <button
         v-for="d in DIGITS"
         :key="d"

@@ -10,6 +10,7 @@ import org.oblume.core.carry.RecordedState;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SurfaceLight;
+import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Placement;
@@ -25,10 +26,19 @@ import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Stops;
 
 /**
- * What to do about a line that is off: the one light that brings it back, by level or by distance (model: predicted shares of the lights,
- * inverse squares for a move).
+ * The one light that brings a line back that is off, by level or by distance (model: predicted shares of the lights, inverse squares for a
+ * move): by at most 1½ stops, and within what the unit can do. {@link Remedies} asks for each whether the picture is better with it.
  */
-public final class Remedy {
+final class Remedy {
+
+    /** Whether the picture is better with it; asked of each change before it is told. */
+    interface Worth {
+
+        /** @param factor on all the light of the source, above 0 */
+        boolean dimmed(Placement source, double factor);
+
+        boolean set(Placement source, AttributeValue value);
+    }
 
     /** Nobody moves a light so near, or to more than 2.8 times or less than a 2.8th of its distance, for its softness alone (settings of the model). */
     private static final double NEAREST_M = 0.5;
@@ -39,15 +49,20 @@ public final class Remedy {
     private static final double JUST_FULL = 0.03;
 
     private static final double LEAST_STOPS = 0.05;
-    private static final double MOST_STOPS = 4;
+    /** Farther than this nobody mends by dimming: something is wrong (a setting of the model). */
+    private static final double MOST_STOPS = 1.5;
+
     private static final double NET_STOPS = 0.5;
     private static final double NEAR_A_NET = 0.15;
+    private static final String NO_FILL = "No fill brings it back without putting something else out.";
     private static final List<Role> FILLS = List.of(Role.FILL, Role.AMBIENCE);
     private final ShotLighting light;
     private final RecordedState state;
     private final MarkLight at;
+    private final Worth worth;
 
-    private Remedy(ShotLighting light, RecordedState state, MarkLight at) {
+    private Remedy(ShotLighting light, RecordedState state, MarkLight at, Worth worth) {
+        this.worth = worth;
         this.light = light;
         this.state = state;
         this.at = at;
@@ -58,20 +73,25 @@ public final class Remedy {
      * @param mark key of the mark that it is judged at
      * @return empty when nothing is known that one light could do
      */
-    public static Optional<Phrase> of(
-            Match.Line line, ShotLighting light, RecordedState state, String mark, RatioConvention school) {
+    static Optional<Phrase> of(
+            Match.Line line,
+            ShotLighting light,
+            RecordedState state,
+            String mark,
+            RatioConvention school,
+            Worth worth) {
         Double difference = line.difference();
         Double recorded = line.recorded() == null ? null : line.recorded().value();
         return difference == null || recorded == null
                 ? Optional.empty()
-                : light.mark(mark)
-                        .flatMap(at -> new Remedy(light, state, at).of(line.aspect(), difference, recorded, school));
+                : light.mark(mark).flatMap(at -> new Remedy(light, state, at, worth)
+                        .of(line.aspect(), difference, recorded, school));
     }
 
     private Optional<Phrase> of(Aspect aspect, double difference, double recorded, RatioConvention school) {
         return switch (aspect) {
             case RATIO -> ratio(difference, school);
-            case EXPOSURE -> key().flatMap(key -> dimmed(key, share(at.lit(), key, difference)));
+            case EXPOSURE -> key().flatMap(key -> exposed(key, share(at.lit(), key, difference)));
             case BACKGROUND -> background(difference);
             case WHITE -> key().flatMap(key -> dialled(key, difference));
             case TINT -> key().flatMap(key -> tinted(key, difference));
@@ -90,7 +110,7 @@ public final class Remedy {
     private Optional<Phrase> ratio(double difference, RatioConvention school) {
         Optional<Placement> fill = Figures.strongest(light, at.shadow(), List.of(Role.FILL));
         if (school == RatioConvention.KEY_TO_FILL) {
-            return fill.flatMap(f -> dimmed(f, Math.pow(2, difference)));
+            return first(fill.stream().toList(), f -> Math.pow(2, difference), NO_FILL);
         }
         Optional<Placement> over = fill.filter(f -> of(at.lit(), f) > of(at.shadow(), f)
                 && key().filter(k -> of(at.shadow(), k) > of(at.lit(), k)).isPresent());
@@ -136,12 +156,41 @@ public final class Remedy {
     private Optional<Phrase> first(List<Placement> order, ToDoubleFunction<Placement> factor, String none) {
         for (Placement one : order) {
             double by = factor.applyAsDouble(one);
-            if (Double.isFinite(by) && by > 0 && Math.abs(Stops.fromRatio(by).value()) <= MOST_STOPS) {
+            if (isWithinReach(one, by) && worth.dimmed(one, by)) {
                 return dimmed(one, by)
                         .map(words -> by < 1 ? net(words, -Stops.fromRatio(by).value()) : words);
             }
         }
         return Optional.of(Phrase.of(none));
+    }
+
+    private boolean isWithinReach(Placement source, double factor) {
+        if (!Double.isFinite(factor)
+                || factor <= 0
+                || Math.abs(Stops.fromRatio(factor).value()) > MOST_STOPS) {
+            return false;
+        }
+        Lamp lamp = source.piece().lamp();
+        double now = state.level(source.key());
+        return lamp == null
+                || now <= 0
+                || lamp.curve().output(now) * factor <= 1 + JUST_FULL
+                || at.of(source.key()).straight();
+    }
+
+    private Optional<Phrase> exposed(Placement key, double factor) {
+        if (isWithinReach(key, factor)) {
+            return worth.dimmed(key, factor)
+                    ? dimmed(key, factor)
+                    : Optional.of(
+                            Phrase.of("%s would bring it back and put something else out: look for what is wrong first."
+                                    .formatted(name(key))));
+        }
+        return Optional.of(Phrase.of(
+                factor > 1
+                        ? "%s alone cannot give what is missing: look for what is wrong first.".formatted(name(key))
+                        : "%s alone cannot take away what is too much: look for what is wrong first."
+                                .formatted(name(key))));
     }
 
     private static Phrase net(Phrase words, double stops) {
@@ -157,9 +206,6 @@ public final class Remedy {
     }
 
     private Optional<Phrase> dimmed(Placement source, double factor) {
-        if (!Double.isFinite(factor) || factor <= 0) {
-            return Optional.of(Phrase.of("%s alone cannot do it: even off it is not enough.".formatted(name(source))));
-        }
         double stops = Stops.fromRatio(factor).value();
         if (Math.abs(stops) < LEAST_STOPS) {
             return Optional.empty();
@@ -216,10 +262,13 @@ public final class Remedy {
             double kelvin = mired <= 0 ? Double.POSITIVE_INFINITY : Kelvin.MIRED_PRODUCT / mired;
             boolean reached = lowest != null && highest != null && kelvin >= lowest && kelvin <= highest;
             return Phrase.of(
-                    reached
-                            ? "Dial %s to %d K.".formatted(name(key), Math.round(kelvin))
-                            : "%s cannot be dialled that far: gel it by %s mired, or set the camera’s white."
-                                    .formatted(name(key), Numbers.plain(Math.rint(-difference / share))));
+                    reached && !worth.set(key, new ColourTemperature(kelvin))
+                            ? "Dialling %s would put something else out: look for what is wrong first."
+                                    .formatted(name(key))
+                            : reached
+                                    ? "Dial %s to %d K.".formatted(name(key), Math.round(kelvin))
+                                    : "%s cannot be dialled that far: gel it by %s mired, or set the camera’s white."
+                                            .formatted(name(key), Numbers.plain(Math.rint(-difference / share))));
         });
     }
 
@@ -229,10 +278,13 @@ public final class Remedy {
         double wanted = state.value(key.key(), Tint.class).map(Tint::duv).orElse(0.0) - difference / share;
         boolean reached = lamp != null && Math.abs(wanted) <= lamp.tintReach();
         return Optional.of(Phrase.of(
-                reached
-                        ? "Dial %s’s tint to %s.".formatted(name(key), Duv.print(wanted))
-                        : "Gel %s by Duv %s, or set the camera’s tint."
-                                .formatted(name(key), Duv.print(-difference / share))));
+                reached && !worth.set(key, new Tint(wanted))
+                        ? "Dialling %s’s tint would put something else out: look for what is wrong first."
+                                .formatted(name(key))
+                        : reached
+                                ? "Dial %s’s tint to %s.".formatted(name(key), Duv.print(wanted))
+                                : "Gel %s by Duv %s, or set the camera’s tint."
+                                        .formatted(name(key), Duv.print(-difference / share))));
     }
 
     private Optional<Phrase> resized(Placement key, double difference) {

@@ -10,6 +10,7 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.Reason;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.CameraWhite;
@@ -66,6 +67,12 @@ public record ShotAssessment(
 
     private Optional<MarkLight> at() {
         return mark().flatMap(m -> light.mark(m.key()));
+    }
+
+    /** What is predicted at the mark in some light; none when no mark stands. */
+    Figures predicted(ShotLighting of, RecordedState then) {
+        return mark().map(m -> Figures.predicted(of, scene.placements(), then, m.key(), school))
+                .orElse(new Figures(Map.of()));
     }
 
     /** Predicted, and in its place what was read; none when no mark stands. */

@@ -11,6 +11,7 @@ import org.oblume.core.units.Checks;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Numbers;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
@@ -27,6 +28,7 @@ import org.oblume.core.units.Refusal;
  * @param signals on the monitor, all lights
  * @param confirmedBy who said that it is so though something cannot be as recorded, 1 to 60 characters, or null
  * @param turned how the meter was held for a light alone, or null for towards that light
+ * @param places all lights at other places of the mark, each at most once; none in readings of earlier versions
  */
 public record Reading(
         String mark,
@@ -38,7 +40,8 @@ public record Reading(
         @Nullable Double duv,
         Signals signals,
         @Nullable Turned turned,
-        @Nullable String confirmedBy) {
+        @Nullable String confirmedBy,
+        List<PlaceReading> places) {
 
     /** More than any light meter tells, and more than the sun gives. */
     private static final double MOST_LUX = 200_000;
@@ -48,6 +51,7 @@ public record Reading(
     private static final int LONGEST_NAME = 60;
 
     public Reading {
+        places = places == null ? List.of() : List.copyOf(places);
         check("The reading", lux);
         check("The reading of the shadow cheek", shadowLux);
         check("The reading of the background", backgroundLux);
@@ -57,14 +61,13 @@ public record Reading(
         if (duv != null) {
             duv = new Duv(duv).value();
             if (kelvin == null) {
-                throw new Refusal(
-                        "line", "A tint without its colour temperature says little: add the kelvin, such as 4300 K.");
+                throw tintAlone();
             }
         }
-        if (alone != null && (shadowLux != null || backgroundLux != null || !signals.none())) {
+        if (alone != null && (shadowLux != null || backgroundLux != null || !signals.none() || !places.isEmpty())) {
             throw new Refusal(
                     "line",
-                    "One light alone is read towards that light: leave out cheeks, background and monitor, or say all.");
+                    "One light alone is read towards that light: leave out other places and the monitor, or say all.");
         }
         if (alone == null && turned != null) {
             throw new Refusal(
@@ -73,7 +76,15 @@ public record Reading(
         if (confirmedBy != null) {
             confirmedBy = Checks.text("Who confirmed it", confirmedBy, LONGEST_NAME);
         }
-        if (lux == null && shadowLux == null && backgroundLux == null && kelvin == null && signals.none()) {
+        if (places.stream().map(PlaceReading::label).distinct().count() < places.size()) {
+            throw new Refusal("line", "A place is named twice: keep one of its readings.");
+        }
+        if (lux == null
+                && shadowLux == null
+                && backgroundLux == null
+                && kelvin == null
+                && signals.none()
+                && places.isEmpty()) {
             throw new Refusal(
                     "line",
                     "There is no reading yet: type one such as T2.8 1/3, 450 lux, 4300 K or lit 54, shadow 12.");
@@ -90,7 +101,7 @@ public record Reading(
             @Nullable Double kelvin,
             @Nullable Double duv,
             Signals signals) {
-        this(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, null, null);
+        this(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, null, null, List.of());
     }
 
     /** How the meter is held for a light alone. */
@@ -100,7 +111,7 @@ public record Reading(
 
     /** The same, and somebody says that it is so. */
     public Reading confirmed(String person) {
-        return new Reading(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, turned, person);
+        return new Reading(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, turned, person, places);
     }
 
     /**
@@ -127,7 +138,12 @@ public record Reading(
                         predictedWhite, new ColourReading(kelvin, duv == null ? predictedWhite.duv() : duv)));
     }
 
-    private static void check(String what, @Nullable Double lux) {
+    static Refusal tintAlone() {
+        return new Refusal(
+                "line", "A tint without its colour temperature says little: add the kelvin, such as 4300 K.");
+    }
+
+    static void check(String what, @Nullable Double lux) {
         if (lux != null) {
             Checks.within("line", what, Checks.above0("line", what, lux, " lux"), 0, MOST_LUX, " lux");
         }
@@ -142,7 +158,7 @@ public record Reading(
         say(metric, imperial, "background ", backgroundLux, camera);
         List<String> both = new ArrayList<>();
         if (kelvin != null) {
-            both.add(Kelvin.of(kelvin).print() + (duv == null ? "" : " " + Duv.print(duv)));
+            both.add(white(kelvin, duv));
         }
         both.addAll(signals.say());
         if (turned == Turned.TO_LENS) {
@@ -150,7 +166,24 @@ public record Reading(
         }
         metric.addAll(both);
         imperial.addAll(both);
+        for (PlaceReading place : places) {
+            String where = place.label() + " ";
+            say(metric, imperial, where, place.lux(), camera);
+            List<String> more = new ArrayList<>();
+            if (place.kelvin() != null) {
+                more.add((place.lux() == null ? where : "") + white(place.kelvin(), place.duv()));
+            }
+            if (place.percent() != null) {
+                more.add("%s%s %%".formatted(where, Numbers.plain(place.percent())));
+            }
+            metric.addAll(more);
+            imperial.addAll(more);
+        }
         return new Phrase(String.join(", ", metric), String.join(", ", imperial));
+    }
+
+    private static String white(double kelvin, @Nullable Double duv) {
+        return Kelvin.of(kelvin).print() + (duv == null ? "" : " " + Duv.print(duv));
     }
 
     private static void say(

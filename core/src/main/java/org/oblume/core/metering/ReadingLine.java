@@ -1,12 +1,17 @@
 package org.oblume.core.metering;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.exposure.Exposure;
@@ -27,15 +32,29 @@ import org.oblume.core.units.TStop;
 public final class ReadingLine {
 
     private static final Pattern WORD = Pattern.compile(
-            "(?i)\\b(?<where>lit|face|cheek|shadow|dark|background|bg|window|hottest|hot|alone|only|solo|all|lights|side|at|from|the|and)\\b");
+            "(?i)\\b(?<where>back ?left|left back|back ?right|right back|tothekey|own\\d+|lit|face|cheek|shadow|dark|background|bg|window|hottest|hot|alone|only|solo|all|lights|side|at|from|the|and)\\b");
     private static final Pattern VALUE = Pattern.compile(
             "(?i)(?<cc>cc ?\\d+(?:[.,]\\d+)? ?(?:green|magenta)?|\\d+(?:[.,]\\d+)? ?cc(?: ?(?:green|magenta))?)"
                     + "|(?<stop>[tf]/? ?\\d+(?:[.,]\\d+)?(?: ?[+-] ?\\d/\\d| \\d/\\d| (?:minus|plus))?)"
                     + "|(?<light>\\d+(?:[.,]\\d+)? ?(?:lux|lx|fc|foot-?candles?))|(?<kelvin>\\d{4,5} ?k?\\b)"
                     + "|(?<duv>(?:duv ?)?[+-] ?0?[.,]\\d+(?: ?(?:green|magenta))?|(?:duv ?)?0[.,]0\\d*(?: ?(?:green|magenta))?)|(?<percent>-?\\d+(?:[.,]\\d+)? ?(?:%|ire)?)");
 
+    /** All lights, the meter turned to the key; not <em>key alone</em>. */
+    private static final Pattern TO_KEY = Pattern.compile("(?i)\\b(?:turned )?(?:to|towards?) (?:the )?key\\b");
+
+    private static final Pattern ALONE = Pattern.compile("(?i)\\b(?:alone|only|solo)\\b");
+
+    /** A place of the crew's own: {@code on the papers T2}, {@code on the back wall 20 %}. */
+    private static final Pattern OWN_PLACE =
+            Pattern.compile("(?i)\\bon (?:the )?(?<name>\\p{L}[\\p{L}' -]*?) (?=[tf]/? ?\\d|-?\\d)");
+
     private static final Pattern TO_LENS =
             Pattern.compile("(?i)\\b(?:(?:turned )?(?:to|at|towards?) )(?:the )?(?:lens|camera)\\b");
+
+    /** Places of the monitor that a reading has columns for. */
+    private static final Set<String> ON_THE_MONITOR = Set.of("lit", "shadow", "background", "window", "hottest");
+
+    private static final String OWN = "own";
 
     private ReadingLine() {}
 
@@ -57,10 +76,11 @@ public final class ReadingLine {
         private final @Nullable Exposure camera;
         private final Map<String, Double> light = new LinkedHashMap<>();
         private final Map<String, Double> signal = new LinkedHashMap<>();
+        private final Map<String, Double> kelvins = new LinkedHashMap<>();
+        private final Map<String, Double> duvs = new LinkedHashMap<>();
+        private final List<String> own = new ArrayList<>();
         private String mark;
         private @Nullable String alone;
-        private @Nullable Double kelvin;
-        private @Nullable Double duv;
         private @Nullable Turned turned;
 
         Reader(List<Placement> placements, RecordedState state, String mark, @Nullable Exposure camera) {
@@ -83,6 +103,10 @@ public final class ReadingLine {
                 turned = Turned.TO_LENS;
                 tidy = toLens.replaceAll(" ").strip();
             }
+            if (!ALONE.matcher(tidy).find()) {
+                tidy = TO_KEY.matcher(tidy).replaceAll("tothekey");
+            }
+            tidy = OWN_PLACE.matcher(tidy).replaceAll(this::own);
             for (String clause : SpokenFigures.written(named(tidy)).split("[;]|,(?!\\d)")) {
                 clause(clause.strip(), line);
             }
@@ -92,8 +116,8 @@ public final class ReadingLine {
                     light.get("lit"),
                     light.get("shadow"),
                     light.get("background"),
-                    kelvin,
-                    duv,
+                    kelvins.get("lit"),
+                    duvs.get("lit"),
                     new Signals(
                             signal.get("lit"),
                             signal.get("shadow"),
@@ -101,7 +125,60 @@ public final class ReadingLine {
                             signal.get("window"),
                             signal.get("hottest")),
                     turned,
-                    null);
+                    null,
+                    places());
+        }
+
+        /** The name of a mark stays: it says where, not at what. */
+        private String own(MatchResult found) {
+            String name = found.group(1);
+            if (placements.stream()
+                    .anyMatch(p -> p.kind() == PlacementKind.MARK && p.name().equalsIgnoreCase(name))) {
+                return Matcher.quoteReplacement(found.group());
+            }
+            own.add(name);
+            return "%s%d ".formatted(OWN, own.size() - 1);
+        }
+
+        private List<PlaceReading> places() {
+            return Stream.of(light, kelvins, signal)
+                    .flatMap(m -> m.keySet().stream())
+                    .distinct()
+                    .filter(where -> !where.equals("lit"))
+                    .map(this::besides)
+                    .flatMap(Optional::stream)
+                    .toList();
+        }
+
+        /** What the reading has no column of its own for. */
+        private Optional<PlaceReading> besides(String where) {
+            boolean own = where.startsWith(OWN);
+            Double lux = "shadow".equals(where) || "background".equals(where) ? null : light.get(where);
+            Double percent = own ? signal.get(where) : null;
+            Double kelvin = kelvins.get(where);
+            if (lux == null && percent == null && kelvin == null) {
+                if (!own && signal.containsKey(where) && !ON_THE_MONITOR.contains(where)) {
+                    throw new Refusal(
+                            "line",
+                            "The monitor has no %s: say on the … for a place of your own.".formatted(words(where)));
+                }
+                return Optional.empty();
+            }
+            boolean named = own || "window".equals(where) || "hottest".equals(where);
+            return Optional.of(new PlaceReading(
+                    named ? MeterPlace.OWN : MeterPlace.valueOf(where.toUpperCase(Locale.ROOT)),
+                    named ? words(where) : null,
+                    lux,
+                    kelvin,
+                    duvs.get(where),
+                    percent));
+        }
+
+        /** A place in words. */
+        private String words(String where) {
+            return where.startsWith(OWN)
+                    ? own.get(Integer.parseInt(where.substring(OWN.length())))
+                    : where.equals("lit") ? "lit cheek" : where.replace('_', ' ');
         }
 
         /** Takes out the names of the light and of the mark, longest first. */
@@ -172,7 +249,10 @@ public final class ReadingLine {
                 case "background", "bg" -> "background";
                 case "window" -> "window";
                 case "hottest", "hot" -> "hottest";
-                default -> null;
+                case "back left", "backleft", "left back" -> "back_left";
+                case "back right", "backright", "right back" -> "back_right";
+                case "tothekey" -> "key";
+                default -> said.startsWith(OWN) ? said : null;
             };
         }
 
@@ -191,14 +271,18 @@ public final class ReadingLine {
             } else if (value.group("light") != null) {
                 put(light, where, Illuminance.parse(value.group("light")).lux(), line);
             } else if (value.group("kelvin") != null) {
-                kelvin = Kelvin.parse(value.group("kelvin")).value();
+                put(kelvins, where, Kelvin.parse(value.group("kelvin")).value(), line);
             } else if (value.group("cc") != null) {
-                duv = Duv.parse(value.group("cc")).value();
+                put(duvs, where, Duv.parse(value.group("cc")).value(), line);
             } else if (value.group("duv") != null) {
-                duv = Duv.parse(value.group("duv")
-                                .replaceFirst("(?i)^duv ?", "")
-                                .replaceFirst("(?<=[+-]) ", ""))
-                        .value();
+                put(
+                        duvs,
+                        where,
+                        Duv.parse(value.group("duv")
+                                        .replaceFirst("(?i)^duv ?", "")
+                                        .replaceFirst("(?<=[+-]) ", ""))
+                                .value(),
+                        line);
             } else {
                 String figure = value.group("percent");
                 if (!signalled && !figure.matches("(?i).*(%|ire)$")) {
@@ -216,12 +300,10 @@ public final class ReadingLine {
             }
         }
 
-        private static void put(Map<String, Double> into, String where, double figure, String line) {
+        private void put(Map<String, Double> into, String where, double figure, String line) {
             if (into.put(where, figure) != null) {
                 throw new Refusal(
-                        "line",
-                        "“%s” gives two readings for the %s: keep one."
-                                .formatted(line.strip(), where.equals("lit") ? "lit cheek" : where));
+                        "line", "“%s” gives two readings for the %s: keep one.".formatted(line.strip(), words(where)));
             }
         }
 
@@ -234,7 +316,7 @@ public final class ReadingLine {
                     .orElse("none stand");
             return new Refusal(
                     "line",
-                    "“%s” is not understood in “%s”: say the light (%s) or nothing for all, then readings such as T2.8 1/3, 450 lux, 4300 K +0.002, lit 54; “to the lens” when the meter is not turned to the light."
+                    "“%s” is not understood in “%s”: say the light (%s) or nothing for all, then readings such as T2.8 1/3, 450 lux, 4300 K +0.002, lit 54; shadow, background, back left, back right, to the key or on the papers for another place; “to the lens” when the meter is not turned to the light."
                             .formatted(rest, line.strip(), lights));
         }
     }

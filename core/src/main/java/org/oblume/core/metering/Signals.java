@@ -34,7 +34,7 @@ public record Signals(
         check("hottest spot", hottest);
     }
 
-    private static void check(String where, @Nullable Double percent) {
+    static void check(String where, @Nullable Double percent) {
         if (percent != null) {
             Checks.within("line", "The signal of the %s".formatted(where), percent, LOWEST, HIGHEST, " %");
         }

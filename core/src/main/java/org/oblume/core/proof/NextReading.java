@@ -16,8 +16,13 @@ final class NextReading {
 
     /** Plain enough to need no further reading, of 1. */
     private static final double PLAIN_FROM = 0.95;
+
+    /** As well where two things are off at once: each of them has to be. */
+    private static final double PLAIN_FROM_OF_TWO = 0.98;
     /** Less than this is not worth the walk, nats. */
-    private static final double LEAST_GAIN = 0.05;
+    private static final double LEAST_GAIN = 0.1;
+
+    private static final double LEAST_GAIN_OF_TWO = 0.02;
 
     private static final int LOOKED_AT = 30;
     private static final int DRAWN = 5;
@@ -34,7 +39,8 @@ final class NextReading {
     }
 
     /** What one cause says of each reading that could be made, now that others are known. */
-    private record Forecast(String sorts, List<String> things, double share, double[][] mean, Normal[] spread) {}
+    private record Forecast(
+            int faults, String sorts, List<String> things, double share, double[][] mean, Normal[] spread) {}
 
     ProofReading.@Nullable Wanted of(List<Inference.Weighed> weighed, List<ProofReading.Wanted> wanted) {
         List<ProofReading.Wanted> open = wanted.stream()
@@ -50,12 +56,18 @@ final class NextReading {
         }
         List<Forecast> forecasts = forecasts(weighed, open);
         double before = entropy(forecasts.stream().mapToDouble(Forecast::share).toArray(), forecasts);
+        boolean two = forecasts.stream()
+                        .max(Comparator.comparingDouble(Forecast::share))
+                        .orElseThrow()
+                        .faults
+                > 1;
         if (shares(forecasts).entrySet().stream()
-                .anyMatch(s -> s.getValue() >= PLAIN_FROM && !s.getKey().isEmpty())) {
+                .anyMatch(s -> s.getValue() >= (two ? PLAIN_FROM_OF_TWO : PLAIN_FROM)
+                        && !s.getKey().isEmpty())) {
             return null;
         }
         ProofReading.Wanted best = null;
-        double least = before - LEAST_GAIN;
+        double least = before - (two ? LEAST_GAIN_OF_TWO : LEAST_GAIN);
         for (int w = 0; w < open.size(); w++) {
             double after = expected(forecasts, w);
             if (after < least) {
@@ -114,7 +126,12 @@ final class NextReading {
             spreads[w] = new Normal(part);
         }
         return new Forecast(
-                Inference.sorts(weighed.hypothesis()), Inference.things(weighed.hypothesis()), share, mean, spreads);
+                weighed.hypothesis().faults().size(),
+                Inference.sorts(weighed.hypothesis()),
+                Inference.things(weighed.hypothesis()),
+                share,
+                mean,
+                spreads);
     }
 
     private static double[][] block(double[][] of, int at, int size) {

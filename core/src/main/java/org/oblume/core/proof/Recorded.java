@@ -54,7 +54,11 @@ public final class Recorded {
         this.values = values(state);
         this.light = ShotLighting.of(set, placements, state, Set.of(), calibrations);
         this.probes = light.marks().stream()
-                .flatMap(m -> Stream.of(Probe.Way.values()).map(way -> new Probe(m.key(), way)))
+                .flatMap(m -> Stream.concat(
+                        Stream.of(Probe.Way.values())
+                                .filter(way -> way != Probe.Way.TO_ONE_OF_ALL)
+                                .map(way -> new Probe(m.key(), way)),
+                        Probe.toKey(light, m.key()).stream()))
                 .toList();
         this.brought = brought(light);
     }
@@ -73,19 +77,6 @@ public final class Recorded {
     /** Keys of the marks on set. */
     public List<String> marks() {
         return light.marks().stream().map(MarkLight::key).toList();
-    }
-
-    /** The cheek of a mark that is recorded as the brighter one. */
-    public Probe lit(String mark) {
-        return new Probe(mark, leftIsLit(mark) ? Probe.Way.LEFT : Probe.Way.RIGHT);
-    }
-
-    public Probe shadow(String mark) {
-        return new Probe(mark, leftIsLit(mark) ? Probe.Way.RIGHT : Probe.Way.LEFT);
-    }
-
-    private boolean leftIsLit(String mark) {
-        return light.mark(mark).map(MarkLight::leftIsLit).orElse(true);
     }
 
     /** Where meters can be held: each way at each mark. */

@@ -36,8 +36,9 @@ import org.oblume.core.units.Stops;
  * @param scene the scene with the set and the things of the rebuild
  * @param state what holds there
  * @param substituted keys of things that something else stands in for
+ * @param elsewhere whether it is rebuilt in another place than it was recorded in
  */
-public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substituted) {
+public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substituted, boolean elsewhere) {
 
     private static final int HALVINGS = 24;
 
@@ -68,7 +69,10 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
         knots.addAll(own);
         ShotState built = ShotState.of(shot.slate(), knots);
         return new AsBuilt(
-                SceneRecord.of(set, recorded.placements(), recorded.book()).in(built), built, Set.copyOf(substituted));
+                SceneRecord.of(set, recorded.placements(), recorded.book()).in(built),
+                built,
+                Set.copyOf(substituted),
+                !set.equals(recorded.set()));
     }
 
     private static Knot knot(ShotState shot, Deviation deviation, AttributeValue value) {
@@ -106,10 +110,19 @@ public record AsBuilt(SceneRecord scene, ShotState state, Set<String> substitute
      */
     public record Misfit(String placement, Phrase words) {}
 
-    /** What does not fit: walls, ceiling, throws, the camera's view; in the scene's order. */
+    /**
+     * What does not fit: walls, ceiling, throws, the camera's view, and in another place openings that are missing and furniture in the way;
+     * in the scene's order.
+     */
     public List<Misfit> misfits() {
         List<Misfit> all = new ArrayList<>();
+        OtherPlace there = new OtherPlace(scene, state);
         for (Placement placement : scene.placements()) {
+            if (elsewhere && state.isOnSet(placement.key())) {
+                there.misfit(placement)
+                        .map(words -> new Misfit(placement.key(), words))
+                        .ifPresent(all::add);
+            }
             if (state.isOnSet(placement.key()) && placement.kind() != PlacementKind.DAYLIGHT) {
                 state.value(placement.key(), Place.class)
                         .flatMap(place -> misfit(placement, place))

@@ -198,14 +198,14 @@ public final class Substitutes {
                         : 0;
                 List<AttributeValue> set = new ArrayList<>(values);
                 set.set(0, new Level(level));
-                return new Substitute(
-                        unit,
-                        set,
-                        stops,
-                        miredOff,
-                        duvOff,
-                        softness,
-                        givenUp(unit, lamp, stops, miredOff, duvOff, softness, extra.filters));
+                List<String> givenUp =
+                        new ArrayList<>(givenUp(unit, lamp, stops, miredOff, duvOff, softness, extra.filters));
+                if (!unit.equals(light.piece())) {
+                    TakenOver taken = TakenOver.of(built, other);
+                    set.addAll(taken.values());
+                    givenUp.addAll(taken.givenUp());
+                }
+                return new Substitute(unit, set, stops, miredOff, duvOff, softness, givenUp);
             });
         } catch (Refusal cannotBeSet) {
             return Optional.empty();

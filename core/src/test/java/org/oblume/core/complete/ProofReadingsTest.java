@@ -16,7 +16,7 @@ import org.oblume.core.plot.Role;
 class ProofReadingsTest {
 
     private static Reading read(@Nullable String alone) {
-        return new Reading("mark", alone, 100.0, null, null, null, null, Signals.NONE, null, null);
+        return new Reading("mark", alone, 100.0, null, null, null, null, Signals.NONE);
     }
 
     private static ShotLighting light() {

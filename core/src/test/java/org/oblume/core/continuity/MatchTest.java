@@ -189,7 +189,7 @@ class MatchTest {
     }
 
     private static String remedy(Match.Line line, Stage stage) {
-        return Remedy.of(line, stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+        return Remedy.of(line, stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW, RemedyTest.ANY)
                 .orElseThrow()
                 .metric();
     }

@@ -11,10 +11,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.oblume.core.light.Stage;
 import org.oblume.core.plot.AimSetting;
+import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Place;
+import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Tint;
 import org.oblume.core.units.Phrase;
@@ -22,8 +24,21 @@ import org.oblume.core.units.Phrase;
 /** What the report says to do, done: the line that was off is back, or nearly. */
 class RemedyTest {
 
+    /** Whatever it does to other lines. */
+    static final Remedy.Worth ANY = new Remedy.Worth() {
+        @Override
+        public boolean dimmed(Placement source, double factor) {
+            return true;
+        }
+
+        @Override
+        public boolean set(Placement source, AttributeValue value) {
+            return true;
+        }
+    };
+
     @ParameterizedTest
-    @ValueSource(doubles = {12, 25, 80})
+    @ValueSource(doubles = {20, 25, 80})
     void theBackgroundComesBackByTheLightThatIsOnIt(double wrong) {
         Stage off = shot().tie("back", new Level(wrong));
         String says = remedy(Aspect.BACKGROUND, off);
@@ -65,7 +80,7 @@ class RemedyTest {
                         Tolerances.HOLD,
                         Map.of())
                 .line(Aspect.WHITE);
-        String says = Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+        String says = Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW, ANY)
                 .map(Phrase::metric)
                 .orElseThrow();
         assertThat(says)
@@ -100,7 +115,7 @@ class RemedyTest {
         assertThat(softness.verdict())
                 .as("%.0f m", away)
                 .isEqualTo(away > 4.5 ? Match.Verdict.OUT : Match.Verdict.HOLDS);
-        assertThat(Remedy.of(softness, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+        assertThat(Remedy.of(softness, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW, ANY)
                         .map(Phrase::metric)
                         .orElseThrow())
                 .startsWith("Key " + way)
@@ -121,9 +136,13 @@ class RemedyTest {
     }
 
     @Test
-    void anExposureThatTheKeyCannotReachSaysByHowMuch() {
-        Stage off = shot().tie("key", new Place(5, 5, false)).tie("key", new Level(60));
-        assertThat(remedy(Aspect.EXPOSURE, off)).contains("stop short at 100 %").contains("or move it from 7.07 m to");
+    void nobodyIsSentToDimByMoreThanAStopAndAHalf() {
+        assertThat(remedy(
+                        Aspect.EXPOSURE,
+                        shot().tie("key", new Place(5, 5, false)).tie("key", new Level(60))))
+                .isEqualTo("Key alone cannot give what is missing: look for what is wrong first.");
+        assertThat(remedy(Aspect.BACKGROUND, shot().tie("back", new Level(8))))
+                .startsWith("No one light brings it back");
     }
 
     @Test
@@ -143,7 +162,7 @@ class RemedyTest {
                 Figures.predicted(off.light(), off.placements(), off.state(), "mark", RatioConvention.KEY_TO_FILL);
         Match.Line line = Match.of(recorded, now, Tolerances.HOLD, Map.of()).line(Aspect.RATIO);
         assertThat(line.difference()).isCloseTo(-1, within(0.01));
-        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.KEY_TO_FILL)
+        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.KEY_TO_FILL, ANY)
                         .map(Phrase::metric)
                         .orElseThrow())
                 .startsWith("Fill down 1 stop: 40 to 20 %");
@@ -160,7 +179,7 @@ class RemedyTest {
         Match.Line line = Match.of(figures(wanted), figures(off), Tolerances.HOLD, Map.of())
                 .line(Aspect.RATIO);
         assertThat(line.difference()).isNegative();
-        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+        assertThat(Remedy.of(line, off.light(), off.state(), "mark", RatioConvention.LIT_TO_SHADOW, ANY)
                         .map(Phrase::metric)
                         .orElseThrow())
                 .contains("No one light brings it back")
@@ -172,14 +191,15 @@ class RemedyTest {
         Match.Line unknown = Match.of(new Figures(Map.of()), figures(shot()), Tolerances.HOLD, Map.of())
                 .line(Aspect.RATIO);
         assertThat(unknown.verdict()).isEqualTo(Match.Verdict.UNKNOWN);
-        assertThat(Remedy.of(unknown, shot().light(), shot().state(), "mark", RatioConvention.LIT_TO_SHADOW))
+        assertThat(Remedy.of(unknown, shot().light(), shot().state(), "mark", RatioConvention.LIT_TO_SHADOW, ANY))
                 .isEmpty();
         assertThat(Remedy.of(
                         line(Aspect.RATIO, shot().tie("fill", new Level(40))),
                         shot().light(),
                         shot().state(),
                         "elsewhere",
-                        RatioConvention.LIT_TO_SHADOW))
+                        RatioConvention.LIT_TO_SHADOW,
+                        ANY))
                 .isEmpty();
     }
 
@@ -190,7 +210,8 @@ class RemedyTest {
                 shot().tie("key", new Level(25)).light(),
                 shot().tie("key", new Level(25)).state(),
                 "mark",
-                RatioConvention.LIT_TO_SHADOW);
+                RatioConvention.LIT_TO_SHADOW,
+                ANY);
         assertThat(words.orElseThrow().imperial()).contains("9′ 3").doesNotContain(" m ");
     }
 
@@ -222,7 +243,7 @@ class RemedyTest {
     }
 
     private static String remedy(Aspect aspect, Stage stage) {
-        return Remedy.of(line(aspect, stage), stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW)
+        return Remedy.of(line(aspect, stage), stage.light(), stage.state(), "mark", RatioConvention.LIT_TO_SHADOW, ANY)
                 .map(Phrase::metric)
                 .orElseThrow();
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -176,6 +177,6 @@ class CalibrationTest {
     }
 
     private static Reading reading(Turned turned, double lux, double kelvin, double duv) {
-        return new Reading("mark", "key", lux, null, null, kelvin, duv, Signals.NONE, turned, null);
+        return new Reading("mark", "key", lux, null, null, kelvin, duv, Signals.NONE, turned, null, List.of());
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -70,6 +71,28 @@ class PlausibilityCheckTest {
     }
 
     @Test
+    void aLightThatWasLeftOnIsNamed() {
+        Map<String, Double> others = Map.of("Edge", 80.0, "Fill", 30.0);
+        assertThat(PlausibilityCheck.leftOn(185, 100, others))
+                .hasValueSatisfying(said -> assertThat(said).contains("was Edge left on"));
+        assertThat(PlausibilityCheck.leftOn(130, 100, others))
+                .as("a third of a stop is a level that is off")
+                .isEmpty();
+        assertThat(PlausibilityCheck.leftOn(600, 100, others))
+                .as("no other light is as bright")
+                .isEmpty();
+    }
+
+    @Test
+    void aPlaceThatReadAsPredictedAndNowDoesNotIsAskedBack() {
+        assertThat(PlausibilityCheck.again(60, 100.0, 100))
+                .hasValueSatisfying(said -> assertThat(said).contains("0.7 stops less", "another meter"));
+        assertThat(PlausibilityCheck.again(100, 60.0, 100)).as("it was mended").isEmpty();
+        assertThat(PlausibilityCheck.again(90, 100.0, 100)).isEmpty();
+        assertThat(PlausibilityCheck.again(60, null, 100)).isEmpty();
+    }
+
+    @Test
     void withoutAPredictionOrALightThereIsNothingToDoubt() {
         assertThat(doubt(5000, 0, null)).isEmpty();
         assertThat(doubtOfAll(5000, 0)).isEmpty();
@@ -97,7 +120,7 @@ class PlausibilityCheckTest {
         assertThatThrownBy(() -> new Reading("mark", null, 100.0, null, null, null, 0.002, Signals.NONE))
                 .hasMessageContaining("add the kelvin");
         assertThatThrownBy(() -> new Reading("mark", "key", 100.0, 20.0, null, null, null, Signals.NONE))
-                .hasMessageContaining("leave out cheeks");
+                .hasMessageContaining("leave out other places");
         assertThatThrownBy(() -> new Reading("mark", null, -1.0, null, null, null, null, Signals.NONE))
                 .hasMessageContaining("above 0");
     }

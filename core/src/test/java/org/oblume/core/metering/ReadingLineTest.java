@@ -2,6 +2,7 @@ package org.oblume.core.metering;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
@@ -43,6 +44,38 @@ class ReadingLineTest {
         assertThat(reading.alone()).isNull();
         assertThat(reading.lux() / reading.shadowLux()).isCloseTo(4, within(1e-9));
         assertThat(reading.signals()).isEqualTo(new Signals(54.0, 12.0, 20.0, 88.0, 96.0));
+    }
+
+    @Test
+    void aColourBelongsToThePlaceThatItIsReadAt() {
+        Reading reading = read("T4, 4300 K, shadow T2 3600 K +0.003, back left 200 lux 5600 K, to the key T5.6");
+        assertThat(reading.kelvin()).isEqualTo(4300);
+        assertThat(reading.places())
+                .extracting(PlaceReading::place, PlaceReading::lux, PlaceReading::kelvin, PlaceReading::duv)
+                .containsExactlyInAnyOrder(
+                        tuple(MeterPlace.BACK_LEFT, 200.0, 5600.0, null),
+                        tuple(
+                                MeterPlace.KEY,
+                                CAMERA.required(TStop.parse("5.6")).lux(),
+                                null,
+                                null),
+                        tuple(MeterPlace.SHADOW, null, 3600.0, 0.003));
+        assertThat(reading.say(null).metric()).contains("back left 200 lux, 5600 K", "shadow cheek 3600 K 0.003");
+    }
+
+    @Test
+    void aPlaceOfTheCrewsOwnKeepsItsName() {
+        Reading reading = read("on the papers 54 %, on the back wall 12 lux, window 300 lux");
+        assertThat(reading.places())
+                .extracting(PlaceReading::label, PlaceReading::lux, PlaceReading::percent)
+                .containsExactlyInAnyOrder(
+                        tuple("on the papers", null, 54.0),
+                        tuple("on the back wall", 12.0, null),
+                        tuple("on the window", 300.0, null));
+        assertThatThrownBy(() -> read("key alone T4, on the papers 54 %")).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> read("back left 40 %"))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("monitor has no back left");
     }
 
     @Test

@@ -39,6 +39,8 @@ public final class ProveRebuilds {
 
     private static final int MOST_ASKED = 8;
 
+    private static final long SEEDS_APART = 1_000_003;
+
     private static final List<Probe.Way> PLACES =
             List.of(Probe.Way.LEFT, Probe.Way.RIGHT, Probe.Way.BACKGROUND, Probe.Way.BACK_LEFT, Probe.Way.BACK_RIGHT);
 
@@ -57,6 +59,7 @@ public final class ProveRebuilds {
 
     private final Stage room;
     private final Random random;
+    private final long seed;
     private final int runs;
     private final Spread truth;
     private final Suspects suspects;
@@ -68,6 +71,7 @@ public final class ProveRebuilds {
 
     private ProveRebuilds(int number, long seed, int runs, double spread) {
         this.room = ProofRooms.room(number);
+        this.seed = seed;
         this.random = new Random(seed);
         this.runs = runs;
         this.truth = Spread.USUAL.predictedWithin(spread);
@@ -115,6 +119,11 @@ public final class ProveRebuilds {
         return wrong(one(AT_A_LIGHT), one(worth));
     }
 
+    /** Each rebuild is drawn anew, so that the same are drawn however many readings were asked for before. */
+    private void draw(int run) {
+        random.setSeed(SEEDS_APART * seed + run);
+    }
+
     private <T> T one(List<T> of) {
         return of.get(random.nextInt(of.size()));
     }
@@ -146,7 +155,7 @@ public final class ProveRebuilds {
                 yield new Place(at.xM() * factor, at.yM() * factor, at.outside());
             }
             case HEIGHT ->
-                new Height(recorded(thing, Height.class).heightM() + sign() * (0.25 + 0.55 * random.nextDouble()));
+                new Height(recorded(thing, Height.class).heightM() + sign() * (0.4 + 0.6 * random.nextDouble()));
             case AIM -> {
                 Aim aim = room.state().aim(thing).orElseThrow();
                 double off = sign() * (5 + 25 * random.nextDouble());
@@ -246,14 +255,14 @@ public final class ProveRebuilds {
     }
 
     private static boolean named(Diagnosis found, Wrong wrong) {
-        return !found.asRecorded()
-                && found.findings().get(0).faults().stream()
-                        .anyMatch(f -> f.thing().equals(wrong.thing) && f.kind().sort() == wrong.kind.sort());
+        return found.findings().get(0).faults().stream()
+                .anyMatch(f -> f.thing().equals(wrong.thing) && f.kind().sort() == wrong.kind.sort());
     }
 
     private double healthy() {
         int off = 0;
         for (int i = 0; i < runs; i++) {
+            draw(i);
             Rebuilt rebuilt = rebuilt(List.of());
             List<ProofReading> read = new ArrayList<>();
             List<ProofReading> all = new ArrayList<>(places(rebuilt));
@@ -312,8 +321,10 @@ public final class ProveRebuilds {
         int light = 0;
         int both = 0;
         int readings = 0;
+        int told = 0;
         Map<Kind, int[]> byKind = new LinkedHashMap<>();
         for (int i = 0; i < runs; i++) {
+            draw(i);
             Wrong wrong = wrong(one(kinds), one(worth));
             Rebuilt rebuilt = rebuilt(List.of(wrong));
             if (inference
@@ -326,8 +337,8 @@ public final class ProveRebuilds {
             }
             Asked asked = ask(rebuilt);
             readings += asked.readings;
-            boolean right = !asked.found.asRecorded()
-                    && things(asked.found.findings().get(0)).equals(Set.of(wrong.thing));
+            told += asked.found.asRecorded() ? 0 : 1;
+            boolean right = things(asked.found.findings().get(0)).equals(Set.of(wrong.thing));
             int[] count = byKind.computeIfAbsent(wrong.kind, k -> new int[3]);
             count[0]++;
             if (right) {
@@ -342,6 +353,7 @@ public final class ProveRebuilds {
         table.put(name + ", right light first by places alone, %", part(first));
         table.put(name + ", right light, %", part(light));
         table.put(name + ", light and kind, %", part(both));
+        table.put(name + ", told that something is off, %", part(told));
         table.put(name + ", readings asked", Math.round(100.0 * readings / runs) / 100.0);
         table.put(
                 name + ", of each kind: runs, light, kind",
@@ -355,21 +367,22 @@ public final class ProveRebuilds {
         int first = 0;
         int things = 0;
         int readings = 0;
+        int told = 0;
         for (int i = 0; i < runs; i++) {
+            draw(i);
             List<Wrong> wrong = draw.get();
             Asked asked = ask(rebuilt(wrong));
             readings += asked.readings;
             Set<String> at = wrong.stream().map(Wrong::thing).collect(Collectors.toCollection(TreeSet::new));
-            things += !asked.found.asRecorded()
-                            && things(asked.found.findings().get(0)).equals(at)
-                    ? 1
-                    : 0;
+            told += asked.found.asRecorded() ? 0 : 1;
+            things += things(asked.found.findings().get(0)).equals(at) ? 1 : 0;
             first += named(asked.found, wrong.get(0)) ? 1 : 0;
             both += named(asked.found, wrong.get(0)) && named(asked.found, wrong.get(1)) ? 1 : 0;
         }
         table.put(name + ", right things, %", part(things));
         table.put(name + ", first named, %", part(first));
         table.put(name + ", both named, %", part(both));
+        table.put(name + ", told that something is off, %", part(told));
         table.put(name + ", readings asked", Math.round(100.0 * readings / runs) / 100.0);
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.geometry.PlanPoint;
@@ -169,5 +170,81 @@ class AsBuiltTest {
                 narrow.misfits().get(0).words().metric().replaceAll(".*throw of ([\\d.]+) m.*", "$1"));
         assertThat(1.5 + room / Math.sqrt(2)).isCloseTo(3 - 0.15, within(0.01));
         assertThat(narrow.misfits().get(0).words().imperial()).contains("′");
+    }
+
+    private static SetPlan roomWith(List<SetPlan.Opening> openings, List<SetPlan.Furniture> furniture) {
+        SetPlan room = SetPlan.room(4, 4, 8);
+        return new SetPlan(8.0, 0, room.walls(), openings, furniture, List.of());
+    }
+
+    private static SetPlan.Opening window(double from, double to) {
+        return new SetPlan.Opening(
+                "tall window", SetPlan.OpeningKind.WINDOW, PlanPoint.of(from, 4), PlanPoint.of(to, 4), 0.5, 2.5);
+    }
+
+    /** Key two metres up and to the right of the mark, outside a room of four metres about it. */
+    private String lightThrough(SetPlan.Opening... openings) {
+        stage.tie("key", new Place(3, 3, true));
+        return said(built(roomWith(List.of(openings), List.of()), new PlanFit(false, 0, 2, 1.5, List.of())));
+    }
+
+    private static String said(AsBuilt built) {
+        return built.misfits().stream().map(m -> m.words().metric()).collect(Collectors.joining(" "));
+    }
+
+    @Test
+    void aLightFromOutsideNeedsAnOpeningOfTheOtherPlace() {
+        assertThat(lightThrough()).contains("no window or open door of this place lies between them");
+        assertThat(lightThrough(window(0.5, 1))).contains("no window or open door");
+        assertThat(lightThrough(window(3, 4))).contains("no window");
+        assertThat(said(built(
+                        roomWith(
+                                List.of(new SetPlan.Opening(
+                                        "side window",
+                                        SetPlan.OpeningKind.WINDOW,
+                                        PlanPoint.of(4, 3),
+                                        PlanPoint.of(4, 4),
+                                        0.5,
+                                        2.5)),
+                                List.of()),
+                        new PlanFit(false, 0, 2, 1.5, List.of()))))
+                .isEmpty();
+    }
+
+    @Test
+    void furnitureOfTheOtherPlaceIsInTheWay() {
+        SetPlan.Furniture cupboard = new SetPlan.Furniture(
+                "cupboard",
+                List.of(
+                        PlanPoint.of(10.8, 10.8),
+                        PlanPoint.of(11.2, 10.8),
+                        PlanPoint.of(11.2, 11.2),
+                        PlanPoint.of(10.8, 11.2)),
+                2.2);
+        SetPlan.Furniture bench = new SetPlan.Furniture("bench", cupboard.outline(), 0.5);
+        SetPlan.Furniture table = new SetPlan.Furniture(
+                "table",
+                List.of(
+                        PlanPoint.of(11.5, 11.5),
+                        PlanPoint.of(12.5, 11.5),
+                        PlanPoint.of(12.5, 12.5),
+                        PlanPoint.of(11.5, 12.5)),
+                0.7);
+        assertThat(inTheWay(cupboard)).isEqualTo("Cupboard of this place stands between key and Repairer.");
+        assertThat(inTheWay(bench)).as("the light passes over it").isEmpty();
+        assertThat(inTheWay(table)).isEqualTo("key would stand where this place has its table.");
+    }
+
+    private String inTheWay(SetPlan.Furniture furniture) {
+        SetPlan room = SetPlan.room(20, 20, 8);
+        return said(built(
+                new SetPlan(8.0, 0, room.walls(), List.of(), List.of(furniture), List.of()),
+                new PlanFit(false, 0, 10, 10, List.of())));
+    }
+
+    @Test
+    void inItsOwnPlaceNothingIsAskedOfItsFurniture() {
+        assertThat(built(stage.set(), PlanFit.NONE).elsewhere()).isFalse();
+        assertThat(built(SetPlan.room(20, 20, 8), PlanFit.NONE).elsewhere()).isTrue();
     }
 }

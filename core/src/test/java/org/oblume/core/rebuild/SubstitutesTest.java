@@ -16,13 +16,16 @@ import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.Stage;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.photometry.LevelCurve;
+import org.oblume.core.plot.Colour;
 import org.oblume.core.plot.ColourTemperature;
+import org.oblume.core.plot.Effect;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifier;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Optics;
+import org.oblume.core.plot.Patch;
 import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Tint;
@@ -172,6 +175,54 @@ class SubstitutesTest {
         assertThat(AsBuilt.of(stage.recording(), stage.state(), stage.set(), PlanFit.NONE, List.of(dimmed))
                         .calibrations(found))
                 .containsOnlyKeys("key", "edge");
+    }
+
+    private static Piece patched(String modes) {
+        Piece plain = unit("Bicolour LED spot", 2700, 6500, 10_000);
+        Lamp lamp = plain.lamp();
+        Lamp.Upkeep with = new Lamp.Upkeep(10, null, 5, "silent", Lamp.Burn.ANY, 0.5, modes, "", null);
+        return new Piece(
+                plain.what(),
+                null,
+                0.3,
+                plain.lowestKelvin(),
+                plain.highestKelvin(),
+                300,
+                Mount.STAND,
+                null,
+                new Lamp(lamp.optics(), true, 0.3, LevelCurve.LINEAR, 1, 0.02, with),
+                null,
+                null);
+    }
+
+    @Test
+    void aStandInTakesOverTheAddressInAModeOfItsOwn() {
+        stage.tie("key", new Patch(1, 101, 4, "16-bit white"));
+        Substitute found = find(Set.of(), patched("8-bit: level, cct, tint; 16-bit: level 16, cct 16, tint 16"))
+                .get(0);
+        assertThat(found.values()).contains(new Patch(1, 101, 6, "16-bit", null, null));
+        assertThat(find(Set.of(), patched("")).get(0).givenUp())
+                .anySatisfy(said -> assertThat(said).contains("mind its address"));
+    }
+
+    @Test
+    void aStandInThatWouldReachIntoTheNextOneSaysSo() {
+        stage.tie("key", new Patch(1, 101, 2, "white"))
+                .head("edge", Role.EDGE, 1, -2, 1.5)
+                .tie("edge", new Patch(1, 104, 2, "white"));
+        Substitute found =
+                find(Set.of(), patched("16-bit: level 16, cct 16, tint 16")).get(0);
+        assertThat(found.values()).noneMatch(Patch.class::isInstance);
+        assertThat(found.givenUp())
+                .anySatisfy(said -> assertThat(said).contains("takes 6 slots", "into edge", "another address"));
+    }
+
+    @Test
+    void aHueAndAnEffectThatAStandInHasNotAreSaidAndNotDialled() {
+        stage.tie("key", new Colour(120, 80)).tie("key", Effect.parse("flicker 4 Hz"));
+        Substitute found = find(Set.of(), patched("8-bit: level, cct, tint")).get(0);
+        assertThat(found.values()).contains(Colour.WHITE);
+        assertThat(found.givenUp()).anySatisfy(said -> assertThat(said).contains("has no hue"));
     }
 
     private static double level(Substitute found) {

@@ -20,7 +20,7 @@ import org.oblume.core.continuity.Figures.Figure;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.RatioConvention;
 import org.oblume.core.continuity.RebuildVerdict;
-import org.oblume.core.continuity.Remedy;
+import org.oblume.core.continuity.Remedies;
 import org.oblume.core.continuity.ShotAssessment;
 import org.oblume.core.continuity.Waiver;
 import org.oblume.core.exposure.SignalCurve;
@@ -98,8 +98,18 @@ public class MatchService {
     /** One set of tolerances as JSON: only those that were set for the shot alone. */
     private record Own(@Nullable Map<Aspect, Double> of) {}
 
-    /** What is judged: a shot, or a rebuild of it, with its state of the light. */
-    private record Subject(Shot shot, @Nullable RunHead run, ShotAssessment judging) {}
+    /**
+     * What is judged: a shot, or a rebuild of it, with its state of the light.
+     *
+     * @param reference what it is to match, or null for that itself
+     * @param calibrations by which its light is predicted
+     */
+    private record Subject(
+            Shot shot,
+            @Nullable RunHead run,
+            ShotAssessment judging,
+            @Nullable ShotState reference,
+            Map<String, Calibration> calibrations) {}
 
     @Transactional(readOnly = true)
     public MatchView scene(long sceneId) {
@@ -131,7 +141,14 @@ public class MatchService {
         List<ByEyeEntity> said = byEye.findByShotIdInOrderById(ids);
         List<MatchView.ShotVerdict> judged = record.shots().stream()
                 .map(shot -> {
-                    Subject now = new Subject(shot, null, Objects.requireNonNull(judgings.get(shot.id())));
+                    Subject now = new Subject(
+                            shot,
+                            null,
+                            Objects.requireNonNull(judgings.get(shot.id())),
+                            shot.id() == reference.id()
+                                    ? null
+                                    : states.get(reference.card().slate()),
+                            calibrations);
                     return assessed(
                             now, recorded, close.get(shot.id()), waivers(now, said), shot.id() == reference.id());
                 })
@@ -218,6 +235,7 @@ public class MatchService {
         Map<Aspect, Double> own = own(close);
         Figures figures = now.figures();
         Match match = Match.of(recorded, figures, close.closeness().usual().with(own), waivers);
+        Remedies remedies = new Remedies(now, match, subject.reference, subject.calibrations);
         List<@Nullable String> cards = now.greyCards(figures).stream()
                 .map(c -> c == null ? null : c.hex())
                 .collect(Collectors.toCollection(ArrayList::new));
@@ -242,7 +260,8 @@ public class MatchService {
                 rebuilt == null ? match.holds() : rebuilt.standing() == RebuildVerdict.Standing.HOLDS,
                 rebuilt == null ? null : rebuilt.standing(),
                 rebuilt == null ? title(match, isReference, holding, figures) : rebuilt.say(),
-                match.lines().stream().map(l -> line(l, now)).toList());
+                remedies.added().stream().map(Placement::name).toList(),
+                match.lines().stream().map(l -> line(l, remedies)).toList());
     }
 
     private Map<Aspect, Double> own(ShotMatchEntity close) {
@@ -250,13 +269,8 @@ public class MatchService {
         return own == null ? Map.of() : own;
     }
 
-    private static MatchView.VerdictLine line(Match.Line line, ShotAssessment now) {
+    private static MatchView.VerdictLine line(Match.Line line, Remedies remedies) {
         Aspect aspect = line.aspect();
-        Phrase remedy = line.verdict() == Match.Verdict.OUT
-                ? now.mark()
-                        .flatMap(m -> Remedy.of(line, now.light(), now.state(), m.key(), now.school()))
-                        .orElse(null)
-                : null;
         return new MatchView.VerdictLine(
                 aspect,
                 aspect.label(),
@@ -269,7 +283,7 @@ public class MatchService {
                 line.verdict(),
                 line.waiver(),
                 line.say(),
-                remedy);
+                remedies.of(line).orElse(null));
     }
 
     private static MatchView.@Nullable FigureView figure(Aspect aspect, @Nullable Figure figure) {
@@ -302,14 +316,16 @@ public class MatchService {
     private MatchView.ShotVerdict verdict(
             BuiltRun run, ShotAssessment now, SceneMatchEntity by, List<ByEyeEntity> said) {
         SceneRecord record = run.record().record();
+        ShotState wanted = record.book().resolve(run.shot().card().slate());
         Figures recorded = judging(
                         record,
-                        record.book().resolve(run.shot().card().slate()),
+                        wanted,
                         calibrations.of(run.record()),
                         meter.ofShot(run.shot().id()),
                         by)
                 .figures();
-        Subject subject = new Subject(run.shot(), run.head(), now);
+        Subject subject = new Subject(
+                run.shot(), run.head(), now, wanted, run.built().calibrations(calibrations.of(run.record())));
         return assessed(
                 subject,
                 recorded.on(run.fit()),

@@ -53,6 +53,8 @@ public record MatchView(
      * @param cameraFromDeg bearing of the camera from the mark
      * @param standing of a rebuild; null for a shot, and for a rebuild that was signed when no readings were asked for
      * @param title the verdict in a few words
+     * @param added names of what stands here and not in the shot that it is to match: lights, boards, flags, frames, nets; none on a page that
+     *     was signed by older rules
      */
     public record ShotVerdict(
             long shotId,
@@ -72,7 +74,12 @@ public record MatchView(
             boolean holds,
             RebuildVerdict.@Nullable Standing standing,
             String title,
+            List<String> added,
             List<VerdictLine> lines) {
+
+        public ShotVerdict {
+            added = added == null ? List.of() : List.copyOf(added);
+        }
 
         /** The same of a rebuild as it is by now, under another title. */
         ShotVerdict titled(RunHead now, String other) {
@@ -94,6 +101,7 @@ public record MatchView(
                     holds,
                     standing,
                     other,
+                    added,
                     lines);
         }
     }

@@ -8,8 +8,10 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -19,18 +21,22 @@ import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.LightMix;
 import org.oblume.core.complete.ProofReadings;
 import org.oblume.core.exposure.Exposure;
+import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SurfaceLight;
 import org.oblume.core.light.Turned;
 import org.oblume.core.metering.FaultHypothesis;
+import org.oblume.core.metering.MeterPlace;
 import org.oblume.core.metering.PlausibilityCheck;
+import org.oblume.core.metering.ReadRatios;
 import org.oblume.core.metering.Reading;
 import org.oblume.core.metering.ReadingLine;
 import org.oblume.core.metering.Signals;
 import org.oblume.core.metering.SoloCheck;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.proof.Probe;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
@@ -259,23 +265,22 @@ public class MeterService {
     private static List<MeterView.Beside> beside(Subject subject, Reading reading) {
         List<MeterView.Beside> all = new ArrayList<>();
         if (reading.alone() == null) {
-            subject.expected.mark(reading.mark()).ifPresent(at -> {
-                beside(all, subject, "lit cheek", reading.lux(), at.lit().lux());
-                beside(
-                        all,
-                        subject,
-                        "shadow cheek",
-                        reading.shadowLux(),
-                        at.shadow().lux());
-                beside(
-                        all,
-                        subject,
-                        "background",
-                        reading.backgroundLux(),
-                        at.background() == null ? 0 : at.background().lux());
-            });
+            subject.expected
+                    .mark(reading.mark())
+                    .ifPresent(at -> beside(
+                            all, subject, "lit cheek", reading.lux(), at.lit().lux()));
+            beside(all, subject, reading.mark(), MeterPlace.SHADOW, reading.shadowLux());
+            beside(all, subject, reading.mark(), MeterPlace.BACKGROUND, reading.backgroundLux());
+            reading.places().forEach(p -> beside(all, subject, reading.mark(), p.place(), p.lux()));
         }
         return all;
+    }
+
+    private static void beside(
+            List<MeterView.Beside> all, Subject subject, String mark, MeterPlace place, @Nullable Double lux) {
+        Probe.at(subject.expected, mark, place)
+                .flatMap(probe -> probe.all(subject.expected))
+                .ifPresent(predicted -> beside(all, subject, place.label(), lux, predicted.lux()));
     }
 
     private static void beside(
@@ -308,6 +313,7 @@ public class MeterService {
                 reading.say(subject.camera()),
                 beside(subject, reading),
                 solo(subject, reading),
+                ReadRatios.of(reading, before(subject), key -> name(subject, key), SignalCurve.BT709),
                 doubt(subject, reading).orElse(null));
     }
 
@@ -330,24 +336,61 @@ public class MeterService {
                 subject.camera());
     }
 
+    private List<Reading> before(Subject subject) {
+        return subject.run == null ? ofShot(subject.shot.id()) : ofRun(subject.run);
+    }
+
     private Optional<String> doubt(Subject subject, Reading reading) {
-        List<Reading> before = subject.run == null ? ofShot(subject.shot.id()) : ofRun(subject.run);
-        Double all = before.stream()
-                .filter(r -> r.alone() == null && r.mark().equals(reading.mark()) && r.lux() != null)
-                .map(Reading::lux)
-                .reduce((a, b) -> b)
-                .orElse(null);
-        if (reading.alone() != null) {
-            return PlausibilityCheck.alone(
-                    reading, check(subject, reading, subject.recording.placement(reading.alone())), all);
-        }
-        return PlausibilityCheck.all(
-                reading,
-                subject.expected
+        List<Reading> before = before(subject).stream()
+                .filter(r -> r.mark().equals(reading.mark()) && r.lux() != null)
+                .toList();
+        double predicted = reading.alone() == null
+                ? subject.expected
                         .mark(reading.mark())
                         .map(MarkLight::lit)
                         .map(SurfaceLight::lux)
-                        .orElse(0.0));
+                        .orElse(0.0)
+                : subject.expected
+                        .metered(reading.alone(), reading.mark(), reading.towards())
+                        .map(LightMix::lux)
+                        .orElse(0.0);
+        Optional<String> contradicts = reading.lux() == null
+                ? Optional.empty()
+                : PlausibilityCheck.again(
+                        reading.lux(),
+                        newest(
+                                before,
+                                r -> Objects.equals(r.alone(), reading.alone()) && r.towards() == reading.towards()),
+                        predicted);
+        String light = reading.alone();
+        if (light == null) {
+            return PlausibilityCheck.all(reading, predicted).or(() -> contradicts);
+        }
+        return PlausibilityCheck.alone(
+                        reading,
+                        check(subject, reading, subject.recording.placement(light)),
+                        newest(before, r -> r.alone() == null))
+                .or(() -> leftOn(subject, reading, light))
+                .or(() -> contradicts);
+    }
+
+    private static @Nullable Double newest(List<Reading> before, Predicate<Reading> which) {
+        return before.stream()
+                .filter(which)
+                .map(Reading::lux)
+                .reduce((a, b) -> b)
+                .orElse(null);
+    }
+
+    private static Optional<String> leftOn(Subject subject, Reading reading, String light) {
+        if (reading.lux() == null || reading.towards() != Turned.TO_LIGHT) {
+            return Optional.empty();
+        }
+        Map<String, Double> lux = Probe.towards(reading.mark(), light).lux(subject.expected);
+        Map<String, Double> others = lux.entrySet().stream()
+                .filter(other -> !other.getKey().equals(light))
+                .collect(Collectors.toMap(other -> name(subject, other.getKey()), Map.Entry::getValue));
+        return PlausibilityCheck.leftOn(reading.lux(), lux.getOrDefault(light, 0.0), others);
     }
 
     /**

@@ -105,6 +105,7 @@ public record MeterView(
     /**
      * What was understood of a line, before it is kept.
      *
+     * @param ratios of what is read to what is known at the mark, in words
      * @param doubt a question back, or null
      */
     public record ParsedReading(
@@ -113,6 +114,7 @@ public record MeterView(
             Phrase words,
             List<Beside> beside,
             @Nullable Solo solo,
+            List<String> ratios,
             @Nullable String doubt) {}
 
     /**

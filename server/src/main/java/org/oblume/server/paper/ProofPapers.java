@@ -78,13 +78,21 @@ class ProofPapers {
                         judged.closeness().name().toLowerCase(Locale.ROOT))));
         judged.lines().forEach(l -> row.add(figure(l)));
         row.add(Stream.concat(
-                        Stream.of(judged.title()),
+                        Stream.of(judged.title(), added(judged)),
                         judged.lines().stream()
                                 .map(MatchView.VerdictLine::remedy)
                                 .filter(Objects::nonNull)
                                 .map(reader::say))
+                .filter(said -> !said.isEmpty())
                 .collect(Collectors.joining(" ")));
         return row;
+    }
+
+    /** What stands here only; empty when nothing does. */
+    private static String added(MatchView.ShotVerdict judged) {
+        return judged.added().isEmpty()
+                ? ""
+                : "Not in the shot that it matches: %s.".formatted(String.join(", ", judged.added()));
     }
 
     private static String figure(MatchView.VerdictLine line) {
@@ -161,6 +169,9 @@ class ProofPapers {
                 new Sheet.Say(steps(verdict), false),
                 lines(verdict, reader),
                 heads(verdict)));
+        if (!verdict.match().added().isEmpty()) {
+            parts.add(new Sheet.Say(added(verdict.match()), false));
+        }
         if (verdict.readings() != null && !verdict.readings().isEmpty()) {
             parts.add(readings("Readings that it rests on", verdict.readings(), reader));
         }

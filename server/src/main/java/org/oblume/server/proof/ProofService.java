@@ -2,7 +2,6 @@ package org.oblume.server.proof;
 
 import com.github.benmanes.caffeine.cache.AsyncCache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -14,12 +13,11 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.filter.StockItem;
-import org.oblume.core.metering.Reading;
 import org.oblume.core.photometry.Calibration;
 import org.oblume.core.proof.Diagnosis;
 import org.oblume.core.proof.Fault;
 import org.oblume.core.proof.Inference;
-import org.oblume.core.proof.Probe;
+import org.oblume.core.proof.MeterReadings;
 import org.oblume.core.proof.ProofReading;
 import org.oblume.core.proof.Recorded;
 import org.oblume.core.proof.Spread;
@@ -103,9 +101,11 @@ class ProofService implements DisposableBean {
         if (suspects == null) {
             return DiagnosisView.NOT_READY;
         }
-        List<ProofReading> readings =
-                meter.ofRun(runId).stream().flatMap(r -> readings(suspects, r)).toList();
-        Diagnosis found = new Inference(suspects, Spread.USUAL).diagnose(readings, wanted(suspects, readings));
+        List<ProofReading> readings = meter.ofRun(runId).stream()
+                .flatMap(r -> MeterReadings.of(suspects.shot(), r))
+                .toList();
+        Diagnosis found = new Inference(suspects, Spread.USUAL)
+                .diagnose(readings, MeterReadings.wanted(suspects.shot(), readings));
         ProofReading.Wanted next = readings.isEmpty() ? null : found.next();
         return new DiagnosisView(
                 true,
@@ -135,54 +135,13 @@ class ProofService implements DisposableBean {
                         Math.round(WHOLE * finding.share()));
     }
 
-    /** What one line on the meter says: up to three places of all lights, or one light alone. */
-    private static Stream<ProofReading> readings(Suspects suspects, Reading reading) {
-        if (reading.alone() != null) {
-            return Stream.of(new ProofReading(
-                    Probe.alone(reading.mark(), reading.towards()),
-                    reading.alone(),
-                    reading.lux(),
-                    reading.kelvin(),
-                    reading.duv()));
-        }
-        List<ProofReading> all = new ArrayList<>();
-        if (reading.lux() != null || reading.kelvin() != null) {
-            all.add(new ProofReading(
-                    suspects.shot().lit(reading.mark()), null, reading.lux(), reading.kelvin(), reading.duv()));
-        }
-        if (reading.shadowLux() != null) {
-            all.add(new ProofReading(suspects.shot().shadow(reading.mark()), null, reading.shadowLux(), null, null));
-        }
-        if (reading.backgroundLux() != null) {
-            all.add(new ProofReading(
-                    new Probe(reading.mark(), Probe.Way.BACKGROUND), null, reading.backgroundLux(), null, null));
-        }
-        return all.stream();
-    }
-
-    /** What a crew can read: each place of each mark under all lights, once, and each light alone at each mark. */
-    private static List<ProofReading.Wanted> wanted(Suspects suspects, List<ProofReading> read) {
-        List<ProofReading.Wanted> all = new ArrayList<>();
-        for (String mark : suspects.shot().marks()) {
-            all.add(new ProofReading.Wanted(suspects.shot().lit(mark), null));
-            all.add(new ProofReading.Wanted(suspects.shot().shadow(mark), null));
-            all.add(new ProofReading.Wanted(new Probe(mark, Probe.Way.BACKGROUND), null));
-            suspects.shot()
-                    .lights()
-                    .forEach(l -> all.add(new ProofReading.Wanted(new Probe(mark, Probe.Way.TO_LIGHT), l.key())));
-        }
-        all.removeIf(w -> w.alone() == null
-                && read.stream().anyMatch(r -> r.alone() == null && r.probe().equals(w.probe())));
-        return all;
-    }
-
     private static String words(SceneRecord scene, Suspects suspects, ProofReading.Wanted next) {
         String mark = scene.placement(next.probe().mark()).name();
         if (next.alone() != null) {
             return "%s alone at %s, the meter turned to it: stop and colour"
                     .formatted(scene.placement(next.alone()).name(), mark);
         }
-        return "All lights at %s, %s".formatted(mark, place(suspects, next.probe()));
+        return "All lights at %s, %s".formatted(mark, MeterReadings.place(suspects.shot(), next.probe()));
     }
 
     private static String line(SceneRecord scene, Suspects suspects, ProofReading.Wanted next) {
@@ -190,16 +149,10 @@ class ProofService implements DisposableBean {
         if (next.alone() != null) {
             return "%s alone at %s ".formatted(scene.placement(next.alone()).name(), mark);
         }
-        String place = place(suspects, next.probe());
+        String place = MeterReadings.place(suspects.shot(), next.probe());
         return place.equals("lit cheek")
                 ? "all at %s ".formatted(mark)
                 : "%s at %s ".formatted(place.replace(" cheek", ""), mark);
-    }
-
-    private static String place(Suspects suspects, Probe probe) {
-        return probe.way() == Probe.Way.BACKGROUND
-                ? "background"
-                : probe.equals(suspects.shot().lit(probe.mark())) ? "lit cheek" : "shadow cheek";
     }
 
     @Override
