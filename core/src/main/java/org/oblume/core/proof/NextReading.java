@@ -15,16 +15,16 @@ import org.jspecify.annotations.Nullable;
 final class NextReading {
 
     /** Plain enough to need no further reading, of 1. */
-    private static final double PLAIN_FROM = 0.95;
+    private static final double PLAIN_FROM = 0.97;
 
     /** As well where two things are off at once: each of them has to be. */
     private static final double PLAIN_FROM_OF_TWO = 0.98;
     /** Less than this is not worth the walk, nats. */
-    private static final double LEAST_GAIN = 0.1;
+    private static final double LEAST_GAIN = 0.08;
 
     private static final double LEAST_GAIN_OF_TWO = 0.02;
 
-    private static final int LOOKED_AT = 30;
+    private static final int LOOKED_AT = 40;
     private static final int DRAWN = 5;
     private static final long SEED = 20;
 

@@ -166,6 +166,16 @@ public final class Recorded {
         return ShotLighting.of(set, placements, new LookState("otherwise", all), out, calibrations);
     }
 
+    /** Its light with all of these values, whatever is recorded. */
+    ShotLighting as(List<Change> all) {
+        return ShotLighting.of(set, placements, new LookState("there", all), Set.of(), calibrations);
+    }
+
+    /** A thing of the scene by its key. */
+    Placement placement(String key) {
+        return placements.stream().filter(p -> p.key().equals(key)).findFirst().orElseThrow();
+    }
+
     private double[][][] brought(ShotLighting by) {
         double[][][] rows = new double[lights().size()][probes.size()][ConeLight.CHANNELS];
         List<String> keys = lights().stream().map(Placement::key).toList();

@@ -35,7 +35,7 @@ class InferenceTest {
         inference = new Inference(suspects, Spread.USUAL);
     }
 
-    private static List<ProofReading> places(Rebuilt rebuilt) {
+    private static List<ProofReading> places(SimulatedRebuild rebuilt) {
         List<ProofReading> read = new ArrayList<>();
         for (Probe.Way way : List.of(
                 Probe.Way.LEFT, Probe.Way.RIGHT, Probe.Way.BACKGROUND, Probe.Way.BACK_LEFT, Probe.Way.BACK_RIGHT)) {
@@ -48,16 +48,16 @@ class InferenceTest {
         return new Wanted(new Probe("mark", Probe.Way.TO_LIGHT), light);
     }
 
-    private static ProofReading read(Rebuilt rebuilt, Wanted wanted) {
+    private static ProofReading read(SimulatedRebuild rebuilt, Wanted wanted) {
         return rebuilt.read(wanted.probe(), wanted.alone());
     }
 
-    private static Rebuilt exactly(Change... wrong) {
-        return new Rebuilt(room, EXACT, new Random(1), List.of(wrong), null);
+    private static SimulatedRebuild exactly(Change... wrong) {
+        return new SimulatedRebuild(suspects.shot(), EXACT, new Random(1), List.of(wrong), null);
     }
 
     /** After the places and each light alone. */
-    private static Finding first(Rebuilt rebuilt) {
+    private static Finding first(SimulatedRebuild rebuilt) {
         List<ProofReading> read = places(rebuilt);
         suspects.shot().lights().forEach(l -> read.add(read(rebuilt, alone(l.key()))));
         Diagnosis found = inference.diagnose(read, List.of());
@@ -126,15 +126,15 @@ class InferenceTest {
     @Test
     void lightThatNobodyRecordedIsOnEveryReading() {
         double[] white = ConeLight.white(1e6 / 4000, 0);
-        Rebuilt rebuilt =
-                new Rebuilt(room, EXACT, new Random(1), List.of(), ConeLight.times(white, new double[] {60, 60, 60}));
+        SimulatedRebuild rebuilt = new SimulatedRebuild(
+                suspects.shot(), EXACT, new Random(1), List.of(), ConeLight.times(white, new double[] {60, 60, 60}));
         assertThat(first(rebuilt).faults()).extracting(Fault::kind).containsExactly(Fault.Kind.NOT_RECORDED);
     }
 
     /** The places show that something is a stop under; only a light alone tells which of those that reach there it is. */
     @Test
     void theNextReadingIsOneThatTells() {
-        Rebuilt rebuilt = exactly(new Change("edge", new Level(22.5)));
+        SimulatedRebuild rebuilt = exactly(new Change("edge", new Level(22.5)));
         List<ProofReading> read = List.of(rebuilt.read(new Probe("mark", Probe.Way.BACK_LEFT), null));
         List<Wanted> wanted =
                 suspects.shot().lights().stream().map(l -> alone(l.key())).toList();
@@ -150,7 +150,7 @@ class InferenceTest {
 
     @Test
     void whatWasReadOnceIsNotAskedAgain() {
-        Rebuilt rebuilt = exactly(new Change("edge", new Level(22.5)));
+        SimulatedRebuild rebuilt = exactly(new Change("edge", new Level(22.5)));
         List<ProofReading> read = new ArrayList<>(places(rebuilt));
         Wanted edge = alone("edge");
         read.add(read(rebuilt, edge));
@@ -165,7 +165,7 @@ class InferenceTest {
         int runs = 80;
         double[][] off = new double[runs][];
         for (int i = 0; i < runs; i++) {
-            Rebuilt rebuilt = new Rebuilt(room, Spread.USUAL, random, List.of(), null);
+            SimulatedRebuild rebuilt = new SimulatedRebuild(suspects.shot(), Spread.USUAL, random, List.of(), null);
             off[i] = new Evidence(suspects, Spread.USUAL, places(rebuilt))
                     .residual(Evidence.Otherwise.AS_RECORDED, Evidence.Otherwise.AS_RECORDED);
         }
@@ -187,7 +187,7 @@ class InferenceTest {
         Random random = new Random(9);
         int off = 0;
         for (int i = 0; i < 25; i++) {
-            Rebuilt rebuilt = new Rebuilt(room, Spread.USUAL, random, List.of(), null);
+            SimulatedRebuild rebuilt = new SimulatedRebuild(suspects.shot(), Spread.USUAL, random, List.of(), null);
             List<ProofReading> read = places(rebuilt);
             suspects.shot().lights().forEach(l -> read.add(read(rebuilt, alone(l.key()))));
             off += inference.diagnose(read, List.of()).asRecorded() ? 0 : 1;

@@ -5,31 +5,14 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Change;
 import org.oblume.core.colour.ConeLight;
-import org.oblume.core.filter.StockItem;
-import org.oblume.core.geometry.Aim;
-import org.oblume.core.light.Stage;
-import org.oblume.core.photometry.LevelCurve;
-import org.oblume.core.plot.AimSetting;
-import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.ColourTemperature;
-import org.oblume.core.plot.Height;
-import org.oblume.core.plot.Level;
-import org.oblume.core.plot.Modifier;
-import org.oblume.core.plot.Modifiers;
-import org.oblume.core.plot.Place;
-import org.oblume.core.plot.SetStatus;
-import org.oblume.core.plot.Tint;
 import org.oblume.core.proof.Fault.Kind;
-import org.oblume.core.units.Bearing;
-import org.oblume.core.units.Kelvin;
 
 /** Measures how well what is wrong with a rebuild is found: seeded rebuilds of a room, read with a meter; a table as JSON. */
 public final class ProveRebuilds {
@@ -38,26 +21,13 @@ public final class ProveRebuilds {
     private static final double LEAST_PART = 0.05;
 
     private static final int MOST_ASKED = 8;
+    private static final int MOST_DRAWS = 200;
 
     private static final long SEEDS_APART = 1_000_003;
 
     private static final List<Probe.Way> PLACES =
             List.of(Probe.Way.LEFT, Probe.Way.RIGHT, Probe.Way.BACKGROUND, Probe.Way.BACK_LEFT, Probe.Way.BACK_RIGHT);
 
-    private static final List<Kind> AT_A_LIGHT = List.of(
-            Kind.OFF,
-            Kind.LEVEL,
-            Kind.CURVE,
-            Kind.WHITE,
-            Kind.TINT,
-            Kind.FILTER_MISSING,
-            Kind.FILTER_DOUBLED,
-            Kind.FILTER_SWAPPED,
-            Kind.DISTANCE,
-            Kind.HEIGHT,
-            Kind.AIM);
-
-    private final Stage room;
     private final Random random;
     private final long seed;
     private final int runs;
@@ -65,12 +35,12 @@ public final class ProveRebuilds {
     private final Suspects suspects;
     private final Inference inference;
     private final List<String> worth;
+    private final MadeWrong.Draw wrong;
     private final long preparedMs;
     private long inferences;
     private long nanos;
 
     private ProveRebuilds(int number, long seed, int runs, double spread) {
-        this.room = ProofRooms.room(number);
         this.seed = seed;
         this.random = new Random(seed);
         this.runs = runs;
@@ -80,6 +50,7 @@ public final class ProveRebuilds {
         this.preparedMs = (System.nanoTime() - begun) / 1_000_000;
         this.inference = new Inference(suspects, truth);
         this.worth = worth();
+        this.wrong = new MadeWrong.Draw(suspects.shot(), random);
     }
 
     private List<String> worth() {
@@ -102,21 +73,18 @@ public final class ProveRebuilds {
         return keys;
     }
 
-    /** What is wrong: the values that are otherwise. */
-    private record Wrong(String thing, Kind kind, List<Change> changes) {}
-
-    private Wrong wrong(Kind kind, String thing) {
-        for (int attempt = 0; attempt < 200; attempt++) {
-            AttributeValue value = otherwise(kind, thing);
-            if (value != null) {
-                return new Wrong(thing, kind, List.of(new Change(thing, value)));
+    private MadeWrong wrong(Kind kind, String thing) {
+        for (int attempt = 0; attempt < MOST_DRAWS; attempt++) {
+            Optional<MadeWrong> one = wrong.at(kind, thing);
+            if (one.isPresent()) {
+                return one.get();
             }
         }
         throw new IllegalStateException("%s cannot be wrong at %s.".formatted(kind, thing));
     }
 
-    private Wrong wrongAtALight() {
-        return wrong(one(AT_A_LIGHT), one(worth));
+    private MadeWrong wrongAtALight() {
+        return wrong(one(MadeWrong.AT_A_LIGHT), one(worth));
     }
 
     /** Each rebuild is drawn anew, so that the same are drawn however many readings were asked for before. */
@@ -125,94 +93,19 @@ public final class ProveRebuilds {
     }
 
     private <T> T one(List<T> of) {
-        return of.get(random.nextInt(of.size()));
+        return wrong.one(of);
     }
 
-    private double sign() {
-        return random.nextBoolean() ? 1 : -1;
-    }
-
-    private <V extends AttributeValue> V recorded(String thing, Class<V> type) {
-        return room.state().value(thing, type).orElseThrow();
-    }
-
-    private @Nullable AttributeValue otherwise(Kind kind, String thing) {
-        List<Modifier> items =
-                room.state().value(thing, Modifiers.class).map(Modifiers::items).orElse(List.of());
-        return switch (kind) {
-            case OFF -> new SetStatus(SetStatus.State.OFF);
-            case LEVEL -> level(thing);
-            case CURVE -> curve(thing);
-            case WHITE -> white(thing);
-            case TINT -> new Tint(sign() * (0.004 + 0.008 * random.nextDouble()));
-            case FILTER_MISSING -> new Modifiers(List.of());
-            case FILTER_DOUBLED -> new Modifiers(List.of(items.get(0), items.get(0)));
-            case FILTER_SWAPPED, CLOTH_SWAPPED -> new Modifiers(List.of(swapped(items.get(0))));
-            case DISTANCE -> {
-                Place at = recorded(thing, Place.class);
-                double factor =
-                        random.nextBoolean() ? 0.7 + 0.2 * random.nextDouble() : 1.1 + 0.3 * random.nextDouble();
-                yield new Place(at.xM() * factor, at.yM() * factor, at.outside());
-            }
-            case HEIGHT ->
-                new Height(recorded(thing, Height.class).heightM() + sign() * (0.4 + 0.6 * random.nextDouble()));
-            case AIM -> {
-                Aim aim = room.state().aim(thing).orElseThrow();
-                double off = sign() * (5 + 25 * random.nextDouble());
-                yield random.nextBoolean()
-                        ? AimSetting.along(
-                                Bearing.ofDegrees(aim.bearing().degrees() + off).degrees(), aim.tiltDeg())
-                        : Math.abs(aim.tiltDeg() + off) > 90
-                                ? null
-                                : AimSetting.along(aim.bearing().degrees(), aim.tiltDeg() + off);
-            }
-            default -> throw new IllegalArgumentException(kind.name());
-        };
-    }
-
-    private @Nullable AttributeValue level(String thing) {
-        LevelCurve curve = room.placement(thing).piece().lamp().curve();
-        double stops = sign() * one(List.of(1 / 3.0, 0.5, 1.0, 2.0));
-        double output = curve.output(recorded(thing, Level.class).fraction()) * Math.pow(2, stops);
-        return output > 1 ? null : new Level(100 * curve.level(output));
-    }
-
-    /** As the level that would give as much in the recorded curve. */
-    private @Nullable AttributeValue curve(String thing) {
-        LevelCurve curve = room.placement(thing).piece().lamp().curve();
-        double level = recorded(thing, Level.class).fraction();
-        LevelCurve other = one(List.of(LevelCurve.LINEAR, LevelCurve.SQUARE, LevelCurve.S_CURVE));
-        double stops = Math.log(other.output(level) / curve.output(level)) / Math.log(2);
-        return Math.abs(stops) < 0.2 ? null : new Level(100 * curve.level(other.output(level)));
-    }
-
-    private @Nullable AttributeValue white(String thing) {
-        double kelvin = 2800 + 3600 * random.nextDouble();
-        double off = Kelvin.MIRED_PRODUCT / kelvin
-                - Kelvin.MIRED_PRODUCT
-                        / recorded(thing, ColourTemperature.class).kelvin();
-        return Math.abs(off) < 12 ? null : new ColourTemperature(kelvin);
-    }
-
-    private static Modifier swapped(Modifier item, StockItem other) {
-        Modifier instead = Modifier.of(other);
-        return item.frameWidthM() == null ? instead : instead.framed(item.frameWidthM(), item.frameDistanceM());
-    }
-
-    private Modifier swapped(Modifier item) {
-        return swapped(item, one(Stand.ins(ProofRooms.STOCK, item.name())));
-    }
-
-    private Rebuilt rebuilt(List<Wrong> wrong) {
-        return new Rebuilt(
-                room,
+    private SimulatedRebuild rebuilt(List<MadeWrong> wrong) {
+        return new SimulatedRebuild(
+                suspects.shot(),
                 truth,
                 random,
-                wrong.stream().flatMap(w -> w.changes.stream()).toList(),
+                wrong.stream().map(MadeWrong::change).toList(),
                 null);
     }
 
-    private static List<ProofReading> places(Rebuilt rebuilt) {
+    private static List<ProofReading> places(SimulatedRebuild rebuilt) {
         List<ProofReading> read = new ArrayList<>();
         PLACES.forEach(way -> read.add(rebuilt.read(new Probe("mark", way), null)));
         return read;
@@ -237,7 +130,7 @@ public final class ProveRebuilds {
 
     private record Asked(Diagnosis found, int readings) {}
 
-    private Asked ask(Rebuilt rebuilt) {
+    private Asked ask(SimulatedRebuild rebuilt) {
         List<ProofReading> read = places(rebuilt);
         int asked = 0;
         while (true) {
@@ -254,16 +147,17 @@ public final class ProveRebuilds {
         return new TreeSet<>(finding.things());
     }
 
-    private static boolean named(Diagnosis found, Wrong wrong) {
+    private static boolean named(Diagnosis found, MadeWrong wrong) {
         return found.findings().get(0).faults().stream()
-                .anyMatch(f -> f.thing().equals(wrong.thing) && f.kind().sort() == wrong.kind.sort());
+                .anyMatch(f -> f.thing().equals(wrong.thing())
+                        && f.kind().sort() == wrong.kind().sort());
     }
 
     private double healthy() {
         int off = 0;
         for (int i = 0; i < runs; i++) {
             draw(i);
-            Rebuilt rebuilt = rebuilt(List.of());
+            SimulatedRebuild rebuilt = rebuilt(List.of());
             List<ProofReading> read = new ArrayList<>();
             List<ProofReading> all = new ArrayList<>(places(rebuilt));
             suspects.shot()
@@ -290,7 +184,7 @@ public final class ProveRebuilds {
         table.put("suspects", suspects.faults().size());
         table.put("prepared, ms", preparedMs);
         table.put("healthy, called off, %", healthy());
-        one(table, "one fault", AT_A_LIGHT);
+        one(table, "one fault", MadeWrong.AT_A_LIGHT);
         one(table, "tint", List.of(Kind.TINT));
         two(table, "filter and distance on one light", () -> {
             String thing = one(worth);
@@ -299,9 +193,9 @@ public final class ProveRebuilds {
                     wrong(Kind.DISTANCE, thing));
         });
         two(table, "two lights", () -> {
-            Wrong first = wrongAtALight();
-            Wrong second = wrongAtALight();
-            while (second.thing.equals(first.thing)) {
+            MadeWrong first = wrongAtALight();
+            MadeWrong second = wrongAtALight();
+            while (second.thing().equals(first.thing())) {
                 second = wrongAtALight();
             }
             return List.of(first, second);
@@ -325,21 +219,21 @@ public final class ProveRebuilds {
         Map<Kind, int[]> byKind = new LinkedHashMap<>();
         for (int i = 0; i < runs; i++) {
             draw(i);
-            Wrong wrong = wrong(one(kinds), one(worth));
-            Rebuilt rebuilt = rebuilt(List.of(wrong));
+            MadeWrong wrong = wrong(one(kinds), one(worth));
+            SimulatedRebuild rebuilt = rebuilt(List.of(wrong));
             if (inference
                     .diagnose(places(rebuilt), List.of())
                     .findings()
                     .get(0)
                     .things()
-                    .equals(List.of(wrong.thing))) {
+                    .equals(List.of(wrong.thing()))) {
                 first++;
             }
             Asked asked = ask(rebuilt);
             readings += asked.readings;
             told += asked.found.asRecorded() ? 0 : 1;
-            boolean right = things(asked.found.findings().get(0)).equals(Set.of(wrong.thing));
-            int[] count = byKind.computeIfAbsent(wrong.kind, k -> new int[3]);
+            boolean right = things(asked.found.findings().get(0)).equals(Set.of(wrong.thing()));
+            int[] count = byKind.computeIfAbsent(wrong.kind(), k -> new int[3]);
             count[0]++;
             if (right) {
                 light++;
@@ -362,7 +256,7 @@ public final class ProveRebuilds {
                         .collect(Collectors.joining("; ")));
     }
 
-    private void two(Map<String, Object> table, String name, Supplier<List<Wrong>> draw) {
+    private void two(Map<String, Object> table, String name, Supplier<List<MadeWrong>> draw) {
         int both = 0;
         int first = 0;
         int things = 0;
@@ -370,10 +264,10 @@ public final class ProveRebuilds {
         int told = 0;
         for (int i = 0; i < runs; i++) {
             draw(i);
-            List<Wrong> wrong = draw.get();
+            List<MadeWrong> wrong = draw.get();
             Asked asked = ask(rebuilt(wrong));
             readings += asked.readings;
-            Set<String> at = wrong.stream().map(Wrong::thing).collect(Collectors.toCollection(TreeSet::new));
+            Set<String> at = wrong.stream().map(MadeWrong::thing).collect(Collectors.toCollection(TreeSet::new));
             told += asked.found.asRecorded() ? 0 : 1;
             things += things(asked.found.findings().get(0)).equals(at) ? 1 : 0;
             first += named(asked.found, wrong.get(0)) ? 1 : 0;

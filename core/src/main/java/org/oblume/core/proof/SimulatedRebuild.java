@@ -2,25 +2,28 @@ package org.oblume.core.proof;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.LookState;
 import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.ConeLight;
 import org.oblume.core.light.ShotLighting;
-import org.oblume.core.light.Stage;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Kelvin;
 
-/** A rebuild as it really stands: every light a little off, and perhaps something wrong; and the meter that reads it. */
-final class Rebuilt {
+/**
+ * A rebuild as it really stands: every light a little off, and perhaps something wrong; and the meter that reads it (model: what comes to
+ * the meter is predicted, the lights by their calibrations).
+ */
+public final class SimulatedRebuild {
 
-    private final Stage room;
+    /** Darker than this a meter reads nothing, lux. */
+    private static final double DARKEST_LUX = 0.1;
+
+    private final List<String> keys;
     private final Spread spread;
     private final Random random;
     private final double[][] off;
@@ -31,25 +34,26 @@ final class Rebuilt {
      * @param wrong what is otherwise, on purpose
      * @param stray light that nobody recorded, channels, or null
      */
-    Rebuilt(Stage room, Spread spread, Random random, List<Change> wrong, double @Nullable [] stray) {
-        this.room = room;
+    public SimulatedRebuild(
+            Recorded shot, Spread spread, Random random, List<Change> wrong, double @Nullable [] stray) {
+        this.keys = shot.lights().stream().map(Placement::key).toList();
         this.spread = spread;
         this.random = random;
         this.stray = stray;
-        List<Change> values = new ArrayList<>(Recorded.values(room.state()));
+        List<Change> values = new ArrayList<>(Recorded.values(shot.state()));
         values.addAll(wrong);
-        List<Placement> lights = room.light().lights();
+        List<Placement> lights = shot.lights();
         LookState there = new LookState("there", values);
         for (Placement one : lights) {
-            Place place = there.value(one.key(), Place.class).orElseThrow();
-            double up = there.value(one.key(), Height.class).orElseThrow().heightM();
-            values.add(new Change(
-                    one.key(),
-                    new Place(
-                            place.xM() + spread.metres() * random.nextGaussian(),
-                            place.yM() + spread.metres() * random.nextGaussian(),
-                            place.outside())));
-            values.add(new Change(one.key(), new Height(up + spread.metres() * random.nextGaussian())));
+            double x = spread.metres() * random.nextGaussian();
+            double y = spread.metres() * random.nextGaussian();
+            double up = spread.metres() * random.nextGaussian();
+            there.value(one.key(), Place.class)
+                    .map(p -> new Place(p.xM() + x, p.yM() + y, p.outside()))
+                    .ifPresent(p -> values.add(new Change(one.key(), p)));
+            there.value(one.key(), Height.class)
+                    .map(h -> new Height(h.heightM() + up))
+                    .ifPresent(h -> values.add(new Change(one.key(), h)));
         }
         this.off = lights.stream()
                 .map(l -> new double[] {
@@ -58,14 +62,13 @@ final class Rebuilt {
                     spread.duv() * random.nextGaussian()
                 })
                 .toArray(double[][]::new);
-        this.light = ShotLighting.of(room.set(), room.placements(), new LookState("there", values), Set.of(), Map.of());
+        this.light = shot.as(values);
     }
 
     /** Reads a probe with a colour meter. */
-    ProofReading read(Probe probe, @Nullable String alone) {
+    public ProofReading read(Probe probe, @Nullable String alone) {
         List<double[]> brought = probe.brought(light);
         double[] sum = new double[ConeLight.CHANNELS];
-        List<String> keys = room.light().lights().stream().map(Placement::key).toList();
         for (int i = 0; i < brought.size(); i++) {
             String key = light.lights().get(i).key();
             if (alone == null || alone.equals(key)) {
@@ -81,8 +84,8 @@ final class Rebuilt {
             }
         }
         double lux = ConeLight.luminance(sum) * Math.pow(2, spread.meterStops() * random.nextGaussian());
-        if (lux < 0.1) {
-            return new ProofReading(probe, alone, 0.1, null, null);
+        if (lux < DARKEST_LUX) {
+            return new ProofReading(probe, alone, DARKEST_LUX, null, null);
         }
         ColourReading white = ConeLight.mix(sum).reading();
         return new ProofReading(

@@ -1,0 +1,180 @@
+package org.oblume.core.proof;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.units.Kelvin;
+import org.oblume.core.units.Refusal;
+
+/**
+ * A rebuild in which something is wrong on purpose, to be found with the meter. It is seeded: the same seed hides the same. What is read is
+ * predicted of lights as they then stand, with the spreads of a rebuild and of a meter (model).
+ */
+public final class Drill {
+
+    private static final int MOST_DRAWS = 500;
+
+    /** How plain it is: what differs by less at every reading that can be made nobody finds, spreads. */
+    private static final double LEAST_SPREADS = 4;
+
+    private static final double PLAIN_SPREADS = 10;
+
+    private static final List<Fault.Kind> PLAIN_KINDS = List.of(
+            Fault.Kind.OFF,
+            Fault.Kind.LEVEL,
+            Fault.Kind.WHITE,
+            Fault.Kind.FILTER_MISSING,
+            Fault.Kind.FILTER_SWAPPED,
+            Fault.Kind.AIM);
+
+    /** How hard it is to find. */
+    public enum Difficulty {
+        /** One thing, plain to see. */
+        PLAIN("one thing, plain to see"),
+        ONE("one thing, small or large"),
+        /** Two things at two lights. */
+        TWO("two things at once");
+
+        private final String label;
+
+        Difficulty(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    private final Suspects suspects;
+    private final List<MadeWrong> hidden;
+    private final SimulatedRebuild there;
+    private final List<ProofReading> read = new ArrayList<>();
+
+    private Drill(Suspects suspects, List<MadeWrong> hidden, SimulatedRebuild there) {
+        this.suspects = suspects;
+        this.hidden = hidden;
+        this.there = there;
+    }
+
+    /**
+     * Hides something.
+     *
+     * @throws Refusal when nothing that could be found can be wrong in this shot
+     */
+    public static Drill of(Suspects suspects, long seed, Difficulty difficulty) {
+        Recorded shot = suspects.shot();
+        Random random = new Random(seed);
+        MadeWrong.Draw draw = new MadeWrong.Draw(shot, random);
+        List<String> lights = shot.lights().stream().map(Placement::key).toList();
+        if (lights.isEmpty() || shot.marks().isEmpty()) {
+            throw new Refusal("A drill needs a shot with a mark and lights that are on: choose another shot.");
+        }
+        List<MadeWrong> hidden = new ArrayList<>();
+        int wanted = difficulty == Difficulty.TWO ? 2 : 1;
+        double least = difficulty == Difficulty.PLAIN ? PLAIN_SPREADS : LEAST_SPREADS;
+        List<Fault.Kind> kinds = difficulty == Difficulty.PLAIN ? PLAIN_KINDS : MadeWrong.AT_A_LIGHT;
+        for (int attempt = 0; attempt < MOST_DRAWS && hidden.size() < wanted; attempt++) {
+            String light = draw.one(lights);
+            draw.at(draw.one(kinds), light)
+                    .filter(w -> hidden.stream().noneMatch(h -> h.thing().equals(light)))
+                    .filter(w -> spreads(shot, w) >= least)
+                    .ifPresent(hidden::add);
+        }
+        if (hidden.size() < wanted) {
+            throw new Refusal("Nothing in this shot could be wrong so that a meter tells it: choose another shot.");
+        }
+        return new Drill(
+                suspects,
+                List.copyOf(hidden),
+                new SimulatedRebuild(
+                        shot,
+                        Spread.USUAL,
+                        random,
+                        hidden.stream().map(MadeWrong::change).toList(),
+                        null));
+    }
+
+    /** How far off the plainest reading is that can be made, spreads of a light and a meter. */
+    private static double spreads(Recorded shot, MadeWrong wrong) {
+        Spread usual = Spread.USUAL;
+        Spread none = new Spread(1e-9, 1e-9, 1e-9, 1e-9, 1e-9, 1e-9, 1e-9);
+        SimulatedRebuild before = new SimulatedRebuild(shot, none, new Random(0), List.of(), null);
+        SimulatedRebuild after;
+        try {
+            after = new SimulatedRebuild(shot, none, new Random(0), List.of(wrong.change()), null);
+        } catch (Refusal cannotBe) {
+            return 0;
+        }
+        return MeterReadings.wanted(shot, List.of()).stream()
+                .mapToDouble(w -> {
+                    ProofReading one = before.read(w.probe(), w.alone());
+                    ProofReading other = after.read(w.probe(), w.alone());
+                    return one.lux() == null || other.lux() == null
+                            ? 0
+                            : Math.abs(Math.log(other.lux() / one.lux()) / Math.log(2))
+                                            / Math.hypot(usual.stops(), usual.meterStops())
+                                    + (one.kelvin() == null || other.kelvin() == null
+                                            ? 0
+                                            : Math.abs(Kelvin.MIRED_PRODUCT / other.kelvin()
+                                                            - Kelvin.MIRED_PRODUCT / one.kelvin())
+                                                    / Math.hypot(usual.mired(), usual.meterMired()))
+                                    + (one.duv() == null || other.duv() == null
+                                            ? 0
+                                            : Math.abs(other.duv() - one.duv())
+                                                    / Math.hypot(usual.duv(), usual.meterDuv()));
+                })
+                .max()
+                .orElse(0);
+    }
+
+    /** What can be read: each place under all lights, each light alone. */
+    public List<ProofReading.Wanted> readable() {
+        return MeterReadings.wanted(suspects.shot(), List.of());
+    }
+
+    /**
+     * Reads it with a meter.
+     *
+     * @throws Refusal when that cannot be read here
+     */
+    public ProofReading read(ProofReading.Wanted wanted) {
+        if (!readable().contains(wanted)) {
+            throw new Refusal("That cannot be read in this drill: choose a light and a place of the list.");
+        }
+        ProofReading now = there.read(wanted.probe(), wanted.alone());
+        read.add(now);
+        return now;
+    }
+
+    public List<ProofReading> readings() {
+        return List.copyOf(read);
+    }
+
+    /** What is wrong, in the order in which it was hidden. */
+    public List<MadeWrong> hidden() {
+        return hidden;
+    }
+
+    /** Whether these are the things that something is wrong at. */
+    public boolean isFoundBy(Set<String> things) {
+        return hidden.stream().map(MadeWrong::thing).collect(Collectors.toSet()).equals(things);
+    }
+
+    /** What was likeliest after each reading, by all that had been read until then; in their order. */
+    public List<Optional<Diagnosis.Finding>> told() {
+        Inference inference = new Inference(suspects, Spread.USUAL);
+        return Stream.iterate(1, n -> n + 1)
+                .limit(read.size())
+                .map(n -> inference.diagnose(read.subList(0, n), List.of()))
+                .map(found -> found.asRecorded()
+                        ? Optional.<Diagnosis.Finding>empty()
+                        : found.findings().stream().findFirst())
+                .toList();
+    }
+}
