@@ -7,6 +7,7 @@ const views = {
   BookView: () => import('./views/BookView.vue'),
   CarryView: () => import('./views/CarryView.vue'),
   CompareView: () => import('./views/CompareView.vue'),
+  DrillView: () => import('./views/DrillView.vue'),
   JoinView: () => import('./views/JoinView.vue'),
   LightView: () => import('./views/LightView.vue'),
   LogView: () => import('./views/LogView.vue'),
@@ -104,6 +105,12 @@ export const router = createRouter({
         runId: Number(r.query.run) || undefined,
         begun: r.query.line ? String(r.query.line) : undefined,
       }),
+    },
+    {
+      path: '/shots/:id(\\d+)/drill',
+      name: 'drill',
+      component: views.DrillView,
+      props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {
       path: '/shots/:id(\\d+)/match',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRouter } from 'vue-router'
 import { answer, api } from '@/api/client'
 import { useRead } from '@/api/reads'
 import type { Meter, ReadingView } from '@/api/types'
@@ -22,6 +22,7 @@ import { useSettings } from '@/stores/settings'
 const props = defineProps<{ shotId: number; runId?: number; begun?: string }>()
 defineEmits<{ spine: [] }>()
 const outbox = useOutbox()
+const router = useRouter()
 const settings = useSettings()
 const session = useSession()
 const read = useRead('meter', () => ({ shotId: props.shotId, run: props.runId }))
@@ -37,6 +38,7 @@ const waiting = computed(() =>
   ),
 )
 const actions = computed(() => [
+  { name: 'Drill', run: () => router.push({ name: 'drill', params: { id: props.shotId } }) },
   onPaper([
     {
       name: 'Reading log',

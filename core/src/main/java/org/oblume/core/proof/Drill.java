@@ -7,6 +7,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.oblume.core.carry.Change;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Kelvin;
 import org.oblume.core.units.Refusal;
@@ -54,12 +55,14 @@ public final class Drill {
     private final Suspects suspects;
     private final List<MadeWrong> hidden;
     private final SimulatedRebuild there;
+    private final SimulatedRebuild asRecorded;
     private final List<ProofReading> read = new ArrayList<>();
 
     private Drill(Suspects suspects, List<MadeWrong> hidden, SimulatedRebuild there) {
         this.suspects = suspects;
         this.hidden = hidden;
         this.there = there;
+        this.asRecorded = exactly(suspects.shot());
     }
 
     /**
@@ -100,14 +103,17 @@ public final class Drill {
                         null));
     }
 
+    private static SimulatedRebuild exactly(Recorded shot, Change... wrong) {
+        return new SimulatedRebuild(shot, Spread.EXACT, new Random(0), List.of(wrong), null);
+    }
+
     /** How far off the plainest reading is that can be made, spreads of a light and a meter. */
     private static double spreads(Recorded shot, MadeWrong wrong) {
         Spread usual = Spread.USUAL;
-        Spread none = new Spread(1e-9, 1e-9, 1e-9, 1e-9, 1e-9, 1e-9, 1e-9);
-        SimulatedRebuild before = new SimulatedRebuild(shot, none, new Random(0), List.of(), null);
+        SimulatedRebuild before = exactly(shot);
         SimulatedRebuild after;
         try {
-            after = new SimulatedRebuild(shot, none, new Random(0), List.of(wrong.change()), null);
+            after = exactly(shot, wrong.change());
         } catch (Refusal cannotBe) {
             return 0;
         }
@@ -150,6 +156,15 @@ public final class Drill {
         ProofReading now = there.read(wanted.probe(), wanted.alone());
         read.add(now);
         return now;
+    }
+
+    /** What it would read as recorded. */
+    public ProofReading recorded(ProofReading.Wanted wanted) {
+        return asRecorded.read(wanted.probe(), wanted.alone());
+    }
+
+    public Recorded shot() {
+        return suspects.shot();
     }
 
     public List<ProofReading> readings() {

@@ -73,12 +73,12 @@ public record MadeWrong(String thing, Fault.Kind kind, Change change, String wor
                 String was = shot.value(placement, v.getClass())
                         .map(AttributeValue::say)
                         .orElse("nothing");
+                String what = v instanceof SetStatus ? "" : Attribute.of(v).label() + " ";
                 return new MadeWrong(
                         thing,
                         kind,
                         new Change(thing, v),
-                        "%s: %s %s, recorded %s"
-                                .formatted(placement.name(), Attribute.of(v).label(), v.say(), was));
+                        "%s: %s%s, recorded %s".formatted(placement.name(), what, v.say(), was));
             });
         }
 

@@ -12,6 +12,7 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.carry.LookState;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.colour.ConeLight;
+import org.oblume.core.exposure.Exposure;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
@@ -93,6 +94,11 @@ public final class Recorded {
         return light;
     }
 
+    /** The camera's exposure; empty until it is recorded. */
+    public Optional<Exposure> camera() {
+        return light.metering().map(ShotLighting.Metering::exposure);
+    }
+
     /** What stands on set and gives no light: boards, flags, frames, nets. */
     List<Placement> grip() {
         return placements.stream()
@@ -172,7 +178,7 @@ public final class Recorded {
     }
 
     /** A thing of the scene by its key. */
-    Placement placement(String key) {
+    public Placement placement(String key) {
         return placements.stream().filter(p -> p.key().equals(key)).findFirst().orElseThrow();
     }
 

@@ -17,6 +17,9 @@ public record Spread(
     /** Stands put by tape, a hand-held meter; predictions that were calibrated. */
     public static final Spread USUAL = new Spread(0.08, 3, 0.001, 0.05, 0.06, 2.5, 0.001);
 
+    /** As good as exact. */
+    static final Spread EXACT = new Spread(1e-9, 1e-9, 1e-9, 1e-9, 1e-9, 1e-9, 1e-9);
+
     /**
      * The same, and each light's prediction is only this well known besides.
      *

@@ -1,25 +1,15 @@
 package org.oblume.server.proof;
 
-import com.github.benmanes.caffeine.cache.AsyncCache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
-import org.oblume.core.carry.Change;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
-import org.oblume.core.filter.StockItem;
-import org.oblume.core.photometry.Calibration;
 import org.oblume.core.proof.Diagnosis;
 import org.oblume.core.proof.Fault;
 import org.oblume.core.proof.Inference;
 import org.oblume.core.proof.MeterReadings;
 import org.oblume.core.proof.ProofReading;
-import org.oblume.core.proof.Recorded;
 import org.oblume.core.proof.Spread;
 import org.oblume.core.proof.Suspects;
 import org.oblume.server.kit.KitService;
@@ -27,16 +17,14 @@ import org.oblume.server.metering.LightCalibrations;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
-import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Finds what is wrong with a rebuild. All that could be wrong is worked out once for a record, beside the calls. */
 @Service
 @Transactional(readOnly = true)
-class ProofService implements DisposableBean {
+class ProofService {
 
-    private static final int RUNS_AT_ONCE = 6;
     private static final int MOST_FINDINGS = 4;
     private static final int WHOLE = 100;
     /** Less of it is not told: hardly anything else explains the readings worse. */
@@ -46,58 +34,30 @@ class ProofService implements DisposableBean {
     private final MeterService meter;
     private final LightCalibrations calibrations;
     private final KitService kit;
-    private final ExecutorService working = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "suspects");
-        thread.setDaemon(true);
-        return thread;
-    });
-    private final AsyncCache<Light, Suspects> known =
-            Caffeine.newBuilder().maximumSize(RUNS_AT_ONCE).executor(working).buildAsync();
+    private final KnownSuspects known;
 
-    /** All that the light of a rebuild rests on: as long as it is the same, so is all that could be wrong with it. */
-    private record Light(
-            SceneRecord scene,
-            ShotState state,
-            List<Change> values,
-            Map<String, Calibration> calibrations,
-            List<StockItem> stock) {
-
-        Suspects suspects() {
-            return Suspects.of(new Recorded(scene.set(), scene.placements(), state, calibrations, stock));
-        }
-
-        private List<Object> all() {
-            return List.of(scene.set(), scene.placements(), values, calibrations, stock);
-        }
-
-        @Override
-        public boolean equals(@Nullable Object other) {
-            return other instanceof Light light && all().equals(light.all());
-        }
-
-        @Override
-        public int hashCode() {
-            return all().hashCode();
-        }
-    }
-
-    ProofService(RebuildService rebuild, MeterService meter, LightCalibrations calibrations, KitService kit) {
+    ProofService(
+            RebuildService rebuild,
+            MeterService meter,
+            LightCalibrations calibrations,
+            KitService kit,
+            KnownSuspects known) {
         this.rebuild = rebuild;
         this.meter = meter;
         this.calibrations = calibrations;
         this.kit = kit;
+        this.known = known;
     }
 
     DiagnosisView diagnosis(long runId) {
         BuiltRun run = rebuild.built(runId);
         ShotState state = run.built().state();
-        Light light = new Light(
-                run.built().scene(),
-                state,
-                Recorded.values(state),
-                run.built().calibrations(calibrations.of(run.record())),
-                kit.stock());
-        Suspects suspects = known.get(light, Light::suspects).getNow(null);
+        Suspects suspects = known.of(
+                        run.built().scene(),
+                        state,
+                        run.built().calibrations(calibrations.of(run.record())),
+                        kit.stock())
+                .getNow(null);
         if (suspects == null) {
             return DiagnosisView.NOT_READY;
         }
@@ -153,10 +113,5 @@ class ProofService implements DisposableBean {
         return place.equals("lit cheek")
                 ? "all at %s ".formatted(mark)
                 : "%s at %s ".formatted(place.replace(" cheek", ""), mark);
-    }
-
-    @Override
-    public void destroy() {
-        working.shutdownNow();
     }
 }
