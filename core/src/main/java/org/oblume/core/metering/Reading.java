@@ -28,7 +28,7 @@ import org.oblume.core.units.Refusal;
  * @param signals on the monitor, all lights
  * @param confirmedBy who said that it is so though something cannot be as recorded, 1 to 60 characters, or null
  * @param turned how the meter was held for a light alone, or null for towards that light
- * @param places all lights at other places of the mark, each at most once; none in readings of earlier versions
+ * @param elsewhere all lights at other places of the mark, each at most once; null for none, as in readings of earlier versions
  */
 public record Reading(
         String mark,
@@ -41,7 +41,7 @@ public record Reading(
         Signals signals,
         @Nullable Turned turned,
         @Nullable String confirmedBy,
-        List<PlaceReading> places) {
+        @Nullable List<PlaceReading> elsewhere) {
 
     /** More than any light meter tells, and more than the sun gives. */
     private static final double MOST_LUX = 200_000;
@@ -51,7 +51,8 @@ public record Reading(
     private static final int LONGEST_NAME = 60;
 
     public Reading {
-        places = places == null ? List.of() : List.copyOf(places);
+        elsewhere = elsewhere == null || elsewhere.isEmpty() ? null : List.copyOf(elsewhere);
+        List<PlaceReading> places = elsewhere == null ? List.of() : elsewhere;
         check("The reading", lux);
         check("The reading of the shadow cheek", shadowLux);
         check("The reading of the background", backgroundLux);
@@ -104,6 +105,11 @@ public record Reading(
         this(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, null, null, List.of());
     }
 
+    /** All lights at other places of the mark. */
+    public List<PlaceReading> places() {
+        return elsewhere == null ? List.of() : elsewhere;
+    }
+
     /** How the meter is held for a light alone. */
     public Turned towards() {
         return turned == null ? Turned.TO_LIGHT : turned;
@@ -111,7 +117,7 @@ public record Reading(
 
     /** The same, and somebody says that it is so. */
     public Reading confirmed(String person) {
-        return new Reading(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, turned, person, places);
+        return new Reading(mark, alone, lux, shadowLux, backgroundLux, kelvin, duv, signals, turned, person, elsewhere);
     }
 
     /**
@@ -166,7 +172,7 @@ public record Reading(
         }
         metric.addAll(both);
         imperial.addAll(both);
-        for (PlaceReading place : places) {
+        for (PlaceReading place : places()) {
             String where = place.label() + " ";
             say(metric, imperial, where, place.lux(), camera);
             List<String> more = new ArrayList<>();

@@ -16,6 +16,10 @@ final class FormatVersion {
     /** Says what was exchanged, how the place is, and what changes within a shot. */
     static final int FOURTH = 4;
 
+    /** Says what was read at other places than the cheeks and the background. */
+    static final int FIFTH = 5;
+
+    private static final Set<String> SINCE_FIFTH = Set.of("elsewhere");
     private static final Set<String> ATTRIBUTES_SINCE_FOURTH = Set.of("UNIT", "CONDITION", "CUE");
     private static final Set<String> EFFECTS_SINCE_FOURTH = Set.of("FIRE", "BEACON");
     private static final Set<String> SINCE_THIRD = Set.of("taped", "polar", "alongWall", "onLandmark", "looked");
@@ -26,6 +30,9 @@ final class FormatVersion {
 
     /** @param file whose version is not looked at */
     static int of(JsonNode file) {
+        if (says(file, SINCE_FIFTH)) {
+            return FIFTH;
+        }
         for (JsonNode shot : file.path("shots")) {
             for (JsonNode knot : shot.path("knots")) {
                 JsonNode value = knot.path("value");

@@ -243,7 +243,13 @@ class MatchOverHttpTest {
                 .isEqualTo("Not proved. Nobody read in this rebuild: all lights at Repairer, shadow cheek.");
         readIn(shot, run, "shadow %.1f lux".formatted(shadowLux));
         assertThat(api.get(verdict).body().at("/match/title").asText()).isEqualTo("Holds.");
-        readIn(shot, run, "all %.1f lux".formatted(litLux * 2));
+        String twice = "{\"line\":\"all %.1f lux\",\"run\":%d,\"sure\":%s}";
+        assertThat(api.post("/api/shots/%d/readings".formatted(shot), twice.formatted(litLux * 2, run, false))
+                        .detail())
+                .contains("It read as predicted here before", "another meter");
+        assertThat(api.post("/api/shots/%d/readings".formatted(shot), twice.formatted(litLux * 2, run, true))
+                        .status())
+                .isEqualTo(201);
         JsonNode off = api.get(verdict).body();
         assertThat(off.at("/match/standing").asText()).isEqualTo("DOES_NOT_HOLD");
         assertThat(off.at("/match/title").asText()).isEqualTo("Does not hold. Lit cheek is 1.0 over.");

@@ -77,7 +77,7 @@ class MeterOverHttpTest {
         "'54',could be a stop",
         "'T4 T5.6',gives two readings for the lit cheek",
         "'999999 lux',out of range",
-        "'key alone lit 54',leave out cheeks"
+        "'key alone lit 54',leave out other places"
     })
     void whatIsNotUnderstoodIsRefusedOnItsFieldInWords(String typed, String sentence) {
         Answer refused = api.post(readings(), line(typed));
