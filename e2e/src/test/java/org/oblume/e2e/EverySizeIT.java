@@ -104,6 +104,7 @@ class EverySizeIT {
             "/shots/4C/light",
             "/shots/4C/carry",
             "/shots/4C/meter",
+            "/shots/4C/drill",
             "/shots/4C/match",
             "/shots/4C/walk",
             "/shots/4C/rebuild",
