@@ -160,13 +160,13 @@ public record Reading(
         List<String> metric = new ArrayList<>();
         List<String> imperial = new ArrayList<>();
         say(metric, imperial, "", lux, camera);
+        if (kelvin != null) {
+            metric.add(white(kelvin, duv));
+            imperial.add(white(kelvin, duv));
+        }
         say(metric, imperial, "shadow ", shadowLux, camera);
         say(metric, imperial, "background ", backgroundLux, camera);
-        List<String> both = new ArrayList<>();
-        if (kelvin != null) {
-            both.add(white(kelvin, duv));
-        }
-        both.addAll(signals.say());
+        List<String> both = new ArrayList<>(signals.say());
         if (turned == Turned.TO_LENS) {
             both.add("to the lens");
         }
