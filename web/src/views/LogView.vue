@@ -135,7 +135,11 @@ function look(revision: ClosedRevision) {
             {{ plot.based ? `everything carries from ${plot.based}` : 'nothing is recorded yet' }}.
           </p>
           <ol>
-            <li v-for="(c, i) in past" :key="`${c.event} ${c.kind} ${c.placement} ${c.label} ${c.at}`" class="entry past">
+            <li
+              v-for="(c, i) in past"
+              :key="`${c.event} ${c.kind} ${c.placement} ${c.label} ${c.at}`"
+              class="entry past"
+            >
               <span class="min-w-0 grow">
                 <b class="font-strong">{{ c.name }}</b> {{ c.label }}
                 <span v-if="c.kind === 'LOOKED'"
