@@ -102,8 +102,36 @@ final class ProofRooms {
         return room;
     }
 
-    static Recorded recorded(int number) {
+    /**
+     * The same with more lights in a ring about the mark.
+     *
+     * @param lights 6 or more
+     */
+    private static Stage room(int number, int lights) {
         Stage room = room(number);
+        for (int i = 6; i < lights; i++) {
+            double turn = 2 * Math.PI * i / lights;
+            String key = "more-" + i;
+            room.head(
+                            key,
+                            Role.FILL,
+                            LevelCurve.LINEAR,
+                            2.8 * Math.cos(turn),
+                            2.8 * Math.sin(turn),
+                            2 + i % 3 * 0.2,
+                            hung("Quarter CTO"))
+                    .tie(key, new Level(20))
+                    .tie(key, new ColourTemperature(4300));
+        }
+        return room;
+    }
+
+    static Recorded recorded(int number) {
+        return recorded(number, 6);
+    }
+
+    static Recorded recorded(int number, int lights) {
+        Stage room = room(number, lights);
         return new Recorded(room.set(), room.placements(), room.state(), Map.of(), STOCK);
     }
 }

@@ -22,6 +22,8 @@ public final class ProveRebuilds {
 
     private static final int MOST_ASKED = 8;
     private static final int MOST_DRAWS = 200;
+    private static final List<Integer> LIGHTS = List.of(6, 12, 24);
+    private static final int TIMES = 5;
 
     private static final long SEEDS_APART = 1_000_003;
 
@@ -29,6 +31,7 @@ public final class ProveRebuilds {
             List.of(Probe.Way.LEFT, Probe.Way.RIGHT, Probe.Way.BACKGROUND, Probe.Way.BACK_LEFT, Probe.Way.BACK_RIGHT);
 
     private final Random random;
+    private final int number;
     private final long seed;
     private final int runs;
     private final Spread truth;
@@ -41,6 +44,7 @@ public final class ProveRebuilds {
     private long nanos;
 
     private ProveRebuilds(int number, long seed, int runs, double spread) {
+        this.number = number;
         this.seed = seed;
         this.random = new Random(seed);
         this.runs = runs;
@@ -207,7 +211,34 @@ public final class ProveRebuilds {
                         wrong(one(List.of(Kind.FILTER_MISSING, Kind.FILTER_SWAPPED)), one(worth)),
                         wrong(Kind.CLOTH_SWAPPED, "overhead")));
         table.put("inference, ms", Math.round(10.0 * nanos / inferences / 1e6) / 10.0);
+        LIGHTS.forEach(lights -> timed(table, lights));
         return table;
+    }
+
+    /** How long it takes with more lights, five places and three of them alone read. */
+    private void timed(Map<String, Object> table, int lights) {
+        long begun = System.nanoTime();
+        Suspects many = Suspects.of(ProofRooms.recorded(number, lights));
+        long prepared = System.nanoTime();
+        SimulatedRebuild rebuilt = new SimulatedRebuild(many.shot(), truth, random, List.of(), null);
+        List<ProofReading> read = places(rebuilt);
+        many.shot().lights().stream()
+                .limit(3)
+                .forEach(l -> read.add(rebuilt.read(new Probe("mark", Probe.Way.TO_LIGHT), l.key())));
+        Inference asked = new Inference(many, truth);
+        List<ProofReading.Wanted> wanted = MeterReadings.wanted(many.shot(), read);
+        asked.diagnose(read, wanted);
+        long warm = System.nanoTime();
+        for (int i = 0; i < TIMES; i++) {
+            asked.diagnose(read, wanted);
+        }
+        table.put(
+                "%d lights: causes; prepared, ms; inference, ms".formatted(lights),
+                "%d; %d; %d"
+                        .formatted(
+                                many.faults().size(),
+                                (prepared - begun) / 1_000_000,
+                                (System.nanoTime() - warm) / TIMES / 1_000_000));
     }
 
     private void one(Map<String, Object> table, String name, List<Kind> kinds) {
