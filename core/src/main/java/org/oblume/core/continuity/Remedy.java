@@ -172,10 +172,12 @@ final class Remedy {
         }
         Lamp lamp = source.piece().lamp();
         double now = state.level(source.key());
-        return lamp == null
-                || now <= 0
-                || lamp.curve().output(now) * factor <= 1 + JUST_FULL
-                || at.of(source.key()).straight();
+        if (lamp == null || now <= 0 || at.of(source.key()).straight()) {
+            return true;
+        }
+        double output = lamp.curve().output(now) * factor;
+        return output <= 1 + JUST_FULL
+                && Percent.ofFraction(lamp.curve().level(Math.min(1, output))).value() >= lamp.lowestPercent();
     }
 
     private Optional<Phrase> exposed(Placement key, double factor) {

@@ -141,7 +141,7 @@ public final class ReadingLine {
         }
 
         private List<PlaceReading> places() {
-            return Stream.of(light, kelvins, signal)
+            return Stream.of(light, kelvins, duvs, signal)
                     .flatMap(m -> m.keySet().stream())
                     .distinct()
                     .filter(where -> !where.equals("lit"))
@@ -156,6 +156,9 @@ public final class ReadingLine {
             Double lux = "shadow".equals(where) || "background".equals(where) ? null : light.get(where);
             Double percent = own ? signal.get(where) : null;
             Double kelvin = kelvins.get(where);
+            if (kelvin == null && duvs.containsKey(where)) {
+                throw Reading.tintAlone();
+            }
             if (lux == null && percent == null && kelvin == null) {
                 if (!own && signal.containsKey(where) && !ON_THE_MONITOR.contains(where)) {
                     throw new Refusal(

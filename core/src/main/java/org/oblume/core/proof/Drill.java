@@ -36,20 +36,11 @@ public final class Drill {
     /** How hard it is to find. */
     public enum Difficulty {
         /** One thing, plain to see. */
-        PLAIN("one thing, plain to see"),
-        ONE("one thing, small or large"),
+        PLAIN,
+        /** One thing, small or large. */
+        ONE,
         /** Two things at two lights. */
-        TWO("two things at once");
-
-        private final String label;
-
-        Difficulty(String label) {
-            this.label = label;
-        }
-
-        public String label() {
-            return label;
-        }
+        TWO
     }
 
     private final Suspects suspects;

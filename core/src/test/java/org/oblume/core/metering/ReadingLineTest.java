@@ -63,6 +63,12 @@ class ReadingLineTest {
         assertThat(reading.say(null).metric()).contains("back left 200 lux, 5600 K", "shadow cheek 3600 K 0.003");
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"T4, shadow +0.003", "T4, shadow T2 +0.003", "back left 60 lux +0.003"})
+    void aTintOfAPlaceIsNotDroppedButAskedItsWhite(String line) {
+        assertThatThrownBy(() -> read(line)).isInstanceOf(Refusal.class).hasMessageContaining("add the kelvin");
+    }
+
     @Test
     void aPlaceOfTheCrewsOwnKeepsItsName() {
         Reading reading = read("on the papers 54 %, on the back wall 12 lux, window 300 lux");

@@ -307,14 +307,15 @@ public class MeterService {
     MeterView.ParsedReading understood(long shotId, @Nullable Long run, String line, @Nullable String mark) {
         Subject subject = subject(shotId, run);
         Reading reading = parse(subject, line, mark);
+        List<Reading> before = before(subject);
         return new MeterView.ParsedReading(
                 name(subject, reading.mark()),
                 reading.alone() == null ? null : name(subject, reading.alone()),
                 reading.say(subject.camera()),
                 beside(subject, reading),
                 solo(subject, reading),
-                ReadRatios.of(reading, before(subject), key -> name(subject, key), SignalCurve.BT709),
-                doubt(subject, reading).orElse(null));
+                ReadRatios.of(reading, before, key -> name(subject, key), SignalCurve.BT709),
+                doubt(subject, reading, before).orElse(null));
     }
 
     private static Reading parse(Subject subject, String line, @Nullable String mark) {
@@ -340,8 +341,8 @@ public class MeterService {
         return subject.run == null ? ofShot(subject.shot.id()) : ofRun(subject.run);
     }
 
-    private Optional<String> doubt(Subject subject, Reading reading) {
-        List<Reading> before = before(subject).stream()
+    private Optional<String> doubt(Subject subject, Reading reading, List<Reading> known) {
+        List<Reading> before = known.stream()
                 .filter(r -> r.mark().equals(reading.mark()) && r.lux() != null)
                 .toList();
         double predicted = reading.alone() == null
@@ -406,7 +407,7 @@ public class MeterService {
         }
         Subject subject = subject(shotId, run);
         Reading reading = parse(subject, line, mark);
-        Optional<String> doubt = doubt(subject, reading);
+        Optional<String> doubt = doubt(subject, reading, before(subject));
         if (doubt.isPresent() && !sure) {
             throw new Refusal("sure", doubt.get());
         }

@@ -146,7 +146,6 @@ class DrillService {
                 begun.id,
                 begun.seed,
                 begun.difficulty,
-                begun.difficulty.label(),
                 drill.hidden().size(),
                 begun.at,
                 drill.readable().stream().map(w -> readable(drill, w)).toList(),

@@ -20,7 +20,6 @@ public record DrillView(
         String id,
         long seed,
         Drill.Difficulty difficulty,
-        String difficultyLabel,
         int things,
         Instant begun,
         List<ReadingToMake> readable,
