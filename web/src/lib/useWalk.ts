@@ -115,7 +115,8 @@ export function useWalk(shotId: () => number): UseWalkReturn {
   /* what goes out or comes in, here or at another's, leaves the same thing in hand */
   const struck = ref<string>()
   let inHand: Placed['placement'] | undefined
-  watch(thing, (t) => (inHand = t?.placement), { immediate: true })
+  const take = () => (inHand = thing.value?.placement)
+  watch(at, take, { flush: 'sync' })
   watch(
     things,
     (now) => {
@@ -123,8 +124,9 @@ export function useWalk(shotId: () => number): UseWalkReturn {
       if (there >= 0) at.value = there
       else if (inHand && now.length) struck.value = inHand.name
       if (at.value > now.length) at.value = now.length
+      take()
     },
-    { flush: 'sync' },
+    { flush: 'sync', immediate: true },
   )
 
   return {

@@ -94,8 +94,9 @@ function sign() {
         >
       </section>
       <WhatIsWrong
-        v-if="!verdict.run.signed"
+        v-if="!verdict.run.signed || verdict.diagnosis"
         :run-id="runId"
+        :kept="verdict.diagnosis"
         @read="
           (line) => router.push({ name: 'meter', params: { id: verdict!.match.shotId }, query: { run: runId, line } })
         "

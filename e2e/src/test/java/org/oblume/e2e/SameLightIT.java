@@ -2,6 +2,7 @@ package org.oblume.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -12,6 +13,31 @@ import org.openqa.selenium.Keys;
 
 /** Readings, what they bring together, the match of a scene, and a rebuild that is metered and signed. */
 class SameLightIT {
+
+    private static final String BOTH =
+            "Muslin, unbleached hangs in Overhead cloth in place of Full silk; and Quarter CTO hangs in place of Eighth CTO at Sun.";
+
+    /** Five places, two lights alone, as the light of the shot would be with the two things otherwise. */
+    private static final String READ_WITH_TWO_THINGS_WRONG =
+            """
+            const hung = (placement, name, stops, miredShift, duvShift, softens) => ({ placement, attribute: 'MODIFIERS', value: { items: [{ name, stops, miredShift, duvShift, softens }] } });
+            const changes = [hung('sun', 'Quarter CTO', 0.3, 42, 0, false), hung('overhead', 'Muslin, unbleached', 2.3333, 12, 0.001, true)];
+            const marks = async (out) => (await (await fetch('/api/shots/%s/light', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ changes, holds: [], out }) })).json()).light.marks;
+            const white = (at) => `${Math.round(at.kelvin)} K ${at.duv < 0 ? '-' : '+'}${Math.abs(at.duv).toFixed(4)}`;
+            const place = (name, at) => `${name} ${at.lux.toFixed(1)} lux ${white(at)}`;
+            const alone = async (key, name) => {
+              const [mark] = await marks(['sun', 'sky', 'ambience', 'edge'].filter((k) => k !== key));
+              const facing = mark.from.find((f) => f.key === key).facing.lux;
+              return `${name} alone ${facing.toFixed(1)} lux ${white(mark.lit)}`;
+            };
+            const [face, streak] = await marks([]);
+            return [
+              `all ${place('lit', face.lit)}, ${place('shadow', face.shadow)}, ${place('background', face.background)}`,
+              `streak all ${place('lit', streak.lit)}, ${place('shadow', streak.shadow)}`,
+              await alone('sun', 'Sun'),
+              await alone('sky', 'Morning sky'),
+            ];
+            """;
 
     private static RunningOblume oblume;
     private static Browser gaffer;
@@ -164,12 +190,7 @@ class SameLightIT {
     @Test
     void backOnDayFourWithLessTheLightIsTheSameAndTheLeadSigns() {
         String shot = shot("4C");
-        gaffer.open("/shots/%s/rebuild".formatted(shot));
-        gaffer.press("Rebuild anew…");
-        gaffer.fill("What it is called", "Day 4, pick-ups");
-        gaffer.press("Begin");
-        gaffer.until("be in the rebuild", d -> gaffer.path().contains("run=") ? true : null);
-        String run = gaffer.path().replaceAll(".*run=", "");
+        String run = rebuilt(shot, "Day 4, pick-ups");
         try (Browser grip = new Browser(oblume.address())) {
             grip.phone();
             grip.goIn("crew");
@@ -194,6 +215,31 @@ class SameLightIT {
         gaffer.until(
                 "see the rebuild in the scene's report",
                 d -> gaffer.text("tr[data-run='%s']".formatted(run)).contains("signed by gaffer") ? true : null);
+    }
+
+    /** Story 18: the key has the wrong gel, and the cloth that hangs over all of it is the unbleached one. */
+    @Test
+    void twoWrongThingsAreBothNamedAndHoldsCannotBeSignedBefore() {
+        String shot = shot("11B");
+        String run = rebuilt(shot, "Pick-ups");
+        gaffer.open("/runs/%s/verdict".formatted(run));
+        gaffer.seeText("Not proved.");
+        assertThat(gaffer.see("form .button").isEnabled()).isFalse();
+        List<?> lines = (List<?>) gaffer.fetch(READ_WITH_TWO_THINGS_WRONG.formatted(shot));
+        gaffer.open("/shots/%s/meter?run=%s".formatted(shot, run));
+        lines.forEach(line -> read(String.valueOf(line)));
+        gaffer.seeText(BOTH);
+        assertThat(gaffer.text("[aria-label='What is wrong'] li"))
+                .startsWith("likely")
+                .contains(BOTH);
+        gaffer.open("/runs/%s/verdict".formatted(run));
+        gaffer.seeText("Does not hold");
+        gaffer.press("Sign this verdict");
+        gaffer.seeText("Signed by gaffer");
+        assertThat(gaffer.text("[aria-label='What is wrong']"))
+                .as("what the readings said stays on the signed page")
+                .contains(BOTH)
+                .doesNotContain("To tell them apart");
     }
 
     @Test
@@ -240,6 +286,16 @@ class SameLightIT {
         gaffer.press("Go on with it as it is now");
         gaffer.until("see no more of it", d -> gaffer.text().contains("was changed since") ? null : true);
         gaffer.seeText("1 of 7 done");
+    }
+
+    /** Begins a rebuild of that name. */
+    private static String rebuilt(String shot, String name) {
+        gaffer.open("/shots/%s/rebuild".formatted(shot));
+        gaffer.press("Rebuild anew…");
+        gaffer.fill("What it is called", name);
+        gaffer.press("Begin");
+        gaffer.until("be in the rebuild", d -> gaffer.path().contains("run=") ? true : null);
+        return gaffer.path().replaceAll(".*run=", "");
     }
 
     private static void theKeyIsReplaced(Browser grip) {

@@ -25,6 +25,9 @@ public final class Drill {
 
     private static final double PLAIN_SPREADS = 10;
 
+    /** The light that is hidden is the model's own. */
+    private static final Spread STRAYS = Spread.USUAL.ofKnownLights();
+
     private static final List<Fault.Kind> PLAIN_KINDS = List.of(
             Fault.Kind.OFF,
             Fault.Kind.LEVEL,
@@ -88,7 +91,7 @@ public final class Drill {
                 List.copyOf(hidden),
                 new SimulatedRebuild(
                         shot,
-                        Spread.USUAL,
+                        STRAYS,
                         random,
                         hidden.stream().map(MadeWrong::change).toList(),
                         null));
@@ -100,7 +103,6 @@ public final class Drill {
 
     /** How far off the plainest reading is that can be made, spreads of a light and a meter. */
     private static double spreads(Recorded shot, MadeWrong wrong) {
-        Spread usual = Spread.USUAL;
         SimulatedRebuild before = exactly(shot);
         SimulatedRebuild after;
         try {
@@ -115,16 +117,22 @@ public final class Drill {
                     return one.lux() == null || other.lux() == null
                             ? 0
                             : Math.abs(Math.log(other.lux() / one.lux()) / Math.log(2))
-                                            / Math.hypot(usual.stops(), usual.meterStops())
+                                            / Math.hypot(
+                                                    STRAYS.light().stops(),
+                                                    STRAYS.meter().stops())
                                     + (one.kelvin() == null || other.kelvin() == null
                                             ? 0
                                             : Math.abs(Kelvin.MIRED_PRODUCT / other.kelvin()
                                                             - Kelvin.MIRED_PRODUCT / one.kelvin())
-                                                    / Math.hypot(usual.mired(), usual.meterMired()))
+                                                    / Math.hypot(
+                                                            STRAYS.light().mired(),
+                                                            STRAYS.meter().mired()))
                                     + (one.duv() == null || other.duv() == null
                                             ? 0
                                             : Math.abs(other.duv() - one.duv())
-                                                    / Math.hypot(usual.duv(), usual.meterDuv()));
+                                                    / Math.hypot(
+                                                            STRAYS.light().duv(),
+                                                            STRAYS.meter().duv()));
                 })
                 .max()
                 .orElse(0);
@@ -174,7 +182,7 @@ public final class Drill {
 
     /** What was likeliest after each reading, by all that had been read until then; in their order. */
     public List<Optional<Diagnosis.Finding>> told() {
-        Inference inference = new Inference(suspects, Spread.USUAL);
+        Inference inference = new Inference(suspects, STRAYS);
         return Stream.iterate(1, n -> n + 1)
                 .limit(read.size())
                 .map(n -> inference.diagnose(read.subList(0, n), List.of()))

@@ -1,6 +1,9 @@
 package org.oblume.core.proof;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.ConeLight;
@@ -24,19 +27,38 @@ final class Evidence {
     private final double[][] duv;
     private final int[] probe;
     private final int[] alone;
-    private final double[][] total;
+    private final double[][] recorded;
     private final double[] read;
     private final double[][] meter;
     private final int figures;
     private final Spread spread;
+    private final Spread.Figures[] strays;
 
-    /** Lights as they would be: rows of those that change, and what comes on top. */
-    record Otherwise(double[] @Nullable [][] rows, double @Nullable [] added) {
+    /**
+     * Lights as they would be.
+     *
+     * @param lights that change, in order
+     * @param rows what each of them brings then, by light
+     * @param more what every reading has more of, by reading
+     */
+    record Otherwise(int[] lights, double[][][] rows, double[][] more) {
 
-        static final Otherwise AS_RECORDED = new Otherwise(new double[0][][], null);
+        static final Otherwise AS_RECORDED = new Otherwise(new int[0], new double[0][][], new double[0][]);
 
         double @Nullable [][] row(int light) {
             return light < rows.length ? rows[light] : null;
+        }
+
+        /** The lights that change by both. */
+        int[] shared(Otherwise other) {
+            int[] both = new int[lights.length];
+            int count = 0;
+            for (int i : lights) {
+                if (other.row(i) != null) {
+                    both[count++] = i;
+                }
+            }
+            return Arrays.copyOf(both, count);
         }
     }
 
@@ -45,15 +67,13 @@ final class Evidence {
         this.base = shot.brought();
         this.nudged = suspects.nudged();
         this.spread = spread;
+        this.strays = shot.lights().stream()
+                .map(l -> spread.of(shot.isMetered(l.key())))
+                .toArray(Spread.Figures[]::new);
         int n = readings.size();
         this.probe = new int[n];
         this.alone = new int[n];
-        this.total = new double[shot.probes().size()][ConeLight.CHANNELS];
-        for (double[][] light : base) {
-            for (int p = 0; p < total.length; p++) {
-                add(total[p], light[p]);
-            }
-        }
+        this.recorded = new double[n][ConeLight.CHANNELS];
         this.mired = new double[base.length][];
         this.duv = new double[base.length][];
         for (int i = 0; i < base.length; i++) {
@@ -67,6 +87,11 @@ final class Evidence {
             ProofReading reading = readings.get(r);
             probe[r] = shot.probes().indexOf(reading.probe());
             alone[r] = reading.alone() == null ? -1 : keys.indexOf(reading.alone());
+            for (int i = 0; i < base.length; i++) {
+                if (isOn(r, i)) {
+                    add(recorded[r], base[i][probe[r]]);
+                }
+            }
             counted += take(r, reading);
         }
         this.figures = counted;
@@ -112,12 +137,10 @@ final class Evidence {
     /** @return how many figures of it were read */
     private int take(int r, ProofReading reading) {
         int at = Features.COUNT * r;
-        double[] recorded = new double[ConeLight.CHANNELS];
-        cones(r, Otherwise.AS_RECORDED, Otherwise.AS_RECORDED, recorded);
-        Features.of(recorded, read, at);
+        Features.of(recorded[r], read, at);
         int counted = 0;
         Double lux = reading.lux();
-        double stops = spread.meterStops() * LN2;
+        double stops = spread.meter().stops() * LN2;
         meter[at][at] = stops * stops;
         if (lux == null) {
             meter[at][at] = ANYTHING;
@@ -126,7 +149,7 @@ final class Evidence {
             counted++;
         }
         Double kelvin = reading.kelvin();
-        boolean dark = !(ConeLight.luminance(recorded) > 0);
+        boolean dark = !(ConeLight.luminance(recorded[r]) > 0);
         if (kelvin == null || dark) {
             meter[at + 1][at + 1] = ANYTHING;
             meter[at + 2][at + 2] = ANYTHING;
@@ -134,18 +157,19 @@ final class Evidence {
         }
         double tint = reading.duv() != null
                 ? reading.duv()
-                : ConeLight.mix(recorded).reading().duv();
+                : ConeLight.mix(recorded[r]).reading().duv();
         double[] uv = Features.white(kelvin, tint);
         read[at + 1] = uv[0];
         read[at + 2] = uv[1];
         double[] warmer = Features.white(Kelvin.MIRED_PRODUCT / (Kelvin.MIRED_PRODUCT / kelvin + STEP_MIRED), tint);
         double[] greener = Features.white(kelvin, tint + STEP_DUV);
-        double duvSpread = reading.duv() == null ? 1 : spread.meterDuv();
+        double duvSpread = reading.duv() == null ? 1 : spread.meter().duv();
         for (int i = 0; i < 2; i++) {
             for (int j = 0; j < 2; j++) {
-                meter[at + 1 + i][at + 1 + j] =
-                        (warmer[i] - uv[i]) * (warmer[j] - uv[j]) * square(spread.meterMired() / STEP_MIRED)
-                                + (greener[i] - uv[i]) * (greener[j] - uv[j]) * square(duvSpread / STEP_DUV);
+                meter[at + 1 + i][at + 1 + j] = (warmer[i] - uv[i])
+                                * (warmer[j] - uv[j])
+                                * square(spread.meter().mired() / STEP_MIRED)
+                        + (greener[i] - uv[i]) * (greener[j] - uv[j]) * square(duvSpread / STEP_DUV);
             }
         }
         return counted + (reading.duv() == null ? 1 : 2);
@@ -166,20 +190,37 @@ final class Evidence {
 
     /** What lights bring with something otherwise. */
     Otherwise otherwise(Fault fault) {
-        double[][][] rows = new double[base.length][][];
         if (fault.effect() instanceof Fault.Gains gains) {
-            double[][] now = new double[total.length][];
+            double[][] now = new double[base[gains.light()].length][];
             for (int p : probe) {
                 now[p] = ConeLight.times(base[gains.light()][p], gains.of());
             }
-            rows[gains.light()] = now;
-            return new Otherwise(rows, null);
+            return otherwise(Map.of(gains.light(), now), new double[ConeLight.CHANNELS]);
         }
-        if (fault.effect() instanceof Fault.Rows other) {
-            other.of().forEach((light, now) -> rows[light] = now);
-            return new Otherwise(rows, null);
+        return fault.effect() instanceof Fault.Rows other
+                ? otherwise(other.of(), new double[ConeLight.CHANNELS])
+                : otherwise(Map.of(), ((Fault.Added) fault.effect()).cones());
+    }
+
+    private Otherwise otherwise(Map<Integer, double[][]> changed, double[] added) {
+        double[][][] rows = new double[base.length][][];
+        changed.forEach((light, now) -> rows[light] = now);
+        double[][] more = new double[probe.length][];
+        for (int r = 0; r < more.length; r++) {
+            more[r] = added.clone();
+            for (int i : changed.keySet()) {
+                if (isOn(r, i)) {
+                    for (int c = 0; c < ConeLight.CHANNELS; c++) {
+                        more[r][c] += rows[i][probe[r]][c] - base[i][probe[r]][c];
+                    }
+                }
+            }
         }
-        return new Otherwise(rows, ((Fault.Added) fault.effect()).cones());
+        return new Otherwise(changed.keySet().stream().mapToInt(i -> i).sorted().toArray(), rows, more);
+    }
+
+    private boolean isOn(int r, int light) {
+        return alone[r] < 0 || alone[r] == light;
     }
 
     /** One of two faults; as recorded where there is none. */
@@ -198,27 +239,32 @@ final class Evidence {
         }
     }
 
-    private void cones(int r, Otherwise one, Otherwise other, double[] into) {
-        int p = probe[r];
-        if (alone[r] >= 0) {
-            row(alone[r], p, one, other, into);
-        } else {
-            double[] row = new double[into.length];
-            System.arraycopy(total[p], 0, into, 0, into.length);
-            for (int i = 0; i < base.length; i++) {
-                if (one.row(i) != null || other.row(i) != null) {
-                    row(i, p, one, other, row);
-                    for (int c = 0; c < into.length; c++) {
-                        into[c] += row[c] - base[i][p][c];
-                    }
+    /** What would be read. */
+    double[] cones(int r, Otherwise one, Otherwise other) {
+        double[] cones = new double[ConeLight.CHANNELS];
+        cones(r, one, other, one.shared(other), cones);
+        return cones;
+    }
+
+    /** @param shared the lights that change by both: what both do to them is not the sum of what each does */
+    private void cones(int r, Otherwise one, Otherwise other, int[] shared, double[] into) {
+        System.arraycopy(recorded[r], 0, into, 0, into.length);
+        if (one.more.length > 0) {
+            add(into, one.more[r]);
+        }
+        if (other.more.length > 0) {
+            add(into, other.more[r]);
+        }
+        for (int i : shared) {
+            if (isOn(r, i)) {
+                double[] both = new double[into.length];
+                row(i, probe[r], one, other, both);
+                double[] a = Objects.requireNonNull(one.rows[i])[probe[r]];
+                double[] b = Objects.requireNonNull(other.rows[i])[probe[r]];
+                for (int c = 0; c < into.length; c++) {
+                    into[c] += both[c] - a[c] - b[c] + base[i][probe[r]][c];
                 }
             }
-        }
-        if (one.added() != null) {
-            add(into, one.added());
-        }
-        if (other.added() != null) {
-            add(into, other.added());
         }
     }
 
@@ -226,8 +272,9 @@ final class Evidence {
     double[] residual(Otherwise one, Otherwise other) {
         double[] residual = new double[read.length];
         double[] cones = new double[ConeLight.CHANNELS];
+        int[] shared = one.shared(other);
         for (int r = 0; r < probe.length; r++) {
-            cones(r, one, other, cones);
+            cones(r, one, other, shared, cones);
             Features.of(cones, residual, Features.COUNT * r);
         }
         for (int f = 0; f < residual.length; f++) {
@@ -262,12 +309,13 @@ final class Evidence {
         double[] cones = new double[ConeLight.CHANNELS];
         double[] row = new double[ConeLight.CHANNELS];
         double[] by = new double[ConeLight.CHANNELS];
+        int[] shared = one.shared(other);
         for (int r = 0; r < probe.length; r++) {
-            cones(r, one, other, cones);
+            cones(r, one, other, shared, cones);
             double[][] slopes = Features.slopes(cones);
             int p = probe[r];
             for (int i = 0; i < base.length; i++) {
-                if (alone[r] < 0 || alone[r] == i) {
+                if (isOn(r, i)) {
                     row(i, p, one, other, row);
                     for (int way = 0; way < SPREADS; way++) {
                         by(i, p, way, row, by);
@@ -286,9 +334,9 @@ final class Evidence {
         for (int c = 0; c < into.length; c++) {
             double before = base[light][p][c];
             into[c] = switch (way) {
-                case 0 -> row[c] * LN2 * spread.stops();
-                case 1 -> row[c] * mired[light][c] * spread.mired();
-                case 2 -> row[c] * duv[light][c] * spread.duv();
+                case 0 -> row[c] * LN2 * strays[light].stops();
+                case 1 -> row[c] * mired[light][c] * strays[light].mired();
+                case 2 -> row[c] * duv[light][c] * strays[light].duv();
                 default -> before > 0 ? nudged[light][way - SPREADS / 2][p][c] * spread.metres() * row[c] / before : 0;
             };
         }

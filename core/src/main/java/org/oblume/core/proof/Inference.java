@@ -1,6 +1,7 @@
 package org.oblume.core.proof;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.oblume.core.proof.Evidence.Otherwise;
@@ -123,26 +125,31 @@ public final class Inference {
                     Otherwise.AS_RECORDED,
                     Math.log((1 - IN_TWOS) * weights.get(i))));
         }
-        List<Hypothesis> ranked = ranked(evidence, asRecorded, singles);
-        List<Weighed> weighed = closely(evidence, ranked);
-        weighed.addAll(closely(evidence, ranked(evidence, asRecorded, twos(singles, ranked))));
+        List<Hypothesis> ranked = best(singles.size(), evidence, asRecorded, singles);
+        List<Weighed> weighed = closely(evidence, ranked.stream().limit(LOOKED_AT_CLOSELY));
+        weighed.addAll(
+                closely(evidence, best(LOOKED_AT_CLOSELY, evidence, asRecorded, twos(singles, ranked)).stream()));
         return weighed;
     }
 
-    /** By how well they explain the readings, roughly: all with the spread of what is recorded. */
-    private static List<Hypothesis> ranked(Evidence evidence, Normal asRecorded, List<Hypothesis> all) {
-        record Rough(Hypothesis hypothesis, double score) {}
-        return all.parallelStream()
-                .map(h -> new Rough(h, h.logPrior - asRecorded.distance(evidence.residual(h.one, h.other)) / 2))
-                .sorted(Comparator.comparingDouble((Rough r) -> -r.score))
-                .map(Rough::hypothesis)
+    /** Those that explain the readings best, roughly: all with the spread of what is recorded. */
+    private static List<Hypothesis> best(int most, Evidence evidence, Normal asRecorded, List<Hypothesis> all) {
+        double[] scores = all.parallelStream()
+                .mapToDouble(h -> h.logPrior - asRecorded.distance(evidence.residual(h.one, h.other)) / 2)
+                .toArray();
+        double[] sorted = scores.clone();
+        Arrays.parallelSort(sorted);
+        double least = sorted.length > most ? sorted[sorted.length - most] : Double.NEGATIVE_INFINITY;
+        return IntStream.range(0, scores.length)
+                .filter(i -> scores[i] >= least)
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> -scores[i]))
+                .map(all::get)
                 .toList();
     }
 
-    private static List<Weighed> closely(Evidence evidence, List<Hypothesis> ranked) {
-        return ranked.stream()
-                .limit(LOOKED_AT_CLOSELY)
-                .parallel()
+    private static List<Weighed> closely(Evidence evidence, Stream<Hypothesis> best) {
+        return best.parallel()
                 .map(h -> {
                     Normal spread = new Normal(evidence.covariance(h.one, h.other));
                     double[] residual = evidence.residual(h.one, h.other);

@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
  * One thing that a meter read.
  *
  * @param alone key of the light that was on alone, or null for all of them
- * @param lux above 0, or null when the amount was not read
+ * @param lux 0 or more, or null when the amount was not read
  * @param kelvin or null when the colour was not read
  * @param duv with the kelvin, or null
  */

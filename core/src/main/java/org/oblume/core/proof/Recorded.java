@@ -64,6 +64,11 @@ public final class Recorded {
         this.brought = brought(light);
     }
 
+    /** Whether what a light brings was metered, and is predicted by it. */
+    boolean isMetered(String light) {
+        return calibrations.containsKey(light);
+    }
+
     /** All that is recorded. */
     public static List<Change> values(RecordedState state) {
         List<Change> values = new ArrayList<>();

@@ -57,9 +57,9 @@ public final class SimulatedRebuild {
         }
         this.off = lights.stream()
                 .map(l -> new double[] {
-                    spread.stops() * random.nextGaussian(),
-                    spread.mired() * random.nextGaussian(),
-                    spread.duv() * random.nextGaussian()
+                    spread.light().stops() * random.nextGaussian(),
+                    spread.light().mired() * random.nextGaussian(),
+                    spread.light().duv() * random.nextGaussian()
                 })
                 .toArray(double[][]::new);
         this.light = shot.as(values);
@@ -83,7 +83,7 @@ public final class SimulatedRebuild {
                 sum[c] += stray[c];
             }
         }
-        double lux = ConeLight.luminance(sum) * Math.pow(2, spread.meterStops() * random.nextGaussian());
+        double lux = ConeLight.luminance(sum) * Math.pow(2, spread.meter().stops() * random.nextGaussian());
         if (lux < DARKEST_LUX) {
             return new ProofReading(probe, alone, DARKEST_LUX, null, null);
         }
@@ -93,8 +93,9 @@ public final class SimulatedRebuild {
                 alone,
                 lux,
                 Kelvin.MIRED_PRODUCT
-                        / (Kelvin.MIRED_PRODUCT / white.kelvin() + spread.meterMired() * random.nextGaussian()),
-                white.duv() + spread.meterDuv() * random.nextGaussian());
+                        / (Kelvin.MIRED_PRODUCT / white.kelvin()
+                                + spread.meter().mired() * random.nextGaussian()),
+                white.duv() + spread.meter().duv() * random.nextGaussian());
     }
 
     private static double[] rebuilt(double[] cones, double[] off) {

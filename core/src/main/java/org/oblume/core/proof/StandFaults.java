@@ -2,7 +2,6 @@ package org.oblume.core.proof;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.DoubleStream;
 import org.oblume.core.geometry.Aim;
@@ -26,6 +25,7 @@ final class StandFaults implements FaultFamily {
     private static final double[] TILTS_DEG = {-25, -15, -7, 7, 15, 25};
     private static final double[] ZOOMS = {0.5, 0.7, 1.4, 2};
     private static final double STEEPEST_DEG = 90;
+    private static final int PERCENT = 100;
 
     @Override
     public List<Fault> of(Recorded shot) {
@@ -61,7 +61,11 @@ final class StandFaults implements FaultFamily {
                     shot,
                     index,
                     Fault.Kind.DISTANCE,
-                    "%s stands %s times as far".formatted(light.name(), String.format(Locale.ROOT, "%.2f", factor)),
+                    "%s stands about %d %% %s"
+                            .formatted(
+                                    light.name(),
+                                    Math.round(PERCENT * Math.abs(factor - 1)),
+                                    factor < 1 ? "nearer" : "farther"),
                     moved);
         }
         return here;

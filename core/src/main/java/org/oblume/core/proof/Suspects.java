@@ -2,6 +2,7 @@ package org.oblume.core.proof;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.ConeLight;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Place;
@@ -77,6 +78,19 @@ public final class Suspects {
 
     public List<Fault> faults() {
         return faults;
+    }
+
+    /** What a meter would read there if these were so. */
+    public ProofReading wouldRead(List<Fault> faults, ProofReading.Wanted wanted) {
+        Evidence evidence = new Evidence(
+                this, Spread.USUAL, List.of(new ProofReading(wanted.probe(), wanted.alone(), null, null, null)));
+        double[] cones = evidence.cones(0, evidence.again(faults, 0), evidence.again(faults, 1));
+        if (!(ConeLight.luminance(cones) > 0)) {
+            return new ProofReading(wanted.probe(), wanted.alone(), 0.0, null, null);
+        }
+        ColourReading white = ConeLight.mix(cones).reading();
+        return new ProofReading(
+                wanted.probe(), wanted.alone(), ConeLight.luminance(cones), white.kelvin(), white.duv());
     }
 
     /** By light, axis and probe: channels a metre. */

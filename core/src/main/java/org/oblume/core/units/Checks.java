@@ -13,7 +13,7 @@ public final class Checks {
     /** Relative slack at a computed limit (formulas, "Limits"). */
     public static final double LIMIT_SLACK = 1e-9;
 
-    private static final String METRES = " m";
+    public static final String METRES = " m";
 
     private Checks() {}
 

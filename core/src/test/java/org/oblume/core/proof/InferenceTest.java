@@ -22,7 +22,9 @@ import org.oblume.core.proof.ProofReading.Wanted;
 /** What is wrong with a rebuild of room 1, by exact readings, or by those of a meter and stands that spread. */
 class InferenceTest {
 
-    private static final Spread EXACT = new Spread(0, 0, 0, 0, 0, 0, 0);
+    private static final Spread.Figures NONE = new Spread.Figures(0, 0, 0);
+    private static final Spread STRAYS = Spread.USUAL.ofKnownLights();
+    private static final Spread EXACT = new Spread(NONE, NONE, 0, NONE);
 
     private static Stage room;
     private static Suspects suspects;
@@ -32,7 +34,7 @@ class InferenceTest {
     static void workOutWhatCouldBeWrong() {
         room = ProofRooms.room(1);
         suspects = Suspects.of(ProofRooms.recorded(1));
-        inference = new Inference(suspects, Spread.USUAL);
+        inference = new Inference(suspects, STRAYS);
     }
 
     private static List<ProofReading> places(SimulatedRebuild rebuilt) {
@@ -70,6 +72,34 @@ class InferenceTest {
         Diagnosis found = inference.diagnose(places(exactly()), List.of());
         assertThat(found.asRecorded()).isTrue();
         assertThat(found.byChance()).isCloseTo(1, within(0.01));
+    }
+
+    @Test
+    void whatANextReadingWouldBeIsWhatARebuildWithThatFaultReads() {
+        Fault fault = suspects.faults().stream()
+                .filter(f -> f.kind() == Fault.Kind.LEVEL && f.thing().equals("key"))
+                .findFirst()
+                .orElseThrow();
+        ProofReading would = suspects.wouldRead(List.of(fault), alone("key"));
+        ProofReading recorded = suspects.wouldRead(List.of(), alone("key"));
+        assertThat(recorded.lux()).isCloseTo(read(exactly(), alone("key")).lux(), within(1e-6));
+        assertThat(would.lux()).isNotCloseTo(recorded.lux(), within(0.1 * recorded.lux()));
+        assertThat(would.kelvin()).isCloseTo(recorded.kelvin(), within(0.5));
+    }
+
+    /** A quarter of a stop at a light is a fault where it was metered alone, and no more than the model's own error where it never was. */
+    @Test
+    void aLightThatWasNeverMeteredIsNotCalledOffByWhatTheModelMayErr() {
+        double off = 0.27;
+        List<ProofReading> read = new ArrayList<>();
+        for (ProofReading one : places(exactly())) {
+            read.add(new ProofReading(one.probe(), null, one.lux() * Math.pow(2, off), one.kelvin(), one.duv()));
+        }
+        assertThat(inference.diagnose(read, List.of()).byChance()).isLessThan(0.1);
+        assertThat(new Inference(suspects, Spread.USUAL)
+                        .diagnose(read, List.of())
+                        .byChance())
+                .isGreaterThan(0.7);
     }
 
     @Test
@@ -120,7 +150,7 @@ class InferenceTest {
                 new Change("kicker", new Place(2.4 * 1.25, -1.6 * 1.25, true))));
         assertThat(found.faults())
                 .extracting(Fault::words)
-                .contains("Full CTB hangs in place of Quarter CTB at kicker", "kicker stands 1.25 times as far");
+                .contains("Full CTB hangs in place of Quarter CTB at kicker", "kicker stands about 25 % farther");
     }
 
     @Test
@@ -165,11 +195,11 @@ class InferenceTest {
         int runs = 80;
         double[][] off = new double[runs][];
         for (int i = 0; i < runs; i++) {
-            SimulatedRebuild rebuilt = new SimulatedRebuild(suspects.shot(), Spread.USUAL, random, List.of(), null);
-            off[i] = new Evidence(suspects, Spread.USUAL, places(rebuilt))
+            SimulatedRebuild rebuilt = new SimulatedRebuild(suspects.shot(), STRAYS, random, List.of(), null);
+            off[i] = new Evidence(suspects, STRAYS, places(rebuilt))
                     .residual(Evidence.Otherwise.AS_RECORDED, Evidence.Otherwise.AS_RECORDED);
         }
-        double[][] said = new Evidence(suspects, Spread.USUAL, recorded)
+        double[][] said = new Evidence(suspects, STRAYS, recorded)
                 .covariance(Evidence.Otherwise.AS_RECORDED, Evidence.Otherwise.AS_RECORDED);
         for (int f = 0; f < said.length; f++) {
             double squares = 0;
@@ -187,7 +217,7 @@ class InferenceTest {
         Random random = new Random(9);
         int off = 0;
         for (int i = 0; i < 25; i++) {
-            SimulatedRebuild rebuilt = new SimulatedRebuild(suspects.shot(), Spread.USUAL, random, List.of(), null);
+            SimulatedRebuild rebuilt = new SimulatedRebuild(suspects.shot(), STRAYS, random, List.of(), null);
             List<ProofReading> read = places(rebuilt);
             suspects.shot().lights().forEach(l -> read.add(read(rebuilt, alone(l.key()))));
             off += inference.diagnose(read, List.of()).asRecorded() ? 0 : 1;

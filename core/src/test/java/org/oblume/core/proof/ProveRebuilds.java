@@ -48,7 +48,7 @@ public final class ProveRebuilds {
         this.seed = seed;
         this.random = new Random(seed);
         this.runs = runs;
-        this.truth = Spread.USUAL.predictedWithin(spread);
+        this.truth = Spread.USUAL.ofKnownLights().predictedWithin(spread);
         long begun = System.nanoTime();
         this.suspects = Suspects.of(ProofRooms.recorded(number));
         this.preparedMs = (System.nanoTime() - begun) / 1_000_000;

@@ -11,6 +11,7 @@ import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
+import org.oblume.server.proof.ProofService;
 import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -31,9 +32,11 @@ import org.springframework.web.bind.annotation.RestController;
 class MatchController {
 
     private final MatchService match;
+    private final ProofService proof;
 
-    MatchController(MatchService match) {
+    MatchController(MatchService match, ProofService proof) {
         this.match = match;
+        this.proof = proof;
     }
 
     record AssessmentSettings(long referenceShotId, RatioConvention school, SignalCurve curve) {}
@@ -111,6 +114,7 @@ class MatchController {
                 id,
                 signing == null ? null : signing.seen(),
                 signing == null ? null : signing.byEye(),
+                proof.whole(id),
                 person.getName());
     }
 }

@@ -37,6 +37,7 @@ import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.metering.LightCalibrations;
 import org.oblume.server.metering.MeterService;
+import org.oblume.server.proof.DiagnosisView;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
 import org.oblume.server.rebuild.RebuildSheets;
@@ -374,7 +375,8 @@ public class MatchService {
                 now.toRead(heads),
                 progress.undone(),
                 meter.view(run.shot().id(), run.head().id()).readings(),
-                run.shot().revision());
+                run.shot().revision(),
+                null);
     }
 
     private static MatchView.HeadLine head(ShotAssessment.Head head) {
@@ -401,10 +403,15 @@ public class MatchService {
      *
      * @param seen how it stood on the page that the lead looked at, or null when it is not told
      * @param byEye why it is signed though it is not proved, or null
+     * @param says what the readings say
      * @throws Refusal when it stands otherwise by now, or is not proved and nobody says why it is signed
      */
     MatchView.VerdictView sign(
-            long runId, RebuildVerdict.@Nullable Standing seen, @Nullable String byEye, String author) {
+            long runId,
+            RebuildVerdict.@Nullable Standing seen,
+            @Nullable String byEye,
+            DiagnosisView says,
+            String author) {
         rebuild.requireOpen(runId, rebuild.built(runId).shot().id());
         BuiltRun run = rebuild.built(runId);
         MatchView.VerdictView verdict = verdict(run);
@@ -423,7 +430,7 @@ public class MatchService {
                                 off.isEmpty() ? "" : " Off alone: %s.".formatted(String.join(", ", off)),
                                 verdict.done(),
                                 verdict.steps()),
-                json.write(verdict.signing(line)));
+                json.write(verdict.signing(line, says)));
         return verdict(runId);
     }
 

@@ -13,6 +13,7 @@ import org.oblume.core.continuity.Waiver;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.units.Phrase;
 import org.oblume.server.metering.MeterView;
+import org.oblume.server.proof.DiagnosisView;
 import org.oblume.server.rebuild.RunHead;
 import org.oblume.server.scene.SceneHeading;
 
@@ -144,6 +145,7 @@ public record MatchView(
      * @param undone names of the steps that nobody ticked; null when it was signed before they were kept
      * @param readings that it rests on, the oldest first; null as well
      * @param revision of the recorded shot; null as well
+     * @param diagnosis what the readings said when it was signed; null as long as it is open, and as well
      */
     public record VerdictView(
             long sceneId,
@@ -157,21 +159,22 @@ public record MatchView(
             List<String> toTake,
             @Nullable List<String> undone,
             @Nullable List<MeterView.ReadingView> readings,
-            @Nullable Integer revision) {
+            @Nullable Integer revision,
+            @Nullable DiagnosisView diagnosis) {
 
         private static final String OF_OLDER_RULES = "Signed by older rules, which asked for no readings: ";
 
         /** This page as it was signed; one of the older rules, by which nothing had to be read, says so. */
         VerdictView signed(RunHead now) {
-            return under(now, match.standing == null ? OF_OLDER_RULES + match.title : match.title);
+            return under(now, match.standing == null ? OF_OLDER_RULES + match.title : match.title, diagnosis);
         }
 
-        /** This page under the line that is signed. */
-        VerdictView signing(String line) {
-            return under(run, line);
+        /** This page under the line that is signed, with what the readings say. */
+        VerdictView signing(String line, DiagnosisView says) {
+            return under(run, line, says);
         }
 
-        private VerdictView under(RunHead head, String title) {
+        private VerdictView under(RunHead head, String title, @Nullable DiagnosisView says) {
             return new VerdictView(
                     sceneId,
                     scene,
@@ -184,7 +187,8 @@ public record MatchView(
                     toTake,
                     undone,
                     readings,
-                    revision);
+                    revision,
+                    says);
         }
     }
 

@@ -21,6 +21,8 @@ import org.oblume.server.continuity.MatchService;
 import org.oblume.server.continuity.MatchView;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.metering.MeterView;
+import org.oblume.server.proof.DiagnosisView;
+import org.oblume.server.proof.ProofService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,10 +32,12 @@ import org.springframework.transaction.annotation.Transactional;
 class ProofPapers {
 
     private final MatchService matching;
+    private final ProofService proof;
     private final MeterService meter;
 
-    ProofPapers(MatchService matching, MeterService meter) {
+    ProofPapers(MatchService matching, ProofService proof, MeterService meter) {
         this.matching = matching;
+        this.proof = proof;
         this.meter = meter;
     }
 
@@ -110,13 +114,18 @@ class ProofPapers {
 
     Paper verdict(long run, Papers.For reader) {
         MatchView.VerdictView verdict = matching.verdict(run);
-        return verdict(verdict, "verdict", lines(verdict, reader), reader);
+        return verdict(verdict, says(verdict), "verdict", lines(verdict, reader), reader);
     }
 
     /** The verdict, with its lights as the rows. */
     Paper lights(long run, Papers.For reader) {
         MatchView.VerdictView verdict = matching.verdict(run);
-        return verdict(verdict, "lights", heads(verdict), reader);
+        return verdict(verdict, says(verdict), "lights", heads(verdict), reader);
+    }
+
+    /** What the readings say; none for one that was signed before it was kept. */
+    private @Nullable DiagnosisView says(MatchView.VerdictView verdict) {
+        return verdict.run().signed() == null ? proof.whole(verdict.run().id()) : verdict.diagnosis();
     }
 
     private static Sheet.Table lines(MatchView.VerdictView verdict, Papers.For reader) {
@@ -163,7 +172,12 @@ class ProofPapers {
                         .toList());
     }
 
-    private static Paper verdict(MatchView.VerdictView verdict, String name, Sheet.Table rows, Papers.For reader) {
+    private static Paper verdict(
+            MatchView.VerdictView verdict,
+            @Nullable DiagnosisView says,
+            String name,
+            Sheet.Table rows,
+            Papers.For reader) {
         List<Sheet.Part> parts = new ArrayList<>(List.of(
                 new Sheet.Say(verdict.match().title(), true),
                 new Sheet.Say(steps(verdict), false),
@@ -171,6 +185,17 @@ class ProofPapers {
                 heads(verdict)));
         if (!verdict.match().added().isEmpty()) {
             parts.add(new Sheet.Say(added(verdict.match()), false));
+        }
+        if (says != null) {
+            parts.add(new Sheet.Say("What the readings say: " + says.said(), false));
+            says.findings()
+                    .forEach(f -> parts.add(new Sheet.Say(
+                            "%s %d %%: %s."
+                                    .formatted(
+                                            f.likely() ? "Likely" : "Possible",
+                                            f.percent(),
+                                            String.join("; and ", f.words())),
+                            false)));
         }
         if (verdict.readings() != null && !verdict.readings().isEmpty()) {
             parts.add(readings("Readings that it rests on", verdict.readings(), reader));

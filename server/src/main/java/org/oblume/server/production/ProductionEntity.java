@@ -22,6 +22,9 @@ class ProductionEntity extends IdentifiedEntity {
     /** The crew's table of times (JSON), or null while it is the usual one. */
     private @Nullable String tempo;
 
+    /** How far lights and meters stray (JSON), or null while it is as usual. */
+    private @Nullable String spread;
+
     @Version
     private long version;
 
@@ -39,6 +42,15 @@ class ProductionEntity extends IdentifiedEntity {
 
     void setTempo(String table) {
         tempo = table;
+    }
+
+    @Nullable
+    String spread() {
+        return spread;
+    }
+
+    void setSpread(String strays) {
+        spread = strays;
     }
 
     Production toProduction() {

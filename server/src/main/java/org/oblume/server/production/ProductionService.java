@@ -52,6 +52,16 @@ public class ProductionService {
         entity(id).setTempo(table);
     }
 
+    /** How far the crew's lights and meters stray as it was kept, or null. */
+    @Transactional(readOnly = true)
+    public @Nullable String spread(long id) {
+        return entity(id).spread();
+    }
+
+    public void keepSpread(long id, String strays) {
+        entity(id).setSpread(strays);
+    }
+
     private ProductionEntity entity(long id) {
         return productions
                 .findById(id)

@@ -4,12 +4,16 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.proof.Drill;
+import org.oblume.core.proof.Spread;
+import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
+import org.oblume.server.call.Topic;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -32,6 +36,16 @@ class ProofController {
     @GetMapping("/runs/{id}/diagnosis")
     DiagnosisView diagnosis(@PathVariable long id) {
         return proof.diagnosis(id);
+    }
+
+    /** @param seen as it was when it was changed */
+    public record SpreadChange(Spread seen, Spread spread) {}
+
+    @Needs(Permission.EDIT)
+    @Changes(Topic.MATCH)
+    @PutMapping("/productions/{productionId}/spread")
+    Spread keep(@PathVariable long productionId, @RequestBody SpreadChange body) {
+        return proof.keep(productionId, body.seen(), body.spread());
     }
 
     /** @param seed with which the same is hidden again, or null */

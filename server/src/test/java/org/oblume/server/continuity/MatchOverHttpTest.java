@@ -263,6 +263,11 @@ class MatchOverHttpTest {
                         .at("/run/signed/said")
                         .asText())
                 .startsWith("Does not hold.");
+        JsonNode says = api.get(verdict).body().get("diagnosis");
+        assertThat(says.get("ready").asBoolean()).isTrue();
+        assertThat(says.get("said").asText())
+                .as("what the readings said is kept with the page that was signed")
+                .startsWith("Not as recorded");
     }
 
     /** A page that was signed before readings were asked for knows no standing. */
