@@ -19,6 +19,7 @@ const views = {
   RebuildView: () => import('./views/RebuildView.vue'),
   RecallView: () => import('./views/RecallView.vue'),
   StockView: () => import('./views/StockView.vue'),
+  SurveyView: () => import('./views/SurveyView.vue'),
   SetView: () => import('./views/SetView.vue'),
   VerdictView: () => import('./views/VerdictView.vue'),
   WalkView: () => import('./views/WalkView.vue'),
@@ -38,6 +39,12 @@ export const router = createRouter({
       path: '/shots/:id(\\d+)/plot',
       name: 'plot',
       component: views.PlotView,
+      props: (r) => ({ shotId: Number(r.params.id) }),
+    },
+    {
+      path: '/shots/:id(\\d+)/survey',
+      name: 'survey',
+      component: views.SurveyView,
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {

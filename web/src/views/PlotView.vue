@@ -64,6 +64,7 @@ const actions = computed((): Action[] => [
   ...(light.trials.length ? [] : [{ name: 'Try without saving', run: () => light.begin() }]),
   { name: 'Light at a point…', run: begin },
   { name: `New shot from ${plot.plot?.shot.slate ?? ''}`, run: () => (dialog.value = 'new') },
+  { name: 'By photographs', run: () => router.push({ name: 'survey', params: { id: props.shotId } }) },
   { name: 'Draw the set', run: () => router.push({ name: 'set', params: { id: props.shotId } }) },
   onPaper([
     { name: 'Plot to scale', path: `/api/shots/${props.shotId}/paper/plot`, kinds: ['pdf', 'svg'] },

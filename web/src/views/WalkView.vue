@@ -141,6 +141,11 @@ useShortcuts((event) => {
           :to="{ name: 'plot', params: { id: shotId } }"
           >plot</RouterLink
         >
+        <RouterLink
+          class="inline-flex min-h-11 items-center px-2 text-quiet underline"
+          :to="{ name: 'survey', params: { id: shotId } }"
+          >photographs</RouterLink
+        >
         <ConnectionState class="ml-auto" />
         <span v-if="thing" class="ml-2 flex-none"
           ><b class="font-bold">{{ at + 1 }}</b> of {{ things.length }}</span

@@ -67,6 +67,15 @@ function typedCorners(event: Event) {
   <label v-if="named" class="field-row"
     ><span>name</span><input class="field" :value="named.name" @change="replace({ name: typed($event) })"
   /></label>
+  <div v-if="landmark" class="figure-row">
+    <FigureField
+      label="high"
+      kind="LENGTH"
+      :value="landmark.heightM"
+      when-empty="not said"
+      @read="replace({ heightM: $event })"
+    />
+  </div>
   <LandmarkTapes v-if="landmark" :plan="plan" :landmark="landmark" @found="replace({ point: $event })" />
   <template v-if="wall">
     <div class="figure-row">

@@ -286,6 +286,14 @@ final class Browser implements AutoCloseable {
         }
     }
 
+    /** Presses a point of something, so many pixels from its middle. */
+    void pressAt(WebElement of, double right, double down) {
+        new Actions(driver)
+                .moveToElement(of, (int) Math.round(right), (int) Math.round(down))
+                .click()
+                .perform();
+    }
+
     /** Waits until a recorded value reads so. */
     void reads(String attribute, String text) {
         until(

@@ -34,9 +34,10 @@ public record Retaped(List<Knot> knots) {
         for (Knot knot : scene.book().knots()) {
             if (knot.value() instanceof Place place && place.measured() != null) {
                 Measured measured = place.measured();
-                boolean moves = measured.standsIn(before)
+                boolean moves = measured.photographed() == null
+                        && measured.standsIn(before)
                         && measured.landmarks().stream()
-                                .anyMatch(l -> now.containsKey(l.name()) && !l.equals(now.get(l.name())));
+                                .anyMatch(l -> now.containsKey(l.name()) && !l.isDrawnAs(now.get(l.name())));
                 if (moves) {
                     follow(follow, knot, place, measured, now);
                 }

@@ -33,10 +33,15 @@ final class PlaceMeasured implements CompletenessRule {
                     Gap.PLACE,
                     "It was measured from %s, which is drawn elsewhere now: pull its tapes again."
                             .formatted(measured.landmarks().stream()
-                                    .filter(l -> !drawn.contains(l))
+                                    .filter(l -> drawn.stream().noneMatch(l::isDrawnAs))
                                     .map(Landmark::name)
                                     .findFirst()
                                     .orElse("a landmark"))));
+        }
+        if (measured.photographed() != null && measured.crossing() == Crossing.POOR) {
+            return Optional.of(Finding.guess(
+                    Gap.PLACE,
+                    "Its photographs leave it uncertain by more than 15 cm: take another from the side, or tape it."));
         }
         return measured.taped() == null ? Optional.empty() : crossing(measured.taped());
     }

@@ -10,42 +10,51 @@ import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 
 /**
- * How a place was measured on set, exactly one of four. It bears the landmarks where they were drawn then, so that it gives its place by
+ * How a place was measured on set, exactly one of five. It bears the landmarks where they were drawn then, so that it gives its place by
  * itself, and so that a landmark that is corrected later can take along what was taped from it.
  *
  * @param taped two tapes or more, or null
  * @param polar from a mark, or null
  * @param alongWall along a wall, or null
  * @param onLandmark on a landmark, or null
+ * @param photographed found by photographs, or null
  */
 public record Measured(
-        @Nullable Taped taped, @Nullable Polar polar, @Nullable AlongWall alongWall, @Nullable Landmark onLandmark) {
+        @Nullable Taped taped,
+        @Nullable Polar polar,
+        @Nullable AlongWall alongWall,
+        @Nullable Landmark onLandmark,
+        @Nullable Photographed photographed) {
 
     public Measured {
-        if (Stream.of(taped, polar, alongWall, onLandmark)
+        if (Stream.of(taped, polar, alongWall, onLandmark, photographed)
                         .filter(Objects::nonNull)
                         .count()
                 != 1) {
             throw new Refusal(
                     "measured",
-                    "A place is measured in one way: by tapes, from a mark, along a wall, or on a landmark.");
+                    "A place is measured in one way: by tapes, from a mark, along a wall, on a landmark, or by photographs.");
         }
     }
 
     public static Measured by(Taped taped) {
-        return new Measured(taped, null, null, null);
+        return new Measured(taped, null, null, null, null);
     }
 
     public static Measured by(Polar polar) {
-        return new Measured(null, polar, null, null);
+        return new Measured(null, polar, null, null, null);
     }
 
     public static Measured by(AlongWall wall) {
-        return new Measured(null, null, wall, null);
+        return new Measured(null, null, wall, null, null);
     }
 
     public static Measured on(Landmark landmark) {
-        return new Measured(null, null, null, landmark);
+        return new Measured(null, null, null, landmark, null);
+    }
+
+    public static Measured by(Photographed photographs) {
+        return new Measured(null, null, null, null, photographs);
     }
 
     /** The place that it gives. */
@@ -56,6 +65,9 @@ public record Measured(
         if (polar != null) {
             return polar.point();
         }
+        if (photographed != null) {
+            return photographed.point();
+        }
         return alongWall != null ? alongWall.point() : onIt().point();
     }
 
@@ -64,8 +76,11 @@ public record Measured(
         return Objects.requireNonNull(onLandmark);
     }
 
-    /** How well the place is known; tapes may cross too flat, the other ways are good. */
+    /** How well the place is known; tapes may cross too flat, photographs be taken from nearly one side, the other ways are good. */
     public Crossing crossing() {
+        if (photographed != null) {
+            return Photographed.quality(photographed.sigmaFloorM());
+        }
         return taped == null ? Crossing.GOOD : taped.fit().crossing();
     }
 
@@ -78,13 +93,15 @@ public record Measured(
             all.addAll(List.of(alongWall.from(), alongWall.towards()));
         } else if (onLandmark != null) {
             all.add(onLandmark);
+        } else if (photographed != null) {
+            all.addAll(photographed.landmarks());
         }
         return all;
     }
 
     /** Whether each landmark that it was measured from is drawn where it was then. */
     public boolean standsIn(List<Landmark> drawn) {
-        return drawn.containsAll(landmarks());
+        return landmarks().stream().allMatch(l -> drawn.stream().anyMatch(l::isDrawnAs));
     }
 
     /**
@@ -121,6 +138,9 @@ public record Measured(
         if (polar != null) {
             return "from %s".formatted(polar.mark());
         }
+        if (photographed != null) {
+            return photographed.how();
+        }
         return alongWall != null ? "along the wall" : "on %s".formatted(onIt().name());
     }
 
@@ -131,6 +151,9 @@ public record Measured(
         }
         if (polar != null) {
             return polar.phrase();
+        }
+        if (photographed != null) {
+            return photographed.phrase();
         }
         return alongWall != null ? alongWall.phrase() : Phrase.of("on %s".formatted(onIt().name()));
     }

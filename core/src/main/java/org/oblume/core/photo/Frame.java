@@ -30,6 +30,10 @@ public record Frame(int widthPx, int heightPx, @Nullable Double f35) {
         return Math.max(widthPx, heightPx);
     }
 
+    boolean has(Tap tap) {
+        return tap.u() >= 0 && tap.u() <= widthPx && tap.v() >= 0 && tap.v() <= heightPx;
+    }
+
     double middleU() {
         return widthPx / 2.0;
     }

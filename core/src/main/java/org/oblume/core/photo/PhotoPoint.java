@@ -5,6 +5,8 @@ import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.Crossing;
+import org.oblume.core.geometry.Photographed;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.units.Refusal;
 
@@ -29,8 +31,8 @@ public record PhotoPoint(SpacePoint place, double sigmaFloorM, double sigmaHeigh
     /** One tap of it. */
     public record Seen(Resection from, Tap tap) {}
 
-    public PhotoQuality quality() {
-        return PhotoQuality.of(sigmaFloorM);
+    public Crossing quality() {
+        return Photographed.quality(sigmaFloorM);
     }
 
     /**

@@ -119,9 +119,9 @@ public final class Resection {
             throw new Refusal(
                     "marks",
                     frame.f35() == null
-                            ? "This photograph has no focal length in its file (it was zoomed or cropped): tap six landmarks that are not in one plane. %d are tapped."
+                            ? "This photograph has no focal length in its file (it was zoomed or cropped): tap six landmarks that are not in one plane, so far %d."
                                     .formatted(marks.size())
-                            : "Tap four landmarks or more: %d are tapped.".formatted(marks.size()));
+                            : "Tap four landmarks or more, so far %d.".formatted(marks.size()));
         }
         double[] spreads = spreads(marks);
         if (Math.sqrt(spreads[1] + spreads[2]) < IN_LINE_M) {

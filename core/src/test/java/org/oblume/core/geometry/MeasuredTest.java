@@ -241,6 +241,6 @@ class MeasuredTest {
 
     @Test
     void aPlaceIsMeasuredInOneWay() {
-        assertThatThrownBy(() -> new Measured(null, null, null, null)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> new Measured(null, null, null, null, null)).isInstanceOf(Refusal.class);
     }
 }

@@ -3,11 +3,11 @@ package org.oblume.server.bench;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.Crossing;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photo.Frame;
 import org.oblume.core.photo.PhotoFix;
 import org.oblume.core.photo.PhotoPoint;
-import org.oblume.core.photo.PhotoQuality;
 import org.oblume.core.photo.Resection;
 import org.oblume.core.photo.Tap;
 import org.oblume.server.call.Asks;
@@ -87,7 +87,7 @@ class PhotoFixController {
     }
 
     record TargetAnswer(
-            String name, double x, double y, double z, double sigmaFloorM, double sigmaHeightM, PhotoQuality quality) {
+            String name, double x, double y, double z, double sigmaFloorM, double sigmaHeightM, Crossing quality) {
 
         static TargetAnswer of(String name, PhotoPoint found) {
             SpacePoint at = found.place();

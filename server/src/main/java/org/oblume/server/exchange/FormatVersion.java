@@ -19,6 +19,10 @@ final class FormatVersion {
     /** Says what was read at other places than the cheeks and the background. */
     static final int FIFTH = 5;
 
+    /** Says how high landmarks are, or that a place was found by photographs. */
+    static final int SIXTH = 6;
+
+    private static final Set<String> SINCE_SIXTH = Set.of("photographed");
     private static final Set<String> SINCE_FIFTH = Set.of("elsewhere");
     private static final Set<String> ATTRIBUTES_SINCE_FOURTH = Set.of("UNIT", "CONDITION", "CUE");
     private static final Set<String> EFFECTS_SINCE_FOURTH = Set.of("FIRE", "BEACON");
@@ -30,6 +34,14 @@ final class FormatVersion {
 
     /** @param file whose version is not looked at */
     static int of(JsonNode file) {
+        for (JsonNode landmark : file.at("/set/plan/landmarks")) {
+            if (landmark.has("heightM")) {
+                return SIXTH;
+            }
+        }
+        if (says(file, SINCE_SIXTH)) {
+            return SIXTH;
+        }
         if (says(file, SINCE_FIFTH)) {
             return FIFTH;
         }

@@ -32,7 +32,7 @@ record SceneFile(
 
     static final String FORMAT = "oblume-scene";
     /** The newest that is read. */
-    static final int VERSION = FormatVersion.FIFTH;
+    static final int VERSION = FormatVersion.SIXTH;
 
     SceneFile at(int other) {
         return new SceneFile(format, other, production, scene, set, placements, shots, looks);

@@ -4,6 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import org.jspecify.annotations.Nullable;
 import org.oblume.server.set.PictureFile;
 import org.oblume.server.support.IdentifiedEntity;
 
@@ -25,6 +26,9 @@ class NotePhotoEntity extends IdentifiedEntity {
     @Column(name = "height_px")
     private double heightPx;
 
+    @Column(name = "focal_35")
+    private @Nullable Double focal35;
+
     private byte[] bytes = new byte[0];
 
     protected NotePhotoEntity() {}
@@ -34,10 +38,11 @@ class NotePhotoEntity extends IdentifiedEntity {
         this.mediaType = file.mediaType();
         this.widthPx = file.widthPx();
         this.heightPx = file.heightPx();
+        this.focal35 = file.focal35();
         this.bytes = file.bytes();
     }
 
     PictureFile toFile() {
-        return new PictureFile(mediaType, widthPx, heightPx, bytes);
+        return new PictureFile(mediaType, widthPx, heightPx, focal35, bytes);
     }
 }

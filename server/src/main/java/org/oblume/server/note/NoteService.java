@@ -136,6 +136,12 @@ public class NoteService {
                 .toList();
     }
 
+    /** The photographs of a shot, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<ShotPhoto> photosOf(long shotId) {
+        return photos.ofShot(shotId);
+    }
+
     @Transactional(readOnly = true)
     List<Note> ofSet(long setId) {
         return notes.findBySetIdOrderByIdDesc(setId).stream()

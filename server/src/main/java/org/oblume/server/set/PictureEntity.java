@@ -46,6 +46,6 @@ class PictureEntity extends IdentifiedEntity {
     }
 
     PictureFile toFile() {
-        return new PictureFile(mediaType, widthPx, heightPx, bytes);
+        return new PictureFile(mediaType, widthPx, heightPx, null, bytes);
     }
 }

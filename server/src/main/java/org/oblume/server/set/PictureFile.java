@@ -13,6 +13,7 @@ import javax.imageio.stream.ImageInputStream;
 import javax.xml.XMLConstants;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Refusal;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -23,8 +24,12 @@ import org.xml.sax.ErrorHandler;
 import org.xml.sax.SAXException;
 import org.xml.sax.SAXParseException;
 
-/** A picture that was put in: PNG, JPEG or SVG, told by what is in it. */
-public record PictureFile(String mediaType, double widthPx, double heightPx, byte[] bytes) {
+/**
+ * A picture that was put in: PNG, JPEG or SVG, told by what is in it.
+ *
+ * @param focal35 of a photograph whose file tells it: its focal length as if on 36 mm of film, mm
+ */
+public record PictureFile(String mediaType, double widthPx, double heightPx, @Nullable Double focal35, byte[] bytes) {
 
     public static final int LARGEST_MB = 15;
     private static final double MOST_MEGAPIXELS = 60;
@@ -97,7 +102,13 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
                 throw new Refusal("This picture has %.0f megapixels: save it with %.0f or fewer."
                         .formatted(width * height / 1e6, MOST_MEGAPIXELS));
             }
-            return new PictureFile("image/" + format, width, height, PictureMetadata.without(bytes));
+            PictureMetadata.Taken taken = PictureMetadata.taken(bytes);
+            return new PictureFile(
+                    "image/" + format,
+                    taken.isUpright() ? width : height,
+                    taken.isUpright() ? height : width,
+                    taken.focal35(),
+                    PictureMetadata.without(bytes));
         } catch (IOException broken) {
             throw new Refusal(NOT_ONE);
         }
@@ -128,7 +139,7 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, byt
                     || !(height > 0 && height <= LONGEST_PX)) {
                 throw new Refusal(NOT_ONE);
             }
-            return new PictureFile("image/svg+xml", width, height, bytes);
+            return new PictureFile("image/svg+xml", width, height, null, bytes);
         } catch (ParserConfigurationException | SAXException | IOException | NumberFormatException broken) {
             throw new Refusal(NOT_ONE);
         }
