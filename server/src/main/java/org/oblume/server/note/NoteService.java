@@ -172,6 +172,10 @@ public class NoteService {
                 .toNote(shot.card().slate(), of == null ? null : of.placement().name());
     }
 
+    public void addPhotograph(long shotId, String text, byte[] photo, String author) {
+        addToShot(shotId, null, text, photo, author);
+    }
+
     Note addToSet(long setId, String text, byte @Nullable [] photo, String author) {
         return keep(
                         new NoteEntity(

@@ -4,16 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import javax.imageio.ImageIO;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.oblume.server.Api;
@@ -25,7 +24,6 @@ import org.springframework.beans.factory.annotation.Autowired;
 @ServerTest
 class SurveyOverHttpTest {
 
-    private static final double FOCAL_MM = 24;
     private static final int WIDE = 400;
     private static final int HIGH = 300;
     private static final double[] BY_THE_DOOR = {0.5, 0.6, 1.6, 55};
@@ -34,6 +32,9 @@ class SurveyOverHttpTest {
 
     @Autowired
     private Api api;
+
+    @Autowired
+    private ObjectMapper json;
 
     private long shot;
     private long fromDoor;
@@ -55,52 +56,20 @@ class SurveyOverHttpTest {
     }
 
     private long photo() throws IOException {
-        return api.upload("/api/shots/%d/photos".formatted(shot), taken())
+        return api.upload(
+                        "/api/shots/%d/photos".formatted(shot),
+                        StandInPictures.jpeg(new BufferedImage(WIDE, HIGH, BufferedImage.TYPE_INT_RGB)))
                 .body()
                 .get("id")
                 .asLong();
     }
 
-    /** A grey picture whose file says how long its lens was. */
-    private static byte[] taken() throws IOException {
-        ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
-        ImageIO.write(new BufferedImage(WIDE, HIGH, BufferedImage.TYPE_INT_RGB), "jpeg", jpeg);
-        ByteBuffer tiff = ByteBuffer.allocate(44);
-        tiff.put("MM".getBytes(StandardCharsets.US_ASCII)).putShort((short) 42).putInt(8);
-        tiff.putShort((short) 1)
-                .putShort((short) 0x8769)
-                .putShort((short) 4)
-                .putInt(1)
-                .putInt(26)
-                .putInt(0);
-        tiff.putShort((short) 1).putShort((short) 0xA405).putShort((short) 3).putInt(1);
-        tiff.putShort((short) FOCAL_MM).putShort((short) 0).putInt(0);
-        byte[] plain = jpeg.toByteArray();
-        ByteArrayOutputStream with = new ByteArrayOutputStream();
-        with.write(plain, 0, 2);
-        with.writeBytes(ByteBuffer.allocate(10 + tiff.capacity())
-                .putShort((short) 0xFFE1)
-                .putShort((short) (8 + tiff.capacity()))
-                .put("Exif\0\0".getBytes(StandardCharsets.US_ASCII))
-                .put(tiff.array())
-                .array());
-        with.write(plain, 2, plain.length - 2);
-        return with.toByteArray();
+    private static double[] seen(double[] camera, double... at) {
+        return StandInPictures.seen(camera, at, WIDE, HIGH);
     }
 
-    /** Where a level camera at a place, turned to a bearing, sees a point: by hand, not by the rules. */
-    private static double[] seen(double[] camera, double x, double y, double z) {
-        double turn = Math.toRadians(camera[3]);
-        double deep = (x - camera[0]) * Math.sin(turn) + (y - camera[1]) * Math.cos(turn);
-        double right = (x - camera[0]) * Math.cos(turn) - (y - camera[1]) * Math.sin(turn);
-        double focal = FOCAL_MM / 36 * WIDE;
-        return new double[] {
-            WIDE / 2.0 + focal * right / deep, HIGH / 2.0 - focal * (z - camera[2]) / deep, deep,
-        };
-    }
-
-    private static void tap(List<String> taps, String what, double[] at) {
-        if (at[2] > 0 && at[0] >= 0 && at[0] <= WIDE && at[1] >= 0 && at[1] <= HIGH) {
+    private static void tap(List<String> taps, String what, double[] at, int wide, int high) {
+        if (at[2] > 0 && at[0] >= 0 && at[0] <= wide && at[1] >= 0 && at[1] <= high) {
             taps.add(String.format(Locale.ROOT, "{%s,\"u\":%.3f,\"v\":%.3f}", what, at[0], at[1]));
         }
     }
@@ -115,9 +84,11 @@ class SurveyOverHttpTest {
                             camera,
                             landmark.get("xM").asDouble(),
                             landmark.get("yM").asDouble(),
-                            landmark.get("heightM").asDouble()));
+                            landmark.get("heightM").asDouble()),
+                    WIDE,
+                    HIGH);
         }
-        tap(taps, "\"placement\":\"key\"", seen(camera, keyX, keyY, keyZ));
+        tap(taps, "\"placement\":\"key\"", seen(camera, keyX, keyY, keyZ), WIDE, HIGH);
         return "{\"taps\":[%s]}".formatted(String.join(",", taps));
     }
 
@@ -140,7 +111,7 @@ class SurveyOverHttpTest {
 
     @Test
     void twoPhotographsSayWhereOneStoodAndWhereTheKeyStandsAndItIsKept() {
-        assertThat(survey().at("/photos/0/focal35").asDouble()).isEqualTo(FOCAL_MM);
+        assertThat(survey().at("/photos/0/focal35").asDouble()).isEqualTo(StandInPictures.FOCAL_MM);
         assertThat(survey().at("/photos/0/problem").asText()).contains("Tap four landmarks or more");
         JsonNode one = put(fromDoor, taps(BY_THE_DOOR, 7.6, 6.2, 2.4), 0).body();
         assertThat(one.at("/photos/0/pose/at/xM").asDouble()).isCloseTo(0.5, within(0.01));
@@ -167,6 +138,66 @@ class SurveyOverHttpTest {
         assertThat(api.post("/api/shots/%d/survey/places".formatted(shot), "{\"things\":[\"fill\"]}")
                         .detail())
                 .contains("Fill is tapped in no photograph");
+    }
+
+    /** The demo's own pictures, tapped to the pixel. */
+    @Test
+    void threeDrawnPicturesPlaceSixThingsWithinTenCentimetresAndTellTheOneThatWasMoved() throws IOException {
+        JsonNode scene =
+                json.readTree(Path.of("src/main/resources/demo/scene-17.json").toFile());
+        Map<String, double[]> truth = StandInPictures.things(scene);
+        shot = api.shot("17A");
+        JsonNode told = survey();
+        for (int i = 0; i < StandInPictures.CAMERAS.size(); i++) {
+            double[] camera = StandInPictures.CAMERAS.get(i);
+            JsonNode photo = told.get("photos").get(i);
+            List<String> taps = new ArrayList<>();
+            int wide = photo.get("widthPx").asInt();
+            int high = photo.get("heightPx").asInt();
+            for (JsonNode landmark : scene.at("/set/plan/landmarks")) {
+                double[] at = {
+                    landmark.at("/point/xM").asDouble(),
+                    landmark.at("/point/yM").asDouble(),
+                    landmark.get("heightM").asDouble()
+                };
+                tap(
+                        taps,
+                        "\"landmark\":" + landmark.get("name"),
+                        StandInPictures.seen(camera, at, wide, high),
+                        wide,
+                        high);
+            }
+            truth.forEach((key, at) -> tap(
+                    taps,
+                    "\"placement\":\"%s\"".formatted(key),
+                    StandInPictures.seen(camera, at, wide, high),
+                    wide,
+                    high));
+            told = put(
+                            photo.get("id").asLong(),
+                            "{\"taps\":[%s]}".formatted(String.join(",", taps)),
+                            photo.get("version").asLong())
+                    .body();
+        }
+        int placed = 0;
+        for (JsonNode thing : told.get("things")) {
+            double[] at = truth.get(thing.get("key").asText());
+            if (thing.has("found")) {
+                placed++;
+                assertThat(Math.hypot(
+                                thing.at("/found/xM").asDouble() - at[0],
+                                thing.at("/found/yM").asDouble() - at[1]))
+                        .as(thing.get("name").asText())
+                        .isLessThan(0.1);
+            }
+            assertThat(thing.get("isElsewhere").asBoolean())
+                    .as(thing.get("name").asText())
+                    .isEqualTo(thing.get("key").asText().equals("key"));
+        }
+        assertThat(placed).isGreaterThanOrEqualTo(5);
+        for (JsonNode photo : told.get("photos")) {
+            put(photo.get("id").asLong(), "{\"taps\":[]}", photo.get("version").asLong());
+        }
     }
 
     @Test
