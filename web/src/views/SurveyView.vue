@@ -140,7 +140,7 @@ function add() {
                 <WedgeMark v-if="said(t.key)!.quality === 'POOR' || said(t.key)!.isElsewhere" act class="mr-1 inline" />
                 within <span class="figure">{{ settings.printed(said(t.key)!.within!) }}</span><template
                   v-if="said(t.key)!.quality === 'POOR'"
-                  >: poor, take another photograph from the side</template
+                  >: poor, {{ said(t.key)!.help }}</template
                 ><template v-if="said(t.key)!.off"
                   >; <span class="figure">{{ settings.printed(said(t.key)!.off!) }}</span> from the record</template
                 >

@@ -75,14 +75,18 @@ const rays = computed(() =>
         stroke="var(--ink)"
         stroke-width="1.5"
       />
-      <circle
-        :cx="px(t.found).x"
-        :cy="px(t.found).y"
-        :r="Math.max(3, (t.sigmaFloorM ?? 0) * view.scale)"
+      <ellipse
+        :transform="`translate(${px(t.found).x} ${px(t.found).y}) rotate(${t.floor!.bearingDeg})`"
+        :rx="Math.max(3, t.floor!.shortM * view.scale)"
+        :ry="Math.max(3, t.floor!.longM * view.scale)"
         fill="none"
         stroke="var(--accent)"
         stroke-width="1.5"
       />
+      <g v-if="t.helpFrom" :transform="`translate(${px(t.helpFrom).x} ${px(t.helpFrom).y})`">
+        <circle r="7" fill="none" stroke="var(--ink)" stroke-width="1.5" stroke-dasharray="3 3" />
+        <text x="10" y="4" fill="var(--quiet)" font-size="12">for {{ t.name }}</text>
+      </g>
       <circle :cx="px(t.found).x" :cy="px(t.found).y" r="2.5" fill="var(--accent)" />
       <text :x="px(t.found).x + 8" :y="px(t.found).y - 6" fill="var(--ink)" font-size="12">{{ t.name }}</text>
     </g>

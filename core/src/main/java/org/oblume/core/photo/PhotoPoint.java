@@ -1,5 +1,6 @@
 package org.oblume.core.photo;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
@@ -14,10 +15,12 @@ import org.oblume.core.units.Refusal;
  * Where something stands that was tapped in photographs whose poses are known: nearest to all of its rays, by what they miss in the pictures.
  *
  * @param place the point
- * @param sigmaFloorM one standard deviation on the floor, √(var x + var y), metres
- * @param sigmaHeightM one of its height, metres
+ * @param floor how far it strays on the floor
+ * @param sigmaHeightM one standard deviation of its height, metres
+ * @param ofPoses what part of its variance on the floor comes from where each photograph was taken from, 0 to 1 each, in the order of the
+ *     taps; the rest comes from the taps
  */
-public record PhotoPoint(SpacePoint place, double sigmaFloorM, double sigmaHeightM) {
+public record PhotoPoint(SpacePoint place, FloorSpread floor, double sigmaHeightM, List<Double> ofPoses) {
 
     /** A height that was told is so well known, metres (model). */
     private static final double HEIGHT_SPREAD_M = 0.01;
@@ -28,11 +31,20 @@ public record PhotoPoint(SpacePoint place, double sigmaFloorM, double sigmaHeigh
     private static final double LARGEST_RMS = 0.03;
     private static final int STEPS = 100;
 
+    public PhotoPoint {
+        ofPoses = List.copyOf(ofPoses);
+    }
+
+    /** One standard deviation on the floor, √(var x + var y), metres. */
+    public double sigmaFloorM() {
+        return floor.sigmaM();
+    }
+
     /** One tap of it. */
     public record Seen(Resection from, Tap tap) {}
 
     public Crossing quality() {
-        return Photographed.quality(sigmaFloorM);
+        return Photographed.quality(sigmaFloorM());
     }
 
     /**
@@ -79,8 +91,12 @@ public record PhotoPoint(SpacePoint place, double sigmaFloorM, double sigmaHeigh
         RealMatrix inverse = new LUDecomposition(MatrixUtils.createRealMatrix(square))
                 .getSolver()
                 .getInverse();
+        RealMatrix pose = MatrixUtils.createRealMatrix(Pinhole.SPACE, Pinhole.SPACE);
+        pose.setSubMatrix(poseSpread(seen, point).getData(), 0, 0);
         return told(
-                point, inverse.multiply(MatrixUtils.createRealMatrix(spread)).multiplyTransposed(inverse));
+                point,
+                inverse.multiply(MatrixUtils.createRealMatrix(spread)).multiplyTransposed(inverse),
+                List.of(inverse.multiply(pose).multiplyTransposed(inverse)));
     }
 
     private static PhotoPoint ofMore(String name, List<Seen> taps) {
@@ -113,14 +129,27 @@ public record PhotoPoint(SpacePoint place, double sigmaFloorM, double sigmaHeigh
                     .multiply(by));
         }
         RealMatrix inverse = new LUDecomposition(normal).getSolver().getInverse();
-        return told(point, inverse.multiply(middle).multiply(inverse));
+        List<RealMatrix> poses = new ArrayList<>();
+        for (Seen seen : taps) {
+            RealMatrix by = MatrixUtils.createRealMatrix(
+                    shares(seen.from.pinhole(), seen.from.pinhole().byPoint(point)));
+            RealMatrix of = by.transposeMultiply(poseSpread(seen, point)).multiply(by);
+            poses.add(inverse.multiply(of).multiply(inverse));
+        }
+        return told(point, inverse.multiply(middle).multiply(inverse), poses);
     }
 
-    private static PhotoPoint told(SpacePoint point, RealMatrix covariance) {
+    private static PhotoPoint told(SpacePoint point, RealMatrix covariance, List<RealMatrix> poses) {
+        double all = floor(covariance);
         return new PhotoPoint(
                 point,
-                Math.sqrt(covariance.getEntry(0, 0) + covariance.getEntry(1, 1)),
-                Math.sqrt(covariance.getEntry(2, 2)));
+                FloorSpread.of(covariance.getEntry(0, 0), covariance.getEntry(0, 1), covariance.getEntry(1, 1)),
+                Math.sqrt(covariance.getEntry(2, 2)),
+                poses.stream().map(p -> floor(p) / all).toList());
+    }
+
+    private static double floor(RealMatrix covariance) {
+        return covariance.getEntry(0, 0) + covariance.getEntry(1, 1);
     }
 
     private static SpacePoint point(double[] at) {
@@ -140,14 +169,17 @@ public record PhotoPoint(SpacePoint place, double sigmaFloorM, double sigmaHeigh
 
     /** How far a tap strays from where the point is seen: by the tap itself and by the pose, shares of the longer side squared. */
     private static double[][] tapSpread(Seen seen, SpacePoint point) {
-        Pinhole camera = seen.from.pinhole();
-        RealMatrix by = MatrixUtils.createRealMatrix(shares(camera, camera.byPose(point)));
-        RealMatrix spread = by.multiply(MatrixUtils.createRealMatrix(seen.from.covariance()))
-                .multiplyTransposed(by);
+        RealMatrix spread = poseSpread(seen, point);
         for (int i = 0; i < Pinhole.PICTURE; i++) {
             spread.addToEntry(i, i, Tap.SPREAD * Tap.SPREAD);
         }
         return spread.getData();
+    }
+
+    private static RealMatrix poseSpread(Seen seen, SpacePoint point) {
+        Pinhole camera = seen.from.pinhole();
+        RealMatrix by = MatrixUtils.createRealMatrix(shares(camera, camera.byPose(point)));
+        return by.multiply(MatrixUtils.createRealMatrix(seen.from.covariance())).multiplyTransposed(by);
     }
 
     private static double steepestCrossingDeg(List<Seen> taps) {

@@ -81,6 +81,11 @@ public record PhotoSurvey(List<Taken> photos, List<Found> found) {
         }
     }
 
+    /** What would make a place better known; empty while it is not known at all. */
+    public Optional<PhotoHelp> help(Found of, Map<String, SpacePoint> landmarks) {
+        return Optional.ofNullable(of.point()).map(point -> PhotoHelp.of(this, of, point, landmarks));
+    }
+
     /** How many of the photographs tell something of it. */
     public int photographsOf(Target target) {
         return (int) target.taps().stream()

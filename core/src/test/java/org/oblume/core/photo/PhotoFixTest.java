@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photo.PhotoFix.KnownPoint;
 import org.oblume.core.photo.PhotoFix.Mark;
@@ -157,6 +160,67 @@ class PhotoFixTest {
     void aThirdPhotographTellsThePlaceBetter() {
         double two = fix(corners(WIDE).subList(0, 2), 0).targets().get(0).sigmaFloorM();
         assertThat(fix(corners(WIDE), 0).targets().get(0).sigmaFloorM()).isLessThan(two);
+    }
+
+    /** The ellipse is longest in the way that the drawn places stray most, and its axes say how far. */
+    @Test
+    void theEllipseLiesAsPlacesStray() {
+        List<Pinhole> cameras = corners(WIDE).subList(0, 2);
+        FloorSpread told = fix(cameras, 0).targets().get(0).floor();
+        double along = Math.toRadians(told.bearingDeg());
+        double lengthwise = 0;
+        double across = 0;
+        int runs = 120;
+        for (int i = 0; i < runs; i++) {
+            SpacePoint at = fix(cameras, Tap.SPREAD).targets().get(0).place();
+            double x = at.xM() - HEAD.xM();
+            double y = at.yM() - HEAD.yM();
+            lengthwise += Math.pow(x * Math.sin(along) + y * Math.cos(along), 2) / runs;
+            across += Math.pow(x * Math.cos(along) - y * Math.sin(along), 2) / runs;
+        }
+        assertThat(Math.sqrt(lengthwise)).isCloseTo(told.longM(), within(0.3 * told.longM()));
+        assertThat(Math.sqrt(across)).isCloseTo(told.shortM(), within(0.3 * told.shortM()));
+    }
+
+    /** What is told to help is done, and the place strays less. */
+    @Test
+    void whatIsToldToHelpHelps() {
+        Pinhole left = camera(WIDE, 0.6, 0.7, 1.6, 48, 2, 1);
+        Pinhole beside = camera(WIDE, 1.4, 0.6, 1.6, 42, 0, 0);
+        Map<String, SpacePoint> known = new LinkedHashMap<>();
+        LANDMARKS.forEach(l -> known.put(l.name(), l.at()));
+        List<TargetTap> taps = List.of(new TargetTap(0, left.project(HEAD)), new TargetTap(1, beside.project(HEAD)));
+        Target heron = new Target("Heron", taps, null);
+        Photo few = new Photo(WIDE, photo(left, 0).marks().subList(0, 4));
+        PhotoSurvey survey = PhotoSurvey.of(List.of(few, photo(beside, 0)), known, List.of(heron));
+        PhotoSurvey.Found found = survey.found().get(0);
+        PhotoHelp help = survey.help(found, known).orElseThrow();
+        assertThat(help.photo()).isZero();
+        List<Mark> more = new ArrayList<>(few.marks());
+        more.add(new Mark(help.landmark(), left.project(known.get(help.landmark()))));
+        PhotoSurvey then = PhotoSurvey.of(List.of(new Photo(WIDE, more), photo(beside, 0)), known, List.of(heron));
+        assertThat(then.found().get(0).point().sigmaFloorM())
+                .isLessThan(found.point().sigmaFloorM());
+
+        PhotoSurvey whole = PhotoSurvey.of(List.of(photo(left, 0), photo(beside, 0)), known, List.of(heron));
+        PlanPoint from =
+                whole.help(whole.found().get(0), Map.of()).orElseThrow().from();
+        Pinhole third = camera(
+                WIDE,
+                from.xM(),
+                from.yM(),
+                1.6,
+                Math.toDegrees(Math.atan2(HEAD.xM() - from.xM(), HEAD.yM() - from.yM())),
+                0,
+                0);
+        List<TargetTap> three = new ArrayList<>(taps);
+        three.add(new TargetTap(2, third.project(HEAD)));
+        PhotoSurvey better = PhotoSurvey.of(
+                List.of(photo(left, 0), photo(beside, 0), photo(third, 0)),
+                known,
+                List.of(new Target("Heron", three, null)));
+        assertThat(better.found().get(0).point().sigmaFloorM())
+                .isLessThan(whole.found().get(0).point().sigmaFloorM() / 2);
     }
 
     @Test

@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
+import org.oblume.core.geometry.Crossing;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.Measured;
 import org.oblume.core.geometry.Photographed;
@@ -22,6 +23,7 @@ import org.oblume.core.photo.PhotoFix.Mark;
 import org.oblume.core.photo.PhotoFix.Photo;
 import org.oblume.core.photo.PhotoFix.Target;
 import org.oblume.core.photo.PhotoFix.TargetTap;
+import org.oblume.core.photo.PhotoHelp;
 import org.oblume.core.photo.PhotoPoint;
 import org.oblume.core.photo.PhotoSurvey;
 import org.oblume.core.photo.Resection;
@@ -208,13 +210,16 @@ class SurveyService {
         Double offM = recorded == null || point == null
                 ? null
                 : Double.valueOf(recorded.onPlan().distanceM(point.place().onPlan()));
+        PhotoHelp help = point == null || point.quality() != Crossing.POOR
+                ? null
+                : looked.survey.help(found, looked.landmarks).orElse(null);
         return new SurveyView.SurveyedThing(
                 thing.key(),
                 thing.name(),
                 recorded,
                 point == null ? null : point.place(),
                 point == null ? null : Phrase.width(point.sigmaFloorM()),
-                point == null ? null : Double.valueOf(point.sigmaFloorM()),
+                point == null ? null : point.floor(),
                 point == null ? null : point.quality(),
                 looked.survey.photographsOf(found.target()),
                 offM == null ? null : Phrase.width(offM),
@@ -222,9 +227,17 @@ class SurveyService {
                         && offM
                                 > ELSEWHERE_SIGMAS
                                         * Objects.requireNonNull(point).sigmaFloorM(),
+                help == null ? null : said(help),
+                help == null ? null : help.from(),
                 found.problem() == null || found.target().taps().isEmpty()
                         ? null
                         : found.problem().getMessage());
+    }
+
+    private static String said(PhotoHelp help) {
+        return help.landmark() == null
+                ? "another photograph helps most, from the dashed place on the plan"
+                : "%s in photograph %d helps most: tap it".formatted(help.landmark(), help.photo() + 1);
     }
 
     private static Placement named(RecordedShot shot, String name) {

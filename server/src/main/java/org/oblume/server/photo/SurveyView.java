@@ -3,7 +3,9 @@ package org.oblume.server.photo;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.geometry.Crossing;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.photo.FloorSpread;
 import org.oblume.core.units.Phrase;
 
 /**
@@ -59,11 +61,13 @@ public record SurveyView(
      * @param recorded where it stands in the record, or null
      * @param found where the photographs say that it stands, or null
      * @param within one standard deviation on the floor, null as well
-     * @param sigmaFloorM as well, metres
      * @param quality as well
      * @param photographs how many tell it
      * @param off how far the record is from it on the floor, or null
      * @param isElsewhere whether that is more than three standard deviations
+     * @param floor how far it strays, or null as well
+     * @param help what would make it better known while it is poor, or null
+     * @param helpFrom where another photograph would, or null
      * @param problem why it is not known though it is tapped, or null
      */
     public record SurveyedThing(
@@ -72,10 +76,12 @@ public record SurveyView(
             @Nullable SpacePoint recorded,
             @Nullable SpacePoint found,
             @Nullable Phrase within,
-            @Nullable Double sigmaFloorM,
+            @Nullable FloorSpread floor,
             @Nullable Crossing quality,
             int photographs,
             @Nullable Phrase off,
             boolean isElsewhere,
+            @Nullable String help,
+            @Nullable PlanPoint helpFrom,
             @Nullable String problem) {}
 }

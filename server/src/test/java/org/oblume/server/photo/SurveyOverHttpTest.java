@@ -46,7 +46,7 @@ class SurveyOverHttpTest {
                 .body();
         file.get("shots").forEach(s -> ((ObjectNode) s).remove(List.of("readings", "rebuilt")));
         shot = api.shotIn(
-                api.post("/api/scenes/import?number=P" + ++made, file.toString())
+                api.post("/api/scenes/import?number=PH" + ++made, file.toString())
                         .body()
                         .get("sceneId")
                         .asLong(),
