@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { answer, api } from '@/api/client'
-import { useRead } from '@/api/reads'
+import { outdate, useRead } from '@/api/reads'
 import type { Meter, ReadingView } from '@/api/types'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import StopsText from '@/components/marks/StopsText.vue'
@@ -57,7 +57,10 @@ watch(
 
 /** What a reading answers is read of all of them; one that waits answers nothing yet. */
 function show(now: Meter | undefined) {
-  if (now) read.show(now)
+  if (now) {
+    read.show(now)
+    void outdate({ topics: ['READINGS'] }, undefined, 'meter')
+  }
   error.value = ''
 }
 function begin(line: string) {

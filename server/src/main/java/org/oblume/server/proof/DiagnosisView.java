@@ -31,12 +31,19 @@ public record DiagnosisView(
         long productionId,
         Spread spread) {
 
-    static DiagnosisView notReady(long productionId, Spread spread) {
+    static final String NOTHING_READ = "Nothing was read yet.";
+
+    /**
+     * While what could be wrong is being worked out.
+     *
+     * @param isRead whether anything was read; there is nothing to wait for otherwise
+     */
+    static DiagnosisView before(boolean isRead, long productionId, Spread spread) {
         return new DiagnosisView(
-                false,
-                "Working out what could be wrong and what it would read…",
+                !isRead,
+                isRead ? "Working out what could be wrong and what it would read…" : NOTHING_READ,
                 0,
-                false,
+                !isRead,
                 1,
                 List.of(),
                 null,

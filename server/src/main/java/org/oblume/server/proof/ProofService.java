@@ -70,8 +70,11 @@ public class ProofService {
     public DiagnosisView diagnosis(long runId) {
         BuiltRun run = rebuild.built(runId);
         Suspects suspects = suspects(run).getNow(null);
+        if (suspects != null) {
+            return diagnosis(run, suspects);
+        }
         long production = run.record().scene().productionId();
-        return suspects == null ? DiagnosisView.notReady(production, spread(production)) : diagnosis(run, suspects);
+        return DiagnosisView.before(!meter.ofRun(runId).isEmpty(), production, spread(production));
     }
 
     /** Waits until all that could be wrong is worked out. */
@@ -135,7 +138,7 @@ public class ProofService {
 
     private static String said(Diagnosis found, int read) {
         if (read == 0) {
-            return "Nothing was read yet.";
+            return DiagnosisView.NOTHING_READ;
         }
         if (!found.asRecorded()) {
             return found.findings().isEmpty()
