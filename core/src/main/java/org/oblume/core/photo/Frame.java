@@ -26,6 +26,11 @@ public record Frame(int widthPx, int heightPx, @Nullable Double f35) {
         }
     }
 
+    /** Whether a picture of this size can be tapped in. */
+    public static boolean isUsable(double widthPx, double heightPx) {
+        return Math.min(widthPx, heightPx) >= FEWEST_PX && Math.max(widthPx, heightPx) <= MOST_PX;
+    }
+
     public double longerSidePx() {
         return Math.max(widthPx, heightPx);
     }

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
 import org.hipparchus.linear.MatrixUtils;
@@ -245,11 +246,17 @@ public final class Resection {
         double[][] matrix = new double[Pinhole.UNKNOWNS][Pinhole.UNKNOWNS];
         problem.normal(at, matrix, new double[Pinhole.UNKNOWNS]);
         double spread = Tap.SPREAD * problem.frame.longerSidePx();
-        return new CholeskyDecomposition(MatrixUtils.createRealMatrix(matrix), 1e-6, 0)
-                .getSolver()
-                .getInverse()
-                .scalarMultiply(spread * spread)
-                .getData();
+        try {
+            return new CholeskyDecomposition(MatrixUtils.createRealMatrix(matrix), 1e-6, 0)
+                    .getSolver()
+                    .getInverse()
+                    .scalarMultiply(spread * spread)
+                    .getData();
+        } catch (MathRuntimeException untold) {
+            throw new Refusal(
+                    "marks",
+                    "These landmarks do not tell where it was taken from: tap one that is away from the others.");
+        }
     }
 
     /** The squares, pixels. */

@@ -101,7 +101,9 @@ class SurveyService {
     }
 
     private Looked looked(RecordedShot shot) {
-        List<ShotPhoto> photos = notes.photosOf(shot.shot().id());
+        List<ShotPhoto> photos = notes.photosOf(shot.shot().id()).stream()
+                .filter(p -> Frame.isUsable(p.widthPx(), p.heightPx()))
+                .toList();
         Map<Long, PhotoTapsEntity> kept = new HashMap<>();
         tapped.findAllById(photos.stream().map(ShotPhoto::id).toList()).forEach(t -> kept.put(t.noteId(), t));
         List<List<TappedPoint>> taps = photos.stream()

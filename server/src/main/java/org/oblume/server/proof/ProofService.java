@@ -80,6 +80,10 @@ public class ProofService {
     /** Waits until all that could be wrong is worked out. */
     public DiagnosisView whole(long runId) {
         BuiltRun run = rebuild.built(runId);
+        if (meter.ofRun(runId).isEmpty()) {
+            long production = run.record().scene().productionId();
+            return DiagnosisView.before(false, production, spread(production));
+        }
         return diagnosis(run, suspects(run).join());
     }
 

@@ -201,6 +201,14 @@ class SurveyOverHttpTest {
     }
 
     @Test
+    void aPictureThatIsTooSmallToTapInKeepsNobodyFromTheOthers() throws IOException {
+        api.upload(
+                "/api/shots/%d/photos".formatted(shot),
+                StandInPictures.jpeg(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB)));
+        assertThat(survey().get("photos")).hasSize(2);
+    }
+
+    @Test
     void whatIsTappedOutsideTwiceOrOnWhatSomebodyElseTappedIsRefusedAndNothingIsLost() {
         String right = taps(BY_THE_DOOR, 7.2, 6.4, 2.2);
         assertThat(put(fromDoor, right, 0).status()).isEqualTo(200);
