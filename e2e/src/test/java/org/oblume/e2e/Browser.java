@@ -31,7 +31,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** A person at a headless Chromium: finds things as they are named on the screen, and waits until they are there. */
 final class Browser implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(15);
+    private static final Duration PATIENCE = Duration.ofSeconds(45);
     private static final String INSIDE = "nav[aria-label='Scenes and shots'], .spine-button";
     private static final Duration GLANCE = Duration.ofMillis(60);
     /** What a person reads of an element: the driver's own way asks of each part of it whether it can be seen. */

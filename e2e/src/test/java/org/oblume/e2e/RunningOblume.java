@@ -18,7 +18,7 @@ import org.oblume.rig.RunningRig;
 final class RunningOblume implements AutoCloseable {
 
     private static final Pattern READY = Pattern.compile("Oblume is ready: (https?://localhost:\\d+)/");
-    private static final Duration LONGEST_START = Duration.ofSeconds(120);
+    private static final Duration LONGEST_START = Duration.ofSeconds(300);
 
     /** A test starts many servers and works each for a short while. */
     private static final List<String> QUICK_START = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
