@@ -45,7 +45,7 @@ export const router = createRouter({
       path: '/shots/:id(\\d+)/survey',
       name: 'survey',
       component: views.SurveyView,
-      props: (r) => ({ shotId: Number(r.params.id) }),
+      props: (r) => ({ shotId: Number(r.params.id), round: r.query.round ? String(r.query.round) : undefined }),
     },
     {
       path: '/shots/:id(\\d+)/carry',

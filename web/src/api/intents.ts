@@ -10,6 +10,8 @@ import type {
   PlotEdit,
   Reason,
   Rebuild,
+  Survey,
+  SurveyTaps,
   Take,
   ValueEdit,
 } from './types'
@@ -51,6 +53,8 @@ interface Edits {
   note: { text: string; about: NoteSubject }
   /** Its picture is kept beside it. */
   photo: { text?: string; about: NoteSubject }
+  /** All that is tapped in a photograph, made on a version of it. */
+  photoTaps: { shotId: number; photoId: number; revision: number; body: SurveyTaps }
 }
 type Kind = keyof Edits
 
@@ -71,6 +75,7 @@ interface Answers {
   take: Take
   note: Note
   photo: Note
+  photoTaps: Survey
 }
 
 export type AnswerTo<K extends Kind> = Answers[K]
@@ -160,6 +165,14 @@ const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]>
       api.POST('/api/shots/{shotId}/photos', { ...way, params: { path: { shotId }, query: { text, placement } } }),
     )
   },
+  photoTaps: ({ shotId, photoId, revision, body }, way) =>
+    answer(
+      api.PUT('/api/shots/{shotId}/survey/photos/{photoId}', {
+        ...way,
+        params: { path: { shotId, photoId }, header: onVersion(revision) },
+        body,
+      }),
+    ),
 }
 
 /**
@@ -180,6 +193,7 @@ export function deliver<K extends Kind>(
 
 /** Whether a later edit says all that an earlier one of the same value did. */
 export function replaces(later: Intent, earlier: Intent): boolean {
+  if (later.kind === 'photoTaps') return earlier.kind === 'photoTaps' && later.photoId === earlier.photoId
   return (
     later.kind === 'value' &&
     earlier.kind === 'value' &&

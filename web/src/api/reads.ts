@@ -82,8 +82,8 @@ export const READS = {
     answer(api.GET('/api/shots/{shotId}/revisions', { ...way, params: { path: { shotId } } })),
   ),
   rig: read(['OUTPUT'], (_: object, way) => answer(api.GET('/api/rig', { ...way, ...ONLY_NOW }))),
-  survey: read(['NOTES', 'RECORD', 'BOOK', 'SET'], ({ shotId }: OfShot, way) =>
-    answer(api.GET('/api/shots/{shotId}/survey', { ...way, params: { path: { shotId } } })),
+  survey: read(['NOTES', 'RECORD', 'BOOK', 'SET', 'RUNS'], ({ shotId, round }: OfShot & { round?: string }, way) =>
+    answer(api.GET('/api/shots/{shotId}/survey', { ...way, params: { path: { shotId }, query: { round } } })),
   ),
   takes: read(['TAKES'], ({ shotId }: OfShot, way) =>
     answer(api.GET('/api/shots/{shotId}/takes', { ...way, params: { path: { shotId } } })),

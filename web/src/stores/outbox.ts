@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { answeredOf, ApiError, conflictOf, device, epochNow, sentence, whenRestored } from '@/api/client'
 import { deliver, replaces, type AnswerTo, type Intent, type MadeOn } from '@/api/intents'
 import { outdateAll } from '@/api/reads'
-import { revisionOf, value, type ConflictingValue, type PlotEdit } from '@/api/types'
+import { revisionOf, value, type ConflictingValue, type PlotEdit, type Survey } from '@/api/types'
 import {
   acknowledgedOf,
   dropPicture,
@@ -241,6 +241,7 @@ export const useOutbox = defineStore('outbox', () => {
       await keepHeard(item)
       await remove(item.idempotencyKey)
       if (item.intent.kind === 'value') await carryOn(item.intent, answer as PlotEdit)
+      else if (item.intent.kind === 'photoTaps') await carryTapsOn(item.intent, answer as Survey)
     } catch (failure) {
       if (failure instanceof ApiError && failure.unanswered) {
         if (failure.status) flushIn(failure.retryAfterS)
@@ -261,6 +262,13 @@ export const useOutbox = defineStore('outbox', () => {
     const revision = revisionOf(placed, intent.attribute)
     const was = value(placed, intent.attribute)
     await put({ ...next, epoch: epochNow(), intent: { ...(next.intent as Intent<'value'>), revision, was } })
+  }
+
+  async function carryTapsOn(intent: Intent<'photoTaps'>, { photos }: Survey) {
+    const version = photos.find((p) => p.id === intent.photoId)?.version
+    const next = unsent.value.find((w) => replaces(w.intent, intent))
+    if (version === undefined || !next) return
+    await put({ ...next, intent: { ...(next.intent as Intent<'photoTaps'>), revision: version } })
   }
 
   /** Discards one: theirs holds, or nothing does. */

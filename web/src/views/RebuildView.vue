@@ -9,6 +9,7 @@ import PhoneHead from '@/components/rebuild/PhoneHead.vue'
 import RunDialog from '@/components/rebuild/RunDialog.vue'
 import StepCard from '@/components/rebuild/StepCard.vue'
 import StepList from '@/components/rebuild/StepList.vue'
+import StepPhotographs from '@/components/rebuild/StepPhotographs.vue'
 import StepNotices from '@/components/rebuild/StepNotices.vue'
 import TapeDialog from '@/components/rebuild/TapeDialog.vue'
 import { onPaper, type Action } from '@/lib/actions'
@@ -116,6 +117,12 @@ useShortcuts((event) => {
           <p v-if="step.placed.tapes" class="px-5 pb-3">
             <button class="button" @click="dialog = 'tapes'">Check the tapes…</button>
           </p>
+          <StepPhotographs
+            v-if="sheet.run && !sheet.run.signed"
+            :shot-id="shotId"
+            :run-id="sheet.run.id"
+            :thing="step.placed.placement.key"
+          />
         </div>
         <footer class="py-3 px-5 border-t border-line">
           <p v-if="error" role="alert" class="mb-2 flex gap-2"><WedgeMark act />{{ error }}</p>

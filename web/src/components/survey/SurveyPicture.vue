@@ -1,21 +1,30 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { SurveyTap } from '@/api/types'
+import { placeLabels } from '@/lib/labels'
+import { useSize } from '@/lib/useSize'
 import type { Tappable, UseSurveyReturn } from '@/lib/useSurvey'
 
 /** A photograph that is tapped in: what is tapped, where the rest would be, and a loupe above the finger. */
 const props = defineProps<{ survey: UseSurveyReturn }>()
-const { photo, taps, landmarks, things, chosen, tap, move, takeOut } = props.survey
+const { photo, taps, landmarks, things, aims, chosen, isChosen, tap, tapOf, move, takeOut } = props.survey
 const LOUPE = 132
 const LOUPE_ZOOM = 3
 const ZOOMS = [1, 2, 4]
 const FAR_PX = 10
+/** px of the picture that a name's letter and line take, and a mark. */
+const LETTER_PX = 6.6
+const LINE_PX = 16
+const MARK_PX = 10
 const zoom = ref(1)
 const frame = ref<HTMLDivElement>()
-/** Where the finger is, and what it drags. */
-const held = ref<{ x: number; y: number; u: number; v: number; of?: Tappable }>()
+/** A finger that moves less puts a point, and drags none, px. */
+const STILL_PX = 5
+/** Where the finger is, and what it drags, and whether it moved. */
+const held = ref<{ x: number; y: number; u: number; v: number; of?: Tappable; drags?: boolean }>()
+let from = { x: 0, y: 0 }
 
-const all = computed(() => [...landmarks.value, ...things.value])
+const all = computed(() => [...landmarks.value, ...things.value, ...aims.value])
 const named = (of: SurveyTap) => all.value.find((t) => of[t.kind] === t.key)
 const shown = computed(() => taps.value.flatMap((t) => (named(t) ? [{ ...t, of: named(t)! }] : [])))
 const expected = computed(() =>
@@ -26,6 +35,34 @@ const expected = computed(() =>
   ),
 )
 const src = computed(() => (photo.value ? `/api/notes/${photo.value.id}/photo` : undefined))
+const size = useSize(frame)
+const keyOf = (of: Tappable) => `${of.kind} ${of.key}`
+/** Names where they cover no other; what finds no room is told by its mark alone, and by its own name when it is chosen. */
+const names = computed(() => {
+  const { width, height } = size.value
+  const all = [
+    ...shown.value.map((t) => ({ ...t, text: t.of.name, needed: true })),
+    ...expected.value.map((t) => ({ ...t, text: `${t.of.name}?`, needed: false })),
+  ]
+  const placed = placeLabels(
+    all.map((t) => ({
+      key: keyOf(t.of),
+      at: { x: (t.u / photo.value!.widthPx) * width, y: (t.v / photo.value!.heightPx) * height },
+      clear: { x: MARK_PX, y: MARK_PX },
+      width: LETTER_PX * t.text.length,
+      height: LINE_PX,
+      needed: t.needed,
+    })),
+    [],
+    { left: 0, top: 0, right: width, bottom: height },
+  )
+  return all.flatMap((t) => {
+    const at = placed.get(keyOf(t.of))
+    if (!at) return []
+    const x = at.anchor === 'start' ? { left: `${at.x}px` } : { right: `${width - at.x}px` }
+    return [{ key: keyOf(t.of), text: t.text, isExpected: !t.needed, style: { top: `${at.y}px`, ...x } }]
+  })
+})
 const place = (t: { u: number; v: number }) => ({
   left: `${(100 * t.u) / photo.value!.widthPx}%`,
   top: `${(100 * t.v) / photo.value!.heightPx}%`,
@@ -41,16 +78,22 @@ function down(event: PointerEvent, of?: Tappable) {
   if (event.button !== 0) return
   frame.value!.setPointerCapture(event.pointerId)
   held.value = { ...under(event), of }
+  from = held.value
 }
 function moved(event: PointerEvent) {
-  if (held.value) held.value = { ...under(event), of: held.value.of }
+  if (!held.value) return
+  const now = under(event)
+  const drags = held.value.drags || Math.hypot(now.x - from.x, now.y - from.y) > STILL_PX
+  held.value = { ...now, of: held.value.of, drags }
 }
+/** What stands close to what is tapped already is put, not the other moved. */
 function up(event: PointerEvent) {
   if (!held.value) return
-  const { of } = held.value
+  const { of, drags } = held.value
   const { u, v } = under(event)
   held.value = undefined
-  if (of) move(of, u, v)
+  if (of && drags) move(of, u, v)
+  else if (of && (!chosen.value || tapOf(chosen.value))) chosen.value = of
   else tap(u, v)
 }
 function nudge(event: KeyboardEvent, t: SurveyTap & { of: Tappable }) {
@@ -101,25 +144,34 @@ const loupe = computed(() => {
         />
         <span
           v-for="t in expected"
-          :key="`${t.of.kind} ${t.of.key}`"
+          :key="keyOf(t.of)"
           class="expected"
-          :class="{ thing: t.of.kind === 'placement' }"
+          :class="t.of.kind"
           :style="place(t)"
           aria-hidden="true"
-          ><i /><span>{{ t.of.name }}?</span></span
-        >
+          ><i
+        /></span>
         <button
           v-for="t in shown"
-          :key="`${t.of.kind} ${t.of.key}`"
+          :key="keyOf(t.of)"
           class="tap"
-          :class="{ thing: t.of.kind === 'placement', chosen: chosen?.key === t.of.key }"
-          :style="place(held?.of?.key === t.of.key ? held! : t)"
+          :class="[t.of.kind, { chosen: isChosen(t.of) }]"
+          :style="place(held?.drags && held.of && t.of.key === held.of.key && t.of.kind === held.of.kind ? held : t)"
           :aria-label="`${t.of.name}, tapped; arrow keys move it by a pixel, Delete takes it out`"
           @pointerdown.stop="down($event, t.of)"
           @keydown="nudge($event, t)"
         >
-          <i /><span>{{ t.of.name }}</span>
+          <i />
         </button>
+        <span
+          v-for="n in names"
+          :key="n.key"
+          class="name"
+          :class="{ 'opacity-75': n.isExpected }"
+          :style="n.style"
+          aria-hidden="true"
+          >{{ n.text }}</span
+        >
         <div v-if="loupe" class="loupe" :style="loupe" aria-hidden="true" />
       </div>
     </div>
@@ -149,18 +201,17 @@ const loupe = computed(() => {
   position: absolute;
   width: 0;
   height: 0;
+}
+.name {
+  position: absolute;
+  line-height: 16px;
+  white-space: nowrap;
+  pointer-events: none;
   color: #fff;
   font-size: var(--text-small);
   text-shadow:
     0 0 3px #000,
     0 0 2px #000;
-}
-.tap > span,
-.expected > span {
-  position: absolute;
-  left: 9px;
-  top: 5px;
-  white-space: nowrap;
 }
 .tap > i {
   position: absolute;
@@ -180,8 +231,11 @@ const loupe = computed(() => {
   height: 2px;
   background: #fff;
 }
-.tap.thing > i {
+.tap.placement > i {
   border-radius: 50%;
+}
+.tap.aimOf > i {
+  transform: rotate(45deg) scale(0.8);
 }
 .tap.chosen > i,
 .tap:focus-visible > i {
@@ -202,7 +256,7 @@ const loupe = computed(() => {
   height: 14px;
   border: 1.5px dashed #fff;
 }
-.expected.thing > i {
+.expected.placement > i {
   border-radius: 50%;
 }
 .loupe {

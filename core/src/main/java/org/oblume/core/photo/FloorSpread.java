@@ -26,4 +26,24 @@ public record FloorSpread(double longM, double shortM, double bearingDeg) {
     public double sigmaM() {
         return Math.hypot(longM, shortM);
     }
+
+    /** One standard deviation along a bearing, metres. */
+    public double along(double bearing) {
+        double off = Math.toRadians(bearing - bearingDeg);
+        return Math.hypot(longM * Math.cos(off), shortM * Math.sin(off));
+    }
+
+    /**
+     * How many standard deviations another place is away, √(dᵀ·Σ⁻¹·d): across a long thin ellipse fewer centimetres are as many.
+     *
+     * @param dxM to the right of this place, metres
+     * @param dyM up the plan, metres
+     * @param ownM one standard deviation of the other place along each axis, metres
+     */
+    public double deviationsTo(double dxM, double dyM, double ownM) {
+        double bearing = Math.toRadians(bearingDeg);
+        double along = dxM * Math.sin(bearing) + dyM * Math.cos(bearing);
+        double across = dxM * Math.cos(bearing) - dyM * Math.sin(bearing);
+        return Math.hypot(along / Math.hypot(longM, ownM), across / Math.hypot(shortM, ownM));
+    }
 }

@@ -2,12 +2,14 @@ package org.oblume.core.photo;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.geometry.Crossing;
 import org.oblume.core.geometry.Photographed;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.units.Refusal;
 
@@ -25,6 +27,13 @@ public record PhotoPoint(SpacePoint place, FloorSpread floor, double sigmaHeight
     /** A height that was told is so well known, metres (model). */
     private static final double HEIGHT_SPREAD_M = 0.01;
 
+    private static final double ELSEWHERE_SIGMAS = 3;
+    /** What was taped or put back stands so near to its record, metres along each axis (model). */
+    private static final double RECORDED_SPREAD_M = 0.03;
+
+    private static final double SAME_HEIGHT_M = 0.05;
+    private static final double SAME_HEIGHT_SIGMAS = 2;
+    private static final double CENTIMETRES = 100;
     private static final double FLATTEST_CROSSING_DEG = 5;
     private static final double FLATTEST_RAY_DEG = 3;
     private static final double RIGHT_ANGLE_DEG = 90;
@@ -38,6 +47,33 @@ public record PhotoPoint(SpacePoint place, FloorSpread floor, double sigmaHeight
     /** One standard deviation on the floor, √(var x + var y), metres. */
     public double sigmaFloorM() {
         return floor.sigmaM();
+    }
+
+    /** Whether a place that was recorded is more than three standard deviations of both away on the floor. */
+    public boolean isElsewhereThan(PlanPoint recorded) {
+        return floor.deviationsTo(recorded.xM() - place.xM(), recorded.yM() - place.yM(), RECORDED_SPREAD_M)
+                > ELSEWHERE_SIGMAS;
+    }
+
+    /**
+     * Whether it is worth keeping: known well enough to build by, and not what the record says already.
+     *
+     * @param recorded or null
+     */
+    public boolean tellsMoreThan(@Nullable PlanPoint recorded) {
+        return quality() != Crossing.POOR && (recorded == null || isElsewhereThan(recorded));
+    }
+
+    /**
+     * The height to keep, to a whole centimetre; empty when what is recorded agrees within 5 cm or two standard deviations.
+     *
+     * @param recordedM or null
+     */
+    public Optional<Double> heightInsteadOf(@Nullable Double recordedM) {
+        double highM = Math.round(place.zM() * CENTIMETRES) / CENTIMETRES;
+        boolean agrees = recordedM != null
+                && Math.abs(recordedM - highM) <= Math.max(SAME_HEIGHT_M, SAME_HEIGHT_SIGMAS * sigmaHeightM);
+        return agrees ? Optional.empty() : Optional.of(highM);
     }
 
     /** One tap of it. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.photo.PhotoFix.Mark;
 import org.oblume.core.photo.PhotoFix.Photo;
@@ -26,6 +27,9 @@ public record PhotoSurvey(List<Taken> photos, List<Found> found) {
         found = List.copyOf(found);
     }
 
+    /** @param stood where somebody says that it was taken from, for a photograph that fits two places; or null */
+    public record Tapped(Photo photo, @Nullable PlanPoint stood) {}
+
     /** A photograph: where it was taken from, or why that is not known. */
     public record Taken(Photo photo, @Nullable Resection from, @Nullable Refusal problem) {
 
@@ -38,20 +42,24 @@ public record PhotoSurvey(List<Taken> photos, List<Found> found) {
     /** A target: where it stands, or why that is not known. */
     public record Found(Target target, @Nullable PhotoPoint point, @Nullable Refusal problem) {}
 
-    /**
-     * @param landmarks of the set whose height is known, by name; what is tapped besides them is not used
-     * @param targets whose taps name photographs by index
-     */
-    public static PhotoSurvey of(List<Photo> photos, Map<String, SpacePoint> landmarks, List<Target> targets) {
-        List<Taken> taken = photos.stream().map(p -> taken(p, landmarks)).toList();
-        return new PhotoSurvey(taken, targets.stream().map(t -> found(t, taken)).toList());
+    /** @param targets whose taps name photographs by index */
+    public static PhotoSurvey of(List<Taken> photos, List<Target> targets) {
+        return new PhotoSurvey(
+                photos, targets.stream().map(t -> found(t, photos)).toList());
     }
 
-    private static Taken taken(Photo photo, Map<String, SpacePoint> landmarks) {
+    /**
+     * Works out where a photograph was taken from; all of the time that a survey takes goes here.
+     *
+     * @param landmarks of the set whose height is known, by name; what is tapped besides them is not used
+     */
+    public static Taken taken(Tapped tapped, Map<String, SpacePoint> landmarks) {
+        Photo photo = tapped.photo;
         List<SeenLandmark> marks =
                 photo.marks().stream().flatMap(m -> seen(m, landmarks)).toList();
         try {
-            return new Taken(photo, Resection.of(photo.frame(), marks), null);
+            Resection from = Resection.of(photo.frame(), marks);
+            return new Taken(photo, tapped.stood == null ? from : from.takenNear(tapped.stood), null);
         } catch (Refusal problem) {
             return new Taken(photo, null, problem);
         }

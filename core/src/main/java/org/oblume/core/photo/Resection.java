@@ -13,6 +13,7 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
 import org.hipparchus.linear.MatrixUtils;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
@@ -40,16 +41,18 @@ public final class Resection {
     private static final double SHORTEST_SIDES = 0.2;
     private static final double LONGEST_SIDES = 10;
 
+    private final Problem problem;
+    private final Found found;
+    private final @Nullable Found other;
     private final Pinhole pinhole;
     private final double[][] covariance;
-    private final Pose pose;
-    private final @Nullable Pose other;
 
-    private Resection(Pinhole pinhole, double[][] covariance, Pose pose, @Nullable Pose other) {
-        this.pinhole = pinhole;
-        this.covariance = covariance;
-        this.pose = pose;
+    private Resection(Problem problem, Found found, @Nullable Found other) {
+        this.problem = problem;
+        this.found = found;
         this.other = other;
+        this.pinhole = new Pinhole(problem.frame, found.at);
+        this.covariance = covariance(problem, found.at);
     }
 
     /**
@@ -82,22 +85,29 @@ public final class Resection {
             throw doesNotAgree(frame, marks, best);
         }
         double alike = Math.max(ANOTHER_TIMES * best.rms, Tap.SPREAD * frame.longerSidePx());
-        Pose other = minima.stream()
+        Found other = minima.stream()
                 .filter(m -> m.place().distanceM(best.place()) > ANOTHER_FROM_M && m.rms <= alike)
                 .findFirst()
-                .map(m -> m.pose(frame))
                 .orElse(null);
-        return new Resection(
-                new Pinhole(frame, best.at), covariance(new Problem(frame, marks), best.at), best.pose(frame), other);
+        return new Resection(new Problem(frame, marks), best, other);
     }
 
     public Pose pose() {
-        return pose;
+        return found.pose(problem.frame);
     }
 
     /** Another place that fits as well: who took the photograph knows where they stood. */
     public Optional<Pose> other() {
-        return Optional.ofNullable(other);
+        return Optional.ofNullable(other).map(o -> o.pose(problem.frame));
+    }
+
+    /** As taken from whichever of both places is nearer to where somebody says that they stood. */
+    public Resection takenNear(PlanPoint stood) {
+        return other != null
+                        && stood.distanceM(other.place().onPlan())
+                                < stood.distanceM(found.place().onPlan())
+                ? new Resection(problem, /* found= */ other, /* other= */ found)
+                : this;
     }
 
     /** Where a point of the set is seen in it; empty when it is behind. It may be outside the picture. */

@@ -1,7 +1,9 @@
 package org.oblume.core.plot;
 
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.geometry.Landmark;
@@ -168,6 +170,25 @@ public record SetPlan(
             List<Furniture> furniture,
             List<Landmark> landmarks) {
         this(ceilingHeightM, northDeg, walls, openings, furniture, landmarks, null, null, null, null, null);
+    }
+
+    /** The same with landmarks, each in the place of the one of its name or after all others. */
+    public SetPlan with(List<Landmark> more) {
+        Map<String, Landmark> all = new LinkedHashMap<>();
+        landmarks.forEach(l -> all.put(l.name(), l));
+        more.forEach(l -> all.put(l.name(), l));
+        return new SetPlan(
+                ceilingHeightM,
+                northDeg,
+                walls,
+                openings,
+                furniture,
+                List.copyOf(all.values()),
+                ceiling,
+                floor,
+                restrictions,
+                underlay,
+                site);
     }
 
     /** The same without the picture under it. */

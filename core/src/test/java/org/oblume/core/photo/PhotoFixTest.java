@@ -19,6 +19,7 @@ import org.oblume.core.photo.PhotoFix.Mark;
 import org.oblume.core.photo.PhotoFix.Photo;
 import org.oblume.core.photo.PhotoFix.Target;
 import org.oblume.core.photo.PhotoFix.TargetTap;
+import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
 
 /** A shed of 8 by 6 m, photographed from three of its corners: what was tapped says where one stood and where the head stands. */
@@ -183,6 +184,14 @@ class PhotoFixTest {
     }
 
     /** What is told to help is done, and the place strays less. */
+    private static PhotoSurvey surveyed(List<Photo> photos, Map<String, SpacePoint> known, List<Target> targets) {
+        return PhotoSurvey.of(
+                photos.stream()
+                        .map(p -> PhotoSurvey.taken(new PhotoSurvey.Tapped(p, null), known))
+                        .toList(),
+                targets);
+    }
+
     @Test
     void whatIsToldToHelpHelps() {
         Pinhole left = camera(WIDE, 0.6, 0.7, 1.6, 48, 2, 1);
@@ -192,17 +201,17 @@ class PhotoFixTest {
         List<TargetTap> taps = List.of(new TargetTap(0, left.project(HEAD)), new TargetTap(1, beside.project(HEAD)));
         Target heron = new Target("Heron", taps, null);
         Photo few = new Photo(WIDE, photo(left, 0).marks().subList(0, 4));
-        PhotoSurvey survey = PhotoSurvey.of(List.of(few, photo(beside, 0)), known, List.of(heron));
+        PhotoSurvey survey = surveyed(List.of(few, photo(beside, 0)), known, List.of(heron));
         PhotoSurvey.Found found = survey.found().get(0);
         PhotoHelp help = survey.help(found, known).orElseThrow();
         assertThat(help.photo()).isZero();
         List<Mark> more = new ArrayList<>(few.marks());
         more.add(new Mark(help.landmark(), left.project(known.get(help.landmark()))));
-        PhotoSurvey then = PhotoSurvey.of(List.of(new Photo(WIDE, more), photo(beside, 0)), known, List.of(heron));
+        PhotoSurvey then = surveyed(List.of(new Photo(WIDE, more), photo(beside, 0)), known, List.of(heron));
         assertThat(then.found().get(0).point().sigmaFloorM())
                 .isLessThan(found.point().sigmaFloorM());
 
-        PhotoSurvey whole = PhotoSurvey.of(List.of(photo(left, 0), photo(beside, 0)), known, List.of(heron));
+        PhotoSurvey whole = surveyed(List.of(photo(left, 0), photo(beside, 0)), known, List.of(heron));
         PlanPoint from =
                 whole.help(whole.found().get(0), Map.of()).orElseThrow().from();
         Pinhole third = camera(
@@ -215,7 +224,7 @@ class PhotoFixTest {
                 0);
         List<TargetTap> three = new ArrayList<>(taps);
         three.add(new TargetTap(2, third.project(HEAD)));
-        PhotoSurvey better = PhotoSurvey.of(
+        PhotoSurvey better = surveyed(
                 List.of(photo(left, 0), photo(beside, 0), photo(third, 0)),
                 known,
                 List.of(new Target("Heron", three, null)));
@@ -296,5 +305,78 @@ class PhotoFixTest {
         }
         Tap right = camera.project(new SpacePoint(HEAD.xM() + step, HEAD.yM(), HEAD.zM()));
         assertThat((right.u() - camera.project(HEAD).u()) / step).isCloseTo(camera.byPoint(HEAD)[0][0], within(0.05));
+    }
+
+    @Test
+    void whoSaysWhereTheyStoodHasTheOtherOfTwoPlacesThatFit() {
+        Frame frame = new Frame(3264, 2448, 26.0);
+        Map<String, SpacePoint> window = Map.of(
+                "sill left", new SpacePoint(2.42, 4.78, 0.91),
+                "sill right", new SpacePoint(3.25, 4.78, 0.91),
+                "window head", new SpacePoint(3.25, 4.78, 1.86),
+                "beam end", new SpacePoint(2.42, 4.78, 1.86));
+        Photo afar = new Photo(
+                frame,
+                List.of(
+                        new Mark("sill left", new Tap(1580.7, 1420.5)),
+                        new Mark("sill right", new Tap(1957.5, 1439.1)),
+                        new Mark("window head", new Tap(1963.5, 976.1)),
+                        new Mark("beam end", new Tap(1579.7, 971.7))));
+        Resection best =
+                PhotoSurvey.taken(new PhotoSurvey.Tapped(afar, null), window).from();
+        Resection stood = PhotoSurvey.taken(new PhotoSurvey.Tapped(afar, PlanPoint.of(1.5, 0.2)), window)
+                .from();
+        assertThat(best.pose().place().xM()).isCloseTo(4.24, within(0.08));
+        assertThat(stood.pose().place().xM()).isCloseTo(1.71, within(0.24));
+        assertThat(stood.pose()).isEqualTo(best.other().orElseThrow());
+        assertThat(stood.other()).contains(best.pose());
+        SpacePoint seen = new SpacePoint(2.8, 4.78, 1.4);
+        assertThat(stood.sees(seen)).isNotEqualTo(best.sees(seen));
+    }
+
+    @Test
+    void theBearingOfAnAimIsAsSureAsItsSpotsAre() {
+        List<Pinhole> cameras = corners(WIDE);
+        SpacePoint spot = new SpacePoint(3.4, 2.6, 1.1);
+        int within = 0;
+        int runs = 24;
+        for (int i = 0; i < runs; i++) {
+            PhotoPoint head = found(cameras, HEAD, Tap.SPREAD);
+            PhotoAim aim = PhotoAim.of(head, found(cameras, spot, Tap.SPREAD)).orElseThrow();
+            double off = aim.aim().bearing().minus(Bearing.fromOffset(spot.xM() - HEAD.xM(), spot.yM() - HEAD.yM()));
+            within += Math.abs(off) < aim.sigmaDeg() ? 1 : 0;
+            assertThat(aim.isSure()).isTrue();
+        }
+        assertThat(within).isBetween(runs / 2, runs * 9 / 10);
+        PhotoPoint exact = found(cameras, HEAD, 0);
+        assertThat(PhotoAim.of(exact, exact)).isEmpty();
+        PhotoAim aim = PhotoAim.of(exact, found(cameras, spot, 0)).orElseThrow();
+        assertThat(aim.aim().tiltDeg()).isCloseTo(-25.86, within(0.01));
+        assertThat(aim.isElsewhereThan(Bearing.ofDegrees(aim.aim().bearing().degrees() + 1.9)))
+                .isFalse();
+        assertThat(aim.isElsewhereThan(Bearing.ofDegrees(aim.aim().bearing().degrees() + 25)))
+                .isTrue();
+    }
+
+    private PhotoPoint found(List<Pinhole> cameras, SpacePoint at, double spread) {
+        List<TargetTap> taps = new ArrayList<>();
+        for (int i = 0; i < cameras.size(); i++) {
+            taps.add(new TargetTap(i, tap(cameras.get(i), at, spread)));
+        }
+        return PhotoFix.of(
+                        cameras.stream().map(c -> photo(c, spread)).toList(),
+                        LANDMARKS,
+                        List.of(new Target("Spot", taps, null)))
+                .targets()
+                .get(0);
+    }
+
+    @Test
+    void aPlaceIsElsewhereSoonerAcrossTheWayInWhichItStrays() {
+        FloorSpread thin = FloorSpread.of(0.0004, 0, 0.09);
+        assertThat(thin.deviationsTo(0.3, 0, 0)).isCloseTo(15, within(1e-9));
+        assertThat(thin.deviationsTo(0, 0.3, 0)).isCloseTo(1, within(1e-9));
+        assertThat(thin.along(0)).isCloseTo(0.3, within(1e-9));
+        assertThat(thin.along(90)).isCloseTo(0.02, within(1e-9));
     }
 }

@@ -6,6 +6,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.server.support.IdentifiedEntity;
 
 /** What was tapped in one photograph. */
@@ -19,6 +20,15 @@ class PhotoTapsEntity extends IdentifiedEntity {
 
     private String taps = "[]";
     private String author = "";
+
+    @Column(name = "taken_for")
+    private @Nullable String takenFor;
+
+    @Column(name = "stood_x")
+    private @Nullable Double stoodX;
+
+    @Column(name = "stood_y")
+    private @Nullable Double stoodY;
 
     @Version
     private @Nullable Long version;
@@ -41,8 +51,21 @@ class PhotoTapsEntity extends IdentifiedEntity {
         return author;
     }
 
-    PhotoTapsEntity fill(String now, String by) {
+    PhotoRound round() {
+        return PhotoRound.parse(takenFor);
+    }
+
+    /** Where somebody says that it was taken from, or null. */
+    @Nullable
+    PlanPoint stood() {
+        return stoodX == null || stoodY == null ? null : PlanPoint.of(stoodX, stoodY);
+    }
+
+    PhotoTapsEntity fill(String now, PhotoRound round, @Nullable PlanPoint stood, String by) {
         taps = now;
+        takenFor = round.id();
+        stoodX = stood == null ? null : Double.valueOf(stood.xM());
+        stoodY = stood == null ? null : Double.valueOf(stood.yM());
         author = by;
         return this;
     }

@@ -4,6 +4,7 @@ import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Places by photographs. */
@@ -32,14 +34,24 @@ class SurveyController {
         this.survey = survey;
     }
 
-    record PhotoTaps(List<TappedPoint> taps) {}
+    /**
+     * @param stood where somebody says that it was taken from, for a photograph that fits two places; or null
+     * @param round what it was taken for; null for the record
+     */
+    record PhotoTaps(List<TappedPoint> taps, @Nullable PlanPoint stood, @Nullable String round) {}
 
-    /** @param things keys of them */
-    record KeptPlaces(List<String> things, @Nullable Reason reason) {}
+    /**
+     * @param things keys of those whose place is kept
+     * @param aims keys of those whose aim is
+     */
+    record KeptPlaces(@Nullable String round, List<String> things, List<String> aims, @Nullable Reason reason) {}
 
+    record KeptLandmarks(@Nullable String round, List<String> names) {}
+
+    /** @param round null for the photographs of the record, else of a check or a rebuild */
     @GetMapping
-    SurveyView view(@PathVariable long shotId) {
-        return survey.view(shotId);
+    SurveyView view(@PathVariable long shotId, @RequestParam(required = false) @Nullable String round) {
+        return survey.view(shotId, PhotoRound.parse(round));
     }
 
     @Needs(Permission.EDIT)
@@ -51,13 +63,28 @@ class SurveyController {
             @RequestBody PhotoTaps body,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
             Principal person) {
-        return survey.tap(shotId, photoId, body.taps(), IfMatch.version(ifMatch), person.getName());
+        return survey.tap(
+                shotId,
+                photoId,
+                body.taps(),
+                body.stood(),
+                PhotoRound.parse(body.round()),
+                IfMatch.version(ifMatch),
+                person.getName());
     }
 
     @Needs(Permission.EDIT)
     @Changes(Topic.RECORD)
     @PostMapping("/places")
     SurveyView keep(@PathVariable long shotId, @RequestBody KeptPlaces body, Principal person) {
-        return survey.keep(shotId, body.things(), body.reason(), person.getName());
+        return survey.keep(
+                shotId, PhotoRound.parse(body.round()), body.things(), body.aims(), body.reason(), person.getName());
+    }
+
+    @Needs(Permission.EDIT)
+    @Changes(Topic.SET)
+    @PostMapping("/landmarks")
+    SurveyView keepLandmarks(@PathVariable long shotId, @RequestBody KeptLandmarks body, Principal person) {
+        return survey.keepLandmarks(shotId, PhotoRound.parse(body.round()), body.names(), person.getName());
     }
 }

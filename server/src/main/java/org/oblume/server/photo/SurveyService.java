@@ -1,47 +1,40 @@
 package org.oblume.server.photo;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.IntStream;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Reason;
-import org.oblume.core.geometry.Crossing;
 import org.oblume.core.geometry.Landmark;
 import org.oblume.core.geometry.Measured;
 import org.oblume.core.geometry.Photographed;
-import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.photo.Frame;
-import org.oblume.core.photo.PhotoFix.Mark;
-import org.oblume.core.photo.PhotoFix.Photo;
-import org.oblume.core.photo.PhotoFix.Target;
-import org.oblume.core.photo.PhotoFix.TargetTap;
-import org.oblume.core.photo.PhotoHelp;
 import org.oblume.core.photo.PhotoPoint;
-import org.oblume.core.photo.PhotoSurvey;
-import org.oblume.core.photo.Resection;
-import org.oblume.core.photo.Tap;
+import org.oblume.core.photo.PhotoSurvey.Found;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Checks;
-import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.note.NoteService;
 import org.oblume.server.note.ShotPhoto;
 import org.oblume.server.photo.SurveyView.TappedPoint;
+import org.oblume.server.rebuild.BuiltRun;
+import org.oblume.server.rebuild.RebuildService;
+import org.oblume.server.rebuild.RunHead;
 import org.oblume.server.shot.KnotChange;
 import org.oblume.server.shot.KnotService;
 import org.oblume.server.shot.RecordedShot;
+import org.oblume.server.shot.SetDrawing;
 import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.NotFoundException;
@@ -55,218 +48,130 @@ import org.springframework.transaction.annotation.Transactional;
 class SurveyService {
 
     private static final int MOST_TAPS = 64;
-    private static final double ELSEWHERE_SIGMAS = 3;
-    /** A height that photographs say again within this is left as it is, metres. */
-    private static final double SAME_HEIGHT_M = 0.05;
-
-    private static final double CENTIMETRES = 100;
+    private static final int LONGEST_NAME = 60;
 
     private final PhotoTapsRepository tapped;
     private final NoteService notes;
     private final StoredScenes records;
+    private final RebuildService rebuilds;
     private final KnotService knots;
+    private final SetDrawing sets;
+    private final KnownPoses poses;
     private final RecordJson json;
 
     SurveyService(
-            PhotoTapsRepository tapped, NoteService notes, StoredScenes records, KnotService knots, RecordJson json) {
+            PhotoTapsRepository tapped,
+            NoteService notes,
+            StoredScenes records,
+            RebuildService rebuilds,
+            KnotService knots,
+            SetDrawing sets,
+            KnownPoses poses,
+            RecordJson json) {
         this.tapped = tapped;
         this.notes = notes;
         this.records = records;
+        this.rebuilds = rebuilds;
         this.knots = knots;
+        this.sets = sets;
+        this.poses = poses;
         this.json = json;
     }
 
-    /** The photographs of a shot with their taps, and what they tell. */
-    private record Looked(
-            RecordedShot shot,
-            List<ShotPhoto> photos,
-            Map<Long, PhotoTapsEntity> kept,
-            List<List<TappedPoint>> taps,
-            Map<String, SpacePoint> landmarks,
-            PhotoSurvey survey) {}
-
-    SurveyView view(long shotId) {
-        Looked looked = looked(records.shot(shotId));
-        RecordedShot shot = looked.shot;
-        return new SurveyView(
-                shotId,
-                IntStream.range(0, looked.photos.size())
-                        .mapToObj(i -> photo(looked, i))
-                        .toList(),
-                shot.record().set().landmarks().stream()
-                        .map(l -> new SurveyView.SurveyLandmark(
-                                l.name(), l.point().xM(), l.point().yM(), l.heightM()))
-                        .toList(),
-                looked.survey.found().stream().map(f -> thing(looked, f)).toList());
+    SurveyView view(long shotId, PhotoRound round) {
+        return page(records.shot(shotId), round);
     }
 
-    private Looked looked(RecordedShot shot) {
-        List<ShotPhoto> photos = notes.photosOf(shot.shot().id()).stream()
+    private SurveyView page(RecordedShot shot, PhotoRound round) {
+        List<ReadPhotographs.TappedIn> all = all(shot.shot().id());
+        return SurveyPages.page(shot.shot().id(), round, rounds(shot, all), read(shot, round, all));
+    }
+
+    private List<ReadPhotographs.TappedIn> all(long shotId) {
+        List<ShotPhoto> photos = notes.photosOf(shotId).stream()
                 .filter(p -> Frame.isUsable(p.widthPx(), p.heightPx()))
                 .toList();
         Map<Long, PhotoTapsEntity> kept = new HashMap<>();
         tapped.findAllById(photos.stream().map(ShotPhoto::id).toList()).forEach(t -> kept.put(t.noteId(), t));
-        List<List<TappedPoint>> taps = photos.stream()
-                .map(p -> Optional.ofNullable(kept.get(p.id()))
-                        .map(t -> List.of(json.read(t.taps(), TappedPoint[].class)))
-                        .orElse(List.of()))
-                .toList();
-        Map<String, SpacePoint> landmarks = new LinkedHashMap<>();
-        for (Landmark landmark : shot.record().set().landmarks()) {
-            if (landmark.heightM() != null) {
-                landmarks.put(
-                        landmark.name(),
-                        new SpacePoint(landmark.point().xM(), landmark.point().yM(), landmark.heightM()));
+        return photos.stream().map(p -> tappedIn(p, kept.get(p.id()))).toList();
+    }
+
+    private ReadPhotographs.TappedIn tappedIn(ShotPhoto photo, @Nullable PhotoTapsEntity kept) {
+        List<TappedPoint> taps = kept == null ? List.of() : List.of(json.read(kept.taps(), TappedPoint[].class));
+        return new ReadPhotographs.TappedIn(photo, kept, taps);
+    }
+
+    private static PhotoRound roundOf(ReadPhotographs.TappedIn photo) {
+        return photo.kept() == null ? PhotoRound.RECORD : photo.kept().round();
+    }
+
+    private ReadPhotographs read(RecordedShot shot, PhotoRound round, List<ReadPhotographs.TappedIn> all) {
+        List<ReadPhotographs.TappedIn> of =
+                all.stream().filter(p -> roundOf(p).equals(round)).toList();
+        Long runId = round.runId();
+        if (runId == null) {
+            return ReadPhotographs.of(shot.record(), shot.state(), of, poses);
+        }
+        BuiltRun run = rebuilds.built(runId);
+        if (run.shot().id() != shot.shot().id()) {
+            throw new NotFoundException("There is no such rebuild of this shot.");
+        }
+        return ReadPhotographs.of(run.built().scene(), run.built().state(), of, poses);
+    }
+
+    /** The record's, then the checks and the rebuilds that have photographs, the newest first. */
+    private List<SurveyView.Round> rounds(RecordedShot shot, List<ReadPhotographs.TappedIn> all) {
+        Map<String, Integer> photographs = new TreeMap<>(Comparator.reverseOrder());
+        int ofRecord = 0;
+        for (ReadPhotographs.TappedIn photo : all) {
+            String id = roundOf(photo).id();
+            if (id == null) {
+                ofRecord++;
+            } else {
+                photographs.merge(id, 1, Integer::sum);
             }
         }
-        List<Photo> asked = IntStream.range(0, photos.size())
-                .mapToObj(i -> new Photo(
-                        frame(photos.get(i)),
-                        taps.get(i).stream()
-                                .flatMap(t -> t.landmark() == null
-                                        ? Stream.empty()
-                                        : Stream.of(new Mark(t.landmark(), new Tap(t.u(), t.v()))))
-                                .toList()))
-                .toList();
-        List<Target> targets = shot.record().placements().stream()
-                .filter(p -> p.kind().isThing() && shot.state().isOnSet(p.key()))
-                .map(p -> new Target(p.name(), taps(p, taps), height(shot, p)))
-                .toList();
-        return new Looked(shot, photos, kept, taps, landmarks, PhotoSurvey.of(asked, landmarks, targets));
-    }
-
-    private static Frame frame(ShotPhoto photo) {
-        return new Frame((int) photo.widthPx(), (int) photo.heightPx(), photo.focal35());
-    }
-
-    private static List<TargetTap> taps(Placement thing, List<List<TappedPoint>> taps) {
-        List<TargetTap> all = new ArrayList<>();
-        for (int i = 0; i < taps.size(); i++) {
-            for (TappedPoint tap : taps.get(i)) {
-                if (thing.key().equals(tap.placement())) {
-                    all.add(new TargetTap(i, new Tap(tap.u(), tap.v())));
-                }
-            }
+        Map<Long, String> runs = new HashMap<>();
+        for (RunHead run : rebuilds.ofShot(shot.shot().id(), shot.scene())) {
+            runs.put(run.id(), run.name());
         }
-        return all;
-    }
-
-    private static @Nullable Double height(RecordedShot shot, Placement thing) {
-        return shot.state()
-                .value(thing.key(), Height.class)
-                .map(Height::heightM)
-                .orElse(null);
-    }
-
-    private static SurveyView.TappedPhoto photo(Looked looked, int index) {
-        ShotPhoto photo = looked.photos.get(index);
-        PhotoSurvey.Taken taken = looked.survey.photos().get(index);
-        List<TappedPoint> taps = looked.taps.get(index);
-        PhotoTapsEntity kept = looked.kept.get(photo.id());
-        Resection from = taken.from();
-        return new SurveyView.TappedPhoto(
-                photo.id(),
-                photo.text(),
-                (int) photo.widthPx(),
-                (int) photo.heightPx(),
-                photo.focal35(),
-                taps,
-                kept == null ? 0 : kept.version(),
-                kept == null ? null : kept.author(),
-                from == null ? null : pose(from.pose(), taken.photo().frame()),
-                from == null
-                        ? null
-                        : from.other().map(o -> pose(o, taken.photo().frame())).orElse(null),
-                taken.problem() == null ? null : taken.problem().getMessage(),
-                expected(looked, taken, taps));
-    }
-
-    private static SurveyView.CameraPose pose(Resection.Pose pose, Frame frame) {
-        return new SurveyView.CameraPose(
-                pose.place(), pose.bearingDeg(), CENTIMETRES * pose.rmsPx() / frame.longerSidePx());
-    }
-
-    private static List<TappedPoint> expected(Looked looked, PhotoSurvey.Taken taken, List<TappedPoint> taps) {
-        List<TappedPoint> expected = new ArrayList<>();
-        looked.landmarks.forEach((name, at) -> {
-            if (taps.stream().noneMatch(t -> name.equals(t.landmark()))) {
-                taken.sees(at).ifPresent(t -> expected.add(new TappedPoint(name, null, t.u(), t.v())));
-            }
+        Stream<SurveyView.Round> later = photographs.entrySet().stream().map(e -> {
+            PhotoRound round = PhotoRound.parse(e.getKey());
+            Long runId = round.runId();
+            return new SurveyView.Round(
+                    round.id(), round.began(), runId == null ? null : runs.get(runId), e.getValue());
         });
-        for (Placement thing : looked.shot.record().placements()) {
-            if (taps.stream().noneMatch(t -> thing.key().equals(t.placement()))) {
-                looked.shot
-                        .state()
-                        .position(thing.key())
-                        .flatMap(taken::sees)
-                        .ifPresent(t -> expected.add(new TappedPoint(null, thing.key(), t.u(), t.v())));
-            }
-        }
-        return expected;
-    }
-
-    private static SurveyView.SurveyedThing thing(Looked looked, PhotoSurvey.Found found) {
-        Placement thing = named(looked.shot, found.target().name());
-        SpacePoint recorded = looked.shot.state().position(thing.key()).orElse(null);
-        PhotoPoint point = found.point();
-        Double offM = recorded == null || point == null
-                ? null
-                : Double.valueOf(recorded.onPlan().distanceM(point.place().onPlan()));
-        PhotoHelp help = point == null || point.quality() != Crossing.POOR
-                ? null
-                : looked.survey.help(found, looked.landmarks).orElse(null);
-        return new SurveyView.SurveyedThing(
-                thing.key(),
-                thing.name(),
-                recorded,
-                point == null ? null : point.place(),
-                point == null ? null : Phrase.width(point.sigmaFloorM()),
-                point == null ? null : point.floor(),
-                point == null ? null : point.quality(),
-                looked.survey.photographsOf(found.target()),
-                offM == null ? null : Phrase.width(offM),
-                offM != null
-                        && offM
-                                > ELSEWHERE_SIGMAS
-                                        * Objects.requireNonNull(point).sigmaFloorM(),
-                help == null ? null : said(help),
-                help == null ? null : help.from(),
-                found.problem() == null || found.target().taps().isEmpty()
-                        ? null
-                        : found.problem().getMessage());
-    }
-
-    private static String said(PhotoHelp help) {
-        return help.landmark() == null
-                ? "another photograph helps most, from the dashed place on the plan"
-                : "%s in photograph %d helps most: tap it".formatted(help.landmark(), help.photo() + 1);
-    }
-
-    private static Placement named(RecordedShot shot, String name) {
-        return shot.record().placements().stream()
-                .filter(p -> p.name().equals(name))
-                .findFirst()
-                .orElseThrow();
+        return Stream.concat(Stream.of(new SurveyView.Round(null, null, null, ofRecord)), later)
+                .toList();
     }
 
     /**
      * Keeps what is tapped in a photograph, in the place of what was before.
      *
+     * @param stood where somebody says that it was taken from, or null
+     * @param round what it was taken for from now on
      * @throws EditConflict when somebody else tapped in it since that version
      * @throws Refusal when a tap is outside the picture, or of what is not in the shot, or twice
      */
     @Transactional
-    SurveyView tap(long shotId, long photoId, List<TappedPoint> taps, long version, String author) {
+    SurveyView tap(
+            long shotId,
+            long photoId,
+            List<TappedPoint> taps,
+            @Nullable PlanPoint stood,
+            PhotoRound round,
+            long version,
+            String author) {
         RecordedShot shot = records.shot(shotId);
         ShotPhoto photo = notes.photosOf(shotId).stream()
                 .filter(p -> p.id() == photoId)
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("This shot has no such photograph any more."));
         Checks.within("taps", "The number of taps", taps.size(), 0, MOST_TAPS, "");
-        Set<String> names = new HashSet<>();
-        for (TappedPoint tap : taps) {
+        for (int i = 0; i < taps.size(); i++) {
+            TappedPoint tap = taps.get(i);
             check(shot, photo, tap);
-            if (!names.add(tap.landmark() == null ? "thing " + tap.placement() : "landmark " + tap.landmark())) {
+            if (taps.subList(0, i).stream().anyMatch(tap::isOf)) {
                 throw new Refusal("taps", "One thing is tapped twice in this photograph: leave one of the taps out.");
             }
         }
@@ -275,74 +180,119 @@ class SurveyService {
             throw new EditConflict(
                     "Someone tapped in this photograph since you opened it. Look again.", kept.version());
         }
-        tapped.saveAndFlush(kept.fill(json.write(taps), author));
-        return view(shotId);
+        tapped.saveAndFlush(kept.fill(json.write(taps), round, stood, author));
+        return page(shot, round);
     }
 
     private static void check(RecordedShot shot, ShotPhoto photo, TappedPoint tap) {
         Checks.within("taps", "A tap", tap.u(), 0, photo.widthPx(), " pixels from the left");
         Checks.within("taps", "A tap", tap.v(), 0, photo.heightPx(), " pixels from the top");
-        if ((tap.landmark() == null) == (tap.placement() == null)) {
-            throw new Refusal("taps", "Say of each tap which landmark or which thing it is.");
+        if (Stream.of(tap.landmark(), tap.placement(), tap.aimOf())
+                        .filter(Objects::nonNull)
+                        .count()
+                != 1) {
+            throw new Refusal("taps", "Say of each tap which landmark, which thing or whose aim it is.");
         }
-        if (tap.placement() != null) {
-            shot.record().placement(tap.placement());
-        } else if (shot.record().set().landmarks().stream()
-                .noneMatch(l -> l.name().equals(tap.landmark()))) {
-            throw new Refusal("taps", "The set has no landmark %s any more: tap another.".formatted(tap.landmark()));
+        if (tap.landmark() == null) {
+            shot.record().placement(tap.placement() == null ? Objects.requireNonNull(tap.aimOf()) : tap.placement());
+        } else if (tap.landmark().isBlank() || tap.landmark().length() > LONGEST_NAME) {
+            throw new Refusal("taps", "Give the landmark a name of 1 to %d letters.".formatted(LONGEST_NAME));
         }
     }
 
     /**
-     * Ties the places that photographs give, and heights where they are not recorded or another.
+     * Ties the places that photographs give, heights where they are not recorded or another, and aims.
      *
-     * @throws Refusal when one of them is not known, and nothing is kept
+     * @param things keys of those whose place is kept
+     * @param aims keys of those whose aim is
+     * @throws Refusal when one of them is not known, or a rebuild is read, and nothing is kept
      */
     @Transactional
-    SurveyView keep(long shotId, List<String> things, @Nullable Reason reason, String author) {
-        Looked looked = looked(records.locked(shotId));
+    SurveyView keep(
+            long shotId,
+            PhotoRound round,
+            List<String> things,
+            List<String> aims,
+            @Nullable Reason reason,
+            String author) {
+        refuseOfRebuild(round);
+        RecordedShot shot = records.locked(shotId);
+        ReadPhotographs read = read(shot, round, all(shotId));
         List<KnotChange> changes = new ArrayList<>();
         for (String key : things) {
-            Placement thing = looked.shot.record().placement(key);
-            PhotoSurvey.Found found = looked.survey.found().stream()
-                    .filter(f -> f.target().name().equals(thing.name()))
-                    .findFirst()
-                    .orElseThrow();
-            PhotoPoint point = found.point();
-            if (point == null) {
-                throw Objects.requireNonNull(found.problem());
-            }
-            changes.addAll(changes(looked, thing, found.target(), point, reason, author));
+            changes.addAll(places(read, shot.record().placement(key), reason, author));
         }
-        knots.change(looked.shot, changes);
-        return view(shotId);
+        for (String key : aims) {
+            Placement thing = shot.record().placement(key);
+            AttributeValue aim = read.aim(key)
+                    .map(SurveyPages::setting)
+                    .orElseThrow(() -> new Refusal(
+                            "aims", "The photographs do not tell which way %s points.".formatted(thing.name())));
+            changes.add(change(thing, Attribute.AIM, aim, reason, author));
+        }
+        knots.change(shot, changes);
+        return view(shotId, round);
     }
 
-    private static List<KnotChange> changes(
-            Looked looked, Placement thing, Target target, PhotoPoint point, @Nullable Reason reason, String author) {
-        RecordedShot shot = looked.shot;
-        Set<String> used = Set.copyOf(looked.survey.landmarksOf(target, looked.landmarks.keySet()));
+    private static void refuseOfRebuild(PhotoRound round) {
+        if (round.runId() != null) {
+            throw new Refusal(
+                    "round",
+                    "These photographs are of a rebuild, which leaves the record as it is: put things back, or say in its steps what stands otherwise.");
+        }
+    }
+
+    private static List<KnotChange> places(
+            ReadPhotographs read, Placement thing, @Nullable Reason reason, String author) {
+        Found found = Optional.ofNullable(read.things().get(thing.key()))
+                .orElseThrow(() -> new Refusal("things", "%s is not on set.".formatted(thing.name())));
+        PhotoPoint point = known(found);
         Measured measured = Measured.by(new Photographed(
                 point.place().onPlan(),
                 point.sigmaFloorM(),
-                looked.survey.photographsOf(target),
-                shot.record().set().landmarks().stream()
-                        .filter(l -> used.contains(l.name()))
-                        .toList()));
+                read.survey().photographsOf(found.target()),
+                read.landmarksOf(found)));
         boolean outside =
-                shot.state().value(thing.key(), Place.class).map(Place::outside).orElse(false);
+                read.state().value(thing.key(), Place.class).map(Place::outside).orElse(false);
         List<KnotChange> changes = new ArrayList<>();
         changes.add(change(thing, Attribute.PLACE, Place.of(measured, outside), reason, author));
-        double high = Math.round(point.place().zM() * CENTIMETRES) / CENTIMETRES;
-        Double recorded = height(shot, thing);
-        if (recorded == null || Math.abs(recorded - high) > Math.max(SAME_HEIGHT_M, 2 * point.sigmaHeightM())) {
-            changes.add(change(thing, Attribute.HEIGHT, new Height(high), reason, author));
-        }
+        point.heightInsteadOf(found.target().heightM())
+                .ifPresent(high -> changes.add(change(thing, Attribute.HEIGHT, new Height(high), reason, author)));
         return changes;
+    }
+
+    private static PhotoPoint known(Found found) {
+        if (found.point() == null) {
+            throw Objects.requireNonNull(found.problem());
+        }
+        return found.point();
     }
 
     private static KnotChange change(
             Placement thing, Attribute attribute, AttributeValue value, @Nullable Reason reason, String author) {
         return new KnotChange(thing.key(), attribute, value, reason, "by photographs", author, null);
+    }
+
+    /**
+     * Keeps landmarks that photographs give in the set: new ones, and the heights of those that are drawn without one.
+     *
+     * @throws Refusal when one of them is not told, and nothing is kept
+     */
+    @Transactional
+    SurveyView keepLandmarks(long shotId, PhotoRound round, List<String> names, String author) {
+        refuseOfRebuild(round);
+        RecordedShot shot = records.locked(shotId);
+        ReadPhotographs read = read(shot, round, all(shotId));
+        List<Landmark> found = new ArrayList<>();
+        for (String name : names) {
+            PhotoPoint point = known(Optional.ofNullable(read.unknown().get(name))
+                    .orElseThrow(() -> new Refusal(
+                            "names", "%s is a landmark of the set with its height already.".formatted(name))));
+            PlanPoint at =
+                    read.drawn(name).map(Landmark::point).orElse(point.place().onPlan());
+            found.add(new Landmark(name, at, point.heightInsteadOf(null).orElseThrow()));
+        }
+        sets.keepLandmarks(shot.scene().scene().setId(), found, author);
+        return view(shotId, round);
     }
 }

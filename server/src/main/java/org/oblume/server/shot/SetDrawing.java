@@ -7,6 +7,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Retaped;
 import org.oblume.core.carry.SceneRecord;
+import org.oblume.core.geometry.Landmark;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
@@ -21,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Draws on a set, which many scenes may be lit in: nothing that is recorded may end up where it cannot be. */
 @Service
 @Transactional
-class SetDrawing {
+public class SetDrawing {
 
     private static final int MOST_PROBLEMS_TOLD = 3;
     private final SetService sets;
@@ -90,6 +91,17 @@ class SetDrawing {
         DrawnSet drawn = sets.draw(setId, set, version);
         follow.forEach((record, retaped) -> tying.follow(record, retaped.knots(), author));
         return drawn;
+    }
+
+    /**
+     * Keeps landmarks that were found: each in the place of the one of its name, or as a new one.
+     *
+     * @throws Refusal as when the set is drawn
+     */
+    public void keepLandmarks(long setId, List<Landmark> found, String author) {
+        DrawnSet drawn = sets.get(setId);
+        SetPlan plan = drawn.set().plan();
+        draw(setId, new StageSet(drawn.set().name(), plan.with(found)), drawn.version(), null, author);
     }
 
     private static void refuseUnasked(Map<StoredScene, Retaped> follow) {

@@ -33,7 +33,7 @@ final class StandInPictures {
 
     /** Place, height and bearing of each camera. */
     static final List<double[]> CAMERAS = List.of(
-            new double[] {0.5, 0.6, 1.6, 52}, new double[] {10.4, 0.6, 1.6, 322}, new double[] {5.4, 0.4, 1.7, 6});
+            new double[] {0.5, 0.6, 1.6, 52}, new double[] {10.4, 0.6, 1.6, 322}, new double[] {10.3, 5.6, 1.7, 256});
 
     private static final int WIDE = 1600;
     private static final int HIGH = 1200;

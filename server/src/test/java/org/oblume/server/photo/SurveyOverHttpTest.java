@@ -77,13 +77,16 @@ class SurveyOverHttpTest {
     private String taps(double[] camera, double keyX, double keyY, double keyZ) {
         List<String> taps = new ArrayList<>();
         for (JsonNode landmark : survey().get("landmarks")) {
+            if (!landmark.has("heightM")) {
+                continue;
+            }
             tap(
                     taps,
                     "\"landmark\":" + landmark.get("name"),
                     seen(
                             camera,
-                            landmark.get("xM").asDouble(),
-                            landmark.get("yM").asDouble(),
+                            landmark.at("/at/xM").asDouble(),
+                            landmark.at("/at/yM").asDouble(),
                             landmark.get("heightM").asDouble()),
                     WIDE,
                     HIGH);
@@ -119,23 +122,23 @@ class SurveyOverHttpTest {
         assertThat(one.at("/photos/0/expected").toString()).contains("mark-1");
         JsonNode both = put(fromDesk, taps(BY_THE_DESK, 7.6, 6.2, 2.4), 0).body();
         JsonNode key = thing(both, "key");
-        assertThat(key.at("/found/xM").asDouble()).isCloseTo(7.6, within(0.01));
-        assertThat(key.at("/found/zM").asDouble()).isCloseTo(2.4, within(0.01));
-        assertThat(key.get("photographs").asInt()).isEqualTo(2);
+        assertThat(key.at("/found/at/xM").asDouble()).isCloseTo(7.6, within(0.01));
+        assertThat(key.at("/found/at/zM").asDouble()).isCloseTo(2.4, within(0.01));
+        assertThat(key.at("/found/photographs").asInt()).isEqualTo(2);
         assertThat(key.at("/off/metric").asText()).isEqualTo("447 mm");
 
         assertThat(api.as("READER")
-                        .post("/api/shots/%d/survey/places".formatted(shot), "{\"things\":[\"key\"]}")
+                        .post("/api/shots/%d/survey/places".formatted(shot), keeping("key"))
                         .status())
                 .isEqualTo(403);
-        Answer kept = api.post("/api/shots/%d/survey/places".formatted(shot), "{\"things\":[\"key\"]}");
+        Answer kept = api.post("/api/shots/%d/survey/places".formatted(shot), keeping("key"));
         assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
         assertThat(thing(kept.body(), "key").get("isElsewhere").asBoolean()).isFalse();
         JsonNode file =
                 api.get("/api/scenes/%d/export".formatted(api.sceneOf(shot))).body();
         assertThat(file.get("version").asInt()).isEqualTo(6);
         assertThat(file.toString()).contains("\"photographed\":{\"point\"").contains("\"heightM\":2.4");
-        assertThat(api.post("/api/shots/%d/survey/places".formatted(shot), "{\"things\":[\"fill\"]}")
+        assertThat(api.post("/api/shots/%d/survey/places".formatted(shot), keeping("fill"))
                         .detail())
                 .contains("Fill is tapped in no photograph");
     }
@@ -182,11 +185,11 @@ class SurveyOverHttpTest {
         int placed = 0;
         for (JsonNode thing : told.get("things")) {
             double[] at = truth.get(thing.get("key").asText());
-            if (thing.has("found")) {
+            if (thing.get("found").has("at")) {
                 placed++;
                 assertThat(Math.hypot(
-                                thing.at("/found/xM").asDouble() - at[0],
-                                thing.at("/found/yM").asDouble() - at[1]))
+                                thing.at("/found/at/xM").asDouble() - at[0],
+                                thing.at("/found/at/yM").asDouble() - at[1]))
                         .as(thing.get("name").asText())
                         .isLessThan(0.1);
             }
@@ -218,9 +221,96 @@ class SurveyOverHttpTest {
         assertThat(put(fromDoor, "{\"taps\":[{\"placement\":\"key\",\"u\":401,\"v\":1}]}", 1)
                         .detail())
                 .contains("pixels from the left");
-        assertThat(put(fromDoor, "{\"taps\":[{\"landmark\":\"moat\",\"u\":1,\"v\":1}]}", 1)
+        assertThat(put(fromDoor, "{\"taps\":[{\"landmark\":\" \",\"u\":1,\"v\":1}]}", 1)
                         .detail())
-                .contains("no landmark moat");
+                .contains("Give the landmark a name");
+        assertThat(put(fromDoor, "{\"taps\":[{\"landmark\":\"desk\",\"aimOf\":\"key\",\"u\":1,\"v\":1}]}", 1)
+                        .detail())
+                .contains("which landmark, which thing or whose aim");
         assertThat(survey().at("/photos/0/taps").size()).isGreaterThan(4);
+    }
+
+    private static String keeping(String thing) {
+        return "{\"things\":[\"%s\"],\"aims\":[]}".formatted(thing);
+    }
+
+    /** What is tapped of the landmarks and the key as recorded, and something more. */
+    private String tapsWith(double[] camera, String what, double... at) {
+        List<String> more = new ArrayList<>();
+        tap(more, what, seen(camera, at), WIDE, HIGH);
+        return taps(camera, 7.2, 6.4, 2.2).replaceFirst("]}$", "," + more.get(0) + "]}");
+    }
+
+    @Test
+    void theSpotThatALightPointsAtTellsItsAimAndTheAimIsKept() {
+        put(fromDoor, tapsWith(BY_THE_DOOR, "\"aimOf\":\"key\"", 6.2, 4.4, 1.0), 0);
+        JsonNode both = put(fromDesk, tapsWith(BY_THE_DESK, "\"aimOf\":\"key\"", 6.2, 4.4, 1.0), 0)
+                .body();
+        JsonNode aim = thing(both, "key").get("aim");
+        assertThat(aim.get("bearingDeg").asDouble()).isCloseTo(180 + Math.toDegrees(Math.atan2(1.0, 2.0)), within(0.5));
+        assertThat(aim.get("isWorthKeeping").asBoolean()).isTrue();
+        String aims = "{\"things\":[],\"aims\":[\"key\"]}";
+        JsonNode kept =
+                api.post("/api/shots/%d/survey/places".formatted(shot), aims).body();
+        assertThat(thing(kept, "key").at("/aim/isElsewhere").asBoolean()).isFalse();
+        assertThat(api.post("/api/shots/%d/survey/places".formatted(shot), aims.replace("key", "fill"))
+                        .detail())
+                .contains("do not tell which way Fill points");
+    }
+
+    @Test
+    void aLandmarkThatTheSetDoesNotHaveIsFoundAndKept() {
+        String kiosk = "\"landmark\":\"kiosk corner\"";
+        put(fromDoor, tapsWith(BY_THE_DOOR, kiosk, 6.0, 5.0, 1.25), 0);
+        JsonNode both =
+                put(fromDesk, tapsWith(BY_THE_DESK, kiosk, 6.0, 5.0, 1.25), 0).body();
+        JsonNode last = both.get("landmarks").get(both.get("landmarks").size() - 1);
+        assertThat(last.get("name").asText()).isEqualTo("kiosk corner");
+        assertThat(last.get("isWorthKeeping").asBoolean()).isTrue();
+        Answer kept = api.post("/api/shots/%d/survey/landmarks".formatted(shot), "{\"names\":[\"kiosk corner\"]}");
+        assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
+        JsonNode now = kept.body().get("landmarks").get(both.get("landmarks").size() - 1);
+        assertThat(now.get("heightM").asDouble()).isCloseTo(1.25, within(0.01));
+        assertThat(now.at("/at/xM").asDouble()).isCloseTo(6.0, within(0.01));
+        assertThat(api.post("/api/shots/%d/survey/landmarks".formatted(shot), "{\"names\":[\"kiosk corner\"]}")
+                        .detail())
+                .contains("with its height already");
+    }
+
+    @Test
+    void aCheckWithOnePhotographTellsWhatWasMovedAndLeavesThePhotographsOfTheRecordAlone() {
+        put(fromDoor, taps(BY_THE_DOOR, 7.2, 6.4, 2.2), 0);
+        String check = taps(BY_THE_DESK, 7.6, 6.2, 2.2).replaceFirst("}$", ",\"round\":\"check-1764500000\"}");
+        JsonNode checked = put(fromDesk, check, 0).body();
+        assertThat(checked.get("photos")).hasSize(1);
+        assertThat(thing(checked, "key").get("isElsewhere").asBoolean()).isTrue();
+        JsonNode record = survey();
+        assertThat(record.get("photos")).hasSize(1);
+        assertThat(thing(record, "key").get("isElsewhere").asBoolean()).isFalse();
+        assertThat(record.at("/rounds/1/began").asText()).startsWith("2025-11-30T");
+        assertThat(api.get("/api/shots/%d/survey?round=attic".formatted(shot)).detail())
+                .contains("no round of photographs");
+    }
+
+    @Test
+    void photographsOfARebuildAreReadAgainstItAndLeaveTheRecordAsItIs() {
+        long run = api.post(
+                        "/api/shots/%d/runs".formatted(shot), "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}")
+                .body()
+                .at("/run/id")
+                .asLong();
+        String round = "run-" + run;
+        JsonNode rebuilt = put(
+                        fromDesk,
+                        taps(BY_THE_DESK, 7.6, 6.2, 2.2).replaceFirst("}$", ",\"round\":\"" + round + "\"}"),
+                        0)
+                .body();
+        assertThat(thing(rebuilt, "key").get("isElsewhere").asBoolean()).isTrue();
+        assertThat(rebuilt.at("/rounds/1/run").asText()).isEqualTo("Day 4");
+        assertThat(api.post(
+                                "/api/shots/%d/survey/places".formatted(shot),
+                                keeping("key").replaceFirst("}$", ",\"round\":\"" + round + "\"}"))
+                        .detail())
+                .contains("leaves the record as it is");
     }
 }
