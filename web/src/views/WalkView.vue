@@ -141,11 +141,6 @@ useShortcuts((event) => {
           :to="{ name: 'plot', params: { id: shotId } }"
           >plot</RouterLink
         >
-        <RouterLink
-          class="inline-flex min-h-11 items-center px-2 text-quiet underline"
-          :to="{ name: 'survey', params: { id: shotId } }"
-          >photographs</RouterLink
-        >
         <ConnectionState class="ml-auto" />
         <span v-if="thing" class="ml-2 flex-none"
           ><b class="font-bold">{{ at + 1 }}</b> of {{ things.length }}</span
@@ -199,6 +194,14 @@ useShortcuts((event) => {
       </template>
       <div v-else class="min-h-0 flex-1 overflow-y-auto">
         <WalkTapes :walk="walk" :entry="entry" :based="based" />
+        <p class="border-b border-line px-5 py-1 text-small text-quiet">
+          Out of reach of a tape?
+          <RouterLink
+            class="inline-flex min-h-11 items-center underline"
+            :to="{ name: 'survey', params: { id: shotId } }"
+            >Its place by photographs</RouterLink
+          >
+        </p>
         <div v-if="entry.refused.PLACE" class="border-b border-line px-5 py-2">
           <p role="alert">{{ entry.refused.PLACE }}</p>
           <div class="mt-2 flex flex-wrap gap-2">

@@ -52,7 +52,7 @@ const kept = computed(() => [counted(places.value.length, 'place'), counted(aims
     </template>
     <p class="mt-2 text-small text-quiet">
       A model: a pinhole whose middle is the picture’s, without distortion; a tap strays by 0.4 % of the longer side,
-      what was put on its mark by 3 cm. What stands as recorded is left as it is.
+      what was put on its mark by 3 cm. What was measured and stands as recorded is left as it is.
     </p>
   </section>
 </template>

@@ -56,12 +56,12 @@ public record PhotoPoint(SpacePoint place, FloorSpread floor, double sigmaHeight
     }
 
     /**
-     * Whether it is worth keeping: known well enough to build by, and not what the record says already.
+     * Whether it is worth keeping: known well enough to build by, and not what was measured before.
      *
-     * @param recorded or null
+     * @param measured place that was measured, or null
      */
-    public boolean tellsMoreThan(@Nullable PlanPoint recorded) {
-        return quality() != Crossing.POOR && (recorded == null || isElsewhereThan(recorded));
+    public boolean tellsMoreThan(@Nullable PlanPoint measured) {
+        return quality() != Crossing.POOR && (measured == null || isElsewhereThan(measured));
     }
 
     /**

@@ -18,6 +18,7 @@ import org.oblume.core.photo.PhotoSurvey.Found;
 import org.oblume.core.photo.Resection;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Phrase;
 import org.oblume.server.photo.SurveyView.SurveyedPoint;
@@ -118,6 +119,11 @@ final class SurveyPages {
     private static SurveyView.SurveyedThing thing(ReadPhotographs read, Placement thing, Found found) {
         SpacePoint recorded = read.state().position(thing.key()).orElse(null);
         PlanPoint onPlan = recorded == null ? null : recorded.onPlan();
+        PlanPoint measured = read.state()
+                .value(thing.key(), Place.class)
+                .filter(p -> p.measured() != null)
+                .map(Place::point)
+                .orElse(null);
         PhotoPoint point = found.point();
         return new SurveyView.SurveyedThing(
                 thing.key(),
@@ -128,7 +134,7 @@ final class SurveyPages {
                         ? null
                         : Phrase.width(onPlan.distanceM(point.place().onPlan())),
                 onPlan != null && point != null && point.isElsewhereThan(onPlan),
-                point != null && point.tellsMoreThan(onPlan),
+                point != null && point.tellsMoreThan(measured),
                 thing.kind().records(Attribute.AIM),
                 aim(read, thing));
     }

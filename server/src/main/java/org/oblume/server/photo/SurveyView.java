@@ -119,7 +119,7 @@ public record SurveyView(
      * @param recorded where it stands in the record, or null
      * @param off how far the record is from what is found, on the floor, or null
      * @param isElsewhere whether that is more than three standard deviations
-     * @param isWorthKeeping whether what is found is well known and not what the record says
+     * @param isWorthKeeping whether what is found is well known and not what was measured before
      * @param aims whether one can say of it which way it points
      * @param aim which way it points as found, or null
      */

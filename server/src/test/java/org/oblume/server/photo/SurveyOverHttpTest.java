@@ -313,4 +313,29 @@ class SurveyOverHttpTest {
                         .detail())
                 .contains("leaves the record as it is");
     }
+
+    /** Half of the tapes of a walk can be left out so: what photographs tell counts as measured. */
+    @Test
+    void aPlaceThatWasOnlyDrawnIsMeasuredByPhotographsAndNobodyHasToGuessIt() {
+        assertThat(gaps("key")).contains("PLACE");
+        put(fromDoor, taps(BY_THE_DOOR, 7.2, 6.4, 2.2), 0);
+        JsonNode both = put(fromDesk, taps(BY_THE_DESK, 7.2, 6.4, 2.2), 0).body();
+        assertThat(thing(both, "key").get("isElsewhere").asBoolean()).isFalse();
+        assertThat(thing(both, "key").get("isWorthKeeping").asBoolean()).isTrue();
+        JsonNode kept = api.post("/api/shots/%d/survey/places".formatted(shot), keeping("key"))
+                .body();
+        assertThat(thing(kept, "key").get("isWorthKeeping").asBoolean()).isFalse();
+        assertThat(gaps("key")).doesNotContain("PLACE");
+    }
+
+    private List<String> gaps(String key) {
+        List<String> gaps = new ArrayList<>();
+        for (JsonNode placed :
+                api.get("/api/shots/%d/plot".formatted(shot)).body().get("placements")) {
+            if (placed.at("/placement/key").asText().equals(key)) {
+                placed.get("findings").forEach(f -> gaps.add(f.get("gap").asText()));
+            }
+        }
+        return gaps;
+    }
 }
