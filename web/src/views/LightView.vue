@@ -5,6 +5,7 @@ import { useRead } from '@/api/reads'
 import type { AtMark, Light } from '@/api/types'
 import CompareDialog from '@/components/dialogs/CompareDialog.vue'
 import ShotPage from '@/components/layout/ShotPage.vue'
+import BustPicture from '@/components/light/BustPicture.vue'
 import OneAtATime from '@/components/light/OneAtATime.vue'
 import PredictedTable from '@/components/light/PredictedTable.vue'
 import RosePair from '@/components/light/RosePair.vue'
@@ -173,6 +174,9 @@ function select(key: string) {
             @select="select"
           />
         </section>
+        <section class="bust">
+          <BustPicture class="flex-1" :shot-id="shotId" :mark="light.mark.key" :name="light.mark.name" />
+        </section>
         <section class="figures">
           <PredictedTable :mark="light.mark" :meter="meter" :read="read" />
         </section>
@@ -194,7 +198,9 @@ function select(key: string) {
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template: 'ladder rose figures' minmax(0, 1.35fr) 'colour what each' minmax(0, 1fr) / minmax(0, 1fr) 272px 294px;
+  grid-template:
+    'ladder ladder rose figures' minmax(0, 1.35fr) 'bust colour what each' minmax(0, 1fr) / 200px minmax(0, 1fr)
+    272px 294px;
 }
 .body > section {
   min-height: 0;
@@ -208,6 +214,9 @@ function select(key: string) {
 }
 .ladder {
   grid-area: ladder;
+}
+.bust {
+  grid-area: bust;
 }
 .rose {
   grid-area: rose;

@@ -193,15 +193,7 @@ useShortcuts((event) => {
         />
       </template>
       <div v-else class="min-h-0 flex-1 overflow-y-auto">
-        <WalkTapes :walk="walk" :entry="entry" :based="based" />
-        <p class="border-b border-line px-5 py-1 text-small text-quiet">
-          Out of reach of a tape?
-          <RouterLink
-            class="inline-flex min-h-11 items-center underline"
-            :to="{ name: 'survey', params: { id: shotId } }"
-            >Its place by photographs</RouterLink
-          >
-        </p>
+        <WalkTapes :walk="walk" :entry="entry" :based="based" :shot-id="shotId" />
         <div v-if="entry.refused.PLACE" class="border-b border-line px-5 py-2">
           <p role="alert">{{ entry.refused.PLACE }}</p>
           <div class="mt-2 flex flex-wrap gap-2">

@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import LadderRails from '@/components/bench/LadderRails.vue'
+import BustPicture from '@/components/light/BustPicture.vue'
 import StopsText from '@/components/marks/StopsText.vue'
 import { axis } from '@/lib/scales'
 import { ratio, rungs, thirds } from '@/lib/stops'
 import { useLight } from '@/stores/light'
+import { usePlot } from '@/stores/plot'
 
 /** The stop ladder of one mark, beside the plan: both cheeks, every source a rung, the ratio between. */
 const light = useLight()
+const plot = usePlot()
 
-const HIGH = 250
+const HIGH = 150
 const RAIL = 22
 const LEFT = 30
 const RIGHT = 92
@@ -120,6 +123,14 @@ const gap = computed(() => {
           </template>
         </g>
       </svg>
+      <BustPicture
+        v-if="light.light.camera && plot.plot"
+        class="mr-2"
+        small
+        :shot-id="plot.plot.shot.id"
+        :mark="mark.key"
+        :name="mark.name"
+      />
       <dl class="facts grid grid-cols-[minmax(0,1fr)_auto] gap-y-0.5 gap-x-1 mt-1.5 mr-2 pt-1.5 border-t border-line">
         <dt>lit</dt>
         <dd><StopsText :text="thirds(mark.lit.overStops)" /></dd>

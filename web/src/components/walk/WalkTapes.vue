@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { RouterLink } from 'vue-router'
 import { before, type TapeLetter, type UseWalkEntryReturn } from '@/lib/useWalkEntry'
 import type { UseWalkReturn } from '@/lib/useWalk'
 import { held } from '@/api/types'
 import { useSettings } from '@/stores/settings'
 
 /** Three tapes of the thing in hand: two give its place, the third checks it. */
-const props = defineProps<{ walk: UseWalkReturn; entry: UseWalkEntryReturn; based?: string }>()
+const props = defineProps<{ walk: UseWalkReturn; entry: UseWalkEntryReturn; based?: string; shotId: number }>()
 const settings = useSettings()
 const LETTERS: TapeLetter[] = ['A', 'B', 'C']
 
@@ -46,6 +47,12 @@ function last(letter: TapeLetter): string {
       <span class="block min-h-4 text-small text-quiet">{{ letter === 'C' ? 'the check' : last(letter) }}</span>
     </button>
   </div>
+  <p class="border-b border-line px-5 py-1 text-small text-quiet">
+    Out of reach of a tape?
+    <RouterLink class="inline-flex min-h-11 items-center underline" :to="{ name: 'survey', params: { id: shotId } }"
+      >Its place by photographs</RouterLink
+    >
+  </p>
 </template>
 
 <style scoped>

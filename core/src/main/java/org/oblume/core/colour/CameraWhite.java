@@ -45,8 +45,16 @@ public final class CameraWhite {
     }
 
     Swatch swatch(Xyz xyz) {
-        double[] cone = BRADFORD.times(xyz.x(), xyz.y(), xyz.z());
-        double[] seen = BRADFORD_BACK.times(cone[0] * gains[0], cone[1] * gains[1], cone[2] * gains[2]);
-        return Swatch.ofLinear(Srgb.FROM_XYZ.times(seen[0], seen[1], seen[2]));
+        return Swatch.ofLinear(linear(BRADFORD.times(xyz.x(), xyz.y(), xyz.z())));
+    }
+
+    /**
+     * A light as this camera sees it, linear sRGB in the unit of its luminance; parts can be below 0.
+     *
+     * @param cones by {@link ConeLight}'s channels
+     */
+    public double[] linear(double[] cones) {
+        double[] seen = BRADFORD_BACK.times(cones[0] * gains[0], cones[1] * gains[1], cones[2] * gains[2]);
+        return Srgb.FROM_XYZ.times(seen[0], seen[1], seen[2]);
     }
 }

@@ -13,6 +13,7 @@ public record Swatch(int red, int green, int blue) {
 
     private static final int FULL = 255;
     private static final double GREY_CARD = 0.18;
+    private static final double HALF = 0.5;
 
     /** Negative parts clipped to 0, scaled so that the largest is 1, then the sRGB curve. No light at all is black. */
     static Swatch ofLinear(double[] rgb) {
@@ -39,6 +40,22 @@ public record Swatch(int red, int green, int blue) {
 
     private static int shown(int encoded, double scale) {
         return (int) Math.round(FULL * Srgb.encode(Math.min(1, Srgb.decode(encoded / (double) FULL) * scale)));
+    }
+
+    /**
+     * A surface as a picture shows it (model, a view): as it is up to half of full, above that bent towards full, then the sRGB curve.
+     *
+     * @param rgb linear light on it
+     * @param scale to what is shown, 1 is full: its reflectance over what gives an 18 % card 0.18
+     */
+    public static Swatch shown(double[] rgb, double scale) {
+        int[] out = new int[3];
+        for (int i = 0; i < out.length; i++) {
+            double x = Math.max(0, rgb[i] * scale);
+            double bent = x <= HALF ? x : 1 - HALF * Math.exp(-(x - HALF) / HALF);
+            out[i] = (int) Math.round(FULL * Srgb.encode(bent));
+        }
+        return new Swatch(out[0], out[1], out[2]);
     }
 
     /** {@code #rrggbb}. */

@@ -33,6 +33,7 @@ final class MarkSurfaces {
     private final @Nullable Double toBackgroundM;
 
     private final Kept<SourceEmitters.Key, Brought> known = new Kept<>(MOST_SOURCES);
+    private final Kept<SourceEmitters.Key, double[]> onBust = new Kept<>(MOST_SOURCES);
 
     /** What one source brings here at full. */
     private record Brought(
@@ -241,5 +242,33 @@ final class MarkSurfaces {
                 SurfaceLight.of(right),
                 behind == null ? null : SurfaceLight.of(background),
                 from);
+    }
+
+    private double[] onBust(SourceEmitters source, double[][] meets, Brought all) {
+        BustLight.Collecting straight = new BustLight.Collecting(facing);
+        for (Emitter emitter : source.emitters()) {
+            cheeks.each(
+                    emitter, (dx, dy, dz, sine, lux, squared, bounces) -> straight.add(dx, dy, dz, sine, lux, squared));
+        }
+        return straight.onFacets(cheeks, cheeks.sentOn(meets), new double[][] {all.left, all.right});
+    }
+
+    /** The bust in the sources' light. */
+    BustLight bust(List<SourceEmitters> sources, StandingGrip inside) {
+        List<double[]> all = sources.parallelStream()
+                .map(source -> {
+                    double[] full = onBust.get(source.key(), () -> {
+                        double[][] meets = inside.meets(source);
+                        return onBust(source, meets, known.get(source.key(), () -> brought(source, meets)));
+                    });
+                    double[] gains = source.gains();
+                    double[] now = new double[full.length];
+                    for (int i = 0; i < now.length; i++) {
+                        now[i] = full[i] * gains[i % gains.length];
+                    }
+                    return now;
+                })
+                .toList();
+        return new BustLight(face, facing, all);
     }
 }

@@ -43,6 +43,7 @@ public final class ShotLighting {
     private final SetHall hall;
     private final StandingGrip inside;
     private final @Nullable Metering metering;
+    private final @Nullable SpacePoint lens;
 
     /** The camera's exposure. */
     public record Metering(Exposure exposure, TStop stop, Shutter shutter) {
@@ -89,7 +90,7 @@ public final class ShotLighting {
         this.placed = sources.stream().map(SourceEmitters::placement).toList();
         Optional<Placement> camera = state.camera(placements);
         this.metering = camera.flatMap(c -> metering(c.key(), state)).orElse(null);
-        @Nullable SpacePoint lens = camera.flatMap(c -> state.position(c.key())).orElse(null);
+        this.lens = camera.flatMap(c -> state.position(c.key())).orElse(null);
         List<Placement> people = state.marks(placements);
         people.forEach(mark -> state.position(mark.key()).ifPresent(standing::add));
         this.hall = SetHall.of(set, standing);
@@ -128,6 +129,11 @@ public final class ShotLighting {
 
     public Optional<MarkLight> mark(String key) {
         return marks.stream().filter(m -> m.key().equals(key)).findFirst();
+    }
+
+    /** A bust at a mark, in this light. */
+    public BustLight bust(MarkLight mark) {
+        return inside.mark(mark.key(), mark.face(), mark.facing(), lens).bust(sources, inside);
     }
 
     /** The ratio at a mark, in both schools. */

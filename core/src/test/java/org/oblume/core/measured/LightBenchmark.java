@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.light.BustLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
 import org.oblume.core.plot.AimSetting;
@@ -106,6 +107,13 @@ public class LightBenchmark {
     @Benchmark
     public ShotLighting aHeadIsDragged() {
         return stage.tie("head-0", new Place(moved(), 3.5, true)).light();
+    }
+
+    /** With the bust at the first mark, on which one head's light is worked out anew. */
+    @Benchmark
+    public BustLight aHeadIsDraggedBeforeTheBust() {
+        ShotLighting light = aHeadIsDragged();
+        return light.bust(light.marks().get(0));
     }
 
     @Benchmark

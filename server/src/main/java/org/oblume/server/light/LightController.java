@@ -59,6 +59,10 @@ class LightController {
             List<String> out,
             @Nullable Integer cue) {}
 
+    /** The bust at a mark, with what is tried. */
+    record BustRequest(
+            String mark, List<ProposedChange> changes, List<String> holds, List<String> out, @Nullable Integer cue) {}
+
     record Arranging(LightService.Order order, List<String> placements) {}
 
     record Arranged(List<ParsedChange> changes) {}
@@ -66,12 +70,7 @@ class LightController {
     @Asks
     @PostMapping("/light")
     TrialView light(@PathVariable long shotId, @RequestBody TrialRequest asked) {
-        return light.tried(
-                shotId,
-                changes(asked.changes()),
-                asked.holds(),
-                Set.copyOf(asked.out()),
-                asked.cue() == null ? 0 : asked.cue());
+        return light.tried(shotId, tried(asked.changes(), asked.holds(), asked.out(), asked.cue()));
     }
 
     /** Where the light lands: all of it on a small surface that is pointed at, and of which source. */
@@ -80,17 +79,23 @@ class LightController {
     LandingView at(@PathVariable long shotId, @RequestBody PointRequest asked) {
         return light.landing(
                 shotId,
-                changes(asked.changes()),
-                asked.holds(),
-                Set.copyOf(asked.out()),
-                asked.cue() == null ? 0 : asked.cue(),
+                tried(asked.changes(), asked.holds(), asked.out(), asked.cue()),
                 new LightService.Point(PlanPoint.of(asked.xM(), asked.yM()), asked.heightM(), asked.withinM()));
     }
 
-    private List<Change> changes(List<ProposedChange> proposed) {
-        return proposed.stream()
+    /** The bust at a mark. */
+    @Asks
+    @PostMapping("/light/bust")
+    BustView bust(@PathVariable long shotId, @RequestBody BustRequest asked) {
+        return light.bust(shotId, tried(asked.changes(), asked.holds(), asked.out(), asked.cue()), asked.mark());
+    }
+
+    private LightService.Tried tried(
+            List<ProposedChange> proposed, List<String> holds, List<String> out, @Nullable Integer cue) {
+        List<Change> changes = proposed.stream()
                 .map(w -> new Change(w.placement(), json.value(w.attribute(), w.value(), w.text())))
                 .toList();
+        return new LightService.Tried(changes, holds, Set.copyOf(out), cue == null ? 0 : cue);
     }
 
     @Asks

@@ -10,11 +10,14 @@ import org.oblume.core.carry.Change;
 import org.oblume.core.carry.RecordedState;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.colour.Swatch;
 import org.oblume.core.cue.CueSheet;
 import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.light.BustReading;
 import org.oblume.core.light.ExposureHold;
+import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Touched;
 import org.oblume.core.light.Trial;
@@ -23,6 +26,7 @@ import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Arrange;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.White;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Phrase;
@@ -35,6 +39,7 @@ import org.oblume.server.shot.PlotService;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -56,16 +61,29 @@ public class LightService {
     }
 
     /**
+     * What is tried on a shot.
+     *
      * @param holds keys of lights that keep the mark's stop
      * @param out keys of lights that are taken as off
      * @param cue how many cues of the shot have run
-     * @throws Refusal when a change could not be kept, or a light cannot be held
      */
-    TrialView tried(long shotId, List<Change> changes, List<String> holds, Set<String> out, int cue) {
+    record Tried(List<Change> changes, List<String> holds, Set<String> out, int cue) {}
+
+    private Trial trial(RecordedShot shot, Tried tried) {
+        return Trial.of(
+                shot.record(),
+                shot.slate(),
+                after(shot, tried.cue, tried.changes),
+                tried.holds,
+                tried.out,
+                calibrations.of(shot.scene()));
+    }
+
+    /** @throws Refusal when a change could not be kept, or a light cannot be held */
+    TrialView tried(long shotId, Tried tried) {
         RecordedShot shot = records.shot(shotId);
         StoredScene record = shot.scene();
-        Trial trial =
-                Trial.of(shot.record(), shot.slate(), after(shot, cue, changes), holds, out, calibrations.of(record));
+        Trial trial = trial(shot, tried);
         ShotState before = shot.state();
         Set<String> keys = new LinkedHashSet<>(
                 trial.changes().stream().map(Change::placement).toList());
@@ -78,7 +96,43 @@ public class LightService {
                         .map(h -> holding(record.record(), trial, h))
                         .toList(),
                 placed,
-                lights(record, trial.state(), trial.light(), out).view());
+                lights(record, trial.state(), trial.light(), tried.out).view());
+    }
+
+    /**
+     * The bust at a mark with what is tried, as the shot's camera shows it.
+     *
+     * @param mark key of it
+     * @throws NotFoundException when there is no such mark on set
+     * @throws Refusal as when changes are tried, or when the camera's exposure is not recorded
+     */
+    BustView bust(long shotId, Tried tried, String mark) {
+        Trial trial = trial(records.shot(shotId), tried);
+        MarkLight at = trial.light()
+                .mark(mark)
+                .orElseThrow(() -> new NotFoundException("There is no such mark on set any more."));
+        ShotLighting.Metering metering = trial.light()
+                .metering()
+                .orElseThrow(() ->
+                        new Refusal("The bust shows what the camera sees: record its stop, ISO and shutter first."));
+        White white = ShotLighting.white(trial.scene().placements(), trial.state());
+        double required = metering.exposure().required(metering.stop()).lux();
+        SpacePoint lens = trial.state()
+                .camera(trial.scene().placements())
+                .flatMap(c -> trial.state().position(c.key()))
+                .filter(l -> !l.coincides(at.face()))
+                .orElse(null);
+        Aim camera = lens == null ? null : Aim.between(at.face(), lens);
+        BustReading nose = BustReading.of(at).orElse(null);
+        return new BustView(
+                mark,
+                trial.light().bust(at).picture(white.camera(), required).stream()
+                        .map(Swatch::hex)
+                        .toList(),
+                camera == null ? null : camera.bearing().minus(at.facing()),
+                camera == null ? null : camera.tiltDeg(),
+                nose == null ? null : trial.scene().placement(nose.source()).name(),
+                nose == null ? null : nose.downDeg());
     }
 
     /** What cues have changed, and over it what is tried. */
@@ -107,22 +161,18 @@ public class LightService {
     /**
      * The light on a place that is pointed at.
      *
-     * @param holds keys of lights that keep the mark's stop
-     * @param out keys of lights that are taken as off
-     * @param cue how many cues of the shot have run
      * @throws Refusal when a change could not be kept, a light cannot be held, or the place is out of reach
      */
-    LandingView landing(long shotId, List<Change> changes, List<String> holds, Set<String> out, int cue, Point point) {
+    LandingView landing(long shotId, Tried tried, Point point) {
         RecordedShot shot = records.shot(shotId);
         StoredScene record = shot.scene();
-        Trial trial =
-                Trial.of(shot.record(), shot.slate(), after(shot, cue, changes), holds, out, calibrations.of(record));
+        Trial trial = trial(shot, tried);
         @Nullable
         SpacePoint lens = trial.state()
                 .camera(record.record().placements())
                 .flatMap(c -> trial.state().position(c.key()))
                 .orElse(null);
-        return lights(record, trial.state(), trial.light(), out)
+        return lights(record, trial.state(), trial.light(), tried.out)
                 .landing(Touched.of(record.record().set(), point.at(), point.heightM(), point.withinM(), lens));
     }
 

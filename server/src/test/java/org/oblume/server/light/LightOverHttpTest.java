@@ -208,6 +208,37 @@ class LightOverHttpTest {
         assertThat(hint("IN_FRAME").get("onPurpose").asBoolean()).isTrue();
     }
 
+    /** What the camera sees of the bust: all of it darkens without the key, and its nose throws another shadow. */
+    @Test
+    void theBustIsSeenInTheLightThatIsTriedAndTakenOut() {
+        JsonNode form = api.get("/api/bust").body().get("facets");
+        JsonNode lit = bust("mark-1", "").body();
+        JsonNode dark = bust("mark-1", "\"key\"").body();
+        assertThat(lit.get("colours")).hasSameSizeAs(form);
+        assertThat(lit.get("noseShadowOf").asText()).isEqualTo("Key");
+        assertThat(dark.has("noseShadowOf") ? dark.get("noseShadowOf").asText() : "none")
+                .isNotEqualTo("Key");
+        int darker = 0;
+        for (int i = 0; i < form.size(); i++) {
+            int with = green(lit, i);
+            assertThat(green(dark, i)).isLessThanOrEqualTo(with);
+            darker += green(dark, i) < with ? 1 : 0;
+        }
+        assertThat(darker).isGreaterThan(form.size() / 3);
+        assertThat(lit.get("cameraTurnDeg").asDouble()).isBetween(-180.0, 180.0);
+        assertThat(bust("attic", "").detail()).contains("no such mark");
+    }
+
+    private static int green(JsonNode bust, int facet) {
+        return Integer.parseInt(bust.get("colours").get(facet).asText().substring(3, 5), 16);
+    }
+
+    private Answer bust(String mark, String out) {
+        return api.post(
+                "/api/shots/" + close + "/light/bust",
+                "{\"mark\":\"%s\",\"changes\":[],\"holds\":[],\"out\":[%s]}".formatted(mark, out));
+    }
+
     private JsonNode hint(String kind) {
         return StreamSupport.stream(look("", "").at("/light/hints").spliterator(), false)
                 .filter(h -> h.get("kind").asText().equals(kind)

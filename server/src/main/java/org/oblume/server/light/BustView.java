@@ -1,0 +1,36 @@
+package org.oblume.server.light;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.bust.Bust;
+
+/**
+ * The bust at a mark as the camera shows it.
+ *
+ * @param colours of its facets, {@code #rrggbb}, in the order of the bust's own
+ * @param cameraTurnDeg where the camera is seen from the mark, clockwise from the way that the face looks; null without one
+ * @param cameraTiltDeg how high, + above the eyes; null as well
+ * @param noseShadowOf name of the light that throws the nose's shadow, or null when none does
+ * @param noseShadowDeg where it falls: 0 straight down, + to the subject's own left; null as well
+ */
+public record BustView(
+        String mark,
+        List<String> colours,
+        @Nullable Double cameraTurnDeg,
+        @Nullable Double cameraTiltDeg,
+        @Nullable String noseShadowOf,
+        @Nullable Double noseShadowDeg) {
+
+    /**
+     * The bust's own form, metres: forward, to its own left, above the eyes.
+     *
+     * @param facets by facet and corner
+     */
+    public record BustForm(List<double[][]> facets) {
+
+        static BustForm plain() {
+            return new BustForm(
+                    Bust.plain().facets().stream().map(Bust.Facet::corners).toList());
+        }
+    }
+}

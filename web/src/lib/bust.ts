@@ -1,0 +1,59 @@
+/** A point of the bust, metres: forward, to its own left, above the eyes. */
+export type Own = [number, number, number]
+
+export interface SeenFacet {
+  /** Its number in the bust's own order. */
+  index: number
+  /** Corners for an SVG polygon, metres on the picture, y down. */
+  points: string
+}
+
+const EYE_M = 1.6
+/** To a tenth of a millimetre. */
+const STEPS = 1e4
+
+const dot = (a: Own, b: Own) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
+const cross = (a: Own, b: Own): Own => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
+
+/**
+ * The facets that are seen from somewhere, the farthest first.
+ *
+ * @param turnDeg clockwise round the face from straight ahead
+ * @param tiltDeg above its eyes
+ */
+export function seenFacets(facets: Own[][], turnDeg: number, tiltDeg: number): SeenFacet[] {
+  const turn = (turnDeg * Math.PI) / 180
+  const tilt = (tiltDeg * Math.PI) / 180
+  const to: Own = [Math.cos(turn) * Math.cos(tilt), -Math.sin(turn) * Math.cos(tilt), Math.sin(tilt)]
+  const right: Own = [Math.sin(turn), Math.cos(turn), 0]
+  const up = cross(to, right)
+  return facets
+    .map((corners, index) => {
+      const middle = corners.reduce<Own>((m, c) => [m[0] + c[0] / 4, m[1] + c[1] / 4, m[2] + c[2] / 4], [0, 0, 0])
+      const a = corners[2]!.map((v, k) => v - corners[0]![k]!) as Own
+      const b = corners[3]!.map((v, k) => v - corners[1]![k]!) as Own
+      const eye = to.map((v, k) => v * EYE_M - middle[k]!) as Own
+      return { index, corners, near: dot(middle, to), shows: dot(cross(a, b), eye) > 0 }
+    })
+    .filter((f) => f.shows)
+    .sort((a, b) => a.near - b.near)
+    .map(({ index, corners }) => ({
+      index,
+      points: corners
+        .map((c) => {
+          const scale = EYE_M / (EYE_M - dot(c, to))
+          return [dot(c, right), -dot(c, up)].map((m) => Math.round(m * scale * STEPS) / STEPS).join()
+        })
+        .join(' '),
+    }))
+}
+
+/** Where the nose's shadow falls, in words: 0 is straight down, + to the face's own left. */
+export function fallsWords(deg: number): string {
+  const aside = Math.abs(deg)
+  const side = deg > 0 ? 'its own left' : 'its own right'
+  if (aside < 20) return 'straight down'
+  if (aside > 160) return 'straight up'
+  if (aside < 65) return `down and to ${side}`
+  return aside <= 115 ? `across to ${side}` : `up and to ${side}`
+}
