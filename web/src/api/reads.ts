@@ -36,7 +36,6 @@ export const READS = {
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),
   ),
   book: read(['BOOK'], (_: object, way) => answer(api.GET('/api/book', way))),
-  bust: read([], (_: object, way) => answer(api.GET('/api/bust', way))),
   compare: read(['RECORD', 'BOOK', 'LOOKS'], (query: Sides, way) =>
     answer(api.GET('/api/compare', { ...way, params: { query } })),
   ),

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answer, api } from '@/api/client'
-import { useRead } from '@/api/reads'
-import type { BustSeen } from '@/api/types'
+import type { BustForm, BustSeen } from '@/api/types'
 import { fallsWords, seenFacets, type Own } from '@/lib/bust'
 import { useLatest } from '@/lib/useLatest'
 import { useLight } from '@/stores/light'
@@ -16,19 +15,22 @@ const props = defineProps<{
   small?: boolean
 }>()
 const light = useLight()
-const { data: form } = useRead('bust', {})
+/** The same for all: asked for once. */
+const form = shallowRef<BustForm>()
 const seen = shallowRef<BustSeen>()
 const refused = ref('')
 const fromCamera = ref(false)
 
 const latest = useLatest({
-  send: async (mark: string) =>
-    answer(
+  send: async (mark: string) => {
+    form.value ??= await answer(api.GET('/api/bust'))
+    return answer(
       api.POST('/api/shots/{shotId}/light/bust', {
         params: { path: { shotId: props.shotId } },
         body: { ...light.question, mark },
       }),
-    ),
+    )
+  },
   onAnswer: (now) => {
     refused.value = ''
     seen.value = now
