@@ -57,3 +57,18 @@ export function fallsWords(deg: number): string {
   if (aside < 65) return `down and to ${side}`
   return aside <= 115 ? `across to ${side}` : `up and to ${side}`
 }
+
+/** What becomes of the far cheek, in words. */
+export const CHEEK_WORDS: Record<'CLOSED' | 'OPEN' | 'NONE', string> = {
+  CLOSED: 'A triangle of light closes below the far eye.',
+  OPEN: 'Light reaches the far cheek.',
+  NONE: 'It joins the shadow of the far cheek: no triangle.',
+}
+
+/** The lights that are seen in the eyes, in words. */
+export function eyeWords(lights: { light: string; inLeft: boolean; inRight: boolean }[]): string {
+  if (!lights.length) return 'No light in the eyes.'
+  const which = ({ inLeft, inRight }: (typeof lights)[0]) =>
+    inLeft && inRight ? 'both eyes' : `its own ${inLeft ? 'left' : 'right'} eye`
+  return `Eye light: ${lights.map((l) => `${l.light} in ${which(l)}`).join(', ')}.`
+}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { fallsWords, seenFacets, type Own } from '@/lib/bust'
+import { eyeWords, fallsWords, seenFacets, type Own } from '@/lib/bust'
 
 /** A facet of 2 cm that looks forward, and one that looks back; of the one that looks to its own left. */
 const square = (at: Own, right: Own, up: Own): Own[] => {
@@ -32,5 +32,14 @@ describe('the bust', () => {
     expect(fallsWords(45)).toBe('down and to its own left')
     expect(fallsWords(-100)).toBe('across to its own right')
     expect(fallsWords(140)).toBe('up and to its own left')
+  })
+  it('says which lights are in which eye', () => {
+    expect(eyeWords([])).toBe('No light in the eyes.')
+    expect(
+      eyeWords([
+        { light: 'Key', inLeft: true, inRight: true },
+        { light: 'Bench lamp', inLeft: false, inRight: true },
+      ]),
+    ).toBe('Eye light: Key in both eyes, Bench lamp in its own right eye.')
   })
 })

@@ -42,6 +42,7 @@ const id = useId()
 const ROOM_ABOVE = 34
 const ARROW_PX = 24
 const BAND_PX = 12
+const LETTER_PX = 7
 const TINT_PX_PER_UNIT = 6
 const FARTHEST_PX = 40
 const UNIT_DUV = 0.001
@@ -74,6 +75,13 @@ const placed = computed(() => {
     })
 })
 const rows = computed(() => Math.max(1, ...placed.value.filter((p) => p.named).map((p) => p.row + 1)))
+
+/** Where the names of all arrows begin beside them; above its arrow where there is one only, or no room. */
+const beside = computed(() => {
+  const right = Math.max(0, ...props.arrows.flatMap((a) => [across.value.px(a.from), across.value.px(a.to)])) + 8
+  const longest = Math.max(0, ...props.arrows.map((a) => a.name.length))
+  return props.arrows.length > 1 && right + longest * LETTER_PX < size.value.width ? right : undefined
+})
 
 /** Ends of the fixture's range, as far as the ruler shows them. */
 const reach = computed(() =>
@@ -133,7 +141,11 @@ function nudge(event: KeyboardEvent, mark: RulerMark) {
         stroke-width="1.4"
       />
       <path :d="`M${across.px(a.to) - 4},${top - 11}h8l-4,8z`" fill="var(--ink)" stroke="none" />
-      <text :x="(across.px(a.from) + across.px(a.to)) / 2" :y="top - 19 - i * ARROW_PX" text-anchor="middle">
+      <text
+        :x="beside ?? (across.px(a.from) + across.px(a.to)) / 2"
+        :y="top - (beside ? 11 : 19) - i * ARROW_PX"
+        :text-anchor="beside ? 'start' : 'middle'"
+      >
         {{ a.name }}
       </text>
     </g>

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answer, api } from '@/api/client'
 import type { BustForm, BustSeen } from '@/api/types'
-import { fallsWords, seenFacets, type Own } from '@/lib/bust'
+import { CHEEK_WORDS, eyeWords, fallsWords, seenFacets, type Own } from '@/lib/bust'
 import { useLatest } from '@/lib/useLatest'
 import { useLight } from '@/stores/light'
 
@@ -46,11 +46,14 @@ const facets = computed(() => {
   const view: [number, number] = fromCamera.value ? [cameraTurnDeg, cameraTiltDeg] : [0, 0]
   return seenFacets(form.value.facets as Own[][], ...view).map((f) => ({ ...f, colour: colours[f.index]! }))
 })
-const nose = computed(() => {
-  const { noseShadowOf, noseShadowDeg } = seen.value ?? {}
-  return noseShadowOf && noseShadowDeg !== undefined
-    ? `${noseShadowOf} throws the nose’s shadow ${fallsWords(noseShadowDeg)}.`
-    : 'No light throws a shadow of the nose.'
+const said = computed(() => {
+  if (!seen.value) return ''
+  const { noseShadowOf, noseShadowDeg, triangle, eyeLights } = seen.value
+  const nose =
+    noseShadowOf && noseShadowDeg !== undefined
+      ? `${noseShadowOf} throws the nose’s shadow ${fallsWords(noseShadowDeg)}.`
+      : 'No light throws a shadow of the nose.'
+  return [nose, triangle && CHEEK_WORDS[triangle], eyeWords(eyeLights)].filter(Boolean).join(' ')
 })
 </script>
 
@@ -74,14 +77,13 @@ const nose = computed(() => {
         :class="{ small }"
         viewBox="-0.185 -0.15 0.37 0.36"
         role="img"
-        :aria-label="`The light on a head at ${name}. ${nose}`"
+        :aria-label="`The light on a head at ${name}. ${said}`"
       >
-        <title v-if="small">{{ nose }}</title>
+        <title v-if="small">{{ said }}</title>
         <polygon v-for="f in facets" :key="f.index" :points="f.points" :fill="f.colour" :stroke="f.colour" />
       </svg>
       <template v-if="!small">
-        <p class="mt-1 text-small">{{ nose }}</p>
-        <p class="text-small text-quiet">A model: a plain head, 25 % grey.</p>
+        <p class="mt-1 text-small">{{ said }} <span class="text-quiet">A model: a plain head, 25 % grey.</span></p>
       </template>
     </template>
     <p v-else-if="!small" class="text-small text-quiet" role="status">Working out the bust…</p>

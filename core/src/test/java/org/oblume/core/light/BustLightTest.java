@@ -12,8 +12,10 @@ import org.oblume.core.bust.OwnShadow;
 import org.oblume.core.colour.CameraWhite;
 import org.oblume.core.colour.ConeLight;
 import org.oblume.core.colour.Swatch;
+import org.oblume.core.geometry.Direction;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.Surface;
+import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Duv;
 import org.oblume.core.units.Kelvin;
 
@@ -190,6 +192,39 @@ class BustLightTest {
                 .isCloseTo(0, within(1e-9));
         assertThat(BustReading.of(
                         Stage.outdoors().head("edge", Role.EDGE, 0, -2, 3).mark()))
+                .isEmpty();
+    }
+
+    private static MarkLight keyFrom(double aroundDeg, double upDeg) {
+        double around = Math.toRadians(aroundDeg);
+        double up = 3 * Math.tan(Math.toRadians(upDeg));
+        return Stage.outdoors()
+                .head("key", Role.KEY, 3 * Math.sin(around), 3 * Math.cos(around), Stage.FACE_M + up)
+                .mark();
+    }
+
+    @Test
+    void aKeyFortyFiveRoundAndUpClosesTheTriangleAndOneFromTheSideLeavesNone() {
+        assertThat(BustReading.of(keyFrom(45, 45)).orElseThrow().triangle()).isEqualTo(BustReading.Triangle.CLOSED);
+        assertThat(BustReading.of(keyFrom(-45, 45)).orElseThrow().triangle()).isEqualTo(BustReading.Triangle.CLOSED);
+        assertThat(BustReading.of(keyFrom(80, 10)).orElseThrow().triangle()).isEqualTo(BustReading.Triangle.NONE);
+        assertThat(BustReading.of(keyFrom(16, 10)).orElseThrow().triangle()).isEqualTo(BustReading.Triangle.OPEN);
+    }
+
+    @Test
+    void aLightIsInTheEyesWhereItIsMirroredToTheCameraAndTheBrowLeavesIt() {
+        assertThat(BustReading.eyeLights(keyFrom(20, 20), null))
+                .containsExactly(new BustReading.EyeLight("key", true, true));
+        assertThat(BustReading.eyeLights(keyFrom(10, 80), null)).as("the brow").isEmpty();
+        assertThat(BustReading.eyeLights(keyFrom(180, 10), null))
+                .as("from behind")
+                .isEmpty();
+        Direction aside = Direction.of(Bearing.ofDegrees(80), 0);
+        assertThat(BustReading.eyeLights(keyFrom(-60, 0), aside))
+                .as("mirrored straight ahead")
+                .isNotEmpty();
+        assertThat(BustReading.eyeLights(keyFrom(60, 0), aside))
+                .as("mirrored at its temple")
                 .isEmpty();
     }
 

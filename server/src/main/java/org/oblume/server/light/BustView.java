@@ -3,6 +3,7 @@ package org.oblume.server.light;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.bust.Bust;
+import org.oblume.core.light.BustReading;
 
 /**
  * The bust at a mark as the camera shows it.
@@ -12,6 +13,8 @@ import org.oblume.core.bust.Bust;
  * @param cameraTiltDeg how high, + above the eyes; null as well
  * @param noseShadowOf name of the light that throws the nose's shadow, or null when none does
  * @param noseShadowDeg where it falls: 0 straight down, + to the subject's own left; null as well
+ * @param triangle what becomes of the far cheek, null as well
+ * @param eyeLights the lights that are seen in its eyes, the brightest first
  */
 public record BustView(
         String mark,
@@ -19,7 +22,16 @@ public record BustView(
         @Nullable Double cameraTurnDeg,
         @Nullable Double cameraTiltDeg,
         @Nullable String noseShadowOf,
-        @Nullable Double noseShadowDeg) {
+        @Nullable Double noseShadowDeg,
+        BustReading.@Nullable Triangle triangle,
+        List<SeenInEyes> eyeLights) {
+
+    /**
+     * @param light name of it
+     * @param inLeft whether in the subject's own left eye
+     * @param inRight whether in the other
+     */
+    public record SeenInEyes(String light, boolean inLeft, boolean inRight) {}
 
     /**
      * The bust's own form, metres: forward, to its own left, above the eyes.

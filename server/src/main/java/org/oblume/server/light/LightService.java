@@ -13,6 +13,7 @@ import org.oblume.core.carry.ShotState;
 import org.oblume.core.colour.Swatch;
 import org.oblume.core.cue.CueSheet;
 import org.oblume.core.geometry.Aim;
+import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.light.BustReading;
@@ -132,7 +133,13 @@ public class LightService {
                 camera == null ? null : camera.bearing().minus(at.facing()),
                 camera == null ? null : camera.tiltDeg(),
                 nose == null ? null : trial.scene().placement(nose.source()).name(),
-                nose == null ? null : nose.downDeg());
+                nose == null ? null : nose.downDeg(),
+                nose == null ? null : nose.triangle(),
+                BustReading.eyeLights(at, camera == null ? null : Direction.of(camera.bearing(), camera.tiltDeg()))
+                        .stream()
+                        .map(e -> new BustView.SeenInEyes(
+                                trial.scene().placement(e.source()).name(), e.inLeft(), e.inRight()))
+                        .toList());
     }
 
     /** What cues have changed, and over it what is tried. */

@@ -216,6 +216,8 @@ class LightOverHttpTest {
         JsonNode dark = bust("mark-1", "\"key\"").body();
         assertThat(lit.get("colours")).hasSameSizeAs(form);
         assertThat(lit.get("noseShadowOf").asText()).isEqualTo("Key");
+        assertThat(lit.get("triangle").asText()).isIn("CLOSED", "OPEN", "NONE");
+        assertThat(dark.get("eyeLights").findValuesAsText("light")).doesNotContain("Key");
         assertThat(dark.has("noseShadowOf") ? dark.get("noseShadowOf").asText() : "none")
                 .isNotEqualTo("Key");
         int darker = 0;
