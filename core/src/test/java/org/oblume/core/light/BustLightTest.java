@@ -145,7 +145,7 @@ class BustLightTest {
     }
 
     @Test
-    void twoLightsAreTheSumOfEachAndABlackFlagBrightensNothing() {
+    void twoLightsAreTheSumOfEach() {
         Random random = new Random(3);
         for (int run = 0; run < 6; run++) {
             double x = 3 * random.nextDouble() - 1.5;
