@@ -42,6 +42,18 @@ export const READS = {
   diagnosis: read(JUDGED, ({ runId }: { runId: number }, way) =>
     answer(api.GET('/api/runs/{id}/diagnosis', { ...way, params: { path: { id: runId } } })),
   ),
+  frame: read(
+    ['RECORD', 'BOOK', 'SET', 'READINGS'],
+    ({ shotId, ...query }: OfShot & { width: number; cue?: number }, way) =>
+      answer(
+        api.GET('/api/shots/{shotId}/frame.png', {
+          ...way,
+          ...ONLY_NOW,
+          params: { path: { shotId }, query },
+          parseAs: 'blob',
+        }),
+      ) as Promise<unknown> as Promise<Blob>,
+  ),
   history: read(['RECORD', 'BOOK'], ({ shotId, ...query }: OfShot & { placement?: string; before?: number }, way) =>
     answer(api.GET('/api/shots/{shotId}/history', { ...way, params: { path: { shotId }, query } })),
   ),

@@ -14,6 +14,7 @@ const AT_A_DESK = ['plot', 'rebuild', 'meter']
 const phone = usePhone()
 const VIEWS = [
   { key: 'plot', name: 'Plot' },
+  { key: 'frame', name: 'Frame' },
   { key: 'light', name: 'Light' },
   { key: 'carry', name: 'Carry' },
   { key: 'meter', name: 'Meter' },

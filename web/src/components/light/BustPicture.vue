@@ -13,7 +13,10 @@ const props = defineProps<{
   name: string
   /** The picture alone, beside a plan. */
   small?: boolean
+  /** The same in a row of pictures, of a shot as it is recorded. */
+  tiny?: boolean
 }>()
+const RECORDED = { changes: [], holds: [], out: [] }
 const light = useLight()
 /** The same for all: asked for once. */
 const form = shallowRef<BustForm>()
@@ -27,7 +30,7 @@ const latest = useLatest({
     return answer(
       api.POST('/api/shots/{shotId}/light/bust', {
         params: { path: { shotId: props.shotId } },
-        body: { ...light.question, mark },
+        body: { ...(props.tiny ? RECORDED : light.question), mark },
       }),
     )
   },
@@ -59,7 +62,7 @@ const said = computed(() => {
 
 <template>
   <div class="flex min-h-0 flex-col">
-    <header v-if="!small" class="flex items-center gap-2">
+    <header v-if="!small && !tiny" class="flex items-center gap-2">
       <h2 class="grow text-lead">{{ name }}</h2>
       <button
         v-if="hasCamera"
@@ -70,23 +73,23 @@ const said = computed(() => {
         {{ fromCamera ? 'camera’s side' : 'front' }}
       </button>
     </header>
-    <p v-if="refused && !small" class="text-small text-quiet" role="status">{{ refused }}</p>
+    <p v-if="refused && !small && !tiny" class="text-small text-quiet" role="status">{{ refused }}</p>
     <template v-else-if="seen && !refused">
       <svg
         class="bust mt-1 min-h-0 w-full flex-1"
-        :class="{ small }"
+        :class="{ small, tiny }"
         viewBox="-0.185 -0.15 0.37 0.36"
         role="img"
         :aria-label="`The light on a head at ${name}. ${said}`"
       >
-        <title v-if="small">{{ said }}</title>
+        <title v-if="small || tiny">{{ said }}</title>
         <polygon v-for="f in facets" :key="f.index" :points="f.points" :fill="f.colour" :stroke="f.colour" />
       </svg>
-      <template v-if="!small">
+      <template v-if="!small && !tiny">
         <p class="mt-1 text-small">{{ said }} <span class="text-quiet">A model: a plain head, 25 % grey.</span></p>
       </template>
     </template>
-    <p v-else-if="!small" class="text-small text-quiet" role="status">Working out the bust…</p>
+    <p v-else-if="!small && !tiny" class="text-small text-quiet" role="status">Working out the bust…</p>
   </div>
 </template>
 
@@ -94,6 +97,10 @@ const said = computed(() => {
 .bust {
   background: #08090a;
   min-height: 150px;
+}
+.bust.tiny {
+  min-height: 0;
+  margin: 0;
 }
 .bust.small {
   min-height: 0;

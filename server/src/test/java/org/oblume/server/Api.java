@@ -15,6 +15,8 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
@@ -202,6 +204,20 @@ public class Api {
 
     public Answer post(String path, String body) {
         return send(request(path).POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    /** What is answered a line at a time, to the end. */
+    public List<JsonNode> lines(String path, String body) throws IOException, InterruptedException {
+        HttpResponse<String> answer = client.send(
+                request(path).POST(HttpRequest.BodyPublishers.ofString(body)).build(),
+                HttpResponse.BodyHandlers.ofString());
+        List<JsonNode> lines = new ArrayList<>();
+        for (String line : answer.body().split("\n", -1)) {
+            if (!line.isEmpty()) {
+                lines.add(json.readTree(line));
+            }
+        }
+        return lines;
     }
 
     /** Sends a file as it is. */

@@ -61,6 +61,8 @@ public final class Bust {
         {-0.035, 0.013, 5, 0.010, 0.004} // the ears
     };
 
+    private static final double CHEEK_BELOW_M = -0.012;
+    private static final double CHEEK_ABOVE_M = -0.045;
     private static final int CORNERS = 4;
     private static final Bust PLAIN = new Bust();
 
@@ -100,6 +102,40 @@ public final class Bust {
     /** Its facets, always in this order. */
     public List<Facet> facets() {
         return facets;
+    }
+
+    /**
+     * The facet of a cheek that looks most nearly 45° aside and level: what the ladder's cheek is of.
+     *
+     * @param left whether of the subject's own left cheek
+     */
+    public int cheek(boolean left) {
+        double side = left ? 1 : -1;
+        int best = 0;
+        double most = -1;
+        for (int f = 0; f < facets.size(); f++) {
+            Facet facet = facets.get(f);
+            double like = facet.normal[0] + side * facet.normal[1];
+            boolean below = facet.middle[2] < CHEEK_BELOW_M && facet.middle[2] > CHEEK_ABOVE_M;
+            if (below && like > most) {
+                most = like;
+                best = f;
+            }
+        }
+        return best;
+    }
+
+    /** The corners of its lower edge, round it. */
+    public List<double[]> collar() {
+        List<double[]> corners = new ArrayList<>();
+        int last = RINGS.length - 1;
+        for (int i = 0; i + 1 < AROUND_DEG.length; i++) {
+            corners.add(point(last, i, 1));
+        }
+        for (int i = AROUND_DEG.length - 1; i > 0; i--) {
+            corners.add(point(last, i, -1));
+        }
+        return corners;
     }
 
     private static double[] crown() {

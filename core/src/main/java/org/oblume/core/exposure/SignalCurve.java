@@ -5,21 +5,32 @@ import java.util.function.DoubleUnaryOperator;
 /** From a level on the monitor, percent of the video range, to the light that made it, relative to 1. */
 public enum SignalCurve {
     /** The quick division many crews use: the signal itself. Display-referred. */
-    NONE(v -> v),
+    NONE(v -> v, l -> l),
     /** ITU-R BT.709 with the standard's rounded constants, which leave a step of 0.3 % at 0.081. */
-    BT709(v -> v < 0.081 ? v / 4.5 : Math.pow((v + 0.099) / 1.099, 1 / 0.45)),
+    BT709(
+            v -> v < 0.081 ? v / 4.5 : Math.pow((v + 0.099) / 1.099, 1 / 0.45),
+            l -> l < 0.018 ? 4.5 * l : 1.099 * Math.pow(l, 0.45) - 0.099),
     /** ITU-R BT.1886 display gamma. */
-    BT1886(v -> Math.pow(Math.max(0, v), 2.4)),
+    BT1886(v -> Math.pow(Math.max(0, v), 2.4), l -> Math.pow(Math.max(0, l), 1 / 2.4)),
     /** Inverse OETF of hybrid log-gamma, ITU-R BT.2100. */
-    HLG(SignalCurve::hlg),
+    HLG(SignalCurve::hlg, SignalCurve::hlgSignal),
     /** ACEScct, Academy S-2016-001. */
-    ACESCCT(v -> v <= 0.155251141552511 ? (v - 0.0729055341958355) / 10.5402377416545 : Math.pow(2, v * 17.52 - 9.72));
+    ACESCCT(
+            v -> v <= 0.155251141552511 ? (v - 0.0729055341958355) / 10.5402377416545 : Math.pow(2, v * 17.52 - 9.72),
+            l -> l <= 0.0078125
+                    ? 10.5402377416545 * l + 0.0729055341958355
+                    : (Math.log(l) / Math.log(2) + 9.72) / 17.52);
 
     private static final double PERCENT = 100;
+    private static final double HLG_A = 0.17883277;
+    private static final double HLG_B = 1 - 4 * HLG_A;
+    private static final double HLG_C = 0.5 - HLG_A * Math.log(4 * HLG_A);
     private final DoubleUnaryOperator toLight;
+    private final DoubleUnaryOperator toSignal;
 
-    SignalCurve(DoubleUnaryOperator toLight) {
+    SignalCurve(DoubleUnaryOperator toLight, DoubleUnaryOperator toSignal) {
         this.toLight = toLight;
+        this.toSignal = toSignal;
     }
 
     /** Relative light of a reading in percent of the video range; 0 or below when there is none to tell. */
@@ -27,10 +38,20 @@ public enum SignalCurve {
         return toLight.applyAsDouble(percent / PERCENT);
     }
 
+    /**
+     * The reading that a light makes, percent of the video range; over 100 it is clipped.
+     *
+     * @param light relative to 1, 0 or more
+     */
+    public double percent(double light) {
+        return PERCENT * toSignal.applyAsDouble(light);
+    }
+
     private static double hlg(double v) {
-        double a = 0.17883277;
-        double b = 1 - 4 * a;
-        double c = 0.5 - a * Math.log(4 * a);
-        return v <= 0.5 ? v * Math.abs(v) / 3 : (Math.exp((v - c) / a) + b) / 12;
+        return v <= 0.5 ? v * Math.abs(v) / 3 : (Math.exp((v - HLG_C) / HLG_A) + HLG_B) / 12;
+    }
+
+    private static double hlgSignal(double light) {
+        return light <= 1.0 / 12 ? Math.sqrt(3 * light) : HLG_A * Math.log(12 * light - HLG_B) + HLG_C;
     }
 }

@@ -1,6 +1,7 @@
 package org.oblume.core.light;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -215,6 +216,13 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
             }
         }
         return sum;
+    }
+
+    /** The light on one facet, of each source. */
+    public SurfaceLight on(int facet) {
+        return SurfaceLight.of(conesOfEach.stream()
+                .map(one -> Arrays.copyOfRange(one, facet * CHANNELS, (facet + 1) * CHANNELS))
+                .toList());
     }
 
     /**

@@ -16,6 +16,7 @@ import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Surface;
 import org.oblume.core.transport.Mirror;
 import org.oblume.core.transport.Sheet;
+import org.oblume.core.transport.Skin;
 import org.oblume.core.transport.Standing;
 
 /**
@@ -99,16 +100,32 @@ record Grip(String key, PlacementKind kind, Panel panel, Modifiers stack, Surfac
         if ((kind == PlacementKind.FRAME || kind == PlacementKind.CURTAIN) && straight() < 1) {
             double[] even = through(1 - straight());
             senders.add(new Standing.Sender(panel, even, false, owner));
-            Panel turned = new Panel(
-                    panel.middle(),
-                    panel.normal().opposite(),
-                    panel.right(),
-                    panel.up(),
-                    panel.widthM(),
-                    panel.heightM());
-            senders.add(new Standing.Sender(turned, even, false, owner));
+            senders.add(new Standing.Sender(turned(), even, false, owner));
         }
         return senders;
+    }
+
+    /** It as it is looked at, from both sides; a net or a clear gel is looked through (model). */
+    List<Skin> skins() {
+        List<Standing.Sender> senders = senders(0);
+        List<Skin> skins = new ArrayList<>();
+        for (Standing.Sender sender : senders) {
+            skins.add(Skin.of(sender.panel(), sender.sends(), sender.front() ? 1 : -1));
+        }
+        boolean seenThrough = kind == PlacementKind.NET || kind == PlacementKind.PATTERN || kind == PlacementKind.FRAME;
+        if (skins.size() < 2 && !seenThrough) {
+            double[] own = kind == PlacementKind.FLAG ? reflected(1) : NOTHING;
+            if (skins.isEmpty()) {
+                skins.add(Skin.of(panel, own, 1));
+            }
+            skins.add(Skin.of(turned(), own, 1));
+        }
+        return skins;
+    }
+
+    private Panel turned() {
+        return new Panel(
+                panel.middle(), panel.normal().opposite(), panel.right(), panel.up(), panel.widthM(), panel.heightM());
     }
 
     private double straight() {

@@ -5,11 +5,11 @@ import java.util.Map;
 import java.util.function.Supplier;
 
 /** What was worked out and is asked for again soon: the last so many. For several threads; two that ask at once may both work. */
-final class Kept<K, V> {
+public final class Kept<K, V> {
 
     private final Map<K, V> all;
 
-    Kept(int most) {
+    public Kept(int most) {
         all = new LinkedHashMap<>(16, 0.75f, true) {
 
             private static final long serialVersionUID = 1;
@@ -21,7 +21,7 @@ final class Kept<K, V> {
         };
     }
 
-    V get(K key, Supplier<V> work) {
+    public V get(K key, Supplier<V> work) {
         synchronized (all) {
             V before = all.get(key);
             if (before != null) {

@@ -44,6 +44,7 @@ final class SetHall {
     private final SetPlan set;
     private final List<Face> faces = new ArrayList<>();
     private final List<Level> levels = new ArrayList<>();
+    private final List<SeenSurface> seen = new ArrayList<>();
     private final List<Sheet> walls = new ArrayList<>();
     private final List<Sheet> openWalls = new ArrayList<>();
     private final List<Hall.Top> tops = new ArrayList<>();
@@ -82,10 +83,18 @@ final class SetHall {
         double[] floor = sent(set.floor() == null ? Surface.FLOOR : set.floor());
         double[] ceiling = sent(set.ceiling() == null ? Surface.CEILING : set.ceiling());
         for (List<PlanPoint> room : rooms) {
-            levels.add(new Level(0, true, room, covered, along(room.get(0), room.get(1)), floor, true));
+            add("floor", new Level(0, true, room, covered, along(room.get(0), room.get(1)), floor, true));
             if (set.ceilingHeightM() != null) {
-                levels.add(new Level(
-                        set.ceilingHeightM(), false, room, List.of(), along(room.get(0), room.get(1)), ceiling, true));
+                add(
+                        "ceiling",
+                        new Level(
+                                set.ceilingHeightM(),
+                                false,
+                                room,
+                                List.of(),
+                                along(room.get(0), room.get(1)),
+                                ceiling,
+                                true));
             }
         }
         if (set.ceilingHeightM() != null && !rooms.isEmpty()) {
@@ -99,6 +108,21 @@ final class SetHall {
 
     Hall hall() {
         return hall;
+    }
+
+    /** Its surfaces as they are looked at. */
+    List<SeenSurface> seen() {
+        return seen;
+    }
+
+    private void add(String name, Face face) {
+        faces.add(face);
+        seen.add(new SeenSurface(name, null, face.skin()));
+    }
+
+    private void add(String name, Level level) {
+        levels.add(level);
+        seen.add(new SeenSurface(name, null, level.skin()));
     }
 
     private static double[] sent(Surface surface) {
@@ -174,7 +198,7 @@ final class SetHall {
         }
         List<List<PlanPoint>> without = new ArrayList<>(rooms);
         without.addAll(covered);
-        levels.add(new Level(0, true, outline, without, frame, floor, false));
+        add("ground", new Level(0, true, outline, without, frame, floor, false));
     }
 
     private boolean inARoom(double x, double y) {
@@ -207,7 +231,7 @@ final class SetHall {
             boolean enclosed = inARoom(middle.xM() + normal.x() * ASIDE_M, middle.yM() + normal.y() * ASIDE_M);
             if (enclosed || outsideToo || rooms.isEmpty()) {
                 Panel face = new Panel(middle.at(lit / 2), normal, right, Direction.UP, length, lit);
-                faces.add(new Face(face, holes(face, true), sends, enclosed));
+                add("wall", new Face(face, holes(face, true), sends, enclosed));
             }
         }
     }
@@ -273,16 +297,26 @@ final class SetHall {
                         piece.heightM());
                 walls.add(Sheet.opaque(side));
                 openWalls.add(Sheet.opaque(side));
-                faces.add(new Face(
-                        side,
-                        List.of(),
-                        sends,
-                        inARoom(side.middle().xM(), side.middle().yM())));
+                add(
+                        piece.name(),
+                        new Face(
+                                side,
+                                List.of(),
+                                sends,
+                                inARoom(side.middle().xM(), side.middle().yM())));
             }
         }
         boolean enclosed = inARoom(outline.get(0).xM(), outline.get(0).yM());
-        levels.add(new Level(
-                piece.heightM(), true, outline, List.of(), along(outline.get(0), outline.get(1)), sends, enclosed));
+        add(
+                piece.name(),
+                new Level(
+                        piece.heightM(),
+                        true,
+                        outline,
+                        List.of(),
+                        along(outline.get(0), outline.get(1)),
+                        sends,
+                        enclosed));
         tops.add(new Hall.Top(piece.heightM(), List.of(outline)));
     }
 

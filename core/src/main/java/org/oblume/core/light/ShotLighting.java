@@ -136,6 +136,15 @@ public final class ShotLighting {
         return inside.mark(mark.key(), mark.face(), mark.facing(), lens).bust(sources, inside);
     }
 
+    /** The set as an eye sees it, in this light. */
+    public LitSet seen() {
+        return new LitSet(
+                inside,
+                sources,
+                marks.stream().map(m -> new Body(m.key(), m.face(), m.facing())).toList(),
+                marks.stream().map(this::bust).toList());
+    }
+
     /** The ratio at a mark, in both schools. */
     public Ratio ratio(MarkLight mark) {
         return Ratio.of(mark, lights());
@@ -153,6 +162,16 @@ public final class ShotLighting {
                 .flatMap(p -> state.value(p.key(), White.class).stream())
                 .findFirst()
                 .orElse(WHITE_UNTIL_RECORDED);
+    }
+
+    /** What one camera takes for white; daylight until it is recorded. */
+    public White white(Placement camera) {
+        return state.value(camera.key(), White.class).orElse(WHITE_UNTIL_RECORDED);
+    }
+
+    /** The exposure of any camera; empty until its stop, ISO and shutter are recorded. */
+    public Optional<Metering> metering(Placement camera) {
+        return metering(camera.key(), state);
     }
 
     /** The camera's exposure; empty until its stop, ISO and shutter are recorded. */

@@ -44,6 +44,7 @@ import org.oblume.core.units.Refusal;
  * @param gains of all its light by channel: its level and its calibration, 0 or more
  * @param emitters of it at full: a head has one, a window its sky and, when it shines in, the sun
  * @param seen it as it looks from the set: from its last cloth, when one softens all of it
+ * @param glows it as an eye sees it that looks into it, each with all of its light
  * @param before frames and leaves of its own, which stand in the way of every light
  * @param missing what of its light is not known, or null
  */
@@ -53,6 +54,7 @@ record SourceEmitters(
         double[] gains,
         List<Emitter> emitters,
         LightSource seen,
+        List<Glow> glows,
         List<Grip> before,
         @Nullable String missing) {
 
@@ -138,8 +140,34 @@ record SourceEmitters(
                 .orElseGet(front::emitter);
         double frontM = lamp.frontWidthM() != null ? lamp.frontWidthM() : 2 * radius;
         LightSource seen = seen(at, way, radius, distribution, stack);
+        Emitter.Shining all = shining(emitter.whole());
+        Glow glow = lamp.everyWay()
+                .map(kind -> switch (kind) {
+                    case BULB -> Glow.ball(at, radius, all);
+                    case TUBE -> Glow.tube(at, way.aside(), placement.piece().widthM(), lamp.emitterHeightM(), all);
+                })
+                .orElseGet(() -> Glow.disc(at, way, radius, all));
         return new SourceEmitters(
-                of, placement, gains, List.of(emitter), seen, before(key, at, way, frontM, stack), null);
+                of, placement, gains, List.of(emitter), seen, List.of(glow), before(key, at, way, frontM, stack), null);
+    }
+
+    /** All of several pieces together. */
+    private static Emitter.Shining shining(Piece[] pieces) {
+        return (dx, dy, dz, light) -> {
+            double[] one = new double[light.length];
+            double[] sum = new double[light.length];
+            boolean any = false;
+            for (Piece piece : pieces) {
+                if (piece.shines().into(dx, dy, dz, one)) {
+                    any = true;
+                    for (int c = 0; c < sum.length; c++) {
+                        sum[c] += one[c];
+                    }
+                }
+            }
+            System.arraycopy(sum, 0, light, 0, sum.length);
+            return any;
+        };
     }
 
     private static LightSource seen(
@@ -243,7 +271,8 @@ record SourceEmitters(
                 at, way, placement.piece().widthM(), placement.piece().tallM());
         SkyChange change = SkyChange.of(set.site(), daylight);
         List<Emitter> emitters = new ArrayList<>();
-        emitters.add(sky(pane, daylight.skyLux() * change.sky(), cones));
+        Emitter sky = sky(pane, daylight.skyLux() * change.sky(), cones);
+        emitters.add(sky);
         SunDirection sun = change.now();
         @Nullable String missing = null;
         if (daylight.sunLux() > 0 && sun == null) {
@@ -261,7 +290,8 @@ record SourceEmitters(
         }
         double radius = Math.sqrt(pane.areaM2() / Math.PI);
         LightSource seen = seen(at, way, radius, new LambertianDisc(1, radius), stack);
-        return new SourceEmitters(of, placement, calibration.gains(), emitters, seen, List.of(), missing);
+        List<Glow> glows = List.of(Glow.pane(pane, shining(sky.whole())));
+        return new SourceEmitters(of, placement, calibration.gains(), emitters, seen, glows, List.of(), missing);
     }
 
     /** The window is an even surface of its own size. */

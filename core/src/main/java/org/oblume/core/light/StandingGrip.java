@@ -17,6 +17,7 @@ final class StandingGrip {
     private static final int SETUPS = 16;
     private static final int MARKS = 24;
     private static final int SOURCES = 240;
+    private static final int BODIES = 3;
     private static final Kept<Key, StandingGrip> SEEN = new Kept<>(SETUPS);
 
     private final SetHall hall;
@@ -24,6 +25,7 @@ final class StandingGrip {
     private final Standing standing;
     private final Kept<MarkKey, MarkSurfaces> marks = new Kept<>(MARKS);
     private final Kept<SourceEmitters.Key, double[][]> met = new Kept<>(SOURCES);
+    private final Kept<List<Body>, LitSet.Surfaces> surfaces = new Kept<>(BODIES);
 
     private record Key(SetHall hall, List<Grip> grip) {}
 
@@ -69,6 +71,20 @@ final class StandingGrip {
                 }
             }
             return sum;
+        });
+    }
+
+    /** What of it is seen, with what stands at the marks. */
+    LitSet.Surfaces surfaces(List<Body> bodies) {
+        return surfaces.get(bodies, () -> {
+            List<SeenSurface> seen = new ArrayList<>(hall.seen());
+            for (Grip g : grip) {
+                g.skins().forEach(skin -> seen.add(new SeenSurface("grip", g.key(), skin)));
+            }
+            for (Body body : bodies) {
+                body.skins().forEach(skin -> seen.add(new SeenSurface("clothes", body.mark(), skin)));
+            }
+            return new LitSet.Surfaces(standing, seen);
         });
     }
 

@@ -40,8 +40,17 @@ public record Emitter(
 
     /** How it is looked at from a surface of the set: a few of its radii away it is one piece. */
     Piece[] from(double x, double y, double z) {
+        return isFar(x, y, z) ? whole : coarse;
+    }
+
+    /** How it is looked at closely: some of its radii away it is one piece there, too. */
+    Piece[] lookedAt(double x, double y, double z) {
+        return isFar(x, y, z) ? whole : pieces;
+    }
+
+    private boolean isFar(double x, double y, double z) {
         Piece one = whole[0];
         double squared = (x - one.x) * (x - one.x) + (y - one.y) * (y - one.y) + (z - one.z) * (z - one.z);
-        return squared > FAR_RADII * FAR_RADII * one.radius * one.radius ? whole : coarse;
+        return squared > FAR_RADII * FAR_RADII * one.radius * one.radius;
     }
 }

@@ -16,6 +16,11 @@ public record Face(Panel panel, List<Sheet.Hole> holes, double[] sends, boolean 
     /** Less of a patch than this between openings is left out. */
     private static final double LEAST_PART = 0.01;
 
+    /** How it is looked at. */
+    public Skin skin() {
+        return new Skin(panel, holes, List.of(), List.of(), sends, 1);
+    }
+
     void into(Patches patches, double size) {
         int across = Math.max(1, (int) Math.ceil(panel.widthM() / size - 1e-9));
         int up = Math.max(1, (int) Math.ceil(panel.heightM() / size - 1e-9));

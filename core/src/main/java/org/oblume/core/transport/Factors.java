@@ -49,4 +49,23 @@ final class Factors {
             }
         }
     }
+
+    /** Solves for one right side by the matrix as it is taken apart, in place. */
+    void solveTaken(double[] right) {
+        int n = rows.length;
+        for (int k = 0; k < n; k++) {
+            double known = right[k];
+            for (int j = 0; j < k; j++) {
+                known -= rows[k][j] * right[j];
+            }
+            right[k] = known;
+        }
+        for (int k = n - 1; k >= 0; k--) {
+            double known = right[k];
+            for (int j = k + 1; j < n; j++) {
+                known -= rows[k][j] * right[j];
+            }
+            right[k] = known / rows[k][k];
+        }
+    }
 }

@@ -31,8 +31,9 @@ final class Gathering {
      * @param at the point
      * @param normals of the surfaces there
      * @param allRound whether what any other surface there gets is wanted too
+     * @param closely whether patches that are near are wanted in parts
      */
-    Gathering(Patches patches, Ways ways, double[] at, double[][] normals, boolean allRound) {
+    Gathering(Patches patches, Ways ways, double[] at, double[][] normals, boolean allRound, boolean closely) {
         this.patches = patches;
         this.ways = ways;
         this.x = at[0];
@@ -44,7 +45,7 @@ final class Gathering {
         this.weights = new double[rows][CHANNELS][patches.size];
         for (int j = 0; j < patches.size; j++) {
             look(j);
-            if (isNear(j)) {
+            if (closely && isNear(j)) {
                 near.add(near(j, rows));
             }
         }

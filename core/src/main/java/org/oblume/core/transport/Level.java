@@ -1,8 +1,12 @@
 package org.oblume.core.transport;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import org.oblume.core.geometry.Direction;
+import org.oblume.core.geometry.Panel;
 import org.oblume.core.geometry.PlanPoint;
+import org.oblume.core.geometry.SpacePoint;
 
 /**
  * A level area that sends light on evenly: a floor, a ceiling from below or from above, the top of a table.
@@ -30,25 +34,55 @@ public record Level(
     void into(Patches patches, double size) {
         double[][] shape = turned(outline);
         List<double[][]> holes = without.stream().map(this::turned).toList();
-        double least = Double.MAX_VALUE;
-        double most = -Double.MAX_VALUE;
-        double low = Double.MAX_VALUE;
-        double high = -Double.MAX_VALUE;
-        for (double[] p : shape) {
-            least = Math.min(least, p[0]);
-            most = Math.max(most, p[0]);
-            low = Math.min(low, p[1]);
-            high = Math.max(high, p[1]);
-        }
-        int across = Math.max(1, (int) Math.ceil((most - least) / size - 1e-9));
-        int deep = Math.max(1, (int) Math.ceil((high - low) / size - 1e-9));
-        double width = (most - least) / across;
-        double depth = (high - low) / deep;
+        double[] around = bounds(shape);
+        int across = Math.max(1, (int) Math.ceil((around[1] - around[0]) / size - 1e-9));
+        int deep = Math.max(1, (int) Math.ceil((around[3] - around[2]) / size - 1e-9));
+        double width = (around[1] - around[0]) / across;
+        double depth = (around[3] - around[2]) / deep;
         for (int i = 0; i < across; i++) {
             for (int j = 0; j < deep; j++) {
-                cell(patches, shape, holes, least + i * width, low + j * depth, width, depth);
+                cell(patches, shape, holes, around[0] + i * width, around[2] + j * depth, width, depth);
             }
         }
+    }
+
+    /** Least and most along the way that it is divided, and square to that. */
+    private static double[] bounds(double[][] shape) {
+        double[] around = {Double.MAX_VALUE, -Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE};
+        for (double[] p : shape) {
+            around[0] = Math.min(around[0], p[0]);
+            around[1] = Math.max(around[1], p[0]);
+            around[2] = Math.min(around[2], p[1]);
+            around[3] = Math.max(around[3], p[1]);
+        }
+        return around;
+    }
+
+    /** How it is looked at. */
+    public Skin skin() {
+        double[] around = bounds(turned(outline));
+        double a = (around[0] + around[1]) / 2;
+        double b = (around[2] + around[3]) / 2;
+        Panel panel = new Panel(
+                new SpacePoint(a * along[0] - b * along[1], a * along[1] + b * along[0], heightM),
+                up ? Direction.UP : Direction.DOWN,
+                new Direction(along[0], along[1], 0),
+                new Direction(-along[1], along[0], 0),
+                around[1] - around[0],
+                around[3] - around[2]);
+        return new Skin(
+                panel,
+                List.of(),
+                from(outline, a, b),
+                without.stream().map(w -> from(w, a, b)).toList(),
+                sends,
+                1);
+    }
+
+    private List<PlanPoint> from(List<PlanPoint> corners, double a, double b) {
+        return Arrays.stream(turned(corners))
+                .map(p -> PlanPoint.of(p[0] - a, p[1] - b))
+                .toList();
     }
 
     /** Along the way that it is divided, and square to that. */

@@ -186,7 +186,7 @@ public final class Standing {
      * @param allRound whether what any other surface there gets is wanted too
      */
     public Receiver receiver(double x, double y, double z, double[][] normals, boolean allRound) {
-        Gathering gathered = new Gathering(patches, ways, new double[] {x, y, z}, normals, allRound);
+        Gathering gathered = new Gathering(patches, ways, new double[] {x, y, z}, normals, allRound, true);
         double[][][] weights = gathered.weights();
         boolean alike = factors[0] == factors[1]
                 && Arrays.stream(weights)
@@ -247,6 +247,22 @@ public final class Standing {
         return lux;
     }
 
+    /**
+     * What each patch sends out in the end, all bounces counted, lux by channel and patch.
+     *
+     * @param meets lux of lights on the patches, by channel
+     */
+    public double[][] exitance(double[][] meets) {
+        double[][] out = new double[CHANNELS][patches.size];
+        for (int c = 0; c < CHANNELS; c++) {
+            for (int j = 0; j < patches.size; j++) {
+                out[c][j] = patches.sends[j][c] * meets[c][j];
+            }
+            factors[c].solveTaken(out[c]);
+        }
+        return out;
+    }
+
     /** What of all emitters meets a place on a patch. */
     double[] meets(List<Emitter> emitters, int patch, double[] at) {
         double[] lux = new double[CHANNELS];
@@ -260,9 +276,24 @@ public final class Standing {
         double[] normal = {
             patches.side[i] * patches.nx[i], patches.side[i] * patches.ny[i], patches.side[i] * patches.nz[i]
         };
+        straight(emitter, emitter.from(x, y, z), x, y, z, normal, lux);
+    }
+
+    /**
+     * Adds what of an emitter comes straight or by mirrors to a small surface.
+     *
+     * @param normal of length 1
+     * @param lux by channel
+     */
+    public void straight(Emitter emitter, double x, double y, double z, double[] normal, double[] lux) {
+        straight(emitter, emitter.lookedAt(x, y, z), x, y, z, normal, lux);
+    }
+
+    private void straight(
+            Emitter emitter, Emitter.Piece[] pieces, double x, double y, double z, double[] normal, double[] lux) {
         ways.light(
                 emitter,
-                emitter.from(x, y, z),
+                pieces,
                 x,
                 y,
                 z,

@@ -121,4 +121,13 @@ class ExposureTest {
         assertThatThrownBy(() -> new SignalTable(List.of(new SignalTable.Point(4, 0), new SignalTable.Point(4, 1))))
                 .hasMessageContaining("point 2");
     }
+
+    @ParameterizedTest
+    @EnumSource(SignalCurve.class)
+    void whatALightMakesOnAMonitorIsReadBackAsThatLight(SignalCurve curve) {
+        for (double light = 0.002; light < 1.5; light *= 1.7) {
+            assertThat(curve.light(curve.percent(light))).isCloseTo(light, within(0.003 * light + 2e-4));
+        }
+        assertThat(curve.percent(0.5)).isGreaterThan(curve.percent(0.25));
+    }
 }

@@ -294,7 +294,7 @@ public final class Stage {
         return light(Set.of());
     }
 
-    ShotLighting light(Set<String> out) {
+    public ShotLighting light(Set<String> out) {
         return ShotLighting.of(set, placements, state(), out, Map.of());
     }
 

@@ -1,25 +1,12 @@
 package org.oblume.core.measured;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.concurrent.TimeUnit;
-import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.light.BustLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
-import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.Level;
-import org.oblume.core.plot.Modifier;
-import org.oblume.core.plot.Mount;
-import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
-import org.oblume.core.plot.Placement;
-import org.oblume.core.plot.PlacementKind;
-import org.oblume.core.plot.Role;
-import org.oblume.core.plot.SetPlan;
-import org.oblume.core.plot.Surface;
-import org.oblume.core.plot.Wall;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -41,9 +28,6 @@ import org.openjdk.jmh.annotations.Warmup;
 @State(Scope.Thread)
 public class LightBenchmark {
 
-    private static final double WIDE = 12;
-    private static final double DEEP = 9;
-
     @Param({"10", "40", "160"})
     public int heads;
 
@@ -55,47 +39,7 @@ public class LightBenchmark {
 
     @Setup
     public void hall() {
-        stage = Stage.outdoors().with(set(0)).camera(2, -3);
-        for (int i = 1; i < 5; i++) {
-            stage.put(
-                    new Placement(
-                            "mark-" + i,
-                            "Extra " + i,
-                            PlacementKind.MARK,
-                            Role.SUBJECT,
-                            null,
-                            new Piece("Person", null, 0.5, null, null, 0, Mount.FLOOR)),
-                    i - 2.5,
-                    1.5,
-                    Stage.FACE_M,
-                    AimSetting.along(40 * i, 0));
-        }
-        for (int i = 0; i < heads; i++) {
-            double turn = 2 * Math.PI * i / heads;
-            stage.head("head-" + i, i == 0 ? Role.KEY : Role.FILL, 4.5 * Math.sin(turn), 3.5 * Math.cos(turn), 2.5);
-        }
-        for (int i = 0; i < 4; i++) {
-            stage.grip("flag-" + i, PlacementKind.FLAG, 0.6, 0.9, null, i - 1.5, 2.2, 1.7, 180, 0);
-            stage.grip("board-" + i, PlacementKind.BOUNCE, 1.2, 1.2, Surface.grey(0.8), i - 2, -2, 1.5, 10 * i, 0);
-        }
-        Modifier silk = new Modifier("Half silk", 1.2, 1, 0, true, null, null, null).softAs(0.6);
-        stage.grip("frame-0", PlacementKind.FRAME, 1.2, 1.2, null, 2, 2, 1.8, 225, 0, silk);
-        stage.grip("frame-1", PlacementKind.FRAME, 2.4, 2.4, null, -3, 1, 2, 110, 0, silk);
-    }
-
-    private SetPlan set(double moved) {
-        List<Wall> all = new ArrayList<>();
-        all.add(Wall.of(List.of(
-                PlanPoint.of(-WIDE / 2, -DEEP / 2),
-                PlanPoint.of(WIDE / 2 + moved, -DEEP / 2),
-                PlanPoint.of(WIDE / 2 + moved, DEEP / 2),
-                PlanPoint.of(-WIDE / 2, DEEP / 2),
-                PlanPoint.of(-WIDE / 2, -DEEP / 2))));
-        for (int i = 4; i < walls; i++) {
-            double x = -WIDE / 2 + (i - 3.5) * WIDE / (walls - 3);
-            all.add(new Wall(List.of(PlanPoint.of(x, 3.9), PlanPoint.of(x + 0.1, 4.4)), 2.0, null));
-        }
-        return new SetPlan(4.0, 0, all, List.of(), List.of(), List.of());
+        stage = MeasuredHall.of(heads, walls);
     }
 
     /** Back and forth over 40 cm in steps that do not come again soon. */
@@ -151,6 +95,6 @@ public class LightBenchmark {
 
     @Benchmark
     public ShotLighting aSetIsSeenForTheFirstTime() {
-        return stage.with(set(moved())).light();
+        return stage.with(MeasuredHall.set(walls, moved())).light();
     }
 }

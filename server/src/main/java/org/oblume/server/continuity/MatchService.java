@@ -112,6 +112,12 @@ public class MatchService {
             @Nullable ShotState reference,
             Map<String, Calibration> calibrations) {}
 
+    /** What signals of a scene are read through. */
+    @Transactional(readOnly = true)
+    public SignalCurve curve(long sceneId) {
+        return settings(sceneId).curve();
+    }
+
     @Transactional(readOnly = true)
     public MatchView scene(long sceneId) {
         StoredScene record = records.of(sceneId);

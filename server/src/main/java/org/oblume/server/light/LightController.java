@@ -90,7 +90,7 @@ class LightController {
         return light.bust(shotId, tried(asked.changes(), asked.holds(), asked.out(), asked.cue()), asked.mark());
     }
 
-    private LightService.Tried tried(
+    LightService.Tried tried(
             List<ProposedChange> proposed, List<String> holds, List<String> out, @Nullable Integer cue) {
         List<Change> changes = proposed.stream()
                 .map(w -> new Change(w.placement(), json.value(w.attribute(), w.value(), w.text())))

@@ -70,7 +70,7 @@ public class LightService {
      */
     record Tried(List<Change> changes, List<String> holds, Set<String> out, int cue) {}
 
-    private Trial trial(RecordedShot shot, Tried tried) {
+    Trial trial(RecordedShot shot, Tried tried) {
         return Trial.of(
                 shot.record(),
                 shot.slate(),
@@ -190,7 +190,7 @@ public class LightService {
         return lights(record, state, light, Set.of()).view();
     }
 
-    private static Lights lights(StoredScene record, RecordedState state, ShotLighting light, Set<String> out) {
+    static Lights lights(StoredScene record, RecordedState state, ShotLighting light, Set<String> out) {
         return new Lights(
                 record.record().set(),
                 record.record().in(state).placements(),

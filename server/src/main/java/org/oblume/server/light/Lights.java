@@ -216,7 +216,7 @@ final class Lights {
                 one.allAround());
     }
 
-    private LightView.CheekView side(SurfaceLight falling) {
+    LightView.CheekView side(SurfaceLight falling) {
         LightView.OnSide on = onSide(falling.lux());
         return falling.mix() == null
                 ? new LightView.CheekView(0, null, null, null, null)
@@ -270,7 +270,7 @@ final class Lights {
                 .orElse(null);
     }
 
-    private LightView.OnSide onSide(double lux) {
+    LightView.OnSide onSide(double lux) {
         double told = Math.round(lux * PER_LUX) / PER_LUX;
         return new LightView.OnSide(
                 told, light.metering().map(m -> m.over(told)).map(Stops::value).orElse(null));

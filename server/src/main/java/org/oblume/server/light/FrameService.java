@@ -1,0 +1,217 @@
+package org.oblume.server.light;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.function.Consumer;
+import javax.imageio.ImageIO;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.light.CameraFrame;
+import org.oblume.core.light.Kept;
+import org.oblume.core.light.LitSet;
+import org.oblume.core.light.ShotLighting;
+import org.oblume.core.light.Trial;
+import org.oblume.core.picture.Frame;
+import org.oblume.core.picture.FrameView;
+import org.oblume.core.picture.Isostops;
+import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.PlacementKind;
+import org.oblume.core.plot.White;
+import org.oblume.core.units.Refusal;
+import org.oblume.server.continuity.MatchService;
+import org.oblume.server.light.FrameViews.FramePoint;
+import org.oblume.server.light.FrameViews.FrameStep;
+import org.oblume.server.light.FrameViews.IsostopLine;
+import org.oblume.server.light.FrameViews.PredictedFrame;
+import org.oblume.server.shot.RecordedShot;
+import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.NotFoundException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Predicts what a camera sees of a shot. Nothing is kept here. */
+@Service
+class FrameService {
+
+    private static final int COARSE = 160;
+    private static final double COARSE_DONE = 0.2;
+    private static final double WHOLE_DONE = 0.9;
+    private static final int MOST_POINTS = 12;
+    private static final double TENTHS = 10;
+    private static final int SMALL_PICTURES = 400;
+
+    private final StoredScenes records;
+    private final LightService light;
+    private final MatchService match;
+    private final Kept<List<Object>, byte[]> small = new Kept<>(SMALL_PICTURES);
+
+    FrameService(StoredScenes records, LightService light, MatchService match) {
+        this.records = records;
+        this.light = light;
+        this.match = match;
+    }
+
+    /** A place in a frame: from its left and its upper edge, 0 to 1. */
+    record FrameSpot(double x, double y) {}
+
+    /**
+     * What is wanted of a frame.
+     *
+     * @param camera key of one of the cameras, or null for the first on set
+     * @param of what lines tell
+     * @param perStop how many lines there are to a stop: 1, 3, or 0 for none
+     * @param touched places that are asked about, 12 at most
+     */
+    record Wanted(@Nullable String camera, int width, Frame.Of of, int perStop, List<FrameSpot> touched) {
+
+        Wanted {
+            if (perStop != 0 && perStop != 1 && perStop != 3) {
+                throw new Refusal(
+                        "Lines of equal exposure are for whole stops or for thirds: ask for 1 or 3 to a stop.");
+            }
+            if (touched.size() > MOST_POINTS) {
+                throw new Refusal("%d points are looked at at once: let go of one first.".formatted(MOST_POINTS));
+            }
+        }
+    }
+
+    /** A frame, ready to be worked out. */
+    record Prepared(
+            Wanted wanted,
+            Trial trial,
+            Lights lights,
+            FrameView view,
+            String key,
+            White white,
+            double requiredLux,
+            SignalCurve curve) {
+
+        String name(String placement) {
+            return trial.scene().placement(placement).name();
+        }
+
+        PredictedFrame told(Frame frame, boolean coarse, List<IsostopLine> lines, List<FramePoint> points) {
+            return new PredictedFrame(coarse, frame.width(), frame.height(), url(frame), lines, points, key, curve);
+        }
+    }
+
+    /**
+     * @throws NotFoundException when there is no such camera on set
+     * @throws Refusal as when changes are tried, or when the camera's place, lens or exposure is not recorded
+     */
+    @Transactional(readOnly = true)
+    public Prepared prepare(long shotId, LightService.Tried tried, Wanted wanted) {
+        RecordedShot shot = records.shot(shotId);
+        Trial trial = light.trial(shot, tried);
+        Placement camera = camera(trial, wanted.camera());
+        CameraFrame frame = CameraFrame.of(camera, trial.state())
+                .orElseThrow(() -> new Refusal(
+                        "%s has no frame yet: record its place, height, aim and lens first.".formatted(camera.name())));
+        ShotLighting.Metering metering = trial.light()
+                .metering(camera)
+                .orElseThrow(() -> new Refusal("The picture shows what %s sees: record its stop, ISO and shutter first."
+                        .formatted(camera.name())));
+        return new Prepared(
+                wanted,
+                trial,
+                LightService.lights(shot.scene(), trial.state(), trial.light(), tried.out()),
+                new FrameView(frame, wanted.width()),
+                camera.key(),
+                trial.light().white(camera),
+                metering.exposure().required(metering.stop()).lux(),
+                match.curve(shot.shot().sceneId()));
+    }
+
+    private static Placement camera(Trial trial, @Nullable String key) {
+        List<Placement> placements = trial.scene().placements();
+        if (key == null) {
+            return trial.state()
+                    .camera(placements)
+                    .orElseThrow(
+                            () -> new Refusal("There is no camera on set: place one, then it shows what it sees."));
+        }
+        return placements.stream()
+                .filter(p -> p.kind() == PlacementKind.CAMERA
+                        && p.key().equals(key)
+                        && trial.state().isOnSet(key))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("There is no such camera on set any more."));
+    }
+
+    /**
+     * Works a frame out, a coarse one first.
+     *
+     * @param told each step, in turn; it throws when nobody waits any more, and then the work stops
+     */
+    void paint(Prepared prepared, Consumer<FrameStep> told) {
+        LitSet set = prepared.trial.light().seen();
+        Waiting waiting = new Waiting(told);
+        if (prepared.view.width() > COARSE) {
+            Frame coarse = frame(prepared, prepared.view.of(COARSE), set, waiting.from(0, COARSE_DONE));
+            told.accept(new FrameStep(COARSE_DONE, prepared.told(coarse, true, List.of(), List.of()), null));
+        }
+        Frame whole = frame(prepared, prepared.view, set, waiting.from(COARSE_DONE, WHOLE_DONE));
+        List<IsostopLine> lines = prepared.wanted.perStop() == 0
+                ? List.of()
+                : Isostops.of(whole, prepared.wanted.of(), prepared.wanted.perStop()).stream()
+                        .map(FrameService::line)
+                        .toList();
+        told.accept(new FrameStep(1, prepared.told(whole, false, lines, new FramePoints(prepared, set).all()), null));
+    }
+
+    /** Small, as a PNG; kept while the shot is in the same light. */
+    byte[] small(Prepared prepared) {
+        LitSet set = prepared.trial.light().seen();
+        List<Object> key =
+                new ArrayList<>(List.of(prepared.view, set.surfacesKey(), prepared.white, prepared.requiredLux));
+        for (int i = 0; i < set.sources(); i++) {
+            key.add(set.layerKey(i));
+            for (double gain : set.gains(i)) {
+                key.add(gain);
+            }
+        }
+        return small.get(key, () -> png(frame(prepared, prepared.view, set, new Waiting(step -> {}).from(0, 1))));
+    }
+
+    private static Frame frame(Prepared prepared, FrameView view, LitSet set, Frame.Waiting waiting) {
+        return Frame.of(view, set, prepared.white.camera(), prepared.requiredLux, waiting);
+    }
+
+    /** Who waits for a frame: told how far it is. */
+    private record Waiting(Consumer<FrameStep> told) {
+
+        Frame.Waiting from(double least, double most) {
+            return part -> told.accept(new FrameStep(least + part * (most - least), null, null));
+        }
+    }
+
+    private static IsostopLine line(Isostops.Line line) {
+        List<Double> dots = new ArrayList<>();
+        for (double[] point : line.points()) {
+            dots.add(Math.round(point[0] * TENTHS) / TENTHS);
+            dots.add(Math.round(point[1] * TENTHS) / TENTHS);
+        }
+        return new IsostopLine(line.stops(), dots);
+    }
+
+    private static String url(Frame frame) {
+        return "data:image/png;base64," + Base64.getEncoder().encodeToString(png(frame));
+    }
+
+    private static byte[] png(Frame frame) {
+        BufferedImage image = new BufferedImage(frame.width(), frame.height(), BufferedImage.TYPE_INT_RGB);
+        image.setRGB(0, 0, frame.width(), frame.height(), frame.dots(), 0, frame.width());
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", out);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return out.toByteArray();
+    }
+}
