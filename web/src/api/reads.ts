@@ -36,6 +36,15 @@ export const READS = {
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),
   ),
   book: read(['BOOK'], (_: object, way) => answer(api.GET('/api/book', way))),
+  bust: read(['RECORD', 'BOOK', 'SET', 'READINGS'], ({ shotId }: OfShot, way) =>
+    answer(
+      api.POST('/api/shots/{shotId}/light/bust', {
+        ...way,
+        params: { path: { shotId } },
+        body: { changes: [], holds: [], out: [] },
+      }),
+    ),
+  ),
   compare: read(['RECORD', 'BOOK', 'LOOKS'], (query: Sides, way) =>
     answer(api.GET('/api/compare', { ...way, params: { query } })),
   ),

@@ -1,3 +1,5 @@
+import type { BustSeen } from '@/api/types'
+
 /** A point of the bust, metres: forward, to its own left, above the eyes. */
 export type Own = [number, number, number]
 
@@ -59,7 +61,7 @@ export function fallsWords(deg: number): string {
 }
 
 /** What becomes of the far cheek, in words. */
-export const CHEEK_WORDS: Record<'CLOSED' | 'OPEN' | 'NONE', string> = {
+const CHEEK_WORDS: Record<'CLOSED' | 'OPEN' | 'NONE', string> = {
   CLOSED: 'A triangle of light closes below the far eye.',
   OPEN: 'Light reaches the far cheek.',
   NONE: 'It joins the shadow of the far cheek: no triangle.',
@@ -71,4 +73,13 @@ export function eyeWords(lights: { light: string; inLeft: boolean; inRight: bool
   const which = ({ inLeft, inRight }: (typeof lights)[0]) =>
     inLeft && inRight ? 'both eyes' : `its own ${inLeft ? 'left' : 'right'} eye`
   return `Eye light: ${lights.map((l) => `${l.light} in ${which(l)}`).join(', ')}.`
+}
+
+/** All that is read off a bust, in words. */
+export function saidOfBust({ noseShadowOf, noseShadowDeg, triangle, eyeLights }: BustSeen): string {
+  const nose =
+    noseShadowOf && noseShadowDeg !== undefined
+      ? `${noseShadowOf} throws the nose’s shadow ${fallsWords(noseShadowDeg)}.`
+      : 'No light throws a shadow of the nose.'
+  return [nose, triangle && CHEEK_WORDS[triangle], eyeWords(eyeLights)].filter(Boolean).join(' ')
 }

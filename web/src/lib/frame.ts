@@ -45,20 +45,3 @@ export function seen(lens: Lens, p: Point3) {
   const q = inLens(lens, p)
   return q.depth < NEAREST_M ? undefined : { ...flat(lens, q), depth: q.depth }
 }
-
-/** A line as the frame shows it, cut off at the lens; undefined when it is all behind. */
-export function seenLine(lens: Lens, a: Point3, b: Point3) {
-  let [p, q] = [inLens(lens, a), inLens(lens, b)]
-  if (p.depth < NEAREST_M && q.depth < NEAREST_M) return undefined
-  const cut = (near: InLens, far: InLens): InLens => {
-    const part = (NEAREST_M - near.depth) / (far.depth - near.depth)
-    return {
-      right: near.right + part * (far.right - near.right),
-      up: near.up + part * (far.up - near.up),
-      depth: NEAREST_M,
-    }
-  }
-  if (p.depth < NEAREST_M) p = cut(p, q)
-  if (q.depth < NEAREST_M) q = cut(q, p)
-  return [flat(lens, p), flat(lens, q)] as const
-}

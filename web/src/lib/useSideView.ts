@@ -2,6 +2,7 @@ import { computed, type Ref } from 'vue'
 import { held, value, type Placed, type PlanPoint, type SetPlan } from '@/api/types'
 import { useSettings } from '@/stores/settings'
 import type { Draft } from '@/stores/shotEditor'
+import { around, overlap, type Box } from './labels'
 import { axis, ticks, written } from './scales'
 import { along } from './screen'
 
@@ -11,6 +12,10 @@ export const RIGHT = 24
 const FOOT = 22
 const HEAD = 12
 const LOWEST_TOP_M = 2.6
+/** Half of what a thing takes, from a thing to its figure, and a digit. */
+const BODY_PX = 8
+const BESIDE_PX = 14
+const DIGIT_PX = 7.5
 
 /** What is seen from the side. */
 export interface SideShown {
@@ -108,20 +113,35 @@ export function useSideView(shown: () => SideShown, size: Ref<{ width: number; h
   })
   const metres = computed(() => ticks(reach.value.from, reach.value.to, reach.value.to - reach.value.from > 14 ? 2 : 1))
   const heights = computed(() => ticks(0, top.value, top.value > 4 ? 2 : 1))
-  /** Figures that would lie on each other are left to their tooltip. */
+  /** Where each figure finds room beside its thing, right or left; one that would lie on another or on a thing is left to its tooltip. */
   const told = computed(() => {
-    const taken: { x: number; y: number }[] = []
-    return new Set(
-      [...things.value]
-        .sort((a, b) => Number(b.selected) - Number(a.selected))
-        .filter((t) => {
-          if (t.kind === 'MARK' && !t.selected) return false
-          const free = taken.every((o) => Math.abs(o.x - t.x) > 46 || Math.abs(o.y - t.y) > 13)
-          if (free || t.selected) taken.push(t)
-          return free || t.selected
-        })
-        .map((t) => t.key),
-    )
+    const bodies = things.value.map((t) => ({
+      key: t.key,
+      box: around({ x: t.x, y: t.y }, { x: BODY_PX, y: BODY_PX }),
+    }))
+    const figures: Box[] = []
+    const placed = new Map<string, { x: number; anchor: 'start' | 'end' }>()
+    for (const t of [...things.value].sort((a, b) => Number(b.selected) - Number(a.selected))) {
+      if (t.kind === 'MARK' && !t.selected) continue
+      const wide = t.figure.length * DIGIT_PX
+      const sides = (['start', 'end'] as const).map((anchor) => {
+        const x = t.x + (anchor === 'start' ? BESIDE_PX : -BESIDE_PX)
+        const left = anchor === 'start' ? x : x - wide
+        return { x, anchor, box: { left, right: left + wide, top: t.y - 7, bottom: t.y + 6 } }
+      })
+      const free = sides.find(
+        ({ box }) =>
+          box.right < size.value.width &&
+          box.left > LEFT - 20 &&
+          figures.every((other) => !overlap(box, other)) &&
+          bodies.every((other) => other.key === t.key || !overlap(box, other.box)),
+      )
+      const place = free ?? (t.selected ? sides[0] : undefined)
+      if (!place) continue
+      figures.push(place.box)
+      placed.set(t.key, { x: place.x, anchor: place.anchor })
+    }
+    return placed
   })
 
   return { things, told, furniture, view, metres, heights, reach, up, top }

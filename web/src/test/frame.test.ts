@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { FRAME_ASPECT, seen, seenLine, type Lens } from '@/lib/frame'
+import { FRAME_ASPECT, seen, type Lens } from '@/lib/frame'
 
 const LEVEL: Lens = { at: { xM: 0, yM: 0 }, heightM: 1.5, bearingDeg: 0, tiltDeg: 0, viewDeg: 90 }
 
@@ -20,12 +20,5 @@ describe('what a lens frames', () => {
 
   it('does not see behind itself', () => {
     expect(seen(LEVEL, { xM: 0, yM: -1, zM: 1.5 })).toBeUndefined()
-    expect(seenLine(LEVEL, { xM: -1, yM: -1, zM: 0 }, { xM: 1, yM: -1, zM: 0 })).toBeUndefined()
-  })
-
-  it('cuts a line off where it passes the lens', () => {
-    const line = seenLine(LEVEL, { xM: 1, yM: -5, zM: 1.5 }, { xM: 1, yM: 5, zM: 1.5 })!
-    expect(line[0].x).toBeGreaterThan(5)
-    expect(line[1].x).toBeCloseTo(0.2)
   })
 })

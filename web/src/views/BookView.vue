@@ -10,6 +10,7 @@ import SceneDialog from '@/components/dialogs/SceneDialog.vue'
 import SetsDialog from '@/components/dialogs/SetsDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
+import FrameThumb from '@/components/frame/FrameThumb.vue'
 import StageTick from '@/components/marks/StageTick.vue'
 import { readFigures } from '@/lib/figures'
 import { useSubmit } from '@/lib/useSubmit'
@@ -120,6 +121,7 @@ function startProduction() {
           <ul>
             <li v-for="shot in found(s)" :key="shot.id">
               <RouterLink :to="{ name: 'plot', params: { id: shot.id } }" class="shot">
+                <FrameThumb class="picture" :shot-id="shot.id" :name="shot.slate" />
                 <StageTick :stage="shot.stage" />
                 <span class="slate text-lead font-bold">{{ shot.slate }}</span>
                 <span class="text-small text-quiet">{{ stageName(shot.stage) }}</span>
@@ -179,8 +181,8 @@ function startProduction() {
 }
 .shot {
   display: grid;
-  grid-template-columns: 24px 48px 64px minmax(0, 1fr) 142px 96px 56px 180px;
-  align-items: baseline;
+  grid-template-columns: 80px 24px 48px 64px minmax(0, 1fr) 142px 96px 56px 180px;
+  align-items: center;
   gap: 8px;
   min-height: 30px;
   padding: 4px 8px 4px 5px;
@@ -195,12 +197,11 @@ function startProduction() {
 @media (pointer: coarse) {
   .shot {
     min-height: 44px;
-    align-items: center;
   }
 }
 @media (width < 1100px) {
   .shot {
-    grid-template-columns: 24px 48px 64px minmax(0, 1fr) 58px;
+    grid-template-columns: 64px 24px 48px 64px minmax(0, 1fr) 58px;
   }
 }
 @media (width < 800px) {
@@ -210,7 +211,6 @@ function startProduction() {
   }
   .shot {
     min-height: 48px;
-    align-items: center;
   }
   .scene-head .button {
     padding: 2px 8px;

@@ -7,6 +7,8 @@ import SpineButton from '@/components/layout/SpineButton.vue'
 import ComparePlan from '@/components/carry/ComparePlan.vue'
 import SidePicker from '@/components/dialogs/SidePicker.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
+import BustThumb from '@/components/light/BustThumb.vue'
+import FrameThumb from '@/components/frame/FrameThumb.vue'
 import RosePair from '@/components/light/RosePair.vue'
 import { useBoard } from '@/stores/board'
 import { useSettings } from '@/stores/settings'
@@ -39,6 +41,13 @@ const other = computed(() => {
     ? { slate: compared.value.from.name, mark: found, light: compared.value.lightFrom }
     : undefined
 })
+
+/** Shots are shown as they are recorded now; looks and revisions are compared by their words and roses. */
+const pictured = computed(() =>
+  [compared.value?.from, compared.value?.to].flatMap((side) =>
+    side?.shotId === undefined || side.id !== `shot-${side.shotId}` ? [] : [{ id: side.shotId, name: side.name }],
+  ),
+)
 
 watch(
   () => compared.value?.to.sceneId,
@@ -130,6 +139,13 @@ function go(from: string, to: string) {
         class="min-h-0 overflow-y-auto py-3 px-3.5 bg-panel flex flex-col border-l border-line upright:overflow-visible upright:border-0"
         aria-label="Where the light comes from"
       >
+        <div v-if="pictured.length" class="pictured" aria-label="What the camera sees">
+          <figure v-for="side in pictured" :key="side.id">
+            <FrameThumb :shot-id="side.id" :name="side.name" />
+            <BustThumb class="bust" :shot-id="side.id" :name="side.name" />
+            <figcaption class="text-small text-quiet">{{ side.name }}</figcaption>
+          </figure>
+        </div>
         <template v-if="mark">
           <h2 class="group-title">
             {{ mark.name }} in {{ compared.to.name
@@ -150,6 +166,21 @@ function go(from: string, to: string) {
 </template>
 
 <style scoped>
+.pictured {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 8px;
+  margin-bottom: 10px;
+}
+
+.pictured figure {
+  margin: 0;
+}
+.pictured .bust {
+  width: 100%;
+  height: 150px;
+  margin-top: 2px;
+}
 .thing.chosen {
   box-shadow: inset 2px 0 var(--accent);
 }

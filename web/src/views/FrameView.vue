@@ -158,7 +158,7 @@ const actions = computed((): Action[] => [
             <PointSources :source="light.light" :point="points[chosen]" :number="chosen + 1" />
           </section>
         </aside>
-        <FrameStrip class="strip" :shot-id="shotId" :mark="light.mark?.key" />
+        <FrameStrip class="strip" :shot-id="shotId" />
       </div>
       <CompareDialog :open="comparing" @close="comparing = false" />
     </template>

@@ -5,7 +5,7 @@ import { value, type PlanPoint } from '@/api/types'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import FrameView from '@/components/plot/FrameView.vue'
+import CameraPicture from '@/components/plot/CameraPicture.vue'
 import HeightStrip from '@/components/plot/HeightStrip.vue'
 import MarkLadder from '@/components/plot/MarkLadder.vue'
 import PlanButtons from '@/components/plot/PlanButtons.vue'
@@ -180,8 +180,9 @@ onBeforeUnmount(editor.letGo)
             @raise="(key, heightM) => editor.drag({ [key]: { heightM } })"
             @drop="editor.drop"
           />
-          <FrameView
-            :set="plot.set"
+          <CameraPicture
+            :shot-id="shotId"
+            :held="Object.keys(editor.draft).length > 0"
             :placements="editor.placements"
             :camera="editor.camera"
             :hints="light.light?.hints ?? []"

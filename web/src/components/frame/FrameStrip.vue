@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useRead } from '@/api/reads'
 import type { MatchReport } from '@/api/types'
-import BustPicture from '@/components/light/BustPicture.vue'
+import BustThumb from '@/components/light/BustThumb.vue'
 import DotMark from '@/components/marks/DotMark.vue'
 import StageTick from '@/components/marks/StageTick.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
@@ -13,7 +13,7 @@ import { useShotEditor } from '@/stores/shotEditor'
 import FrameThumb from './FrameThumb.vue'
 
 /** The scene's shots as pictures, and of the open one its moments and what is tried: one after the other, what changes is seen. */
-const props = defineProps<{ shotId: number; mark?: string }>()
+const props = defineProps<{ shotId: number }>()
 const book = useBook()
 const light = useLight()
 const editor = useShotEditor()
@@ -53,7 +53,7 @@ const WORDS = { PLANNED: 'planned', LIT: 'lit', SHOT: 'shot' } as const
         </span>
         <span class="pictures">
           <FrameThumb class="picture" :shot-id="s.id" :name="s.slate" />
-          <BustPicture v-if="s.face && mark" class="face" :shot-id="s.id" :mark="mark" :name="s.slate" tiny />
+          <BustThumb v-if="s.face" class="face" :shot-id="s.id" :name="s.slate" />
           <span v-else class="face none">no face</span>
         </span>
         <span class="figures">

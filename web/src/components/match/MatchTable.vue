@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { Aspect, MatchReport, ShotVerdict } from '@/api/types'
+import FrameThumb from '@/components/frame/FrameThumb.vue'
+import BustThumb from '@/components/light/BustThumb.vue'
 import CheatFlag from '@/components/marks/CheatFlag.vue'
 import DotMark from '@/components/marks/DotMark.vue'
 import StageTick from '@/components/marks/StageTick.vue'
@@ -37,7 +39,7 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
     <thead>
       <tr>
         <th>Shot</th>
-        <th>Grey card: lit, shadow, background</th>
+        <th>Picture, face; grey card: lit, shadow, background</th>
         <th v-for="c in COLUMNS.slice(0, 1)" :key="c.aspect">{{ c.name }}</th>
         <th>Key side</th>
         <th v-for="c in COLUMNS.slice(1)" :key="c.aspect">{{ c.name }}</th>
@@ -70,6 +72,13 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
             }}</span>
           </th>
           <td>
+            <span v-if="!j.run" class="seen"
+              ><FrameThumb class="picture" :shot-id="j.shotId" :name="j.slate" /><BustThumb
+                v-if="j.mark"
+                class="bust"
+                :shot-id="j.shotId"
+                :name="j.slate"
+            /></span>
             <span class="faces" aria-hidden="true"
               ><span v-for="(s, i) in j.swatches" :key="i" :style="{ background: s ?? 'var(--ground)' }"
             /></span>
@@ -130,6 +139,18 @@ const off = (j: ShotVerdict) => j.lines.filter((l) => l.verdict === 'OUT')
 </template>
 
 <style scoped>
+.seen {
+  display: flex;
+  gap: 2px;
+  margin-bottom: 3px;
+}
+.picture {
+  width: 128px;
+}
+.bust {
+  width: 54px;
+  height: 72px;
+}
 .report {
   width: 100%;
   min-width: 900px;

@@ -162,8 +162,8 @@ function onKey(event: KeyboardEvent, key: string, height: number) {
     <g v-for="t in things" :key="`t${t.key}`" class="view">
       <text
         v-if="told.has(t.key)"
-        :x="t.x + (t.x > size.width - 90 ? -14 : 14)"
-        :text-anchor="t.x > size.width - 90 ? 'end' : 'start'"
+        :x="told.get(t.key)!.x"
+        :text-anchor="told.get(t.key)!.anchor"
         :y="t.y + 4"
         class="figure"
         :class="{ accent: t.selected }"

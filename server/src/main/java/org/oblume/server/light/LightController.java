@@ -59,9 +59,17 @@ class LightController {
             List<String> out,
             @Nullable Integer cue) {}
 
-    /** The bust at a mark, with what is tried. */
+    /**
+     * The bust at a mark, with what is tried.
+     *
+     * @param mark key of it; the first on set when it is left out
+     */
     record BustRequest(
-            String mark, List<ProposedChange> changes, List<String> holds, List<String> out, @Nullable Integer cue) {}
+            @Nullable String mark,
+            List<ProposedChange> changes,
+            List<String> holds,
+            List<String> out,
+            @Nullable Integer cue) {}
 
     record Arranging(LightService.Order order, List<String> placements) {}
 

@@ -103,14 +103,15 @@ public class LightService {
     /**
      * The bust at a mark with what is tried, as the shot's camera shows it.
      *
-     * @param mark key of it
+     * @param mark key of it, or null for the first on set
      * @throws NotFoundException when there is no such mark on set
      * @throws Refusal as when changes are tried, or when the camera's exposure is not recorded
      */
-    BustView bust(long shotId, Tried tried, String mark) {
+    BustView bust(long shotId, Tried tried, @Nullable String mark) {
         Trial trial = trial(records.shot(shotId), tried);
-        MarkLight at = trial.light()
-                .mark(mark)
+        MarkLight at = trial.light().marks().stream()
+                .filter(m -> mark == null || m.key().equals(mark))
+                .findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no such mark on set any more."));
         ShotLighting.Metering metering = trial.light()
                 .metering()
@@ -126,7 +127,7 @@ public class LightService {
         Aim camera = lens == null ? null : Aim.between(at.face(), lens);
         BustReading nose = BustReading.of(at).orElse(null);
         return new BustView(
-                mark,
+                at.key(),
                 trial.light().bust(at).picture(white.camera(), required).stream()
                         .map(Swatch::hex)
                         .toList(),

@@ -1,21 +1,26 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { value, type Placed, type PlanPoint, type SetPlan, type HintView } from '@/api/types'
-import { seen, seenLine, type Lens, type Point3 } from '@/lib/frame'
+import { RouterLink } from 'vue-router'
+import { value, type Placed, type HintView } from '@/api/types'
+import { seen, type Lens } from '@/lib/frame'
+import { useFrame } from '@/lib/useFrame'
+import { useLight } from '@/stores/light'
 
-/** What the camera frames, as wire: the set's edges, the marks, and what stands in the picture, which is named. */
+/** What the camera sees, small, beside the plan: the predicted picture, and over it what stands in it and should not, which is named. */
 const props = defineProps<{
-  set: SetPlan
+  shotId: number
   placements: Placed[]
   camera?: Placed
   hints: HintView[]
   selected?: string
+  /** Something is under a finger: the picture waits until it is let go. */
+  held: boolean
 }>()
 defineEmits<{ select: [key: string] }>()
+const light = useLight()
 
 const WIDE = 192
 const HIGH = 108
-const OUTDOORS_M = 2.5
 const PERSON_HEAD_M = 0.12
 const MOST_NAMED = 4
 
@@ -32,48 +37,11 @@ const lens = computed<Lens | undefined>(() => {
       }
     : undefined
 })
-const px = (p: { x: number; y: number }) =>
-  `${(((p.x + 1) / 2) * WIDE).toFixed(1)},${(((1 - p.y) / 2) * HIGH).toFixed(1)}`
-function wire(lines: [Point3, Point3][]): string {
-  return lines
-    .flatMap(([a, b]) => {
-      const line = seenLine(lens.value!, a, b)
-      return line ? [`M${px(line[0])}L${px(line[1])}`] : []
-    })
-    .join('')
-}
-const at = (p: PlanPoint, zM: number): Point3 => ({ ...p, zM })
-function round(points: PlanPoint[], z: number): [Point3, Point3][] {
-  return points.map((p, i) => [at(p, z), at(points[(i + 1) % points.length]!, z)])
-}
-const edges = computed(() => {
-  if (!lens.value) return undefined
-  const top = props.set.ceilingHeightM ?? OUTDOORS_M
-  const walls = props.set.walls.flatMap((w) =>
-    w.points.slice(1).flatMap((b, i): [Point3, Point3][] => {
-      const a = w.points[i]!
-      const high = w.heightM ?? top
-      return [
-        [at(a, 0), at(b, 0)],
-        [at(a, high), at(b, high)],
-        [at(a, 0), at(a, high)],
-        [at(b, 0), at(b, high)],
-      ]
-    }),
-  )
-  const openings = props.set.openings.flatMap((o): [Point3, Point3][] => [
-    [at(o.from, o.sillM), at(o.to, o.sillM)],
-    [at(o.from, o.headM), at(o.to, o.headM)],
-    [at(o.from, o.sillM), at(o.from, o.headM)],
-    [at(o.to, o.sillM), at(o.to, o.headM)],
-  ])
-  const boxes = props.set.furniture.flatMap((f): [Point3, Point3][] => [
-    ...round(f.outline, 0),
-    ...round(f.outline, f.heightM),
-    ...f.outline.map((p): [Point3, Point3] => [at(p, 0), at(p, f.heightM)]),
-  ])
-  return { walls: wire(walls), openings: wire(openings), boxes: wire(boxes) }
-})
+const { frame, refused } = useFrame(() =>
+  lens.value && light.light?.camera && !props.held
+    ? { shotId: props.shotId, body: { ...light.question, width: WIDE, of: 'LIGHT', perStop: 0, touched: [] } }
+    : undefined,
+)
 /** Names lie on each other when much stands in the picture: the list of hints tells them then. */
 const crowd = computed(() => things.value.filter((t) => t.inFrame).length)
 const things = computed(() =>
@@ -81,23 +49,22 @@ const things = computed(() =>
     const place = value(placed, 'PLACE')
     const height = value(placed, 'HEIGHT')?.heightM
     if (!lens.value || !placed.onSet || !place || height === undefined || placed.placement.kind === 'CAMERA') return []
-    const spot = seen(lens.value, at(place, height))
+    const spot = seen(lens.value, { ...place, zM: height })
     if (!spot || Math.abs(spot.x) > 1.4 || Math.abs(spot.y) > 1.4) return []
     const tan = Math.tan(((lens.value.viewDeg / 2) * Math.PI) / 180)
     const wide = (m: number) => Math.max(3, (m / (spot.depth * tan)) * (WIDE / 2))
     const mark = placed.placement.kind === 'MARK'
     const inFrame = props.hints.some((h) => h.placement === placed.placement.key && h.kind === 'IN_FRAME')
+    if (!mark && !inFrame && placed.placement.key !== props.selected) return []
     return [
       {
         key: placed.placement.key,
         name: placed.placement.name,
         mark,
         inFrame,
-        fill: placed.light?.swatch,
         x: ((spot.x + 1) / 2) * WIDE,
         y: ((1 - spot.y) / 2) * HIGH,
         r: wide(mark ? 2 * PERSON_HEAD_M : placed.placement.piece.widthM) / 2,
-        stand: placed.placement.piece.mount === 'STAND' || mark ? wire([[at(place, 0), at(place, height)]]) : '',
       },
     ]
   }),
@@ -120,20 +87,16 @@ const things = computed(() =>
           .join(', ') || 'no lights or grip'
       }`"
     >
-      <path :d="edges!.walls" stroke="var(--set)" />
-      <path :d="edges!.boxes" stroke="var(--set)" stroke-opacity=".8" />
-      <path :d="edges!.openings" stroke="var(--quiet)" />
+      <image v-if="frame" :href="frame.picture" :width="WIDE" :height="HIGH" />
       <g v-for="t in things" :key="t.key" class="thing" aria-hidden="true" @click="$emit('select', t.key)">
-        <path :d="t.stand" :stroke="t.mark ? 'var(--ink)' : 'var(--quiet)'" :stroke-width="t.inFrame ? 1.6 : 1" />
-        <circle v-if="t.mark" :cx="t.x" :cy="t.y" :r="t.r" fill="var(--raised)" stroke="var(--ink)" />
+        <circle v-if="t.mark" :cx="t.x" :cy="t.y" :r="t.r" class="reach" />
         <rect
           v-else
           :x="t.x - t.r"
           :y="t.y - Math.max(2, t.r * 0.6)"
           :width="2 * t.r"
           :height="Math.max(4, t.r * 1.2)"
-          :fill="t.fill ?? 'var(--panel)'"
-          :stroke="t.key === selected ? 'var(--accent)' : 'var(--ink)'"
+          :stroke="t.key === selected ? '#d8e08a' : '#e6e3dc'"
           :stroke-width="t.inFrame ? 1.6 : 0.8"
         />
         <text
@@ -148,22 +111,47 @@ const things = computed(() =>
         <title>{{ t.name }}</title>
       </g>
     </svg>
+    <RouterLink v-if="lens" :to="{ name: 'frame', params: { id: shotId } }" class="more text-fine">
+      {{ frame ? 'Predicted picture' : refused || 'Working out the picture…' }}
+    </RouterLink>
     <p v-else class="p-2 text-fine text-quiet">Give the camera a place, an aim and a lens to see its frame.</p>
   </figure>
 </template>
 
 <style scoped>
+figure {
+  position: relative;
+}
 .frame {
   display: block;
-  background: var(--floor);
+  background: #08090a;
   border: 1px solid var(--quiet);
   overflow: hidden;
   fill: none;
 }
+.more {
+  position: absolute;
+  right: 3px;
+  bottom: 2px;
+  padding: 0 4px;
+  color: #e6e3dc;
+  background: rgb(16 18 20 / 0.6);
+  border-radius: var(--radius-mark);
+}
+.more:hover {
+  text-decoration: underline;
+}
 .thing {
   cursor: pointer;
 }
+.reach {
+  fill: transparent;
+}
 .drawing .name {
   font-size: var(--text-fine);
+  fill: #e6e3dc;
+  stroke: #101214;
+  stroke-width: 3px;
+  paint-order: stroke;
 }
 </style>
