@@ -113,6 +113,22 @@ class DomeLightIT {
         crew.until("see other light", d -> crew.text(LIGHT).equals(before) ? null : true);
         crew.press("At the start");
         crew.until("see it as it was", d -> crew.text(LIGHT).equals(before) ? true : null);
+
+        crew.open(SHOT + "frame");
+        String start = picture("");
+        crew.pressCss(".tile.moment");
+        assertThat(picture(start)).as("the picture after it").isNotEqualTo(start);
+        crew.pressCss(".tile.moment");
+        assertThat(picture("")).isNotEmpty();
+    }
+
+    /** Another whole picture than that. */
+    private static String picture(String than) {
+        return crew.until("see the picture", d -> {
+            Object whole = crew.script(
+                    "return document.querySelector('progress') ? null : document.querySelector('.picture img:not(.coarse)')?.src");
+            return whole == null || whole.equals(than) ? null : whole.toString();
+        });
     }
 
     /** What the bulb of the simulated rig hears, percent; -1 while none hangs. */

@@ -101,6 +101,7 @@ class EverySizeIT {
     static final List<String> VIEWS = List.of(
             "/",
             "/shots/4C/plot",
+            "/shots/4C/frame",
             "/shots/4C/light",
             "/shots/4C/carry",
             "/shots/4C/meter",

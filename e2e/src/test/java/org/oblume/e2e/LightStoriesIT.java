@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -63,6 +64,10 @@ class LightStoriesIT {
         gaffer.open("/shots/%d/light".formatted(book.shot));
         double first = stops(figure("A meter at the lit cheek"));
         assertThat(first).isCloseTo(Math.log(book.lit() / LUX_AT_T1) / Math.log(2), within(1.0 / 3));
+        String bust = gaffer.see("[aria-label^='The light on a head']").getAttribute("aria-label");
+        assertThat(bust).contains("shadow");
+        gaffer.open("/shots/%d/frame".formatted(book.shot));
+        String softly = picture();
 
         gaffer.open("/shots/%d/plot".formatted(book.shot));
         double one = lit(book);
@@ -72,6 +77,8 @@ class LightStoriesIT {
         assertThat(Math.log(one / lit(book)) / Math.log(2))
                 .as("a half silk costs 1.2 stops, and what it spreads beside the face")
                 .isCloseTo(1.2, within(1.0 / 3));
+        gaffer.open("/shots/%d/frame".formatted(book.shot));
+        assertThat(picture()).as("it is darker in the picture, too").isNotEqualTo(softly);
         assertThat(gaffer.complaints()).isEmpty();
     }
 
@@ -164,6 +171,54 @@ class LightStoriesIT {
         gaffer.press("Close where the light lands");
         gaffer.gone("[aria-label='Where the light lands']");
         assertThat(gaffer.complaints()).isEmpty();
+    }
+
+    /** The frame is seen before it is lit: what is touched in it tells its light, and what is taken out goes dark in it. */
+    @Test
+    void thePredictedPictureTellsItsLightWhereItIsTouched() throws Exception {
+        gaffer.open("/shots/%d/frame".formatted(person.shot("4A")));
+        String lit = picture();
+        assertThat(gaffer.texts(".isostops text")).contains("0", "−2");
+        assertThat(points()).startsWith("1 lit cheek", "2 shadow cheek", "3 background, wall");
+        assertThat(gaffer.text("ol.points li:first-child .figure")).contains("stops", "lux", "50 %");
+
+        gaffer.pressAt(gaffer.see(".picture"), 0.9, 0.97);
+        gaffer.until("see a point on the bench", d -> points().contains("4 workbench") ? true : null);
+        String bench = gaffer.text("ol.points li:last-child .figure");
+        assertThat(gaffer.text("[aria-label='Points of the picture'] [aria-pressed=true]"))
+                .startsWith("4");
+        gaffer.pressCss("[data-source=key] button:last-child");
+        gaffer.until(
+                "see the bench without the key",
+                d -> gaffer.text("ol.points li:last-child .figure").equals(bench) ? null : true);
+        assertThat(picture()).isNotEqualTo(lit);
+        gaffer.press("All on");
+
+        gaffer.script("document.querySelector('.picture button').focus()");
+        gaffer.press(Keys.ARROW_UP);
+        gaffer.press(Keys.ARROW_LEFT);
+        gaffer.press(Keys.ENTER);
+        gaffer.until("see a fifth point", d -> points().size() == 5 ? true : null);
+        gaffer.pressCss("[aria-label^='Let go of point 5']");
+        gaffer.until("see it go", d -> points().size() == 4 ? true : null);
+        gaffer.press("thirds");
+        gaffer.until(
+                "see lines of thirds",
+                d -> gaffer.texts(".isostops text").stream().anyMatch(t -> t.contains("⅓")) ? true : null);
+        assertThat(gaffer.complaints()).isEmpty();
+    }
+
+    /** The whole picture, once it is there. */
+    private static String picture() {
+        return gaffer.until("see the whole picture", d -> {
+            Object whole = gaffer.script(
+                    "const i = document.querySelector('.picture img:not(.coarse)'); return document.querySelector('progress') ? null : i?.src");
+            return whole == null ? null : whole.toString();
+        });
+    }
+
+    private static List<String> points() {
+        return gaffer.texts("ol.points .name");
     }
 
     private static void put(String field, String figure) {

@@ -7,6 +7,8 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import javax.imageio.ImageIO;
 import org.jspecify.annotations.Nullable;
@@ -36,9 +38,10 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Predicts what a camera sees of a shot. Nothing is kept here. */
 @Service
-class FrameService {
+public class FrameService {
 
     private static final int COARSE = 160;
+    private static final int ON_PAPER = 800;
     private static final double COARSE_DONE = 0.2;
     private static final double WHOLE_DONE = 0.9;
     private static final int MOST_POINTS = 12;
@@ -162,6 +165,34 @@ class FrameService {
                         .map(FrameService::line)
                         .toList();
         told.accept(new FrameStep(1, prepared.told(whole, false, lines, new FramePoints(prepared, set).all()), null));
+    }
+
+    /**
+     * A picture with its lines of equal exposure, for paper.
+     *
+     * @param lines of the light, whole stops
+     * @param stop of the camera, which they count from
+     */
+    public record Pictured(Frame frame, List<Isostops.Line> lines, String stop) {}
+
+    /** A shot as it is recorded; empty when its camera does not know yet what it sees. */
+    @Transactional(readOnly = true)
+    public Optional<Pictured> pictured(long shotId) {
+        try {
+            Prepared prepared = prepare(
+                    shotId,
+                    new LightService.Tried(List.of(), List.of(), Set.of(), 0),
+                    new Wanted(null, ON_PAPER, Frame.Of.LIGHT, 1, List.of()));
+            Frame frame = frame(prepared, prepared.view, prepared.trial.light().seen(), part -> {});
+            String stop = prepared.trial
+                    .light()
+                    .metering(prepared.trial.scene().placement(prepared.key))
+                    .map(m -> m.stop().label())
+                    .orElseThrow();
+            return Optional.of(new Pictured(frame, Isostops.of(frame, Frame.Of.LIGHT, 1), stop));
+        } catch (Refusal | NotFoundException notYet) {
+            return Optional.empty();
+        }
     }
 
     /** Small, as a PNG; kept while the shot is in the same light. */

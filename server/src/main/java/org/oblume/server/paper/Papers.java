@@ -12,6 +12,7 @@ import org.oblume.core.rebuild.AsBuilt;
 import org.oblume.core.units.Phrase;
 import org.oblume.server.carry.CompareService;
 import org.oblume.server.carry.MovesView;
+import org.oblume.server.light.FrameService;
 import org.oblume.server.note.NoteService;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.rebuild.RebuildService;
@@ -39,6 +40,7 @@ class Papers {
     private final CompareService comparing;
     private final ProductionService productions;
     private final NoteService noted;
+    private final FrameService frames;
 
     Papers(
             ShotService shots,
@@ -48,7 +50,8 @@ class Papers {
             RebuildService runs,
             CompareService comparing,
             ProductionService productions,
-            NoteService noted) {
+            NoteService noted,
+            FrameService frames) {
         this.records = records;
         this.plots = plots;
         this.rebuild = rebuild;
@@ -56,6 +59,7 @@ class Papers {
         this.comparing = comparing;
         this.productions = productions;
         this.noted = noted;
+        this.frames = frames;
     }
 
     /**
@@ -141,7 +145,13 @@ class Papers {
                         subject.subtitle(),
                         reader.link("/shots/" + shotId + "/plot"),
                         PdfSheet.suitsLandscape(drawing),
-                        List.of(new Sheet.Plan(drawing, scale), table)),
+                        Stream.of(
+                                        List.of(new Sheet.Plan(drawing, scale)),
+                                        frames.pictured(shotId).map(Sheet.Picture::new).stream()
+                                                .toList(),
+                                        List.of(table))
+                                .<Sheet.Part>flatMap(List::stream)
+                                .toList()),
                 ShotParts.everything(subject.placed, new NotesSaid(noted.ofShot(shotId)), reader));
     }
 

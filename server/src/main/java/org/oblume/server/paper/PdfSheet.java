@@ -43,6 +43,7 @@ final class PdfSheet {
 
     private static final int HALVINGS = 40;
     private static final double SCALE_BAR = 26;
+    private static final double MOST_PICTURE = 420;
     private final Sheet sheet;
     private final PDDocument document = new PDDocument();
     private final Type type = new Type(document);
@@ -161,6 +162,11 @@ final class PdfSheet {
             steps.steps().forEach(this::step);
         } else if (part instanceof Sheet.Plan plan) {
             plan(plan);
+        } else if (part instanceof Sheet.Picture picture) {
+            FramePrint print = new FramePrint(picture.pictured(), Math.min(width(), MOST_PICTURE));
+            room(print.heightPt());
+            print.draw(document, streams.get(streams.size() - 1), pen(), new At(MARGIN, down), paper.getHeight());
+            down += print.heightPt();
         } else if (part instanceof Sheet.Signing signature) {
             sign(signature);
         }

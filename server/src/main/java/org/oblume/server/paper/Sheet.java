@@ -2,6 +2,7 @@ package org.oblume.server.paper;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.light.FrameService;
 
 /**
  * What goes on paper, before it is laid out.
@@ -12,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 record Sheet(String title, String subtitle, @Nullable String link, boolean landscape, List<Part> parts) {
 
     /** A part of a sheet. */
-    sealed interface Part permits Say, Table, Steps, Plan, Signing {}
+    sealed interface Part permits Say, Table, Steps, Plan, Picture, Signing {}
 
     /** A paragraph. */
     record Say(String text, boolean strong) implements Part {}
@@ -37,6 +38,9 @@ record Sheet(String title, String subtitle, @Nullable String link, boolean lands
 
     /** @param scale 25 means 1 : 25; 0 for the largest that fits */
     record Plan(PlanDrawing drawing, int scale) implements Part {}
+
+    /** What the camera sees, in grey, with lines of equal exposure. */
+    record Picture(FrameService.Pictured pictured) implements Part {}
 
     /** Room for a signature, or who signed. */
     record Signing(String said) implements Part {}

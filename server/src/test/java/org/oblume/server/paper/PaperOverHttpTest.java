@@ -12,7 +12,9 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -70,6 +72,22 @@ class PaperOverHttpTest {
             }
         }
         assertThat(placed).isGreaterThanOrEqualTo(4);
+    }
+
+    @Test
+    void thePlotCarriesWhatTheCameraIsToSeeWithItsLines() throws IOException, InterruptedException {
+        String path = "/api/shots/%d/paper/plot.pdf".formatted(api.shot("4A"));
+        assertThat(text(path).replaceAll("\\s+", " "))
+                .contains("lines are of equal light, in stops from T2.8. A plain model: a meter decides.");
+        try (PDDocument printed = Loader.loadPDF(api.file(path))) {
+            long pictures = 0;
+            for (PDPage page : printed.getPages()) {
+                for (COSName name : page.getResources().getXObjectNames()) {
+                    pictures += page.getResources().isImageXObject(name) ? 1 : 0;
+                }
+            }
+            assertThat(pictures).isEqualTo(1);
+        }
     }
 
     private static int start(String printed, JsonNode thing) {
