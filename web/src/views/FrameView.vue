@@ -158,7 +158,7 @@ const actions = computed((): Action[] => [
             <PointSources :source="light.light" :point="points[chosen]" :number="chosen + 1" />
           </section>
         </aside>
-        <FrameStrip class="strip" :shot-id="shotId" />
+        <FrameStrip class="strip" :shot-id="shotId" :waits="!told && !refused" />
       </div>
       <CompareDialog :open="comparing" @close="comparing = false" />
     </template>
@@ -236,6 +236,7 @@ aside .each {
 }
 .strip {
   grid-area: strip;
+  min-height: 144px;
 }
 .choice {
   display: flex;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useRead } from '@/api/reads'
 import type { MatchReport } from '@/api/types'
@@ -13,7 +13,7 @@ import { useShotEditor } from '@/stores/shotEditor'
 import FrameThumb from './FrameThumb.vue'
 
 /** The scene's shots as pictures, and of the open one its moments and what is tried: one after the other, what changes is seen. */
-const props = defineProps<{ shotId: number }>()
+const props = defineProps<{ shotId: number; /** The open picture comes first. */ waits: boolean }>()
 const book = useBook()
 const light = useLight()
 const editor = useShotEditor()
@@ -21,12 +21,17 @@ const editor = useShotEditor()
 const scene = computed(() => book.shots.get(props.shotId)?.scene)
 const { data: report } = useRead('match', () => (scene.value ? { sceneId: scene.value.id } : undefined))
 
+const seen = ref(false)
+watchEffect(() => {
+  if (!props.waits) seen.value = true
+})
+
 type Judged = MatchReport['shots'][number]
 function figure(judged: Judged | undefined, aspect: Judged['lines'][number]['aspect']) {
   return judged?.lines.find((l) => l.aspect === aspect)?.now
 }
 const shots = computed(() =>
-  (scene.value?.shots ?? []).map((shot) => {
+  (seen.value ? (scene.value?.shots ?? []) : []).map((shot) => {
     const judged = report.value?.shots.find((s) => s.shotId === shot.id)
     return {
       ...shot,

@@ -126,7 +126,7 @@ class DomeLightIT {
     private static String picture(String than) {
         return crew.until("see the picture", d -> {
             Object whole = crew.script(
-                    "return document.querySelector('progress') ? null : document.querySelector('.picture img:not(.coarse)')?.src");
+                    "return document.querySelector('progress') ? null : document.querySelector('.stage img:not(.coarse)')?.src");
             return whole == null || whole.equals(than) ? null : whole.toString();
         });
     }

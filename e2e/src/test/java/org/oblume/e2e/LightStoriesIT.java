@@ -182,7 +182,7 @@ class LightStoriesIT {
         assertThat(points()).startsWith("1 lit cheek", "2 shadow cheek", "3 background, wall");
         assertThat(gaffer.text("ol.points li:first-child .figure")).contains("stops", "lux", "50 %");
 
-        gaffer.pressAt(gaffer.see(".picture"), 0.9, 0.97);
+        gaffer.pressAt(gaffer.see(".stage .picture"), 250, 180);
         gaffer.until("see a point on the bench", d -> points().contains("4 workbench") ? true : null);
         String bench = gaffer.text("ol.points li:last-child .figure");
         assertThat(gaffer.text("[aria-label='Points of the picture'] [aria-pressed=true]"))
@@ -194,7 +194,7 @@ class LightStoriesIT {
         assertThat(picture()).isNotEqualTo(lit);
         gaffer.press("All on");
 
-        gaffer.script("document.querySelector('.picture button').focus()");
+        gaffer.script("document.querySelector('.stage button').focus()");
         gaffer.press(Keys.ARROW_UP);
         gaffer.press(Keys.ARROW_LEFT);
         gaffer.press(Keys.ENTER);
@@ -212,7 +212,7 @@ class LightStoriesIT {
     private static String picture() {
         return gaffer.until("see the whole picture", d -> {
             Object whole = gaffer.script(
-                    "const i = document.querySelector('.picture img:not(.coarse)'); return document.querySelector('progress') ? null : i?.src");
+                    "const i = document.querySelector('.stage img:not(.coarse)'); return document.querySelector('progress') ? null : i?.src");
             return whole == null ? null : whole.toString();
         });
     }

@@ -32,14 +32,18 @@ public final class LitSet {
         private final Standing standing;
         private final List<SeenSurface> seen;
         private final List<Skin> skins;
-        private final LightMap map;
-        private final Kept<SourceEmitters.Key, double[][]> around = new Kept<>(SOURCES);
+        private final Kept<Boolean, LightMap> maps = new Kept<>(2);
+        private final Kept<Around, double[][]> around = new Kept<>(SOURCES);
 
         Surfaces(Standing standing, List<SeenSurface> seen) {
             this.standing = standing;
             this.seen = List.copyOf(seen);
             this.skins = seen.stream().map(SeenSurface::skin).toList();
-            this.map = new LightMap(standing, this.skins);
+        }
+
+        /** Made when it is first asked for. */
+        LightMap map(boolean fine) {
+            return maps.get(fine, () -> new LightMap(standing, skins, fine));
         }
     }
 
@@ -49,6 +53,8 @@ public final class LitSet {
      * @param source its number
      */
     private record Glowing(int source, Glow glow) {}
+
+    private record Around(boolean fine, SourceEmitters.Key source) {}
 
     /** All that the light of a source on the surfaces depends on, at full. */
     public record LayerKey(Object surfaces, Object source) {}
@@ -126,12 +132,14 @@ public final class LitSet {
     public final class Layer {
 
         private final List<Emitter> emitters;
+        private final LightMap map;
         private final double[][] around;
 
-        private Layer(SourceEmitters source) {
+        private Layer(SourceEmitters source, boolean fine) {
             this.emitters = source.emitters();
+            this.map = surfaces.map(fine);
             this.around = surfaces.around.get(
-                    source.key(), () -> surfaces.map.around(surfaces.standing.exitance(inside.meets(source))));
+                    new Around(fine, source.key()), () -> map.around(surfaces.standing.exitance(inside.meets(source))));
         }
 
         /**
@@ -148,12 +156,13 @@ public final class LitSet {
             for (Emitter emitter : emitters) {
                 surfaces.standing.straight(emitter, x, y, z, normal, lux);
             }
-            surfaces.map.add(skin, across, up, around, lux);
+            map.add(skin, across, up, around, lux);
             return lux;
         }
     }
 
-    public Layer layer(int source) {
-        return new Layer(sources.get(source));
+    /** @param fine whether for a large picture: what comes by way of other surfaces is looked up at more places then */
+    public Layer layer(int source, boolean fine) {
+        return new Layer(sources.get(source), fine);
     }
 }

@@ -139,7 +139,9 @@ public final class Frame {
         List<LayerDots> layers = new ArrayList<>();
         for (int i = 0; i < set.sources(); i++) {
             int source = i;
-            layers.add(kept.get(List.of(view, set.layerKey(source)), () -> new LayerDots(hits, set.layer(source))));
+            layers.add(kept.get(
+                    List.of(view, set.layerKey(source)),
+                    () -> new LayerDots(hits, set.layer(source, view.width() > SMALL_DOTS))));
             waiting.done((i + 1.0) / (set.sources() + 1));
         }
         return new Frame(hits, set, white, requiredLux, layers);

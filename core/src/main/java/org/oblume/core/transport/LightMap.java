@@ -15,8 +15,10 @@ public final class LightMap {
 
     private static final int CHANNELS = Patches.CHANNELS;
     private static final double STEP_M = 0.35;
-    /** More places than these on all surfaces together only take time. */
-    private static final int MOST = 1600;
+    /** More places than these on all surfaces together only take time; and fewer are enough for a small picture. */
+    private static final int FINE = 1600;
+
+    private static final int COARSE = 300;
 
     private static final int MOST_ACROSS = 24;
     /** What is narrower is even across. */
@@ -45,10 +47,13 @@ public final class LightMap {
         }
     }
 
-    /** @param skins of the set and of what stands in it */
-    public LightMap(Standing standing, List<Skin> skins) {
+    /**
+     * @param skins of the set and of what stands in it
+     * @param fine whether a large picture is made by it
+     */
+    public LightMap(Standing standing, List<Skin> skins, boolean fine) {
         double area = skins.stream().mapToDouble(s -> s.panel().areaM2()).sum();
-        double step = Math.max(STEP_M, Math.sqrt(area / MOST));
+        double step = Math.max(STEP_M, Math.sqrt(area / (fine ? FINE : COARSE)));
         int places = 0;
         for (Skin skin : skins) {
             int across = count(skin.panel().widthM(), step);
