@@ -1,5 +1,6 @@
 package org.oblume.core.light;
 
+import java.util.List;
 import org.oblume.core.colour.ConeLight;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.Panel;
@@ -10,6 +11,8 @@ import org.oblume.core.transport.Emitter;
 public final class Glow {
 
     private static final double GRAZING = 0.05;
+    /** What is drawn wider than it is reaches so much of half a frame farther. */
+    private static final double WIDER = 0.05;
 
     private enum Shape {
         FLAT,
@@ -65,6 +68,22 @@ public final class Glow {
     static Glow tube(SpacePoint at, Direction axis, double lengthM, double across, Emitter.Shining shines) {
         Panel around = Panel.facing(at, axis, across, across);
         return new Glow(Shape.TUBE, at, axis, across / 2, lengthM, around, shines, lengthM * across);
+    }
+
+    /** All that its outline depends on. */
+    public Object form() {
+        return List.of(shape, at, axis, radiusM, lengthM, panel);
+    }
+
+    /** Whether any of it may be in a frame. */
+    public boolean isIn(CameraFrame frame) {
+        double reach = Math.max(radiusM, lengthM / 2);
+        CameraFrame.Seen seen = frame.see(at);
+        if (seen == null || seen.depthM() < reach) {
+            return frame.lens().distanceM(at) <= 2 * reach;
+        }
+        double more = 1 + WIDER + reach / (seen.depthM() * frame.widthTan() * CameraFrame.ASPECT);
+        return Math.abs(seen.x()) < more && Math.abs(seen.y()) < more;
     }
 
     /**

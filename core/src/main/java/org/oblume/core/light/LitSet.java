@@ -22,7 +22,8 @@ public final class LitSet {
     private final StandingGrip inside;
     private final List<SourceEmitters> sources;
     private final List<BustLight> busts;
-    private final List<Glowing> glows = new ArrayList<>();
+    private final List<Glowing> glowing = new ArrayList<>();
+    private final List<Glow> glows;
 
     /** Surfaces, and how each sees all others; the same for all lights. */
     static final class Surfaces {
@@ -66,9 +67,10 @@ public final class LitSet {
         this.surfaces = inside.surfaces(bodies);
         for (int i = 0; i < sources.size(); i++) {
             for (Glow glow : sources.get(i).glows()) {
-                glows.add(new Glowing(i, glow));
+                glowing.add(new Glowing(i, glow));
             }
         }
+        this.glows = glowing.stream().map(Glowing::glow).toList();
     }
 
     /** Its flat surfaces, always in this order. */
@@ -88,7 +90,7 @@ public final class LitSet {
 
     /** What gives light. */
     public List<Glow> glows() {
-        return glows.stream().map(Glowing::glow).toList();
+        return glows;
     }
 
     /** How many sources there are, in the order of the shot's lights. */
@@ -103,7 +105,7 @@ public final class LitSet {
 
     /** Which source a light that is seen is of. */
     public int sourceOf(int glow) {
-        return glows.get(glow).source;
+        return glowing.get(glow).source;
     }
 
     /** What the surfaces are told apart by from those of another set or state. */

@@ -11,6 +11,7 @@ import org.oblume.core.colour.ConeLight;
 import org.oblume.core.colour.Swatch;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.light.BustLight;
+import org.oblume.core.light.Glow;
 import org.oblume.core.light.Kept;
 import org.oblume.core.light.LitSet;
 
@@ -39,6 +40,9 @@ public final class Frame {
     private static final Kept<List<Object>, LayerDots> SMALL_LAYERS = new Kept<>(SMALL);
 
     private final Hits hits;
+    /** Numbers of what gives light in the frame. */
+    private final List<Integer> glowing;
+
     private final double required;
     /** Light on each dot, lux; NaN where there is nothing that light falls on. */
     private final float[] lux;
@@ -61,8 +65,15 @@ public final class Frame {
         PICTURE
     }
 
-    private Frame(Hits hits, LitSet set, CameraWhite white, double requiredLux, List<LayerDots> layers) {
+    private Frame(
+            Hits hits,
+            LitSet set,
+            List<Integer> glowing,
+            CameraWhite white,
+            double requiredLux,
+            List<LayerDots> layers) {
         this.hits = hits;
+        this.glowing = glowing;
         this.required = requiredLux;
         int dots = hits.width * hits.height;
         this.lux = new float[dots];
@@ -114,7 +125,7 @@ public final class Frame {
             return FACE;
         }
         if (what >= things.skins()) {
-            int glow = things.glow(what);
+            int glow = glowing.get(things.glow(what));
             double[] way = hits.way(dot);
             double[] full = set.glows().get(glow).asLux(new Direction(way[0], way[1], way[2]));
             System.arraycopy(ConeLight.times(full, gains[set.sourceOf(glow)]), 0, cones, 0, CHANNELS);
@@ -134,7 +145,14 @@ public final class Frame {
      * @param requiredLux on an 18 % card for the camera's stop, above 0
      */
     public static Frame of(FrameView view, LitSet set, CameraWhite white, double requiredLux, Waiting waiting) {
-        Hits hits = SEEN.get(List.of(view, set.surfacesKey()), () -> new Hits(view, set));
+        List<Integer> glowing = IntStream.range(0, set.glows().size())
+                .filter(g -> set.glows().get(g).isIn(view.camera()))
+                .boxed()
+                .toList();
+        List<Glow> glows = glowing.stream().map(set.glows()::get).toList();
+        Hits hits = SEEN.get(
+                List.of(view, set.surfacesKey(), glows.stream().map(Glow::form).toList()),
+                () -> new Hits(view, set, glows));
         Kept<List<Object>, LayerDots> kept = view.width() > SMALL_DOTS ? LARGE_LAYERS : SMALL_LAYERS;
         List<LayerDots> layers = new ArrayList<>();
         for (int i = 0; i < set.sources(); i++) {
@@ -144,7 +162,7 @@ public final class Frame {
                     () -> new LayerDots(hits, set.layer(source, view.width() > SMALL_DOTS))));
             waiting.done((i + 1.0) / (set.sources() + 1));
         }
-        return new Frame(hits, set, white, requiredLux, layers);
+        return new Frame(hits, set, glowing, white, requiredLux, layers);
     }
 
     public int width() {

@@ -1,8 +1,10 @@
 package org.oblume.core.picture;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.IntStream;
 import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.light.Glow;
 import org.oblume.core.light.LitSet;
 
 /** What each dot of a frame shows, and where. */
@@ -23,10 +25,11 @@ final class Hits {
 
     private final int[][] of;
 
-    Hits(FrameView view, LitSet set) {
+    /** @param glows what gives light in the frame */
+    Hits(FrameView view, LitSet set, List<Glow> glows) {
         this.width = view.width();
         this.height = view.height();
-        SeenThings seen = new SeenThings(set, view.halfDot());
+        SeenThings seen = new SeenThings(set, glows, view.halfDot());
         this.things = seen;
         this.lens = view.camera().lens();
         this.rays = view.rays();

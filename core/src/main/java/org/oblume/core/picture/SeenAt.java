@@ -49,7 +49,7 @@ public record SeenAt(String on, @Nullable String placement, SurfaceLight light, 
     }
 
     private static Optional<SeenAt> from(SpacePoint eye, double[] way, ShotLighting lighting, LitSet set) {
-        SeenThings things = new SeenThings(set, 0);
+        SeenThings things = new SeenThings(set, set.glows(), 0);
         double[] metres = new double[1];
         int what = things.first(eye, way, metres);
         if (what == SeenThings.NOTHING) {
@@ -118,7 +118,7 @@ public record SeenAt(String on, @Nullable String placement, SurfaceLight light, 
         }
         Direction way = Direction.between(camera.lens(), at);
         double[] metres = new double[1];
-        new SeenThings(set, 0).first(camera.lens(), new double[] {way.x(), way.y(), way.z()}, metres);
+        new SeenThings(set, set.glows(), 0).first(camera.lens(), new double[] {way.x(), way.y(), way.z()}, metres);
         boolean free = metres[0] > camera.lens().distanceM(at) - BEFORE_M;
         return Optional.of(new Spot(HALF + seen.x() / 2, HALF - seen.y() / 2, seen.inside() && free));
     }

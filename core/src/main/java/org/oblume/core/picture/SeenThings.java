@@ -37,8 +37,11 @@ final class SeenThings {
     private final List<Glow> glows;
     private final double dot;
 
-    /** @param dot half of the angle of one, radians */
-    SeenThings(LitSet set, double dot) {
+    /**
+     * @param glows those that may be met
+     * @param dot half of the angle of one, radians
+     */
+    SeenThings(LitSet set, List<Glow> glows, double dot) {
         this.dot = dot;
         this.skins = set.skins();
         this.planes = new double[EACH * skins.size()];
@@ -53,7 +56,7 @@ final class SeenThings {
             balls[b] = balls(triangles[b]);
         }
         this.facets = triangles.length == 0 ? 0 : triangles[0].length / (2 * TRIANGLE);
-        this.glows = set.glows();
+        this.glows = List.copyOf(glows);
     }
 
     private static double[] triangles(SpacePoint[][] facets) {

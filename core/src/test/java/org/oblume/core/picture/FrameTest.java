@@ -20,6 +20,7 @@ import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Stage;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Lens;
+import org.oblume.core.plot.Place;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.plot.SetPlan;
@@ -34,6 +35,7 @@ import org.oblume.core.units.TStop;
 class FrameTest {
 
     private static final int WIDE = 160;
+    private static final int LARGE = 240;
     private static final double FLARE = 1e-4;
 
     private static Stage room() {
@@ -75,15 +77,15 @@ class FrameTest {
         ShotLighting light = stage.light();
         LitSet set = light.seen();
         ShotLighting.Metering metering = light.metering().orElseThrow();
-        Frame frame = frame(stage);
+        Frame frame = frame(stage, LARGE, Set.of());
         float[] stops = frame.stops(Frame.Of.LIGHT);
         Random random = new Random(4);
         List<Double> apart = new ArrayList<>();
         while (apart.size() < 120) {
             int dot = random.nextInt(stops.length);
-            double x = (dot % WIDE + 0.5) / WIDE;
-            double y = (Math.floorDiv(dot, WIDE) + 0.5) / frame.height();
-            SeenAt seen = SeenAt.of(view(stage, WIDE), light, set, x, y).orElse(null);
+            double x = (dot % LARGE + 0.5) / LARGE;
+            double y = (Math.floorDiv(dot, LARGE) + 0.5) / frame.height();
+            SeenAt seen = SeenAt.of(view(stage, LARGE), light, set, x, y).orElse(null);
             if (seen != null && seen.light().lux() > 0) {
                 double over = metering.over(seen.light().lux()).value();
                 apart.add(Math.abs(over - stops[dot]));
@@ -206,10 +208,15 @@ class FrameTest {
         float[] both = frame(stage).stops(Frame.Of.LIGHT);
         float[] key = frame(stage, WIDE, Set.of("edge")).stops(Frame.Of.LIGHT);
         float[] edge = frame(stage, WIDE, Set.of("key")).stops(Frame.Of.LIGHT);
+        int summed = 0;
         for (int dot = 0; dot < both.length; dot++) {
-            assertThat(light(both[dot]))
-                    .isCloseTo(light(key[dot]) + light(edge[dot]), within(1e-5 + 1e-4 * light(both[dot])));
+            if (!Float.isNaN(both[dot])) { // where a lamp itself is seen, the wall behind it is seen without it
+                assertThat(light(both[dot]))
+                        .isCloseTo(light(key[dot]) + light(edge[dot]), within(1e-5 + 1e-4 * light(both[dot])));
+                summed++;
+            }
         }
+        assertThat(summed).isGreaterThan(both.length / 2);
     }
 
     @Test
@@ -248,6 +255,26 @@ class FrameTest {
         int dot = (int) (lamp.y() * frame.height()) * 320 + (int) (lamp.x() * 320);
         assertThat(stops[dot]).as("far over").isGreaterThan(2);
         assertThat(frame.dots()[dot] & 0xff).isGreaterThan(240);
+    }
+
+    /** What was worked out of a picture is kept; a lamp that has moved in it has moved. */
+    @Test
+    void aLampThatIsMovedInTheFrameIsSeenWhereItIsNow() {
+        Stage stage = room().head("edge", Role.EDGE, -0.6, -2.5, 2.0);
+        int[] before = frame(stage, 320, Set.of()).dots();
+        stage.tie("edge", new Place(-1.6, -2.5, true));
+        Frame moved = frame(stage, 320, Set.of());
+        SeenAt.Spot lamp = SeenAt.spot(
+                        view(stage, 320).camera(),
+                        stage.light().seen(),
+                        PlanPoint.of(-1.6, -2.5).at(2.0))
+                .orElseThrow();
+        int dot = (int) (lamp.y() * moved.height()) * 320 + (int) (lamp.x() * 320);
+        assertThat(moved.dots()[dot] & 0xff).isGreaterThan(240);
+        assertThat(before[dot] & 0xff).isLessThan(200);
+        assertThat(frame(stage, 320, Set.of("edge")).dots()[dot] & 0xff)
+                .as("taken out, it is dark")
+                .isLessThan(10);
     }
 
     @Test
