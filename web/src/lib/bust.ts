@@ -1,4 +1,5 @@
 import type { BustSeen } from '@/api/types'
+import { tenths } from './stops'
 
 /** A point of the bust, metres: forward, to its own left, above the eyes. */
 export type Own = [number, number, number]
@@ -17,6 +18,23 @@ const STEPS = 1e4
 const dot = (a: Own, b: Own) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
 const cross = (a: Own, b: Own): Own => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
 
+/** Where one looks from: towards it, to its right and up, in the bust's own frame. */
+function axes(turnDeg: number, tiltDeg: number): { to: Own; right: Own; up: Own } {
+  const turn = (turnDeg * Math.PI) / 180
+  const tilt = (tiltDeg * Math.PI) / 180
+  const to: Own = [Math.cos(turn) * Math.cos(tilt), -Math.sin(turn) * Math.cos(tilt), Math.sin(tilt)]
+  const right: Own = [Math.sin(turn), Math.cos(turn), 0]
+  return { to, right, up: cross(to, right) }
+}
+
+/** Where a point of the bust is on the picture, metres, y down. */
+export function seenPoint(point: Own, turnDeg: number, tiltDeg: number): { x: number; y: number } {
+  const { to, right, up } = axes(turnDeg, tiltDeg)
+  const scale = EYE_M / (EYE_M - dot(point, to))
+  const [x, y] = [dot(point, right), -dot(point, up)].map((m) => Math.round(m * scale * STEPS) / STEPS)
+  return { x: x!, y: y! }
+}
+
 /**
  * The facets that are seen from somewhere, the farthest first.
  *
@@ -24,11 +42,7 @@ const cross = (a: Own, b: Own): Own => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] -
  * @param tiltDeg above its eyes
  */
 export function seenFacets(facets: Own[][], turnDeg: number, tiltDeg: number): SeenFacet[] {
-  const turn = (turnDeg * Math.PI) / 180
-  const tilt = (tiltDeg * Math.PI) / 180
-  const to: Own = [Math.cos(turn) * Math.cos(tilt), -Math.sin(turn) * Math.cos(tilt), Math.sin(tilt)]
-  const right: Own = [Math.sin(turn), Math.cos(turn), 0]
-  const up = cross(to, right)
+  const { to } = axes(turnDeg, tiltDeg)
   return facets
     .map((corners, index) => {
       const middle = corners.reduce<Own>((m, c) => [m[0] + c[0] / 4, m[1] + c[1] / 4, m[2] + c[2] / 4], [0, 0, 0])
@@ -41,12 +55,7 @@ export function seenFacets(facets: Own[][], turnDeg: number, tiltDeg: number): S
     .sort((a, b) => a.near - b.near)
     .map(({ index, corners }) => ({
       index,
-      points: corners
-        .map((c) => {
-          const scale = EYE_M / (EYE_M - dot(c, to))
-          return [dot(c, right), -dot(c, up)].map((m) => Math.round(m * scale * STEPS) / STEPS).join()
-        })
-        .join(' '),
+      points: corners.map((c) => Object.values(seenPoint(c, turnDeg, tiltDeg)).join()).join(' '),
     }))
 }
 
@@ -82,4 +91,9 @@ export function saidOfBust({ noseShadowOf, noseShadowDeg, triangle, eyeLights }:
       ? `${noseShadowOf} throws the nose’s shadow ${fallsWords(noseShadowDeg)}.`
       : 'No light throws a shadow of the nose.'
   return [nose, triangle && CHEEK_WORDS[triangle], eyeWords(eyeLights)].filter(Boolean).join(' ')
+}
+
+/** What its own shadow leaves of its cheeks. */
+export function cheeksOfBust({ litOverStops, shadowOverStops }: BustSeen): string {
+  return `Over all of each, own shadow and all, its cheeks are ${tenths(litOverStops)} and ${tenths(shadowOverStops)} stops.`
 }

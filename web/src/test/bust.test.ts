@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { eyeWords, fallsWords, seenFacets, type Own } from '@/lib/bust'
+import { cheeksOfBust, eyeWords, fallsWords, seenFacets, seenPoint, type Own } from '@/lib/bust'
 
 /** A facet of 2 cm that looks forward, and one that looks back; of the one that looks to its own left. */
 const square = (at: Own, right: Own, up: Own): Own[] => {
@@ -37,9 +37,20 @@ describe('the bust', () => {
     expect(eyeWords([])).toBe('No light in the eyes.')
     expect(
       eyeWords([
-        { light: 'Key', inLeft: true, inRight: true },
-        { light: 'Bench lamp', inLeft: false, inRight: true },
+        { light: 'Key', inLeft: true, inRight: true, leftOnIt: 0, upOnIt: 0.2 },
+        { light: 'Bench lamp', inLeft: false, inRight: true, leftOnIt: 0, upOnIt: 0 },
       ]),
     ).toBe('Eye light: Key in both eyes, Bench lamp in its own right eye.')
+  })
+
+  it('tells what its own shadow leaves of its cheeks', () => {
+    const seen = { mark: 'mark-1', colours: [], eyeLights: [], litOverStops: 0.06, shadowOverStops: -2.13 }
+    expect(cheeksOfBust(seen)).toBe('Over all of each, own shadow and all, its cheeks are +0.1 and −2.1 stops.')
+  })
+
+  it('puts a point where its facets are', () => {
+    const [facet] = seenFacets([FRONT], 20, 10)
+    expect(facet!.points.split(' ')[0]).toBe(Object.values(seenPoint(FRONT[0]!, 20, 10)).join())
+    expect(seenPoint([0, 0.031, 0], 0, 0).x).toBeCloseTo(0.031, 3)
   })
 })

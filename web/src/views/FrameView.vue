@@ -152,7 +152,13 @@ const actions = computed((): Action[] => [
         </section>
         <aside>
           <section v-if="light.mark" class="bust">
-            <BustPicture class="flex-1" :shot-id="shotId" :mark="light.mark.key" :name="`Bust at ${light.mark.name}`" />
+            <BustPicture
+              class="flex-1"
+              :shot-id="shotId"
+              :mark="light.mark.key"
+              :name="`Bust at ${light.mark.name}`"
+              cheeks
+            />
           </section>
           <section v-if="light.light" class="each">
             <PointSources :source="light.light" :point="points[chosen]" :number="chosen + 1" />
@@ -277,7 +283,8 @@ aside .each {
 }
 @media (pointer: coarse) {
   .choice button {
-    min-height: 40px;
+    min-height: 44px;
+    min-width: 44px;
   }
 }
 </style>

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answer, api } from '@/api/client'
 import type { BustSeen } from '@/api/types'
-import { saidOfBust } from '@/lib/bust'
+import { cheeksOfBust, saidOfBust } from '@/lib/bust'
 import { useLatest } from '@/lib/useLatest'
 import { useLight } from '@/stores/light'
 import BustFacets from './BustFacets.vue'
@@ -14,6 +14,8 @@ const props = defineProps<{
   name: string
   /** The picture alone, beside a plan. */
   small?: boolean
+  /** What its own shadow leaves of its cheeks is told, too. */
+  cheeks?: boolean
 }>()
 const light = useLight()
 const seen = shallowRef<BustSeen>()
@@ -64,7 +66,10 @@ const said = computed(() => (seen.value ? saidOfBust(seen.value) : ''))
         :titled="small"
       />
       <template v-if="!small">
-        <p class="mt-1 text-small">{{ said }} <span class="text-quiet">A model: a plain head, 25 % grey.</span></p>
+        <p class="mt-1 text-small">
+          {{ said }} <template v-if="cheeks">{{ cheeksOfBust(seen) }}</template>
+          <span class="text-quiet">A model: a plain head, 25 % grey.</span>
+        </p>
       </template>
     </template>
     <p v-else-if="!small" class="text-small text-quiet" role="status">Working out the bust…</p>

@@ -131,12 +131,23 @@ figure {
 }
 .more {
   position: absolute;
-  right: 3px;
-  bottom: 2px;
-  padding: 0 4px;
+  right: 0;
+  bottom: 0;
+  display: flex;
+  align-items: flex-end;
+  justify-content: flex-end;
+  min-width: 96px;
+  min-height: 24px;
+  padding: 0 5px 3px;
   color: #e6e3dc;
-  background: rgb(16 18 20 / 0.6);
-  border-radius: var(--radius-mark);
+  text-shadow:
+    0 0 3px #101214,
+    0 0 3px #101214;
+}
+@media (pointer: coarse) {
+  .more {
+    min-height: 44px;
+  }
 }
 .more:hover {
   text-decoration: underline;

@@ -76,10 +76,16 @@ class ScreenshotsIT {
             take(crew, "plot-daylight");
             crew.press("Dark set");
 
-            crew.see("#say-it").sendKeys("take the edge down a stop and bring the key in 40 cm, hold");
-            crew.until("hear it", d -> crew.text("#say-echo").contains("held at") ? true : null);
-            take(crew, "plot-say");
-            crew.press("Not that Esc");
+            crew.open("/shots/1/frame");
+            crew.until(
+                    "see the whole picture and the strip",
+                    d -> crew.script(
+                                            "return document.querySelector('.stage img:not(.coarse)') && !document.querySelector('progress')"
+                                                    + " && document.querySelectorAll('nav.strip img').length === 6")
+                                    == Boolean.TRUE
+                            ? true
+                            : null);
+            take(crew, "frame");
 
             crew.open("/shots/3/light");
             crew.choose("Lay another shot’s rose over it", "4A");

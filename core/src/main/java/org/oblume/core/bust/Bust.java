@@ -2,6 +2,7 @@ package org.oblume.core.bust;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The head (own geometry, a model): even rings of points from the crown to the collar, flat facets between them; the nose, the brow, the
@@ -63,6 +64,8 @@ public final class Bust {
 
     private static final double CHEEK_BELOW_M = -0.012;
     private static final double CHEEK_ABOVE_M = -0.045;
+    private static final double CHEEK_FROM_M = 0.03;
+    private static final double CHEEK_TO_M = 0.06;
     private static final int CORNERS = 4;
     private static final Bust PLAIN = new Bust();
 
@@ -113,16 +116,27 @@ public final class Bust {
         double side = left ? 1 : -1;
         int best = 0;
         double most = -1;
-        for (int f = 0; f < facets.size(); f++) {
-            Facet facet = facets.get(f);
-            double like = facet.normal[0] + side * facet.normal[1];
-            boolean below = facet.middle[2] < CHEEK_BELOW_M && facet.middle[2] > CHEEK_ABOVE_M;
-            if (below && like > most) {
+        for (int f : cheekFacets(left)) {
+            double like = facets.get(f).normal[0] + side * facets.get(f).normal[1];
+            if (like > most) {
                 most = like;
                 best = f;
             }
         }
         return best;
+    }
+
+    /** The facets of a cheek, between the nose and the side of the face, below the eye. */
+    public int[] cheekFacets(boolean left) {
+        double side = left ? 1 : -1;
+        return IntStream.range(0, facets.size())
+                .filter(f -> {
+                    double[] at = facets.get(f).middle;
+                    boolean below = at[2] < CHEEK_BELOW_M && at[2] > CHEEK_ABOVE_M;
+                    boolean beside = side * at[1] > CHEEK_FROM_M && side * at[1] < CHEEK_TO_M;
+                    return below && beside && at[0] > CHEEK_FROM_M;
+                })
+                .toArray();
     }
 
     /** The corners of its lower edge, round it. */

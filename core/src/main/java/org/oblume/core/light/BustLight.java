@@ -218,6 +218,14 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
         return sum;
     }
 
+    /** What a cheek gets with the bust's own shadow on it, in the mean of its facets, lux. */
+    public double cheekLux(boolean left) {
+        return Arrays.stream(Bust.plain().cheekFacets(left))
+                .mapToDouble(f -> on(f).lux())
+                .average()
+                .orElse(0);
+    }
+
     /** The light on one facet, of each source. */
     public SurfaceLight on(int facet) {
         return SurfaceLight.of(conesOfEach.stream()

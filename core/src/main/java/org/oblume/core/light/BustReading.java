@@ -38,8 +38,10 @@ public record BustReading(String source, double downDeg, Triangle triangle) {
      * @param source key of it
      * @param inLeft whether in the subject's own left eye
      * @param inRight whether in the other
+     * @param leftOnIt where on the ball of the eye it is mirrored, to the subject's own left, −1 to 1 of its radius
+     * @param upOnIt and up
      */
-    public record EyeLight(String source, boolean inLeft, boolean inRight) {}
+    public record EyeLight(String source, boolean inLeft, boolean inRight, double leftOnIt, double upOnIt) {}
 
     /** From nearer to straight ahead the nose throws no shadow that is seen, degrees. */
     private static final double AHEAD_DEG = 12;
@@ -134,7 +136,7 @@ public record BustReading(String source, double downDeg, Triangle triangle) {
                     boolean left = isMirrored && reachesEye(to, 1);
                     boolean right = isMirrored && reachesEye(to, -1);
                     if (left || right) {
-                        all.add(new EyeLight(s.source(), left, right));
+                        all.add(new EyeLight(s.source(), left, right, half[1] / length, half[2] / length));
                     }
                 });
         return all;

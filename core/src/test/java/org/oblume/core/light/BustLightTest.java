@@ -213,8 +213,12 @@ class BustLightTest {
 
     @Test
     void aLightIsInTheEyesWhereItIsMirroredToTheCameraAndTheBrowLeavesIt() {
-        assertThat(BustReading.eyeLights(keyFrom(20, 20), null))
-                .containsExactly(new BustReading.EyeLight("key", true, true));
+        BustReading.EyeLight key = BustReading.eyeLights(keyFrom(20, 20), null).get(0);
+        assertThat(key.source()).isEqualTo("key");
+        assertThat(key.inLeft() && key.inRight()).isTrue();
+        // half of the way between the light and who looks, by the law of mirrors: from its own right, and from above
+        assertThat(key.leftOnIt()).isCloseTo(-Math.sin(Math.toRadians(10)), within(0.01));
+        assertThat(key.upOnIt()).isCloseTo(Math.sin(Math.toRadians(10)), within(0.01));
         assertThat(BustReading.eyeLights(keyFrom(10, 80), null)).as("the brow").isEmpty();
         assertThat(BustReading.eyeLights(keyFrom(180, 10), null))
                 .as("from behind")
@@ -226,6 +230,24 @@ class BustLightTest {
         assertThat(BustReading.eyeLights(keyFrom(60, 0), aside))
                 .as("mirrored at its temple")
                 .isEmpty();
+    }
+
+    /** The ladder's cheeks look 45° aside; in the mean of its facets a cheek looks farther ahead, where the key reaches across the nose. */
+    @Test
+    void aCheekOfTheBustIsTheMeanOfItsFacets() {
+        Stage stage = Stage.room(3.0, Surface.grey(0.3), Surface.grey(0.3)).head("key", Role.KEY, 2.4, 1.6, 2.0);
+        MarkLight mark = stage.mark();
+        BustLight bust = bust(stage);
+        assertThat(mark.leftIsLit()).isFalse();
+        assertThat(Math.log(bust.cheekLux(false) / mark.lit().lux()) / Math.log(2))
+                .isCloseTo(0, within(0.35));
+        assertThat(bust.cheekLux(true))
+                .isLessThan(bust.cheekLux(false) / 2)
+                .isGreaterThan(mark.shadow().lux());
+        assertThat(bust.cheekLux(true)).isCloseTo(mean(bust, Bust.plain().cheekFacets(true)), within(1e-9));
+        assertThat(Bust.plain().cheekFacets(true))
+                .hasSameSizeAs(Bust.plain().cheekFacets(false))
+                .contains(Bust.plain().cheek(true));
     }
 
     @Test

@@ -35,6 +35,7 @@ import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
+import org.oblume.server.light.MonitorCurves;
 import org.oblume.server.metering.LightCalibrations;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.proof.DiagnosisView;
@@ -54,7 +55,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Judges the shots of a scene, and their rebuilds. */
 @Service
 @Transactional
-public class MatchService {
+public class MatchService implements MonitorCurves {
 
     private final StoredScenes records;
     private final ShotService shots;
@@ -112,7 +113,7 @@ public class MatchService {
             @Nullable ShotState reference,
             Map<String, Calibration> calibrations) {}
 
-    /** What signals of a scene are read through. */
+    @Override
     @Transactional(readOnly = true)
     public SignalCurve curve(long sceneId) {
         return settings(sceneId).curve();

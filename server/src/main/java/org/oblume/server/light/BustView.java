@@ -15,6 +15,8 @@ import org.oblume.core.light.BustReading;
  * @param noseShadowDeg where it falls: 0 straight down, + to the subject's own left; null as well
  * @param triangle what becomes of the far cheek, null as well
  * @param eyeLights the lights that are seen in its eyes, the brightest first
+ * @param litOverStops the lit cheek with the bust's own shadow on it, in the mean, from the camera's stop; null in the dark
+ * @param shadowOverStops the other, likewise
  */
 public record BustView(
         String mark,
@@ -24,14 +26,18 @@ public record BustView(
         @Nullable String noseShadowOf,
         @Nullable Double noseShadowDeg,
         BustReading.@Nullable Triangle triangle,
-        List<SeenInEyes> eyeLights) {
+        List<SeenInEyes> eyeLights,
+        @Nullable Double litOverStops,
+        @Nullable Double shadowOverStops) {
 
     /**
      * @param light name of it
      * @param inLeft whether in the subject's own left eye
      * @param inRight whether in the other
+     * @param leftOnIt where it is on the ball of the eye, to its own left, in its radii
+     * @param upOnIt and up
      */
-    public record SeenInEyes(String light, boolean inLeft, boolean inRight) {}
+    public record SeenInEyes(String light, boolean inLeft, boolean inRight, double leftOnIt, double upOnIt) {}
 
     /**
      * The bust's own form, metres: forward, to its own left, above the eyes.

@@ -25,7 +25,6 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.plot.White;
 import org.oblume.core.units.Refusal;
-import org.oblume.server.continuity.MatchService;
 import org.oblume.server.light.FrameViews.FramePoint;
 import org.oblume.server.light.FrameViews.FrameStep;
 import org.oblume.server.light.FrameViews.IsostopLine;
@@ -50,13 +49,13 @@ public class FrameService {
 
     private final StoredScenes records;
     private final LightService light;
-    private final MatchService match;
+    private final MonitorCurves curves;
     private final Kept<List<Object>, byte[]> small = new Kept<>(SMALL_PICTURES);
 
-    FrameService(StoredScenes records, LightService light, MatchService match) {
+    FrameService(StoredScenes records, LightService light, MonitorCurves curves) {
         this.records = records;
         this.light = light;
-        this.match = match;
+        this.curves = curves;
     }
 
     /** A place in a frame: from its left and its upper edge, 0 to 1. */
@@ -127,7 +126,7 @@ public class FrameService {
                 camera.key(),
                 trial.light().white(camera),
                 metering.exposure().required(metering.stop()).lux(),
-                match.curve(shot.shot().sceneId()));
+                curves.curve(shot.shot().sceneId()));
     }
 
     private static Placement camera(Trial trial, @Nullable String key) {

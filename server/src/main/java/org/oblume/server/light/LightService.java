@@ -16,6 +16,7 @@ import org.oblume.core.geometry.Aim;
 import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
+import org.oblume.core.light.BustLight;
 import org.oblume.core.light.BustReading;
 import org.oblume.core.light.ExposureHold;
 import org.oblume.core.light.MarkLight;
@@ -32,6 +33,7 @@ import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
+import org.oblume.core.units.Stops;
 import org.oblume.server.kit.Kit;
 import org.oblume.server.kit.KitService;
 import org.oblume.server.metering.LightCalibrations;
@@ -126,11 +128,10 @@ public class LightService {
                 .orElse(null);
         Aim camera = lens == null ? null : Aim.between(at.face(), lens);
         BustReading nose = BustReading.of(at).orElse(null);
+        BustLight bust = trial.light().bust(at);
         return new BustView(
                 at.key(),
-                trial.light().bust(at).picture(white.camera(), required).stream()
-                        .map(Swatch::hex)
-                        .toList(),
+                bust.picture(white.camera(), required).stream().map(Swatch::hex).toList(),
                 camera == null ? null : camera.bearing().minus(at.facing()),
                 camera == null ? null : camera.tiltDeg(),
                 nose == null ? null : trial.scene().placement(nose.source()).name(),
@@ -139,8 +140,19 @@ public class LightService {
                 BustReading.eyeLights(at, camera == null ? null : Direction.of(camera.bearing(), camera.tiltDeg()))
                         .stream()
                         .map(e -> new BustView.SeenInEyes(
-                                trial.scene().placement(e.source()).name(), e.inLeft(), e.inRight()))
-                        .toList());
+                                trial.scene().placement(e.source()).name(),
+                                e.inLeft(),
+                                e.inRight(),
+                                e.leftOnIt(),
+                                e.upOnIt()))
+                        .toList(),
+                over(metering, bust.cheekLux(at.leftIsLit())),
+                over(metering, bust.cheekLux(!at.leftIsLit())));
+    }
+
+    private static @Nullable Double over(ShotLighting.Metering metering, double lux) {
+        Stops over = metering.over(lux);
+        return over == null ? null : (Double) over.value();
     }
 
     /** What cues have changed, and over it what is tried. */
