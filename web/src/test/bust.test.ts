@@ -37,8 +37,8 @@ describe('the bust', () => {
     expect(eyeWords([])).toBe('No light in the eyes.')
     expect(
       eyeWords([
-        { light: 'Key', inLeft: true, inRight: true, leftOnIt: 0, upOnIt: 0.2 },
-        { light: 'Bench lamp', inLeft: false, inRight: true, leftOnIt: 0, upOnIt: 0 },
+        { light: 'Key', inLeft: true, inRight: true },
+        { light: 'Bench lamp', inLeft: false, inRight: true },
       ]),
     ).toBe('Eye light: Key in both eyes, Bench lamp in its own right eye.')
   })
