@@ -45,10 +45,10 @@ const settings = useSettings()
 li {
   position: relative;
   flex: 1 0 auto;
-  min-width: 218px;
+  min-width: 208px;
   max-width: 420px;
-  padding: 5px 16px 5px 0;
-  margin-right: 14px;
+  padding: 5px 8px 5px 0;
+  margin-right: 10px;
   border-right: 1px solid var(--line);
 }
 li:last-child {
@@ -76,7 +76,7 @@ li:last-child {
 }
 .figure {
   display: flex;
-  gap: 8px;
+  gap: 7px;
   align-items: baseline;
   white-space: nowrap;
 }

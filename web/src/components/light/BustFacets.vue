@@ -49,7 +49,7 @@ const eyes = computed(() => {
   background: #08090a;
 }
 polygon {
-  stroke-width: 0.0006;
+  stroke-width: 0.0018;
   stroke-linejoin: round;
 }
 .ball {

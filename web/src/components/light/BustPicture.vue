@@ -67,7 +67,7 @@ const said = computed(() => (seen.value ? saidOfBust(seen.value) : ''))
       />
       <template v-if="!small">
         <p class="mt-1 text-small">
-          {{ said }} <template v-if="cheeks">{{ cheeksOfBust(seen) }}</template>
+          {{ cheeks ? `${said} ${cheeksOfBust(seen)}` : said }}
           <span class="text-quiet">A model: a plain head, 25 % grey.</span>
         </p>
       </template>
