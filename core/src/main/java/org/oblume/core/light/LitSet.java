@@ -30,6 +30,9 @@ public final class LitSet {
 
         private static final int SOURCES = 240;
 
+        /** Stands for it in keys: what is kept by them does not keep all of this. */
+        private final Object token = new Object();
+
         private final Standing standing;
         private final List<SeenSurface> seen;
         private final List<Skin> skins;
@@ -110,11 +113,11 @@ public final class LitSet {
 
     /** What the surfaces are told apart by from those of another set or state. */
     public Object surfacesKey() {
-        return surfaces;
+        return surfaces.token;
     }
 
     public LayerKey layerKey(int source) {
-        return new LayerKey(surfaces, sources.get(source).key());
+        return new LayerKey(surfaces.token, sources.get(source).key());
     }
 
     /** The corners of a bust's facets in the set. */
