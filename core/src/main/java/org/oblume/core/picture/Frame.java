@@ -36,8 +36,8 @@ public final class Frame {
     private static final double GREEN = 0.7152;
     private static final double BLUE = 0.0722;
     private static final Kept<List<Object>, Hits> SEEN = new Kept<>(VIEWS);
-    private static final Kept<List<Object>, LayerDots> LARGE_LAYERS = new Kept<>(LARGE);
-    private static final Kept<List<Object>, LayerDots> SMALL_LAYERS = new Kept<>(SMALL);
+    private static final Kept<List<Object>, float[][]> LARGE_LAYERS = new Kept<>(LARGE);
+    private static final Kept<List<Object>, float[][]> SMALL_LAYERS = new Kept<>(SMALL);
 
     private final Hits hits;
     /** Numbers of what gives light in the frame. */
@@ -71,7 +71,7 @@ public final class Frame {
             List<Integer> glowing,
             CameraWhite white,
             double requiredLux,
-            List<LayerDots> layers) {
+            List<float[][]> layers) {
         this.hits = hits;
         this.glowing = glowing;
         this.required = requiredLux;
@@ -113,7 +113,7 @@ public final class Frame {
      * @return what of it is sent on; null where it does not fall on anything
      */
     private double @Nullable [] light(
-            LitSet set, List<LayerDots> layers, double[][] gains, double[][][] facets, int dot, double[] cones) {
+            LitSet set, List<float[][]> layers, double[][] gains, double[][][] facets, int dot, double[] cones) {
         SeenThings things = hits.things;
         int what = hits.what(dot);
         Arrays.fill(cones, 0);
@@ -133,7 +133,7 @@ public final class Frame {
         }
         for (int s = 0; s < gains.length; s++) {
             for (int c = 0; c < CHANNELS; c++) {
-                cones[c] += gains[s][c] * layers.get(s).lux[c][dot];
+                cones[c] += gains[s][c] * layers.get(s)[c][dot];
             }
         }
         return set.skins().get(what).sends();
@@ -153,13 +153,13 @@ public final class Frame {
         Hits hits = SEEN.get(
                 List.of(view, set.surfacesKey(), glows.stream().map(Glow::form).toList()),
                 () -> new Hits(view, set, glows));
-        Kept<List<Object>, LayerDots> kept = view.width() > SMALL_DOTS ? LARGE_LAYERS : SMALL_LAYERS;
-        List<LayerDots> layers = new ArrayList<>();
+        Kept<List<Object>, float[][]> kept = view.width() > SMALL_DOTS ? LARGE_LAYERS : SMALL_LAYERS;
+        List<float[][]> layers = new ArrayList<>();
         for (int i = 0; i < set.sources(); i++) {
             int source = i;
             layers.add(kept.get(
                     List.of(view, set.layerKey(source)),
-                    () -> new LayerDots(hits, set.layer(source, view.width() > SMALL_DOTS))));
+                    () -> new LayerDots(hits, set.layer(source, view.width() > SMALL_DOTS)).lux()));
             waiting.done((i + 1.0) / (set.sources() + 1));
         }
         return new Frame(hits, set, glowing, white, requiredLux, layers);

@@ -18,9 +18,7 @@ final class LayerDots {
     /** Less than this part of the brightest is no difference. */
     private static final double NO_MATTER = 2e-4;
 
-    /** By channel and dot. */
-    final float[][] lux;
-
+    private final float[][] lux;
     private final Hits hits;
     private final LitSet.Layer layer;
     private final boolean[] known;
@@ -40,6 +38,11 @@ final class LayerDots {
         }
         noMatter = NO_MATTER * brightest;
         IntStream.range(0, rows).parallel().forEach(this::row);
+    }
+
+    /** By channel and dot. */
+    float[][] lux() {
+        return lux;
     }
 
     private void corners(int row) {
