@@ -29,7 +29,7 @@ function show(blob: Blob | undefined) {
   if (url.value) URL.revokeObjectURL(url.value)
   url.value = blob ? URL.createObjectURL(blob) : ''
 }
-watch(data, show)
+watch(data, show, { immediate: true })
 onBeforeUnmount(() => {
   watcher?.disconnect()
   show(undefined)

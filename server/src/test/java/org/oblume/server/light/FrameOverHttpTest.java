@@ -141,7 +141,7 @@ class FrameOverHttpTest {
                 asked("", "", "\"camera\":\"attic\",\"width\":240,\"of\":\"LIGHT\",\"perStop\":1,\"touched\":[]"));
         assertThat(gone.status()).isEqualTo(404);
         assertThat(gone.detail()).contains("no such camera");
-        long bare = api.shotFrom("4Q" + made, wide);
+        long bare = api.shotFrom("5Q" + made, wide);
         api.tie(bare, "camera", "STANDING", "{\"text\":\"struck\",\"reason\":\"LOOK\"}", 0);
         Answer none = api.post("/api/shots/" + bare + "/light/frame", asked("", "", WHOLE.formatted("")));
         assertThat(none.detail()).contains("no camera on set");
