@@ -90,4 +90,20 @@ li:last-child {
   height: 10px;
   align-self: center;
 }
+@media (width < 800px) {
+  .points {
+    display: block;
+    overflow: visible;
+  }
+  li {
+    min-width: 0;
+    max-width: none;
+    margin: 0;
+    border-right: none;
+    border-bottom: 1px solid var(--line);
+  }
+  .figure {
+    flex-wrap: wrap;
+  }
+}
 </style>

@@ -176,4 +176,16 @@ const WORDS = { PLANNED: 'planned', LIT: 'lit', SHOT: 'shot' } as const
   font-size: var(--text-small);
   color: var(--quiet);
 }
+@media (width < 800px) {
+  .strip {
+    flex-wrap: wrap;
+    overflow: visible;
+  }
+  .tile,
+  .moment {
+    width: 100%;
+    border-right: none;
+    border-bottom: 1px solid var(--line);
+  }
+}
 </style>
