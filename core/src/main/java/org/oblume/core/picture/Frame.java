@@ -24,7 +24,7 @@ public final class Frame {
     private static final int CHANNELS = ConeLight.CHANNELS;
     private static final double GREY_CARD = 0.18;
     /** What was worked out is kept for so many layers of large pictures, and of small ones. */
-    private static final int LARGE = 24;
+    private static final int LARGE = 48;
 
     private static final int SMALL = 300;
     private static final int SMALL_DOTS = 200;
