@@ -14,6 +14,8 @@ export interface AskedFrame {
   body: FrameQuestion
 }
 
+const BROKE_OFF = 'The picture broke off on its way. Check the network; the next change asks for it again.'
+
 /** Each step of a picture that comes about, a line of JSON each. */
 export async function* frameSteps({ shotId, body }: AskedFrame, signal: AbortSignal): AsyncGenerator<FrameStep> {
   const stream = (await answer(
@@ -41,6 +43,7 @@ export function useFrame(question: () => AskedFrame | undefined): UseFrameReturn
   const done = ref<number>()
   const refused = ref('')
   let waiting: AskedFrame | undefined
+  let shown: number | undefined
   let flying: { stop: AbortController; seen: boolean } | undefined
 
   async function one(asked: AskedFrame) {
@@ -58,8 +61,7 @@ export function useFrame(question: () => AskedFrame | undefined): UseFrameReturn
       }
     } catch (failure) {
       if (mine.stop.signal.aborted) return
-      if (!(failure instanceof ApiError)) throw failure
-      refused.value = failure.message
+      refused.value = failure instanceof ApiError ? failure.message : BROKE_OFF
       frame.value = undefined
     }
   }
@@ -76,9 +78,10 @@ export function useFrame(question: () => AskedFrame | undefined): UseFrameReturn
 
   watch(
     question,
-    (now, before) => {
+    (now) => {
       if (!now) return
-      if (now.shotId !== before?.shotId) frame.value = undefined
+      if (now.shotId !== shown) frame.value = undefined
+      shown = now.shotId
       waiting = now
       if (!flying) void fly()
       else if (flying.seen) flying.stop.abort()

@@ -17,7 +17,7 @@ const frame = (coarse: boolean, camera: string) => ({
 
 /** A server that answers line by line, when it is told to. */
 function server() {
-  const calls: { line: (step: object) => void; end: () => void; gone: () => boolean }[] = []
+  const calls: { line: (step: object) => void; end: () => void; breaks: () => void; gone: () => boolean }[] = []
   vi.stubGlobal('fetch', (request: Request) => {
     let out!: ReadableStreamDefaultController<Uint8Array>
     let gone = false
@@ -27,7 +27,12 @@ function server() {
       out.error(new DOMException('stopped', 'AbortError'))
     })
     const write = (text: string) => out.enqueue(new TextEncoder().encode(text))
-    calls.push({ line: (step) => write(`${JSON.stringify(step)}\n`), end: () => out.close(), gone: () => gone })
+    calls.push({
+      line: (step) => write(`${JSON.stringify(step)}\n`),
+      end: () => out.close(),
+      breaks: () => out.error(new TypeError('network')),
+      gone: () => gone,
+    })
     return Promise.resolve(new Response(body, { headers: { 'Content-Type': 'application/x-ndjson' } }))
   })
   return calls
@@ -70,6 +75,41 @@ describe('useFrame', () => {
     calls[1]!.end()
     await settled()
     expect(shown.value?.camera).toBe('second')
+  })
+
+  it('says that a picture broke off, and shows the next one', async () => {
+    const calls = server()
+    const question = ref(asked(1))
+    const { frame: shown, refused } = effectScope().run(() => useFrame(() => question.value))!
+    await settled()
+    calls[0]!.breaks()
+    await settled()
+    expect(refused.value).toContain('broke off')
+    question.value = asked(1)
+    await settled()
+    calls[1]!.line({ done: 1, frame: frame(false, 'next') })
+    calls[1]!.end()
+    await settled()
+    expect(refused.value).toBe('')
+    expect(shown.value?.camera).toBe('next')
+  })
+
+  it('goes on showing a shot while nothing is asked of it for a moment', async () => {
+    const calls = server()
+    const question = ref<AskedFrame | undefined>(asked(1))
+    const { frame: shown } = effectScope().run(() => useFrame(() => question.value))!
+    await settled()
+    calls[0]!.line({ done: 1, frame: frame(false, 'before') })
+    calls[0]!.end()
+    await settled()
+    question.value = undefined
+    await nextTick()
+    question.value = asked(1)
+    await settled()
+    expect(shown.value?.camera).toBe('before')
+    question.value = asked(2)
+    await nextTick()
+    expect(shown.value).toBeUndefined()
   })
 
   it('says why there is no picture', async () => {
