@@ -73,6 +73,9 @@ export const READS = {
   meter: read(JUDGED, ({ shotId, run }: OfShot & { run?: number }, way) =>
     answer(api.GET('/api/shots/{shotId}/readings', { ...way, params: { path: { shotId }, query: { run } } })),
   ),
+  monitor: read(['MATCH'], ({ sceneId }: OfScene, way) =>
+    answer(api.GET('/api/scenes/{sceneId}/monitor', { ...way, params: { path: { sceneId } } })),
+  ),
   moves: read(['RECORD', 'BOOK', 'MOVES', 'LOOKS'], (query: Sides, way) =>
     answer(api.GET('/api/moves', { ...way, params: { query } })),
   ),

@@ -11,6 +11,8 @@ export interface UseFrameReturn {
 
 export interface AskedFrame {
   shotId: number
+  /** Name of the curve that its percents are read through, where that is known. */
+  through?: string
   body: FrameQuestion
 }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { useRead } from '@/api/reads'
 import CompareDialog from '@/components/dialogs/CompareDialog.vue'
 import FramePicture from '@/components/frame/FramePicture.vue'
 import FramePoints from '@/components/frame/FramePoints.vue'
@@ -7,11 +8,12 @@ import FrameStrip from '@/components/frame/FrameStrip.vue'
 import PointSources from '@/components/frame/PointSources.vue'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import BustPicture from '@/components/light/BustPicture.vue'
+import ReadThrough from '@/components/match/ReadThrough.vue'
 import TryBar from '@/components/plot/TryBar.vue'
 import { undoing, type Action } from '@/lib/actions'
 import { pointsAt } from '@/lib/framePoints'
-import { SIGNAL_CURVES } from '@/lib/match'
 import { useFrame } from '@/lib/useFrame'
+import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
 import { useShotEditor } from '@/stores/shotEditor'
@@ -22,6 +24,7 @@ defineEmits<{ spine: [] }>()
 const plot = usePlot()
 const editor = useShotEditor()
 const light = useLight()
+const book = useBook()
 
 const LINES = [
   { perStop: 0, name: 'no lines' },
@@ -45,10 +48,16 @@ watch(
 )
 
 const cameras = computed(() => editor.placements.filter((p) => p.placement.kind === 'CAMERA' && p.onSet))
+const sceneId = computed(() => book.sceneOf(props.shotId))
+/** Another curve makes other percents of the same light. */
+const { data: monitor, problem } = useRead('monitor', () =>
+  sceneId.value === undefined ? undefined : { sceneId: sceneId.value },
+)
 const { frame, done, refused } = useFrame(() =>
-  light.answer && plot.plot?.shot.id === props.shotId
+  light.answer && monitor.value && plot.plot?.shot.id === props.shotId
     ? {
         shotId: props.shotId,
+        through: monitor.value.label,
         body: {
           ...light.question,
           camera: camera.value,
@@ -66,7 +75,6 @@ watch(frame, (now) => {
   if (!now?.coarse) told.value = now
 })
 const points = computed(() => pointsAt(told.value?.points ?? [], light.mark?.key))
-const curve = computed(() => SIGNAL_CURVES.find((c) => c.key === told.value?.curve)?.name)
 const slate = computed(() => plot.plot?.shot.slate ?? '')
 const title = computed(() => {
   if (light.trying && !light.showRecord) return 'tried, nothing is kept; a meter decides'
@@ -128,7 +136,7 @@ const actions = computed((): Action[] => [
             </div>
           </header>
           <div class="stage">
-            <p v-if="refused" class="m-auto p-6 text-center" role="alert">{{ refused }}</p>
+            <p v-if="refused || problem" class="m-auto p-6 text-center" role="alert">{{ refused || problem }}</p>
             <FramePicture
               v-else-if="frame"
               class="fits"
@@ -145,9 +153,10 @@ const actions = computed((): Action[] => [
           <FramePoints v-if="points.length" :points="points" :chosen="chosen" @choose="chosen = $event" @drop="drop" />
           <p class="note">
             A model: a plain picture of the plan, matt and even, nothing out of focus, no film stock. Nets, glass and
-            what mirrors show are not drawn; who stands there is a bust<template v-if="curve"
-              >, and percents are read {{ curve === 'divided as they are' ? curve : `through ${curve}` }}</template
-            >. Touch the picture: it tells the light there.
+            what mirrors show are not drawn; who stands there is a bust. Touch the picture: it tells the light
+            there.<template v-if="sceneId !== undefined"
+              >{{ ' ' }}Percents are read <ReadThrough :scene-id="sceneId"
+            /></template>
           </p>
         </section>
         <aside>

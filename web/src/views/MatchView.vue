@@ -7,8 +7,8 @@ import DotMark from '@/components/marks/DotMark.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import JudgeByDialog from '@/components/match/JudgeByDialog.vue'
 import MatchTable from '@/components/match/MatchTable.vue'
+import ReadThrough from '@/components/match/ReadThrough.vue'
 import { onPaper, type Action } from '@/lib/actions'
-import { SIGNAL_CURVES } from '@/lib/match'
 import { useBook } from '@/stores/book'
 import { useSession } from '@/stores/session'
 
@@ -52,12 +52,8 @@ const actions = computed((): Action[] =>
         <h1 class="text-head">Match, scene {{ report.scene.number }} against {{ report.reference }}</h1>
         <p class="text-lead">{{ report.summary }}</p>
         <p class="text-small text-quiet">
-          Ratio is {{ report.schoolLabel }}; the monitor is read
-          {{
-            report.curve === 'NONE'
-              ? 'as it is, divided'
-              : `through ${SIGNAL_CURVES.find((c) => c.key === report!.curve)?.name}`
-          }}. What is not metered is predicted, by a model.
+          Ratio is {{ report.schoolLabel }}. What is not metered is predicted, by a model. Percents on the monitor are
+          read <ReadThrough :scene-id="report.sceneId" />
         </p>
       </header>
       <p v-if="problem" role="alert" class="px-5"><WedgeMark act class="mr-1 inline" /> {{ problem }}</p>

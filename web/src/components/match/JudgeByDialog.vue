@@ -4,10 +4,9 @@ import { answer, api, onVersion } from '@/api/client'
 import type { MatchReport } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
-import { SIGNAL_CURVES } from '@/lib/match'
 import { useSubmit } from '@/lib/useSubmit'
 
-/** The reference of a scene, the ratio that it carries, and the curve that signals are read through. */
+/** The reference of a scene, and the ratio that it carries. */
 const props = defineProps<{ open: boolean; report: MatchReport }>()
 const emit = defineEmits<{ close: []; kept: [report: MatchReport] }>()
 const { busy, error, submit } = useSubmit()
@@ -16,8 +15,8 @@ const SCHOOLS = [
   { key: 'KEY_TO_FILL' as const, name: 'key alone to fill alone' },
 ]
 const settings = () => {
-  const { referenceId: referenceShotId, school, curve } = props.report
-  return { referenceShotId, school, curve }
+  const { referenceId: referenceShotId, school } = props.report
+  return { referenceShotId, school }
 }
 const by = ref(settings())
 watch(
@@ -46,7 +45,6 @@ function keep() {
       :options="report.shots.map((s) => ({ key: s.shotId, name: `${s.slate} ${s.description}` }))"
     />
     <ChoiceField v-model="by.school" label="Ratio that the scene carries" :options="SCHOOLS" />
-    <ChoiceField v-model="by.curve" label="Signals on the monitor are read through" :options="SIGNAL_CURVES" />
     <template #buttons
       ><button class="button" @click="emit('close')">Cancel</button
       ><button class="button button-main" :disabled="busy" @click="keep">Judge by these</button></template

@@ -1,57 +1,40 @@
 package org.oblume.core.exposure;
 
-import java.util.function.DoubleUnaryOperator;
+import org.oblume.core.units.Stops;
 
-/** From a level on the monitor, percent of the video range, to the light that made it, relative to 1. */
-public enum SignalCurve {
-    /** The quick division many crews use: the signal itself. Display-referred. */
-    NONE(v -> v, l -> l),
-    /** ITU-R BT.709 with the standard's rounded constants, which leave a step of 0.3 % at 0.081. */
-    BT709(
-            v -> v < 0.081 ? v / 4.5 : Math.pow((v + 0.099) / 1.099, 1 / 0.45),
-            l -> l < 0.018 ? 4.5 * l : 1.099 * Math.pow(l, 0.45) - 0.099),
-    /** ITU-R BT.1886 display gamma. */
-    BT1886(v -> Math.pow(Math.max(0, v), 2.4), l -> Math.pow(Math.max(0, l), 1 / 2.4)),
-    /** Inverse OETF of hybrid log-gamma, ITU-R BT.2100. */
-    HLG(SignalCurve::hlg, SignalCurve::hlgSignal),
-    /** ACEScct, Academy S-2016-001. */
-    ACESCCT(
-            v -> v <= 0.155251141552511 ? (v - 0.0729055341958355) / 10.5402377416545 : Math.pow(2, v * 17.52 - 9.72),
-            l -> l <= 0.0078125
-                    ? 10.5402377416545 * l + 0.0729055341958355
-                    : (Math.log(l) / Math.log(2) + 9.72) / 17.52);
+/** From a level on the monitor, percent of the video range, to the light that made it, relative to 1: a grey card at the camera's stop is 0.18. */
+public sealed interface SignalCurve permits ShippedCurve, SignalTable {
 
-    private static final double PERCENT = 100;
-    private static final double HLG_A = 0.17883277;
-    private static final double HLG_B = 1 - 4 * HLG_A;
-    private static final double HLG_C = 0.5 - HLG_A * Math.log(4 * HLG_A);
-    private final DoubleUnaryOperator toLight;
-    private final DoubleUnaryOperator toSignal;
+    /** A grey card at the camera's stop. */
+    double GREY = 0.18;
 
-    SignalCurve(DoubleUnaryOperator toLight, DoubleUnaryOperator toSignal) {
-        this.toLight = toLight;
-        this.toSignal = toSignal;
-    }
-
-    /** Relative light of a reading in percent of the video range; 0 or below when there is none to tell. */
-    public double light(double percent) {
-        return toLight.applyAsDouble(percent / PERCENT);
-    }
+    /** Relative light of a reading in percent of the video range; 0, below, or not a number when there is none to tell. */
+    double light(double percent);
 
     /**
-     * The reading that a light makes, percent of the video range; over 100 it is clipped.
+     * The reading that a light makes, percent of the video range; of a light that clips, that of the range's end or more.
      *
      * @param light relative to 1, 0 or more
      */
-    public double percent(double light) {
-        return PERCENT * toSignal.applyAsDouble(light);
+    double percent(double light);
+
+    /** The most light that the range holds. */
+    double top();
+
+    /** Whether a light is more than the range holds. */
+    default boolean clips(double light) {
+        return light > top();
     }
 
-    private static double hlg(double v) {
-        return v <= 0.5 ? v * Math.abs(v) / 3 : (Math.exp((v - HLG_C) / HLG_A) + HLG_B) / 12;
-    }
+    /** As it is named beside a figure. */
+    String label();
 
-    private static double hlgSignal(double light) {
-        return light <= 1.0 / 12 ? Math.sqrt(3 * light) : HLG_A * Math.log(12 * light - HLG_B) + HLG_C;
+    /** What it makes of a grey card, for whoever checks that it is the right one. */
+    default String say() {
+        return "A grey card at the camera's stop reads %d %%, a stop under it %d %%; it clips %s stops over it."
+                .formatted(
+                        Math.round(percent(GREY)),
+                        Math.round(percent(GREY / 2)),
+                        Stops.fromRatio(top() / GREY).inTenths());
     }
 }

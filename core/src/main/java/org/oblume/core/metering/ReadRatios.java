@@ -37,7 +37,7 @@ public final class ReadRatios {
         });
         List<String> said = new ArrayList<>();
         said.addAll(pairs(figures(now, name), known, ""));
-        said.addAll(pairs(signals(now, curve), knownSignals, " on the monitor (%s)".formatted(curve.name())));
+        said.addAll(pairs(signals(now, curve), knownSignals, " on the monitor (%s)".formatted(curve.label())));
         return said.stream().limit(MOST).toList();
     }
 

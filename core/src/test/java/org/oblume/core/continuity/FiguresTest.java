@@ -11,7 +11,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.exposure.ShippedCurve;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.FaultHypothesis;
 import org.oblume.core.metering.Reading;
@@ -127,7 +127,7 @@ class FiguresTest {
                         stage.state(),
                         "mark",
                         RatioConvention.KEY_TO_FILL,
-                        SignalCurve.NONE);
+                        ShippedCurve.NONE);
         assertThat(read.anyMetered()).isFalse();
     }
 
@@ -216,7 +216,7 @@ class FiguresTest {
                         stage.state(),
                         "mark",
                         RatioConvention.LIT_TO_SHADOW,
-                        SignalCurve.NONE);
+                        ShippedCurve.NONE);
     }
 
     private static Figures predicted(Stage of) {

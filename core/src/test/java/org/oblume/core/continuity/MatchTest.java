@@ -10,6 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.oblume.core.continuity.Match.Verdict;
+import org.oblume.core.exposure.ShippedCurve;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.Reading;
@@ -133,7 +134,7 @@ class MatchTest {
     @Test
     void theNewestReadingHoldsAndOneAtAnotherMarkDoesNotCount() {
         Figures read = metered(
-                SignalCurve.NONE,
+                ShippedCurve.NONE,
                 RatioConvention.LIT_TO_SHADOW,
                 reading("mark", 100, 50),
                 reading("mark", 100, 25),
@@ -144,7 +145,7 @@ class MatchTest {
     @Test
     void keyToFillIsMeteredFromEachAlone() {
         Figures read = metered(
-                SignalCurve.NONE,
+                ShippedCurve.NONE,
                 RatioConvention.KEY_TO_FILL,
                 alone("key", 800),
                 alone("fill", 100),

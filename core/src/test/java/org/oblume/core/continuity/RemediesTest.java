@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.exposure.ShippedCurve;
 import org.oblume.core.light.Stage;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Placement;
@@ -33,7 +33,7 @@ class RemediesTest {
                 stage.light(),
                 List.of(),
                 RatioConvention.LIT_TO_SHADOW,
-                SignalCurve.NONE);
+                ShippedCurve.NONE);
     }
 
     private static Match match(Stage stage) {

@@ -17,7 +17,7 @@ import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.continuity.Match.Verdict;
-import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.exposure.ShippedCurve;
 import org.oblume.core.geometry.PlanFit;
 import org.oblume.core.light.Stage;
 import org.oblume.core.metering.Reading;
@@ -149,7 +149,7 @@ class ShotAssessmentTest {
                 bare.light(),
                 List.of(),
                 RatioConvention.LIT_TO_SHADOW,
-                SignalCurve.NONE);
+                ShippedCurve.NONE);
         assertThat(now.greyCards(now.figures()).get(0)).isNotNull();
         assertThat(now.cameraFrom()).isEmpty();
     }
@@ -325,12 +325,12 @@ class ShotAssessmentTest {
                 stage.light(),
                 List.of(readings),
                 RatioConvention.LIT_TO_SHADOW,
-                SignalCurve.NONE);
+                ShippedCurve.NONE);
     }
 
     private ShotAssessment judging(ShotState state) {
         return new ShotAssessment(
-                stage.recording(), state, stage.light(), List.of(), RatioConvention.LIT_TO_SHADOW, SignalCurve.NONE);
+                stage.recording(), state, stage.light(), List.of(), RatioConvention.LIT_TO_SHADOW, ShippedCurve.NONE);
     }
 
     private static Reading all(double lit, double shadow) {

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.oblume.core.Cases;
+import org.oblume.core.exposure.SignalTable.Point;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.TStop;
@@ -51,7 +52,7 @@ class ExposureTest {
             double shadow = c.number("shadow");
             ContrastRatio ratio =
                     switch (c.text("mode")) {
-                        case "SIGNAL" -> ContrastRatio.fromSignal(lit, shadow, SignalCurve.valueOf(c.text("curve")));
+                        case "SIGNAL" -> ContrastRatio.fromSignal(lit, shadow, ShippedCurve.valueOf(c.text("curve")));
                         case "T_STOP" -> ContrastRatio.fromTStops(TStop.of(lit), TStop.of(shadow));
                         default -> ContrastRatio.fromLux(lit, shadow);
                     };
@@ -74,25 +75,25 @@ class ExposureTest {
 
     @Test
     void theMonitorSays54And12() {
-        assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.NONE).ratio()).isCloseTo(4.5, within(0.01));
-        assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.NONE).stops().value())
+        assertThat(ContrastRatio.fromSignal(54, 12, ShippedCurve.NONE).ratio()).isCloseTo(4.5, within(0.01));
+        assertThat(ContrastRatio.fromSignal(54, 12, ShippedCurve.NONE).stops().value())
                 .isCloseTo(2.2, within(0.05));
-        assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.BT709).ratio()).isCloseTo(10.8, within(0.05));
-        assertThat(ContrastRatio.fromSignal(54, 12, SignalCurve.BT709).stops().value())
+        assertThat(ContrastRatio.fromSignal(54, 12, ShippedCurve.BT709).ratio()).isCloseTo(10.8, within(0.05));
+        assertThat(ContrastRatio.fromSignal(54, 12, ShippedCurve.BT709).stops().value())
                 .isCloseTo(3.4, within(0.05));
     }
 
     @ParameterizedTest
-    @EnumSource(SignalCurve.class)
-    void moreSignalIsMoreLight(SignalCurve curve) {
+    @EnumSource(ShippedCurve.class)
+    void moreSignalIsMoreLight(ShippedCurve curve) {
         for (double percent = 9; percent < 109; percent += 0.5) {
             assertThat(curve.light(percent + 0.5)).as("at %s %%", percent).isGreaterThan(curve.light(percent));
         }
     }
 
     @ParameterizedTest
-    @EnumSource(SignalCurve.class)
-    void aSignalBelowBlackTellsNoLight(SignalCurve curve) {
+    @EnumSource(ShippedCurve.class)
+    void aSignalBelowBlackTellsNoLight(ShippedCurve curve) {
         assertThatThrownBy(() -> ContrastRatio.fromSignal(50, -20, curve))
                 .isInstanceOfSatisfying(
                         Refusal.class, r -> assertThat(r.field()).isEqualTo("shadow"));
@@ -113,18 +114,41 @@ class ExposureTest {
 
     @Test
     void aCrewsOwnCurveIsReadBetweenItsPoints() {
-        SignalTable table = new SignalTable(
-                List.of(new SignalTable.Point(0, 0), new SignalTable.Point(40, 0.18), new SignalTable.Point(100, 2)));
+        SignalTable table =
+                new SignalTable("day log", List.of(new Point(0, 0), new Point(40, 0.18), new Point(100, 2)));
         assertThat(table.light(20)).isCloseTo(0.09, within(1e-12));
         assertThat(table.light(70)).isCloseTo(1.09, within(1e-12));
-        assertThatThrownBy(() -> table.light(101)).isInstanceOf(Refusal.class);
-        assertThatThrownBy(() -> new SignalTable(List.of(new SignalTable.Point(4, 0), new SignalTable.Point(4, 1))))
+        assertThat(table.percent(0.09)).isCloseTo(20, within(1e-12));
+        assertThat(table.percent(1.09)).isCloseTo(70, within(1e-12));
+        assertThat(table.say())
+                .isEqualTo(
+                        "A grey card at the camera's stop reads 40 %, a stop under it 20 %; it clips 3.5 stops over it.");
+        assertThat(table.clips(2)).isFalse();
+        assertThat(table.clips(2.01)).isTrue();
+    }
+
+    @Test
+    void aCrewsOwnCurveTellsNoLightOutsideItsPoints() {
+        SignalTable table = new SignalTable("short", List.of(new Point(10, 0.02), new Point(90, 1)));
+        assertThat(table.light(91)).isNaN();
+        assertThat(table.light(9)).isNaN();
+        assertThatThrownBy(() -> ContrastRatio.fromSignal(91, 40, table))
+                .hasMessageContaining("no light of that signal");
+    }
+
+    @Test
+    void aCurveThatDoesNotRiseIsNoCurve() {
+        assertThatThrownBy(() -> new SignalTable("a", List.of(new Point(4, 0), new Point(4, 1))))
                 .hasMessageContaining("point 2");
+        assertThatThrownBy(() -> new SignalTable("a", List.of(new Point(4, 0), new Point(5, 1), new Point(6, 1))))
+                .hasMessageContaining("point 3");
+        assertThatThrownBy(() -> new SignalTable("a", List.of(new Point(4, 0)))).hasMessageContaining("2 to 256");
+        assertThatThrownBy(() -> new Point(Double.NaN, 0)).isInstanceOf(Refusal.class);
     }
 
     @ParameterizedTest
-    @EnumSource(SignalCurve.class)
-    void whatALightMakesOnAMonitorIsReadBackAsThatLight(SignalCurve curve) {
+    @EnumSource(ShippedCurve.class)
+    void whatALightMakesOnAMonitorIsReadBackAsThatLight(ShippedCurve curve) {
         for (double light = 0.002; light < 1.5; light *= 1.7) {
             assertThat(curve.light(curve.percent(light))).isCloseTo(light, within(0.003 * light + 2e-4));
         }

@@ -17,7 +17,7 @@ import org.oblume.core.continuity.Figures;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.RatioConvention;
 import org.oblume.core.continuity.Tolerances;
-import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.exposure.ShippedCurve;
 import org.oblume.core.filter.FilterEffect;
 import org.oblume.core.filter.StockItem;
 import org.oblume.core.filter.StockKind;
@@ -185,7 +185,7 @@ class RebuildSimulationTest {
                         record.state(),
                         "mark",
                         RatioConvention.LIT_TO_SHADOW,
-                        SignalCurve.NONE);
+                        ShippedCurve.NONE);
         return Match.of(was, now, TOLERANCES, Map.of());
     }
 

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.exposure.ShippedCurve;
 
 class ReadRatiosTest {
 
@@ -17,7 +17,7 @@ class ReadRatiosTest {
     }
 
     private static List<String> ratios(Reading now, Reading... before) {
-        return ReadRatios.of(now, List.of(before), key -> key, SignalCurve.BT709);
+        return ReadRatios.of(now, List.of(before), key -> key, ShippedCurve.BT709);
     }
 
     @Test
@@ -43,6 +43,6 @@ class ReadRatiosTest {
     @Test
     void signalsTellLightByTheCurveOfTheMonitor() {
         assertThat(ratios(all(null, null, new Signals(52.0, 20.0, null, null, null))))
-                .containsExactly("lit to shadow on the monitor (BT709) 5:1, 2.3 stop; by key alone to fill alone 4:1");
+                .containsExactly("lit to shadow on the monitor (BT.709) 5:1, 2.3 stop; by key alone to fill alone 4:1");
     }
 }

@@ -3,7 +3,7 @@ package org.oblume.server.bench;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.exposure.ContrastRatio;
 import org.oblume.core.exposure.Exposure;
-import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.exposure.ShippedCurve;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Illuminance;
 import org.oblume.core.units.Refusal;
@@ -88,7 +88,7 @@ class ExposureController {
         LUX
     }
 
-    record TwoSides(@Nullable Mode mode, @Nullable SignalCurve curve, @Nullable Double lit, @Nullable Double shadow) {}
+    record TwoSides(@Nullable Mode mode, @Nullable ShippedCurve curve, @Nullable Double lit, @Nullable Double shadow) {}
 
     record Ratio(double ratio, double stops) {
 

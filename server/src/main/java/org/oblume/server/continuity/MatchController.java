@@ -6,7 +6,6 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.RatioConvention;
 import org.oblume.core.continuity.RebuildVerdict;
-import org.oblume.core.exposure.SignalCurve;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
@@ -39,7 +38,7 @@ class MatchController {
         this.proof = proof;
     }
 
-    record AssessmentSettings(long referenceShotId, RatioConvention school, SignalCurve curve) {}
+    record AssessmentSettings(long referenceShotId, RatioConvention school) {}
 
     record ShotTolerances(TolerancePreset closeness, Map<Aspect, Double> own) {}
 
@@ -63,7 +62,7 @@ class MatchController {
             @PathVariable long sceneId,
             @RequestBody AssessmentSettings by,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        match.judgeBy(sceneId, by.referenceShotId(), by.school(), by.curve(), IfMatch.version(ifMatch));
+        match.judgeBy(sceneId, by.referenceShotId(), by.school(), IfMatch.version(ifMatch));
         return match.scene(sceneId);
     }
 

@@ -35,9 +35,9 @@ import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.kit.KitService;
-import org.oblume.server.light.MonitorCurves;
 import org.oblume.server.metering.LightCalibrations;
 import org.oblume.server.metering.MeterService;
+import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.proof.DiagnosisView;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
@@ -55,7 +55,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Judges the shots of a scene, and their rebuilds. */
 @Service
 @Transactional
-public class MatchService implements MonitorCurves {
+public class MatchService {
 
     private final StoredScenes records;
     private final ShotService shots;
@@ -64,6 +64,7 @@ public class MatchService implements MonitorCurves {
     private final MeterService meter;
     private final LightCalibrations calibrations;
     private final KitService kit;
+    private final MonitorService monitor;
     private final SceneMatchRepository scenes;
     private final ShotMatchRepository closeness;
     private final ByEyeRepository byEye;
@@ -78,6 +79,7 @@ public class MatchService implements MonitorCurves {
             MeterService meter,
             LightCalibrations calibrations,
             KitService kit,
+            MonitorService monitor,
             SceneMatchRepository scenes,
             ShotMatchRepository closeness,
             ByEyeRepository byEye,
@@ -90,6 +92,7 @@ public class MatchService implements MonitorCurves {
         this.meter = meter;
         this.calibrations = calibrations;
         this.kit = kit;
+        this.monitor = monitor;
         this.scenes = scenes;
         this.closeness = closeness;
         this.byEye = byEye;
@@ -99,6 +102,13 @@ public class MatchService implements MonitorCurves {
 
     /** One set of tolerances as JSON: only those that were set for the shot alone. */
     private record Own(@Nullable Map<Aspect, Double> of) {}
+
+    /**
+     * What is judged by.
+     *
+     * @param curve that the monitor is read through
+     */
+    private record JudgedBy(RatioConvention school, SignalCurve curve) {}
 
     /**
      * What is judged: a shot, or a rebuild of it, with its state of the light.
@@ -113,22 +123,17 @@ public class MatchService implements MonitorCurves {
             @Nullable ShotState reference,
             Map<String, Calibration> calibrations) {}
 
-    @Override
-    @Transactional(readOnly = true)
-    public SignalCurve curve(long sceneId) {
-        return settings(sceneId).curve();
-    }
-
     @Transactional(readOnly = true)
     public MatchView scene(long sceneId) {
         StoredScene record = records.of(sceneId);
-        SceneMatchEntity by = settings(sceneId);
+        SceneMatchEntity settings = settings(sceneId);
+        JudgedBy by = by(settings, sceneId);
         List<Long> ids = record.shots().stream().map(Shot::id).toList();
         if (ids.isEmpty()) {
             throw new Refusal("The scene has no shots yet: there is nothing to compare.");
         }
         Shot reference = record.shots().stream()
-                .filter(s -> Objects.equals(s.id(), by.referenceShotId()))
+                .filter(s -> Objects.equals(s.id(), settings.referenceShotId()))
                 .findFirst()
                 .orElse(record.shots().get(0));
         Map<String, Calibration> calibrations = this.calibrations.of(record);
@@ -170,10 +175,10 @@ public class MatchService implements MonitorCurves {
         return new MatchView(
                 sceneId,
                 record.scene().heading(),
-                by.version(),
+                settings.version(),
                 by.school(),
                 by.school().label(),
-                by.curve(),
+                by.curve().label(),
                 reference.id(),
                 reference.card().slate().text(),
                 summary(judged, reference),
@@ -186,7 +191,7 @@ public class MatchService implements MonitorCurves {
             ShotState state,
             Map<String, Calibration> calibrations,
             List<Reading> readings,
-            SceneMatchEntity by) {
+            JudgedBy by) {
         return new ShotAssessment(
                 scene,
                 state,
@@ -197,7 +202,7 @@ public class MatchService implements MonitorCurves {
     }
 
     /** A rebuild as it stands and was read. */
-    private ShotAssessment rebuilt(BuiltRun run, SceneMatchEntity by) {
+    private ShotAssessment rebuilt(BuiltRun run, JudgedBy by) {
         return judging(
                 run.built().scene(),
                 run.built().state(),
@@ -321,8 +326,7 @@ public class MatchService implements MonitorCurves {
     }
 
     /** A rebuild, judged against what was recorded of its shot: as metered then where it was, else as predicted. */
-    private MatchView.ShotVerdict verdict(
-            BuiltRun run, ShotAssessment now, SceneMatchEntity by, List<ByEyeEntity> said) {
+    private MatchView.ShotVerdict verdict(BuiltRun run, ShotAssessment now, JudgedBy by, List<ByEyeEntity> said) {
         SceneRecord record = run.record().record();
         ShotState wanted = record.book().resolve(run.shot().card().slate());
         Figures recorded = judging(
@@ -354,7 +358,8 @@ public class MatchService implements MonitorCurves {
     }
 
     private MatchView.VerdictView verdict(BuiltRun run) {
-        SceneMatchEntity by = settings(run.record().scene().id());
+        long sceneId = run.record().scene().id();
+        JudgedBy by = by(settings(sceneId), sceneId);
         ShotAssessment now = rebuilt(run, by);
         MatchView.ShotVerdict match = verdict(
                 run, now, by, byEye.findByShotIdInOrderById(List.of(run.shot().id())));
@@ -441,12 +446,16 @@ public class MatchService implements MonitorCurves {
         return verdict(runId);
     }
 
+    private JudgedBy by(SceneMatchEntity settings, long sceneId) {
+        return new JudgedBy(settings.school(), monitor.curve(sceneId));
+    }
+
     private SceneMatchEntity settings(long sceneId) {
         return scenes.findById(sceneId).orElseGet(() -> new SceneMatchEntity(sceneId));
     }
 
     /** @throws EditConflict when somebody else changed it since that version */
-    void judgeBy(long sceneId, long referenceShotId, RatioConvention school, SignalCurve curve, long version) {
+    void judgeBy(long sceneId, long referenceShotId, RatioConvention school, long version) {
         if (shots.get(referenceShotId).sceneId() != sceneId) {
             throw new Refusal("referenceShotId", "Choose a shot of this scene as the reference.");
         }
@@ -455,7 +464,7 @@ public class MatchService implements MonitorCurves {
             throw new EditConflict(
                     "Someone changed what this scene is judged by since you opened it. Look again.", by.version());
         }
-        scenes.saveAndFlush(by.fill(referenceShotId, school, curve));
+        scenes.saveAndFlush(by.fill(referenceShotId, school));
     }
 
     /** @throws EditConflict when somebody else changed it since that version */

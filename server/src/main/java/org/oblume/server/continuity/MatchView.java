@@ -10,7 +10,6 @@ import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.RatioConvention;
 import org.oblume.core.continuity.RebuildVerdict;
 import org.oblume.core.continuity.Waiver;
-import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.units.Phrase;
 import org.oblume.server.metering.MeterView;
 import org.oblume.server.proof.DiagnosisView;
@@ -21,6 +20,7 @@ import org.oblume.server.scene.SceneHeading;
  * The report of a scene.
  *
  * @param version of the settings, for If-Match
+ * @param curve name of what the monitor is read through
  * @param reference the shot that all are judged against
  * @param shots in the scene's order, the reference among them
  * @param runs rebuilds, the oldest first, each judged against what was recorded of its shot
@@ -32,7 +32,7 @@ public record MatchView(
         long version,
         RatioConvention school,
         String schoolLabel,
-        SignalCurve curve,
+        String curve,
         long referenceId,
         String reference,
         String summary,

@@ -9,7 +9,6 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.continuity.RatioConvention;
-import org.oblume.core.exposure.SignalCurve;
 import org.oblume.server.support.IdentifiedEntity;
 
 /** What the shots of a scene are judged by. */
@@ -27,9 +26,6 @@ class SceneMatchEntity extends IdentifiedEntity {
     @Enumerated(EnumType.STRING)
     private RatioConvention school = RatioConvention.LIT_TO_SHADOW;
 
-    @Enumerated(EnumType.STRING)
-    private SignalCurve curve = SignalCurve.BT709;
-
     @Version
     private @Nullable Long version;
 
@@ -39,10 +35,9 @@ class SceneMatchEntity extends IdentifiedEntity {
         this.sceneId = sceneId;
     }
 
-    SceneMatchEntity fill(long reference, RatioConvention ratio, SignalCurve signal) {
+    SceneMatchEntity fill(long reference, RatioConvention ratio) {
         referenceShotId = reference;
         school = ratio;
-        curve = signal;
         return this;
     }
 
@@ -53,10 +48,6 @@ class SceneMatchEntity extends IdentifiedEntity {
 
     RatioConvention school() {
         return school;
-    }
-
-    SignalCurve curve() {
-        return curve;
     }
 
     /** Counts its changes, for If-Match; 0 while it was never kept. */

@@ -28,6 +28,8 @@ import org.oblume.server.carry.LookService;
 import org.oblume.server.carry.SavedLook;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.metering.WrittenReading;
+import org.oblume.server.monitor.MonitorCurve;
+import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.note.NoteService;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
@@ -69,6 +71,7 @@ public class ExchangeService {
     private final NoteService notes;
     private final MeterService meter;
     private final ConfirmationService confirmations;
+    private final MonitorService monitor;
     private final SceneFileReader reader;
     private final RecordJson json;
     private final Clock clock;
@@ -85,6 +88,7 @@ public class ExchangeService {
             NoteService notes,
             MeterService meter,
             ConfirmationService confirmations,
+            MonitorService monitor,
             SceneFileReader reader,
             RecordJson json,
             Clock clock) {
@@ -93,6 +97,7 @@ public class ExchangeService {
         this.notes = notes;
         this.meter = meter;
         this.confirmations = confirmations;
+        this.monitor = monitor;
         this.productions = productions;
         this.sets = sets;
         this.scenes = scenes;
@@ -130,6 +135,7 @@ public class ExchangeService {
                             confirmations.written(record.recorded(shot.id())));
                 })
                 .toList();
+        MonitorCurve curve = monitor.used(sceneId);
         SceneFile file = new SceneFile(
                 SceneFile.FORMAT,
                 SceneFile.VERSION,
@@ -137,6 +143,7 @@ public class ExchangeService {
                 record.scene().heading(),
                 new StageSet(record.set().name(), record.set().plan().withoutUnderlay()),
                 record.record().placements(),
+                curve.equals(MonitorCurve.USUAL) ? null : curve,
                 parts,
                 looks.saved(sceneId));
         return file.at(FormatVersion.of(json.tree(file)));
@@ -175,6 +182,7 @@ public class ExchangeService {
         StoredScene record = records.of(scene.id());
         knots.recordAll(record, tied, person);
         looks.importAll(scene.id(), orNone(file.looks()));
+        monitor.importCurve(scene.id(), file.monitor());
         Map<String, Long> ids = record.placed().stream()
                 .collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::id));
         record = records.of(scene.id()); // with its knots

@@ -22,6 +22,9 @@ final class FormatVersion {
     /** Says how high landmarks are, or that a place was found by photographs. */
     static final int SIXTH = 6;
 
+    /** Says what the monitor is read through. */
+    static final int SEVENTH = 7;
+
     private static final Set<String> SINCE_SIXTH = Set.of("photographed");
     private static final Set<String> SINCE_FIFTH = Set.of("elsewhere");
     private static final Set<String> ATTRIBUTES_SINCE_FOURTH = Set.of("UNIT", "CONDITION", "CUE");
@@ -34,6 +37,9 @@ final class FormatVersion {
 
     /** @param file whose version is not looked at */
     static int of(JsonNode file) {
+        if (file.has("monitor")) {
+            return SEVENTH;
+        }
         for (JsonNode landmark : file.at("/set/plan/landmarks")) {
             if (landmark.has("heightM")) {
                 return SIXTH;

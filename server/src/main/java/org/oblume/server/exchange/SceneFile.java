@@ -12,6 +12,7 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
 import org.oblume.server.carry.SavedLook;
 import org.oblume.server.metering.WrittenReading;
+import org.oblume.server.monitor.MonitorCurve;
 import org.oblume.server.note.WrittenNote;
 import org.oblume.server.note.WrittenTake;
 import org.oblume.server.rebuild.Tick;
@@ -27,15 +28,16 @@ record SceneFile(
         SceneHeading scene,
         StageSet set,
         List<Placement> placements,
+        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable MonitorCurve monitor,
         List<ShotPart> shots,
         @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<SavedLook> looks) {
 
     static final String FORMAT = "oblume-scene";
     /** The newest that is read. */
-    static final int VERSION = FormatVersion.SIXTH;
+    static final int VERSION = FormatVersion.SEVENTH;
 
     SceneFile at(int other) {
-        return new SceneFile(format, other, production, scene, set, placements, shots, looks);
+        return new SceneFile(format, other, production, scene, set, placements, monitor, shots, looks);
     }
 
     record InProduction(String name, int days) {}

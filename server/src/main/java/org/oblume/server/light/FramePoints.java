@@ -86,7 +86,7 @@ final class FramePoints {
     }
 
     private FramePoint lit(Point point, SurfaceLight falling, double reflectance) {
-        double percent = frame.curve().percent(reflectance * falling.lux() / frame.requiredLux());
+        double shown = reflectance * falling.lux() / frame.requiredLux();
         List<PointSource> sources = new ArrayList<>();
         List<Placement> lights = light.lights();
         for (int i = 0; i < lights.size(); i++) {
@@ -102,8 +102,8 @@ final class FramePoints {
                 point.spot.map(SeenAt.Spot::y).orElse(null),
                 frame.lights().side(falling),
                 Phrase.of(Illuminance.ofLux(falling.lux())),
-                falling.lux() > 0 ? Math.min(FULL, Math.max(0, percent)) : null,
-                percent > FULL,
+                falling.lux() > 0 ? Math.min(FULL, Math.max(0, frame.curve().percent(shown))) : null,
+                frame.curve().clips(shown),
                 sources);
     }
 }

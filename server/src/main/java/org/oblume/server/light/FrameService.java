@@ -29,6 +29,7 @@ import org.oblume.server.light.FrameViews.FramePoint;
 import org.oblume.server.light.FrameViews.FrameStep;
 import org.oblume.server.light.FrameViews.IsostopLine;
 import org.oblume.server.light.FrameViews.PredictedFrame;
+import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.NotFoundException;
@@ -49,13 +50,13 @@ public class FrameService {
 
     private final StoredScenes records;
     private final LightService light;
-    private final MonitorCurves curves;
+    private final MonitorService monitor;
     private final Kept<List<Object>, byte[]> small = new Kept<>(SMALL_PICTURES);
 
-    FrameService(StoredScenes records, LightService light, MonitorCurves curves) {
+    FrameService(StoredScenes records, LightService light, MonitorService monitor) {
         this.records = records;
         this.light = light;
-        this.curves = curves;
+        this.monitor = monitor;
     }
 
     /** A place in a frame: from its left and its upper edge, 0 to 1. */
@@ -98,7 +99,8 @@ public class FrameService {
         }
 
         PredictedFrame told(Frame frame, boolean coarse, List<IsostopLine> lines, List<FramePoint> points) {
-            return new PredictedFrame(coarse, frame.width(), frame.height(), url(frame), lines, points, key, curve);
+            return new PredictedFrame(
+                    coarse, frame.width(), frame.height(), url(frame), lines, points, key, curve.label());
         }
     }
 
@@ -126,7 +128,7 @@ public class FrameService {
                 camera.key(),
                 trial.light().white(camera),
                 metering.exposure().required(metering.stop()).lux(),
-                curves.curve(shot.shot().sceneId()));
+                monitor.curve(shot.shot().sceneId()));
     }
 
     private static Placement camera(Trial trial, @Nullable String key) {

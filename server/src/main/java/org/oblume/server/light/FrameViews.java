@@ -2,7 +2,6 @@ package org.oblume.server.light;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.units.Phrase;
 
 /** What crosses the wire of a predicted picture. */
@@ -24,7 +23,7 @@ final class FrameViews {
      * @param lines of equal exposure
      * @param points the cheeks of the marks, what is behind them, and what is touched
      * @param camera key of the camera that sees it
-     * @param curve that percents are told by
+     * @param curve name of what percents are read through
      */
     record PredictedFrame(
             boolean coarse,
@@ -34,7 +33,7 @@ final class FrameViews {
             List<IsostopLine> lines,
             List<FramePoint> points,
             String camera,
-            SignalCurve curve) {}
+            String curve) {}
 
     /**
      * A line of equal exposure.

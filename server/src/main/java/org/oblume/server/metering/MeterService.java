@@ -21,7 +21,6 @@ import org.oblume.core.colour.ColourReading;
 import org.oblume.core.colour.LightMix;
 import org.oblume.core.complete.ProofReadings;
 import org.oblume.core.exposure.Exposure;
-import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SurfaceLight;
@@ -41,11 +40,11 @@ import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.core.units.Stops;
 import org.oblume.server.kit.KitService;
+import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
-import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.NotFoundException;
@@ -64,12 +63,13 @@ public class MeterService {
     private final KitService kit;
     private final ReadingRepository readings;
     private final UnitCurves units;
+    private final MonitorService monitor;
     private final RecordJson json;
     private final Clock clock;
     private final LightCalibrations calibrations;
 
     MeterService(
-            ShotService shots,
+            MonitorService monitor,
             StoredScenes records,
             RebuildService rebuild,
             KitService kit,
@@ -78,6 +78,7 @@ public class MeterService {
             RecordJson json,
             Clock clock,
             LightCalibrations calibrations) {
+        this.monitor = monitor;
         this.calibrations = calibrations;
         this.records = records;
         this.rebuild = rebuild;
@@ -314,7 +315,7 @@ public class MeterService {
                 reading.say(subject.camera()),
                 beside(subject, reading),
                 solo(subject, reading),
-                ReadRatios.of(reading, before, key -> name(subject, key), SignalCurve.BT709),
+                ReadRatios.of(reading, before, key -> name(subject, key), monitor.curve(subject.shot.sceneId())),
                 doubt(subject, reading, before).orElse(null));
     }
 

@@ -50,14 +50,13 @@ class MatchOverHttpTest {
         assertThat(report.get("shots")).hasSizeGreaterThanOrEqualTo(6);
         Answer chosen = api.put(
                 "/api/scenes/%d/match".formatted(scene),
-                "{\"referenceShotId\":%d,\"school\":\"KEY_TO_FILL\",\"curve\":\"NONE\"}".formatted(shot("4B")),
+                "{\"referenceShotId\":%d,\"school\":\"KEY_TO_FILL\"}".formatted(shot("4B")),
                 0L);
         assertThat(chosen.body().get("reference").asText()).isEqualTo("4B");
         assertThat(chosen.body().get("schoolLabel").asText()).isEqualTo("key alone to fill alone");
         assertThat(api.put(
                                 "/api/scenes/%d/match".formatted(scene),
-                                "{\"referenceShotId\":%d,\"school\":\"KEY_TO_FILL\",\"curve\":\"NONE\"}"
-                                        .formatted(shot("4A")),
+                                "{\"referenceShotId\":%d,\"school\":\"KEY_TO_FILL\"}".formatted(shot("4A")),
                                 0L)
                         .status())
                 .isEqualTo(409);

@@ -100,8 +100,8 @@ class ExchangeOverHttpTest {
         return Stream.of(
                 new Broken(
                         "of a newer version",
-                        f -> f.put("version", 7),
-                        "This file is version 7; this Oblume reads version 6."),
+                        f -> f.put("version", 8),
+                        "This file is version 8; this Oblume reads version 7."),
                 new Broken("of something else", f -> f.put("format", "recipe"), "This is not an Oblume scene"),
                 new Broken("without its set", f -> f.remove("set"), "set"),
                 new Broken(
