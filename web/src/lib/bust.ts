@@ -85,12 +85,22 @@ export function eyeWords(lights: { light: string; inLeft: boolean; inRight: bool
 }
 
 /** All that is read off a bust, in words. */
-export function saidOfBust({ noseShadowOf, noseShadowDeg, triangle, eyeLights }: BustSeen): string {
+export function saidOfBust({ noseShadowOf, noseShadowDeg, triangle, eyeLights, onNose, inGlasses }: BustSeen): string {
   const nose =
     noseShadowOf && noseShadowDeg !== undefined
       ? `${noseShadowOf} throws the nose’s shadow ${fallsWords(noseShadowDeg)}.`
       : 'No light throws a shadow of the nose.'
-  return [nose, triangle && CHEEK_WORDS[triangle], eyeWords(eyeLights)].filter(Boolean).join(' ')
+  const of = (lights: string[], one: string, more: string) =>
+    lights.length ? `${lights.join(' and ')} ${lights.length > 1 ? more : one}.` : ''
+  return [
+    nose,
+    triangle && CHEEK_WORDS[triangle],
+    of(onNose, 'catches the nose', 'catch the nose'),
+    eyeWords(eyeLights),
+    of(inGlasses, 'shows in the glasses', 'show in the glasses'),
+  ]
+    .filter(Boolean)
+    .join(' ')
 }
 
 /** What its own shadow leaves of its cheeks. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { cheeksOfBust, eyeWords, fallsWords, seenFacets, seenPoint, type Own } from '@/lib/bust'
+import { cheeksOfBust, eyeWords, fallsWords, seenFacets, seenPoint, type Own, saidOfBust } from '@/lib/bust'
 
 /** A facet of 2 cm that looks forward, and one that looks back; of the one that looks to its own left. */
 const square = (at: Own, right: Own, up: Own): Own[] => {
@@ -44,8 +44,23 @@ describe('the bust', () => {
   })
 
   it('tells what its own shadow leaves of its cheeks', () => {
-    const seen = { mark: 'mark-1', colours: [], eyeLights: [], litOverStops: 0.06, shadowOverStops: -2.13 }
+    const seen = {
+      mark: 'mark-1',
+      colours: [],
+      eyeLights: [],
+      onNose: [],
+      inGlasses: [],
+      litOverStops: 0.06,
+      shadowOverStops: -2.13,
+    }
     expect(cheeksOfBust(seen)).toBe('Over all of each, own shadow and all, its cheeks are +0.1 and −2.1 stops.')
+  })
+
+  it('tells what an edge light does to the nose, and what the glasses show', () => {
+    const seen = { mark: 'mark-1', colours: [], eyeLights: [], onNose: ['Edge'], inGlasses: ['Key', 'Fill'] }
+    expect(saidOfBust(seen)).toBe(
+      'No light throws a shadow of the nose. Edge catches the nose. No light in the eyes. Key and Fill show in the glasses.',
+    )
   })
 
   it('puts a point where its facets are', () => {

@@ -1,5 +1,6 @@
 package org.oblume.core.hint;
 
+import org.oblume.core.light.BustReading;
 import org.oblume.core.plot.HintKind;
 import org.oblume.core.plot.Role;
 import org.oblume.core.units.Phrase;
@@ -7,24 +8,11 @@ import org.oblume.core.units.Phrase;
 /** An edge light that comes so far round that it reaches the nose. */
 final class KickerOnNose implements HintRule {
 
-    private static final double BESIDE_DEG = 80;
-    /** From behind, a light reaches round to the nose up to here. */
-    private static final double NOSE_TIP_DEG = 115;
-
     @Override
     public void look(HintContext shot) {
         shot.light().marks().forEach(mark -> shot.lit(mark)
-                .filter(KickerOnNose::reachesTheNose)
+                .filter(lit -> lit.source().role() == Role.EDGE && BustReading.reachesNose(mark, lit.at()))
                 .forEach(lit -> report(shot, lit)));
-    }
-
-    private static boolean reachesTheNose(HintContext.Lit lit) {
-        double side = Math.abs(lit.sideDeg());
-        return lit.source().role() == Role.EDGE
-                && lit.at().straight()
-                && lit.at().hasDirection()
-                && side > BESIDE_DEG
-                && side < NOSE_TIP_DEG;
     }
 
     private static void report(HintContext shot, HintContext.Lit lit) {
@@ -37,7 +25,7 @@ final class KickerOnNose implements HintRule {
                                 lit.source().name(),
                                 shot.placement(lit.mark().key()).name())),
                 Phrase.of("It comes from %d° off the way the face looks: from %d° on it stays on cheek and ear."
-                        .formatted(Math.round(Math.abs(lit.sideDeg())), Math.round(NOSE_TIP_DEG))),
+                        .formatted(Math.round(Math.abs(lit.sideDeg())), Math.round(BustReading.NOSE_TIP_DEG))),
                 null);
     }
 }

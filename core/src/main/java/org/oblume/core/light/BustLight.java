@@ -17,10 +17,11 @@ import org.oblume.core.units.Bearing;
 /**
  * What the light at a mark does to the bust there: each source on each facet, with the bust's own shadow (source: picture, "Bust"). Light that
  * comes straight, and by mirrors, reaches a facet from where it comes from, as near as that is; what comes from all around is taken by harmonics
- * of two orders, as much of it as the bust leaves open, and is made to agree with both cheeks of the ladder (model).
+ * of two orders, as much of it as the bust leaves open, and is made to agree with both cheeks of the ladder (model). Each cheek has one
+ * reference facet besides, in the middle of the bust and out of its shadow: what is on it is what the ladder says of that cheek.
  *
  * @param face the middle of the bust, at the line of the eyes
- * @param conesOfEach by source in the sources' order: by facet, three channels each, Y is lux
+ * @param conesOfEach by source in the sources' order: by facet, then each cheek's reference as its normals are, three channels each, Y is lux
  */
 public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfEach) {
 
@@ -31,6 +32,8 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
     private static final double SOFT_SINE = 0.05;
 
     private static final double PART_OF_RADIUS = 0.7;
+    private static final List<Bust.Facet> BUST = Bust.plain().facets();
+    private static final double[] IN_THE_MIDDLE = new double[3];
     /** A facet is never taken as nearer to a source than half of the middle's way. */
     private static final double NEAREST = 0.5;
 
@@ -103,7 +106,10 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
          * @return by facet and channel
          */
         double[] onFacets(Receiver cheeks, double[][] around, double[][] exact) {
-            List<Bust.Facet> facets = Bust.plain().facets();
+            List<Bust.Facet> facets = new ArrayList<>(BUST);
+            for (double[] normal : cheeks.normals()) {
+                facets.add(new Bust.Facet(new double[0][], IN_THE_MIDDLE, own(normal[0], normal[1], normal[2])));
+            }
             double[][] rest = new double[exact.length][];
             for (int side = 0; side < rest.length; side++) {
                 rest[side] = exact[side].clone();
@@ -127,7 +133,7 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
             for (int f = 0; f < facets.size(); f++) {
                 double[] normal = world(facets.get(f).normal());
                 double[] shaped = cheeks.shaped(normal, around);
-                double open = OwnShadow.openness(f);
+                double open = f < BUST.size() ? OwnShadow.openness(f) : 1;
                 for (int c = 0; c < CHANNELS; c++) {
                     double more = shaped[c];
                     for (int side = 0; side < rest.length; side++) {
@@ -143,8 +149,9 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
 
         private static void straight(Ray ray, List<Bust.Facet> facets, double[] on) {
             double[] reached = reached(ray);
-            for (int f = 0; f < reached.length; f++) {
-                if (reached[f] > 0) {
+            for (int f = 0; f < facets.size(); f++) {
+                double part = f < reached.length ? reached[f] : 1;
+                if (part > 0) {
                     Bust.Facet facet = facets.get(f);
                     double[] way = new double[3];
                     double squared = 0;
@@ -161,7 +168,7 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
                             facet.normal(),
                             Math.min(1, ray.sine * nearer));
                     for (int c = 0; c < CHANNELS; c++) {
-                        on[f * CHANNELS + c] += reached[f] * turned * nearer * nearer * ray.lux[c];
+                        on[f * CHANNELS + c] += part * turned * nearer * nearer * ray.lux[c];
                     }
                 }
             }
@@ -226,6 +233,11 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
                 .orElse(0);
     }
 
+    /** What a cheek's reference facet gets, which the bust does not shade, of each source. */
+    public SurfaceLight reference(boolean left) {
+        return on(BUST.size() + (left ? 0 : 1));
+    }
+
     /** The light on one facet, of each source. */
     public SurfaceLight on(int facet) {
         return SurfaceLight.of(conesOfEach.stream()
@@ -241,8 +253,7 @@ public record BustLight(SpacePoint face, Bearing facing, List<double[]> conesOfE
      */
     public List<Swatch> picture(CameraWhite white, double requiredLux) {
         List<Swatch> all = new ArrayList<>();
-        int facets = Bust.plain().facets().size();
-        for (int f = 0; f < facets; f++) {
+        for (int f = 0; f < BUST.size(); f++) {
             double[] rgb = white.linear(cones(f));
             all.add(Swatch.shown(rgb, Bust.REFLECTANCE / requiredLux));
         }

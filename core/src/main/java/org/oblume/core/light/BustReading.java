@@ -43,6 +43,10 @@ public record BustReading(String source, double downDeg, Triangle triangle) {
      */
     public record EyeLight(String source, boolean inLeft, boolean inRight, double leftOnIt, double upOnIt) {}
 
+    /** From behind, a light reaches round to the nose up to here, degrees off the way the face looks. */
+    public static final double NOSE_TIP_DEG = 115;
+
+    private static final double BESIDE_DEG = 80;
     /** From nearer to straight ahead the nose throws no shadow that is seen, degrees. */
     private static final double AHEAD_DEG = 12;
 
@@ -109,6 +113,12 @@ public record BustReading(String source, double downDeg, Triangle triangle) {
 
     private static double least(double[] reached, double[] to, Predicate<double[]> of) {
         return facets(of).mapToDouble(f -> onFacet(reached, to, f)).min().orElse(0);
+    }
+
+    /** Whether a light from the side or behind comes so far round that it catches the nose. */
+    public static boolean reachesNose(MarkLight mark, MarkLight.SourceAtMark source) {
+        double side = Math.abs(source.from().minus(mark.facing()));
+        return source.straight() && source.hasDirection() && side > BESIDE_DEG && side < NOSE_TIP_DEG;
     }
 
     /**

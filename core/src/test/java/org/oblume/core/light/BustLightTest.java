@@ -2,6 +2,7 @@ package org.oblume.core.light;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.List;
 import java.util.Random;
@@ -109,6 +110,20 @@ class BustLightTest {
         assertThat(facing).isNotEmpty();
         double stops = Math.log(mean(bust, facing) / mark.right().lux()) / Math.log(2);
         assertThat(stops).isCloseTo(0, within(0.2));
+    }
+
+    @Test
+    void whatBringsLightToACheekBringsItToItsReferenceAsTheLadderSays() {
+        for (double x : new double[] {-2.5, -0.4, 1.1, 2.6}) {
+            for (double height : new double[] {0.4, 1.5, 2.8}) {
+                Stage stage =
+                        Stage.room(3.0, Surface.grey(0.5), Surface.grey(0.7)).head("key", Role.KEY, x, 1.3, height);
+                MarkLight mark = stage.mark();
+                BustLight bust = bust(stage);
+                assertThat(bust.reference(true).lux()).isCloseTo(mark.left().lux(), withinPercentage(3));
+                assertThat(bust.reference(false).lux()).isCloseTo(mark.right().lux(), withinPercentage(3));
+            }
+        }
     }
 
     @Test

@@ -15,6 +15,8 @@ import org.oblume.core.light.BustReading;
  * @param noseShadowDeg where it falls: 0 straight down, + to the subject's own left; null as well
  * @param triangle what becomes of the far cheek, null as well
  * @param eyeLights the lights that are seen in its eyes, the brightest first
+ * @param onNose names of edge lights that catch the nose
+ * @param inGlasses names of lights that the camera sees in the glasses that are worn there
  * @param litOverStops the lit cheek with the bust's own shadow on it, in the mean, from the camera's stop; null in the dark
  * @param shadowOverStops the other, likewise
  */
@@ -27,6 +29,8 @@ public record BustView(
         @Nullable Double noseShadowDeg,
         BustReading.@Nullable Triangle triangle,
         List<SeenInEyes> eyeLights,
+        List<String> onNose,
+        List<String> inGlasses,
         @Nullable Double litOverStops,
         @Nullable Double shadowOverStops) {
 

@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Change;
 import org.oblume.core.carry.RecordedState;
@@ -19,6 +20,7 @@ import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.light.BustLight;
 import org.oblume.core.light.BustReading;
 import org.oblume.core.light.ExposureHold;
+import org.oblume.core.light.Glasses;
 import org.oblume.core.light.MarkLight;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.Touched;
@@ -28,6 +30,7 @@ import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.Arrange;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.plot.Role;
 import org.oblume.core.plot.White;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Checks;
@@ -146,8 +149,26 @@ public class LightService {
                                 e.leftOnIt(),
                                 e.upOnIt()))
                         .toList(),
+                names(
+                        trial,
+                        s -> trial.scene().placement(s.source()).role() == Role.EDGE && BustReading.reachesNose(at, s),
+                        at),
+                names(
+                        trial,
+                        s -> lens != null
+                                && trial.scene().placement(at.key()).piece().wearsGlasses()
+                                && Glasses.mirror(lens, at, s),
+                        at),
                 over(metering, bust.cheekLux(at.leftIsLit())),
                 over(metering, bust.cheekLux(!at.leftIsLit())));
+    }
+
+    private static List<String> names(Trial trial, Predicate<MarkLight.SourceAtMark> which, MarkLight at) {
+        return at.sources().stream()
+                .filter(s -> s.wayLux() > 0)
+                .filter(which)
+                .map(s -> trial.scene().placement(s.source()).name())
+                .toList();
     }
 
     private static @Nullable Double over(ShotLighting.Metering metering, double lux) {
