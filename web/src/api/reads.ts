@@ -27,6 +27,13 @@ interface Sides {
   to: string
 }
 
+/** One of them: what is shown of it alone. */
+interface OfState {
+  side: string
+}
+
+const blob = (call: Parameters<typeof answer>[0]) => answer(call) as Promise<unknown> as Promise<Blob>
+
 const JUDGED = ['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'] as const
 
 /** All that is read and shown for longer than a dialog is open: by which call, and what makes it out of date. */
@@ -36,14 +43,16 @@ export const READS = {
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),
   ),
   book: read(['BOOK'], (_: object, way) => answer(api.GET('/api/book', way))),
-  bust: read(['RECORD', 'BOOK', 'SET', 'READINGS'], ({ shotId }: OfShot, way) =>
-    answer(
-      api.POST('/api/shots/{shotId}/light/bust', {
-        ...way,
-        params: { path: { shotId } },
-        body: { changes: [], holds: [], out: [] },
-      }),
-    ),
+  bust: read(['RECORD', 'BOOK', 'SET', 'READINGS', 'LOOKS'], (of: OfShot | OfState, way) =>
+    'side' in of
+      ? answer(api.GET('/api/compare/bust', { ...way, params: { query: of } }))
+      : answer(
+          api.POST('/api/shots/{shotId}/light/bust', {
+            ...way,
+            params: { path: of },
+            body: { changes: [], holds: [], out: [] },
+          }),
+        ),
   ),
   compare: read(['RECORD', 'BOOK', 'LOOKS'], (query: Sides, way) =>
     answer(api.GET('/api/compare', { ...way, params: { query } })),
@@ -52,16 +61,13 @@ export const READS = {
     answer(api.GET('/api/runs/{id}/diagnosis', { ...way, params: { path: { id: runId } } })),
   ),
   frame: read(
-    ['RECORD', 'BOOK', 'SET', 'READINGS'],
-    ({ shotId, ...query }: OfShot & { width: number; cue?: number }, way) =>
-      answer(
-        api.GET('/api/shots/{shotId}/frame.png', {
-          ...way,
-          ...ONLY_NOW,
-          params: { path: { shotId }, query },
-          parseAs: 'blob',
-        }),
-      ) as Promise<unknown> as Promise<Blob>,
+    ['RECORD', 'BOOK', 'SET', 'READINGS', 'LOOKS'],
+    (of: (OfShot & { width: number; cue?: number }) | OfState, way) => {
+      const picture = { ...way, ...ONLY_NOW, parseAs: 'blob' } as const
+      if ('side' in of) return blob(api.GET('/api/compare/frame.png', { ...picture, params: { query: of } }))
+      const { shotId, ...query } = of
+      return blob(api.GET('/api/shots/{shotId}/frame.png', { ...picture, params: { path: { shotId }, query } }))
+    },
   ),
   history: read(['RECORD', 'BOOK'], ({ shotId, ...query }: OfShot & { placement?: string; before?: number }, way) =>
     answer(api.GET('/api/shots/{shotId}/history', { ...way, params: { path: { shotId }, query } })),

@@ -42,12 +42,7 @@ const other = computed(() => {
     : undefined
 })
 
-/** Shots are shown as they are recorded now; looks and revisions are compared by their words and roses. */
-const pictured = computed(() =>
-  [compared.value?.from, compared.value?.to].flatMap((side) =>
-    side?.shotId === undefined || side.id !== `shot-${side.shotId}` ? [] : [{ id: side.shotId, name: side.name }],
-  ),
-)
+const pictured = computed(() => (compared.value ? [compared.value.from, compared.value.to] : []))
 
 watch(
   () => compared.value?.to.sceneId,
@@ -141,8 +136,8 @@ function go(from: string, to: string) {
       >
         <div v-if="pictured.length" class="pictured" aria-label="What the camera sees">
           <figure v-for="side in pictured" :key="side.id">
-            <FrameThumb :shot-id="side.id" :name="side.name" />
-            <BustThumb class="bust" :shot-id="side.id" :name="side.name" />
+            <FrameThumb :side="side.id" :name="side.name" />
+            <BustThumb class="bust" :side="side.id" :name="side.name" />
             <figcaption class="text-small text-quiet">{{ side.name }}</figcaption>
           </figure>
         </div>

@@ -11,6 +11,7 @@ import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { useShotEditor } from '@/stores/shotEditor'
 import FrameThumb from './FrameThumb.vue'
+import TriedThumb from './TriedThumb.vue'
 
 /** The scene's shots as pictures, and of the open one its moments and what is tried: one after the other, what changes is seen. */
 const props = defineProps<{ shotId: number; /** The open picture comes first. */ waits: boolean }>()
@@ -96,6 +97,14 @@ const WORDS = { PLANNED: 'planned', LIT: 'lit', SHOT: 'shot' } as const
           @click="light.active = light.active === i ? undefined : i"
         >
           <span class="head text-small">tried {{ trial.name }}</span>
+          <TriedThumb
+            v-if="seen"
+            class="picture"
+            :shot-id="s.id"
+            :name="`${s.slate}, tried ${trial.name}`"
+            :changes="trial.changes"
+            :holds="trial.holds"
+          />
           <span class="text-small text-quiet"
             >{{ trial.changes.length }} {{ trial.changes.length === 1 ? 'change' : 'changes' }}, nothing kept</span
           >

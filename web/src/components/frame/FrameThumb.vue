@@ -2,8 +2,13 @@
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRead } from '@/api/reads'
 
-/** A small predicted picture of a shot as it is recorded. It is asked for when it comes into view. */
-const props = defineProps<{ shotId: number; name: string; /** How many cues have run. */ cue?: number }>()
+/** A small predicted picture of a shot as it is recorded, or of a state that is compared. It is asked for when it comes into view. */
+const props = defineProps<{
+  name: string
+  shotId?: number
+  /** How many cues have run. */ cue?: number
+  side?: string
+}>()
 
 const WIDE = 160
 const box = ref<HTMLElement>()
@@ -21,9 +26,10 @@ onMounted(() => {
   watcher.observe(box.value!)
 })
 
-const { data, problem } = useRead('frame', () =>
-  near.value ? { shotId: props.shotId, width: WIDE, cue: props.cue } : undefined,
-)
+const { data, problem } = useRead('frame', () => {
+  if (!near.value) return undefined
+  return props.side === undefined ? { shotId: props.shotId!, width: WIDE, cue: props.cue } : { side: props.side }
+})
 const url = ref('')
 function show(blob: Blob | undefined) {
   if (url.value) URL.revokeObjectURL(url.value)

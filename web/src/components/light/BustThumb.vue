@@ -3,9 +3,11 @@ import { useRead } from '@/api/reads'
 import { saidOfBust } from '@/lib/bust'
 import BustFacets from './BustFacets.vue'
 
-/** A small bust at the first mark of a shot as it is recorded; nothing where there is no mark. */
-const props = defineProps<{ shotId: number; name: string }>()
-const { data: seen } = useRead('bust', () => ({ shotId: props.shotId }))
+/** A small bust at the first mark of a shot as it is recorded, or of a state that is compared; nothing where there is no mark. */
+const props = defineProps<{ name: string; shotId?: number; side?: string }>()
+const { data: seen } = useRead('bust', () =>
+  props.side === undefined ? { shotId: props.shotId! } : { side: props.side },
+)
 </script>
 
 <template>

@@ -42,17 +42,29 @@ public final class Isostops {
     public record Line(double stops, List<double[]> points) {}
 
     /**
+     * What lines are drawn of, by row.
+     *
+     * @param surfaces what each dot shows: no line goes from one to another
+     * @param stops over the camera's stop; not a number where there is none
+     */
+    public record Field(int width, int height, int[] surfaces, float[] stops) {}
+
+    /**
      * All of a picture's lines, the longest first.
      *
      * @param perStop how many there are to a stop, 1 or 3
      */
     public static List<Line> of(Frame frame, Frame.Of of, int perStop) {
-        int[] surfaces = frame.surfaces();
-        Tracing tracing = new Tracing(frame.width(), surfaces, evened(frame, surfaces, frame.stops(of)), perStop);
+        return of(new Field(frame.width(), frame.height(), frame.surfaces(), frame.stops(of)), perStop);
+    }
+
+    /** The same of any picture. */
+    public static List<Line> of(Field frame, int perStop) {
+        Tracing tracing = new Tracing(frame.width, frame.surfaces, evened(frame), perStop);
         List<Line> lines = new ArrayList<>();
         for (int k = LOWEST * perStop; k <= HIGHEST * perStop; k++) {
             for (List<double[]> points : tracing.lines(k)) {
-                if (length(points) >= SHORTEST * frame.width()) {
+                if (length(points) >= SHORTEST * frame.width) {
                     lines.add(new Line((double) k / perStop, thinned(points)));
                 }
             }
@@ -61,12 +73,12 @@ public final class Isostops {
         return lines;
     }
 
-    private static float[] evened(Frame frame, int[] surfaces, float[] stops) {
-        int half = Math.max(1, (int) Math.round(EVENED * frame.width() / USUAL_WIDTH));
-        float[] now = stops;
+    private static float[] evened(Field frame) {
+        int half = Math.max(1, (int) Math.round(EVENED * frame.width / USUAL_WIDTH));
+        float[] now = frame.stops;
         for (int i = 0; i < EVENED_TIMES; i++) {
-            now = along(surfaces, now, half, 1, frame.width());
-            now = along(surfaces, now, half, frame.width(), frame.height());
+            now = along(frame.surfaces, now, half, 1, frame.width);
+            now = along(frame.surfaces, now, half, frame.width, frame.height);
         }
         return now;
     }

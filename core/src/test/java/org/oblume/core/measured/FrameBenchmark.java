@@ -25,7 +25,10 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** The predicted picture of a hall, after something has changed. Its floor is what each dot sees, and nothing of the light there. */
+/**
+ * The predicted picture of a hall, after something has changed. Its floor is a bare loop in which a ray of each dot looks for what it meets
+ * among as many planes as the hall has.
+ */
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Warmup(iterations = 3, time = 3)
@@ -45,13 +48,18 @@ public class FrameBenchmark {
     @Param({"8", "32"})
     public int walls;
 
+    /** Floor, ceiling, grip, and five marks' busts and bodies as a box each. */
+    private static final int OTHER_PLANES = 2 + 10 + 5 * 12;
+
     private Stage stage;
+    private BareRays bare;
     private long step;
 
     @Setup
     public void hall() {
         stage = MeasuredHall.of(heads, walls);
         stage.tie("camera", new Lens(24));
+        bare = new BareRays(walls + OTHER_PLANES);
     }
 
     private double moved() {
@@ -70,6 +78,12 @@ public class FrameBenchmark {
                 .lux();
         return Frame.of(
                 new FrameView(camera, width), light.seen(), new White(WHITE_K, 0).camera(), required, part -> {});
+    }
+
+    /** One ray a dot: what a picture casts for what is seen, and once more for each light that is cast anew. */
+    @Benchmark
+    public int floorOfOneRayADot() {
+        return bare.meet(width, width * 9 / 16);
     }
 
     @Benchmark

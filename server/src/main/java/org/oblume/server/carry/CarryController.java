@@ -9,9 +9,13 @@ import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
+import org.oblume.server.light.BustView;
 import org.oblume.server.support.IfMatch;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -101,6 +105,20 @@ class CarryController {
     @GetMapping("/compare")
     CompareView compare(@RequestParam String from, @RequestParam String to) {
         return comparing.compare(from, to);
+    }
+
+    /** One of two states that are compared, as its camera sees it. */
+    @GetMapping(path = "/compare/frame.png", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> frame(@RequestParam String side) {
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noCache().cachePrivate())
+                .body(comparing.frame(side));
+    }
+
+    /** The light on the bust at its first mark. */
+    @GetMapping("/compare/bust")
+    BustView bust(@RequestParam String side) {
+        return comparing.bust(side);
     }
 
     @GetMapping("/moves")

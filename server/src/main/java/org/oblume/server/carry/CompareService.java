@@ -21,6 +21,8 @@ import org.oblume.core.moves.MoveList;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.light.BustView;
+import org.oblume.server.light.FrameService;
 import org.oblume.server.light.LightService;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.shot.KnotService;
@@ -36,6 +38,7 @@ public class CompareService {
     private static final int LONGEST_SAID = 2000;
     private final ComparedStates sides;
     private final LightService lights;
+    private final FrameService frames;
     private final KnotService knots;
     private final ProductionService productions;
     private final MoveTickRepository ticks;
@@ -45,6 +48,7 @@ public class CompareService {
     CompareService(
             ComparedStates sides,
             LightService lights,
+            FrameService frames,
             KnotService knots,
             ProductionService productions,
             MoveTickRepository ticks,
@@ -52,6 +56,7 @@ public class CompareService {
             Clock clock) {
         this.sides = sides;
         this.lights = lights;
+        this.frames = frames;
         this.knots = knots;
         this.productions = productions;
         this.ticks = ticks;
@@ -73,6 +78,18 @@ public class CompareService {
                 standing(from.side(), to.side()),
                 lights.light(from.record(), from.side().state()),
                 lights.light(to.record(), to.side().state()));
+    }
+
+    @Transactional(readOnly = true)
+    byte[] frame(String id) {
+        ComparedStates.NamedState side = sides.side(id);
+        return frames.small(side.record(), side.side().state());
+    }
+
+    @Transactional(readOnly = true)
+    BustView bust(String id) {
+        ComparedStates.NamedState side = sides.side(id);
+        return lights.bust(side.record(), side.side().state());
     }
 
     private static List<CompareView.Stood> standing(ComparedState from, ComparedState to) {

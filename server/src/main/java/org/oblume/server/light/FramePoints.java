@@ -28,7 +28,7 @@ final class FramePoints {
 
     FramePoints(FrameService.Prepared frame, LitSet set) {
         this.frame = frame;
-        this.light = frame.trial().light();
+        this.light = frame.lit().light();
         this.set = set;
     }
 
@@ -56,7 +56,7 @@ final class FramePoints {
         String key = light.marks().get(mark).key();
         Optional<SeenAt.Spot> spot =
                 SeenAt.cheek(frame.view().camera(), set, mark, left).filter(SeenAt.Spot::seen);
-        return lit(new Point(kind, frame.name(key), key, spot), falling, Bust.REFLECTANCE);
+        return lit(new Point(kind, frame.lit().name(key), key, spot), falling, Bust.REFLECTANCE);
     }
 
     private FramePoint touched(double x, double y) {
@@ -81,7 +81,7 @@ final class FramePoints {
         if (seen.placement() == null) {
             return seen.on();
         }
-        String whole = frame.name(seen.placement());
+        String whole = frame.lit().name(seen.placement());
         return "grip".equals(seen.on()) ? whole : "%s, %s".formatted(whole, seen.on());
     }
 

@@ -12,12 +12,12 @@ import java.util.Set;
 import java.util.function.Consumer;
 import javax.imageio.ImageIO;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.carry.RecordedState;
 import org.oblume.core.exposure.SignalCurve;
 import org.oblume.core.light.CameraFrame;
 import org.oblume.core.light.Kept;
 import org.oblume.core.light.LitSet;
 import org.oblume.core.light.ShotLighting;
-import org.oblume.core.light.Trial;
 import org.oblume.core.picture.Frame;
 import org.oblume.core.picture.FrameView;
 import org.oblume.core.picture.Isostops;
@@ -31,6 +31,7 @@ import org.oblume.server.light.FrameViews.IsostopLine;
 import org.oblume.server.light.FrameViews.PredictedFrame;
 import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.shot.RecordedShot;
+import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
@@ -86,17 +87,13 @@ public class FrameService {
     /** A frame, ready to be worked out. */
     record Prepared(
             Wanted wanted,
-            Trial trial,
+            LitState lit,
             Lights lights,
             FrameView view,
             String key,
             White white,
             double requiredLux,
             SignalCurve curve) {
-
-        String name(String placement) {
-            return trial.scene().placement(placement).name();
-        }
 
         PredictedFrame told(Frame frame, boolean coarse, List<IsostopLine> lines, List<FramePoint> points) {
             return new PredictedFrame(
@@ -111,30 +108,33 @@ public class FrameService {
     @Transactional(readOnly = true)
     public Prepared prepare(long shotId, LightService.Tried tried, Wanted wanted) {
         RecordedShot shot = records.shot(shotId);
-        Trial trial = light.trial(shot, tried);
-        Placement camera = camera(trial, wanted.camera());
-        CameraFrame frame = CameraFrame.of(camera, trial.state())
+        return prepare(shot.scene(), LitState.of(light.trial(shot, tried)), tried.out(), wanted);
+    }
+
+    private Prepared prepare(StoredScene record, LitState lit, Set<String> out, Wanted wanted) {
+        Placement camera = camera(lit, wanted.camera());
+        CameraFrame frame = CameraFrame.of(camera, lit.state())
                 .orElseThrow(() -> new Refusal(
                         "%s has no frame yet: record its place, height, aim and lens first.".formatted(camera.name())));
-        ShotLighting.Metering metering = trial.light()
+        ShotLighting.Metering metering = lit.light()
                 .metering(camera)
                 .orElseThrow(() -> new Refusal("The picture shows what %s sees: record its stop, ISO and shutter first."
                         .formatted(camera.name())));
         return new Prepared(
                 wanted,
-                trial,
-                LightService.lights(shot.scene(), trial.state(), trial.light(), tried.out()),
+                lit,
+                LightService.lights(record, lit.state(), lit.light(), out),
                 new FrameView(frame, wanted.width()),
                 camera.key(),
-                trial.light().white(camera),
+                lit.light().white(camera),
                 metering.exposure().required(metering.stop()).lux(),
-                monitor.curve(shot.shot().sceneId()));
+                monitor.curve(record.scene().id()));
     }
 
-    private static Placement camera(Trial trial, @Nullable String key) {
-        List<Placement> placements = trial.scene().placements();
+    private static Placement camera(LitState lit, @Nullable String key) {
+        List<Placement> placements = lit.scene().placements();
         if (key == null) {
-            return trial.state()
+            return lit.state()
                     .camera(placements)
                     .orElseThrow(
                             () -> new Refusal("There is no camera on set: place one, then it shows what it sees."));
@@ -142,7 +142,7 @@ public class FrameService {
         return placements.stream()
                 .filter(p -> p.kind() == PlacementKind.CAMERA
                         && p.key().equals(key)
-                        && trial.state().isOnSet(key))
+                        && lit.state().isOnSet(key))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no such camera on set any more."));
     }
@@ -153,7 +153,7 @@ public class FrameService {
      * @param told each step, in turn; it throws when nobody waits any more, and then the work stops
      */
     void paint(Prepared prepared, Consumer<FrameStep> told) {
-        LitSet set = prepared.trial.light().seen();
+        LitSet set = prepared.lit.light().seen();
         Waiting waiting = new Waiting(told);
         if (prepared.view.width() > COARSE) {
             Frame coarse = frame(prepared, prepared.view.of(COARSE), set, waiting.from(0, COARSE_DONE));
@@ -184,10 +184,10 @@ public class FrameService {
                     shotId,
                     new LightService.Tried(List.of(), List.of(), Set.of(), 0),
                     new Wanted(null, ON_PAPER, Frame.Of.LIGHT, 1, List.of()));
-            Frame frame = frame(prepared, prepared.view, prepared.trial.light().seen(), part -> {});
-            String stop = prepared.trial
+            Frame frame = frame(prepared, prepared.view, prepared.lit.light().seen(), part -> {});
+            String stop = prepared.lit
                     .light()
-                    .metering(prepared.trial.scene().placement(prepared.key))
+                    .metering(prepared.lit.scene().placement(prepared.key))
                     .map(m -> m.stop().label())
                     .orElseThrow();
             return Optional.of(new Pictured(frame, Isostops.of(frame, Frame.Of.LIGHT, 1), stop));
@@ -196,9 +196,19 @@ public class FrameService {
         }
     }
 
+    /**
+     * A state of a scene, small, as a PNG.
+     *
+     * @throws Refusal when its camera does not know yet what it sees
+     */
+    public byte[] small(StoredScene record, RecordedState state) {
+        return small(prepare(
+                record, light.lit(record, state), Set.of(), new Wanted(null, COARSE, Frame.Of.LIGHT, 0, List.of())));
+    }
+
     /** Small, as a PNG; kept while the shot is in the same light. */
     byte[] small(Prepared prepared) {
-        LitSet set = prepared.trial.light().seen();
+        LitSet set = prepared.lit.light().seen();
         List<Object> key =
                 new ArrayList<>(List.of(prepared.view, set.surfacesKey(), prepared.white, prepared.requiredLux));
         for (int i = 0; i < set.sources(); i++) {

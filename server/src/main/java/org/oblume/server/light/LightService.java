@@ -113,61 +113,70 @@ public class LightService {
      * @throws Refusal as when changes are tried, or when the camera's exposure is not recorded
      */
     BustView bust(long shotId, Tried tried, @Nullable String mark) {
-        Trial trial = trial(records.shot(shotId), tried);
-        MarkLight at = trial.light().marks().stream()
+        return bust(LitState.of(trial(records.shot(shotId), tried)), mark);
+    }
+
+    /**
+     * The bust at the first mark of a state of a scene.
+     *
+     * @throws NotFoundException when there is no mark on set
+     * @throws Refusal when the camera's exposure is not recorded
+     */
+    public BustView bust(StoredScene record, RecordedState state) {
+        return bust(lit(record, state), null);
+    }
+
+    private static BustView bust(LitState lit, @Nullable String mark) {
+        MarkLight at = lit.light().marks().stream()
                 .filter(m -> mark == null || m.key().equals(mark))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("There is no such mark on set any more."));
-        ShotLighting.Metering metering = trial.light()
+        ShotLighting.Metering metering = lit.light()
                 .metering()
                 .orElseThrow(() ->
                         new Refusal("The bust shows what the camera sees: record its stop, ISO and shutter first."));
-        White white = ShotLighting.white(trial.scene().placements(), trial.state());
+        White white = ShotLighting.white(lit.scene().placements(), lit.state());
         double required = metering.exposure().required(metering.stop()).lux();
-        SpacePoint lens = trial.state()
-                .camera(trial.scene().placements())
-                .flatMap(c -> trial.state().position(c.key()))
+        SpacePoint lens = lit.state()
+                .camera(lit.scene().placements())
+                .flatMap(c -> lit.state().position(c.key()))
                 .filter(l -> !l.coincides(at.face()))
                 .orElse(null);
         Aim camera = lens == null ? null : Aim.between(at.face(), lens);
         BustReading nose = BustReading.of(at).orElse(null);
-        BustLight bust = trial.light().bust(at);
+        BustLight bust = lit.light().bust(at);
         return new BustView(
                 at.key(),
                 bust.picture(white.camera(), required).stream().map(Swatch::hex).toList(),
                 camera == null ? null : camera.bearing().minus(at.facing()),
                 camera == null ? null : camera.tiltDeg(),
-                nose == null ? null : trial.scene().placement(nose.source()).name(),
+                nose == null ? null : lit.name(nose.source()),
                 nose == null ? null : nose.downDeg(),
                 nose == null ? null : nose.triangle(),
                 BustReading.eyeLights(at, camera == null ? null : Direction.of(camera.bearing(), camera.tiltDeg()))
                         .stream()
                         .map(e -> new BustView.SeenInEyes(
-                                trial.scene().placement(e.source()).name(),
-                                e.inLeft(),
-                                e.inRight(),
-                                e.leftOnIt(),
-                                e.upOnIt()))
+                                lit.name(e.source()), e.inLeft(), e.inRight(), e.leftOnIt(), e.upOnIt()))
                         .toList(),
                 names(
-                        trial,
-                        s -> trial.scene().placement(s.source()).role() == Role.EDGE && BustReading.reachesNose(at, s),
+                        lit,
+                        s -> lit.scene().placement(s.source()).role() == Role.EDGE && BustReading.reachesNose(at, s),
                         at),
                 names(
-                        trial,
+                        lit,
                         s -> lens != null
-                                && trial.scene().placement(at.key()).piece().wearsGlasses()
+                                && lit.scene().placement(at.key()).piece().wearsGlasses()
                                 && Glasses.mirror(lens, at, s),
                         at),
                 over(metering, bust.cheekLux(at.leftIsLit())),
                 over(metering, bust.cheekLux(!at.leftIsLit())));
     }
 
-    private static List<String> names(Trial trial, Predicate<MarkLight.SourceAtMark> which, MarkLight at) {
+    private static List<String> names(LitState lit, Predicate<MarkLight.SourceAtMark> which, MarkLight at) {
         return at.sources().stream()
                 .filter(s -> s.wayLux() > 0)
                 .filter(which)
-                .map(s -> trial.scene().placement(s.source()).name())
+                .map(s -> lit.name(s.source()))
                 .toList();
     }
 
@@ -219,9 +228,15 @@ public class LightService {
 
     /** The light of a state of a scene. */
     public LightView light(StoredScene record, RecordedState state) {
+        return lights(record, state, lit(record, state).light(), Set.of()).view();
+    }
+
+    LitState lit(StoredScene record, RecordedState state) {
         SceneRecord scene = record.record().in(state);
-        ShotLighting light = ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), calibrations.of(record));
-        return lights(record, state, light, Set.of()).view();
+        return new LitState(
+                scene,
+                state,
+                ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), calibrations.of(record)));
     }
 
     static Lights lights(StoredScene record, RecordedState state, ShotLighting light, Set<String> out) {

@@ -106,7 +106,7 @@ class FrameOverHttpTest {
                 .isCloseTo(mark.at("/background/overStops").asDouble(), within(1e-3));
         // a quarter of the light comes back off a face: 0 stops are 49 % through BT.709
         assertThat(point(frame, "LIT").get("percent").asDouble()).isCloseTo(50, within(2.0));
-        assertThat(frame.get("curve").asText()).isEqualTo("BT709");
+        assertThat(frame.get("curve").asText()).isEqualTo("BT.709");
     }
 
     @Test
@@ -145,5 +145,31 @@ class FrameOverHttpTest {
         api.tie(bare, "camera", "STANDING", "{\"text\":\"struck\",\"reason\":\"LOOK\"}", 0);
         Answer none = api.post("/api/shots/" + bare + "/light/frame", asked("", "", WHOLE.formatted("")));
         assertThat(none.detail()).contains("no camera on set");
+    }
+
+    /** A look that is compared with a shot stays as it was kept. */
+    @Test
+    void aLookHasAPictureToo() throws IOException, InterruptedException {
+        String look = "look-"
+                + api.post("/api/looks", "{\"name\":\"Bright %d\",\"shotId\":%d}".formatted(made, wide))
+                        .body()
+                        .get("id")
+                        .asLong();
+        byte[] before = api.file("/api/compare/frame.png?side=" + look);
+        api.tie(wide, "key", "LEVEL", "{\"value\":{\"percent\":3},\"reason\":\"LOOK\"}", 0);
+        BufferedImage now =
+                ImageIO.read(new ByteArrayInputStream(api.file("/api/compare/frame.png?side=shot-" + wide)));
+        BufferedImage kept = ImageIO.read(new ByteArrayInputStream(api.file("/api/compare/frame.png?side=" + look)));
+        assertThat(api.file("/api/compare/frame.png?side=" + look)).isEqualTo(before);
+        assertThat(brightness(kept)).isGreaterThan(1.2 * brightness(now));
+        double lit = api.get("/api/compare/bust?side=" + look)
+                .body()
+                .get("litOverStops")
+                .asDouble();
+        double dimmed = api.get("/api/compare/bust?side=shot-" + wide)
+                .body()
+                .get("litOverStops")
+                .asDouble();
+        assertThat(lit - dimmed).isGreaterThan(1);
     }
 }
