@@ -10,6 +10,8 @@ import type {
   PlotEdit,
   Reason,
   Rebuild,
+  StillHead,
+  StillKind,
   Survey,
   SurveyTaps,
   Take,
@@ -53,6 +55,8 @@ interface Edits {
   note: { text: string; about: NoteSubject }
   /** Its picture is kept beside it. */
   photo: { text?: string; about: NoteSubject }
+  /** A picture among the stills of a shot; it is kept as one of a photograph is. */
+  still: { shotId: number; still: StillKind; text?: string; run?: number }
   /** All that is tapped in a photograph, made on a version of it. */
   photoTaps: { shotId: number; photoId: number; revision: number; body: SurveyTaps }
 }
@@ -75,6 +79,7 @@ interface Answers {
   take: Take
   note: Note
   photo: Note
+  still: StillHead
   photoTaps: Survey
 }
 
@@ -86,6 +91,15 @@ type Way = {
   /** Whether revisions mean nothing any more, because the record was brought back from a copy: then the value that was there tells. */
   byValue: boolean
 }
+
+function withPicture({ headers, picture }: Way) {
+  if (!picture) throw new ApiError(410, 'This device does not have the picture any more: take it again.')
+  const file = asFile(picture)
+  return { ...file, headers: { ...file.headers, ...headers } }
+}
+
+/** Whether an edit has a picture that is kept beside it. */
+export const hasPicture = ({ kind }: Intent): boolean => kind === 'photo' || kind === 'still'
 
 const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]> } = {
   value({ shotId, placement, attribute, revision, wanted, reason, note, was, looked }, { byValue, ...way }) {
@@ -154,16 +168,18 @@ const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]>
       api.POST('/api/shots/{shotId}/notes', { ...way, params: { path: { shotId }, query: { placement } }, body }),
     )
   },
-  photo({ text, about }, { headers, picture }) {
-    if (!picture) throw new ApiError(410, 'This device does not have the picture any more: take it again.')
-    const file = asFile(picture)
-    const way = { ...file, headers: { ...file.headers, ...headers } }
+  photo({ text, about }, sent) {
+    const way = withPicture(sent)
     if ('setId' in about)
       return answer(api.POST('/api/sets/{setId}/photos', { ...way, params: { path: about, query: { text } } }))
     const { shotId, placement } = about
     return answer(
       api.POST('/api/shots/{shotId}/photos', { ...way, params: { path: { shotId }, query: { text, placement } } }),
     )
+  },
+  still({ shotId, still: kind, text, run }, sent) {
+    const params = { path: { shotId }, query: { kind, text, run } }
+    return answer(api.POST('/api/shots/{shotId}/stills', { ...withPicture(sent), params }))
   },
   photoTaps: ({ shotId, photoId, revision, body }, way) =>
     answer(

@@ -112,6 +112,15 @@ export const READS = {
     answer(api.GET('/api/shots/{shotId}/revisions', { ...way, params: { path: { shotId } } })),
   ),
   rig: read(['OUTPUT'], (_: object, way) => answer(api.GET('/api/rig', { ...way, ...ONLY_NOW }))),
+  still: read([...JUDGED, 'NOTES'], ({ id }: { id: number }, way) =>
+    answer(api.GET('/api/stills/{id}', { ...way, params: { path: { id } } })),
+  ),
+  stillPair: read(['NOTES', 'MATCH'], (path: { first: number; second: number }, way) =>
+    answer(api.GET('/api/stills/{first}/beside/{second}', { ...way, params: { path } })),
+  ),
+  stills: read(['NOTES', 'BOOK', 'RUNS'], ({ sceneId }: OfScene, way) =>
+    answer(api.GET('/api/scenes/{sceneId}/stills', { ...way, params: { path: { sceneId } } })),
+  ),
   survey: read(['NOTES', 'RECORD', 'BOOK', 'SET', 'RUNS'], ({ shotId, round }: OfShot & { round?: string }, way) =>
     answer(api.GET('/api/shots/{shotId}/survey', { ...way, params: { path: { shotId }, query: { round } } })),
   ),

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { answeredOf, ApiError, conflictOf, device, epochNow, sentence, whenRestored } from '@/api/client'
-import { deliver, replaces, type AnswerTo, type Intent, type MadeOn } from '@/api/intents'
+import { hasPicture, deliver, replaces, type AnswerTo, type Intent, type MadeOn } from '@/api/intents'
 import { outdateAll } from '@/api/reads'
 import { revisionOf, value, type ConflictingValue, type PlotEdit, type Survey } from '@/api/types'
 import {
@@ -130,7 +130,7 @@ export const useOutbox = defineStore('outbox', () => {
       (await keepAcknowledged({ ...item, epoch: epochNow(), person, answeredAt }))
     )
       return
-    if (item.intent.kind === 'photo') await forgetPicture(item.idempotencyKey)
+    if (hasPicture(item.intent)) await forgetPicture(item.idempotencyKey)
   }
 
   /** The record was brought back from a copy since: what this device had sent is sent again, under its keys. */
@@ -201,7 +201,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function picture({ idempotencyKey, intent }: OutboxItem): Promise<Blob | undefined> {
-    return intent.kind === 'photo' ? (picturesHere.get(idempotencyKey) ?? (await pictureOf(idempotencyKey))) : undefined
+    return hasPicture(intent) ? (picturesHere.get(idempotencyKey) ?? (await pictureOf(idempotencyKey))) : undefined
   }
   async function forgetPicture(idempotencyKey: string) {
     picturesHere.delete(idempotencyKey)
@@ -274,7 +274,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** Discards one: theirs holds, or nothing does. */
   async function drop(edit: OutboxItem) {
     await remove(edit.idempotencyKey)
-    if (edit.intent.kind === 'photo') await forgetPicture(edit.idempotencyKey)
+    if (hasPicture(edit.intent)) await forgetPicture(edit.idempotencyKey)
     await outdateAll()
   }
 

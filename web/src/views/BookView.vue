@@ -124,7 +124,7 @@ function startProduction() {
                 <FrameThumb class="picture" :shot-id="shot.id" :name="shot.slate" />
                 <StageTick :stage="shot.stage" />
                 <span class="slate text-lead font-bold">{{ shot.slate }}</span>
-                <span class="text-small text-quiet">{{ stageName(shot.stage) }}</span>
+                <span class="text-small text-quiet upright:hidden">{{ stageName(shot.stage) }}</span>
                 <span class="overflow-hidden text-ellipsis whitespace-nowrap">{{ shot.description }}</span>
                 <span v-if="shot.recorded?.things" class="recorded text-small" data-count="rebuilt"
                   ><span class="figure text-figure">{{ shot.recorded.couldBeRebuilt }}</span> of

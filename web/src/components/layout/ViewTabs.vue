@@ -18,6 +18,7 @@ const VIEWS = [
   { key: 'light', name: 'Light' },
   { key: 'carry', name: 'Carry' },
   { key: 'meter', name: 'Meter' },
+  { key: 'stills', name: 'Stills' },
   { key: 'match', name: 'Match' },
   { key: 'walk', name: 'As it stands' },
   { key: 'rebuild', name: 'Rebuild' },

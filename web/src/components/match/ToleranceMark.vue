@@ -4,7 +4,7 @@ import type { VerdictLine } from '@/api/types'
 import { onRuler } from '@/lib/match'
 
 /** Brackets at the tolerance, a tick at the reference, a slab at the difference: filled inside, hollow outside. */
-const props = defineProps<{ line: VerdictLine }>()
+const props = defineProps<{ line: Pick<VerdictLine, 'difference' | 'tolerance' | 'verdict'> }>()
 const HALF = 60
 const TOLERANCES = 2.8
 const x = computed(() => HALF + onRuler(props.line, TOLERANCES) * (HALF - 4))

@@ -28,6 +28,7 @@ import org.oblume.core.units.Refusal;
 import org.oblume.server.light.FrameViews.FramePoint;
 import org.oblume.server.light.FrameViews.FrameStep;
 import org.oblume.server.light.FrameViews.IsostopLine;
+import org.oblume.server.light.FrameViews.PointKind;
 import org.oblume.server.light.FrameViews.PredictedFrame;
 import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.shot.RecordedShot;
@@ -175,6 +176,65 @@ public class FrameService {
      * @param stop of the camera, which they count from
      */
     public record Pictured(Frame frame, List<Isostops.Line> lines, String stop) {}
+
+    /**
+     * What is predicted at a place of a frame.
+     *
+     * @param on name of what is there
+     * @param percent on the monitor, or null in the dark
+     */
+    public record PredictedSpot(String on, @Nullable Double percent, boolean clipped) {}
+
+    /** What is predicted at points of a shot's frame: of the first mark its cheeks and what is behind it, and elsewhere what is there. */
+    public record PredictedSpots(
+            @Nullable PredictedSpot lit,
+            @Nullable PredictedSpot shadow,
+            @Nullable PredictedSpot background,
+            List<PredictedSpot> elsewhere) {}
+
+    /**
+     * A shot as it is recorded, at places of its frame; empty when its camera does not know yet what it sees.
+     *
+     * @param places from the left and from the upper edge, 0 to 1, in turn
+     */
+    @Transactional(readOnly = true)
+    public Optional<PredictedSpots> at(long shotId, List<double[]> places) {
+        try {
+            Prepared prepared = prepare(
+                    shotId,
+                    new LightService.Tried(List.of(), List.of(), Set.of(), 0),
+                    new Wanted(
+                            null,
+                            COARSE,
+                            Frame.Of.LIGHT,
+                            0,
+                            places.stream().map(p -> new FrameSpot(p[0], p[1])).toList()));
+            List<FramePoint> points =
+                    new FramePoints(prepared, prepared.lit.light().seen()).all();
+            return Optional.of(new PredictedSpots(
+                    first(points, PointKind.LIT),
+                    first(points, PointKind.SHADOW),
+                    first(points, PointKind.BACKGROUND),
+                    points.stream()
+                            .filter(p -> p.kind() == PointKind.TOUCHED)
+                            .map(FrameService::spot)
+                            .toList()));
+        } catch (Refusal | NotFoundException notYet) {
+            return Optional.empty();
+        }
+    }
+
+    private static @Nullable PredictedSpot first(List<FramePoint> points, PointKind kind) {
+        return points.stream()
+                .filter(p -> p.kind() == kind)
+                .findFirst()
+                .map(FrameService::spot)
+                .orElse(null);
+    }
+
+    private static PredictedSpot spot(FramePoint point) {
+        return new PredictedSpot(point.on(), point.percent(), point.clipped());
+    }
 
     /** A shot as it is recorded; empty when its camera does not know yet what it sees. */
     @Transactional(readOnly = true)

@@ -148,6 +148,15 @@ class NoteController {
         notes.delete(id, person.getName());
     }
 
+    /** Brings back what was taken out within thirty days. */
+    @Needs(Permission.NOTE)
+    @Changes(Topic.NOTES)
+    @PostMapping("/notes/{id}/back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void bringBack(@PathVariable long id, Principal person) {
+        notes.bringBack(id, person.getName());
+    }
+
     @GetMapping(path = "/notes/{id}/photo", produces = MediaType.ALL_VALUE)
     ResponseEntity<byte[]> photo(@PathVariable long id) {
         return notes.photo(id).served();

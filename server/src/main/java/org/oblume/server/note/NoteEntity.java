@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Slate;
 import org.oblume.server.support.IdentifiedEntity;
@@ -14,6 +15,7 @@ import org.oblume.server.support.IdentifiedEntity;
 /** Of a shot, of a thing in a shot, or of a set. */
 @Entity
 @Table(name = "note")
+@SQLRestriction("taken_out_at is null")
 class NoteEntity extends IdentifiedEntity {
 
     @Id
@@ -37,6 +39,10 @@ class NoteEntity extends IdentifiedEntity {
 
     private boolean photo;
 
+    /** It is brought back for a while. */
+    @Column(name = "taken_out_at")
+    private @Nullable Instant takenOutAt;
+
     protected NoteEntity() {}
 
     NoteEntity(
@@ -58,6 +64,10 @@ class NoteEntity extends IdentifiedEntity {
 
     long id() {
         return id == null ? 0 : id;
+    }
+
+    void takeOut(Instant now) {
+        takenOutAt = now;
     }
 
     String text() {

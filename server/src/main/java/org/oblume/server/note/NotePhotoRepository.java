@@ -1,6 +1,8 @@
 package org.oblume.server.note;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -13,4 +15,22 @@ interface NotePhotoRepository extends JpaRepository<NotePhotoEntity, Long> {
             where n.shotId = :shotId order by n.id
             """)
     List<ShotPhoto> ofShot(long shotId);
+
+    @Query(
+            """
+            select new org.oblume.server.note.ScenePhoto(
+                n.id, n.shotId, n.placementId, n.text, p.widthPx, p.heightPx, n.author, n.at)
+            from NoteEntity n join NotePhotoEntity p on p.noteId = n.id
+            where n.shotId in :shotIds order by n.id
+            """)
+    List<ScenePhoto> ofShots(Collection<Long> shotIds);
+
+    @Query(
+            """
+            select new org.oblume.server.note.ScenePhoto(
+                n.id, n.shotId, n.placementId, n.text, p.widthPx, p.heightPx, n.author, n.at)
+            from NoteEntity n join NotePhotoEntity p on p.noteId = n.id
+            where n.id = :id and n.shotId is not null
+            """)
+    Optional<ScenePhoto> one(long id);
 }

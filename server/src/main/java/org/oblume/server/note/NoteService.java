@@ -1,6 +1,9 @@
 package org.oblume.server.note;
 
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +32,9 @@ public class NoteService {
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_TAKE_NOTE = 500;
     private static final int LAST_TAKE = 999;
+    /** What was taken out can be brought back for so long. */
+    private static final Duration KEPT = Duration.ofDays(30);
+
     private final TakeRepository takes;
     private final NoteRepository notes;
     private final NotePhotoRepository photos;
@@ -136,6 +142,18 @@ public class NoteService {
                 .toList();
     }
 
+    /** The photographs of several shots, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<ScenePhoto> photosOf(Collection<Long> shotIds) {
+        return photos.ofShots(shotIds);
+    }
+
+    /** @throws NotFoundException when there is no such photograph of a shot any more */
+    @Transactional(readOnly = true)
+    public ScenePhoto photograph(long id) {
+        return photos.one(id).orElseThrow(NoteService::gone);
+    }
+
     /** The photographs of a shot, the oldest first. */
     @Transactional(readOnly = true)
     public List<ShotPhoto> photosOf(long shotId) {
@@ -172,8 +190,9 @@ public class NoteService {
                 .toNote(shot.card().slate(), of == null ? null : of.placement().name());
     }
 
-    public void addPhotograph(long shotId, String text, byte[] photo, String author) {
-        addToShot(shotId, null, text, photo, author);
+    /** @return id of its note */
+    public long addPhotograph(long shotId, String text, byte[] photo, String author) {
+        return addToShot(shotId, null, text, photo, author).id();
     }
 
     Note addToSet(long setId, String text, byte @Nullable [] photo, String author) {
@@ -206,11 +225,23 @@ public class NoteService {
     void delete(long id, String author) {
         NoteEntity note = notes.findById(id).orElseThrow(NoteService::gone);
         refuseTakingOut(note.author(), author);
-        notes.delete(note);
+        Instant now = clock.instant();
+        notes.forgetTakenOut(now.minus(KEPT));
+        note.takeOut(now);
+        notes.saveAndFlush(note);
+    }
+
+    /** Brings a note back that was taken out within thirty days. */
+    void bringBack(long id, String author) {
+        refuseTakingOut(notes.authorOfTakenOut(id).orElseThrow(NoteService::gone), author);
+        notes.bringBack(id);
     }
 
     @Transactional(readOnly = true)
-    PictureFile photo(long id) {
+    public PictureFile photo(long id) {
+        if (!notes.existsById(id)) {
+            throw gone();
+        }
         return photos.findById(id).orElseThrow(NoteService::gone).toFile();
     }
 

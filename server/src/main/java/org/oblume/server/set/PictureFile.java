@@ -2,6 +2,7 @@ package org.oblume.server.set;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
@@ -42,10 +43,13 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
     private static final String NOT_ONE =
             "This is not a picture that can be read: save it as PNG or JPEG; a plan may be SVG too.";
 
+    private static final String HEIC =
+            "This is a HEIC picture, which cannot be read here: let the phone send or save it as JPEG.";
+
     /** @throws Refusal when it is no picture, or one that is too large to show */
     static PictureFile of(byte[] bytes) {
         return bytes.length > 0
-                        && new String(bytes, 0, Math.min(bytes.length, 1000), java.nio.charset.StandardCharsets.UTF_8)
+                        && new String(bytes, 0, Math.min(bytes.length, 1000), StandardCharsets.UTF_8)
                                 .stripLeading()
                                 .startsWith("<")
                 ? svg(bytes)
@@ -74,6 +78,16 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
                 .body(shown);
     }
 
+    /** Which way up it is, 1 to 8, as TIFF numbers it. */
+    public int turned() {
+        return PictureMetadata.taken(bytes).turned();
+    }
+
+    /** Of its bytes: like pictures have like ones. */
+    public String digest() {
+        return digest(bytes);
+    }
+
     private static String digest(byte[] bytes) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
@@ -87,7 +101,7 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext()) {
-                throw new Refusal(NOT_ONE);
+                throw new Refusal(isHeic(bytes) ? HEIC : NOT_ONE);
             }
             ImageReader reader = readers.next();
             String format = reader.getFormatName().toLowerCase(Locale.ROOT);
@@ -112,6 +126,12 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
         } catch (IOException broken) {
             throw new Refusal(NOT_ONE);
         }
+    }
+
+    /** An ISO base media file (ISO/IEC 14496-12) of one of the kinds that phones write. */
+    private static boolean isHeic(byte[] bytes) {
+        String head = new String(bytes, 0, Math.min(bytes.length, 12), StandardCharsets.ISO_8859_1);
+        return head.startsWith("ftyp", 4) && (head.startsWith("hei", 8) || head.startsWith("mif1", 8));
     }
 
     private static PictureFile svg(byte[] bytes) {

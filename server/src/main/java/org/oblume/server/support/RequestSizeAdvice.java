@@ -32,7 +32,8 @@ class RequestSizeAdvice extends RequestBodyAdviceAdapter {
             Class<? extends HttpMessageConverter<?>> converter)
             throws IOException {
         boolean asks = parameter.getContainingClass().getPackageName().equals(BENCH);
-        int largest = asks ? LARGEST_QUESTION_KB : LARGEST_KB;
+        LargestBody own = parameter.getContainingClass().getAnnotation(LargestBody.class);
+        int largest = own != null ? own.kb() : asks ? LARGEST_QUESTION_KB : LARGEST_KB;
         byte[] body = message.getBody().readNBytes(largest * 1024 + 1);
         if (body.length > largest * 1024) {
             throw new PayloadTooLargeException((asks

@@ -1,0 +1,5 @@
+package org.oblume.server.still;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface StillSmallRepository extends JpaRepository<StillSmallEntity, Long> {}

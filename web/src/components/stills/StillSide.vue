@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { StillSeen } from '@/api/types'
+import TouchPicture from '@/components/frame/TouchPicture.vue'
+import { kindName } from '@/lib/stills'
+import { when } from '@/lib/words'
+import StillReeds from './StillReeds.vue'
+
+/** One of two stills that are laid side by side: its picture with lines and points, and the signal across it. */
+const props = defineProps<{
+  still: StillSeen
+  /** Lines of equal exposure: each so many stops, or none. */
+  every: number
+  against?: number[]
+  chosen?: number
+  touchable: boolean
+}>()
+const emit = defineEmits<{ touch: [x: number, y: number]; choose: [index: number] }>()
+const head = computed(() => props.still.head)
+const lines = computed(() => (props.every ? props.still.lines.filter((l) => l.stops % props.every === 0) : []))
+const label = computed(
+  () =>
+    `${kindName(head.value.kind)} of ${head.value.slate}.${props.touchable ? ' Arrow keys move a cross, Enter marks a point.' : ''}`,
+)
+function touch(x: number, y: number) {
+  if (props.touchable) emit('touch', x, y)
+}
+</script>
+
+<template>
+  <section :aria-label="`Still of ${head.slate}`">
+    <h2 class="title">
+      <b>{{ head.slate }}</b>
+      <span class="grow">{{ kindName(head.kind) }}{{ head.reference ? ', the reference' : '' }}</span>
+      <span class="text-small text-quiet">{{ [head.thing, head.text, when(head.at)].filter(Boolean).join(', ') }}</span>
+    </h2>
+    <div class="pl-8">
+      <TouchPicture
+        :src="`/api/stills/${head.id}/picture`"
+        :width="still.linesWide"
+        :height="still.linesHigh"
+        :lines="lines"
+        :label="label"
+        :points="still.points"
+        :chosen="chosen"
+        @touch="touch"
+        @choose="$emit('choose', $event)"
+      />
+    </div>
+    <StillReeds :still="still" :against="against" />
+  </section>
+</template>
+
+<style scoped>
+.title {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+  min-height: 26px;
+  font-size: var(--text-base);
+}
+.title b {
+  font-size: var(--text-title);
+}
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { StillHead } from '@/api/types'
+import { kindName } from '@/lib/stills'
+
+/** The stills of a scene, small, by shot: one is shown, another it is held against. */
+const props = defineProps<{ stills: StillHead[]; shown?: number; against?: number }>()
+defineEmits<{ show: [id: number]; hold: [id: number] }>()
+const shots = computed(() => {
+  const by = new Map<string, StillHead[]>()
+  for (const s of props.stills) by.set(s.slate, [...(by.get(s.slate) ?? []), s])
+  return [...by].map(([slate, stills]) => ({ slate, stills }))
+})
+</script>
+
+<template>
+  <nav class="strip" aria-label="Stills of this scene">
+    <section v-for="shot in shots" :key="shot.slate">
+      <h3>{{ shot.slate }}</h3>
+      <ul>
+        <li v-for="s in shot.stills" :key="s.id" :class="{ here: s.id === shown }">
+          <button
+            :aria-pressed="s.id === shown"
+            :aria-label="`${kindName(s.kind)} of ${s.slate}${s.text ? `, ${s.text}` : ''}`"
+            @click="$emit('show', s.id)"
+          >
+            <img :src="`/api/stills/${s.id}/picture?wide=200`" alt="" loading="lazy" draggable="false" />
+          </button>
+          <span v-if="s.id === against" class="word">held against</span>
+          <button v-else-if="s.id !== shown" class="word" @click="$emit('hold', s.id)">hold against</button>
+          <span v-else class="word">{{ kindName(s.kind) }}</span>
+        </li>
+      </ul>
+    </section>
+  </nav>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  gap: 14px;
+  padding: 8px 16px;
+  overflow-x: auto;
+  border-top: 1px solid var(--line);
+  background: var(--panel);
+}
+h3 {
+  font-weight: var(--font-weight-strong);
+}
+ul {
+  display: flex;
+  gap: 4px;
+}
+li {
+  width: 104px;
+  border-top: 2px solid transparent;
+}
+.here {
+  border-color: var(--accent);
+}
+img {
+  display: block;
+  width: 104px;
+  height: 59px;
+  object-fit: contain;
+  background: #08090a;
+}
+.word {
+  display: block;
+  min-height: 24px;
+  font-size: var(--text-fine);
+  color: var(--quiet);
+}
+button.word {
+  text-decoration: underline;
+}
+@media (pointer: coarse) {
+  .word {
+    min-height: 44px;
+  }
+}
+</style>
