@@ -24,7 +24,7 @@ export function nextName(here: MarkedPoint[], there: MarkedPoint[] = []): string
 /** Where a reed's stops stand on the scale, px from its top. */
 export const REED_TOP = 2
 export const REED_FOOT = -7
-export const PX_PER_STOP = 19
+export const PX_PER_STOP = 15
 export function reedY(stops: number): number {
   return (REED_TOP - Math.max(REED_FOOT, Math.min(REED_TOP, stops))) * PX_PER_STOP
 }

@@ -122,10 +122,9 @@ const actions = computed((): Action[] => (may.value ? [{ name: 'Add stills…', 
         </p>
         <template v-if="still">
           <p class="text-small text-quiet pl-8">
-            Signal across the picture: a reed for each column, thick where half of it lies. Stops from a grey card at
-            the camera’s stop, through {{ still.curve
-            }}<template v-if="cheeks.length">; dashed: the cheeks of {{ other?.head.slate }}</template
-            >. A touch marks a point and reads a square of 1/64 of the width.
+            Signal across the picture: a reed for each column, thick where half of it lies, in stops from a grey card at
+            the camera’s stop<template v-if="cheeks.length">; dashed: the cheeks of {{ other?.head.slate }}</template
+            >. A touch marks a point.
           </p>
           <LikePoints
             :still="still"

@@ -11,7 +11,6 @@ const props = defineProps<{
   against?: number[]
 }>()
 const HIGH = (REED_TOP - REED_FOOT) * PX_PER_STOP
-const SCALE = 32
 const reeds = computed(() => {
   const wide = 100 / props.still.reeds.length
   return props.still.reeds.map((r, i) => ({ ...r, x: `${(i + 0.5) * wide}%` }))
@@ -27,14 +26,12 @@ const said = computed(() => {
 </script>
 
 <template>
-  <svg class="reeds" :height="HIGH" role="img" :aria-label="said">
-    <g :transform="`translate(${SCALE} 0)`">
-      <template v-for="s in stops" :key="s">
-        <line x1="0" :y1="reedY(s)" x2="100%" :y2="reedY(s)" :class="{ zero: s === 0 }" />
-        <text x="-6" :y="reedY(s) + 4" text-anchor="end">{{ signed(s, 0) }}</text>
-      </template>
-    </g>
-    <svg :x="SCALE" y="0" class="inner" overflow="visible">
+  <div class="reeds" role="img" :aria-label="said">
+    <svg class="scale" :height="HIGH" aria-hidden="true">
+      <text v-for="s in stops" :key="s" x="26" :y="reedY(s) + 4" text-anchor="end">{{ signed(s, 0) }}</text>
+    </svg>
+    <svg class="inner" :height="HIGH" aria-hidden="true">
+      <line v-for="s in stops" :key="s" x1="0" x2="100%" :y1="reedY(s)" :y2="reedY(s)" :class="{ zero: s === 0 }" />
       <g v-for="(r, i) in reeds" :key="i">
         <line class="thin" :x1="r.x" :x2="r.x" :y1="reedY(r.highest)" :y2="reedY(r.lowest)" />
         <line class="thick" :x1="r.x" :x2="r.x" :y1="reedY(r.high)" :y2="Math.max(reedY(r.low), reedY(r.high) + 1)" />
@@ -47,18 +44,18 @@ const said = computed(() => {
         </template>
       </g>
     </svg>
-  </svg>
+  </div>
 </template>
 
 <style scoped>
 .reeds {
-  display: block;
-  width: 100%;
-  margin: 8px 0 4px;
-  overflow: visible;
+  display: grid;
+  grid-template-columns: 32px minmax(0, 1fr);
+  margin: 10px 0 6px;
 }
-.inner {
-  width: calc(100% - 32px);
+svg {
+  width: 100%;
+  overflow: visible;
 }
 line {
   stroke: var(--line);

@@ -31,8 +31,12 @@ function touch(x: number, y: number) {
   <section :aria-label="`Still of ${head.slate}`">
     <h2 class="title">
       <b>{{ head.slate }}</b>
-      <span class="grow">{{ kindName(head.kind) }}{{ head.reference ? ', the reference' : '' }}</span>
-      <span class="text-small text-quiet">{{ [head.thing, head.text, when(head.at)].filter(Boolean).join(', ') }}</span>
+      <span class="what">{{
+        head.reference ? 'the reference' : head.kind === 'FRAME' ? '' : kindName(head.kind)
+      }}</span>
+      <span class="said text-small text-quiet">{{
+        [head.thing, head.text, when(head.at)].filter(Boolean).join(', ')
+      }}</span>
     </h2>
     <div class="pl-8">
       <TouchPicture
@@ -58,6 +62,16 @@ function touch(x: number, y: number) {
   gap: 8px;
   min-height: 26px;
   font-size: var(--text-base);
+}
+.what {
+  white-space: nowrap;
+}
+.said {
+  margin-left: auto;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+  font-weight: normal;
 }
 .title b {
   font-size: var(--text-title);

@@ -28,7 +28,7 @@ const shots = computed(() => {
           </button>
           <span v-if="s.id === against" class="word">held against</span>
           <button v-else-if="s.id !== shown" class="word" @click="$emit('hold', s.id)">hold against</button>
-          <span v-else class="word">{{ kindName(s.kind) }}</span>
+          <span v-else class="word">shown</span>
         </li>
       </ul>
     </section>
@@ -39,7 +39,7 @@ const shots = computed(() => {
 .strip {
   display: flex;
   gap: 14px;
-  padding: 8px 16px;
+  padding: 4px 16px;
   overflow-x: auto;
   border-top: 1px solid var(--line);
   background: var(--panel);
@@ -52,7 +52,7 @@ ul {
   gap: 4px;
 }
 li {
-  width: 104px;
+  width: 88px;
   border-top: 2px solid transparent;
 }
 .here {
@@ -60,8 +60,8 @@ li {
 }
 img {
   display: block;
-  width: 104px;
-  height: 59px;
+  width: 88px;
+  height: 50px;
   object-fit: contain;
   background: #08090a;
 }

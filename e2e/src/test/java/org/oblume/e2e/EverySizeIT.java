@@ -107,6 +107,7 @@ class EverySizeIT {
             "/shots/4C/meter",
             "/shots/4C/drill",
             "/shots/17A/survey",
+            "/shots/4C/stills",
             "/shots/4C/match",
             "/shots/4C/walk",
             "/shots/4C/rebuild",

@@ -1,0 +1,116 @@
+package org.oblume.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+
+/** Frames that were shot, laid beside one another. */
+class StillsIT {
+
+    private static final String PICTURE = "[aria-label='Still of %s'] button.over";
+
+    private static RunningOblume oblume;
+    private static Browser gaffer;
+    private static Person person;
+
+    @TempDir
+    private Path files;
+
+    @BeforeAll
+    static void start() throws IOException, InterruptedException {
+        oblume = RunningOblume.withDemo(RunningOblume.newData());
+        person = Person.ofTheDemo(oblume, "LEAD");
+        gaffer = new Browser(oblume.address());
+        gaffer.goIn("lead");
+    }
+
+    @AfterAll
+    static void stop() {
+        gaffer.close();
+        oblume.close();
+    }
+
+    private Path columns(String name, int... percents) throws IOException {
+        BufferedImage image = new BufferedImage(640, 360, BufferedImage.TYPE_INT_RGB);
+        Graphics2D pen = image.createGraphics();
+        for (int i = 0; i < percents.length; i++) {
+            int grey = (int) Math.round(2.55 * percents[i]);
+            pen.setColor(new Color(grey, grey, grey));
+            pen.fillRect(640 * i / percents.length, 0, 640, 360);
+        }
+        pen.dispose();
+        Path file = files.resolve(name);
+        ImageIO.write(image, "png", file.toFile());
+        return file;
+    }
+
+    private void puts(Path... pictures) {
+        gaffer.press("Add stills…");
+        for (Path picture : pictures) {
+            gaffer.upload("input[type=file]", picture);
+        }
+        gaffer.press("Put in");
+        gaffer.gone("[role=dialog]");
+    }
+
+    /** Story 19. */
+    @Test
+    void theCloseShotHoldsTheWidesFaceAndWhatDiffersIsTold() throws Exception {
+        gaffer.open("/shots/%d/stills".formatted(person.shot("4C")));
+        gaffer.seeText("The face holds");
+        String read = gaffer.text("table.points");
+        assertThat(read).contains("47 %", "46 %", "16 %", "holds", "does not");
+        assertThat(gaffer.text("[aria-label='Read off the still']"))
+                .contains("Through BT.709", "Percent divided", "this scene judges by it", "Wall is");
+        gaffer.press("Flick");
+        gaffer.seeText("Back to 4C");
+        gaffer.press("Back to 4C");
+    }
+
+    @Test
+    void manyArePutInAtOnceMarkedByKeysTakenOutAndBroughtBack() throws Exception {
+        gaffer.open("/shots/%d/stills".formatted(person.shot("4D")));
+        gaffer.seeText("No still of 4D yet");
+        puts(columns("first.png", 40, 20), columns("second.png", 60, 30));
+        gaffer.see(PICTURE.formatted("4D")).sendKeys(Keys.ARROW_LEFT, Keys.ENTER);
+        gaffer.see("table.points [aria-label='Let go of lit cheek']");
+        assertThat(gaffer.text("table.points")).contains("60 %");
+        gaffer.press("Take out");
+        gaffer.gone("table.points [aria-label='Let go of lit cheek']");
+        gaffer.press("Bring it back");
+        gaffer.see("table.points [aria-label='Let go of lit cheek']");
+    }
+
+    @Test
+    void whatIsPutInWithoutALineWaitsAndIsSentLater() throws Exception {
+        gaffer.open("/shots/%d/stills".formatted(person.shot("4E")));
+        gaffer.seeText("No still of 4E yet");
+        gaffer.network(false);
+        puts(columns("away.png", 50));
+        gaffer.seeText("1 wait");
+        gaffer.network(true);
+        gaffer.see("[aria-label='Still of 4E']");
+    }
+
+    @Test
+    void aFileThatIsNoPictureIsRefusedByItsName() throws Exception {
+        gaffer.open("/shots/%d/stills".formatted(person.shot("4F")));
+        Path text = Files.writeString(files.resolve("notes.jpg"), "not a picture");
+        gaffer.press("Add stills…");
+        gaffer.upload("input[type=file]", text);
+        gaffer.press("Put in");
+        gaffer.seeText("notes.jpg: This is not a picture");
+        gaffer.press("Cancel");
+    }
+}
