@@ -61,8 +61,8 @@ function takeOut() {
   const id = shown.value!.id
   void submit(async () => {
     await answer(api.DELETE('/api/notes/{id}', { params: { path: { id } } }))
-    taken.value = id
     await outdate({ topics: ['NOTES'] })
+    taken.value = id
   })
 }
 function bringBack() {

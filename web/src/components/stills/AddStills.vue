@@ -58,8 +58,8 @@ async function send() {
 <template>
   <BaseDialog :open="open" :title="`Stills of ${slate}`" :error="refused.join(' ')" @close="emit('close')">
     <label class="block"
-      ><span class="mb-0.5 block text-small text-quiet">Pictures: JPEG or PNG, as many as you like</span
-      ><input type="file" multiple class="field h-auto py-2" accept="image/jpeg,image/png" @change="take"
+      ><span class="mb-0.5 block text-small text-quiet">Pictures: JPEG, PNG or TIFF, as many as you like</span
+      ><input type="file" multiple class="field h-auto py-2" accept="image/jpeg,image/png,image/tiff" @change="take"
     /></label>
     <div class="mt-3">
       <ChoiceField v-model="kind" label="What they are" :options="STILL_KINDS" />

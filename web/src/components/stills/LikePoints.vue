@@ -45,7 +45,7 @@ const stops = (of: number | undefined) => (of === undefined ? 'black' : tenths(o
         <th scope="col" colspan="2">{{ still.head.slate }}</th>
         <template v-if="pair"
           ><th scope="col">apart</th>
-          <th scope="col">within ±{{ thirds(pair.tolerance).slice(1) }} stop</th></template
+          <th scope="col" class="within">within ±{{ thirds(pair.tolerance).slice(1) }} stop</th></template
         >
         <th v-if="editable" scope="col"><span class="sr-only">Let go</span></th>
       </tr>
@@ -75,7 +75,9 @@ const stops = (of: number | undefined) => (of === undefined ? 'black' : tenths(o
             <span v-if="p.like?.holds !== undefined" class="verdict"
               ><ToleranceMark
                 :line="{ difference: p.like.apart, tolerance: pair.tolerance, verdict: p.like.holds ? 'HOLDS' : 'OUT' }"
-              /><DotMark v-if="p.like.holds" /><WedgeMark v-else />{{ p.like.holds ? 'holds' : 'does not' }}</span
+              /><DotMark v-if="p.like.holds" /><WedgeMark v-else /><span class="said">{{
+                p.like.holds ? 'holds' : 'does not'
+              }}</span></span
             >
           </td>
         </template>
@@ -122,10 +124,29 @@ thead th {
   align-items: center;
   gap: 8px;
 }
+.within {
+  text-align: left;
+}
 .drop {
   min-width: 28px;
   min-height: 28px;
   color: var(--quiet);
+}
+@media (width < 800px) {
+  th,
+  td {
+    padding-right: 5px;
+    font-size: var(--text-small);
+  }
+  .name {
+    width: 5.6em;
+  }
+  .verdict :deep(svg[width='120']) {
+    display: none;
+  }
+  .said {
+    font-size: 0; /* the mark stands for it; it is still read out */
+  }
 }
 @media (pointer: coarse) {
   .name,

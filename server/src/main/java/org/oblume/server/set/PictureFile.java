@@ -1,6 +1,8 @@
 package org.oblume.server.set;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -8,6 +10,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
@@ -57,7 +60,7 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
     }
 
     /**
-     * A photograph: PNG or JPEG.
+     * A photograph: PNG, JPEG, or TIFF, which is kept as a PNG.
      *
      * @throws Refusal when it is neither, or has too many pixels to show
      */
@@ -105,17 +108,20 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
             }
             ImageReader reader = readers.next();
             String format = reader.getFormatName().toLowerCase(Locale.ROOT);
-            if (!format.equals("png") && !format.equals("jpeg")) {
+            if (!Set.of("png", "jpeg", "tif", "tiff").contains(format)) {
                 throw new Refusal(NOT_ONE);
             }
             reader.setInput(in);
             double width = reader.getWidth(0);
             double height = reader.getHeight(0);
-            reader.dispose();
             if (width * height > MOST_MEGAPIXELS * 1e6) {
                 throw new Refusal("This picture has %.0f megapixels: save it with %.0f or fewer."
                         .formatted(width * height / 1e6, MOST_MEGAPIXELS));
             }
+            if (format.startsWith("tif")) {
+                return raster(asPng(reader.read(0)));
+            }
+            reader.dispose();
             PictureMetadata.Taken taken = PictureMetadata.taken(bytes);
             return new PictureFile(
                     "image/" + format,
@@ -126,6 +132,15 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
         } catch (IOException broken) {
             throw new Refusal(NOT_ONE);
         }
+    }
+
+    /** A picture that no browser shows, as it is coded, and without what it tells besides. */
+    private static byte[] asPng(BufferedImage picture) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        if (!ImageIO.write(picture, "png", out)) {
+            throw new Refusal("The colours of this TIFF cannot be read: save it as 8 or 16 bit RGB, or as PNG.");
+        }
+        return out.toByteArray();
     }
 
     /** An ISO base media file (ISO/IEC 14496-12) of one of the kinds that phones write. */

@@ -17,6 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.oblume.core.still.Signal;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.set.PictureFile;
 
 /** Pictures as cameras, phones and programs write them. */
 class StillPictureTest {
@@ -103,6 +104,21 @@ class StillPictureTest {
     void aJpegReadsItsPatchesWithinThreeTenths() throws IOException {
         assertThat(corners(signal(written(patches(BufferedImage.TYPE_INT_RGB, 640, 360), "jpeg"), 1)))
                 .containsExactly(new double[] {20, 40, 60, 80}, within(0.3));
+    }
+
+    /** As programs for print write it: four inks, inverted. */
+    @Test
+    void aJpegOfFourInksIsReadAsTheColoursThatItShows() throws IOException {
+        byte[] cmyk = getClass().getResourceAsStream("/pictures/four-inks.jpg").readAllBytes();
+        assertThat(corners(signal(cmyk, 1))).containsExactly(new double[] {20, 40, 60, 80}, within(6.0));
+    }
+
+    @Test
+    void aTiffIsKeptAsAPngOfTheSameDots() throws IOException {
+        PictureFile kept = PictureFile.photo(written(patches(BufferedImage.TYPE_INT_RGB, 128, 72), "tiff"));
+        assertThat(kept.mediaType()).isEqualTo("image/png");
+        assertThat(corners(signal(kept.bytes(), kept.turned())))
+                .containsExactly(new double[] {20, 40, 60, 80}, within(0.01));
     }
 
     @Test
