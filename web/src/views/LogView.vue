@@ -89,16 +89,12 @@ function look(revision: ClosedRevision) {
       <WedgeMark act /><span class="grow">{{ error }}</span
       ><button class="button" @click="readAgain">Try again</button>
     </div>
-    <div
-      class="body flex-1 min-h-0 grid grid-cols-[400px_minmax(0,1fr)] upright:grid-cols-[minmax(0,1fr)] upright:overflow-y-auto"
-    >
-      <div
-        class="side min-h-0 overflow-y-auto pt-3.5 pb-8 px-4 bg-panel border-r border-line upright:min-h-fit upright:overflow-visible"
-      >
+    <div class="body flex-1 min-h-0 grid grid-cols-[400px_minmax(0,1fr)] upright:block upright:overflow-y-auto">
+      <div class="side min-h-0 overflow-y-auto pt-3.5 pb-8 px-4 bg-panel border-r border-line upright:overflow-visible">
         <TakeList :shot-id="shotId" :takes="takes.data.value?.takes ?? []" />
         <NoteList :about="at" :name="plot.plot?.shot.slate ?? ''" :things="things" :chosen="of" />
       </div>
-      <div class="main min-h-0 overflow-y-auto pt-3.5 pb-8 px-4 upright:min-h-fit upright:overflow-visible">
+      <div class="main min-h-0 overflow-y-auto pt-3.5 pb-8 px-4 upright:overflow-visible">
         <section v-if="revisions.data.value?.closed.length" class="mb-5">
           <h2 class="text-lead">Revisions</h2>
           <ol>

@@ -83,6 +83,8 @@ class StillsIT {
         gaffer.open("/shots/%d/stills".formatted(person.shot("4D")));
         gaffer.seeText("No still of 4D yet");
         puts(columns("first.png", 40, 20), columns("second.png", 60, 30));
+        gaffer.see("[aria-label='Stills of this scene'] section li.here:nth-child(2)");
+        gaffer.settled();
         gaffer.see(PICTURE.formatted("4D")).sendKeys(Keys.ARROW_LEFT, Keys.ENTER);
         gaffer.see("table.points [aria-label='Let go of lit cheek']");
         assertThat(gaffer.text("table.points")).contains("60 %");
