@@ -108,6 +108,11 @@ class ScreenshotsIT {
             crew.seeText("Key points another way");
             take(crew, "photographs");
 
+            crew.open("/shots/3/stills");
+            crew.seeText("The face holds");
+            crew.settled();
+            take(crew, "stills");
+
             crew.open("/shots/3/match");
             crew.pressCss("tr[data-shot='4D'] th button");
             crew.see("tr[data-aspect=RATIO]");
@@ -121,9 +126,6 @@ class ScreenshotsIT {
                 take(crew, "bench-" + bench);
             }
 
-            crew.open("/shots/4/rebuild");
-            crew.seeText("5 of 10 done");
-            take(crew, "rebuild");
             crew.phone();
             crew.open("/shots/4/rebuild");
             crew.seeText("of 10");
