@@ -7,6 +7,7 @@ import CorrectionBench from '@/components/bench/CorrectionBench.vue'
 import DistanceBench from '@/components/bench/DistanceBench.vue'
 import ExposureBench from '@/components/bench/ExposureBench.vue'
 import PowerBench from '@/components/bench/PowerBench.vue'
+import StillBench from '@/components/bench/StillBench.vue'
 import TapeBench from '@/components/bench/TapeBench.vue'
 
 /** The calculators, without any production. */
@@ -18,6 +19,7 @@ const BENCHES = [
   { key: 'correction', name: 'Correction', view: CorrectionBench },
   { key: 'exposure', name: 'Exposure and ratio', view: ExposureBench },
   { key: 'distance', name: 'Distance and softness', view: DistanceBench },
+  { key: 'still', name: 'Still', view: StillBench },
   { key: 'tape', name: 'Tape and power', view: TapeBench },
 ]
 /** The last bench has two pictures. */

@@ -45,7 +45,7 @@ function touch(x: number, y: number) {
         :height="still.linesHigh"
         :lines="lines"
         :label="label"
-        :points="still.points"
+        :points="still.points.map((p) => ({ x: p.x, y: p.y, swapped: p.name === 'shadow cheek' }))"
         :chosen="chosen"
         @touch="touch"
         @choose="$emit('choose', $event)"

@@ -122,6 +122,7 @@ class EverySizeIT {
             "/bench/colour",
             "/bench/correction",
             "/bench/distance",
+            "/bench/still",
             "/bench/tape",
             "/bench/power");
 
