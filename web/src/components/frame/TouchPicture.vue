@@ -66,6 +66,7 @@ function touch(event: MouseEvent) {
   <div ref="box" class="picture" :style="{ aspectRatio: `${width} / ${height}` }">
     <img :src="src" :class="{ coarse }" alt="" draggable="false" />
     <svg :viewBox="`0 0 ${wide} ${high}`" aria-hidden="true">
+      <slot name="under" :scale="scale" />
       <IsostopLines :lines="lines" :scale="scale" />
       <g v-for="p in seen" :key="p.index" class="point" :class="{ chosen: p.index === chosen }">
         <path :d="`M${p.x + p.beside * 4},${p.y - 3}L${p.textX - p.beside * 6},${p.textY}`" />

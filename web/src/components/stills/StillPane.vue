@@ -20,6 +20,11 @@ const schools = computed(() =>
     apart: props.pair?.ratioApart[i],
   })),
 )
+/** Where they lie, the largest first. */
+function partsOf(clipped: boolean) {
+  const all = props.still.parts.filter((p) => p.clipped === clipped)
+  return all.length ? `, ${[...new Set(all.map((p) => p.where))].join(', ')}` : ''
+}
 const share = (part: number) => (part > 0 && part < 0.001 ? 'under 0.1 %' : `${fixed(100 * part, 1)} %`)
 </script>
 
@@ -77,8 +82,9 @@ const share = (part: number) => (part > 0 && part < 0.001 ? 'under 0.1 %' : `${f
         }}</span>
       </p>
       <p class="text-small text-quiet">
-        Clipped: {{ share(still.clippedShare) }} of the picture. Near black: {{ share(still.blackShare) }}. Hottest
-        {{ fixed(still.hottest.percent, 0) }} %, darkest {{ fixed(still.darkest.percent, 0) }} %.
+        Clipped (hatched): {{ share(still.clippedShare) }} of the picture{{ partsOf(true) }}. Near black (dotted):
+        {{ share(still.blackShare) }}{{ partsOf(false) }}. Hottest {{ fixed(still.hottest.percent, 0) }} %, darkest
+        {{ fixed(still.darkest.percent, 0) }} %.
       </p>
       <slot />
     </section>

@@ -4,6 +4,7 @@ import type { StillSeen } from '@/api/types'
 import TouchPicture from '@/components/frame/TouchPicture.vue'
 import { kindName } from '@/lib/stills'
 import { when } from '@/lib/words'
+import StillParts from './StillParts.vue'
 import StillReeds from './StillReeds.vue'
 
 /** One of two stills that are laid side by side: its picture with lines and points, and the signal across it. */
@@ -49,7 +50,9 @@ function touch(x: number, y: number) {
         :chosen="chosen"
         @touch="touch"
         @choose="$emit('choose', $event)"
-      />
+      >
+        <template #under="{ scale }"><StillParts :parts="still.parts" :scale="scale" /></template>
+      </TouchPicture>
     </div>
     <StillReeds :still="still" :against="against" />
   </section>

@@ -19,7 +19,7 @@ public final class Signal {
 
     private static final double PERCENT = 100;
     static final double CLIPPED = 254.0 / 255;
-    private static final double BLACK = 0.01;
+    static final double BLACK = 0.01;
     /** At a limit a dot is neither: sums of products come this near to it. */
     private static final double AT_LIMIT = 1e-9;
     /** A point is a square with this part of the width as its side. */

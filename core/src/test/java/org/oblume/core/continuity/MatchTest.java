@@ -121,7 +121,7 @@ class MatchTest {
     /** Story 10: 54 and 12 are 2.2 stops when divided, 3.4 through BT.709. */
     @ParameterizedTest
     @CsvSource({"NONE,2.17", "BT709,3.43"})
-    void theMonitorsRatioGoesThroughTheCurveOfTheScene(SignalCurve curve, double stops) {
+    void theMonitorsRatioGoesThroughTheCurveOfTheScene(ShippedCurve curve, double stops) {
         Figures read = metered(
                 curve,
                 RatioConvention.LIT_TO_SHADOW,

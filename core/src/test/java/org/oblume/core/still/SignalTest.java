@@ -165,4 +165,32 @@ class SignalTest {
         assertThatThrownBy(() -> still.percent(1.1, 0.5)).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> still.percent(0.5, Double.NaN)).isInstanceOf(Refusal.class);
     }
+
+    @Test
+    void clippedAndBlackPartsAreToldWithTheirShapeAndWhereTheyLie() {
+        Signal still = still(
+                200,
+                100,
+                false,
+                (x, y) -> x >= 160 && y < 20 ? 1 : Math.hypot(x - 30, y - 80) < 10 ? 0 : x == 100 && y == 50 ? 1 : 0.5);
+        List<StillPart> parts = StillPart.of(still, 200);
+        assertThat(parts).extracting(StillPart::clipped).containsExactly(true, false);
+        assertThat(parts.get(0).share()).isEqualTo(0.04);
+        assertThat(parts.get(0).where()).isEqualTo("upper right");
+        assertThat(parts.get(0).runs()).startsWith(0, 160, 200, 1, 160, 200).hasSize(60);
+        assertThat(parts.get(1).where()).isEqualTo("lower left");
+        assertThat(parts.get(1).share()).isCloseTo(Math.PI * 100 / 20_000, within(0.001));
+        int dots = 0;
+        for (int i = 0; i < parts.get(1).runs().size(); i += 3) {
+            dots += parts.get(1).runs().get(i + 2) - parts.get(1).runs().get(i + 1);
+        }
+        assertThat(dots / 20_000.0).isEqualTo(parts.get(1).share());
+    }
+
+    @Test
+    void twoPartsThatDoNotTouchAreTwoAndAnEvenPictureHasNone() {
+        Signal still = still(90, 90, false, (x, y) -> x < 10 || x > 80 ? 1 : 0.5);
+        assertThat(StillPart.of(still, 90)).extracting(StillPart::where).containsExactlyInAnyOrder("left", "right");
+        assertThat(StillPart.of(still(90, 90, false, (x, y) -> 0.5), 90)).isEmpty();
+    }
 }

@@ -118,6 +118,9 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
                 throw new Refusal("This picture has %.0f megapixels: save it with %.0f or fewer."
                         .formatted(width * height / 1e6, MOST_MEGAPIXELS));
             }
+            if (PictureMetadata.moves(bytes)) {
+                throw new Refusal("This picture moves: save the one frame that is meant, as PNG or JPEG.");
+            }
             if (format.startsWith("tif")) {
                 return raster(asPng(reader.read(0)));
             }

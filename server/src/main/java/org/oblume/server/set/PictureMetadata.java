@@ -91,6 +91,20 @@ final class PictureMetadata {
         }
     }
 
+    /** Whether a PNG is of several pictures in turn. */
+    static boolean moves(byte[] picture) {
+        ByteBuffer in = ByteBuffer.wrap(picture);
+        for (int at = PNG.length; startsWith(picture, 0, PNG) && at >= PNG.length && at + CHUNK <= picture.length; ) {
+            String name = new String(picture, at + Integer.BYTES, Integer.BYTES, StandardCharsets.US_ASCII);
+            if (!name.equals("acTL") && !name.equals("IDAT")) {
+                at += in.getInt(at) + CHUNK;
+                continue;
+            }
+            return name.equals("acTL");
+        }
+        return false;
+    }
+
     private static byte[] png(byte[] picture) {
         ByteArrayOutputStream out = new ByteArrayOutputStream(picture.length);
         out.write(picture, 0, PNG.length);

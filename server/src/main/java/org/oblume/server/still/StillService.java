@@ -24,6 +24,7 @@ import org.oblume.core.still.Signal;
 import org.oblume.core.still.StillFigure;
 import org.oblume.core.still.StillLines;
 import org.oblume.core.still.StillMatch;
+import org.oblume.core.still.StillPart;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.light.FrameService;
@@ -217,6 +218,7 @@ public class StillService {
                 found(signal.darkest()),
                 signal.clippedShare(),
                 signal.blackShare(),
+                StillPart.of(signal, wide),
                 signal.reeds(REEDS).stream().map(r -> reed(r, curve)).toList(),
                 wide,
                 signal.downOf(wide),

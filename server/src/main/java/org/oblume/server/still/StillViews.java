@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.still.StillFigure;
+import org.oblume.core.still.StillPart;
 
 /** What crosses the wire of stills. */
 final class StillViews {
@@ -82,6 +83,7 @@ final class StillViews {
      *
      * @param curve name of what it is read through
      * @param ratios of the points “lit cheek” and “shadow cheek”, by each school; none without them
+     * @param parts that are clipped or near black, told in the width of the lines
      * @param linesWide width that the lines are told in, dots
      * @param linesHigh height, likewise
      * @param line what a meter's line would be, or null for what is no frame of the camera
@@ -95,6 +97,7 @@ final class StillViews {
             FoundSpot darkest,
             double clippedShare,
             double blackShare,
+            List<StillPart> parts,
             List<ReedStops> reeds,
             int linesWide,
             int linesHigh,

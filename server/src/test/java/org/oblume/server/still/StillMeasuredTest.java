@@ -31,9 +31,8 @@ class StillMeasuredTest {
         double decoded = median(() -> ImageIO.read(new ByteArrayInputStream(jpeg)));
         double read = median(() -> StillPicture.open(jpeg, 1, picture -> picture.signal(false)));
         double turned = median(() -> StillPicture.open(jpeg, 6, picture -> picture.signal(false)));
-        double small = median(() -> StillPicture.open(jpeg, 1, picture -> new byte[][] {
-            picture.small(200), picture.small(1280)
-        }));
+        double small = median(
+                () -> StillPicture.open(jpeg, 1, picture -> new byte[][] {picture.small(200), picture.small(1280)}));
         Signal signal = StillPicture.open(jpeg, 1, picture -> picture.signal(false));
         double point = median(() -> signal.percent(0.4, 0.6));
         double reeds = median(() -> signal.reeds(103));

@@ -193,6 +193,17 @@ class StillOverHttpTest {
     }
 
     @Test
+    void aPictureThatMovesIsToldToBeOne() throws IOException {
+        byte[] still = columns("png", 20, 40);
+        byte[] moving = new byte[still.length + 20];
+        int head = 33; // signature and the head of the picture
+        System.arraycopy(still, 0, moving, 0, head);
+        System.arraycopy(new byte[] {0, 0, 0, 8, 'a', 'c', 'T', 'L'}, 0, moving, head, 8);
+        System.arraycopy(still, head, moving, head + 20, still.length - head);
+        assertThat(add(close, "FRAME", moving).detail()).contains("This picture moves");
+    }
+
+    @Test
     void aPictureThatIsCutShortIsRefusedAndNothingIsKept() throws IOException {
         byte[] whole = columns("png", 12, 77);
         Answer refused = add(close, "FRAME", Arrays.copyOf(whole, whole.length / 2));
