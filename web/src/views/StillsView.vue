@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { answer, api } from '@/api/client'
 import { outdate } from '@/api/reads'
 import ShotPage from '@/components/layout/ShotPage.vue'
@@ -38,6 +38,14 @@ const chosen = ref<number>()
 const adding = ref(false)
 const flicked = ref(false)
 const taken = ref<number>()
+watch(
+  () => props.shotId,
+  () => {
+    chosen.value = undefined
+    taken.value = undefined
+    flicked.value = false
+  },
+)
 const may = computed(() => session.may('NOTE'))
 const { error, submit } = useSubmit()
 const cheeks = computed(() =>

@@ -106,7 +106,10 @@ public record StillMatch(List<Like> points, @Nullable Double ratioApart, double 
                         .formatted(holds ? "The face holds" : "The face does not hold", signed(ratioApart))));
         for (Like point : points) {
             double apart = point.apart == null ? 0 : point.apart;
-            if (!holds(point).orElse(true)) {
+            if (holds(point).isEmpty()) {
+                said.add(
+                        "%s tells nothing: it is clipped or black in one of the two.".formatted(capital(point.name())));
+            } else if (!holds(point).orElse(true)) {
                 said.add("%s is %s stops %s."
                         .formatted(
                                 capital(point.name()),

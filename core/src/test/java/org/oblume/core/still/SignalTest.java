@@ -193,4 +193,13 @@ class SignalTest {
         assertThat(StillPart.of(still, 90)).extracting(StillPart::where).containsExactlyInAnyOrder("left", "right");
         assertThat(StillPart.of(still(90, 90, false, (x, y) -> 0.5), 90)).isEmpty();
     }
+
+    @Test
+    void aClippedPointIsNotSaidToHold() {
+        Signal lamp = still(64, 36, false, (x, y) -> 1);
+        List<StillFigure> one = List.of(StillFigure.of(lamp, "lamp", 0.5, 0.5, ShippedCurve.BT709));
+        StillMatch match = StillMatch.of(one, one, ShippedCurve.BT709, 1 / 3.0);
+        assertThat(match.holds(match.points().get(0))).isEmpty();
+        assertThat(match.say()).isEqualTo("Lamp tells nothing: it is clipped or black in one of the two.");
+    }
 }

@@ -76,10 +76,26 @@ public class StillService {
     private final MonitorService monitor;
     private final FrameService frames;
     private final RecordJson json;
-    private final Cache<List<Object>, Signal> signals = Caffeine.newBuilder()
+    private final Cache<List<Object>, Looked> signals = Caffeine.newBuilder()
             .maximumWeight(MOST_DOTS)
-            .weigher((List<Object> of, Signal signal) -> signal.width() * signal.height())
+            .weigher((List<Object> of, Looked at) -> at.signal.width() * at.signal.height())
             .build();
+
+    /** A signal and what is the same of it whatever is marked and through whichever curve it is read. */
+    private record Looked(
+            Signal signal,
+            Signal.Spot hottest,
+            Signal.Spot darkest,
+            List<StillPart> parts,
+            List<Signal.Reed> reeds,
+            int wide) {
+
+        static Looked at(Signal signal) {
+            int wide = Math.min(LINES_WIDE, signal.width());
+            return new Looked(
+                    signal, signal.hottest(), signal.darkest(), StillPart.of(signal, wide), signal.reeds(REEDS), wide);
+        }
+    }
 
     StillService(
             StillRepository stills,
@@ -159,14 +175,18 @@ public class StillService {
                 throw new Refusal("This picture is among the stills of this shot already: it is not kept twice.");
             }
         });
-        StillSmallEntity small = StillPicture.open(
-                file.bytes(),
-                file.turned(),
-                picture -> new StillSmallEntity(0, picture.small(SMALL_WIDE), picture.small(SHOWN_WIDE)));
+        StillSmallEntity small = smallOf(file);
         long id = notes.addPhotograph(shotId, text, bytes, author);
         smalls.save(small.of(id));
         stills.saveAndFlush(new StillEntity(id, shotId).of(run, kind, file.digest()));
         return whole(id).head();
+    }
+
+    private static StillSmallEntity smallOf(PictureFile file) {
+        return StillPicture.open(
+                file.bytes(),
+                file.turned(),
+                picture -> new StillSmallEntity(0, picture.small(SMALL_WIDE), picture.small(SHOWN_WIDE)));
     }
 
     private boolean exists(StillEntity still) {
@@ -189,10 +209,11 @@ public class StillService {
         return Arrays.asList(json.read(kept, MarkedPoint[].class));
     }
 
-    private Signal signal(StillHead still) {
+    private Looked looked(StillHead still) {
         return signals.get(List.of(still.id(), still.videoRange()), key -> {
             PictureFile file = notes.photo(still.id());
-            return StillPicture.open(file.bytes(), file.turned(), picture -> picture.signal(still.videoRange()));
+            return Looked.at(
+                    StillPicture.open(file.bytes(), file.turned(), picture -> picture.signal(still.videoRange())));
         });
     }
 
@@ -206,23 +227,23 @@ public class StillService {
     StillView view(long id) {
         Whole still = whole(id);
         SignalCurve curve = monitor.curve(still.sceneId);
-        Signal signal = signal(still.head);
+        Looked looked = looked(still.head);
+        Signal signal = looked.signal;
         List<StillFigure> points = figures(still, signal, curve);
-        int wide = Math.min(LINES_WIDE, signal.width());
         return new StillView(
                 still.head,
                 curve.label(),
                 points,
                 ratios(points, curve),
-                found(signal.hottest()),
-                found(signal.darkest()),
+                found(looked.hottest),
+                found(looked.darkest),
                 signal.clippedShare(),
                 signal.blackShare(),
-                StillPart.of(signal, wide),
-                signal.reeds(REEDS).stream().map(r -> reed(r, curve)).toList(),
-                wide,
-                signal.downOf(wide),
-                StillLines.of(signal, curve, wide, 1).stream()
+                looked.parts,
+                looked.reeds.stream().map(r -> reed(r, curve)).toList(),
+                looked.wide,
+                signal.downOf(looked.wide),
+                StillLines.of(signal, curve, looked.wide, 1).stream()
                         .map(StillService::line)
                         .toList(),
                 predicted(still.head.shotId(), points, curve),
@@ -353,9 +374,10 @@ public class StillService {
         }
         SignalCurve curve = monitor.curve(one.sceneId);
         double tolerance = Objects.requireNonNull(Tolerances.HOLD.of().get(Aspect.EXPOSURE));
-        List<StillFigure> there = figures(one, signal(one.head), curve);
-        List<StillFigure> here = figures(other, signal(other.head), curve);
+        List<StillFigure> there = figures(one, looked(one.head).signal, curve);
+        List<StillFigure> here = figures(other, looked(other.head).signal, curve);
         StillMatch match = StillMatch.of(there, here, curve, tolerance);
+        boolean counts = one.head.kind() == StillKind.FRAME && other.head.kind() == StillKind.FRAME;
         return new StillPair(
                 tolerance,
                 match.points().stream()
@@ -367,8 +389,8 @@ public class StillService {
                                 match.holds(p).orElse(null)))
                         .toList(),
                 apart(ratios(there, curve), ratios(here, curve)),
-                match.faceHolds().orElse(null),
-                match.say());
+                counts ? match.faceHolds().orElse(null) : null,
+                counts ? match.say() : "As seen, which is no reading. " + match.say());
     }
 
     private static List<Double> apart(List<RatioRead> one, List<RatioRead> other) {
@@ -381,12 +403,9 @@ public class StillService {
 
     /** Upright, as JPEG; made when it is first asked for, of what was kept before there were small pictures. */
     byte[] picture(long id, int wide) {
-        PictureFile file = notes.photo(id);
+        notes.photograph(id); // unless it was taken out
         StillSmallEntity small = smalls.findById(id)
-                .orElseGet(() -> smalls.saveAndFlush(StillPicture.open(
-                        file.bytes(),
-                        file.turned(),
-                        picture -> new StillSmallEntity(id, picture.small(SMALL_WIDE), picture.small(SHOWN_WIDE)))));
+                .orElseGet(() -> smalls.saveAndFlush(smallOf(notes.photo(id)).of(id)));
         return wide <= SMALL_WIDE ? small.listed() : small.shown();
     }
 }

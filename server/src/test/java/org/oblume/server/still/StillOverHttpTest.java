@@ -129,6 +129,24 @@ class StillOverHttpTest {
     }
 
     @Test
+    void aPhotographBesideAFrameIsOnlySeen() throws IOException {
+        long frame = frame(wide, 47, 17, 24);
+        long phone = add(close, "PHOTOGRAPH", columns("png", 47, 17, 24))
+                .body()
+                .get("id")
+                .asLong();
+        api.put(
+                "/api/stills/" + phone,
+                "{\"kind\":\"PHOTOGRAPH\",\"videoRange\":false,\"points\":[%s]}".formatted(FACE),
+                1L);
+        JsonNode pair =
+                api.get("/api/stills/%d/beside/%d".formatted(frame, phone)).body();
+        assertThat(pair.get("points")).hasSize(3);
+        assertThat(pair.hasNonNull("holds")).isFalse();
+        assertThat(pair.get("say").asText()).startsWith("As seen, which is no reading.");
+    }
+
+    @Test
     void oneStillOfASceneIsTheReference() throws IOException {
         long one = frame(wide, 40, 20);
         long other = frame(wide, 41, 20);
