@@ -112,6 +112,9 @@ export const READS = {
     answer(api.GET('/api/shots/{shotId}/revisions', { ...way, params: { path: { shotId } } })),
   ),
   rig: read(['OUTPUT'], (_: object, way) => answer(api.GET('/api/rig', { ...way, ...ONLY_NOW }))),
+  runStill: read(['NOTES', 'RUNS', 'MATCH'], ({ runId }: { runId: number }, way) =>
+    answer(api.GET('/api/runs/{id}/still', { ...way, params: { path: { id: runId } } })),
+  ),
   still: read([...JUDGED, 'NOTES'], ({ id }: { id: number }, way) =>
     answer(api.GET('/api/stills/{id}', { ...way, params: { path: { id } } })),
   ),

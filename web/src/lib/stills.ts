@@ -29,8 +29,15 @@ export function reedY(stops: number): number {
   return (REED_TOP - Math.max(REED_FOOT, Math.min(REED_TOP, stops))) * PX_PER_STOP
 }
 
-/** The still that others are held against: the scene's reference, else the first frame of the camera that is another. */
+/** Whether figures are read off it; dressing and wardrobe are looked at. */
+export const isRead = (kind: StillKind): boolean => kind === 'FRAME' || kind === 'PHOTOGRAPH'
+
+/**
+ * The still that another is held against: of a rebuild the recorded one of its shot, else the scene's reference, else the first of its kind
+ * that is of another shot.
+ */
 export function referenceOf(stills: StillHead[], shown: StillHead | undefined): StillHead | undefined {
   const others = stills.filter((s) => s.id !== shown?.id && s.kind === (shown?.kind ?? 'FRAME'))
-  return others.find((s) => s.reference) ?? others.find((s) => s.shotId !== shown?.shotId) ?? others[0]
+  const recorded = shown?.run && others.filter((s) => s.shotId === shown.shotId && !s.run).at(-1)
+  return recorded || others.find((s) => s.reference) || others.find((s) => s.shotId !== shown?.shotId) || others[0]
 }

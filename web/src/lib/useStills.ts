@@ -21,9 +21,13 @@ export interface UseStillsReturn {
   reference: () => void
 }
 
-/** The stills of a scene: one of a shot is shown, beside the one that it is held against. */
-export function useStills(shotId: () => number, sceneId: () => number | undefined): UseStillsReturn {
-  const chosen = ref<number>()
+/**
+ * The stills of a scene: one of a shot is shown, beside the one that it is held against.
+ *
+ * @param asked the one that is shown first
+ */
+export function useStills(shotId: () => number, sceneId: () => number | undefined, asked?: number): UseStillsReturn {
+  const chosen = ref(asked)
   const held = ref<number>()
   const { error, submit } = useSubmit(() => void outdate({ topics: ['NOTES'] }))
   const { data: all, problem: unread } = useRead('stills', () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { answer, api } from '@/api/client'
 import { outdate } from '@/api/reads'
 import ShotPage from '@/components/layout/ShotPage.vue'
@@ -9,7 +10,7 @@ import StillPane from '@/components/stills/StillPane.vue'
 import StillSide from '@/components/stills/StillSide.vue'
 import StillStrip from '@/components/stills/StillStrip.vue'
 import type { Action } from '@/lib/actions'
-import { STILL_KINDS } from '@/lib/stills'
+import { isRead, STILL_KINDS } from '@/lib/stills'
 import { useStills } from '@/lib/useStills'
 import { useSubmit } from '@/lib/useSubmit'
 import { useBook } from '@/stores/book'
@@ -27,6 +28,7 @@ const slate = computed(() => book.shots.get(props.shotId)?.shot.slate ?? '')
 const { stills, still, other, pair, shown, against, problem, show, hold, mark, say, reference } = useStills(
   () => props.shotId,
   () => sceneId.value,
+  Number(useRoute().query.still) || undefined,
 )
 const LINES = [
   { every: 0, name: 'no lines' },
@@ -120,7 +122,7 @@ const actions = computed((): Action[] => (may.value ? [{ name: 'Add stills…', 
             :every="every"
             :chosen="chosen"
             :against="i === sides.length - 1 && sides.length > 1 ? cheeks : undefined"
-            :touchable="may && !flicked"
+            :touchable="may && !flicked && isRead(s.head.kind)"
             @touch="(x, y) => mark(x, y, s)"
             @choose="chosen = $event"
           />
@@ -128,7 +130,7 @@ const actions = computed((): Action[] => (may.value ? [{ name: 'Add stills…', 
         <p v-else-if="!problem" class="m-auto p-8 text-center text-quiet">
           No still of {{ slate }} yet. Put in a frame of the camera: its cheeks are read, and held against the wide.
         </p>
-        <template v-if="still">
+        <template v-if="still && isRead(still.head.kind)">
           <p class="text-small text-quiet pl-8">
             Signal across the picture: a reed for each column, thick where half of it lies, in stops from a grey card at
             the camera’s stop<template v-if="cheeks.length">; dashed: the cheeks of {{ other?.head.slate }}</template

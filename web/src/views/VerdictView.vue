@@ -8,6 +8,7 @@ import ConnectionState from '@/components/layout/ConnectionState.vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import WhatIsWrong from '@/components/meter/WhatIsWrong.vue'
+import RunStill from '@/components/match/RunStill.vue'
 import VerdictPane from '@/components/match/VerdictPane.vue'
 import { onPaper } from '@/lib/actions'
 import { signed } from '@/lib/print'
@@ -93,6 +94,12 @@ function sign() {
           >To the meter</RouterLink
         >
       </section>
+      <RunStill
+        :run-id="runId"
+        :shot-id="verdict.match.shotId"
+        :slate="verdict.match.slate"
+        :editable="session.may('NOTE') && !verdict.run.signed"
+      />
       <WhatIsWrong
         v-if="!verdict.run.signed || verdict.diagnosis"
         :run-id="runId"

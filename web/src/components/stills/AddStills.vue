@@ -10,7 +10,13 @@ import { STILL_KINDS } from '@/lib/stills'
 import { useOutbox } from '@/stores/outbox'
 
 /** Pictures are put among the stills of a shot, as many as one likes; without a line they wait on this device. */
-const props = defineProps<{ open: boolean; shotId: number; slate: string }>()
+const props = defineProps<{
+  open: boolean
+  shotId: number
+  slate: string
+  /** The rebuild that they are of. */
+  run?: number
+}>()
 const emit = defineEmits<{ close: [] }>()
 const outbox = useOutbox()
 const LARGEST_MB = 15
@@ -38,7 +44,7 @@ async function send() {
     try {
       if (file.size > LARGEST_MB * 1024 * 1024) throw new Error(`larger than ${LARGEST_MB} MB: save it smaller.`)
       await outbox.send(
-        { kind: 'still', shotId: props.shotId, still: kind.value, text: text.value || undefined },
+        { kind: 'still', shotId: props.shotId, still: kind.value, text: text.value || undefined, run: props.run },
         `still in ${props.slate}: ${file.name}`,
         file,
       )

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { StillSeen } from '@/api/types'
 import TouchPicture from '@/components/frame/TouchPicture.vue'
-import { kindName } from '@/lib/stills'
+import { isRead, kindName } from '@/lib/stills'
 import { when } from '@/lib/words'
 import StillParts from './StillParts.vue'
 import StillReeds from './StillReeds.vue'
@@ -18,7 +18,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ touch: [x: number, y: number]; choose: [index: number] }>()
 const head = computed(() => props.still.head)
-const lines = computed(() => (props.every ? props.still.lines.filter((l) => l.stops % props.every === 0) : []))
+const lines = computed(() =>
+  props.every && isRead(head.value.kind) ? props.still.lines.filter((l) => l.stops % props.every === 0) : [],
+)
 const label = computed(
   () =>
     `${kindName(head.value.kind)} of ${head.value.slate}.${props.touchable ? ' Arrow keys move a cross, Enter marks a point.' : ''}`,
@@ -51,10 +53,12 @@ function touch(x: number, y: number) {
         @touch="touch"
         @choose="$emit('choose', $event)"
       >
-        <template #under="{ scale }"><StillParts :parts="still.parts" :scale="scale" /></template>
+        <template #under="{ scale }"
+          ><StillParts v-if="isRead(head.kind)" :parts="still.parts" :scale="scale"
+        /></template>
       </TouchPicture>
     </div>
-    <StillReeds :still="still" :against="against" />
+    <StillReeds v-if="isRead(head.kind)" :still="still" :against="against" />
   </section>
 </template>
 

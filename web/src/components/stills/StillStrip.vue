@@ -1,20 +1,32 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { StillHead } from '@/api/types'
-import { kindName } from '@/lib/stills'
+import { computed, ref } from 'vue'
+import type { StillHead, StillKind } from '@/api/types'
+import { kindName, STILL_KINDS } from '@/lib/stills'
 
 /** The stills of a scene, small, by shot: one is shown, another it is held against. */
 const props = defineProps<{ stills: StillHead[]; shown?: number; against?: number }>()
 defineEmits<{ show: [id: number]; hold: [id: number] }>()
+const only = ref<StillKind>()
+const kinds = computed(() => STILL_KINDS.filter((k) => props.stills.some((s) => s.kind === k.key)))
 const shots = computed(() => {
   const by = new Map<string, StillHead[]>()
-  for (const s of props.stills) by.set(s.slate, [...(by.get(s.slate) ?? []), s])
+  for (const s of props.stills.filter((s) => !only.value || s.kind === only.value))
+    by.set(s.slate, [...(by.get(s.slate) ?? []), s])
   return [...by].map(([slate, stills]) => ({ slate, stills }))
 })
 </script>
 
 <template>
   <nav class="strip" aria-label="Stills of this scene">
+    <select
+      v-if="kinds.length > 1"
+      v-model="only"
+      class="field !w-auto self-start mt-2 shrink-0"
+      aria-label="Which stills"
+    >
+      <option :value="undefined">all</option>
+      <option v-for="k in kinds" :key="k.key" :value="k.key">{{ k.name }}</option>
+    </select>
     <section v-for="shot in shots" :key="shot.slate">
       <h3>{{ shot.slate }}</h3>
       <ul>

@@ -57,4 +57,16 @@ public final class CameraWhite {
         double[] seen = BRADFORD_BACK.times(cones[0] * gains[0], cones[1] * gains[1], cones[2] * gains[2]);
         return Srgb.FROM_XYZ.times(seen[0], seen[1], seen[2]);
     }
+
+    /**
+     * What a colour meter reads of the light that this camera sees so.
+     *
+     * @param linear red, green and blue of a neutral patch, linear sRGB (the primaries of ITU-R BT.709), in any unit
+     */
+    public ColourReading reading(double[] linear) {
+        double[] seen = Srgb.TO_XYZ.times(linear[0], linear[1], linear[2]);
+        double[] cones = BRADFORD.times(seen[0], seen[1], seen[2]);
+        double[] light = BRADFORD_BACK.times(cones[0] / gains[0], cones[1] / gains[1], cones[2] / gains[2]);
+        return PlanckianLocus.reading(new Xyz(light[0], light[1], light[2]).chromaticity());
+    }
 }

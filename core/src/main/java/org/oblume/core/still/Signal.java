@@ -26,6 +26,8 @@ public final class Signal {
     private static final int POINTS_ACROSS = 64;
 
     private static final double HALF = 0.5;
+    /** Of the colour of a point so many parts a side are kept, not each dot. */
+    private static final int GRAINS_A_SIDE = 8;
 
     private final int width;
     private final int height;
@@ -33,6 +35,7 @@ public final class Signal {
     private final float[] dots;
     private final double clippedShare;
     private final double blackShare;
+    private final Tints tints;
 
     /** The components of a row of dots. */
     @FunctionalInterface
@@ -55,6 +58,7 @@ public final class Signal {
         this.height = height;
         this.videoRange = videoRange;
         this.dots = new float[width * height];
+        this.tints = new Tints(width, height, Math.max(1, side() / GRAINS_A_SIDE));
         double[] components = new double[3 * width];
         long clipped = 0;
         long black = 0;
@@ -65,6 +69,7 @@ public final class Signal {
                         + GREEN * components[3 * column + 1]
                         + BLUE * components[3 * column + 2];
                 dots[row * width + column] = (float) coded;
+                tints.add(column, row, components[3 * column], components[3 * column + 2]);
                 double v = ranged(coded);
                 clipped += v > CLIPPED + AT_LIMIT ? 1 : 0;
                 black += v < BLACK - AT_LIMIT ? 1 : 0;
@@ -108,6 +113,66 @@ public final class Signal {
         Checks.within("y", "A point's place from the top", y, 0, 1, "");
         int side = side();
         return mean(first(x, width, side), first(y, height, side), side);
+    }
+
+    /** Red and blue of a still by squares of dots: of its colours no more is asked than that of points. */
+    private static final class Tints {
+
+        private final int grain;
+        private final int across;
+        private final double[] red;
+        private final double[] blue;
+        private final int[] counts;
+
+        Tints(int width, int height, int grain) {
+            this.grain = grain;
+            this.across = (width + grain - 1) / grain;
+            int all = across * ((height + grain - 1) / grain);
+            red = new double[all];
+            blue = new double[all];
+            counts = new int[all];
+        }
+
+        void add(int column, int row, double r, double b) {
+            int at = row / grain * across + column / grain;
+            red[at] += r;
+            blue[at] += b;
+            counts[at]++;
+        }
+
+        /** Means of red and blue over the squares that begin in a square of dots. */
+        double[] means(int left, int top, int right, int bottom) {
+            double r = 0;
+            double b = 0;
+            int counted = 0;
+            for (int row = top / grain; row <= (bottom - 1) / grain; row++) {
+                for (int column = left / grain; column <= (right - 1) / grain; column++) {
+                    r += red[row * across + column];
+                    b += blue[row * across + column];
+                    counted += counts[row * across + column];
+                }
+            }
+            return new double[] {r / counted, b / counted};
+        }
+    }
+
+    /**
+     * The colour of a point: of the same square as its signal, to an eighth of its side where a still is wider than 512 dots.
+     *
+     * @param x from the left edge, 0 to 1
+     * @param y from the upper edge, 0 to 1
+     * @return red, green and blue as coded, percent
+     */
+    public double[] colour(double x, double y) {
+        double v = percent(x, y) / PERCENT;
+        int side = side();
+        int left = first(x, width, side);
+        int top = first(y, height, side);
+        double[] means = tints.means(
+                Math.max(0, left), Math.max(0, top), Math.min(width, left + side), Math.min(height, top + side));
+        double red = ranged(means[0]);
+        double blue = ranged(means[1]);
+        return new double[] {PERCENT * red, PERCENT * (v - RED * red - BLUE * blue) / GREEN, PERCENT * blue};
     }
 
     private int side() {

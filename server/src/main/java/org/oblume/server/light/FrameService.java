@@ -6,7 +6,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -185,7 +187,7 @@ public class FrameService {
      */
     public record PredictedSpot(String on, @Nullable Double percent, boolean clipped) {}
 
-    /** What is predicted at points of a shot's frame: of the first mark its cheeks and what is behind it, and elsewhere what is there. */
+    /** What is predicted at points of a shot's frame: of a mark its cheeks and what is behind it, and elsewhere what is there. */
     public record PredictedSpots(
             @Nullable PredictedSpot lit,
             @Nullable PredictedSpot shadow,
@@ -195,10 +197,12 @@ public class FrameService {
     /**
      * A shot as it is recorded, at places of its frame; empty when its camera does not know yet what it sees.
      *
-     * @param places from the left and from the upper edge, 0 to 1, in turn
+     * @param face where a face is in the frame, from the left and from the upper edge, 0 to 1: the mark that is nearest to it is told of; the
+     *     first without one
+     * @param places likewise
      */
     @Transactional(readOnly = true)
-    public Optional<PredictedSpots> at(long shotId, List<double[]> places) {
+    public Optional<PredictedSpots> at(long shotId, double @Nullable [] face, List<double[]> places) {
         try {
             Prepared prepared = prepare(
                     shotId,
@@ -211,10 +215,11 @@ public class FrameService {
                             places.stream().map(p -> new FrameSpot(p[0], p[1])).toList()));
             List<FramePoint> points =
                     new FramePoints(prepared, prepared.lit.light().seen()).all();
+            String mark = mark(points, face);
             return Optional.of(new PredictedSpots(
-                    first(points, PointKind.LIT),
-                    first(points, PointKind.SHADOW),
-                    first(points, PointKind.BACKGROUND),
+                    of(points, PointKind.LIT, mark),
+                    of(points, PointKind.SHADOW, mark),
+                    of(points, PointKind.BACKGROUND, mark),
                     points.stream()
                             .filter(p -> p.kind() == PointKind.TOUCHED)
                             .map(FrameService::spot)
@@ -224,9 +229,21 @@ public class FrameService {
         }
     }
 
-    private static @Nullable PredictedSpot first(List<FramePoint> points, PointKind kind) {
+    /** Of the marks that are seen the nearest to a face. */
+    private static @Nullable String mark(List<FramePoint> points, double @Nullable [] face) {
         return points.stream()
-                .filter(p -> p.kind() == kind)
+                .filter(p -> p.mark() != null && (face == null || p.x() != null))
+                .min(Comparator.comparingDouble(p -> face == null || p.x() == null || p.y() == null
+                        ? 0
+                        : Math.hypot(p.x() - face[0], p.y() - face[1])))
+                .or(() -> points.stream().filter(p -> p.mark() != null).findFirst())
+                .map(FramePoint::mark)
+                .orElse(null);
+    }
+
+    private static @Nullable PredictedSpot of(List<FramePoint> points, PointKind kind, @Nullable String mark) {
+        return points.stream()
+                .filter(p -> p.kind() == kind && Objects.equals(p.mark(), mark))
                 .findFirst()
                 .map(FrameService::spot)
                 .orElse(null);

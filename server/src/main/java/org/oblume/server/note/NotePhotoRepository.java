@@ -33,4 +33,13 @@ interface NotePhotoRepository extends JpaRepository<NotePhotoEntity, Long> {
             where n.id = :id and n.shotId is not null
             """)
     Optional<ScenePhoto> one(long id);
+
+    @Query(
+            value =
+                    """
+                    select p.bytes from note n join note_photo p on p.note_id = n.id
+                    where n.shot_id = :shotId and n.taken_out_at is null and octet_length(p.bytes) = :length
+                    """,
+            nativeQuery = true)
+    List<byte[]> ofLength(long shotId, int length);
 }

@@ -3,6 +3,7 @@ package org.oblume.server.note;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
@@ -188,6 +189,12 @@ public class NoteService {
                                 clock.instant()),
                         photo)
                 .toNote(shot.card().slate(), of == null ? null : of.placement().name());
+    }
+
+    /** @param photo as it would be kept */
+    @Transactional(readOnly = true)
+    public boolean hasPhotograph(long shotId, byte[] photo) {
+        return photos.ofLength(shotId, photo.length).stream().anyMatch(kept -> Arrays.equals(kept, photo));
     }
 
     /** @return id of its note */

@@ -23,6 +23,7 @@ import org.oblume.server.metering.MeterService;
 import org.oblume.server.metering.MeterView;
 import org.oblume.server.proof.DiagnosisView;
 import org.oblume.server.proof.ProofService;
+import org.oblume.server.still.StillService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,11 +35,13 @@ class ProofPapers {
     private final MatchService matching;
     private final ProofService proof;
     private final MeterService meter;
+    private final StillService stills;
 
-    ProofPapers(MatchService matching, ProofService proof, MeterService meter) {
+    ProofPapers(MatchService matching, ProofService proof, MeterService meter, StillService stills) {
         this.matching = matching;
         this.proof = proof;
         this.meter = meter;
+        this.stills = stills;
     }
 
     Paper match(long sceneId, Papers.For reader) {
@@ -114,13 +117,20 @@ class ProofPapers {
 
     Paper verdict(long run, Papers.For reader) {
         MatchView.VerdictView verdict = matching.verdict(run);
-        return verdict(verdict, says(verdict), "verdict", lines(verdict, reader), reader);
+        return verdict(verdict, saidOf(verdict), "verdict", lines(verdict, reader), reader);
     }
 
     /** The verdict, with its lights as the rows. */
     Paper lights(long run, Papers.For reader) {
         MatchView.VerdictView verdict = matching.verdict(run);
-        return verdict(verdict, says(verdict), "lights", heads(verdict), reader);
+        return verdict(verdict, saidOf(verdict), "lights", heads(verdict), reader);
+    }
+
+    /** Beside what it is judged by: what the readings say, and the stills. */
+    private record Besides(@Nullable DiagnosisView says, @Nullable String stills) {}
+
+    private Besides saidOf(MatchView.VerdictView verdict) {
+        return new Besides(says(verdict), stills.saidOfRun(verdict.run().id()).orElse(null));
     }
 
     /** What the readings say; none for one that was signed before it was kept. */
@@ -173,11 +183,7 @@ class ProofPapers {
     }
 
     private static Paper verdict(
-            MatchView.VerdictView verdict,
-            @Nullable DiagnosisView says,
-            String name,
-            Sheet.Table rows,
-            Papers.For reader) {
+            MatchView.VerdictView verdict, Besides besides, String name, Sheet.Table rows, Papers.For reader) {
         List<Sheet.Part> parts = new ArrayList<>(List.of(
                 new Sheet.Say(verdict.match().title(), true),
                 new Sheet.Say(steps(verdict), false),
@@ -186,6 +192,10 @@ class ProofPapers {
         if (!verdict.match().added().isEmpty()) {
             parts.add(new Sheet.Say(added(verdict.match()), false));
         }
+        if (besides.stills != null) {
+            parts.add(new Sheet.Say("The stills, as they are marked today: " + besides.stills, false));
+        }
+        DiagnosisView says = besides.says;
         if (says != null) {
             parts.add(new Sheet.Say("What the readings say: " + says.said(), false));
             says.findings()

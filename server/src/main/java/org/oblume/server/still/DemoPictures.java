@@ -20,8 +20,8 @@ import org.springframework.core.io.support.ResourcePatternResolver;
 import org.springframework.stereotype.Component;
 
 /**
- * Stand-in pictures of the demo, once its scenes are in: photographs of one shot, drawn from its own plan, and two frames of its camera, made
- * from what is predicted.
+ * Stand-in pictures of the demo, once its scenes are in: photographs of one shot, drawn from its own plan, and of two shots of another a frame of the
+ * camera, made from what is predicted, and its dressing, drawn.
  */
 @Component
 @Profile("demo")
@@ -88,17 +88,26 @@ class DemoPictures implements ApplicationRunner {
             }
             for (Framed framed : FRAMES) {
                 if (framed.slate.equals(slate)) {
+                    stills.add(
+                            shot.id(),
+                            null,
+                            StillKind.DRESSING,
+                            "the counter, a stand-in",
+                            file("dressing-" + slate),
+                            "script supervisor");
                     keep(shot.id(), framed);
                 }
             }
         }
     }
 
+    private byte[] file(String name) throws IOException {
+        return files.getResource("classpath:demo/stills/%s.jpg".formatted(name)).getContentAsByteArray();
+    }
+
     private void keep(long shotId, Framed framed) throws IOException {
-        byte[] picture = files.getResource("classpath:demo/stills/%s.jpg".formatted(framed.slate))
-                .getContentAsByteArray();
         StillViews.StillHead still =
-                stills.add(shotId, null, StillKind.FRAME, framed.text + ", a stand-in", picture, "gaffer");
+                stills.add(shotId, null, StillKind.FRAME, framed.text + ", a stand-in", file(framed.slate), "gaffer");
         stills.say(still.id(), StillKind.FRAME, false, framed.points, still.version());
         if (framed.equals(FRAMES.get(0))) {
             stills.hold(still.id());

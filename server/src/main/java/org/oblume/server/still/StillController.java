@@ -13,6 +13,7 @@ import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
 import org.oblume.server.set.PictureFile;
 import org.oblume.server.still.StillViews.MarkedPoint;
+import org.oblume.server.still.StillViews.RunStill;
 import org.oblume.server.still.StillViews.SceneStills;
 import org.oblume.server.still.StillViews.StillHead;
 import org.oblume.server.still.StillViews.StillPair;
@@ -103,6 +104,12 @@ class StillController {
     @GetMapping("/stills/{first}/beside/{second}")
     StillPair beside(@PathVariable long first, @PathVariable long second) {
         return stills.beside(first, second);
+    }
+
+    /** A frame of a rebuild beside the recorded one. */
+    @GetMapping("/runs/{id}/still")
+    RunStill ofRun(@PathVariable long id) {
+        return stills.ofRun(id);
     }
 
     /** @param wide 200 for lists, else 1280 at most */

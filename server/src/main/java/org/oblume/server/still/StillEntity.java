@@ -37,10 +37,6 @@ class StillEntity extends IdentifiedEntity {
     /** Whether it is the one that the stills of its scene are held against. */
     private boolean reference;
 
-    /** Of the picture's bytes, as it is kept. */
-    @SuppressWarnings("UnusedVariable") // asked for by the repository
-    private String digest = "";
-
     @Version
     private @Nullable Long version;
 
@@ -51,10 +47,9 @@ class StillEntity extends IdentifiedEntity {
         this.shotId = shotId;
     }
 
-    StillEntity of(@Nullable Long run, StillKind what, String ofBytes) {
+    StillEntity of(@Nullable Long run, StillKind what) {
         runId = run;
         kind = what;
-        digest = ofBytes;
         return this;
     }
 

@@ -2,12 +2,9 @@ package org.oblume.server.still;
 
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface StillRepository extends JpaRepository<StillEntity, Long> {
 
     List<StillEntity> findByShotIdIn(Collection<Long> shotIds);
-
-    Optional<StillEntity> findFirstByShotIdAndDigest(long shotId, String digest);
 }

@@ -7,19 +7,25 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Tolerances;
 import org.oblume.core.exposure.ShippedCurve;
 import org.oblume.core.exposure.SignalCurve;
+import org.oblume.core.light.CameraFrame;
+import org.oblume.core.light.ShotLighting;
 import org.oblume.core.metering.MeterPlace;
 import org.oblume.core.picture.Isostops;
+import org.oblume.core.plot.White;
+import org.oblume.core.still.PatchWhite;
 import org.oblume.core.still.Signal;
 import org.oblume.core.still.StillFigure;
 import org.oblume.core.still.StillLines;
@@ -29,12 +35,14 @@ import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.light.FrameService;
 import org.oblume.server.light.FrameService.PredictedSpot;
+import org.oblume.server.light.FrameService.PredictedSpots;
 import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.note.NoteService;
 import org.oblume.server.note.ScenePhoto;
 import org.oblume.server.rebuild.RebuildService;
 import org.oblume.server.scene.PlacedPiece;
 import org.oblume.server.set.PictureFile;
+import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
@@ -44,10 +52,12 @@ import org.oblume.server.still.StillViews.MarkedPoint;
 import org.oblume.server.still.StillViews.PredictedAt;
 import org.oblume.server.still.StillViews.RatioRead;
 import org.oblume.server.still.StillViews.ReedStops;
+import org.oblume.server.still.StillViews.RunStill;
 import org.oblume.server.still.StillViews.StillHead;
 import org.oblume.server.still.StillViews.StillLine;
 import org.oblume.server.still.StillViews.StillPair;
 import org.oblume.server.still.StillViews.StillView;
+import org.oblume.server.still.StillViews.WhiteApart;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
@@ -65,6 +75,25 @@ public class StillService {
     private static final int SMALL_WIDE = 200;
     private static final int SHOWN_WIDE = 1280;
     private static final double TENTHS = 10;
+    /** Points that a line of readings has words for. */
+    private static final Map<String, String> TYPED = Map.of(
+            StillMatch.LIT,
+            "lit",
+            StillMatch.SHADOW,
+            "shadow",
+            MeterPlace.BACKGROUND.label(),
+            "background",
+            "window",
+            "window",
+            "hottest",
+            "hottest");
+    /** What else can be called out: words without figures. */
+    private static final Pattern CALLED = Pattern.compile("\\p{L}[\\p{L}' -]*");
+
+    private static final Set<String> OF_A_FACE =
+            Set.of(StillMatch.LIT, StillMatch.SHADOW, MeterPlace.BACKGROUND.label());
+    /** Part by which two shapes may differ and be one: dots are whole. */
+    private static final double SAME_SHAPE = 0.02;
     /** Dots of signals that are kept: two of 24 megapixels. */
     private static final long MOST_DOTS = 50_000_000;
 
@@ -170,16 +199,50 @@ public class StillService {
             rebuild.requireOpen(run, shotId);
         }
         PictureFile file = PictureFile.photo(bytes);
-        stills.findFirstByShotIdAndDigest(shotId, file.digest()).ifPresent(same -> {
-            if (exists(same)) {
-                throw new Refusal("This picture is among the stills of this shot already: it is not kept twice.");
-            }
-        });
+        if (notes.hasPhotograph(shotId, file.bytes())) {
+            throw new Refusal("This picture is among the stills of this shot already: it is not kept twice.");
+        }
         StillSmallEntity small = smallOf(file);
         long id = notes.addPhotograph(shotId, text, bytes, author);
         smalls.save(small.of(id));
-        stills.saveAndFlush(new StillEntity(id, shotId).of(run, kind, file.digest()));
+        StillEntity still = new StillEntity(id, shotId).of(run, kind);
+        if (run != null && kind == StillKind.FRAME) {
+            // the same camera in the same place: what is looked at is in the same places until somebody says otherwise
+            newest(shotId, null)
+                    .flatMap(recorded -> stills.findById(recorded.id()))
+                    .ifPresent(like -> still.say(kind, like.videoRange(), like.points()));
+        }
+        stills.saveAndFlush(still);
         return whole(id).head();
+    }
+
+    /** The newest frame of the camera of a shot: of a rebuild, or without one of the shot itself. */
+    private Optional<StillHead> newest(long shotId, @Nullable Long run) {
+        StoredScene record = records.shot(shotId).scene();
+        Map<Long, StillEntity> said = said(List.of(shotId));
+        return notes.photosOf(List.of(shotId)).stream()
+                .map(photo -> head(record, records.shot(shotId).shot(), photo, said.get(photo.id())))
+                .filter(head -> head.kind() == StillKind.FRAME && Objects.equals(head.run(), run))
+                .reduce((older, newer) -> newer);
+    }
+
+    /** A frame of a rebuild beside the recorded one. */
+    @Transactional(readOnly = true)
+    RunStill ofRun(long runId) {
+        long shotId = rebuild.built(runId).shot().id();
+        Optional<StillHead> recorded = newest(shotId, null);
+        Optional<StillHead> now = newest(shotId, runId);
+        return new RunStill(
+                recorded.orElse(null),
+                now.orElse(null),
+                recorded.flatMap(before -> now.map(after -> beside(before.id(), after.id())))
+                        .orElse(null));
+    }
+
+    /** What a frame of a rebuild says beside the recorded one; empty without both. */
+    @Transactional(readOnly = true)
+    public Optional<String> saidOfRun(long runId) {
+        return Optional.ofNullable(ofRun(runId).pair()).map(StillPair::said);
     }
 
     private static StillSmallEntity smallOf(PictureFile file) {
@@ -187,10 +250,6 @@ public class StillService {
                 file.bytes(),
                 file.turned(),
                 picture -> new StillSmallEntity(0, picture.small(SMALL_WIDE), picture.small(SHOWN_WIDE)));
-    }
-
-    private boolean exists(StillEntity still) {
-        return notes.photosOf(List.of(still.shotId())).stream().anyMatch(p -> p.id() == still.noteId());
     }
 
     /** A still and the scene that it is of. */
@@ -230,6 +289,7 @@ public class StillService {
         Looked looked = looked(still.head);
         Signal signal = looked.signal;
         List<StillFigure> points = figures(still, signal, curve);
+        Optional<PredictedSpots> predicted = predicted(still.head.shotId(), points);
         return new StillView(
                 still.head,
                 curve.label(),
@@ -246,8 +306,11 @@ public class StillService {
                 StillLines.of(signal, curve, looked.wide, 1).stream()
                         .map(StillService::line)
                         .toList(),
-                predicted(still.head.shotId(), points, curve),
-                still.head.kind() == StillKind.FRAME ? meterLine(points).orElse(null) : null);
+                predicted.stream()
+                        .flatMap(spots -> predicted(spots, points, curve).stream())
+                        .toList(),
+                still.head.kind() == StillKind.FRAME ? meterLine(points).orElse(null) : null,
+                predicted.map(spots -> shape(still.head)).orElse(null));
     }
 
     private static List<RatioRead> ratios(List<StillFigure> points, SignalCurve curve) {
@@ -284,26 +347,52 @@ public class StillService {
     }
 
     /** Cheeks and background are those of the face; any other point is looked up where it is in the picture. */
-    private List<PredictedAt> predicted(long shotId, List<StillFigure> points, SignalCurve curve) {
-        Set<String> face = Set.of(StillMatch.LIT, StillMatch.SHADOW, MeterPlace.BACKGROUND.label());
-        List<StillFigure> elsewhere =
-                points.stream().filter(p -> !face.contains(p.name())).toList();
+    private Optional<PredictedSpots> predicted(long shotId, List<StillFigure> points) {
         return frames.at(
-                        shotId,
-                        elsewhere.stream().map(p -> new double[] {p.x(), p.y()}).toList())
-                .map(spots -> points.stream()
-                        .flatMap(p -> {
-                            PredictedSpot spot = p.name().equals(StillMatch.LIT)
-                                    ? spots.lit()
-                                    : p.name().equals(StillMatch.SHADOW)
-                                            ? spots.shadow()
-                                            : face.contains(p.name())
-                                                    ? spots.background()
-                                                    : spots.elsewhere().get(elsewhere.indexOf(p));
-                            return Optional.ofNullable(spot).map(s -> at(p, s, curve)).stream();
-                        })
-                        .toList())
-                .orElse(List.of());
+                shotId,
+                points.stream()
+                        .filter(p -> OF_A_FACE.contains(p.name()))
+                        .findFirst()
+                        .map(StillService::place)
+                        .orElse(null),
+                elsewhere(points).stream().map(StillService::place).toList());
+    }
+
+    private static List<StillFigure> elsewhere(List<StillFigure> points) {
+        return points.stream().filter(p -> !OF_A_FACE.contains(p.name())).toList();
+    }
+
+    private static List<PredictedAt> predicted(PredictedSpots spots, List<StillFigure> points, SignalCurve curve) {
+        List<StillFigure> elsewhere = elsewhere(points);
+        return points.stream()
+                .flatMap(p -> {
+                    PredictedSpot spot = p.name().equals(StillMatch.LIT)
+                            ? spots.lit()
+                            : p.name().equals(StillMatch.SHADOW)
+                                    ? spots.shadow()
+                                    : OF_A_FACE.contains(p.name())
+                                            ? spots.background()
+                                            : spots.elsewhere().get(elsewhere.indexOf(p));
+                    return Optional.ofNullable(spot).map(s -> at(p, s, curve)).stream();
+                })
+                .toList();
+    }
+
+    /** What is said of a still that has another shape than what its camera frames. */
+    private static @Nullable String shape(StillHead still) {
+        double framed = 1 / CameraFrame.ASPECT;
+        double shape = still.widthPx() / still.heightPx();
+        return Math.abs(shape / framed - 1) < SAME_SHAPE
+                ? null
+                : String.format(
+                        Locale.ROOT,
+                        "This still is %.2f : 1 and its camera frames %.2f : 1: turned, cropped or of another camera. Its points are read as they are; what is predicted at other points than a face's is of other places.",
+                        shape,
+                        framed);
+    }
+
+    private static double[] place(StillFigure point) {
+        return new double[] {point.x(), point.y()};
     }
 
     private static PredictedAt at(StillFigure read, PredictedSpot spot, SignalCurve curve) {
@@ -315,13 +404,15 @@ public class StillService {
                 predicted == null || read.stops() == null || read.clipped() ? null : read.stops() - predicted);
     }
 
-    /** As it is typed where readings are. */
+    /** As it is typed where readings are; a place that has no name there is one of the crew's own. */
     private static Optional<String> meterLine(List<StillFigure> points) {
-        Map<String, String> words =
-                Map.of(StillMatch.LIT, "lit", StillMatch.SHADOW, "shadow", MeterPlace.BACKGROUND.label(), "background");
         String line = points.stream()
-                .filter(p -> words.containsKey(p.name()))
-                .map(p -> "%s %s".formatted(words.get(p.name()), Math.round(TENTHS * p.percent()) / TENTHS))
+                .filter(p ->
+                        TYPED.containsKey(p.name()) || CALLED.matcher(p.name()).matches())
+                .map(p -> "%s %s%%"
+                        .formatted(
+                                TYPED.getOrDefault(p.name(), "on the " + p.name()),
+                                Math.round(TENTHS * p.percent()) / TENTHS))
                 .collect(Collectors.joining(", "));
         return line.isEmpty() ? Optional.empty() : Optional.of(line);
     }
@@ -346,6 +437,9 @@ public class StillService {
             throw new EditConflict(
                     "Someone marked this still since you opened it. Nothing of yours was kept yet.",
                     whole(id).head());
+        }
+        if (still.runId() != null) {
+            rebuild.requireOpen(still.runId(), still.shotId());
         }
         stills.saveAndFlush(still.say(kind, videoRange, json.write(points)));
     }
@@ -377,6 +471,8 @@ public class StillService {
         List<StillFigure> there = figures(one, looked(one.head).signal, curve);
         List<StillFigure> here = figures(other, looked(other.head).signal, curve);
         StillMatch match = StillMatch.of(there, here, curve, tolerance);
+        Optional<PatchWhite> shift =
+                white(one, curve).flatMap(before -> white(other, curve).map(now -> now.from(before)));
         boolean counts = one.head.kind() == StillKind.FRAME && other.head.kind() == StillKind.FRAME;
         return new StillPair(
                 tolerance,
@@ -390,7 +486,19 @@ public class StillService {
                         .toList(),
                 apart(ratios(there, curve), ratios(here, curve)),
                 counts ? match.faceHolds().orElse(null) : null,
-                counts ? match.say() : "As seen, which is no reading. " + match.say());
+                counts ? match.say() : "As seen, which is no reading. " + match.say(),
+                shift.map(w -> new WhiteApart(w.mired(), w.duv(), w.holds(Tolerances.HOLD), w.say()))
+                        .orElse(null));
+    }
+
+    /** The light on the point that is named grey, from the white of its shot's camera. */
+    private Optional<PatchWhite> white(Whole still, SignalCurve curve) {
+        RecordedShot shot = records.shot(still.head.shotId());
+        White camera = ShotLighting.white(shot.record().placements(), shot.state());
+        return still.points.stream()
+                .filter(p -> p.name().equals(PatchWhite.NAME))
+                .findFirst()
+                .flatMap(p -> PatchWhite.of(looked(still.head).signal, p.x(), p.y(), curve, camera));
     }
 
     private static List<Double> apart(List<RatioRead> one, List<RatioRead> other) {

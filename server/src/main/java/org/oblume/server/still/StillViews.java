@@ -87,6 +87,7 @@ final class StillViews {
      * @param linesWide width that the lines are told in, dots
      * @param linesHigh height, likewise
      * @param line what a meter's line would be, or null for what is no frame of the camera
+     * @param shape what is said of a still that has another shape than what its camera frames, or null
      */
     record StillView(
             StillHead head,
@@ -103,7 +104,8 @@ final class StillViews {
             int linesHigh,
             List<StillLine> lines,
             List<PredictedAt> predicted,
-            @Nullable String line) {}
+            @Nullable String line,
+            @Nullable String shape) {}
 
     /**
      * A point that two stills have.
@@ -115,11 +117,40 @@ final class StillViews {
             String name, StillFigure first, StillFigure second, @Nullable Double apart, @Nullable Boolean holds) {}
 
     /**
+     * How far the white of a neutral patch is from that of the first still, from each camera's white.
+     *
+     * @param mired + is warmer
+     * @param duv + is greener
+     */
+    record WhiteApart(double mired, double duv, boolean holds, String say) {}
+
+    /**
      * @param tolerance stops to either side
      * @param ratioApart by each school, in the order of the ratios; none where one has none
      * @param holds whether the points of the face do; null while neither has any of them
      * @param say the verdict in a sentence
+     * @param white of the points “grey”, or null
      */
     record StillPair(
-            double tolerance, List<LikePoint> points, List<Double> ratioApart, @Nullable Boolean holds, String say) {}
+            double tolerance,
+            List<LikePoint> points,
+            List<Double> ratioApart,
+            @Nullable Boolean holds,
+            String say,
+            @Nullable WhiteApart white) {
+
+        /** All that is said. */
+        String said() {
+            return white == null ? say : "%s %s".formatted(say, white.say());
+        }
+    }
+
+    /**
+     * A frame of a rebuilt shot beside the one that is recorded of it.
+     *
+     * @param recorded newest frame of the camera that is of no rebuild, or null
+     * @param now newest of the rebuild, or null
+     * @param pair the second against the first; null without both
+     */
+    record RunStill(@Nullable StillHead recorded, @Nullable StillHead now, @Nullable StillPair pair) {}
 }

@@ -10,9 +10,13 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -242,5 +246,123 @@ class StillOverHttpTest {
         assertThat(api.put("/api/stills/" + id, said.formatted("{\"name\":\"a\",\"x\":1.2,\"y\":0}"), version)
                         .status())
                 .isEqualTo(400);
+    }
+
+    @Test
+    void aPhotographOfTheLogIsNotPutInAmongTheStillsAgain() throws IOException {
+        byte[] picture = columns("jpeg", 21, 63);
+        assertThat(api.upload("/api/shots/%d/photos?text=log".formatted(close), picture)
+                        .status())
+                .isEqualTo(201);
+        assertThat(add(close, "PHOTOGRAPH", picture).detail()).contains("already");
+    }
+
+    /** By the curve and divided; a third of a stop at a cheek is told. */
+    @ParameterizedTest
+    @CsvSource({"42, 15, true", "40, 14, true", "46, 10, false"})
+    void aWideAndMediumsKeepFiveToOne(double lit, double shadow, boolean holds) throws IOException {
+        long reference = frame(wide, 42, 15, 30);
+        long medium = frame(close, lit, shadow, 30.5);
+        JsonNode pair =
+                api.get("/api/stills/%d/beside/%d".formatted(reference, medium)).body();
+        assertThat(pair.get("holds").asBoolean()).isEqualTo(holds);
+        assertThat(pair.get("ratioApart")).hasSize(2);
+        assertThat(pair.get("say").asText()).startsWith(holds ? "The face holds" : "The face does not hold");
+    }
+
+    @Test
+    void aFrameOfARebuildIsHeldAgainstTheRecordedOneByTheSamePoints() throws IOException, InterruptedException {
+        long recorded = frame(wide, 47, 17, 24);
+        long run = api.post(
+                        "/api/shots/%d/runs".formatted(wide), "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}")
+                .body()
+                .at("/run/id")
+                .asLong();
+        assertThat(api.get("/api/runs/%d/still".formatted(run)).body().has("now"))
+                .isFalse();
+        assertThat(api.upload("/api/shots/%d/stills?kind=FRAME&run=%d".formatted(wide, run), columns("png", 47, 12, 24))
+                        .status())
+                .isEqualTo(201);
+        JsonNode still = api.get("/api/runs/%d/still".formatted(run)).body();
+        assertThat(still.at("/recorded/id").asLong()).isEqualTo(recorded);
+        assertThat(still.at("/now/run").asLong()).isEqualTo(run);
+        assertThat(still.at("/pair/points")).hasSize(3);
+        assertThat(still.at("/pair/say").asText()).contains("The face does not hold", "Shadow cheek is", "under");
+        try (PDDocument paper = Loader.loadPDF(api.file("/api/runs/%d/paper/verdict.pdf".formatted(run)))) {
+            assertThat(new PDFTextStripper().getText(paper))
+                    .contains("The stills, as they are marked today: The face does not hold");
+        }
+    }
+
+    /** Grey through the wide's white, and warmer in the close shot. */
+    @Test
+    void aPointNamedGreyTellsHowFarTheWhiteIsOff() throws IOException {
+        long before = add(wide, "FRAME", card(100, 100, 100)).body().get("id").asLong();
+        long after = add(close, "FRAME", card(112, 100, 84)).body().get("id").asLong();
+        for (long id : new long[] {before, after}) {
+            assertThat(api.put(
+                                    "/api/stills/" + id,
+                                    "{\"kind\":\"FRAME\",\"videoRange\":false,\"points\":[{\"name\":\"grey\",\"x\":0.5,\"y\":0.5}]}",
+                                    1L)
+                            .status())
+                    .isEqualTo(200);
+        }
+        JsonNode white = api.get("/api/stills/%d/beside/%d".formatted(before, after))
+                .body()
+                .get("white");
+        assertThat(white.get("mired").asDouble()).isGreaterThan(12);
+        assertThat(white.get("holds").asBoolean()).isFalse();
+        assertThat(white.get("say").asText()).contains("mired warmer");
+    }
+
+    private static byte[] card(int red, int green, int blue) throws IOException {
+        BufferedImage image = new BufferedImage(640, 360, BufferedImage.TYPE_INT_RGB);
+        Graphics2D pen = image.createGraphics();
+        pen.setColor(new Color(red, green, blue));
+        pen.fillRect(0, 0, 640, 360);
+        pen.dispose();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        return out.toByteArray();
+    }
+
+    @Test
+    void aStillOfAnotherShapeIsReadAndToldToBeOne() throws IOException {
+        BufferedImage square = new BufferedImage(400, 400, BufferedImage.TYPE_BYTE_GRAY);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(square, "png", out);
+        long id = add(wide, "FRAME", out.toByteArray()).body().get("id").asLong();
+        assertThat(api.get("/api/stills/" + id).body().get("shape").asText()).contains("1.00 : 1", "1.78 : 1");
+        assertThat(api.get("/api/stills/" + frame(wide, 47, 17)).body().has("shape"))
+                .isFalse();
+    }
+
+    @Test
+    void aPictureOfAHundredMegapixelsIsRefusedByItsSize() throws IOException {
+        byte[] large = columns("png", 5, 6);
+        ByteBuffer.wrap(large).putInt(16, 10_000).putInt(20, 10_000);
+        Answer refused = add(wide, "FRAME", large);
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.detail()).contains("100", "megapixels");
+    }
+
+    @Test
+    void whatTheMonitorReadsInAPlaceOfTheCrewsOwnCanBeKeptAsAReading() throws IOException {
+        long id =
+                add(wide, "FRAME", columns("png", 47, 17, 24)).body().get("id").asLong();
+        JsonNode said = api.put(
+                        "/api/stills/" + id,
+                        "{\"kind\":\"FRAME\",\"videoRange\":false,\"points\":[%s,%s,%s]}"
+                                .formatted(
+                                        "{\"name\":\"lit cheek\",\"x\":0.1,\"y\":0.5}",
+                                        "{\"name\":\"papers\",\"x\":0.9,\"y\":0.5}",
+                                        "{\"name\":\"point 3\",\"x\":0.5,\"y\":0.5}"),
+                        1L)
+                .body();
+        assertThat(said.get("line").asText()).matches("lit 47[.0-9]*%, on the papers 2[34][.0-9]*%");
+        Answer kept = api.post(
+                "/api/shots/%d/readings".formatted(wide),
+                "{\"line\":\"%s\",\"sure\":false}".formatted(said.get("line").asText()));
+        assertThat(kept.status()).as(kept.detail()).isLessThan(300);
     }
 }
