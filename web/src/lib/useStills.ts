@@ -55,7 +55,7 @@ export function useStills(shotId: () => number, sceneId: () => number | undefine
   function say(of: StillSeen, said: { kind?: StillKind; videoRange?: boolean; points?: MarkedPoint[] }) {
     const { id, kind, videoRange, version } = of.head
     const params = { path: { id }, header: onVersion(version) }
-    const body = { kind, videoRange, points: pointsOf(of), ...said }
+    const body = { kind, videoRange, ...said }
     void submit(async () => {
       await answer(api.PUT('/api/stills/{id}', { params, body }))
       await outdate({ topics: ['NOTES'] })

@@ -23,6 +23,13 @@ describe('stills', () => {
     expect(referenceOf([wide, { ...close, kind: 'WARDROBE' }], { ...close, kind: 'WARDROBE' })).toBeUndefined()
   })
 
+  it('is, of a rebuild, held against the recorded one of its shot, whatever the reference is', () => {
+    const [reference, older, recorded] = [still(1, 1, { reference: true }), still(2, 3), still(3, 3)]
+    const [rebuilt, another] = [still(4, 3, { run: 9 }), still(5, 3, { run: 8 })]
+    expect(referenceOf([reference, older, recorded, another, rebuilt], rebuilt)?.id).toBe(3)
+    expect(referenceOf([reference, another, rebuilt], rebuilt)?.id).toBe(1)
+  })
+
   it('stands a reed on the scale, and what is beyond it at its end', () => {
     expect(reedY(2)).toBe(0)
     expect(reedY(0) - reedY(1)).toBe(reedY(-1) - reedY(0))

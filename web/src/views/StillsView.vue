@@ -127,6 +127,7 @@ const actions = computed((): Action[] => (may.value ? [{ name: 'Add stills…', 
             @choose="chosen = $event"
           />
         </div>
+        <p v-else-if="shown && !problem" class="m-auto p-8 text-quiet" role="status">Reading the picture…</p>
         <p v-else-if="!problem" class="m-auto p-8 text-center text-quiet">
           No still of {{ slate }} yet. Put in a frame of the camera: its cheeks are read, and held against the wide.
         </p>

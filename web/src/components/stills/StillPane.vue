@@ -99,7 +99,7 @@ const share = (part: number) => (part > 0 && part < 0.001 ? 'under 0.1 %' : `${f
         >
       </p>
       <p v-if="still.shape" class="flex gap-2"><WedgeMark class="mt-1" />{{ still.shape }}</p>
-      <p v-if="isRead(still.head.kind)" class="text-small text-quiet">
+      <p v-if="still.hottest && still.darkest" class="text-small text-quiet">
         Clipped (hatched): {{ share(still.clippedShare) }} of the picture{{ partsOf(true) }}. Near black (dotted):
         {{ share(still.blackShare) }}{{ partsOf(false) }}. Hottest {{ fixed(still.hottest.percent, 0) }} %, darkest
         {{ fixed(still.darkest.percent, 0) }} %.

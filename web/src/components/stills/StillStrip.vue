@@ -38,6 +38,7 @@ const shots = computed(() => {
           >
             <img :src="`/api/stills/${s.id}/picture?wide=200`" alt="" loading="lazy" draggable="false" />
           </button>
+          <span v-if="s.run" class="of">of a rebuild</span>
           <span v-if="s.id === against" class="word">held against</span>
           <button v-else-if="s.id !== shown" class="word" @click="$emit('hold', s.id)">hold against</button>
           <span v-else class="word">shown</span>
@@ -64,6 +65,7 @@ ul {
   gap: 4px;
 }
 li {
+  position: relative;
   width: 88px;
   border-top: 2px solid transparent;
 }
@@ -76,6 +78,14 @@ img {
   height: 50px;
   object-fit: contain;
   background: #08090a;
+}
+.of {
+  position: absolute;
+  inset: 34px 0 auto;
+  padding: 0 3px;
+  font-size: var(--text-fine);
+  color: #fff;
+  background: rgb(8 9 10 / 70%);
 }
 .word {
   display: block;

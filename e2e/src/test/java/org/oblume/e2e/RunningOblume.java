@@ -88,6 +88,14 @@ final class RunningOblume implements AutoCloseable {
                 "--server.port=" + freePort());
     }
 
+    /** The most memory that its process had so far, as Linux counts it. */
+    long mostMemoryMb() throws IOException {
+        return Files.readAllLines(Path.of("/proc/%d/status".formatted(process.pid()))).stream()
+                .filter(line -> line.startsWith("VmHWM:"))
+                .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")) / 1024)
+                .sum();
+    }
+
     static int freePort() {
         try (ServerSocket any = new ServerSocket(0)) {
             return any.getLocalPort();

@@ -8,12 +8,14 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
 
 /** Frames that were shot, laid beside one another. */
 class StillsIT {
@@ -103,6 +105,57 @@ class StillsIT {
         gaffer.seeText("1 wait");
         gaffer.network(true);
         gaffer.see("[aria-label='Still of 4E']");
+    }
+
+    @Test
+    void dressingIsFoundByItsKindAndLaidBesideThatOfAnotherShot() throws Exception {
+        gaffer.open("/shots/%d/stills".formatted(person.shot("4A")));
+        gaffer.seeText("the reference");
+        gaffer.choose("Which stills", "set dressing");
+        gaffer.see("[aria-label^='set dressing of 4C']").click();
+        gaffer.seeText("Nothing is read off it");
+        gaffer.see("[aria-label='Still of 4A']");
+        gaffer.press("Flick");
+        gaffer.seeText("Back to 4C");
+        gaffer.gone("table.points");
+    }
+
+    /** Where a rebuild ends its light is laid beside the recorded one. */
+    @Test
+    void aRebuildEndsWithAFrameBesideTheRecordedOne() throws Exception {
+        long run = person.post(
+                        "/api/shots/%d/runs".formatted(person.shot("4C")),
+                        "{\"name\":\"Day 4\",\"pairs\":[],\"mirrored\":false}")
+                .at("/run/id")
+                .asLong();
+        gaffer.open("/runs/%d/verdict".formatted(run));
+        gaffer.seeText("Put in a frame of the rebuilt light");
+        gaffer.press("Put in a frame…");
+        gaffer.upload("input[type=file]", columns("rebuilt.png", 46, 30, 10));
+        gaffer.press("Put in");
+        gaffer.gone("[role=dialog]");
+        gaffer.see("[aria-label='The picture'] li:nth-child(2) img");
+        gaffer.seeText("look that they lie on the face");
+        gaffer.pressCss("[aria-label='The picture'] a");
+        gaffer.seeText("The face does not hold");
+        for (String point : List.of("lit cheek", "shadow cheek", "wall")) {
+            gaffer.see("table.points [aria-label='Let go of %s']".formatted(point));
+        }
+    }
+
+    /** On the Bench a still is read that is kept nowhere. */
+    @Test
+    void aStillIsReadOnTheBenchAndItsRatioTold() throws Exception {
+        gaffer.open("/bench/still");
+        gaffer.upload("input[type=file]", columns("bench.png", 47, 16));
+        String keys = Keys.chord(Keys.ARROW_LEFT, Keys.ARROW_LEFT, Keys.ARROW_LEFT);
+        WebElement picture = gaffer.see("button.over");
+        picture.sendKeys(keys, Keys.ENTER, Keys.ARROW_RIGHT.toString().repeat(9), Keys.ENTER);
+        gaffer.seeText("lit cheek to shadow cheek 5.");
+        assertThat(gaffer.text("[data-found=still]")).contains("47.", "16.");
+        gaffer.press("BT.709");
+        gaffer.pressCss("[role=option]:last-child");
+        gaffer.seeText("lit cheek to shadow cheek 2.9:1");
     }
 
     @Test

@@ -48,8 +48,11 @@ class StillController {
         this.stills = stills;
     }
 
-    /** @param videoRange whether 16 of 255 is black and 235 white */
-    record StillSaid(StillKind kind, boolean videoRange, List<MarkedPoint> points) {}
+    /**
+     * @param videoRange whether 16 of 255 is black and 235 white
+     * @param points null leaves them as they are
+     */
+    record StillSaid(StillKind kind, boolean videoRange, @Nullable List<MarkedPoint> points) {}
 
     @GetMapping("/scenes/{sceneId}/stills")
     SceneStills ofScene(@PathVariable long sceneId) {

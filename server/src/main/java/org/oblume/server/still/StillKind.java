@@ -9,5 +9,10 @@ public enum StillKind {
     /** Of how the set is dressed. */
     DRESSING,
     /** Of what the people wear. */
-    WARDROBE
+    WARDROBE;
+
+    /** Whether figures are read off it; the others are looked at. */
+    boolean isRead() {
+        return this == FRAME || this == PHOTOGRAPH;
+    }
 }

@@ -286,6 +286,9 @@ public class StillService {
     StillView view(long id) {
         Whole still = whole(id);
         SignalCurve curve = monitor.curve(still.sceneId);
+        if (!still.head.kind().isRead()) {
+            return StillView.lookedAt(still.head, curve.label(), LINES_WIDE);
+        }
         Looked looked = looked(still.head);
         Signal signal = looked.signal;
         List<StillFigure> points = figures(still, signal, curve);
@@ -418,7 +421,23 @@ public class StillService {
     }
 
     /** @throws EditConflict when somebody else said more of it since that version */
-    void say(long id, StillKind kind, boolean videoRange, List<MarkedPoint> points, long version) {
+    void say(long id, StillKind kind, boolean videoRange, @Nullable List<MarkedPoint> points, long version) {
+        if (points != null) {
+            check(points);
+        }
+        StillEntity still = entity(id);
+        if (still.version() != version) {
+            throw new EditConflict(
+                    "Someone marked this still since you opened it. Nothing of yours was kept yet.",
+                    whole(id).head());
+        }
+        if (still.runId() != null) {
+            rebuild.requireOpen(still.runId(), still.shotId());
+        }
+        stills.saveAndFlush(still.say(kind, videoRange, points == null ? still.points() : json.write(points)));
+    }
+
+    private static void check(List<MarkedPoint> points) {
         if (points.size() > MOST_POINTS) {
             throw new Refusal("points", "%d points are marked in a still: let go of one first.".formatted(MOST_POINTS));
         }
@@ -432,16 +451,6 @@ public class StillService {
                         "points", "There is a point “%s” already: give it another name.".formatted(point.name()));
             }
         }
-        StillEntity still = entity(id);
-        if (still.version() != version) {
-            throw new EditConflict(
-                    "Someone marked this still since you opened it. Nothing of yours was kept yet.",
-                    whole(id).head());
-        }
-        if (still.runId() != null) {
-            rebuild.requireOpen(still.runId(), still.shotId());
-        }
-        stills.saveAndFlush(still.say(kind, videoRange, json.write(points)));
     }
 
     private StillEntity entity(long id) {
@@ -465,6 +474,9 @@ public class StillService {
         Whole other = whole(second);
         if (one.sceneId != other.sceneId) {
             throw new Refusal("Stills of one scene are laid side by side: choose another.");
+        }
+        if (!one.head.kind().isRead() || !other.head.kind().isRead()) {
+            return new StillPair(0, List.of(), List.of(), null, "Lay them side by side and flick.", null);
         }
         SignalCurve curve = monitor.curve(one.sceneId);
         double tolerance = Objects.requireNonNull(Tolerances.HOLD.of().get(Aspect.EXPOSURE));

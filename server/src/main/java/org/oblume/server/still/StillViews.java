@@ -79,7 +79,7 @@ final class StillViews {
     record PredictedAt(String name, String on, @Nullable Double percent, @Nullable Double apart) {}
 
     /**
-     * A still and what is read off it.
+     * A still and what is read off it: of what is only looked at nothing.
      *
      * @param curve name of what it is read through
      * @param ratios of the points “lit cheek” and “shadow cheek”, by each school; none without them
@@ -94,8 +94,8 @@ final class StillViews {
             String curve,
             List<StillFigure> points,
             List<RatioRead> ratios,
-            FoundSpot hottest,
-            FoundSpot darkest,
+            @Nullable FoundSpot hottest,
+            @Nullable FoundSpot darkest,
             double clippedShare,
             double blackShare,
             List<StillPart> parts,
@@ -105,7 +105,28 @@ final class StillViews {
             List<StillLine> lines,
             List<PredictedAt> predicted,
             @Nullable String line,
-            @Nullable String shape) {}
+            @Nullable String shape) {
+
+        static StillView lookedAt(StillHead head, String curve, int wide) {
+            return new StillView(
+                    head,
+                    curve,
+                    List.of(),
+                    List.of(),
+                    null,
+                    null,
+                    0,
+                    0,
+                    List.of(),
+                    List.of(),
+                    wide,
+                    (int) Math.round(wide * head.heightPx() / head.widthPx()),
+                    List.of(),
+                    List.of(),
+                    null,
+                    null);
+        }
+    }
 
     /**
      * A point that two stills have.

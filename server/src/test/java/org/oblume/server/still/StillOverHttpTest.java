@@ -151,6 +151,19 @@ class StillOverHttpTest {
     }
 
     @Test
+    void offDressingNothingIsReadAndSaidToBeAFrameAgainItHasItsPoints() throws IOException {
+        long id = frame(wide, 40, 20);
+        long version = api.get("/api/stills/" + id).body().at("/head/version").asLong();
+        JsonNode looked = api.put("/api/stills/" + id, "{\"kind\":\"DRESSING\",\"videoRange\":false}", version)
+                .body();
+        assertThat(looked.get("points")).isEmpty();
+        assertThat(looked.has("hottest")).isFalse();
+        JsonNode again = api.put("/api/stills/" + id, "{\"kind\":\"FRAME\",\"videoRange\":false}", version + 1)
+                .body();
+        assertThat(again.get("points")).hasSize(3);
+    }
+
+    @Test
     void oneStillOfASceneIsTheReference() throws IOException {
         long one = frame(wide, 40, 20);
         long other = frame(wide, 41, 20);
