@@ -1,0 +1,62 @@
+package org.oblume.core.day;
+
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+
+/**
+ * A time of a shooting day, which may go on past midnight.
+ *
+ * @param minutes after the midnight before the call, 0 to 2880
+ */
+public record TimeOfDay(double minutes) implements Comparable<TimeOfDay> {
+
+    private static final int HOUR = 60;
+    private static final int DAY = 24 * HOUR;
+    private static final Pattern WRITTEN = Pattern.compile("([01]\\d|2[0-3]):([0-5]\\d)");
+
+    public TimeOfDay {
+        Checks.within("A time of the day", minutes, 0, 2 * DAY, " min");
+    }
+
+    /**
+     * Reads {@code 08:00}.
+     *
+     * @param field that a refusal names
+     * @throws Refusal when it is no time from 00:00 to 23:59
+     */
+    public static TimeOfDay parse(String field, String text) {
+        Matcher written = WRITTEN.matcher(text);
+        if (!written.matches()) {
+            throw new Refusal(field, "“%s” is no time: write it as 08:00, from 00:00 to 23:59.".formatted(text));
+        }
+        return new TimeOfDay(HOUR * Integer.parseInt(written.group(1)) + Integer.parseInt(written.group(2)));
+    }
+
+    /** This, on the day after when it would be before the start of the day. */
+    public TimeOfDay notBefore(TimeOfDay start) {
+        return minutes < start.minutes && minutes < DAY ? new TimeOfDay(minutes + DAY) : this;
+    }
+
+    /** So many minutes later. */
+    public TimeOfDay plus(double more) {
+        return new TimeOfDay(Math.min(2 * DAY, minutes + more));
+    }
+
+    /** Minutes from another to this. */
+    public double minus(TimeOfDay other) {
+        return minutes - other.minutes;
+    }
+
+    /** {@code 08:00}, to the minute; a time of the next day likewise. */
+    public String print() {
+        int whole = (int) Math.round(minutes);
+        return "%02d:%02d".formatted(whole / HOUR % 24, whole % HOUR);
+    }
+
+    @Override
+    public int compareTo(TimeOfDay other) {
+        return Double.compare(minutes, other.minutes);
+    }
+}
