@@ -128,7 +128,7 @@ public record Schedule(List<Slot> slots, List<TakenPause> pauses) {
         }
         return shot.light().stream()
                 .map(span -> span.begin(at, shot.shootMin()))
-                .filter(begin -> begin != null)
+                .filter(begin -> begin != null && begin < frame.wrap().minutes()) // nobody waits past the wrap
                 .min(Double::compare)
                 .map(begin -> new Takes(begin, true))
                 .orElse(new Takes(at, false));
@@ -140,6 +140,6 @@ public record Schedule(List<Slot> slots, List<TakenPause> pauses) {
     }
 
     private static TimeOfDay time(double minutes) {
-        return new TimeOfDay(Math.min(2880, minutes));
+        return new TimeOfDay(Math.min(TimeOfDay.LATEST_MIN, minutes));
     }
 }

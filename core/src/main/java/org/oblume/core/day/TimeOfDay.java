@@ -14,10 +14,13 @@ public record TimeOfDay(double minutes) implements Comparable<TimeOfDay> {
 
     private static final int HOUR = 60;
     private static final int DAY = 24 * HOUR;
+    /** The end of the day after. */
+    public static final double LATEST_MIN = 2 * DAY;
+
     private static final Pattern WRITTEN = Pattern.compile("([01]\\d|2[0-3]):([0-5]\\d)");
 
     public TimeOfDay {
-        Checks.within("A time of the day", minutes, 0, 2 * DAY, " min");
+        Checks.within("A time of the day", minutes, 0, LATEST_MIN, " min");
     }
 
     /**
@@ -41,7 +44,7 @@ public record TimeOfDay(double minutes) implements Comparable<TimeOfDay> {
 
     /** So many minutes later. */
     public TimeOfDay plus(double more) {
-        return new TimeOfDay(Math.min(2 * DAY, minutes + more));
+        return new TimeOfDay(Math.min(LATEST_MIN, minutes + more));
     }
 
     /** Minutes from another to this. */

@@ -121,6 +121,15 @@ class ScheduleTest {
     }
 
     @Test
+    void nobodyWaitsPastTheWrap() {
+        DayShot dusk = new DayShot(
+                "17A", 30, 20, List.of(new LightSpan(new TimeOfDay(1920), new TimeOfDay(2000))), true, null, Map.of());
+        Schedule.Slot slot = Schedule.of(day(null), List.of(dusk)).slots().get(0);
+        assertThat(slot.inItsLight()).isFalse();
+        assertThat(slot.waitsMin()).isZero();
+    }
+
+    @Test
     void aShotThatNeedsALightThatNeverComesIsInNone() {
         DayShot night = new DayShot("22A", 30, 40, List.of(), true, null, Map.of());
         assertThat(Schedule.of(day(null), List.of(night)).slots().get(0).inItsLight())

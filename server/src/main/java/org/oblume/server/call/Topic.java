@@ -6,6 +6,8 @@ public enum Topic {
     BOOK,
     /** What is recorded of a shot: values, and what is placed. */
     RECORD,
+    /** Shooting days, the order of their shots, and what a shot needs of its day. */
+    DAYS,
     /** Saved looks. */
     LOOKS,
     /** The drawing of a set. */

@@ -193,7 +193,13 @@ public class CompareService {
     }
 
     private JobTimes tempo(ComparedStates.NamedState side) {
-        return Optional.ofNullable(productions.tempo(side.record().scene().productionId()))
+        return times(side.record().scene().productionId());
+    }
+
+    /** How fast the crew of a production is. */
+    @Transactional(readOnly = true)
+    public JobTimes times(long productionId) {
+        return Optional.ofNullable(productions.tempo(productionId))
                 .map(t -> json.read(t, JobTimes.class))
                 .orElse(JobTimes.USUAL);
     }

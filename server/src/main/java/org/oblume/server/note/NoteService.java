@@ -67,6 +67,14 @@ public class NoteService {
     /** @param number of the take, from 1; null for the next */
     record TakeCard(@Nullable Integer number, @Nullable String note, boolean circled) {}
 
+    /** When the first take of each shot was written down from one time until another; a shot without one is left out. */
+    @Transactional(readOnly = true)
+    public Map<Long, Instant> firstTakes(Collection<Long> shotIds, Instant from, Instant until) {
+        return takes.findByShotIdIn(shotIds).stream()
+                .filter(t -> !t.at().isBefore(from) && t.at().isBefore(until))
+                .collect(Collectors.toMap(TakeEntity::shotId, TakeEntity::at, (a, b) -> a.isBefore(b) ? a : b));
+    }
+
     @Transactional(readOnly = true)
     List<Take> takes(long shotId) {
         return takes.findByShotIdOrderByNumber(shotId).stream()

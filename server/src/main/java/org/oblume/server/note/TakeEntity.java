@@ -52,6 +52,10 @@ class TakeEntity extends IdentifiedEntity {
         return shotId;
     }
 
+    Instant at() {
+        return at;
+    }
+
     Take toTake() {
         return new Take(id == null ? 0 : id, number, note, circled, author, at, version);
     }

@@ -1,0 +1,93 @@
+package org.oblume.server.day;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.day.DayFrame;
+import org.oblume.core.day.Pause;
+import org.oblume.core.day.TimeOfDay;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+
+/**
+ * What is said of a shooting day.
+ *
+ * @param date or null while it is not known
+ * @param unit main, second; as the crew calls it
+ * @param place where it is, in words
+ * @param zone of its clock, as IANA names it, or null for that of this machine
+ * @param call when the crew begins, 08:00
+ * @param wrap when work stops; a time before the call is of the next day
+ * @param leastMinutes that a changeover takes at least
+ */
+public record DayCard(
+        @Nullable LocalDate date,
+        String unit,
+        String place,
+        @Nullable String zone,
+        String call,
+        String wrap,
+        double leastMinutes,
+        List<DayPause> pauses) {
+
+    /** Of a day of which nothing was said. */
+    static final DayCard USUAL = new DayCard(
+            null,
+            "main",
+            "",
+            null,
+            "08:00",
+            "18:00",
+            DayFrame.USUAL_LEAST_MIN,
+            List.of(new DayPause("12:00", "14:00", 45)));
+
+    private static final int LONGEST = 80;
+    private static final int MOST_PAUSES = 6;
+
+    /** A meal: it begins between two times. */
+    public record DayPause(String after, String before, double minutes) {}
+
+    public DayCard {
+        unit = Checks.text("The unit", unit, LONGEST);
+        place = place.strip();
+        if (place.length() > LONGEST) {
+            throw new Refusal("place", "Keep the place to %d characters.".formatted(LONGEST));
+        }
+        if (zone != null && !ZoneId.getAvailableZoneIds().contains(zone)) {
+            throw new Refusal("zone", "“%s” is no time zone: write it as Europe/Lisbon.".formatted(zone));
+        }
+        if (pauses.size() > MOST_PAUSES) {
+            throw new Refusal("pauses", "A day has %d pauses at most.".formatted(MOST_PAUSES));
+        }
+        pauses = List.copyOf(pauses);
+        frame(call, wrap, leastMinutes, pauses, null);
+    }
+
+    /** @param now while it runs, or null */
+    DayFrame frame(@Nullable TimeOfDay now) {
+        return frame(call, wrap, leastMinutes, pauses, now);
+    }
+
+    private static DayFrame frame(
+            String call, String wrap, double least, List<DayPause> pauses, @Nullable TimeOfDay now) {
+        TimeOfDay start = TimeOfDay.parse("call", call);
+        return new DayFrame(
+                start,
+                TimeOfDay.parse("wrap", wrap).notBefore(start),
+                least,
+                pauses.stream()
+                        .map(p -> new Pause(
+                                TimeOfDay.parse("pauses", p.after).notBefore(start),
+                                TimeOfDay.parse("pauses", p.before).notBefore(start),
+                                p.minutes))
+                        .toList(),
+                now);
+    }
+
+    /** @throws DateTimeException never: a zone that is none was refused */
+    ZoneId clock() {
+        return zone == null ? ZoneId.systemDefault() : ZoneId.of(zone);
+    }
+}
