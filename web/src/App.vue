@@ -66,6 +66,7 @@ const NAMES: Record<string, string> = {
   bench: 'Bench',
   carry: 'Carry board',
   compare: 'Compare',
+  day: 'Day',
   join: 'Invitation',
   light: 'Light',
   log: 'Log',

@@ -7,6 +7,7 @@ const views = {
   BookView: () => import('./views/BookView.vue'),
   CarryView: () => import('./views/CarryView.vue'),
   CompareView: () => import('./views/CompareView.vue'),
+  DayView: () => import('./views/DayView.vue'),
   DrillView: () => import('./views/DrillView.vue'),
   FrameView: () => import('./views/FrameView.vue'),
   JoinView: () => import('./views/JoinView.vue'),
@@ -37,6 +38,12 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'book', component: views.BookView },
+    {
+      path: '/productions/:production(\\d+)/days/:number(\\d+)',
+      name: 'day',
+      component: views.DayView,
+      props: (r) => ({ productionId: Number(r.params.production), number: Number(r.params.number) }),
+    },
     {
       path: '/shots/:id(\\d+)/plot',
       name: 'plot',

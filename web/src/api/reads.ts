@@ -38,6 +38,14 @@ const JUDGED = ['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'] as const
 
 /** All that is read and shown for longer than a dialog is open: by which call, and what makes it out of date. */
 export const READS = {
+  day: read(
+    ['DAYS', 'BOOK', 'RECORD', 'SET', 'MOVES', 'TAKES'],
+    (path: { productionId: number; number: number }, way) =>
+      answer(api.GET('/api/productions/{productionId}/days/{number}', { ...way, params: { path } })),
+  ),
+  days: read(['DAYS', 'BOOK'], (path: { productionId: number }, way) =>
+    answer(api.GET('/api/productions/{productionId}/days', { ...way, params: { path } })),
+  ),
   archive: read(['ARCHIVE'], (_: object, way) => answer(api.GET('/api/archive', { ...way, ...ONLY_NOW }))),
   board: read(['RECORD', 'BOOK', 'LOOKS', 'SET'], ({ sceneId }: OfScene, way) =>
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),

@@ -1,6 +1,7 @@
 import { onScopeDispose, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import { answer, api, ApiError } from '@/api/client'
 import type { FrameQuestion, FrameStep, PredictedFrame } from '@/api/types'
+import { jsonLines } from './jsonLines'
 
 export interface UseFrameReturn {
   frame: ShallowRef<PredictedFrame | undefined>
@@ -18,22 +19,13 @@ export interface AskedFrame {
 
 const BROKE_OFF = 'The picture broke off on its way. Check the network; the next change asks for it again.'
 
-/** Each step of a picture that comes about, a line of JSON each. */
+/** Each step of a picture that comes about. */
 export async function* frameSteps({ shotId, body }: AskedFrame, signal: AbortSignal): AsyncGenerator<FrameStep> {
-  const stream = (await answer(
-    api.POST('/api/shots/{shotId}/light/frame', { params: { path: { shotId } }, body, parseAs: 'stream', signal }),
-  )) as unknown as ReadableStream<Uint8Array>
-  const text = new TextDecoder()
-  const reader = stream.getReader()
-  let rest = ''
-  for (;;) {
-    const { value, done } = await reader.read()
-    rest += value ? text.decode(value, { stream: true }) : ''
-    const lines = rest.split('\n')
-    rest = done ? '' : lines.pop()!
-    for (const line of lines) if (line) yield JSON.parse(line) as FrameStep
-    if (done) return
-  }
+  yield* jsonLines<FrameStep>(
+    await answer(
+      api.POST('/api/shots/{shotId}/light/frame', { params: { path: { shotId } }, body, parseAs: 'stream', signal }),
+    ),
+  )
 }
 
 /**

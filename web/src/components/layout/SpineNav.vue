@@ -24,6 +24,8 @@ const router = useRouter()
 
 const current = computed(() => book.shots.get(Number(route.params.id)))
 const production = computed(() => current.value?.production ?? book.book?.productions[0])
+/** The day of the shot that is open, or the one that is looked at, or the first. */
+const dayNumber = computed(() => Number(route.params.number) || current.value?.shot.day || 1)
 /** Going from shot to shot one stays in the view that is open. */
 const OF_A_SHOT = ['plot', 'light', 'carry', 'meter', 'match', 'rebuild', 'log']
 const view = computed(() => (OF_A_SHOT.includes(String(route.name)) ? String(route.name) : 'plot'))
@@ -129,6 +131,13 @@ useShortcuts((event) => {
       </section>
     </div>
     <div class="border-t border-line py-2 px-3 grid gap-0.5">
+      <RouterLink
+        v-if="production"
+        :to="{ name: 'day', params: { production: production.production.id, number: dayNumber } }"
+        class="foot-button"
+        active-class="!text-ink font-semibold"
+        >Day</RouterLink
+      >
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
       <RouterLink :to="{ name: 'stock' }" class="foot-button" active-class="!text-ink font-semibold">Stock</RouterLink>
       <button class="foot-button" title="Who works here" @click="emit('team')">

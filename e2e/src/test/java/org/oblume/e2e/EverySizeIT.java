@@ -108,6 +108,7 @@ class EverySizeIT {
             "/shots/4C/drill",
             "/shots/17A/survey",
             "/shots/4C/stills",
+            "/productions/1/days/2",
             "/shots/4C/match",
             "/shots/4C/walk",
             "/shots/4C/rebuild",

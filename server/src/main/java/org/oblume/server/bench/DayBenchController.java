@@ -188,7 +188,7 @@ class DayBenchController {
 
     private static ZoneId zone(String written) {
         if (!ZoneId.getAvailableZoneIds().contains(written)) {
-            throw new Refusal("zone", "“%s” is no time zone: write it as Europe/Lisbon.".formatted(written));
+            throw new Refusal("zone", "“%s” is no time zone: write it as Etc/UTC.".formatted(written));
         }
         return ZoneId.of(written);
     }

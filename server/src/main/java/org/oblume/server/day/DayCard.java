@@ -56,7 +56,7 @@ public record DayCard(
             throw new Refusal("place", "Keep the place to %d characters.".formatted(LONGEST));
         }
         if (zone != null && !ZoneId.getAvailableZoneIds().contains(zone)) {
-            throw new Refusal("zone", "“%s” is no time zone: write it as Europe/Lisbon.".formatted(zone));
+            throw new Refusal("zone", "“%s” is no time zone: write it as Etc/UTC.".formatted(zone));
         }
         if (pauses.size() > MOST_PAUSES) {
             throw new Refusal("pauses", "A day has %d pauses at most.".formatted(MOST_PAUSES));

@@ -5,7 +5,9 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -14,11 +16,14 @@ import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
+import org.oblume.server.day.DayViews.DayFileRead;
 import org.oblume.server.day.DayViews.DayView;
 import org.oblume.server.day.DayViews.OrderStep;
 import org.oblume.server.day.DayViews.ProductionDays;
 import org.oblume.server.day.DayViews.TriedOrder;
+import org.oblume.server.support.CsvFile;
 import org.oblume.server.support.IfMatch;
+import org.oblume.server.support.PayloadTooLargeException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -41,6 +46,7 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 class DayController {
 
     private static final String LINES = "application/x-ndjson";
+    private static final int LARGEST_MB = 1;
     private final DayService days;
     private final ObjectMapper json;
 
@@ -90,6 +96,28 @@ class DayController {
     @PostMapping("/productions/{productionId}/days/{number}/try")
     TriedOrder tried(@PathVariable long productionId, @PathVariable int number, @RequestBody ShotOrder order) {
         return days.tried(productionId, number, order.shots());
+    }
+
+    /** As iCalendar: an event for the takes of each shot. */
+    @GetMapping(path = "/productions/{productionId}/days/{number}/calendar.ics", produces = "text/calendar")
+    ResponseEntity<byte[]> calendar(@PathVariable long productionId, @PathVariable int number) {
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=day-%d.ics".formatted(number))
+                .header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .body(days.calendar(productionId, number));
+    }
+
+    /** Reads which shots a calendar or a table puts on a day; nothing is kept by this. */
+    @Asks
+    @PostMapping(path = "/productions/{productionId}/day-file", consumes = MediaType.ALL_VALUE)
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(schema = @Schema(type = "string", format = "binary")))
+    DayFileRead fileRead(@PathVariable long productionId, InputStream body) throws IOException {
+        return days.fileRead(
+                productionId,
+                CsvFile.text(PayloadTooLargeException.read(
+                        body, LARGEST_MB, "The file is larger than %d MB: a day is never that large.")));
     }
 
     /** The order that costs least: better ones as they are found, a step a line. Who stops reading stops the search. */

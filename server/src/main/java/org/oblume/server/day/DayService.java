@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -29,6 +30,7 @@ import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.CompareService;
 import org.oblume.server.day.DayOrder.Planned;
 import org.oblume.server.day.DayViews.DayCost;
+import org.oblume.server.day.DayViews.DayFileRead;
 import org.oblume.server.day.DayViews.DayHead;
 import org.oblume.server.day.DayViews.DayNotice;
 import org.oblume.server.day.DayViews.DaySlot;
@@ -587,5 +589,43 @@ public class DayService {
     private boolean isOfOneProduction(Shot shot, long otherId) {
         return scenes.get(shot.sceneId()).productionId()
                 == scenes.get(shots.get(otherId).sceneId()).productionId();
+    }
+
+    /** The day as iCalendar. */
+    @Transactional(readOnly = true)
+    byte[] calendar(long productionId, int number) {
+        Kept day = kept(productionId, number);
+        String uid = days.findByProductionIdAndNumber(productionId, number)
+                .map(d -> d.uid().toString())
+                .orElse("");
+        return DayCalendar.write(view(day.productionId, day.number), uid);
+    }
+
+    /** What a calendar or a table says is shot on a day; nothing is kept by this. */
+    @Transactional(readOnly = true)
+    DayFileRead fileRead(long productionId, String text) {
+        List<String> lines =
+                text.stripLeading().startsWith("BEGIN:VCALENDAR") ? DayCalendar.read(text) : DayTable.read(text);
+        List<Shot> all = shotsOf(productionId);
+        List<Long> found = new ArrayList<>();
+        List<String> said = new ArrayList<>();
+        List<String> unknown = new ArrayList<>();
+        for (String line : lines) {
+            Optional<Shot> meant = all.stream()
+                    .filter(s -> Arrays.asList(line.split("[^\\p{L}\\p{N}]+"))
+                            .contains(s.card().slate().text()))
+                    .findFirst();
+            if (meant.isEmpty()) {
+                unknown.add(line);
+            } else if (!found.contains(meant.get().id())) {
+                found.add(meant.get().id());
+                said.add("%s: %s".formatted(meant.get().card().slate(), line));
+            }
+        }
+        if (found.isEmpty()) {
+            throw new Refusal("No shot of this production is named in it: events or rows begin with a slate such as %s."
+                    .formatted(all.isEmpty() ? "4A" : all.get(0).card().slate()));
+        }
+        return new DayFileRead(found, said, unknown);
     }
 }

@@ -9,7 +9,7 @@ import org.oblume.core.moves.Department;
 import org.oblume.server.scene.SceneHeading;
 
 /** What crosses the wire of shooting days. Times are minutes after the midnight before the call. */
-final class DayViews {
+public final class DayViews {
 
     private DayViews() {}
 
@@ -18,12 +18,12 @@ final class DayViews {
      *
      * @param shots how many are on it
      */
-    record DayHead(int number, @Nullable LocalDate date, String unit, String place, String call, int shots) {}
+    public record DayHead(int number, @Nullable LocalDate date, String unit, String place, String call, int shots) {}
 
-    record ProductionDays(List<DayHead> days) {}
+    public record ProductionDays(List<DayHead> days) {}
 
     /** Minutes until a department is done. */
-    record DepartmentMinutes(Department department, double minutes) {}
+    public record DepartmentMinutes(Department department, double minutes) {}
 
     /**
      * A shot in time.
@@ -38,7 +38,7 @@ final class DayViews {
      * @param begun whether it was shot, or is being shot: its times are as they were
      * @param light when the light that it needs is there; empty when it needs none, or never
      */
-    record DaySlot(
+    public record DaySlot(
             long shotId,
             Slate slate,
             String description,
@@ -60,7 +60,7 @@ final class DayViews {
             boolean inItsLight,
             List<MinuteSpan> light) {}
 
-    record MinuteSpan(double from, double to) {}
+    public record MinuteSpan(double from, double to) {}
 
     /**
      * What the sun does at a place of the day.
@@ -73,7 +73,7 @@ final class DayViews {
      * @param dark minute at which the dusk ends, or null
      * @param say in words
      */
-    record SunOfSet(
+    public record SunOfSet(
             long setId,
             String set,
             List<Double> elevations,
@@ -88,14 +88,14 @@ final class DayViews {
      *
      * @param act whether something is to be done
      */
-    record DayNotice(String text, @Nullable Long shotId, boolean act) {}
+    public record DayNotice(String text, @Nullable Long shotId, boolean act) {}
 
     /**
      * @param waitMin waiting for the light
      * @param savableMin how much the best order could save at most, minutes
      * @param exact whether some order does save so much
      */
-    record DayCost(
+    public record DayCost(
             double changeoverMin,
             double waitMin,
             int setChanges,
@@ -111,7 +111,7 @@ final class DayViews {
      * @param version of it, for If-Match
      * @param now minute of the day while it runs, or null
      */
-    record DayView(
+    public record DayView(
             long productionId,
             int number,
             int of,
@@ -133,7 +133,8 @@ final class DayViews {
      * @param shots their ids, in it
      * @param soonerMin minutes by which its last takes end sooner
      */
-    record TriedOrder(List<Long> shots, List<DaySlot> slots, List<MinuteSpan> pauses, DayCost cost, double soonerMin) {}
+    public record TriedOrder(
+            List<Long> shots, List<DaySlot> slots, List<MinuteSpan> pauses, DayCost cost, double soonerMin) {}
 
     /**
      * A step of the search for a better order.
@@ -141,5 +142,14 @@ final class DayViews {
      * @param done of it, 0 to 1
      * @param order the best so far, when it is a new one; at the end the best that was found
      */
-    record OrderStep(double done, @Nullable TriedOrder order) {}
+    public record OrderStep(double done, @Nullable TriedOrder order) {}
+
+    /**
+     * What a file says of a day; nothing is kept by reading it.
+     *
+     * @param shots ids of the shots that it names, in its order, each once
+     * @param said what it says, a line each, with the shot that is meant
+     * @param unknown lines of which no shot of the production is meant
+     */
+    public record DayFileRead(List<Long> shots, List<String> said, List<String> unknown) {}
 }

@@ -22,7 +22,7 @@ public enum LightNeed {
         this.label = label;
     }
 
-    String label() {
+    public String label() {
         return label;
     }
 

@@ -40,11 +40,13 @@ class PaperController {
     private static final double SCALE_BAR_PT = 30;
     private final Papers papers;
     private final ProofPapers proof;
+    private final DayPapers days;
     private final Clock clock;
     private final KnownHosts hosts;
 
-    PaperController(Papers papers, ProofPapers proof, Clock clock, KnownHosts hosts) {
+    PaperController(Papers papers, ProofPapers proof, DayPapers days, Clock clock, KnownHosts hosts) {
         this.hosts = hosts;
+        this.days = days;
         this.papers = papers;
         this.proof = proof;
         this.clock = clock;
@@ -139,6 +141,16 @@ class PaperController {
             @RequestParam(defaultValue = "metric") String units,
             Principal person) {
         return answer(proof.lights(run, reader(units)), kind, person);
+    }
+
+    @GetMapping(path = "/productions/{productionId}/days/{number}/paper/day.{kind}", produces = MediaType.ALL_VALUE)
+    ResponseEntity<byte[]> day(
+            @PathVariable long productionId,
+            @PathVariable int number,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
+        return answer(days.day(productionId, number, reader(units)), kind, person);
     }
 
     private static int checked(int scale) {

@@ -3,10 +3,18 @@ package org.oblume.server.day;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.oblume.server.Api;
@@ -279,5 +287,64 @@ class DayOverHttpTest {
                         .detail())
                 .contains("no time zone");
         assertThat(api.get(path(9)).status()).isEqualTo(400);
+    }
+
+    /** Written by one library, read back by another. */
+    @Test
+    void aDayGoesOutAsACalendarWhoseEventsKeepTheirNamesWhenTheyMove() throws Exception {
+        assertThat(api.get(path(2) + "/calendar.ics").status()).isEqualTo(400);
+        JsonNode day = api.put(path(2), DAY.formatted("08:00", "20:00"), 0L).body();
+        ICalendar calendar = Biweekly.parse(new String(api.file(path(2) + "/calendar.ics"), StandardCharsets.UTF_8))
+                .first();
+        assertThat(calendar.getEvents()).hasSize(day.get("slots").size());
+        VEvent first = calendar.getEvents().get(0);
+        assertThat(first.getSummary().getValue()).isEqualTo("4C");
+        assertThat(first.getDateStart().getValue().toInstant())
+                .isEqualTo(Instant.parse("2026-11-17T00:00:00Z")
+                        .plusSeconds(
+                                Math.round(60 * day.at("/slots/0/shootFrom").asDouble())));
+        order(2, day.get("version").asLong(), api.shotIn(shop, "4D"), api.shotIn(shop, "4C"));
+        ICalendar later = Biweekly.parse(new String(api.file(path(2) + "/calendar.ics"), StandardCharsets.UTF_8))
+                .first();
+        assertThat(later.getEvents().get(1).getUid().getValue())
+                .isEqualTo(first.getUid().getValue());
+    }
+
+    @Test
+    void aDayIsReadFromACalendarAndFromATableAndNothingIsKept() throws Exception {
+        api.put(path(2), DAY.formatted("08:00", "20:00"), 0L);
+        JsonNode before = day(2);
+        byte[] ics = api.file(path(2) + "/calendar.ics");
+        Answer read = api.upload("/api/productions/%d/day-file".formatted(production), ics);
+        assertThat(read.status()).as(read.detail()).isEqualTo(200);
+        assertThat(read.body().get("shots")).hasSize(5);
+        Answer table = api.upload(
+                "/api/productions/%d/day-file".formatted(production),
+                "Slate;What\n4D;reverse\n11A;wide\nlunch;\n4D;again\n".getBytes(StandardCharsets.UTF_8));
+        assertThat(table.body().get("shots"))
+                .extracting(JsonNode::asLong)
+                .containsExactly(api.shotIn(shop, "4D"), api.shotIn(glasshouse, "11A"));
+        assertThat(table.body().get("unknown")).extracting(JsonNode::asText).contains("lunch");
+        assertThat(day(2)).isEqualTo(before);
+        for (String bad : List.of("BEGIN:VCALENDAR\nnonsense", "nothing of ours", "")) {
+            Answer refused = api.upload(
+                    "/api/productions/%d/day-file".formatted(production), bad.getBytes(StandardCharsets.UTF_8));
+            assertThat(refused.status()).as(bad).isEqualTo(400);
+            assertThat(refused.detail()).isNotBlank();
+        }
+    }
+
+    @Test
+    void theDaySheetHasItsShotsTheirTimesAndWhatDoesNotFit() throws Exception {
+        api.put(path(2), DAY.formatted("08:00", "10:00"), 0L);
+        try (PDDocument paper = Loader.loadPDF(api.file(path(2) + "/paper/day.pdf"))) {
+            assertThat(new PDFTextStripper().getText(paper))
+                    .contains("Day 2, Tuesday 17 November 2026", "4C", "11B", "after the wrap at 10:00", "estimate");
+        }
+        assertThat(new String(api.file(path(2) + "/paper/day.csv"), StandardCharsets.UTF_8).lines())
+                .hasSize(6)
+                .first()
+                .asString()
+                .startsWith("Shot,Scene,Set-up");
     }
 }

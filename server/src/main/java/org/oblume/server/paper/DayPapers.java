@@ -1,0 +1,95 @@
+package org.oblume.server.paper;
+
+import static org.oblume.server.paper.Papers.column;
+import static org.oblume.server.paper.Papers.figures;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.oblume.core.day.TimeOfDay;
+import org.oblume.server.day.DayService;
+import org.oblume.server.day.DayViews.DaySlot;
+import org.oblume.server.day.DayViews.DayView;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The sheet of a shooting day: its shots in time, who works how long in each changeover, the sun, and what does not fit. */
+@Service
+@Transactional(readOnly = true)
+class DayPapers {
+
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
+    private final DayService days;
+
+    DayPapers(DayService days) {
+        this.days = days;
+    }
+
+    Paper day(long production, int number, Papers.For reader) {
+        DayView day = days.view(production, number);
+        Sheet.Table table = new Sheet.Table(
+                "",
+                List.of(
+                        column("Shot", 0.8),
+                        column("Scene", 2.2),
+                        figures("Set-up", 0.8),
+                        figures("Ready", 0.8),
+                        figures("Takes", 0.8),
+                        figures("until", 0.8),
+                        column("Minutes by department", 2.6),
+                        column("Needs", 1.4)),
+                day.slots().stream().map(DayPapers::row).toList());
+        List<Sheet.Part> parts = new ArrayList<>();
+        parts.add(new Sheet.Say(
+                "Call %s, wrap %s. Changeovers %d min in all (estimate)%s."
+                        .formatted(
+                                day.card().call(),
+                                day.card().wrap(),
+                                Math.round(day.cost().changeoverMin()),
+                                day.pauses().stream()
+                                        .map(p -> ", pause %s to %s".formatted(clock(p.from()), clock(p.to())))
+                                        .collect(Collectors.joining())),
+                true));
+        parts.add(table);
+        day.sun().forEach(sun -> parts.add(new Sheet.Say("%s. %s".formatted(sun.set(), sun.say()), false)));
+        day.notices().forEach(n -> parts.add(new Sheet.Say(n.text(), n.act())));
+        return new Paper(
+                "day-%d".formatted(number),
+                new Sheet(
+                        "Day %d%s"
+                                .formatted(
+                                        number,
+                                        day.card().date() == null
+                                                ? ""
+                                                : ", " + DATE.format(day.card().date())),
+                        day.card().place(),
+                        reader.link("/productions/%d/days/%d".formatted(production, number)),
+                        true,
+                        parts),
+                table);
+    }
+
+    private static List<String> row(DaySlot slot) {
+        return List.of(
+                "%s%s".formatted(slot.slate(), slot.again() ? " again" : ""),
+                "%s, %s".formatted(slot.scene().number(), slot.description()),
+                clock(slot.setUpFrom()),
+                clock(slot.readyAt()),
+                clock(slot.shootFrom()),
+                clock(slot.shootTo()),
+                slot.departments().stream()
+                        .map(d -> "%s %d".formatted(d.department().label(), Math.round(d.minutes())))
+                        .collect(Collectors.joining(", ")),
+                slot.plan().need().label()
+                        + slot.light().stream()
+                                .map(s -> ", %s to %s".formatted(clock(s.from()), clock(s.to())))
+                                .limit(2)
+                                .collect(Collectors.joining()));
+    }
+
+    private static String clock(double minutes) {
+        return new TimeOfDay(minutes).print();
+    }
+}
