@@ -4,6 +4,7 @@ import { useRead } from '@/api/reads'
 import type { DayCard, DaySlot, ShotPlan } from '@/api/types'
 import DayDialog from '@/components/day/DayDialog.vue'
 import DayFileDialog from '@/components/day/DayFileDialog.vue'
+import DayFoot from '@/components/day/DayFoot.vue'
 import DayList from '@/components/day/DayList.vue'
 import DayTimeline from '@/components/day/DayTimeline.vue'
 import PutOnDay from '@/components/day/PutOnDay.vue'
@@ -13,7 +14,7 @@ import SpineButton from '@/components/layout/SpineButton.vue'
 import TabRow from '@/components/layout/TabRow.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { onPaper, type Action } from '@/lib/actions'
-import { clock, lasting } from '@/lib/dayTime'
+import { clock } from '@/lib/dayTime'
 import { fixed } from '@/lib/print'
 import { useDay } from '@/lib/useDay'
 import { useBook } from '@/stores/book'
@@ -89,44 +90,6 @@ function off(shot: number) {
   opened.value = undefined
   acts.put(order.value.filter((id) => id !== shot))
 }
-/** What the order that is tried saves, in words. */
-const saves = computed(() => {
-  if (!tried.value || !day.value) return ''
-  const less = day.value.cost.total - tried.value.cost.total
-  const sooner = Math.round(tried.value.soonerMin)
-  const slates = tried.value.slots.map((s) => s.slate).join(', ')
-  const ends =
-    sooner > 0
-      ? `ends ${lasting(sooner)} sooner`
-      : sooner < 0
-        ? `ends ${lasting(-sooner)} later`
-        : 'ends when it does now'
-  return `${slates} ${ends}${less <= 0 ? '' : sooner > 0 ? '' : `, and costs ${lasting(less)} less`}.`
-})
-const parts = computed(() => {
-  if (!tried.value || !day.value) return ''
-  const said: string[] = []
-  const by = (name: string, was: number, is: number) => {
-    const less = Math.round(was - is)
-    if (less) said.push(`${Math.abs(less)} min ${less > 0 ? 'less' : 'more'} ${name}`)
-  }
-  by('of changeovers', day.value.cost.changeoverMin, tried.value.cost.changeoverMin)
-  by('of waiting for the light', day.value.cost.waitMin, tried.value.cost.waitMin)
-  const sets = day.value.cost.setChanges - tried.value.cost.setChanges
-  if (sets) said.push(`${Math.abs(sets)} ${sets > 0 ? 'less' : 'more'} change${Math.abs(sets) > 1 ? 's' : ''} of set`)
-  return said.length ? `${said.join('; ')}.` : 'It costs the same.'
-})
-const could = computed(() => {
-  const cost = day.value?.cost
-  if (!cost || !day.value!.slots.length) return ''
-  if (cost.savableMin < 1) return 'No order of these shots costs less.'
-  const least = Math.round(cost.savableMin % 1000)
-  return cost.savableMin >= 1000
-    ? 'Another order breaks fewer needs.'
-    : cost.exact
-      ? `The best order of these would save ${least} min.`
-      : `At most ${least} min could still be saved.`
-})
 </script>
 
 <template>
@@ -155,7 +118,7 @@ const could = computed(() => {
       class="border-b border-line pr-3.5 pl-1.5"
       :tabs="tabs"
       :here="String(number)"
-      :first="[String(number)]"
+      :first="tabs.map((t) => t.key)"
       :actions="actions"
       label="Days"
     />
@@ -181,39 +144,18 @@ const could = computed(() => {
       </template>
     </div>
     <p v-else-if="!problem" class="m-auto text-quiet" role="status">Working out the day…</p>
-    <footer v-if="day?.slots.length" class="foot">
-      <section>
-        <template v-if="searching !== undefined">
-          <p role="status">
-            Looking for the order that costs least
-            <progress :value="searching" max="1" class="w-full" aria-label="How far the search is" />
-          </p>
-          <button class="button" @click="acts.stop">Stop</button>
-        </template>
-        <template v-else-if="tried">
-          <h2>{{ saves }}</h2>
-          <p>{{ parts }}</p>
-          <p v-for="b in tried.cost.broken" :key="b"><WedgeMark class="mr-1 inline" />{{ b }}.</p>
-          <p class="mt-2 flex flex-wrap gap-2">
-            <button v-if="may" class="button button-main" @click="acts.take">Take this order</button>
-            <button class="button" @click="acts.keepMine">Keep mine</button>
-          </p>
-        </template>
-        <template v-else>
-          <h2>{{ could }}</h2>
-          <p class="text-quiet">
-            Minutes of changeovers and of waiting for the light, 2 for a change of set (estimate).<template v-if="may">
-              Drag a shot to try<span class="touch">, or its arrows</span>.</template
-            >
-          </p>
-          <button v-if="before" class="button mt-2" @click="acts.undo">Back to the order before</button>
-        </template>
-      </section>
-      <section class="notices">
-        <p v-for="n in day.notices" :key="n.text"><WedgeMark :act="n.act" class="mr-1.5 inline" />{{ n.text }}</p>
-        <p v-if="!day.notices.length" class="text-quiet">All fits.</p>
-      </section>
-    </footer>
+    <DayFoot
+      v-if="day?.slots.length"
+      :day="day"
+      :tried="tried"
+      :searching="searching"
+      :editable="may"
+      :undoable="!!before"
+      @stop="acts.stop"
+      @take="acts.take"
+      @keep="acts.keepMine"
+      @undo="acts.undo"
+    />
     <DayDialog
       v-if="day"
       :open="dialog === 'card'"
@@ -305,48 +247,9 @@ const could = computed(() => {
   display: flex;
   flex-direction: column;
 }
-.foot {
-  display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
-  border-top: 1px solid var(--line);
-  background: var(--panel);
-  max-height: 40%;
-  overflow-y: auto;
-}
-.foot section {
-  padding: 10px 16px;
-}
-.foot section + section {
-  border-left: 1px solid var(--line);
-}
-.foot h2 {
-  font-weight: var(--font-weight-strong);
-}
-.notices {
-  columns: 2 260px;
-}
-.notices p {
-  break-inside: avoid;
-  padding-bottom: 4px;
-}
-.touch {
-  display: none;
-}
-@media (pointer: coarse), (width < 800px) {
-  .touch {
-    display: inline;
-  }
-}
 @media (width < 800px) {
   .cells .wide {
     display: none;
-  }
-  .foot {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .foot section + section {
-    border-left: none;
-    border-top: 1px solid var(--line);
   }
 }
 </style>

@@ -96,6 +96,12 @@ img {
 button.word {
   text-decoration: underline;
 }
+@media (width < 800px) {
+  .strip,
+  ul {
+    flex-wrap: wrap;
+  }
+}
 @media (pointer: coarse) {
   .word {
     min-height: 44px;

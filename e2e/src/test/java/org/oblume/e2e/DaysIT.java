@@ -121,7 +121,7 @@ class DaysIT {
         gaffer.see("[aria-label='11B sooner']").click();
         gaffer.seeText("Take this order");
         gaffer.press("Take this order");
-        gaffer.seeText("No order of these shots costs less.");
+        gaffer.seeText("Back to the order before");
         assertThat(order(2)).startsWith("11B", "11A");
     }
 }

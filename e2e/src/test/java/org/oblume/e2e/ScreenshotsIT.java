@@ -120,11 +120,10 @@ class ScreenshotsIT {
             aRebuildOfTheCloseShot(crew);
             theNetwork(crew);
 
-            for (String bench : new String[] {"colour"}) {
-                crew.open("/bench/" + bench);
-                crew.see("[data-found], [data-rank]");
-                take(crew, "bench-" + bench);
-            }
+            crew.open("/productions/1/days/2");
+            crew.press("Best order");
+            crew.seeText("Take this order");
+            take(crew, "day");
 
             crew.phone();
             crew.open("/shots/4/rebuild");
