@@ -30,9 +30,18 @@ export interface UseDayReturn {
   stop: () => void
 }
 
+/** A day that runs moves on without anybody's doing. */
+const A_MINUTE_MS = 60_000
+
 /** A shooting day: its shots in time, and an order that is tried beside it. */
 export function useDay(of: () => { productionId: number; number: number }): UseDayReturn {
-  const { data: day, problem: unread, show } = useRead('day', of)
+  const {
+    data: day,
+    problem: unread,
+    show,
+  } = useRead('day', of, {
+    everyMs: (now) => now?.now !== undefined && A_MINUTE_MS,
+  })
   const refused = () => void outdate({ topics: ['DAYS'] })
   const { error, submit } = useSubmit(refused)
   const tried = shallowRef<TriedOrder>()

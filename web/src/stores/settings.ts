@@ -6,6 +6,7 @@ import { fixed } from '@/lib/print'
 type Theme = 'dark' | 'daylight'
 type Units = 'metric' | 'imperial'
 type Switch = 'on' | 'off'
+type Spine = 'scene' | 'day'
 
 function kept<T extends string>(key: string, fallback: T) {
   const value = ref((localStorage.getItem(key) as T | null) ?? fallback)
@@ -13,10 +14,11 @@ function kept<T extends string>(key: string, fallback: T) {
   return value
 }
 
-/** What this device remembers: the theme, the units, whether a single sign is a shortcut. */
+/** What this device remembers: the theme, the units, whether a single sign is a shortcut, what the spine goes by. */
 export const useSettings = defineStore('settings', () => {
   const theme = kept<Theme>('oblume.theme', 'dark')
   const units = kept<Units>('oblume.units', 'metric')
+  const spine = kept<Spine>('oblume.spine', 'scene')
   const singleKeys = kept<Switch>('oblume.single-keys', 'on')
   watch(theme, (now) => (document.documentElement.dataset.theme = now), { immediate: true })
 
@@ -32,5 +34,5 @@ export const useSettings = defineStore('settings', () => {
     return both[units.value]
   }
 
-  return { theme, units, singleKeys, figure, printed }
+  return { theme, units, singleKeys, spine, figure, printed }
 })

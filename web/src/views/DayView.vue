@@ -212,7 +212,7 @@ function off(shot: number) {
   padding: 4px 16px;
 }
 .title h1 {
-  font-size: 28px;
+  font-size: var(--text-slate);
   font-weight: var(--font-weight-strong);
   white-space: nowrap;
 }

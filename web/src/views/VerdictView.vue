@@ -94,12 +94,6 @@ function sign() {
           >To the meter</RouterLink
         >
       </section>
-      <RunStill
-        :run-id="runId"
-        :shot-id="verdict.match.shotId"
-        :slate="verdict.match.slate"
-        :editable="session.may('NOTE') && !verdict.run.signed"
-      />
       <WhatIsWrong
         v-if="!verdict.run.signed || verdict.diagnosis"
         :run-id="runId"
@@ -148,6 +142,12 @@ function sign() {
           <span class="text-quiet">{{ o.why }}</span>
         </p>
       </section>
+      <RunStill
+        :run-id="runId"
+        :shot-id="verdict.match.shotId"
+        :slate="verdict.match.slate"
+        :editable="session.may('NOTE') && !verdict.run.signed"
+      />
       <VerdictPane
         :judged="verdict.match"
         :reference="verdict.match.slate"

@@ -3,9 +3,10 @@ import { computed, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { ScenePage, BookShot } from '@/api/types'
 import LogoMark from '@/components/marks/LogoMark.vue'
+import SpineDays from './SpineDays.vue'
+import SpineShot from './SpineShot.vue'
 import StageTick from '@/components/marks/StageTick.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
-import { stageName } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import { useSafety } from '@/stores/safety'
 import { useSession } from '@/stores/session'
@@ -34,6 +35,8 @@ const view = computed(() => (OF_A_SHOT.includes(String(route.name)) ? String(rou
 function isOpen(scene: ScenePage) {
   return current.value ? current.value.scene.id === scene.id : production.value?.scenes[0]?.id === scene.id
 }
+
+const byDay = computed(() => settings.spine === 'day')
 
 function toShot(shot: BookShot) {
   return { name: view.value, params: { id: shot.id } }
@@ -87,8 +90,12 @@ useShortcuts((event) => {
       </div>
     </div>
     <div class="relative flex-1 min-h-0 overflow-y-auto py-3">
+      <button class="foot-button px-4 pb-2" @click="settings.spine = byDay ? 'scene' : 'day'">
+        {{ byDay ? 'By scene' : 'By day' }}
+      </button>
+      <SpineDays v-if="byDay && production" :production="production" :here="current?.shot.id" :view="view" />
       <section
-        v-for="scene in production?.scenes ?? []"
+        v-for="scene in byDay ? [] : (production?.scenes ?? [])"
         :key="scene.id"
         class="scene relative pb-5"
         :aria-label="`Scene ${scene.heading.number}`"
@@ -105,21 +112,7 @@ useShortcuts((event) => {
         </RouterLink>
         <ul v-if="isOpen(scene)">
           <li v-for="shot in scene.shots" :key="shot.id">
-            <RouterLink
-              :to="toShot(shot)"
-              class="shot"
-              :class="{ here: shot.id === current?.shot.id }"
-              :aria-current="shot.id === current?.shot.id ? 'page' : undefined"
-            >
-              <StageTick :stage="shot.stage" />
-              <span class="min-w-0 grow">
-                <span class="flex items-baseline justify-between gap-1">
-                  <span class="text-lead font-strong">{{ shot.slate }}</span>
-                  <span class="text-fine text-quiet">{{ stageName(shot.stage) }}</span>
-                </span>
-                <span class="block truncate text-fine text-quiet">{{ shot.description }}</span>
-              </span>
-            </RouterLink>
+            <SpineShot :shot="shot" :view="view" :here="shot.id === current?.shot.id" />
           </li>
         </ul>
         <div v-else class="ticks pt-0.5 pr-1 pl-8.5">
@@ -178,24 +171,6 @@ useShortcuts((event) => {
 .scene:last-child::before {
   bottom: 0;
 }
-.shot {
-  position: relative;
-  display: flex;
-  gap: 6px;
-  padding: 4px 6px 4px 20px;
-  min-height: 38px;
-}
-.shot svg {
-  margin-top: 6px;
-  background: var(--panel);
-}
-.shot:hover,
-.shot.here {
-  background: var(--raised);
-}
-.shot.here {
-  box-shadow: inset 3px 0 var(--accent);
-}
 .ticks svg {
   display: inline-block;
 }
@@ -226,9 +201,6 @@ useShortcuts((event) => {
   .spine.open {
     visibility: visible;
     transform: none;
-  }
-  .shot {
-    min-height: 48px;
   }
   .foot-button {
     min-height: 40px;

@@ -2,6 +2,7 @@ package org.oblume.server.day;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +20,7 @@ import org.springframework.stereotype.Component;
 class Changeovers {
 
     private static final int MOST_KEPT = 20_000;
+    static final Duration KEPT = Duration.ofMinutes(20);
 
     /**
      * @param minutes until all are done
@@ -29,8 +31,9 @@ class Changeovers {
     /** A scene that was read again is another one. */
     private record Key(@Nullable StoredScene from, long fromShot, StoredScene to, long toShot, JobTimes times) {}
 
+    /** A scene that was changed is not held on to for long by what was worked out of it before. */
     private final Cache<Key, Changeover> kept =
-            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).expireAfterAccess(KEPT).build();
 
     /** @param from the shot before, or null when nothing stands */
     Changeover between(@Nullable RecordedShot from, RecordedShot to, JobTimes times) {

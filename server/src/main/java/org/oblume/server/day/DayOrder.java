@@ -11,6 +11,7 @@ import org.oblume.core.day.DayShot;
 import org.oblume.core.day.LightSpan;
 import org.oblume.core.day.OrderProblem;
 import org.oblume.core.moves.JobTimes;
+import org.oblume.core.units.Refusal;
 import org.oblume.server.shot.RecordedShot;
 
 /** The shots of a day as they are put in order: what is on it, and what was found of each for it. */
@@ -55,6 +56,7 @@ final class DayOrder {
     private final Changeovers changeovers;
     private final JobTimes times;
     private final OrderProblem problem;
+    private final @Nullable Refusal ring;
 
     /**
      * @param shots in their order
@@ -74,13 +76,32 @@ final class DayOrder {
         while (begun < shots.size() && shots.get(begun).soFar() != null) {
             begun++;
         }
-        this.problem = new OrderProblem(
+        OrderProblem whole;
+        Refusal refused = null;
+        try {
+            whole = problem(frame, before(shots), begun);
+        } catch (Refusal round) {
+            refused = round; // two days that were put together can make one: the day is shown, and it is said
+            whole = problem(frame, List.of(), begun);
+        }
+        this.problem = whole;
+        this.ring = refused;
+    }
+
+    private OrderProblem problem(DayFrame frame, List<Before> before, int begun) {
+        return new OrderProblem(
                 frame,
                 shots.stream().map(Planned::shot).toList(),
                 (from, to) -> changeover(from, to).minutes(),
                 shots.stream().map(s -> (int) s.setId()).toList(),
-                before(shots),
+                before,
                 begun);
+    }
+
+    /** Why what is to come first cannot be; null while it can. */
+    @Nullable
+    Refusal ring() {
+        return ring;
     }
 
     private static List<Before> before(List<Planned> shots) {

@@ -369,6 +369,9 @@ public class DayService {
         if (read.day.card.date() == null && !read.planned.isEmpty()) {
             all.add(new DayNotice("No date is said: the sun is not known.", null, false));
         }
+        if (read.order.ring() != null) {
+            all.add(new DayNotice(String.valueOf(read.order.ring().getMessage()), null, true));
+        }
         for (int i = 0; i < read.planned.size(); i++) {
             Planned shot = read.planned.get(i);
             Schedule.Slot slot = schedule.slots().get(i);
@@ -496,7 +499,7 @@ public class DayService {
 
     private void move(Shot shot, @Nullable Integer day, String author) {
         ShotCard card = shot.card();
-        if (card.stage() == ShotStage.SHOT) {
+        if (card.stage() == ShotStage.SHOT && card.day() != null) {
             throw new Refusal("shots", "%s has been shot on its day: it stays there.".formatted(card.slate()));
         }
         shots.update(
@@ -582,7 +585,14 @@ public class DayService {
         }
         plans.saveAndFlush(entity.say(json.write(plan)));
         if (shot.card().day() != null) {
-            read(scenes.get(shot.sceneId()).productionId(), shot.card().day()); // refuses a ring of afters
+            Refusal ring = read(
+                            scenes.get(shot.sceneId()).productionId(),
+                            shot.card().day())
+                    .order
+                    .ring();
+            if (ring != null) {
+                throw ring;
+            }
         }
     }
 

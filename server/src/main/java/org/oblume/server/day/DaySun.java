@@ -30,8 +30,10 @@ class DaySun {
 
     private record Key(StoredScene scene, long shotId, LightNeed need, LocalDate date, ZoneId zone) {}
 
-    private final Cache<Key, List<LightSpan>> kept =
-            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+    private final Cache<Key, List<LightSpan>> kept = Caffeine.newBuilder()
+            .maximumSize(MOST_KEPT)
+            .expireAfterAccess(Changeovers.KEPT)
+            .build();
 
     /** When the light that a shot needs is there, on a date and in the night after it; none when its set has no place on earth. */
     List<LightSpan> spans(RecordedShot shot, LightNeed need, @Nullable LocalDate date, ZoneId zone) {

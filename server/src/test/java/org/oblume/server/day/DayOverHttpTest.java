@@ -274,6 +274,21 @@ class DayOverHttpTest {
                 .allMatch(s -> s.get("shotId").asLong() != d || !s.get("plan").hasNonNull("afterId"));
     }
 
+    /** Of two days each is well; put together they make a ring. */
+    @Test
+    void aDayOnWhichShotsComeAfterOneAnotherIsStillShownAndSaysSo() {
+        long c = api.shotIn(shop, "4C");
+        long f = api.shotIn(shop, "4F");
+        plan(c, "{\"need\":\"ANY\",\"first\":false,\"afterId\":%d}".formatted(f));
+        plan(f, "{\"need\":\"ANY\",\"first\":false,\"afterId\":%d}".formatted(c));
+        Answer together = order(2, 0, c, f);
+        assertThat(together.status()).as(together.detail()).isEqualTo(200);
+        assertThat(together.body().get("notices"))
+                .anyMatch(
+                        n -> n.get("act").asBoolean() && n.get("text").asText().contains("after itself"));
+        assertThat(api.get(path(2)).status()).isEqualTo(200);
+    }
+
     @Test
     void badDaysAreRefusedInWords() {
         for (String[] bad : new String[][] {
