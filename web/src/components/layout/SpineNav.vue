@@ -90,7 +90,7 @@ useShortcuts((event) => {
       </div>
     </div>
     <div class="relative flex-1 min-h-0 overflow-y-auto py-3">
-      <button class="foot-button px-4 pb-2" @click="settings.spine = byDay ? 'scene' : 'day'">
+      <button class="foot-button mx-3 mb-1 min-h-7 min-w-14 px-1" @click="settings.spine = byDay ? 'scene' : 'day'">
         {{ byDay ? 'By scene' : 'By day' }}
       </button>
       <SpineDays v-if="byDay && production" :production="production" :here="current?.shot.id" :view="view" />
