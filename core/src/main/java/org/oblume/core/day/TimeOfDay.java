@@ -1,5 +1,10 @@
 package org.oblume.core.day;
 
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.oblume.core.units.Checks;
@@ -12,6 +17,7 @@ import org.oblume.core.units.Refusal;
  */
 public record TimeOfDay(double minutes) implements Comparable<TimeOfDay> {
 
+    private static final double SECONDS = 60;
     private static final int HOUR = 60;
     private static final int DAY = 24 * HOUR;
     /** The end of the day after. */
@@ -35,6 +41,25 @@ public record TimeOfDay(double minutes) implements Comparable<TimeOfDay> {
             throw new Refusal(field, "“%s” is no time: write it as 08:00, from 00:00 to 23:59.".formatted(text));
         }
         return new TimeOfDay(HOUR * Integer.parseInt(written.group(1)) + Integer.parseInt(written.group(2)));
+    }
+
+    /**
+     * The time of a date that a clock shows at an instant, on that date or the next.
+     *
+     * @throws Refusal when it is neither
+     */
+    public static TimeOfDay of(Instant at, LocalDate date, ZoneId zone) {
+        return new TimeOfDay(Duration.between(date.atStartOfDay(), LocalDateTime.ofInstant(at, zone))
+                        .toSeconds()
+                / SECONDS);
+    }
+
+    /** When a clock shows this on a date; in the hour that it skips as much later. */
+    public Instant on(LocalDate date, ZoneId zone) {
+        return date.atStartOfDay()
+                .plusSeconds(Math.round(SECONDS * minutes))
+                .atZone(zone)
+                .toInstant();
     }
 
     /** This, on the day after when it would be before the start of the day. */

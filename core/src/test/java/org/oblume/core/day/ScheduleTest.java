@@ -4,6 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -186,6 +191,25 @@ class ScheduleTest {
         assertThat(at("04:30").notBefore(at("19:00")).print()).isEqualTo("04:30");
         assertThatThrownBy(() -> at("8:00")).isInstanceOf(Refusal.class).hasMessageContaining("08:00");
         assertThatThrownBy(() -> at("24:00")).isInstanceOf(Refusal.class);
+    }
+
+    /** On 29 March its clock goes from 02:00 to 03:00, on 25 October from 03:00 back to 02:00. */
+    @Test
+    void aTimeOfADayIsWhatTheClockShowsOverAChangeOfSummerTimeAndOverMidnight() {
+        ZoneId zone = ZoneId.of("CET");
+        for (String day : List.of("2026-03-29", "2026-10-25", "2026-06-01")) {
+            LocalDate date = LocalDate.parse(day);
+            for (String clock : List.of("00:30", "08:00", "23:59")) {
+                assertThat(LocalDateTime.ofInstant(at(clock).on(date, zone), zone))
+                        .isEqualTo(date.atTime(LocalTime.parse(clock)));
+                assertThat(TimeOfDay.of(at(clock).on(date, zone), date, zone)).isEqualTo(at(clock));
+            }
+            TimeOfDay late = at("01:15").notBefore(at("14:00"));
+            assertThat(LocalDateTime.ofInstant(late.on(date, zone), zone))
+                    .isEqualTo(date.plusDays(1).atTime(1, 15));
+        }
+        assertThat(at("02:30").on(LocalDate.parse("2026-03-29"), zone))
+                .isEqualTo(Instant.parse("2026-03-29T01:30:00Z"));
     }
 
     @Test

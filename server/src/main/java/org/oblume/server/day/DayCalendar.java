@@ -4,8 +4,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
-import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import net.fortuna.ical4j.data.CalendarBuilder;
@@ -27,8 +27,6 @@ import org.oblume.server.day.DayViews.DayView;
 /** A day as iCalendar (RFC 5545): an event for the takes of each shot, which keeps its UID when it moves. */
 final class DayCalendar {
 
-    private static final double SECONDS = 60;
-
     private DayCalendar() {}
 
     /** @param uid of the day */
@@ -37,13 +35,13 @@ final class DayCalendar {
         if (date == null) {
             throw new Refusal("date", "A calendar needs the date of day %d: say it first.".formatted(day.number()));
         }
-        Instant midnight = date.atStartOfDay(day.card().clock()).toInstant();
+        ZoneId zone = day.card().clock();
         Calendar calendar =
                 new Calendar().withDefaults().withProdId("-//Oblume//Day//EN").getFluentTarget();
         for (DaySlot slot : day.slots()) {
             VEvent event = new VEvent(
-                    at(midnight, slot.shootFrom()),
-                    at(midnight, slot.shootTo()),
+                    new TimeOfDay(slot.shootFrom()).on(date, zone),
+                    new TimeOfDay(slot.shootTo()).on(date, zone),
                     "%s%s".formatted(slot.slate(), slot.again() ? " again" : ""));
             event.add(new Uid("%s-shot-%d@oblume".formatted(uid, slot.shotId())));
             event.add(new Description("%s. Set-up from %s (plan)."
@@ -58,10 +56,6 @@ final class DayCalendar {
             throw new UncheckedIOException(never);
         }
         return out.toByteArray();
-    }
-
-    private static Instant at(Instant midnight, double minutes) {
-        return midnight.plusSeconds(Math.round(SECONDS * minutes));
     }
 
     /**

@@ -207,12 +207,8 @@ public class DayService {
         if (date == null) {
             return Map.of();
         }
-        Instant call = at(date, zone, day.card.frame(null).start());
+        Instant call = day.card.frame(null).start().on(date, zone);
         return notes.firstTakes(ids, call, call.plus(Duration.ofHours(LONGEST_DAY_H)));
-    }
-
-    private static Instant at(LocalDate date, ZoneId zone, TimeOfDay time) {
-        return date.atStartOfDay(zone).toInstant().plusSeconds(Math.round(60 * time.minutes()));
     }
 
     private Planned planned(
@@ -234,9 +230,9 @@ public class DayService {
         if (date == null) {
             return null;
         }
-        TimeOfDay from = time(date, zone, firstTake);
+        TimeOfDay from = time(day, date, zone, firstTake);
         TimeOfDay to = shot.card().stage() == ShotStage.SHOT && shot.shot() != null
-                ? time(date, zone, shot.shot().at())
+                ? time(day, date, zone, shot.shot().at())
                 : null;
         if (from == null && to == null) {
             return null;
@@ -247,21 +243,21 @@ public class DayService {
     }
 
     /** A time of this day, or null for one of another. */
-    private static @Nullable TimeOfDay time(LocalDate date, ZoneId zone, @Nullable Instant at) {
+    private static @Nullable TimeOfDay time(Kept day, LocalDate date, ZoneId zone, @Nullable Instant at) {
         if (at == null) {
             return null;
         }
-        double minute =
-                Duration.between(date.atStartOfDay(zone).toInstant(), at).toSeconds() / 60.0;
-        return minute >= 0 && minute <= TimeOfDay.LATEST_MIN ? new TimeOfDay(minute) : null;
+        Instant call = day.card.frame(null).start().on(date, zone);
+        return at.isBefore(call) || at.isAfter(call.plus(Duration.ofHours(LONGEST_DAY_H)))
+                ? null
+                : TimeOfDay.of(at, date, zone);
     }
 
     /** Now, from the call until the wrap of the day. */
     private @Nullable TimeOfDay now(Kept day, ZoneId zone) {
         LocalDate date = day.card.date();
-        TimeOfDay now = date == null ? null : time(date, zone, clock.instant());
-        DayFrame frame = day.card.frame(null);
-        return now == null || now.compareTo(frame.start()) < 0 || now.compareTo(frame.wrap()) > 0 ? null : now;
+        TimeOfDay now = date == null ? null : time(day, date, zone, clock.instant());
+        return now == null || now.compareTo(day.card.frame(null).wrap()) > 0 ? null : now;
     }
 
     private @Nullable RecordedShot lastOfTheDayBefore(Kept day, List<Shot> all) {

@@ -67,10 +67,7 @@ class DaySun {
         }
         List<Double> elevations = new ArrayList<>();
         for (int minute = 0; minute <= 2 * MINUTES; minute += EVERY_MIN) {
-            elevations.add(SunDirection.at(
-                            site.latitude(),
-                            site.longitude(),
-                            date.atStartOfDay(zone).plusMinutes(minute).toInstant())
+            elevations.add(SunDirection.at(site.latitude(), site.longitude(), new TimeOfDay(minute).on(date, zone))
                     .elevationDeg());
         }
         List<LightSpan> up = spans(site, date, zone, LightNeed.DAY);
