@@ -1,4 +1,5 @@
 import type { DaySlot, LightNeed } from '@/api/types'
+import { LIGHT_NEEDS } from './words'
 
 const HOUR = 60
 
@@ -15,13 +16,6 @@ export function lasting(minutes: number): string {
   return whole < 2 * HOUR ? `${whole} min` : `${Math.floor(whole / HOUR)} h ${String(whole % HOUR).padStart(2, '0')}`
 }
 
-export const LIGHT_NEEDS: { key: LightNeed; name: string }[] = [
-  { key: 'ANY', name: 'any light' },
-  { key: 'DAY', name: 'daylight' },
-  { key: 'DUSK', name: 'dusk or dawn' },
-  { key: 'NIGHT', name: 'night' },
-  { key: 'SUN', name: 'sun on the mark' },
-]
 export const needName = (need: LightNeed): string => LIGHT_NEEDS.find((n) => n.key === need)!.name
 
 /** From minutes to px across. */

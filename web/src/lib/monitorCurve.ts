@@ -1,15 +1,7 @@
 import { answer, api, onVersion } from '@/api/client'
 import { outdate } from '@/api/reads'
 import type { MonitorCurve, MonitorView } from '@/api/types'
-
-/** What signals on a monitor are read through. */
-export const SIGNAL_CURVES: { key: NonNullable<MonitorCurve['shipped']>; name: string }[] = [
-  { key: 'BT709', name: 'BT.709' },
-  { key: 'BT1886', name: 'BT.1886' },
-  { key: 'HLG', name: 'HLG' },
-  { key: 'ACESCCT', name: 'ACEScct' },
-  { key: 'NONE', name: 'divided as they are' },
-]
+import { SIGNAL_CURVES } from './words'
 
 export const curveName = (curve: MonitorCurve): string =>
   curve.table?.name ?? SIGNAL_CURVES.find((c) => c.key === curve.shipped)!.name

@@ -7,6 +7,8 @@ import {
   type Reason,
   type AttributeValue,
   type Department,
+  type LightNeed,
+  type MonitorCurve,
   type Patch,
   type MeasuredBody,
   type Phrase,
@@ -38,6 +40,13 @@ export const TEAM_ROLES = named<TeamRole>(vocabulary.teamRoles).map((r) => ({
 
 /** How a light is told what to do. */
 export const PATHS = named<NonNullable<Patch['path']>>(vocabulary.controlPaths)
+
+/** The light of the day that a shot can only be shot in. */
+export const LIGHT_NEEDS = named<LightNeed>(vocabulary.lightNeeds)
+
+const CURVES = named<NonNullable<MonitorCurve['shipped']>>(vocabulary.signalCurves)
+/** What signals on a monitor are read through; dividing them last. */
+export const SIGNAL_CURVES = [...CURVES.filter((c) => c.key !== 'NONE'), ...CURVES.filter((c) => c.key === 'NONE')]
 
 export const DEPARTMENTS = named<Department>(vocabulary.departments)
 

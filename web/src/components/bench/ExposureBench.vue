@@ -12,6 +12,7 @@ import { say } from '@/lib/figures'
 import { fixed, signed } from '@/lib/print'
 import { useBench, type BenchField as Field, type Values } from '@/lib/useBench'
 import { useSize } from '@/lib/useSize'
+import { SIGNAL_CURVES } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 
 interface Picture {
@@ -32,12 +33,7 @@ const MODES = [
   { key: 'T_STOP', name: 'stops on the meter' },
   { key: 'LUX', name: 'light on the meter' },
 ]
-const CURVES = [
-  { key: 'BT709', name: 'BT.709' },
-  { key: 'BT1886', name: 'BT.1886' },
-  { key: 'HLG', name: 'HLG' },
-  { key: 'ACESCCT', name: 'ACEScct' },
-]
+const CURVES = SIGNAL_CURVES.filter((c) => c.key !== 'NONE')
 const SHUTTERS = [
   { key: 'TIME', name: 'as a time' },
   { key: 'ANGLE', name: 'as an angle' },

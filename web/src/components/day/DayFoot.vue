@@ -47,7 +47,7 @@ const parts = computed(() => {
 })
 const could = computed(() => {
   const { cost } = props.day
-  if (cost.savableMin < 1) return 'No order of these shots costs less.'
+  if (cost.savableMin === undefined || cost.savableMin < 1) return 'No order of these shots costs less.'
   const least = Math.round(cost.savableMin % 1000)
   return cost.savableMin >= 1000
     ? 'Another order breaks fewer needs.'

@@ -6,7 +6,7 @@ import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import { readFigures } from '@/lib/figures'
-import { LIGHT_NEEDS } from '@/lib/dayTime'
+import { LIGHT_NEEDS } from '@/lib/words'
 
 /** What a shot takes and needs of its day. */
 const props = defineProps<{ slotOf?: DaySlot; slots: DaySlot[]; editable: boolean; error: string }>()

@@ -5,7 +5,8 @@ import { outdate } from '@/api/reads'
 import type { MonitorCurve, MonitorView } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
-import { chooseCurves, curveName, SIGNAL_CURVES } from '@/lib/monitorCurve'
+import { chooseCurves, curveName } from '@/lib/monitorCurve'
+import { SIGNAL_CURVES } from '@/lib/words'
 import { useSubmit } from '@/lib/useSubmit'
 
 /** What percents on the monitor are read through: of the production, and of a scene that differs. */

@@ -14,6 +14,8 @@ import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.Reason;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.day.LightNeed;
+import org.oblume.core.exposure.ShippedCurve;
 import org.oblume.core.filter.StockKind;
 import org.oblume.core.moves.Department;
 import org.oblume.core.photometry.LevelCurve;
@@ -49,6 +51,8 @@ class VocabularyTest {
         put(all, "roles", Role.class, Role::label);
         put(all, "controlPaths", ControlPath.class, ControlPath::label);
         put(all, "departments", Department.class, Department::label);
+        put(all, "lightNeeds", LightNeed.class, LightNeed::label);
+        put(all, "signalCurves", ShippedCurve.class, ShippedCurve::label);
         put(all, "levelCurves", LevelCurve.class, LevelCurve::label);
         put(all, "stockKinds", StockKind.class, StockKind::label);
         put(all, "conditions", Condition.Sort.class, Condition.Sort::label);

@@ -48,10 +48,12 @@ class DayController {
     private static final String LINES = "application/x-ndjson";
     private static final int LARGEST_MB = 1;
     private final DayService days;
+    private final DayFiles files;
     private final ObjectMapper json;
 
-    DayController(DayService days, ObjectMapper json) {
+    DayController(DayService days, DayFiles files, ObjectMapper json) {
         this.days = days;
+        this.files = files;
         this.json = json;
     }
 
@@ -105,7 +107,7 @@ class DayController {
                 .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=day-%d.ics".formatted(number))
                 .header(HttpHeaders.CACHE_CONTROL, "no-store")
-                .body(days.calendar(productionId, number));
+                .body(files.calendar(productionId, number));
     }
 
     /** Reads which shots a calendar or a table puts on a day; nothing is kept by this. */
@@ -114,7 +116,7 @@ class DayController {
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(schema = @Schema(type = "string", format = "binary")))
     DayFileRead fileRead(@PathVariable long productionId, InputStream body) throws IOException {
-        return days.fileRead(
+        return files.fileRead(
                 productionId,
                 CsvFile.text(PayloadTooLargeException.read(
                         body, LARGEST_MB, "The file is larger than %d MB: a day is never that large.")));

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.oblume.core.day.Before;
 import org.oblume.core.day.DayFrame;
 import org.oblume.core.day.DayShot;
+import org.oblume.core.day.LightNeed;
 import org.oblume.core.day.LightSpan;
 import org.oblume.core.day.OrderProblem;
 import org.oblume.core.moves.JobTimes;

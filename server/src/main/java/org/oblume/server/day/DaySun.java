@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.day.LightNeed;
 import org.oblume.core.day.LightSpan;
 import org.oblume.core.day.SunSpans;
 import org.oblume.core.day.TimeOfDay;

@@ -92,7 +92,7 @@ public final class DayViews {
 
     /**
      * @param waitMin waiting for the light
-     * @param savableMin how much the best order could save at most, minutes
+     * @param savableMin how much the best order could save at most, minutes; null of an order that is only tried
      * @param exact whether some order does save so much
      */
     public record DayCost(
@@ -101,7 +101,7 @@ public final class DayViews {
             int setChanges,
             List<String> broken,
             double total,
-            double savableMin,
+            @Nullable Double savableMin,
             boolean exact) {}
 
     /**

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.oblume.core.day.LightNeed;
 import org.oblume.server.day.DayCard.DayPause;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;

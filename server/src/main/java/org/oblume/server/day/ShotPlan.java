@@ -1,6 +1,7 @@
 package org.oblume.server.day;
 
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.day.LightNeed;
 import org.oblume.core.units.Checks;
 
 /**

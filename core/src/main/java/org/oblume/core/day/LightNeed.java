@@ -1,4 +1,4 @@
-package org.oblume.server.day;
+package org.oblume.core.day;
 
 import org.oblume.core.geometry.SunDirection;
 
@@ -22,12 +22,13 @@ public enum LightNeed {
         this.label = label;
     }
 
+    /** What it is called. */
     public String label() {
         return label;
     }
 
     /** Whether it is so by where the sun stands; of the sun on a mark only that it is up. */
-    boolean is(SunDirection sun) {
+    public boolean is(SunDirection sun) {
         double elevation = sun.elevationDeg();
         return switch (this) {
             case ANY -> true;
