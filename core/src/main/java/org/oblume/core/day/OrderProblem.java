@@ -312,14 +312,4 @@ public final class OrderProblem {
     private double pair(int from, int to) {
         return pairMin[from + 1][to] + (from != START && set[from] != set[to] ? OrderCost.SET_CHANGE_MIN : 0);
     }
-
-    /** How far apart two orders are in time: minutes by which the second's last takes end sooner. */
-    public double soonerMin(List<Integer> order, List<Integer> other) {
-        return end(order) - end(other);
-    }
-
-    private double end(List<Integer> order) {
-        List<Schedule.Slot> slots = schedule(order).slots();
-        return slots.isEmpty() ? 0 : slots.get(slots.size() - 1).shootTo().minutes();
-    }
 }
