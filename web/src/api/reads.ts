@@ -46,6 +46,9 @@ export const READS = {
   days: read(['DAYS', 'BOOK'], (path: { productionId: number }, way) =>
     answer(api.GET('/api/productions/{productionId}/days', { ...way, params: { path } })),
   ),
+  sun: read(['RECORD', 'SET', 'BOOK', 'DAYS'], ({ shotId, date }: OfShot & { date?: string }, way) =>
+    answer(api.GET('/api/shots/{shotId}/sun', { ...way, params: { path: { shotId }, query: { date } } })),
+  ),
   archive: read(['ARCHIVE'], (_: object, way) => answer(api.GET('/api/archive', { ...way, ...ONLY_NOW }))),
   board: read(['RECORD', 'BOOK', 'LOOKS', 'SET'], ({ sceneId }: OfScene, way) =>
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),

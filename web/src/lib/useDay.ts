@@ -26,6 +26,8 @@ export interface UseDayReturn {
   put: (shots: number[]) => void
   keep: (card: DayCard) => Promise<boolean>
   plan: (shotId: number, version: number, plan: ShotPlan) => Promise<boolean>
+  /** Tries an order as it is said; whether it was understood. */
+  say: (text: string) => Promise<boolean>
   search: () => void
   stop: () => void
 }
@@ -155,6 +157,13 @@ export function useDay(of: () => { productionId: number; number: number }): UseD
         const header = onVersion(version)
         await answer(api.PUT('/api/shots/{shotId}/plan', { params: { path: { shotId }, header }, body: plan }))
         await outdate({ topics: ['DAYS'] })
+      }),
+    say: (text) =>
+      submit(async () => {
+        const body = { shots: order.value, text }
+        tried.value = await answer(
+          api.POST('/api/productions/{productionId}/days/{number}/say', { params: params(), body }),
+        )
       }),
     search: () => void search(),
     stop,

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { RouterLink } from 'vue-router'
 import { answer, api } from '@/api/client'
-import type { ScenePage } from '@/api/types'
+import type { ProductionPage, ScenePage } from '@/api/types'
+import BookDay from '@/components/book/BookDay.vue'
+import BookShot from '@/components/book/BookShot.vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ImportDialog from '@/components/dialogs/ImportDialog.vue'
@@ -10,15 +11,16 @@ import SceneDialog from '@/components/dialogs/SceneDialog.vue'
 import SetsDialog from '@/components/dialogs/SetsDialog.vue'
 import ShotDialog from '@/components/dialogs/ShotDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
-import FrameThumb from '@/components/frame/FrameThumb.vue'
-import StageTick from '@/components/marks/StageTick.vue'
 import { readFigures } from '@/lib/figures'
 import { useSubmit } from '@/lib/useSubmit'
-import { stageName, when } from '@/lib/words'
+import { byDay } from '@/lib/byDay'
+import { stageName } from '@/lib/words'
 import { useBook } from '@/stores/book'
+import { useSettings } from '@/stores/settings'
 
 defineEmits<{ spine: [] }>()
 const book = useBook()
+const settings = useSettings()
 const dialog = ref<'scene' | 'sets' | 'shot' | 'import' | 'production'>()
 const scene = ref<ScenePage>()
 const productionId = ref<number>()
@@ -39,6 +41,8 @@ function found(page: ScenePage): ScenePage['shots'] {
     ? page.shots
     : page.shots.filter((s) => `${s.slate} ${s.description} ${stageName(s.stage)}`.toLowerCase().includes(wanted.value))
 }
+
+const daysOf = (page: ProductionPage) => byDay(page, found).filter((d) => d.shots.length || (d.number && !wanted.value))
 
 function newScene(id: number) {
   productionId.value = id
@@ -77,7 +81,14 @@ function startProduction() {
         placeholder="Find a scene or a shot"
         aria-label="Find a scene or a shot"
       />
-      <button class="button ml-auto" @click="dialog = 'import'">Import scene…</button>
+      <button
+        class="button ml-auto"
+        :aria-pressed="settings.spine === 'day'"
+        @click="settings.spine = settings.spine === 'day' ? 'scene' : 'day'"
+      >
+        By day
+      </button>
+      <button class="button" @click="dialog = 'import'">Import scene…</button>
       <button class="button" @click="dialog = 'production'">New production…</button>
     </header>
     <div class="flex-1 min-h-0 overflow-y-auto py-5 px-6 phone:p-4">
@@ -99,48 +110,42 @@ function startProduction() {
           <button class="button" @click="newScene(page.production.id)">New scene…</button>
         </div>
         <p v-if="!page.scenes.length" class="text-quiet">No scene yet. Start one from a bare room, or import one.</p>
-        <article v-for="s in page.scenes" v-show="found(s).length" :key="s.id" class="scene relative pb-4.5">
-          <div class="scene-head flex items-center gap-3 pb-1">
-            <span class="relative flex-none w-2.5 h-2.5 border-[1.4px] border-ink bg-ground" />
-            <h3 class="min-w-8.5 text-head">{{ s.heading.number }}</h3>
-            <div class="min-w-0 grow">
-              <span class="block truncate font-strong">{{ s.heading.heading }}</span><span
-                class="text-small text-quiet"
-                >{{ s.heading.location }}</span
+        <template v-if="settings.spine === 'day'">
+          <BookDay
+            v-for="d in daysOf(page)"
+            :key="d.number ?? 0"
+            :production-id="page.production.id"
+            :number="d.number"
+            :shots="d.shots"
+          />
+        </template>
+        <template v-else>
+          <article v-for="s in page.scenes" v-show="found(s).length" :key="s.id" class="scene relative pb-4.5">
+            <div class="scene-head flex items-center gap-3 pb-1">
+              <span class="relative flex-none w-2.5 h-2.5 border-[1.4px] border-ink bg-ground" />
+              <h3 class="min-w-8.5 text-head">{{ s.heading.number }}</h3>
+              <div class="min-w-0 grow">
+                <span class="block truncate font-strong">{{ s.heading.heading }}</span><span
+                  class="text-small text-quiet"
+                  >{{ s.heading.location }}</span
+                >
+              </div>
+              <a
+                class="button"
+                :href="`/api/scenes/${s.id}/export`"
+                download
+                :aria-label="`Export scene ${s.heading.number}`"
+                >Export</a
               >
+              <button class="button" @click="newShot(s)">New shot…</button>
             </div>
-            <a
-              class="button"
-              :href="`/api/scenes/${s.id}/export`"
-              download
-              :aria-label="`Export scene ${s.heading.number}`"
-              >Export</a
-            >
-            <button class="button" @click="newShot(s)">New shot…</button>
-          </div>
-          <ul>
-            <li v-for="shot in found(s)" :key="shot.id">
-              <RouterLink :to="{ name: 'plot', params: { id: shot.id } }" class="shot">
-                <FrameThumb class="picture" :shot-id="shot.id" :name="shot.slate" />
-                <StageTick :stage="shot.stage" />
-                <span class="slate text-lead font-bold">{{ shot.slate }}</span>
-                <span class="text-small text-quiet upright:hidden">{{ stageName(shot.stage) }}</span>
-                <span class="overflow-hidden text-ellipsis whitespace-nowrap">{{ shot.description }}</span>
-                <span v-if="shot.recorded?.things" class="recorded text-small" data-count="rebuilt"
-                  ><span class="figure text-figure">{{ shot.recorded.couldBeRebuilt }}</span> of
-                  {{ shot.recorded.things }}<span class="text-quiet upright:hidden"> could be rebuilt</span></span
-                ><span v-else class="recorded text-small text-quiet">empty</span>
-                <span class="text-small text-quiet upright:hidden">{{
-                  shot.basedOn ? `from ${shot.basedOn}` : 'starts afresh'
-                }}</span>
-                <span class="text-small text-quiet upright:hidden">{{ shot.day ? `day ${shot.day}` : 'no day' }}</span>
-                <span class="text-small text-quiet upright:hidden">{{
-                  shot.lastTouch ? `${shot.lastTouch.author}, ${when(shot.lastTouch.at)}` : 'nothing changed here'
-                }}</span>
-              </RouterLink>
-            </li>
-          </ul>
-        </article>
+            <ul>
+              <li v-for="shot in found(s)" :key="shot.id">
+                <BookShot :shot="shot" />
+              </li>
+            </ul>
+          </article>
+        </template>
       </section>
     </div>
     <ImportDialog :open="dialog === 'import'" @close="dialog = undefined" />
@@ -179,38 +184,10 @@ function startProduction() {
 .scene:last-child::before {
   bottom: 26px;
 }
-.shot {
-  display: grid;
-  grid-template-columns: 80px 24px 48px 64px minmax(0, 1fr) 142px 96px 56px 180px;
-  align-items: center;
-  gap: 8px;
-  min-height: 30px;
-  padding: 4px 8px 4px 5px;
-  border-bottom: 1px solid var(--line);
-}
-.shot :deep(svg) {
-  background: var(--ground);
-}
-.shot:hover {
-  background: var(--raised);
-}
-@media (pointer: coarse) {
-  .shot {
-    min-height: 44px;
-  }
-}
-@media (width < 1100px) {
-  .shot {
-    grid-template-columns: 64px 24px 48px 64px minmax(0, 1fr) 58px;
-  }
-}
 @media (width < 800px) {
   .find,
   .book header h1 ~ .button {
     display: none;
-  }
-  .shot {
-    min-height: 48px;
   }
   .scene-head .button {
     padding: 2px 8px;

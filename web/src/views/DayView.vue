@@ -6,6 +6,7 @@ import DayDialog from '@/components/day/DayDialog.vue'
 import DayFileDialog from '@/components/day/DayFileDialog.vue'
 import DayFoot from '@/components/day/DayFoot.vue'
 import DayList from '@/components/day/DayList.vue'
+import DaySay from '@/components/day/DaySay.vue'
 import DayTimeline from '@/components/day/DayTimeline.vue'
 import PutOnDay from '@/components/day/PutOnDay.vue'
 import ShotPlanDialog from '@/components/day/ShotPlanDialog.vue'
@@ -144,6 +145,7 @@ function off(shot: number) {
       </template>
     </div>
     <p v-else-if="!problem" class="m-auto text-quiet" role="status">Working out the day…</p>
+    <DaySay v-if="(day?.slots.length ?? 0) > 1" :say="acts.say" />
     <DayFoot
       v-if="day?.slots.length"
       :day="day"

@@ -4,12 +4,12 @@ import { useRoute, useRouter } from 'vue-router'
 import { value, type PlanPoint } from '@/api/types'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import ShotPane from '@/components/inspector/ShotPane.vue'
-import WedgeMark from '@/components/marks/WedgeMark.vue'
 import CameraPicture from '@/components/plot/CameraPicture.vue'
 import HeightStrip from '@/components/plot/HeightStrip.vue'
 import MarkLadder from '@/components/plot/MarkLadder.vue'
 import PlanButtons from '@/components/plot/PlanButtons.vue'
 import PlanEditor from '@/components/plot/PlanEditor.vue'
+import PlanProblem from '@/components/plot/PlanProblem.vue'
 import SayBar from '@/components/plot/SayBar.vue'
 import TryBar from '@/components/plot/TryBar.vue'
 import { onPaper, undoing, type Action } from '@/lib/actions'
@@ -17,6 +17,7 @@ import { lazy } from '@/lib/lazy'
 import { isThing } from '@/lib/words'
 import { usePointed, type Pointed } from '@/lib/usePointed'
 import { useShortcuts } from '@/lib/useShortcuts'
+import { useSun } from '@/lib/useSun'
 import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
@@ -27,6 +28,7 @@ const PlaceDialog = lazy(() => import('@/components/dialogs/PlaceDialog.vue'))
 const ShotDialog = lazy(() => import('@/components/dialogs/ShotDialog.vue'))
 const LandingCard = lazy(() => import('@/components/plot/LandingCard.vue'))
 const SaidPane = lazy(() => import('@/components/moments/SaidPane.vue'))
+const SunLook = lazy(() => import('@/components/sun/SunLook.vue'))
 const PlacementPane = lazy(() => import('@/components/inspector/PlacementPane.vue'))
 
 /** The plan of the shot to work on, its heights, its light on a mark, and what is selected. */
@@ -50,14 +52,13 @@ const { pointed, corner, begin } = usePointed(
   () => props.shotId,
 )
 
+const sunny = ref(false)
+const sun = useSun(
+  () => props.shotId,
+  () => sunny.value,
+)
 const line = computed(() => book.shots.get(props.shotId))
 const asOf = computed(() => (typeof route.query.event === 'string' ? Number(route.query.event) : undefined))
-const outsideOffered = computed(() => {
-  const wanted = plot.problem?.wanted
-  return plot.problem?.attribute === 'PLACE' && wanted && 'value' in wanted && 'xM' in wanted.value
-    ? wanted.value
-    : undefined
-})
 const actions = computed((): Action[] => [
   ...undoing(),
   { name: 'Place…', disabled: plot.locked, run: openPlace },
@@ -84,13 +85,6 @@ watch(
 
 function drag(moved: Record<string, PlanPoint>) {
   editor.drag(Object.fromEntries(Object.entries(moved).map(([key, at]) => [key, { at }])))
-}
-
-function standOutside() {
-  const place = outsideOffered.value
-  const key = plot.problem?.placement
-  plot.problem = undefined
-  if (place && key) void editor.put(key, 'PLACE', { value: { ...(place as PlanPoint), outside: true } })
 }
 
 function openPlace() {
@@ -135,6 +129,7 @@ onBeforeUnmount(editor.letGo)
             :light="light.light"
             :ghosts="editor.ghosts"
             :pointed="pointed"
+            :sun="sun.shown.value"
             @select="plot.select"
             @drag="drag"
             @turn="(key, bearing) => editor.drag({ [key]: { bearing } })"
@@ -144,9 +139,11 @@ onBeforeUnmount(editor.letGo)
           />
           <PlanButtons
             :light="sheet === 'light'"
+            :sun="sunny"
             @zoom="(by: number) => stage?.zoom(by)"
             @fit="stage?.fit()"
             @light="sheet = sheet ? undefined : 'light'"
+            @sun="sunny = !sunny"
           />
           <LandingCard
             v-if="pointed"
@@ -156,19 +153,11 @@ onBeforeUnmount(editor.letGo)
             @point="(at: Pointed) => (pointed = at)"
             @close="pointed = undefined"
           />
-          <div
-            v-if="plot.problem || light.refused"
-            class="problem absolute top-3 right-3 bottom-auto left-3 flex gap-2 items-start py-2 px-3 bg-raised border border-ink rounded-mark"
-            role="alert"
-          >
-            <WedgeMark act />
-            <span class="grow">{{ plot.problem?.sentence ?? light.refused }}</span>
-            <button v-if="outsideOffered" class="button" @click="standOutside">It stands outside</button>
-            <button v-if="plot.problem" class="button" @click="plot.problem = undefined">Leave it</button>
-          </div>
+          <PlanProblem />
         </div>
         <MarkLadder class="beside" />
-        <div class="strip">
+        <SunLook v-if="sunny" class="strip sunny" :shot-id="shotId" :sun="sun" />
+        <div v-else class="strip">
           <HeightStrip
             :set="plot.set"
             :placements="editor.placements"
@@ -243,6 +232,10 @@ onBeforeUnmount(editor.letGo)
   border-top: 1px solid var(--line);
   overflow: hidden;
 }
+.strip.sunny {
+  display: block;
+  padding: 0;
+}
 .saying {
   grid-area: say;
 }
@@ -280,8 +273,11 @@ onBeforeUnmount(editor.letGo)
   .stage {
     padding-bottom: 56px;
   }
-  .strip {
+  .strip:not(.sunny) {
     display: none;
+  }
+  .body:has(.sunny) {
+    grid-template: 'stage' minmax(0, 1fr) 'strip' auto 'say' auto 'inspector' 20% / minmax(0, 1fr);
   }
   .inspector {
     border-left: 0;

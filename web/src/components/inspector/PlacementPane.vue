@@ -21,6 +21,7 @@ import ModifierList from './ModifierList.vue'
 import PatchForm from './PatchForm.vue'
 import ReasonPicker from './ReasonPicker.vue'
 import SourceFacts from './SourceFacts.vue'
+import StreakForm from './StreakForm.vue'
 import TapeRows from './TapeRows.vue'
 import ThingMenu from './ThingMenu.vue'
 import ValueRow from './ValueRow.vue'
@@ -52,6 +53,7 @@ const fullColour = computed(
   () => records('COLOUR') && (value(props.placed, 'COLOUR') || props.placed.light?.fullColour),
 )
 const place = computed(() => value(props.placed, 'PLACE'))
+const streak = computed(() => value(props.placed, 'STREAK'))
 /** Behind a saturated gel a colour temperature says nothing. */
 const gel = computed(() => value(props.placed, 'MODIFIERS')?.items.find((m) => m.gel))
 const iconScale = computed(() => 30 / Math.max(0.2, piece.value.widthM))
@@ -135,6 +137,7 @@ function setOutside(outside: boolean) {
     </section>
     <ModifierList v-if="records('MODIFIERS')" :placed="placed" class="rule" />
     <DaylightForm v-if="records('DAYLIGHT')" :placed="placed" class="rule" />
+    <StreakForm v-if="streak" :placed="placed" :streak="streak" class="rule" />
     <section v-if="records('DAYLIGHT')" class="rule">
       <ValueRow :placed="placed" attribute="CCT" label="colour" hint="Kelvin: 6500" />
       <ValueRow :placed="placed" attribute="TINT" label="tint, Duv" hint="Duv: 0.004 green, −0.004 magenta" />

@@ -2,19 +2,13 @@
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { ProductionPage } from '@/api/types'
+import { byDay } from '@/lib/byDay'
 import SpineShot from './SpineShot.vue'
 
 /** The shots of a production by the day that each is planned for; those of none last. */
 const props = defineProps<{ production: ProductionPage; here?: number; view: string }>()
 const route = useRoute()
-const days = computed(() => {
-  const all = props.production.scenes.flatMap((s) => s.shots)
-  const numbers = Array.from({ length: props.production.production.days }, (_, i) => i + 1)
-  return [
-    ...numbers.map((number) => ({ number, shots: all.filter((s) => s.day === number) })),
-    { number: undefined, shots: all.filter((s) => !s.day) },
-  ].filter((d) => d.number || d.shots.length)
-})
+const days = computed(() => byDay(props.production))
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-/** Nearer, farther, the whole plan; the light beside it where there is no room for both. */
-defineProps<{ light: boolean }>()
-defineEmits<{ zoom: [by: number]; fit: []; light: [] }>()
+/** Nearer, farther, the whole plan; the sun; the light beside it where there is no room for both. */
+defineProps<{ light: boolean; sun: boolean }>()
+defineEmits<{ zoom: [by: number]; fit: []; light: []; sun: [] }>()
 </script>
 
 <template>
@@ -9,6 +9,7 @@ defineEmits<{ zoom: [by: number]; fit: []; light: [] }>()
     <button class="button" aria-label="Zoom in" @click="$emit('zoom', 1.25)">+</button>
     <button class="button" aria-label="Zoom out" @click="$emit('zoom', 0.8)">−</button>
     <button class="button" @click="$emit('fit')">Fit</button>
+    <button class="button" :aria-pressed="sun" @click="$emit('sun')">Sun</button>
     <button class="button hidden upright:inline-flex" :aria-pressed="light" @click="$emit('light')">Light</button>
   </div>
 </template>

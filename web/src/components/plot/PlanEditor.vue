@@ -8,6 +8,7 @@ import { CROWD, usePlanDrawing, type DrawnThing, type PlanShown } from '@/lib/us
 import { usePlanKeys } from '@/lib/usePlanKeys'
 import { usePlanPointer, type Grip } from '@/lib/usePlanPointer'
 import { useRoving } from '@/lib/useRoving'
+import type { SunShown } from '@/lib/useSun'
 import { useViewport } from '@/lib/useViewport'
 import { ATTRIBUTES, recorded } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
@@ -20,6 +21,7 @@ import PlanFrame from './PlanFrame.vue'
 import PlanGhosts from './PlanGhosts.vue'
 import PlanLabels from './PlanLabels.vue'
 import PlanRoses from './PlanRoses.vue'
+import PlanSun from '@/components/sun/PlanSun.vue'
 import SetLayer from './SetLayer.vue'
 import TapeLine from './TapeLine.vue'
 import ThrowShape from './ThrowShape.vue'
@@ -27,7 +29,14 @@ import TurnHandle from './TurnHandle.vue'
 
 /** The plan: pan, zoom, choose, drag, turn, nudge. It shows and asks; what a change means comes back through `placements`. */
 const props = defineProps<
-  PlanShown & { slate: string; locked: boolean; /** A place that is pointed at. */ pointed?: PlanPoint }
+  PlanShown & {
+    slate: string
+    locked: boolean
+    /** A place that is pointed at. */
+    pointed?: PlanPoint
+    /** The sun on the set, while it is looked at. */
+    sun?: SunShown
+  }
 >()
 const emit = defineEmits<{
   select: [key: string | undefined, more?: boolean]
@@ -164,6 +173,7 @@ defineExpose({
       </clipPath>
     </defs>
     <SetLayer :set="set" :view="view" :named="tapes.map((t) => t.landmark)" />
+    <PlanSun v-if="sun" :sun="sun" :set="set" :drawn="drawn" :view="view" :size="size" />
     <template v-for="d in drawn" :key="`throw-${d.key}`">
       <ThrowShape
         v-if="d.shines"

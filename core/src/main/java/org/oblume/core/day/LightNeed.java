@@ -16,10 +16,17 @@ public enum LightNeed {
     SUN("sun on the mark");
 
     private static final double DARK_DEG = -6;
+    private static final double GOLDEN_FROM_DEG = -4;
+    private static final double GOLDEN_TO_DEG = 6;
     private final String label;
 
     LightNeed(String label) {
         this.label = label;
+    }
+
+    /** Whether it is the golden hour, as crews call it: the sun from 4° below the horizon to 6° above it (a setting of the model). */
+    public static boolean isGolden(SunDirection sun) {
+        return sun.elevationDeg() >= GOLDEN_FROM_DEG && sun.elevationDeg() <= GOLDEN_TO_DEG;
     }
 
     /** What it is called. */

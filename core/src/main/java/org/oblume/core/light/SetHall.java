@@ -110,6 +110,11 @@ final class SetHall {
         return hall;
     }
 
+    /** The outlines of its closed rooms. */
+    List<List<PlanPoint>> rooms() {
+        return rooms;
+    }
+
     /** Its surfaces as they are looked at. */
     List<SeenSurface> seen() {
         return seen;

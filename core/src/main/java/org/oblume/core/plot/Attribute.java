@@ -33,6 +33,7 @@ public enum Attribute {
     WHITE("camera white", White.class, White::parse),
     LENS_ND("ND on the lens", LensNd.class, LensNd::parse),
     DAYLIGHT("daylight", Daylight.class, null),
+    STREAK("sun here", Streak.class, null),
     ON_PURPOSE("on purpose", OnPurpose.class, OnPurpose::parse),
     CONDITION("condition", Condition.class, null),
     CUE("cue", Cue.class, null);
@@ -40,6 +41,7 @@ public enum Attribute {
     /** What a person or a set piece has: it stands somewhere, so high, facing so. */
     static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, UNIT, PLACE, HEIGHT, AIM, ON_PURPOSE);
 
+    static final Set<Attribute> OF_A_SUBJECT = union(OF_A_MARK, EnumSet.of(STREAK));
     static final Set<Attribute> OF_A_CONDITION = EnumSet.of(STANDING, CONDITION);
     static final Set<Attribute> OF_A_CUE = EnumSet.of(STANDING, CUE);
     static final Set<Attribute> OF_A_LIGHT =

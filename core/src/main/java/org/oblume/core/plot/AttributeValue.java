@@ -25,6 +25,7 @@ public sealed interface AttributeValue
                 White,
                 LensNd,
                 Daylight,
+                Streak,
                 Condition,
                 Cue,
                 OnPurpose {

@@ -21,7 +21,7 @@ public enum PlacementKind {
     BOUNCE(Attribute.OF_A_MARK),
     MIRROR(Attribute.OF_A_MARK),
     CAMERA(Attribute.OF_A_CAMERA),
-    MARK(Attribute.OF_A_MARK),
+    MARK(Attribute.OF_A_SUBJECT),
     /** Something about the place: it has a state and stands nowhere. */
     CONDITION(Attribute.OF_A_CONDITION),
     /** A moment within the shot at which lights change. */

@@ -38,12 +38,12 @@ class SunSpansTest {
             JsonNode at = c.request().get("point");
             SpacePoint point = new SpacePoint(
                     at.get("x").asDouble(), at.get("y").asDouble(), at.get("z").asDouble());
-            List<LightSpan> spans = SunSpans.of(
-                    c.number("latitude"),
-                    c.number("longitude"),
-                    LocalDate.parse(c.text("date")),
-                    ZoneId.of(c.text("zone")),
-                    sun -> opening.letsIn(sun, c.number("northDeg", 0), point));
+            List<LightSpan> spans = new SunSpans(
+                            c.number("latitude"),
+                            c.number("longitude"),
+                            LocalDate.parse(c.text("date")),
+                            ZoneId.of(c.text("zone")))
+                    .of(sun -> opening.letsIn(sun, c.number("northDeg", 0), point));
             JsonNode wanted = c.answer().get("windows");
             assertThat(spans).hasSize(wanted.size());
             for (int i = 0; i < spans.size(); i++) {
@@ -70,7 +70,7 @@ class SunSpansTest {
     @Test
     void aSpanGoesOnOverTheHourThatTheClockSkipsAndCountsTheRepeatedOneOnce() {
         for (String date : List.of("2026-03-29", "2026-10-25")) {
-            List<LightSpan> always = SunSpans.of(52.5, 13.4, LocalDate.parse(date), WITH_SUMMER_TIME, sun -> true);
+            List<LightSpan> always = new SunSpans(52.5, 13.4, LocalDate.parse(date), WITH_SUMMER_TIME).of(sun -> true);
             assertThat(always).hasSize(1);
             assertThat(always.get(0).from().print()).isEqualTo("00:00");
             assertThat(always.get(0).to().print()).isEqualTo("23:59");
@@ -80,9 +80,9 @@ class SunSpansTest {
     @Test
     void inThePolarDayTheSunIsUpAllDayAndInThePolarNightNever() {
         ZoneId zone = ZoneId.of("CET");
-        assertThat(SunSpans.of(78.2, 15.6, LocalDate.parse("2026-06-21"), zone, sun -> sun.elevationDeg() > 0))
+        assertThat(new SunSpans(78.2, 15.6, LocalDate.parse("2026-06-21"), zone).of(sun -> sun.elevationDeg() > 0))
                 .containsExactly(new LightSpan(new TimeOfDay(0), new TimeOfDay(1439)));
-        assertThat(SunSpans.of(78.2, 15.6, LocalDate.parse("2026-12-21"), zone, sun -> sun.elevationDeg() > 0))
+        assertThat(new SunSpans(78.2, 15.6, LocalDate.parse("2026-12-21"), zone).of(sun -> sun.elevationDeg() > 0))
                 .isEmpty();
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -193,6 +194,7 @@ class RecordedValuesTest {
                                 4,
                                 java.util.List.of(
                                         new Cue.CueStep("dome", 2, null, new Level(0), null, null, null, null)));
+                    case STREAK -> new Streak(Instant.parse("2026-11-17T11:15:00Z"), 9000.0);
                     case ON_PURPOSE -> new OnPurpose(java.util.Set.of(HintKind.IN_FRAME));
                 };
         assertThat(Attribute.of(example)).isEqualTo(attribute);

@@ -163,15 +163,14 @@ class DayBenchController {
                 RequestValues.number("x", at.x), RequestValues.number("y", at.y), RequestValues.number("z", at.z));
         opening.requireBeside(point);
         double north = RequestValues.number("northDeg", asked.northDeg, 0);
-        return new SunTimes(SunSpans.of(
+        return new SunTimes(new SunSpans(
                         RequestValues.number("latitude", asked.latitude),
                         RequestValues.number("longitude", asked.longitude),
                         date(RequestValues.required("date", asked.date)),
-                        zone(RequestValues.required("zone", asked.zone)),
-                        sun -> opening.letsIn(sun, north, point))
-                .stream()
-                .map(DayBenchController::span)
-                .toList());
+                        zone(RequestValues.required("zone", asked.zone)))
+                .of(sun -> opening.letsIn(sun, north, point)).stream()
+                        .map(DayBenchController::span)
+                        .toList());
     }
 
     private static SunSpan span(LightSpan span) {

@@ -1,6 +1,5 @@
 package org.oblume.server.day;
 
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -55,8 +54,8 @@ public record DayCard(
         if (place.length() > LONGEST) {
             throw new Refusal("place", "Keep the place to %d characters.".formatted(LONGEST));
         }
-        if (zone != null && !ZoneId.getAvailableZoneIds().contains(zone)) {
-            throw new Refusal("zone", "“%s” is no time zone: write it as Etc/UTC.".formatted(zone));
+        if (zone != null) {
+            zone(zone);
         }
         if (pauses.size() > MOST_PAUSES) {
             throw new Refusal("pauses", "A day has %d pauses at most.".formatted(MOST_PAUSES));
@@ -86,8 +85,15 @@ public record DayCard(
                 now);
     }
 
-    /** @throws DateTimeException never: a zone that is none was refused */
     ZoneId clock() {
-        return zone == null ? ZoneId.systemDefault() : ZoneId.of(zone);
+        return zone == null ? ZoneId.systemDefault() : zone(zone);
+    }
+
+    /** @throws Refusal when there is no zone of that name */
+    static ZoneId zone(String name) {
+        if (!ZoneId.getAvailableZoneIds().contains(name)) {
+            throw new Refusal("zone", "“%s” is no time zone: write it as Etc/UTC.".formatted(name));
+        }
+        return ZoneId.of(name);
     }
 }

@@ -49,11 +49,13 @@ class DayController {
     private static final int LARGEST_MB = 1;
     private final DayService days;
     private final DayFiles files;
+    private final ShotPlans plans;
     private final ObjectMapper json;
 
-    DayController(DayService days, DayFiles files, ObjectMapper json) {
+    DayController(DayService days, DayFiles files, ShotPlans plans, ObjectMapper json) {
         this.days = days;
         this.files = files;
+        this.plans = plans;
         this.json = json;
     }
 
@@ -98,6 +100,16 @@ class DayController {
     @PostMapping("/productions/{productionId}/days/{number}/try")
     TriedOrder tried(@PathVariable long productionId, @PathVariable int number, @RequestBody ShotOrder order) {
         return days.tried(productionId, number, order.shots());
+    }
+
+    /** @param shots the order that it is said on */
+    record OrderSaid(List<Long> shots, String text) {}
+
+    /** An order as a crew says it, {@code 4D after lunch}; nobody has applied it. */
+    @Asks
+    @PostMapping("/productions/{productionId}/days/{number}/say")
+    TriedOrder said(@PathVariable long productionId, @PathVariable int number, @RequestBody OrderSaid said) {
+        return days.said(productionId, number, said.shots(), said.text());
     }
 
     /** As iCalendar: an event for the takes of each shot. */
@@ -169,6 +181,6 @@ class DayController {
             @PathVariable long shotId,
             @RequestBody ShotPlan plan,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        days.plan(shotId, plan, IfMatch.version(ifMatch));
+        plans.keep(shotId, plan, IfMatch.version(ifMatch));
     }
 }

@@ -15,6 +15,7 @@ import org.oblume.core.carry.ShotStage;
 import org.oblume.core.day.DayFrame;
 import org.oblume.core.day.OrderCost;
 import org.oblume.core.day.OrderProblem;
+import org.oblume.core.day.SaidOrder;
 import org.oblume.core.day.Schedule;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.day.DayOrder.Planned;
@@ -30,7 +31,6 @@ import org.oblume.server.day.DayViews.MinuteSpan;
 import org.oblume.server.day.DayViews.SunOfSet;
 import org.oblume.server.day.DayViews.TriedOrder;
 import org.oblume.server.production.ProductionService;
-import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotCard;
@@ -49,9 +49,7 @@ public class DayService {
     private static final double NEARLY = 1e-6;
     private final ShootingDayRepository days;
     private final DayShotRepository orders;
-    private final ShotPlanRepository plans;
     private final ProductionService productions;
-    private final SceneService scenes;
     private final ShotService shots;
     private final DayReader reader;
     private final DaySun sun;
@@ -60,18 +58,14 @@ public class DayService {
     DayService(
             ShootingDayRepository days,
             DayShotRepository orders,
-            ShotPlanRepository plans,
             ProductionService productions,
-            SceneService scenes,
             ShotService shots,
             DayReader reader,
             DaySun sun,
             RecordJson json) {
         this.days = days;
         this.orders = orders;
-        this.plans = plans;
         this.productions = productions;
-        this.scenes = scenes;
         this.shots = shots;
         this.reader = reader;
         this.sun = sun;
@@ -293,6 +287,26 @@ public class DayService {
         return told(tried, tried.problem().planned(), planned.end());
     }
 
+    /**
+     * An order as it is said, on the one that is tried.
+     *
+     * @param ids of the order that it is said on
+     * @throws Refusal when it is not understood
+     */
+    @Transactional(readOnly = true)
+    TriedOrder said(long productionId, int number, List<Long> ids, String text) {
+        TriedOrder now = tried(productionId, number, ids);
+        List<Integer> order = SaidOrder.of(
+                text,
+                now.slots().stream().map(s -> s.slate().toString()).toList(),
+                now.pauses().stream()
+                        .map(p -> (int) now.slots().stream()
+                                .filter(s -> s.shootFrom() < p.to())
+                                .count())
+                        .toList());
+        return tried(productionId, number, order.stream().map(now.shots()::get).toList());
+    }
+
     private static TriedOrder told(ReadDay read, List<Integer> order, double plannedEnd) {
         Schedule schedule = read.problem().schedule(order);
         return new TriedOrder(
@@ -318,36 +332,5 @@ public class DayService {
     @Transactional(readOnly = true)
     Search search(long productionId, int number) {
         return new Search(reader.read(productionId, number));
-    }
-
-    /** @throws EditConflict when somebody else changed it since that version */
-    void plan(long shotId, ShotPlan plan, long version) {
-        Shot shot = shots.get(shotId);
-        if (plan.afterId() != null && (plan.afterId() == shotId || !isOfOneProduction(shot, plan.afterId()))) {
-            throw new Refusal("afterId", "A shot comes after another of its production.");
-        }
-        ShotPlanEntity entity = plans.findByShotId(shotId).orElseGet(() -> new ShotPlanEntity(shotId));
-        if (entity.version() != version) {
-            throw new EditConflict(
-                    "Someone changed what %s takes since you opened it. Nothing of yours was kept yet."
-                            .formatted(shot.card().slate()),
-                    entity.plan().isEmpty() ? ShotPlan.NOTHING_SAID : json.read(entity.plan(), ShotPlan.class));
-        }
-        plans.saveAndFlush(entity.say(json.write(plan)));
-        if (shot.card().day() != null) {
-            Refusal ring = reader.read(
-                            scenes.get(shot.sceneId()).productionId(),
-                            shot.card().day())
-                    .order()
-                    .ring();
-            if (ring != null) {
-                throw ring;
-            }
-        }
-    }
-
-    private boolean isOfOneProduction(Shot shot, long otherId) {
-        return scenes.get(shot.sceneId()).productionId()
-                == scenes.get(shots.get(otherId).sceneId()).productionId();
     }
 }

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -16,6 +17,7 @@ import org.oblume.core.day.TimeOfDay;
 import org.oblume.core.geometry.SunDirection;
 import org.oblume.core.light.SunReach;
 import org.oblume.core.plot.Site;
+import org.oblume.core.plot.Streak;
 import org.oblume.server.day.DayViews.SunOfSet;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.StoredScene;
@@ -46,18 +48,20 @@ class DaySun {
             Predicate<SunDirection> counts =
                     need == LightNeed.SUN ? onTheMark(shot).orElse(sun -> false) : need::is;
             return DayOrder.joined(
-                    SunSpans.of(site.latitude(), site.longitude(), date, zone, counts),
-                    SunSpans.of(site.latitude(), site.longitude(), date.plusDays(1), zone, counts));
+                    new SunSpans(site.latitude(), site.longitude(), date, zone).of(counts),
+                    new SunSpans(site.latitude(), site.longitude(), date.plusDays(1), zone).of(counts));
         });
     }
 
-    /** Whether the sun reaches the first mark that has a place and a height. */
+    /** Whether the sun reaches the mark on which it lay by the record, else the first that has a place and a height. */
     private static Optional<Predicate<SunDirection>> onTheMark(RecordedShot shot) {
+        SunReach reach = new SunReach(shot.record().set(), shot.record().placements(), shot.state());
         return shot.marks().stream()
+                .sorted(Comparator.comparing(
+                        mark -> shot.state().value(mark.key(), Streak.class).isEmpty()))
                 .flatMap(mark -> shot.state().position(mark.key()).stream())
                 .findFirst()
-                .map(point -> new SunReach(shot.record().set(), shot.record().placements(), shot.state(), point))
-                .map(reach -> reach::reaches);
+                .map(point -> sun -> reach.reaches(sun, point));
     }
 
     /** Empty without a date, or where the set has no place on earth. */
@@ -71,8 +75,9 @@ class DaySun {
             elevations.add(SunDirection.at(site.latitude(), site.longitude(), new TimeOfDay(minute).on(date, zone))
                     .elevationDeg());
         }
-        List<LightSpan> up = spans(site, date, zone, LightNeed.DAY);
-        List<LightSpan> dark = spans(site, date, zone, LightNeed.NIGHT);
+        SunSpans day = new SunSpans(site.latitude(), site.longitude(), date, zone);
+        List<LightSpan> up = day.of(LightNeed.DAY::is);
+        List<LightSpan> dark = day.of(LightNeed.NIGHT::is);
         Double rise = up.isEmpty() || up.get(0).from().minutes() == 0
                 ? null
                 : Double.valueOf(up.get(0).from().minutes());
@@ -91,10 +96,6 @@ class DaySun {
                 sets,
                 nightFrom,
                 said(up, rise, sets, nightFrom)));
-    }
-
-    private static List<LightSpan> spans(Site site, LocalDate date, ZoneId zone, LightNeed need) {
-        return SunSpans.of(site.latitude(), site.longitude(), date, zone, need::is);
     }
 
     private static String said(

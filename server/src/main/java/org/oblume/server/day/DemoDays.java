@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.oblume.core.day.LightNeed;
 import org.oblume.server.day.DayCard.DayPause;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
@@ -63,17 +62,6 @@ class DemoDays implements ApplicationRunner {
                 "15:00",
                 "00:30",
                 List.of(new DayPause("18:00", "20:00", 60)));
-        takes(id(ids, "4A"), 60, LightNeed.ANY, true);
-        takes(id(ids, "4B"), 40, LightNeed.ANY, false);
-        takes(id(ids, "4C"), 47, LightNeed.ANY, false);
-        takes(id(ids, "4D"), 42, LightNeed.ANY, false);
-        takes(id(ids, "4E"), 30, LightNeed.ANY, false);
-        takes(id(ids, "11A"), 38, LightNeed.SUN, false);
-        takes(id(ids, "11B"), 25, LightNeed.ANY, false);
-        takes(id(ids, "17A"), 70, LightNeed.ANY, true);
-        takes(id(ids, "17B"), 55, LightNeed.ANY, false);
-        takes(id(ids, "22A"), 50, LightNeed.NIGHT, true);
-        takes(id(ids, "22B"), 40, LightNeed.NIGHT, false);
         days.order(
                 production,
                 2,
@@ -103,9 +91,5 @@ class DemoDays implements ApplicationRunner {
                 number,
                 new DayCard(LocalDate.of(2026, 11, november), "main", place, "Etc/UTC", call, wrap, 5, pauses),
                 0);
-    }
-
-    private void takes(long shot, double minutes, LightNeed need, boolean first) {
-        days.plan(shot, new ShotPlan(minutes, need, first, null), 0);
     }
 }

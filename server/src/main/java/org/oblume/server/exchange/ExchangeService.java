@@ -26,6 +26,8 @@ import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.LookService;
 import org.oblume.server.carry.SavedLook;
+import org.oblume.server.day.ShotPlans;
+import org.oblume.server.day.WrittenPlan;
 import org.oblume.server.metering.MeterService;
 import org.oblume.server.metering.WrittenReading;
 import org.oblume.server.monitor.MonitorCurve;
@@ -72,6 +74,7 @@ public class ExchangeService {
     private final MeterService meter;
     private final ConfirmationService confirmations;
     private final MonitorService monitor;
+    private final ShotPlans plans;
     private final SceneFileReader reader;
     private final RecordJson json;
     private final Clock clock;
@@ -89,6 +92,7 @@ public class ExchangeService {
             MeterService meter,
             ConfirmationService confirmations,
             MonitorService monitor,
+            ShotPlans plans,
             SceneFileReader reader,
             RecordJson json,
             Clock clock) {
@@ -98,6 +102,7 @@ public class ExchangeService {
         this.meter = meter;
         this.confirmations = confirmations;
         this.monitor = monitor;
+        this.plans = plans;
         this.productions = productions;
         this.sets = sets;
         this.scenes = scenes;
@@ -115,6 +120,7 @@ public class ExchangeService {
         Production production = productions.get(record.scene().productionId());
         Map<Long, String> keys = record.placed().stream()
                 .collect(Collectors.toMap(PlacedPiece::id, p -> p.placement().key()));
+        Map<Slate, WrittenPlan> planned = plans.written(record.shots());
         List<SceneFile.ShotPart> parts = record.shots().stream()
                 .map(shot -> {
                     ShotCard card = shot.card();
@@ -132,7 +138,8 @@ public class ExchangeService {
                             notes.writtenTakes(shot.id()),
                             notes.writtenNotes(shot.id(), keys),
                             meter.written(shot.id()),
-                            confirmations.written(record.recorded(shot.id())));
+                            confirmations.written(record.recorded(shot.id())),
+                            planned.get(card.slate()));
                 })
                 .toList();
         MonitorCurve curve = monitor.used(sceneId);
@@ -193,6 +200,11 @@ public class ExchangeService {
             meter.importAll(shotId, orNone(part.readings()));
             confirmations.importAll(record.recorded(shotId), orNone(part.looked()));
         }
+        plans.importAll(
+                made,
+                file.shots().stream()
+                        .filter(p -> p.plan() != null)
+                        .collect(Collectors.toMap(SceneFile.ShotPart::slate, p -> Objects.requireNonNull(p.plan()))));
         return scene;
     }
 

@@ -25,6 +25,10 @@ final class FormatVersion {
     /** Says what the monitor is read through. */
     static final int SEVENTH = 7;
 
+    /** Says what a shot takes and needs of its day, or when the sun lay on a mark. */
+    static final int EIGHTH = 8;
+
+    private static final Set<String> ATTRIBUTES_SINCE_EIGHTH = Set.of("STREAK");
     private static final Set<String> SINCE_SIXTH = Set.of("photographed");
     private static final Set<String> SINCE_FIFTH = Set.of("elsewhere");
     private static final Set<String> ATTRIBUTES_SINCE_FOURTH = Set.of("UNIT", "CONDITION", "CUE");
@@ -37,6 +41,11 @@ final class FormatVersion {
 
     /** @param file whose version is not looked at */
     static int of(JsonNode file) {
+        for (JsonNode shot : file.path("shots")) {
+            if (shot.has("plan") || ties(shot, ATTRIBUTES_SINCE_EIGHTH)) {
+                return EIGHTH;
+            }
+        }
         if (file.has("monitor")) {
             return SEVENTH;
         }
@@ -52,10 +61,12 @@ final class FormatVersion {
             return FIFTH;
         }
         for (JsonNode shot : file.path("shots")) {
+            if (ties(shot, ATTRIBUTES_SINCE_FOURTH)) {
+                return FOURTH;
+            }
             for (JsonNode knot : shot.path("knots")) {
                 JsonNode value = knot.path("value");
-                if (ATTRIBUTES_SINCE_FOURTH.contains(knot.path("attribute").asText())
-                        || value.has("one")
+                if (value.has("one")
                         || EFFECTS_SINCE_FOURTH.contains(value.path("kind").asText())) {
                     return FOURTH;
                 }
@@ -70,6 +81,15 @@ final class FormatVersion {
             }
         }
         return says(file, SINCE_SECOND) ? SECOND : FIRST;
+    }
+
+    private static boolean ties(JsonNode shot, Set<String> attributes) {
+        for (JsonNode knot : shot.path("knots")) {
+            if (attributes.contains(knot.path("attribute").asText())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean says(JsonNode part, Set<String> names) {

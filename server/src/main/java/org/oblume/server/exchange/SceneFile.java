@@ -11,6 +11,7 @@ import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
 import org.oblume.server.carry.SavedLook;
+import org.oblume.server.day.WrittenPlan;
 import org.oblume.server.metering.WrittenReading;
 import org.oblume.server.monitor.MonitorCurve;
 import org.oblume.server.note.WrittenNote;
@@ -34,7 +35,7 @@ record SceneFile(
 
     static final String FORMAT = "oblume-scene";
     /** The newest that is read. */
-    static final int VERSION = FormatVersion.SEVENTH;
+    static final int VERSION = FormatVersion.EIGHTH;
 
     SceneFile at(int other) {
         return new SceneFile(format, other, production, scene, set, placements, monitor, shots, looks);
@@ -53,7 +54,8 @@ record SceneFile(
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenTake> takes,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenNote> notes,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenReading> readings,
-            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenConfirmation> looked) {}
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<WrittenConfirmation> looked,
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable WrittenPlan plan) {}
 
     record KnotPart(
             String placement,

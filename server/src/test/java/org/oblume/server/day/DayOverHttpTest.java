@@ -7,6 +7,7 @@ import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -49,11 +50,11 @@ class DayOverHttpTest {
         }
     }
 
+    /** Nothing is said of what its shots take. */
     private long imported(long scene, String production) {
-        String file = api.get("/api/scenes/%d/export".formatted(scene))
-                .body()
-                .toString()
-                .replace("\"name\":\"Saltmarsh Line\"", "\"name\":\"%s\"".formatted(production));
+        JsonNode whole = api.get("/api/scenes/%d/export".formatted(scene)).body();
+        whole.get("shots").forEach(shot -> ((ObjectNode) shot).remove("plan"));
+        String file = whole.toString().replace("\"name\":\"Saltmarsh Line\"", "\"name\":\"%s\"".formatted(production));
         return api.post("/api/scenes/import", file).body().get("sceneId").asLong();
     }
 
@@ -165,7 +166,7 @@ class DayOverHttpTest {
         assertThat(order(1, 0).detail()).contains("has been shot on its day");
     }
 
-    /** The sun reaches 11A's mark by the east glass, by the end pane and, late, by the door. */
+    /** The sun reaches the mark on which it lay by the east glass and by the end pane. */
     @Test
     void aShotThatNeedsTheSunWaitsForItAndIsToldWhenItMissesIt() {
         long a = api.shotIn(glasshouse, "11A");
@@ -187,6 +188,22 @@ class DayOverHttpTest {
         assertThat(late.body().get("notices"))
                 .anyMatch(n -> n.get("text").asText().contains("needs the sun"));
         assertThat(late.body().at("/slots/0/inItsLight").asBoolean()).isFalse();
+    }
+
+    @Test
+    void anOrderIsTriedAsItIsSaid() {
+        Answer kept = api.put(path(2), DAY.formatted("08:00", "20:00"), 0L);
+        Long[] now = new Long[kept.body().get("slots").size()];
+        for (int i = 0; i < now.length; i++) {
+            now[i] = kept.body().at("/slots/%d/shotId".formatted(i)).asLong();
+        }
+        String said = ids(now).replaceFirst("\\}$", ",\"text\":\"11B first, swap 4C and 4D\"}");
+        Answer tried = api.post(path(2) + "/say", said);
+        assertThat(slates(tried.body())).containsExactly("11B", "4D", "4C", "4E", "11A");
+        assertThat(slates(day(2))).containsExactly("4C", "4D", "4E", "11A", "11B");
+        assertThat(api.post(path(2) + "/say", said.replace("11B first", "4Z first"))
+                        .detail())
+                .contains("is no shot of this day");
     }
 
     @Test

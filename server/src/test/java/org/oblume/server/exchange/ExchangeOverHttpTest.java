@@ -100,8 +100,16 @@ class ExchangeOverHttpTest {
         return Stream.of(
                 new Broken(
                         "of a newer version",
-                        f -> f.put("version", 8),
-                        "This file is version 8; this Oblume reads version 7."),
+                        f -> f.put("version", 9),
+                        "This file is version 9; this Oblume reads version 8."),
+                new Broken(
+                        "with a shot after one that is not there",
+                        f -> ((ObjectNode) f.at("/shots/0/plan")).put("after", "99Z"),
+                        "there is no such other shot in the scene"),
+                new Broken(
+                        "with takes of no minutes",
+                        f -> ((ObjectNode) f.at("/shots/0/plan")).put("shootMinutes", 0),
+                        "shootMinutes"),
                 new Broken("of something else", f -> f.put("format", "recipe"), "This is not an Oblume scene"),
                 new Broken("without its set", f -> f.remove("set"), "set"),
                 new Broken(
