@@ -11,7 +11,7 @@ async function go() {
 
 <template>
   <form class="flex items-center gap-2 border-t border-line px-4 py-1.5" @submit.prevent="go">
-    <label class="text-quiet" for="day-say">Say it</label>
+    <label class="whitespace-nowrap text-quiet" for="day-say">Say it</label>
     <input
       id="day-say"
       v-model="text"

@@ -15,6 +15,8 @@ const minutes = ref('')
 const need = ref<ShotPlan['need']>('ANY')
 const first = ref(false)
 const after = ref<number>()
+const doneBy = ref('')
+const who = ref('')
 const wrong = ref('')
 watch(
   () => props.slotOf?.shotId,
@@ -25,6 +27,8 @@ watch(
     need.value = plan.need
     first.value = plan.first
     after.value = plan.afterId
+    doneBy.value = plan.doneBy ?? ''
+    who.value = plan.who ?? ''
     wrong.value = ''
   },
   { immediate: true },
@@ -49,6 +53,8 @@ async function keep() {
     need: need.value,
     first: first.value,
     afterId: after.value,
+    doneBy: doneBy.value || undefined,
+    who: who.value.trim() || undefined,
   })
 }
 </script>
@@ -73,6 +79,13 @@ async function keep() {
       <TextField v-model="minutes" label="Minutes of its takes" hint="empty: nobody said" />
       <ChoiceField v-model="need" label="Its light" :options="LIGHT_NEEDS" />
       <ChoiceField v-model="after" label="Comes after" :options="others" />
+      <div class="grid grid-cols-[auto_minmax(0,1fr)] gap-2">
+        <label class="block"
+          ><span class="mb-0.5 block text-small text-quiet">Over by</span
+          ><input v-model="doneBy" class="field" type="time"
+        /></label>
+        <TextField v-model="who" label="Who leaves then" :maxlength="60" />
+      </div>
       <label class="flex min-h-8 items-center gap-2"
         ><input v-model="first" type="checkbox" class="size-6" /> comes before the other shots of its scene: the
         wide</label

@@ -51,18 +51,18 @@ class DaysIT {
     @Test
     void theCheapestOrderWaitsForNoSunAndIsTakenByAPersonOnly() throws Exception {
         gaffer.open("/productions/1/days/2");
-        gaffer.seeText("11A waits 45 min for the sun.");
-        gaffer.seeText("The best order of these would save 42 min.");
+        gaffer.seeText("11A waits 27 min for the sun.");
+        gaffer.seeText("The best order of these would save 24 min.");
         gaffer.press("Best order");
         gaffer.see("[aria-label='Order that is tried']");
-        gaffer.seeText("45 min less of waiting for the light");
-        gaffer.seeText("ends 42 min sooner");
+        gaffer.seeText("27 min less of waiting for the light");
+        gaffer.seeText("ends 24 min sooner");
         assertThat(order(2)).startsWith("11A");
         gaffer.press("Take this order");
         gaffer.seeText("No order of these shots costs less.");
         assertThat(order(2)).startsWith("11B", "11A");
         gaffer.press("Back to the order before");
-        gaffer.seeText("would save 42 min");
+        gaffer.seeText("would save 24 min");
         assertThat(order(2)).containsExactly("11A", "11B", "4C", "4D", "4E");
     }
 
@@ -79,6 +79,63 @@ class DaysIT {
         gaffer.press("Take this order");
         gaffer.gone("[aria-label='Order that is tried']");
         assertThat(order(2).indexOf("4E")).isLessThan(4);
+    }
+
+    @Test
+    void anOrderIsSaidAndTakenByAPress() throws Exception {
+        gaffer.open("/productions/1/days/2");
+        gaffer.seeText("11A waits");
+        gaffer.fill("Say it", "4Z first");
+        gaffer.press("Try");
+        gaffer.seeText("“4Z” is no shot of this day: it has 11A, 11B, 4C, 4D, 4E.");
+        gaffer.fill("Say it", "4E after lunch, 4C last");
+        gaffer.press("Try");
+        gaffer.see("[aria-label='Order that is tried']");
+        gaffer.seeText("11A, 11B, 4E, 4D, 4C ends");
+        assertThat(order(2)).containsExactly("11A", "11B", "4C", "4D", "4E");
+        gaffer.press("Take this order");
+        gaffer.gone("[aria-label='Order that is tried']");
+        assertThat(order(2)).containsExactly("11A", "11B", "4E", "4D", "4C");
+    }
+
+    /** Story 4: from 6.5 m the light of a head fans by 7.0°; by way of a mirror, from 12 m, by 3.8°, which reads as parallel. */
+    @Test
+    void theStreakThatMovedIsMadeAgain() throws Exception {
+        gaffer.open("/shots/7/plot");
+        gaffer.press("Sun");
+        gaffer.seeText("bearing 118°, 24° up");
+        gaffer.press("Make it again…");
+        gaffer.fill("head from end pane", "6.5");
+        gaffer.press("straight");
+        gaffer.seeText("7.0°");
+        gaffer.seeText("shadows spread");
+        gaffer.seeText("88 mm");
+        gaffer.press("by a mirror");
+        gaffer.seeText("mirror that fills the opening");
+        gaffer.fill("mirror from end pane", "6");
+        gaffer.press("by a mirror");
+        gaffer.seeText("3.8°");
+        gaffer.seeText("reads as parallel");
+        gaffer.seeText("48 mm");
+        gaffer.press("Try it on the plan");
+        gaffer.gone("[role=dialog]");
+        gaffer.press("Keep try A");
+        gaffer.press("Keep it");
+        gaffer.gone("[role=dialog]");
+        JsonNode mirror = placed("mirror");
+        assertThat(mirror.get("onSet").asBoolean()).isTrue();
+        assertThat(mirror.at("/values/PLACE/value/outside").asBoolean()).isTrue();
+        assertThat(mirror.at("/values/HEIGHT/value/heightM").asDouble()).isBetween(4.6, 4.8);
+        assertThat(placed("sun").at("/values/HEIGHT/value/heightM").asDouble()).isEqualTo(1.5);
+    }
+
+    private JsonNode placed(String key) throws Exception {
+        for (JsonNode one : person.get("/api/shots/7/plot").get("placements")) {
+            if (one.at("/placement/key").asText().equals(key)) {
+                return one;
+            }
+        }
+        throw new AssertionError("No " + key);
     }
 
     @Test

@@ -15,6 +15,8 @@ import org.oblume.core.units.Refusal;
  * @param light times in which its takes have to be, or none when any will do
  * @param needsLight whether it has to be in one of them; without any it is in none
  * @param soFar what was really so, or null while it has not begun
+ * @param doneBy when its takes have to be over, because somebody leaves; or null
+ * @param elsewhere when something that it needs is in use elsewhere
  * @param watts what each unit draws in it, W, 0 or more; one that is left out draws nothing
  */
 public record DayShot(
@@ -24,6 +26,8 @@ public record DayShot(
         List<LightSpan> light,
         boolean needsLight,
         @Nullable SoFar soFar,
+        @Nullable TimeOfDay doneBy,
+        List<Elsewhere> elsewhere,
         Map<String, Double> watts) {
 
     private static final double LONGEST_MIN = 1440;
@@ -36,10 +40,18 @@ public record DayShot(
      */
     public record SoFar(@Nullable TimeOfDay shootFrom, @Nullable TimeOfDay shootTo) {}
 
+    /**
+     * Something that a shot needs is in use elsewhere.
+     *
+     * @param what and where, in words
+     */
+    public record Elsewhere(TimeOfDay from, TimeOfDay to, String what) {}
+
     public DayShot {
         Checks.within("changeoverMinutes", "A changeover", changeoverMin, 0, LONGEST_MIN, " min");
         Checks.within("shootMinutes", "The takes of a shot", shootMin, 1, LONGEST_MIN, " min");
         light = List.copyOf(light);
+        elsewhere = List.copyOf(elsewhere);
         watts.forEach((unit, drawn) -> {
             if (!Double.isFinite(drawn) || drawn < 0) {
                 throw new Refusal("watts", "%s draws 0 W or more: look at the figure.".formatted(unit));
@@ -48,13 +60,25 @@ public record DayShot(
         watts = Map.copyOf(watts);
     }
 
+    /** One that nobody leaves and of which nothing is elsewhere. */
+    public DayShot(
+            String name,
+            double changeoverMin,
+            double shootMin,
+            List<LightSpan> light,
+            boolean needsLight,
+            @Nullable SoFar soFar,
+            Map<String, Double> watts) {
+        this(name, changeoverMin, shootMin, light, needsLight, soFar, null, List.of(), watts);
+    }
+
     /** One that nothing is known of but how long it takes. */
     public static DayShot of(String name, double changeoverMin, double shootMin) {
-        return new DayShot(name, changeoverMin, shootMin, List.of(), false, null, Map.of());
+        return new DayShot(name, changeoverMin, shootMin, List.of(), false, null, null, List.of(), Map.of());
     }
 
     /** The same after another changeover. */
     DayShot after(double minutes) {
-        return new DayShot(name, minutes, shootMin, light, needsLight, soFar, watts);
+        return new DayShot(name, minutes, shootMin, light, needsLight, soFar, doneBy, elsewhere, watts);
     }
 }

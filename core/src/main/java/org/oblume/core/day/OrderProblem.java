@@ -143,13 +143,7 @@ public final class OrderProblem {
             changeover += pairMin[from + 1][shot];
             wait += slot.waitsMin();
             setChanges += from != START && set[from] != set[shot] ? 1 : 0;
-            if (!slot.inItsLight()) {
-                broken.add("%s is not in its light".formatted(slot.shot().name()));
-            }
-            if (slot.late()) {
-                broken.add("%s ends after the wrap, at %s"
-                        .formatted(slot.shot().name(), slot.shootTo().print()));
-            }
+            broken.addAll(broken(slot));
             from = shot;
         }
         for (Before pair : before) {
@@ -162,6 +156,25 @@ public final class OrderProblem {
             }
         }
         return new OrderCost(changeover, wait, setChanges, broken);
+    }
+
+    private static List<String> broken(Schedule.Slot slot) {
+        String name = slot.shot().name();
+        List<String> all = new ArrayList<>();
+        if (!slot.inItsLight()) {
+            all.add("%s is not in its light".formatted(name));
+        }
+        if (slot.late()) {
+            all.add("%s ends after the wrap, at %s"
+                    .formatted(name, slot.shootTo().print()));
+        }
+        TimeOfDay leaves = slot.shot().doneBy();
+        if (leaves != null && !slot.overInTime()) {
+            all.add("%s ends at %s and has to be over by %s"
+                    .formatted(name, slot.shootTo().print(), leaves.print()));
+        }
+        slot.elsewhere().ifPresent(e -> all.add("%s: %s".formatted(name, e.what())));
+        return all;
     }
 
     /** The total of {@link #cost} without what is broken in words, for those who ask very often. */
@@ -209,7 +222,7 @@ public final class OrderProblem {
             Schedule.Step step = Schedule.step(
                     frame, clocks.get(order.size()), shots.get(shot).after(pairMin[from + 1][shot]), null);
             Schedule.Slot slot = step.slot();
-            int broken = (slot.inItsLight() ? 0 : 1) + (slot.late() ? 1 : 0);
+            int broken = slot.broken();
             for (Before pair : before) {
                 broken += pair.then() == shot && !used[pair.first()] ? 1 : 0;
             }

@@ -2,6 +2,7 @@ package org.oblume.core.day;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -34,6 +35,26 @@ public record Schedule(List<Slot> slots, List<TakenPause> pauses) {
             TimeOfDay shootTo,
             boolean late,
             boolean inItsLight) {
+
+        /** Whether its takes are over when somebody leaves. */
+        public boolean overInTime() {
+            return shot.doneBy() == null || shootTo.compareTo(shot.doneBy()) <= 0;
+        }
+
+        /** What it needs and what is in use elsewhere, from its set-up to its last take. */
+        public Optional<DayShot.Elsewhere> elsewhere() {
+            return shot.elsewhere().stream()
+                    .filter(e -> e.from().compareTo(shootTo) < 0 && e.to().compareTo(setUpFrom) > 0)
+                    .findFirst();
+        }
+
+        /** How many of its own needs it breaks: light, wrap, who leaves, what is elsewhere. */
+        int broken() {
+            return (inItsLight ? 0 : 1)
+                    + (late ? 1 : 0)
+                    + (overInTime() ? 0 : 1)
+                    + (elsewhere().isPresent() ? 1 : 0);
+        }
 
         /** Minutes that it waits for the light. */
         public double waitsMin() {

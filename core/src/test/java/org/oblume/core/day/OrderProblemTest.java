@@ -156,4 +156,34 @@ class OrderProblemTest {
         double bound = day.bound();
         assertThat(bound).isBetween(25 * 5.0, day.total(day.planned()));
     }
+
+    /** The child leaves at 09:00 and the head is elsewhere until 10:00: one order breaks neither. */
+    @Test
+    void whoLeavesAndWhatIsElsewhereDecideTheOrder() {
+        DayShot child = new DayShot("4A", 0, 30, List.of(), false, null, at("09:00"), List.of(), Map.of());
+        DayShot head = new DayShot(
+                "4B",
+                0,
+                30,
+                List.of(),
+                false,
+                null,
+                null,
+                List.of(new DayShot.Elsewhere(at("08:00"), at("08:40"), "Heron 1 is with the second unit")),
+                Map.of());
+        OrderProblem day = new OrderProblem(
+                new DayFrame(at("08:00"), at("18:00"), 5, List.of(), null),
+                List.of(head, child),
+                (from, to) -> 20,
+                List.of(0, 0),
+                List.of(),
+                0);
+        assertThat(day.cost(List.of(0, 1)).broken())
+                .containsExactly("4B: Heron 1 is with the second unit", "4A ends at 09:40 and has to be over by 09:00");
+        assertThat(day.cost(List.of(1, 0)).broken()).isEmpty();
+        assertThat(day.best()).containsExactly(1, 0);
+        for (List<Integer> order : List.of(List.of(0, 1), List.of(1, 0))) {
+            assertThat(day.total(order)).isEqualTo(day.cost(order).total());
+        }
+    }
 }

@@ -43,6 +43,25 @@ final class DayNotices {
                         shot.id(),
                         false));
             }
+            if (!slot.overInTime()) {
+                all.add(new DayNotice(
+                        "%s ends at %s and has to be over by %s%s. Take it sooner."
+                                .formatted(
+                                        shot.slate(),
+                                        slot.shootTo().print(),
+                                        shot.plan().doneBy(),
+                                        shot.plan().who() == null
+                                                ? ""
+                                                : ", when %s leaves"
+                                                        .formatted(shot.plan().who())),
+                        shot.id(),
+                        true));
+            }
+            slot.elsewhere()
+                    .ifPresent(e -> all.add(new DayNotice(
+                            "%s: %s. Move the shot, or take another unit.".formatted(shot.slate(), e.what()),
+                            shot.id(),
+                            true)));
             if (shot.plan().shootMinutes() == null) {
                 all.add(new DayNotice(
                         "%s: nobody said how long its takes last; %d min are taken."

@@ -11,6 +11,7 @@ import org.oblume.core.day.DayShot;
 import org.oblume.core.day.LightNeed;
 import org.oblume.core.day.LightSpan;
 import org.oblume.core.day.OrderProblem;
+import org.oblume.core.day.TimeOfDay;
 import org.oblume.core.moves.JobTimes;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.shot.RecordedShot;
@@ -26,6 +27,8 @@ final class DayOrder {
      * @param again whether it is a later day of it
      * @param light times in which its light is there
      * @param soFar what was really so
+     * @param doneBy when its takes have to be over, or null
+     * @param elsewhere when its units are in use on another day of the date
      */
     record Planned(
             RecordedShot recorded,
@@ -33,7 +36,9 @@ final class DayOrder {
             ShotPlan plan,
             long planVersion,
             List<LightSpan> light,
-            DayShot.@Nullable SoFar soFar) {
+            DayShot.@Nullable SoFar soFar,
+            @Nullable TimeOfDay doneBy,
+            List<DayShot.Elsewhere> elsewhere) {
 
         long id() {
             return recorded.shot().id();
@@ -48,7 +53,16 @@ final class DayOrder {
         }
 
         private DayShot shot() {
-            return new DayShot(slate(), 0, plan.minutes(), light, plan.need() != LightNeed.ANY, soFar, Map.of());
+            return new DayShot(
+                    slate(),
+                    0,
+                    plan.minutes(),
+                    light,
+                    plan.need() != LightNeed.ANY,
+                    soFar,
+                    doneBy,
+                    elsewhere,
+                    Map.of());
         }
     }
 

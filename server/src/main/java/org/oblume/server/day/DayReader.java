@@ -13,7 +13,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
 import org.oblume.core.day.DayShot;
@@ -192,6 +194,58 @@ class DayReader {
     }
 
     ReadDay read(KeptDay day, List<Shot> all, List<OnDay> on) {
+        return read(day, all, on, inUse(day, all));
+    }
+
+    /** A unit of the crew's that another day of the date uses. */
+    private record InUse(String unit, TimeOfDay from, TimeOfDay to, String where) {
+
+        DayShot.Elsewhere elsewhere() {
+            return new DayShot.Elsewhere(from, to, "%s is %s until %s".formatted(unit, where, to.print()));
+        }
+    }
+
+    /** What other days of the same date use, by this day's clock. */
+    private List<InUse> inUse(KeptDay day, List<Shot> all) {
+        LocalDate date = day.card.date();
+        if (date == null) {
+            return List.of();
+        }
+        List<InUse> used = new ArrayList<>();
+        all(day.productionId, all).forEach((other, on) -> {
+            if (other.number != day.number && date.equals(other.card.date())) {
+                ReadDay there = read(other, all, on, List.of());
+                Schedule schedule = there.problem().schedule(there.problem().planned());
+                for (int i = 0; i < schedule.slots().size(); i++) {
+                    Schedule.Slot slot = schedule.slots().get(i);
+                    String where = "with %s in %s, day %d,"
+                            .formatted(other.card.unit(), slot.shot().name(), other.number);
+                    for (String unit : units(there.planned().get(i).recorded())) {
+                        used.add(new InUse(
+                                unit,
+                                here(slot.setUpFrom(), date, there.zone(), day.card.clock()),
+                                here(slot.shootTo(), date, there.zone(), day.card.clock()),
+                                where));
+                    }
+                }
+            }
+        });
+        return used;
+    }
+
+    private static TimeOfDay here(TimeOfDay time, LocalDate date, ZoneId zone, ZoneId mine) {
+        return zone.equals(mine) ? time : TimeOfDay.of(time.on(date, zone), date, mine);
+    }
+
+    /** The crew's own names of what stands in a shot. */
+    private static Set<String> units(RecordedShot shot) {
+        return shot.record().placements().stream()
+                .filter(p -> shot.state().isOnSet(p.key()))
+                .flatMap(p -> Stream.ofNullable(p.piece().unit()))
+                .collect(Collectors.toCollection(() -> new TreeSet<>(String.CASE_INSENSITIVE_ORDER)));
+    }
+
+    private ReadDay read(KeptDay day, List<Shot> all, List<OnDay> on, List<InUse> inUse) {
         ZoneId zone = day.card.clock();
         TimeOfDay now = now(day, zone);
         Map<Long, ShotPlanEntity> said = plans
@@ -201,7 +255,7 @@ class DayReader {
         Map<Long, Instant> firstTakes =
                 firstTakes(day, zone, on.stream().map(OnDay::shotId).toList());
         List<Planned> planned = on.stream()
-                .map(one -> planned(day, zone, one, said.get(one.shotId), firstTakes.get(one.shotId)))
+                .map(one -> planned(day, zone, one, said.get(one.shotId), firstTakes.get(one.shotId), inUse))
                 .toList();
         DayOrder order = new DayOrder(
                 day.card.frame(now), planned, lastOfTheDayBefore(day, all), changeovers, moves.times(day.productionId));
@@ -219,7 +273,12 @@ class DayReader {
     }
 
     private Planned planned(
-            KeptDay day, ZoneId zone, OnDay one, @Nullable ShotPlanEntity said, @Nullable Instant firstTake) {
+            KeptDay day,
+            ZoneId zone,
+            OnDay one,
+            @Nullable ShotPlanEntity said,
+            @Nullable Instant firstTake,
+            List<InUse> inUse) {
         RecordedShot recorded = records.shot(one.shotId);
         ShotPlan plan = said == null ? ShotPlan.NOTHING_SAID : json.read(said.plan(), ShotPlan.class);
         return new Planned(
@@ -228,7 +287,23 @@ class DayReader {
                 plan,
                 said == null ? 0 : said.version(),
                 sun.spans(recorded, plan.need(), day.card.date(), zone),
-                soFar(day, zone, recorded.shot(), firstTake));
+                soFar(day, zone, recorded.shot(), firstTake),
+                plan.doneBy() == null
+                        ? null
+                        : TimeOfDay.parse("doneBy", plan.doneBy())
+                                .notBefore(day.card.frame(null).start()),
+                elsewhere(recorded, inUse));
+    }
+
+    private static List<DayShot.Elsewhere> elsewhere(RecordedShot shot, List<InUse> inUse) {
+        if (inUse.isEmpty()) {
+            return List.of();
+        }
+        Set<String> mine = units(shot);
+        return inUse.stream()
+                .filter(u -> mine.contains(u.unit))
+                .map(InUse::elsewhere)
+                .toList();
     }
 
     /** What was really so on this day: from its first take, until it was said to be shot. */

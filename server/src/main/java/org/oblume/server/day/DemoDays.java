@@ -52,7 +52,7 @@ class DemoDays implements ApplicationRunner {
         Map<String, Long> ids = shots.ofScenes(all).stream()
                 .collect(Collectors.toMap(s -> s.card().slate().toString(), Shot::id));
         day(production, 1, 16, "Radio repair shop", "09:00", "19:00", NOON);
-        day(production, 2, 17, "Glasshouse, then the radio repair shop", "09:00", "15:30", NOON);
+        day(production, 2, 17, "Glasshouse, then the radio repair shop", "10:00", "16:30", NOON);
         day(production, 3, 18, "Radio repair shop, then the ferry waiting room", "12:00", "15:00", NOON);
         day(
                 production,

@@ -80,7 +80,9 @@ public class ShotPlans {
                             plan.shootMinutes(),
                             plan.need(),
                             plan.first(),
-                            plan.afterId() == null ? null : slates.get(plan.afterId())));
+                            plan.afterId() == null ? null : slates.get(plan.afterId()),
+                            plan.doneBy(),
+                            plan.who()));
         }
         return all;
     }
@@ -109,7 +111,12 @@ public class ShotPlans {
             }
             plans.save(new ShotPlanEntity(shot.id())
                     .say(json.write(new ShotPlan(
-                            plan.shootMinutes(), plan.need(), plan.first(), after == null ? null : after.id()))));
+                            plan.shootMinutes(),
+                            plan.need(),
+                            plan.first(),
+                            after == null ? null : after.id(),
+                            plan.doneBy(),
+                            plan.who()))));
         });
     }
 }

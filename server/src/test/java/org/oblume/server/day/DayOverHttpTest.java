@@ -207,6 +207,42 @@ class DayOverHttpTest {
     }
 
     @Test
+    void whoLeavesBeforeTheTakesAreOverIsSaid() {
+        long c = api.shotIn(shop, "4C");
+        Answer kept = api.put(path(2), DAY.formatted("08:00", "20:00"), 0L);
+        plan(c, "{\"shootMinutes\":60,\"need\":\"ANY\",\"first\":false,\"doneBy\":\"08:30\",\"who\":\"the child\"}");
+        Answer put = order(2, kept.body().get("version").asLong(), c);
+        assertThat(put.body().get("notices"))
+                .anyMatch(n -> n.get("text").asText().contains("has to be over by 08:30, when the child leaves"));
+        assertThat(put.body().at("/cost/broken")).hasSize(1);
+        Answer wrong = api.put(
+                "/api/shots/%d/plan".formatted(c),
+                "{\"shootMinutes\":60,\"need\":\"ANY\",\"first\":false,\"doneBy\":\"half past\"}",
+                1L);
+        assertThat(wrong.detail()).contains("is no time");
+    }
+
+    /** Two crews on one date: the shop's shots of day 2 and of day 3 stand with the same heads. */
+    @Test
+    void aUnitThatIsInTwoPlacesAtOnceIsSaid() {
+        long c = api.shotIn(shop, "4C");
+        long d = api.shotIn(shop, "4D");
+        Answer two = api.put(path(2), DAY.formatted("08:00", "20:00"), 0L);
+        Answer three = api.put(path(3), DAY.formatted("08:00", "20:00").replace("\"main\"", "\"second unit\""), 0L);
+        order(2, two.body().get("version").asLong(), c);
+        Answer put = order(3, three.body().get("version").asLong(), d);
+        assertThat(put.body().get("notices"))
+                .anyMatch(n -> n.get("text").asText().matches("4D: \\S.* is with main in 4C, day 2, until .*"));
+        assertThat(put.body().at("/cost/broken")).isNotEmpty();
+        Answer later = api.put(
+                path(3),
+                DAY.formatted("16:00", "23:00"),
+                put.body().get("version").asLong());
+        assertThat(later.body().get("notices"))
+                .noneMatch(n -> n.get("text").asText().contains("with main in 4C"));
+    }
+
+    @Test
     void whatEndsAfterTheWrapIsSaid() {
         Answer kept = api.put(path(2), DAY.formatted("08:00", "09:30"), 0L);
         assertThat(kept.body().get("notices"))
