@@ -20,6 +20,7 @@ const views = {
   PlotView: () => import('./views/PlotView.vue'),
   RebuildView: () => import('./views/RebuildView.vue'),
   RecallView: () => import('./views/RecallView.vue'),
+  PowerView: () => import('./views/PowerView.vue'),
   StillsView: () => import('./views/StillsView.vue'),
   StockView: () => import('./views/StockView.vue'),
   SurveyView: () => import('./views/SurveyView.vue'),
@@ -72,6 +73,12 @@ export const router = createRouter({
       path: '/shots/:id(\\d+)/recall',
       name: 'recall',
       component: views.RecallView,
+      props: (r) => ({ shotId: Number(r.params.id) }),
+    },
+    {
+      path: '/shots/:id(\\d+)/power',
+      name: 'power',
+      component: views.PowerView,
       props: (r) => ({ shotId: Number(r.params.id) }),
     },
     {

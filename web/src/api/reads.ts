@@ -49,6 +49,9 @@ export const READS = {
   sun: read(['RECORD', 'SET', 'BOOK', 'DAYS'], ({ shotId, date }: OfShot & { date?: string }, way) =>
     answer(api.GET('/api/shots/{shotId}/sun', { ...way, params: { path: { shotId }, query: { date } } })),
   ),
+  power: read(['RECORD', 'BOOK', 'SET'], ({ shotId, lower }: OfShot & { lower: number }, way) =>
+    answer(api.GET('/api/shots/{shotId}/power', { ...way, params: { path: { shotId }, query: { lower } } })),
+  ),
   archive: read(['ARCHIVE'], (_: object, way) => answer(api.GET('/api/archive', { ...way, ...ONLY_NOW }))),
   board: read(['RECORD', 'BOOK', 'LOOKS', 'SET'], ({ sceneId }: OfScene, way) =>
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),

@@ -14,6 +14,14 @@ const props = defineProps<{
   undoable: boolean
 }>()
 defineEmits<{ stop: []; take: []; keep: []; undo: [] }>()
+/** How many full batteries of a kind a unit takes, and when it is changed. */
+function batterySaid(b: ShootingDay['batteries'][number]) {
+  const of = `${b.unit}, ${Math.round(b.wattHours)} Wh battery (estimate): `
+  if (b.changedIn.length)
+    return `${of}more than a full one within a shot; changes between takes: ${b.changedIn.join(', ')}.`
+  const changed = b.changedBefore.length ? `, changed before ${b.changedBefore.join(', ')}` : ''
+  return `${of}${b.needed} full${changed}.`
+}
 /** What the order that is tried saves, in words. */
 const saves = computed(() => {
   if (!props.tried) return ''
@@ -90,6 +98,9 @@ const could = computed(() => {
     </section>
     <section class="notices">
       <p v-for="n in day.notices" :key="n.text"><WedgeMark :act="n.act" class="mr-1.5 inline" />{{ n.text }}</p>
+      <p v-for="b in day.batteries" :key="b.unit" class="text-quiet">
+        {{ batterySaid(b) }}
+      </p>
       <p v-if="!day.notices.length" class="text-quiet">All fits.</p>
     </section>
   </footer>

@@ -184,6 +184,12 @@ function setOutside(outside: boolean) {
       attribute="MENU"
       hint="curve linear, smoothing off, fan low, output constant, 1200 Hz, hold, display off, channel 5"
     />
+    <ValueRow
+      v-if="records('FEED')"
+      :placed="placed"
+      attribute="FEED"
+      hint="A circuit and its cable: B1, 25 m of 2.5; or battery 98 Wh; or own on B3"
+    />
     <section v-if="camera" class="rule">
       <h3 class="group-title pl-6">Camera</h3>
       <ValueRow :placed="placed" attribute="LENS" hint="Millimetres: 50" />

@@ -24,6 +24,7 @@ const VIEWS = [
   { key: 'rebuild', name: 'Rebuild' },
   { key: 'patch', name: 'Patch' },
   { key: 'recall', name: 'Recall' },
+  { key: 'power', name: 'Power' },
   { key: 'log', name: 'Log' },
 ]
 const route = useRoute()

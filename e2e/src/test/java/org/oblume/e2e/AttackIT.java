@@ -64,6 +64,7 @@ class AttackIT {
             "/history",
             "/rebuild",
             "/patch",
+            "/power",
             "/readings",
             "/paper/plot.svg",
             "/paper/sheet.csv");

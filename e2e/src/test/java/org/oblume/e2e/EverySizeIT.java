@@ -113,6 +113,7 @@ class EverySizeIT {
             "/shots/4C/walk",
             "/shots/4C/rebuild",
             "/shots/4C/patch",
+            "/shots/4C/power",
             "/shots/4C/recall",
             "/shots/4C/log",
             "/shots/4C/set",

@@ -26,6 +26,7 @@ public enum Attribute {
     MODIFIERS("modifiers", Modifiers.class, null),
     PATCH("control", Patch.class, null),
     MENU("menu", Menu.class, Menu::parse),
+    FEED("feed", Feed.class, Feed::parse),
     LENS("lens", Lens.class, Lens::parse),
     STOP("stop", Stop.class, Stop::parse),
     SPEED("ISO", Speed.class, Speed::parse),
@@ -45,7 +46,7 @@ public enum Attribute {
     static final Set<Attribute> OF_A_CONDITION = EnumSet.of(STANDING, CONDITION);
     static final Set<Attribute> OF_A_CUE = EnumSet.of(STANDING, CUE);
     static final Set<Attribute> OF_A_LIGHT =
-            union(OF_A_MARK, EnumSet.of(LEVEL, CCT, TINT, COLOUR, BEAM, EFFECT, MODIFIERS, PATCH, MENU));
+            union(OF_A_MARK, EnumSet.of(LEVEL, CCT, TINT, COLOUR, BEAM, EFFECT, MODIFIERS, PATCH, MENU, FEED));
     static final Set<Attribute> OF_A_CLOTH = union(OF_A_MARK, EnumSet.of(MODIFIERS));
     static final Set<Attribute> OF_DAYLIGHT = union(OF_A_MARK, EnumSet.of(CCT, TINT, MODIFIERS, DAYLIGHT));
     static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.of(LENS, STOP, SPEED, SHUTTER, WHITE, LENS_ND));

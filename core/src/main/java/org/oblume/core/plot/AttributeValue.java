@@ -16,6 +16,7 @@ public sealed interface AttributeValue
                 Modifiers,
                 Patch,
                 Menu,
+                Feed,
                 Colour,
                 Effect,
                 Lens,

@@ -179,6 +179,7 @@ class RecordedValuesTest {
                     case MODIFIERS -> Modifiers.NONE;
                     case PATCH -> Patch.BY_HAND;
                     case MENU -> Menu.parse("hold");
+                    case FEED -> Feed.circuit("B1");
                     case LENS -> new Lens(50);
                     case STOP -> new Stop(2.8);
                     case SPEED -> new Speed(800);

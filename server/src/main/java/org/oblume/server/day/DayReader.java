@@ -22,6 +22,7 @@ import org.oblume.core.day.DayShot;
 import org.oblume.core.day.OrderProblem;
 import org.oblume.core.day.Schedule;
 import org.oblume.core.day.TimeOfDay;
+import org.oblume.core.power.PowerLoad;
 import org.oblume.core.units.Checks;
 import org.oblume.server.carry.CompareService;
 import org.oblume.server.day.DayOrder.Planned;
@@ -292,7 +293,8 @@ class DayReader {
                         ? null
                         : TimeOfDay.parse("doneBy", plan.doneBy())
                                 .notBefore(day.card.frame(null).start()),
-                elsewhere(recorded, inUse));
+                elsewhere(recorded, inUse),
+                PowerLoad.batteries(recorded.record().placements(), recorded.state(), 0));
     }
 
     private static List<DayShot.Elsewhere> elsewhere(RecordedShot shot, List<InUse> inUse) {

@@ -112,6 +112,7 @@ public class DayService {
                 pauses(schedule),
                 suns,
                 DayNotices.of(read, schedule),
+                BatteryDay.of(read.planned(), schedule),
                 cost(problem, order, savable(problem)));
     }
 

@@ -33,6 +33,7 @@ import org.oblume.server.metering.WrittenReading;
 import org.oblume.server.monitor.MonitorCurve;
 import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.note.NoteService;
+import org.oblume.server.power.PowerService;
 import org.oblume.server.production.Production;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.rebuild.RebuildService;
@@ -75,6 +76,7 @@ public class ExchangeService {
     private final ConfirmationService confirmations;
     private final MonitorService monitor;
     private final ShotPlans plans;
+    private final PowerService power;
     private final SceneFileReader reader;
     private final RecordJson json;
     private final Clock clock;
@@ -93,6 +95,7 @@ public class ExchangeService {
             ConfirmationService confirmations,
             MonitorService monitor,
             ShotPlans plans,
+            PowerService power,
             SceneFileReader reader,
             RecordJson json,
             Clock clock) {
@@ -103,6 +106,7 @@ public class ExchangeService {
         this.confirmations = confirmations;
         this.monitor = monitor;
         this.plans = plans;
+        this.power = power;
         this.productions = productions;
         this.sets = sets;
         this.scenes = scenes;
@@ -150,6 +154,7 @@ public class ExchangeService {
                 record.scene().heading(),
                 new StageSet(record.set().name(), record.set().plan().withoutUnderlay()),
                 record.record().placements(),
+                power.said(record.scene().setId()),
                 curve.equals(MonitorCurve.USUAL) ? null : curve,
                 parts,
                 looks.saved(sceneId));
@@ -190,6 +195,7 @@ public class ExchangeService {
         knots.recordAll(record, tied, person);
         looks.importAll(scene.id(), orNone(file.looks()));
         monitor.importCurve(scene.id(), file.monitor());
+        power.importPlan(scene.setId(), file.power());
         Map<String, Long> ids = record.placed().stream()
                 .collect(Collectors.toMap(p -> p.placement().key(), PlacedPiece::id));
         record = records.of(scene.id()); // with its knots

@@ -25,10 +25,10 @@ final class FormatVersion {
     /** Says what the monitor is read through. */
     static final int SEVENTH = 7;
 
-    /** Says what a shot takes and needs of its day, or when the sun lay on a mark. */
+    /** Says what a shot takes and needs of its day, when the sun lay on a mark, or what feeds what. */
     static final int EIGHTH = 8;
 
-    private static final Set<String> ATTRIBUTES_SINCE_EIGHTH = Set.of("STREAK");
+    private static final Set<String> ATTRIBUTES_SINCE_EIGHTH = Set.of("STREAK", "FEED");
     private static final Set<String> SINCE_SIXTH = Set.of("photographed");
     private static final Set<String> SINCE_FIFTH = Set.of("elsewhere");
     private static final Set<String> ATTRIBUTES_SINCE_FOURTH = Set.of("UNIT", "CONDITION", "CUE");
@@ -41,6 +41,9 @@ final class FormatVersion {
 
     /** @param file whose version is not looked at */
     static int of(JsonNode file) {
+        if (file.has("power")) {
+            return EIGHTH;
+        }
         for (JsonNode shot : file.path("shots")) {
             if (shot.has("plan") || ties(shot, ATTRIBUTES_SINCE_EIGHTH)) {
                 return EIGHTH;

@@ -10,6 +10,7 @@ import org.oblume.core.carry.ShotStage;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.Placement;
+import org.oblume.core.power.PowerPlan;
 import org.oblume.server.carry.SavedLook;
 import org.oblume.server.day.WrittenPlan;
 import org.oblume.server.metering.WrittenReading;
@@ -29,6 +30,7 @@ record SceneFile(
         SceneHeading scene,
         StageSet set,
         List<Placement> placements,
+        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable PowerPlan power,
         @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable MonitorCurve monitor,
         List<ShotPart> shots,
         @JsonInclude(JsonInclude.Include.NON_EMPTY) @Nullable List<SavedLook> looks) {
@@ -38,7 +40,7 @@ record SceneFile(
     static final int VERSION = FormatVersion.EIGHTH;
 
     SceneFile at(int other) {
-        return new SceneFile(format, other, production, scene, set, placements, monitor, shots, looks);
+        return new SceneFile(format, other, production, scene, set, placements, power, monitor, shots, looks);
     }
 
     record InProduction(String name, int days) {}

@@ -1,0 +1,133 @@
+package org.oblume.core.power;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.oblume.core.power.PowerLoad.CircuitLoad;
+import org.oblume.core.power.PowerLoad.Drop;
+import org.oblume.core.power.PowerLoad.SourceLoad;
+import org.oblume.core.power.PowerPlan.When;
+
+/**
+ * What is worth a look in how a shot is fed.
+ *
+ * @param act whether something is to be done
+ */
+public record PowerNotice(String text, boolean act) {
+
+    /** A phase that carries so much more than their mean is told (a setting of the model). */
+    private static final double UNBALANCED = 0.5;
+
+    private static final double[] SECTIONS_MM2 = {1.5, 2.5, 4, 6, 10, 16, 25, 35};
+
+    /** What is to be done first, then what is told. */
+    public static List<PowerNotice> of(PowerLoad load) {
+        List<PowerNotice> all = new ArrayList<>();
+        load.circuits().forEach(c -> circuit(c, all));
+        load.sources().forEach(s -> source(s, all));
+        load.circuits().forEach(c -> drops(c, all));
+        load.unfed().stream()
+                .filter(u -> u.circuit() != null)
+                .forEach(u -> all.add(new PowerNotice(
+                        "%s hangs on “%s”, which is no circuit of this set: choose another."
+                                .formatted(u.name(), u.circuit()),
+                        true)));
+        load.batteries().stream()
+                .filter(b -> b.wattHours() == null)
+                .forEach(b -> all.add(new PowerNotice(
+                        "%s is on a battery of which nobody said the watt hours.".formatted(b.name()), false)));
+        String unsaid = load.unfed().stream()
+                .filter(u -> u.circuit() == null)
+                .map(PowerLoad.Unfed::name)
+                .collect(Collectors.joining(", "));
+        if (!unsaid.isEmpty()) {
+            all.add(new PowerNotice("Nobody said what feeds %s: they are not counted.".formatted(unsaid), false));
+        }
+        all.sort((a, b) -> Boolean.compare(b.act(), a.act()));
+        return all;
+    }
+
+    private static void circuit(CircuitLoad circuit, List<PowerNotice> all) {
+        String name = circuit.circuit().name();
+        if (!circuit.over()) {
+            return;
+        }
+        String with = circuit.drawn().stream()
+                .filter(d -> d.when() == When.CHANGEOVERS)
+                .map(PowerLoad.Drawn::name)
+                .collect(Collectors.joining(" and "));
+        boolean onlyBetween = circuit.takesAmps() <= circuit.limitAmps();
+        all.add(new PowerNotice(
+                "%s is %.1f A over%s: %.1f of %.1f A (80 %% of its breaker). Move something to another circuit."
+                        .formatted(
+                                name,
+                                circuit.peakAmps() - circuit.limitAmps(),
+                                onlyBetween && !with.isEmpty() ? " with " + with : "",
+                                circuit.peakAmps(),
+                                circuit.limitAmps()),
+                true));
+    }
+
+    private static void source(SourceLoad source, List<PowerNotice> all) {
+        String name = source.source().name();
+        Double share = source.share();
+        if (source.over() && share != null) {
+            all.add(new PowerNotice(
+                    "%s gives %.1f kVA, %.0f %% of its rating: over 80 %%. Take something off it."
+                            .formatted(name, source.kva(), 100 * share),
+                    true));
+        }
+        if (source.source().kind() == PowerPlan.SourceKind.GENERATOR
+                && source.source().kva() == null) {
+            all.add(new PowerNotice("Nobody said what %s is rated for.".formatted(name), false));
+        }
+        if (source.source().phases() == Circuit.PHASES && source.unbalance() > UNBALANCED) {
+            List<Double> amps = source.phaseAmps();
+            int most = amps.indexOf(amps.stream().max(Double::compare).orElse(0.0));
+            all.add(new PowerNotice(
+                    "%s: L%d carries most, %.1f A beside %s."
+                            .formatted(
+                                    name,
+                                    most + 1,
+                                    amps.get(most),
+                                    amps.stream()
+                                            .filter(a -> !a.equals(amps.get(most)))
+                                            .map("%.1f"::formatted)
+                                            .collect(Collectors.joining(" and "))),
+                    false));
+        }
+    }
+
+    private static void drops(CircuitLoad circuit, List<PowerNotice> all) {
+        if (circuit.drop() != null && circuit.circuit().areaMm2() != null) {
+            drop(
+                    "The cable to %s".formatted(circuit.circuit().name()),
+                    circuit.drop(),
+                    circuit.circuit().areaMm2(),
+                    all);
+        }
+        for (PowerLoad.Drawn drawn : circuit.drawn()) {
+            if (drawn.drop() != null) {
+                drop("The cable to %s".formatted(drawn.name()), drawn.drop(), 0, all);
+            }
+        }
+    }
+
+    private static void drop(String what, Drop drop, double areaMm2, List<PowerNotice> all) {
+        if (drop.part() <= Drop.TOLD) {
+            return;
+        }
+        StringBuilder said =
+                new StringBuilder("%s loses %.1f V, %.1f %%.".formatted(what, drop.volts(), 100 * drop.part()));
+        for (double next : SECTIONS_MM2) {
+            if (areaMm2 > 0 && next > areaMm2 && drop.part() * areaMm2 / next <= Drop.TOLD) {
+                said.append(" In %s mm² it would be %.1f %%."
+                        .formatted(
+                                next == Math.rint(next) ? "%.0f".formatted(next) : "%.1f".formatted(next),
+                                100 * drop.part() * areaMm2 / next));
+                break;
+            }
+        }
+        all.add(new PowerNotice(said + " Unroll the drum.", drop.part() > Drop.TOO_MUCH));
+    }
+}

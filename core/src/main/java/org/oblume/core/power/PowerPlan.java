@@ -1,0 +1,168 @@
+package org.oblume.core.power;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
+
+/**
+ * What feeds a set: the house and generators, circuits with their breakers, and what draws besides the lights. Figures of a board are
+ * what its label says; a qualified electrician and the local code decide.
+ */
+public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, List<OtherLoad> others) {
+
+    public static final PowerPlan NOTHING_SAID = new PowerPlan(List.of(), List.of(), List.of());
+    private static final int MOST = 60;
+    private static final int LONGEST_NAME = 40;
+    private static final double LOWEST_V = 12;
+    private static final double HIGHEST_V = 1000;
+    private static final double MOST_AMPS = 2000;
+    private static final double MOST_WATTS = 1e6;
+    private static final double LONGEST_M = 1000;
+
+    /** Where current comes from. */
+    public enum SourceKind {
+        HOUSE,
+        GENERATOR
+    }
+
+    /**
+     * A board or a generator.
+     *
+     * @param volts of one phase, 12 to 1000
+     * @param phases 1 or 3
+     * @param kva of a generator, as rated, above 0; null when it is not known, and of a house
+     */
+    public record PowerSource(String name, SourceKind kind, double volts, int phases, @Nullable Double kva) {
+
+        public PowerSource {
+            name = Checks.text("The source's name", name, LONGEST_NAME);
+            Checks.within("volts", "The voltage of %s".formatted(name), volts, LOWEST_V, HIGHEST_V, " V");
+            if (phases != 1 && phases != Circuit.PHASES) {
+                throw new Refusal("phases", "%s has one phase or three.".formatted(name));
+            }
+            if (kva != null) {
+                Checks.above0("kva", "The rating of %s".formatted(name), kva, " kVA");
+            }
+        }
+    }
+
+    /**
+     * A circuit behind one breaker.
+     *
+     * @param source name of what feeds it
+     * @param breakerAmps above 0 to 2000
+     * @param phase 1 to 3, or null of a source of one phase
+     * @param where its sockets are, in words
+     * @param cableM of what is laid to it, one way, metres, above 0, or null
+     * @param areaMm2 of one conductor of that, mm², above 0, or null
+     */
+    public record FedCircuit(
+            String name,
+            String source,
+            double breakerAmps,
+            @Nullable Integer phase,
+            String where,
+            @Nullable Double cableM,
+            @Nullable Double areaMm2) {
+
+        public FedCircuit {
+            name = Checks.text("The circuit's name", name, LONGEST_NAME);
+            where = where.strip();
+            if (where.length() > LONGEST_NAME) {
+                throw new Refusal("where", "Keep the place of %s to %d characters.".formatted(name, LONGEST_NAME));
+            }
+            new Circuit(name, breakerAmps, phase, List.of());
+            Checks.within("breakerAmps", "The breaker of %s".formatted(name), breakerAmps, 0, MOST_AMPS, " A");
+            if ((cableM == null) != (areaMm2 == null)) {
+                throw new Refusal(
+                        cableM == null ? "cableM" : "areaMm2",
+                        "The cable to %s needs both its length and its section, or neither.".formatted(name));
+            }
+            if (cableM != null && areaMm2 != null) {
+                new Cable(cableM, areaMm2);
+                Checks.within("cableM", "The cable to %s".formatted(name), cableM, 0, LONGEST_M, " m");
+            }
+        }
+    }
+
+    /** When something draws that is no light. */
+    public enum When {
+        ALWAYS,
+        /** Between the takes: a kettle, a heater that hums. */
+        CHANGEOVERS
+    }
+
+    /**
+     * What draws besides the lights: monitors, chargers, a heater.
+     *
+     * @param watts above 0
+     * @param powerFactor above 0 to 1
+     */
+    public record OtherLoad(String name, double watts, double powerFactor, String circuit, When when) {
+
+        public OtherLoad {
+            name = Checks.text("What draws", name, LONGEST_NAME);
+            Checks.above0("watts", "The power of %s".formatted(name), watts, " W");
+            Checks.within("watts", "The power of %s".formatted(name), watts, 0, MOST_WATTS, " W");
+            new Load(watts, powerFactor);
+        }
+    }
+
+    /** @throws Refusal when two have one name, or one hangs on what is not there */
+    public PowerPlan {
+        sources = List.copyOf(sources);
+        circuits = List.copyOf(circuits);
+        others = List.copyOf(others);
+        if (sources.size() > MOST || circuits.size() > MOST || others.size() > MOST) {
+            throw new Refusal("A set has %d sources, circuits and other loads at most.".formatted(MOST));
+        }
+        refuseTwice("sources", sources.stream().map(PowerSource::name));
+        refuseTwice("circuits", circuits.stream().map(FedCircuit::name));
+        refuseTwice("others", others.stream().map(OtherLoad::name));
+        for (FedCircuit circuit : circuits) {
+            PowerSource source = sources.stream()
+                    .filter(s -> same(s.name(), circuit.source()))
+                    .findFirst()
+                    .orElseThrow(() -> new Refusal(
+                            "source",
+                            "%s hangs on “%s”, which is no source of this set: choose one."
+                                    .formatted(circuit.name(), circuit.source())));
+            if (circuit.phase() != null && circuit.phase() > source.phases()) {
+                throw new Refusal("phase", "%s has no phase %d.".formatted(source.name(), circuit.phase()));
+            }
+        }
+        for (OtherLoad load : others) {
+            if (circuits.stream().noneMatch(c -> same(c.name(), load.circuit()))) {
+                throw new Refusal(
+                        "circuit",
+                        "%s hangs on “%s”, which is no circuit of this set: choose one."
+                                .formatted(load.name(), load.circuit()));
+            }
+        }
+    }
+
+    /** The voltage of a circuit of this plan. */
+    public double voltsOf(FedCircuit circuit) {
+        return sources.stream()
+                .filter(s -> same(s.name(), circuit.source()))
+                .findFirst()
+                .orElseThrow()
+                .volts();
+    }
+
+    static boolean same(String one, String other) {
+        return one.toLowerCase(Locale.ROOT).equals(other.toLowerCase(Locale.ROOT));
+    }
+
+    private static void refuseTwice(String field, Stream<String> names) {
+        Set<String> seen = new HashSet<>();
+        names.filter(n -> !seen.add(n.toLowerCase(Locale.ROOT))).findFirst().ifPresent(n -> {
+            throw new Refusal(field, "Two are called %s: give each its own name.".formatted(n));
+        });
+    }
+}

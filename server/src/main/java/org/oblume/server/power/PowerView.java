@@ -1,0 +1,76 @@
+package org.oblume.server.power;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.oblume.core.power.PowerNotice;
+import org.oblume.core.power.PowerPlan;
+
+/**
+ * What a shot draws from what feeds its set. Estimates.
+ *
+ * @param set its name
+ * @param version of the plan, for If-Match; 0 while nothing was said
+ * @param lowerStops how much lower all lights are taken
+ */
+record PowerView(
+        long setId,
+        String set,
+        PowerPlan plan,
+        long version,
+        double lowerStops,
+        List<PoweredCircuit> circuits,
+        List<PoweredSource> sources,
+        List<PoweredBattery> batteries,
+        List<UnfedLight> unfed,
+        List<PowerNotice> notices) {
+
+    /** @param part of the voltage */
+    record CableDrop(double volts, double part) {}
+
+    /**
+     * Something that draws.
+     *
+     * @param key of a light, or null
+     * @param watts in the takes; 0 for what draws only between them
+     * @param amps the same
+     * @param fullAmps with a light at full, or what draws between the takes
+     */
+    record DrawnLoad(
+            @Nullable String key,
+            String name,
+            double watts,
+            double fullWatts,
+            double amps,
+            double fullAmps,
+            PowerPlan.When when,
+            @Nullable CableDrop drop) {}
+
+    record PoweredCircuit(
+            String name,
+            String source,
+            @Nullable Integer phase,
+            double breakerAmps,
+            String where,
+            List<DrawnLoad> drawn,
+            double takesAmps,
+            double peakAmps,
+            double fullAmps,
+            double limitAmps,
+            boolean over,
+            @Nullable CableDrop drop) {}
+
+    record PoweredSource(
+            String name, List<Double> phaseAmps, double unbalance, double kva, @Nullable Double share, boolean over) {}
+
+    /** @param minutes that a full one lasts, or null when nobody said its watt hours */
+    record PoweredBattery(
+            String key,
+            String name,
+            @Nullable String tag,
+            @Nullable Double wattHours,
+            double watts,
+            @Nullable Double minutes) {}
+
+    /** @param circuit that it hangs on and that the set does not have, or null */
+    record UnfedLight(String key, String name, double watts, @Nullable String circuit) {}
+}

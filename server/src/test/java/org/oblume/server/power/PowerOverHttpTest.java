@@ -1,0 +1,136 @@
+package org.oblume.server.power;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.oblume.server.Api;
+import org.oblume.server.Api.Answer;
+import org.oblume.server.ServerTest;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What feeds a set of its own, a copy of the shop's, and what its shots draw. */
+@ServerTest
+class PowerOverHttpTest {
+
+    private static int made;
+
+    @Autowired
+    private Api api;
+
+    private long shop;
+
+    @BeforeEach
+    void aShopOfItsOwn() {
+        JsonNode file = api.get("/api/scenes/%d/export".formatted(api.sceneOf(api.shot("4A"))))
+                .body();
+        ((ObjectNode) file.get("production")).put("name", "Power " + ++made);
+        shop = api.post("/api/scenes/import", file.toString())
+                .body()
+                .get("sceneId")
+                .asLong();
+    }
+
+    private JsonNode power(String slate, String query) {
+        Answer answer = api.get("/api/shots/%d/power%s".formatted(api.shotIn(shop, slate), query));
+        assertThat(answer.status()).as(answer.detail()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static JsonNode named(JsonNode all, String name) {
+        for (JsonNode one : all) {
+            if (one.get("name").asText().equals(name)) {
+                return one;
+            }
+        }
+        throw new AssertionError("No " + name + " in " + all);
+    }
+
+    /** 4C: the key at 42 %, the ambience at 3 %, the edge at 22 %, all on B1; the kettle puts the cart over between takes. */
+    @Test
+    void theShopsCircuitsCarryWhatIsDialled() {
+        JsonNode page = power("4C", "");
+        JsonNode key = named(named(page.get("circuits"), "B1").get("drawn"), "Key");
+        assertThat(key.get("amps").asDouble()).isCloseTo(key.get("watts").asDouble() / 230, within(1e-9));
+        assertThat(key.get("fullWatts").asDouble()).isEqualTo(320);
+        assertThat(key.get("watts").asDouble()).isBetween(100.0, 160.0);
+        JsonNode cart = named(page.get("circuits"), "B2");
+        assertThat(cart.get("over").asBoolean()).isTrue();
+        assertThat(cart.get("peakAmps").asDouble()).isCloseTo(13.465, within(0.001));
+        assertThat(page.get("notices"))
+                .anyMatch(n ->
+                        n.get("act").asBoolean() && n.get("text").asText().startsWith("B2 is 0.7 A over with Kettle"));
+        assertThat(named(page.get("batteries"), "Street sign").get("wattHours").asDouble())
+                .isEqualTo(75);
+        assertThat(page.get("unfed")).isEmpty();
+        JsonNode lower = power("4C", "?lower=1");
+        assertThat(named(named(lower.get("circuits"), "B1").get("drawn"), "Key")
+                        .get("watts")
+                        .asDouble())
+                .isLessThan(key.get("watts").asDouble());
+    }
+
+    @Test
+    void aCircuitThatIsTakenOutLeavesItsLightsUnfedAndSaysSo() {
+        JsonNode page = power("4C", "");
+        ObjectNode plan = (ObjectNode) page.get("plan");
+        plan.withArray("circuits").remove(0);
+        String path = "/api/sets/%d/power".formatted(page.get("setId").asLong());
+        assertThat(api.put(path, plan.toString(), page.get("version").asLong()).status())
+                .isEqualTo(204);
+        JsonNode after = power("4C", "");
+        assertThat(named(after.get("unfed"), "Key").get("circuit").asText()).isEqualTo("B1");
+        assertThat(after.get("notices"))
+                .anyMatch(n -> n.get("text").asText().contains("Key hangs on “B1”, which is no circuit of this set"));
+        Answer stale = api.put(path, plan.toString(), page.get("version").asLong());
+        assertThat(stale.status()).isEqualTo(409);
+        assertThat(stale.detail()).contains("Nothing of yours was kept yet");
+    }
+
+    @Test
+    void aFeedIsAValueOfTheShotThatIsTyped() {
+        long shot = api.shotIn(shop, "4D");
+        Answer kept = api.put(
+                "/api/shots/%d/placements/key/FEED".formatted(shot),
+                "{\"text\":\"B3, 20 m of 2.5\",\"reason\":\"FIX\"}",
+                0L);
+        assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
+        assertThat(named(named(power("4D", "").get("circuits"), "B3").get("drawn"), "Key")
+                        .at("/drop/volts")
+                        .asDouble())
+                .isPositive();
+        assertThat(named(power("4C", "").get("circuits"), "B1").get("drawn").toString())
+                .contains("\"Key\"");
+    }
+
+    @Test
+    void whatCannotBeIsRefusedInASentence() {
+        JsonNode page = power("4C", "");
+        String path = "/api/sets/%d/power".formatted(page.get("setId").asLong());
+        ObjectNode plan = (ObjectNode) page.get("plan");
+        ((ObjectNode) plan.withArray("circuits").get(0)).put("phase", 7);
+        assertThat(api.put(path, plan.toString(), page.get("version").asLong()).detail())
+                .contains("the phase is 1, 2 or 3");
+        assertThat(api.get("/api/shots/%d/power?lower=-1".formatted(api.shotIn(shop, "4C")))
+                        .detail())
+                .contains("How much lower");
+    }
+
+    /** Day 4 on the slipway: heads on batteries, told with how many have to be full. */
+    @Test
+    void aDaySaysWhichBatteriesAreChangedWhen() {
+        JsonNode day = api.get("/api/productions/1/days/4").body();
+        assertThat(day.get("batteries")).isNotEmpty();
+        for (JsonNode battery : day.get("batteries")) {
+            if (battery.has("needed")) {
+                assertThat(battery.get("needed").asInt())
+                        .isEqualTo(battery.get("changedBefore").size() + 1);
+            } else {
+                assertThat(battery.get("changedIn")).isNotEmpty();
+            }
+        }
+    }
+}
