@@ -8,6 +8,7 @@ import ShotPage from '@/components/layout/ShotPage.vue'
 import CircuitBar from '@/components/power/CircuitBar.vue'
 import PowerDialog from '@/components/power/PowerDialog.vue'
 import PowerPane from '@/components/power/PowerPane.vue'
+import SpreadPhases from '@/components/power/SpreadPhases.vue'
 import { undoing, type Action } from '@/lib/actions'
 import { useSize } from '@/lib/useSize'
 import { useSubmit } from '@/lib/useSubmit'
@@ -32,15 +33,14 @@ const { error, submit } = useSubmit(() => void outdate({ topics: ['SET'] }))
 const swatches = computed(() => Object.fromEntries(editor.placements.map((p) => [p.placement.key, p.light?.swatch])))
 const actions = computed((): Action[] => [
   ...undoing(),
+  ...(spread.value ? [{ name: 'Spread over the phases…', run: () => (spreading.value = true) }] : []),
   ...(session.may('EDIT') ? [{ name: 'What feeds the set…', run: () => (editing.value = true) }] : []),
 ])
 const NAME_PX = 128
-const AROUND_PX = 36
 const NARROW_PX = 560
 /** On a narrow page a circuit's name stands above its rail. */
-const railPx = computed(() =>
-  Math.max(160, size.value.width - AROUND_PX - (size.value.width > NARROW_PX ? NAME_PX : 0)),
-)
+const narrow = computed(() => size.value.width <= NARROW_PX)
+const railPx = computed(() => Math.max(160, size.value.width - (narrow.value ? 0 : NAME_PX)))
 
 /** All lights that are on, those first of which nobody said what feeds them. */
 const lights = computed(() => {
@@ -64,6 +64,22 @@ function feed(key: string, circuit?: string) {
     value: circuit ? { from: 'CIRCUIT', name: circuit, ...cable } : { from: 'BATTERY' },
   })
 }
+/** The first source whose phases a light on another circuit would make more even. */
+const spread = computed(() => page.value?.spreads.find((s) => s.moves.length) ?? page.value?.spreads[0])
+const spreading = ref(false)
+function hangSo() {
+  spreading.value = false
+  void editor.putAll(
+    (spread.value?.moves ?? []).map((m) => {
+      const placed = editor.placements.find((p) => p.placement.key === m.key)
+      return {
+        placement: m.key,
+        attribute: 'FEED' as const,
+        value: { ...(placed && value(placed, 'FEED')), from: 'CIRCUIT' as const, name: m.to },
+      }
+    }),
+  )
+}
 async function keep(plan: PowerPlan) {
   const { setId, version } = page.value!
   const done = await submit(async () => {
@@ -85,7 +101,7 @@ async function keep(plan: PowerPlan) {
           Nobody said yet what feeds {{ page.set }}. Put in its board or generator and its circuits; then each light is
           hung on one.
         </p>
-        <section v-for="c in page.circuits" :key="c.name" class="circuit" :aria-label="c.name">
+        <section v-for="c in page.circuits" :key="c.name" class="circuit" :class="{ narrow }" :aria-label="c.name">
           <div>
             <h2 class="text-head">
               {{ c.name }}
@@ -130,6 +146,14 @@ async function keep(plan: PowerPlan) {
         </section>
       </div>
       <PowerPane v-model:lower="lower" :page="page" />
+      <SpreadPhases
+        v-if="spread"
+        :open="spreading"
+        :spread="spread"
+        :locked="plot.locked"
+        @close="spreading = false"
+        @keep="hangSo"
+      />
       <PowerDialog :open="editing" :plan="page.plan" :error="error" @close="editing = false" @keep="keep" />
     </div>
     <p v-else-if="!problem" class="m-auto text-quiet" role="status">Adding up what is drawn…</p>
@@ -153,16 +177,16 @@ async function keep(plan: PowerPlan) {
   grid-template-columns: 128px minmax(0, 1fr);
   padding-bottom: 14px;
 }
-@media (width < 800px) {
+.circuit.narrow {
+  grid-template-columns: minmax(0, 1fr);
+}
+@media (width < 1000px) {
   .panes {
-    grid-template-columns: minmax(0, 1fr);
+    display: block;
     overflow-y: auto;
   }
   .rails {
     overflow: visible;
-  }
-  .circuit {
-    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

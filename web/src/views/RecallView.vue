@@ -10,6 +10,7 @@ import DriftTable from '@/components/recall/DriftTable.vue'
 import OutputPanel from '@/components/recall/OutputPanel.vue'
 import SimulatedRig from '@/components/recall/SimulatedRig.vue'
 import { undoing } from '@/lib/actions'
+import { fixed } from '@/lib/print'
 import { useOutput } from '@/stores/output'
 import { usePlot } from '@/stores/plot'
 
@@ -26,6 +27,9 @@ const at = computed(() => ({ shotId: props.shotId }))
 const { data: preview, problem } = useRead('recall', at, { everyMs })
 const { data: beside, problem: noRig } = useRead('readBack', at, { everyMs })
 const actions = computed(undoing)
+const { data: power } = useRead('power', () => ({ shotId: props.shotId, lower: 0 }))
+/** Circuits on which this shot's levels draw more than the continuous limit. */
+const over = computed(() => power.value?.circuits.filter((c) => c.takesAmps > c.limitAmps) ?? [])
 </script>
 
 <template>
@@ -53,6 +57,14 @@ const actions = computed(undoing)
               <span class="text-quiet">{{ h.where }}</span>
             </li>
           </ul>
+        </section>
+        <section v-if="over.length" aria-label="Power">
+          <h2 class="text-lead">Over a circuit’s limit</h2>
+          <p v-for="c in over" :key="c.name" class="mt-1 flex gap-2">
+            <WedgeMark act /> {{ c.name }} draws {{ fixed(c.takesAmps, 1) }} of {{ fixed(c.limitAmps, 1) }} A at these
+            levels (estimate).
+          </p>
+          <RouterLink class="underline" :to="{ name: 'power', params: { id: shotId } }">Look in Power</RouterLink>
         </section>
         <section v-if="preview.conflicts.length" aria-label="Conflicts">
           <h2 class="text-lead">What will not work</h2>

@@ -45,7 +45,7 @@ const said = computed(
 </script>
 
 <template>
-  <svg :width="width" height="76" role="img" :aria-label="said" class="block overflow-visible">
+  <svg :width="width" height="76" role="img" :aria-label="said" class="block">
     <g v-for="p in parts" :key="p.key ?? p.name">
       <text v-if="p.name < width - 90" :x="p.name" y="14" class="name">{{ p.label }}</text>
       <rect

@@ -153,6 +153,10 @@ const camera = computed(() =>
             >{{ piece.lamp?.upkeep.batteryWh ? `, or a battery of ${Math.round(piece.lamp.upkeep.batteryWh)} Wh` : '' }}
           </dd></template
         >
+        <template v-if="said('FEED')"
+          ><dt>fed from</dt>
+          <dd>{{ said('FEED') }}</dd></template
+        >
         <template v-if="menu || piece.lamp?.upkeep.menu"
           ><dt>menu</dt>
           <dd>{{ menu ?? `check ${piece.lamp?.upkeep.menu}` }}</dd></template

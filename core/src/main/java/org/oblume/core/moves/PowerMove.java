@@ -1,10 +1,12 @@
 package org.oblume.core.moves;
 
+import java.util.Optional;
 import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Feed;
 import org.oblume.core.plot.Place;
 import org.oblume.core.units.Phrase;
 
-/** A light that comes in, or is moved farther than its cable reaches, gets power where it stands. */
+/** A light that comes in, is fed otherwise, or is moved farther than its cable reaches, gets power where it stands. */
 final class PowerMove implements MoveRule {
 
     /** A light that is moved farther needs its cable run anew (model). */
@@ -12,14 +14,19 @@ final class PowerMove implements MoveRule {
 
     @Override
     public void plan(ThingChange change, MoveDraft draft) {
-        boolean needed = change.isBrought() || (change.isChanged() && movedM(change) >= CABLE_REACHES_M);
+        Optional<Feed> feed = change.value(Feed.class);
+        boolean battery = feed.filter(f -> f.from() == Feed.From.BATTERY).isPresent();
+        boolean fedAnew = change.isChanged()
+                && change.of(Attribute.FEED).filter(d -> d.after() != null).isPresent();
+        boolean moved = change.isChanged() && !battery && movedM(change) >= CABLE_REACHES_M;
+        boolean needed = change.isBrought() || moved || fedAnew;
         if (needed && change.thing().kind().isLight() && change.thing().piece().watts() > 0) {
-            draft.add(
-                    change.thing(),
-                    Department.ELECTRIC,
-                    Job.POWER,
-                    Phrase.of("Power to %s, ramp over the cable"
-                            .formatted(change.thing().name())));
+            String name = change.thing().name();
+            Phrase said = battery
+                    ? Phrase.of("%s onto a full battery".formatted(name))
+                    : feed.map(f -> Phrase.format("Power to %s from %s, ramp over the cable", name, f.phrase()))
+                            .orElse(Phrase.of("Power to %s, ramp over the cable".formatted(name)));
+            draft.add(change.thing(), Department.ELECTRIC, Job.POWER, said);
         }
     }
 

@@ -18,6 +18,9 @@ public record PowerNotice(String text, boolean act) {
     /** A phase that carries so much more than their mean is told (a setting of the model). */
     private static final double UNBALANCED = 0.5;
 
+    /** From more than this on a spare battery in an aircraft is asked about (a setting; airlines decide). */
+    private static final double ASKED_WH = 100;
+
     private static final double[] SECTIONS_MM2 = {1.5, 2.5, 4, 6, 10, 16, 25, 35};
 
     /** What is to be done first, then what is told. */
@@ -36,6 +39,12 @@ public record PowerNotice(String text, boolean act) {
                 .filter(b -> b.wattHours() == null)
                 .forEach(b -> all.add(new PowerNotice(
                         "%s is on a battery of which nobody said the watt hours.".formatted(b.name()), false)));
+        load.batteries().stream()
+                .filter(b -> b.wattHours() != null && b.wattHours() > ASKED_WH)
+                .forEach(b -> all.add(new PowerNotice(
+                        "The battery of %s has %.0f Wh: before it flies ask the airline, who ask from %.0f Wh on."
+                                .formatted(b.name(), b.wattHours(), ASKED_WH),
+                        false)));
         String unsaid = load.unfed().stream()
                 .filter(u -> u.circuit() == null)
                 .map(PowerLoad.Unfed::name)

@@ -20,6 +20,7 @@ final class Clause {
         new GelWords(),
         new CameraWords(),
         new PatchWords(),
+        new FeedWords(),
         new EffectWords(),
         new WhiteWords(),
         new HueWords(),

@@ -8,6 +8,10 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.oblume.core.carry.LookState;
+import org.oblume.core.light.Stage;
+import org.oblume.core.plot.Feed;
+import org.oblume.core.plot.Level;
+import org.oblume.core.plot.Role;
 import org.oblume.core.units.Refusal;
 
 /** What a shot draws from what feeds its set; figures by hand from formulas.md. */
@@ -90,5 +94,28 @@ class PowerLoadTest {
         wrong.add(() -> load("Kettle", -5, "B2", PowerPlan.When.ALWAYS));
         wrong.add(() -> new PowerPlan(List.of(HOUSE, HOUSE), List.of(), List.of()));
         wrong.forEach(one -> assertThatThrownBy(one::run).isInstanceOf(Refusal.class));
+    }
+
+    /** Three heads on one phase go onto three; a fourth, on its own cord, stays. */
+    @Test
+    void lightsAreSpreadOverThePhasesWithThePlanUnchanged() {
+        Stage shop = Stage.outdoors()
+                .head("a", Role.KEY, 0, 3, 2)
+                .head("b", Role.FILL, 1, 3, 2)
+                .head("c", Role.EDGE, 2, 3, 2);
+        for (String key : List.of("a", "b", "c")) {
+            shop.tie(key, new Level(100)).tie(key, Feed.circuit("B1"));
+        }
+        PowerPlan plan = new PowerPlan(
+                List.of(HOUSE),
+                List.of(circuit("B1", 1, null, null), circuit("B2", 2, null, null), circuit("B3", 3, null, null)),
+                List.of());
+        PhaseSpread spread = PhaseSpread.of(plan, shop.recording().placements(), shop.state())
+                .get(0);
+        assertThat(spread.unbalanceBefore()).isCloseTo(2, within(1e-9));
+        assertThat(spread.unbalanceAfter()).isLessThan(0.01);
+        assertThat(spread.moves()).extracting(PhaseSpread.Rehung::to).containsExactlyInAnyOrder("B2", "B3");
+        assertThat(spread.after().stream().mapToDouble(a -> a).sum())
+                .isCloseTo(spread.before().stream().mapToDouble(a -> a).sum(), within(1e-9));
     }
 }

@@ -24,6 +24,7 @@ import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.plot.AimSetting;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
+import org.oblume.core.plot.Feed;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lens;
 import org.oblume.core.plot.LensNd;
@@ -119,6 +120,17 @@ class CommandParserTest {
                         new Level(45),
                         new ColourTemperature(4300),
                         new Modifiers(List.of(new Modifier("Half CTO", 0.5, 81, 0, false, null, null, null))));
+    }
+
+    @Test
+    void whatFeedsALightIsSaid() {
+        assertThat(only("key circuit b1")).isEqualTo(Feed.circuit("B1"));
+        assertThat(only("edge fed from B2")).isEqualTo(Feed.circuit("B2"));
+        assertThat(only("key on a battery")).isEqualTo(new Feed(Feed.From.BATTERY, null, null, null, null));
+        assertThat(say("key on circuit").problems()).hasSize(1);
+        assertThat(say("key on circuit B3, 45%").changes())
+                .extracting(Change::value)
+                .containsExactly(Feed.circuit("B3"), new Level(45));
     }
 
     @Test

@@ -21,7 +21,7 @@ final class ShotParts {
             List.of(Attribute.CCT, Attribute.TINT, Attribute.COLOUR, Attribute.EFFECT);
     private static final List<Attribute> OF_A_CAMERA = List.of(
             Attribute.LENS, Attribute.STOP, Attribute.SPEED, Attribute.SHUTTER, Attribute.WHITE, Attribute.LENS_ND);
-    private static final List<Attribute> TOLD = List.of(Attribute.PATCH, Attribute.MENU);
+    private static final List<Attribute> TOLD = List.of(Attribute.PATCH, Attribute.MENU, Attribute.FEED);
     private static final List<Attribute> SETTINGS = Stream.of(
                     List.of(Attribute.STANDING, Attribute.LEVEL),
                     DIALLED,
@@ -69,7 +69,7 @@ final class ShotParts {
     private static final Column WHITE = new Column("White, hue, effect", 1.4, (p, reader) -> said(p, DIALLED, reader));
     private static final Column THROUGH = new Column("Through", 1.7, (p, reader) -> reader.say(p, Attribute.MODIFIERS));
     private static final Column ADDRESS = new Column("Address", 1.3, (p, reader) -> reader.say(p, Attribute.PATCH));
-    private static final Column CONTROL = new Column("Control, menu", 2.1, (p, reader) -> said(p, TOLD, reader));
+    private static final Column CONTROL = new Column("Control, menu, feed", 2.1, (p, reader) -> said(p, TOLD, reader));
 
     private static Sheet.Table table(List<Column> columns, Stream<PlacedView> rows, Papers.For reader) {
         return new Sheet.Table(

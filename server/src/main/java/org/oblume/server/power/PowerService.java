@@ -2,6 +2,7 @@ package org.oblume.server.power;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.power.PhaseSpread;
 import org.oblume.core.power.PowerLoad;
 import org.oblume.core.power.PowerNotice;
 import org.oblume.core.power.PowerPlan;
@@ -95,6 +96,7 @@ public class PowerService {
                 load.unfed().stream()
                         .map(u -> new UnfedLight(u.key(), u.name(), u.watts(), u.circuit()))
                         .toList(),
+                PhaseSpread.of(plan, shot.record().placements(), shot.state()),
                 PowerNotice.of(load));
     }
 

@@ -2,6 +2,7 @@ package org.oblume.server.power;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.power.PhaseSpread;
 import org.oblume.core.power.PowerNotice;
 import org.oblume.core.power.PowerPlan;
 
@@ -11,6 +12,7 @@ import org.oblume.core.power.PowerPlan;
  * @param set its name
  * @param version of the plan, for If-Match; 0 while nothing was said
  * @param lowerStops how much lower all lights are taken
+ * @param spreads how lights could be spread over the phases, for each source of three
  */
 record PowerView(
         long setId,
@@ -22,6 +24,7 @@ record PowerView(
         List<PoweredSource> sources,
         List<PoweredBattery> batteries,
         List<UnfedLight> unfed,
+        List<PhaseSpread> spreads,
         List<PowerNotice> notices) {
 
     /** @param part of the voltage */
