@@ -63,7 +63,4 @@ li {
   width: 36px;
   text-align: right;
 }
-.button[aria-pressed='true'] {
-  border-color: var(--accent);
-}
 </style>

@@ -104,7 +104,4 @@ ul {
   min-height: 80px;
   overflow-y: auto;
 }
-.row .button[aria-pressed='true'] {
-  border-color: var(--accent);
-}
 </style>
