@@ -29,7 +29,7 @@ const { data: beside, problem: noRig } = useRead('readBack', at, { everyMs })
 const actions = computed(undoing)
 const { data: power } = useRead('power', () => ({ shotId: props.shotId, lower: 0 }))
 /** Circuits on which this shot's levels draw more than the continuous limit. */
-const over = computed(() => power.value?.circuits.filter((c) => c.takesAmps > c.limitAmps) ?? [])
+const over = computed(() => power.value?.circuits.filter((c) => c.overInTakes) ?? [])
 </script>
 
 <template>

@@ -29,7 +29,7 @@ const parts = computed(() => {
     const label = `${d.name} ${Math.round(between ? d.fullWatts : d.watts)} W`
     const name = Math.max(x(from), free)
     free = name + label.length * NAME_PX + 8
-    return { ...d, between, from, amps, label, name, over: at > props.circuit.limitAmps * 1.000001 }
+    return { ...d, between, from, amps, label, at: name }
   })
 })
 const ticks = computed(() => {
@@ -47,7 +47,7 @@ const said = computed(
 <template>
   <svg :width="width" height="76" role="img" :aria-label="said" class="block">
     <g v-for="p in parts" :key="p.key ?? p.name">
-      <text v-if="p.name < width - 90" :x="p.name" y="14" class="name">{{ p.label }}</text>
+      <text v-if="p.at < width - 90" :x="p.at" y="14" class="name">{{ p.label }}</text>
       <rect
         :x="x(p.from)"
         :y="HEAD"

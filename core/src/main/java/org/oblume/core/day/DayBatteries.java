@@ -45,6 +45,16 @@ public record DayBatteries(List<Swap> swaps, Map<String, Integer> needed) {
     public record Swap(String unit, String before) {}
 
     /**
+     * How often a unit's battery is changed between the takes of a shot: 0 where one full battery lasts through them.
+     *
+     * @param battery of the unit
+     */
+    public static int changesInTakes(DayShot shot, Battery battery) {
+        double own = draw(shot, battery.unit()) * shot.shootMin() / MINUTES;
+        return Math.max(0, (int) Math.ceil(own / battery.fullWh() - NEARLY_WH) - 1);
+    }
+
+    /**
      * @param offBetween whether units are off between shots
      * @throws Refusal when a shot needs more than one full battery
      */

@@ -7,6 +7,7 @@ import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.geometry.SunDirection;
 import org.oblume.core.photometry.Shadow;
+import org.oblume.core.plot.Optics;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Bearing;
@@ -145,6 +146,15 @@ public final class SunAgain {
         return passed == null
                 ? Optional.empty()
                 : Optional.of(new Shadow(emitterRadiusM, stand.fromOpeningM(), toOpeningM()));
+    }
+
+    /** The beam at which the opening is within half intensity from side to side, as far as a head goes, degrees; at spot without one. */
+    public double beamDeg(Stand stand, Optics optics) {
+        double fills = passed == null
+                ? 0
+                : new Shadow(0, stand.fromOpeningM(), toOpeningM())
+                        .fanDeg(passed.opening().widthM());
+        return Math.max(optics.spotBeamDeg(), Math.min(optics.floodBeamDeg(), fills));
     }
 
     /** A place on the plan, told to be outside where it is. */

@@ -14,6 +14,7 @@ import org.oblume.core.power.PowerPlan.OtherLoad;
 import org.oblume.core.power.PowerPlan.PowerSource;
 import org.oblume.core.power.PowerPlan.SourceKind;
 import org.oblume.core.power.PowerPlan.When;
+import org.oblume.core.units.Checks;
 import org.oblume.core.units.Percent;
 
 /**
@@ -98,7 +99,16 @@ public record PowerLoad(
 
         /** Whether more than the continuous limit is drawn at some time. */
         public boolean over() {
-            return peakAmps > limitAmps * (1 + 1e-9);
+            return isOver(peakAmps);
+        }
+
+        /** Whether it is in the takes already. */
+        public boolean overInTakes() {
+            return isOver(takesAmps);
+        }
+
+        private boolean isOver(double amps) {
+            return amps > limitAmps * (1 + Checks.LIMIT_SLACK);
         }
     }
 
@@ -114,7 +124,7 @@ public record PowerLoad(
             PowerSource source, List<Double> phaseAmps, double unbalance, double kva, @Nullable Double share) {
 
         public boolean over() {
-            return share != null && share > LoadPlan.DEFAULT_CONTINUOUS_FRACTION * (1 + 1e-9);
+            return share != null && share > LoadPlan.DEFAULT_CONTINUOUS_FRACTION * (1 + Checks.LIMIT_SLACK);
         }
     }
 

@@ -65,7 +65,7 @@ public record PowerNotice(String text, boolean act) {
                 .filter(d -> d.when() == When.CHANGEOVERS)
                 .map(PowerLoad.Drawn::name)
                 .collect(Collectors.joining(" and "));
-        boolean onlyBetween = circuit.takesAmps() <= circuit.limitAmps();
+        boolean onlyBetween = !circuit.overInTakes();
         all.add(new PowerNotice(
                 "%s is %.1f A over%s: %.1f of %.1f A (80 %% of its breaker). Move something to another circuit."
                         .formatted(

@@ -15,10 +15,14 @@ import org.oblume.core.geometry.Direction;
 import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.geometry.SunDirection;
+import org.oblume.core.photometry.LevelCurve;
 import org.oblume.core.photometry.Shadow;
+import org.oblume.core.plot.Lamp;
+import org.oblume.core.plot.Optics;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.units.Bearing;
 import org.oblume.core.units.Refusal;
+import org.oblume.core.units.Stops;
 
 /** A streak that the sun laid, made again by a head. */
 class SunAgainTest {
@@ -130,5 +134,26 @@ class SunAgainTest {
         assertThat(outdoors.opening()).isEmpty();
         assertThat(outdoors.straight(10).wayM()).isEqualTo(10);
         assertThat(outdoors.shadow(outdoors.straight(10), EMITTER_RADIUS_M)).isEqualTo(Optional.empty());
+    }
+
+    /** A square curve gives a quarter at 50 %; four times too weak is two stops short; a ballast does not go below 50 %. */
+    @Test
+    void theLevelGivesWhatTheSunGaveOrSaysHowFarItIsShort() {
+        Lamp square = Stage.lamp(LevelCurve.SQUARE);
+        assertThat(SunLevel.of(1000, 4000, square)).isEqualTo(new SunLevel(50, Stops.of(0), false));
+        assertThat(SunLevel.of(16_000, 4000, square).percent()).isEqualTo(100);
+        assertThat(SunLevel.of(16_000, 4000, square).shortfall().value()).isCloseTo(2, within(1e-12));
+        SunLevel faint = SunLevel.of(1e-6, 4000, square);
+        assertThat(faint.tooStrong()).isEqualTo(square.lowestPercent() > 0);
+        assertThat(faint.percent()).isEqualTo(square.lowestPercent());
+    }
+
+    @Test
+    void theBeamFillsTheOpeningAsFarAsTheHeadGoes() {
+        SunAgain again = again();
+        Optics wide = new Optics(430_000, 3, 58_000, 50, null);
+        assertThat(again.beamDeg(again.straight(6.5), wide)).isCloseTo(7.0, within(0.05));
+        assertThat(again.beamDeg(again.straight(0.2), wide)).isEqualTo(50);
+        assertThat(again.beamDeg(again.straight(100), wide)).isEqualTo(3);
     }
 }

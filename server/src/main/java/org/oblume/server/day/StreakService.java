@@ -11,6 +11,7 @@ import org.oblume.core.geometry.SpacePoint;
 import org.oblume.core.geometry.SunDirection;
 import org.oblume.core.light.ShotLighting;
 import org.oblume.core.light.SunAgain;
+import org.oblume.core.light.SunLevel;
 import org.oblume.core.light.Trial;
 import org.oblume.core.photometry.Shadow;
 import org.oblume.core.plot.AimSetting;
@@ -18,7 +19,6 @@ import org.oblume.core.plot.Beam;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Level;
-import org.oblume.core.plot.Optics;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
@@ -84,10 +84,7 @@ class StreakService {
         SunAgain.Stand stand = mirrored == null ? again.straight(asked.awayM()) : mirrored.stand();
         Shadow edge = again.shadow(stand, lamp.radiusM(head.piece().widthM())).orElse(null);
         SetPlan.Opening opening = again.opening().orElse(null);
-        double beam = beam(
-                lamp.optics(),
-                asked.beamDeg(),
-                edge == null || opening == null ? null : (Double) edge.fanDeg(opening.widthM()));
+        double beam = tenth(asked.beamDeg() != null ? asked.beamDeg() : again.beamDeg(stand, lamp.optics()));
 
         List<Change> changes = new ArrayList<>();
         add(changes, head, again.place(stand.head()), stand.head().zM());
@@ -138,12 +135,6 @@ class StreakService {
         changes.add(new Change(what.key(), new Height(millimetre(heightM))));
     }
 
-    /** @param fanDeg of the opening from side to side, or null */
-    private static double beam(Optics optics, @Nullable Double askedDeg, @Nullable Double fanDeg) {
-        double wanted = askedDeg != null ? askedDeg : fanDeg != null ? fanDeg : optics.spotBeamDeg();
-        return tenth(Math.max(optics.spotBeamDeg(), Math.min(optics.floodBeamDeg(), wanted)));
-    }
-
     private static Placement mirror(RecordedShot shot, String key) {
         Placement mirror = shot.record().placement(key);
         if (mirror.kind() != PlacementKind.MIRROR) {
@@ -174,17 +165,12 @@ class StreakService {
         if (wanted == null) {
             return null;
         }
-        double part = wanted / full;
-        if (part >= 1) {
-            return new LevelForSun(wanted, full, FULL, Math.log(part) / Math.log(2));
-        }
-        double percent = tenth(FULL * lamp.curve().level(part));
-        if (percent < lamp.lowestPercent()) {
+        SunLevel level = SunLevel.of(wanted, full, lamp);
+        if (level.tooStrong()) {
             cautions.add("%s does not go below %.0f %%: hang a net or cloth before it, or take it farther off."
                     .formatted(head.name(), lamp.lowestPercent()));
-            percent = lamp.lowestPercent();
         }
-        return new LevelForSun(wanted, full, percent, 0);
+        return new LevelForSun(wanted, full, level.percent(), level.shortfall().value());
     }
 
     private static @Nullable Double onRecord(RecordedState state, String mark) {

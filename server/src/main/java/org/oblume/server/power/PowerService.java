@@ -125,6 +125,7 @@ public class PowerService {
                 load.fullAmps(),
                 load.limitAmps(),
                 load.over(),
+                load.overInTakes(),
                 drop(load.drop()));
     }
 

@@ -60,6 +60,7 @@ record PowerView(
             double fullAmps,
             double limitAmps,
             boolean over,
+            boolean overInTakes,
             @Nullable CableDrop drop) {}
 
     record PoweredSource(
