@@ -180,7 +180,7 @@ async function keep(plan: PowerPlan) {
 .circuit.narrow {
   grid-template-columns: minmax(0, 1fr);
 }
-@media (width < 1000px) {
+@media (width < 1100px) {
   .panes {
     display: block;
     overflow-y: auto;
