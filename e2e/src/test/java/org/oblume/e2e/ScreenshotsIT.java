@@ -72,8 +72,15 @@ class ScreenshotsIT {
             crew.pressCss("[data-key=key]");
             crew.seeText("from window post");
             take(crew, "plot");
+            crew.open("/shots/3/power");
+            crew.seeText("What feeds what");
+            take(crew, "power");
+            crew.open("/shots/7/plot");
             crew.press("Daylight");
-            take(crew, "plot-daylight");
+            crew.press("Sun");
+            crew.seeText("bearing 118°, 24° up");
+            crew.settled();
+            take(crew, "sun");
             crew.press("Dark set");
 
             crew.open("/shots/1/frame");
@@ -129,9 +136,6 @@ class ScreenshotsIT {
             crew.open("/shots/4/rebuild");
             crew.seeText("of 10");
             take(crew, "rebuild-phone");
-            crew.open("/moves/shot-2/shot-3");
-            crew.seeText("2 of");
-            take(crew, "moves-phone");
             crew.open("/shots/4/walk");
             crew.pressCss("[aria-label^='Key:']");
             crew.seeText("drawn, not measured");
