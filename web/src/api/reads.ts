@@ -18,6 +18,10 @@ function read<P, T>(topics: readonly Topic[], ask: Read<P, T>['ask']): Read<P, T
 interface OfShot {
   shotId: number
 }
+interface OfDay {
+  productionId: number
+  number: number
+}
 interface OfScene {
   sceneId: number
 }
@@ -38,10 +42,18 @@ const JUDGED = ['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'] as const
 
 /** All that is read and shown for longer than a dialog is open: by which call, and what makes it out of date. */
 export const READS = {
-  day: read(
+  day: read(['DAYS', 'BOOK', 'RECORD', 'SET', 'MOVES', 'TAKES'], (path: OfDay, way) =>
+    answer(api.GET('/api/productions/{productionId}/days/{number}', { ...way, params: { path } })),
+  ),
+  dayFeeds: read(
     ['DAYS', 'BOOK', 'RECORD', 'SET', 'MOVES', 'TAKES'],
-    (path: { productionId: number; number: number }, way) =>
-      answer(api.GET('/api/productions/{productionId}/days/{number}', { ...way, params: { path } })),
+    ({ productionId, number, ...query }: OfDay & { order?: number[]; lower?: number; mains?: string[] }, way) =>
+      answer(
+        api.GET('/api/productions/{productionId}/days/{number}/feeds', {
+          ...way,
+          params: { path: { productionId, number }, query },
+        }),
+      ),
   ),
   days: read(['DAYS', 'BOOK'], (path: { productionId: number }, way) =>
     answer(api.GET('/api/productions/{productionId}/days', { ...way, params: { path } })),

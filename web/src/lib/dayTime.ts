@@ -29,7 +29,12 @@ export interface DayScale {
 /** What is drawn of a day: whole hours, from the call until all is shot, and the wrap. */
 export function dayScale(day: { callMin: number; wrapMin: number; slots: DaySlot[] }, px: number): DayScale {
   const last = Math.max(day.wrapMin, ...day.slots.map((s) => s.shootTo))
-  const from = Math.floor((Math.min(day.callMin, ...day.slots.map((s) => s.setUpFrom)) - 1) / HOUR) * HOUR
+  return hourScale(Math.min(day.callMin, ...day.slots.map((s) => s.setUpFrom)), last, px)
+}
+
+/** Whole hours around two minutes. */
+export function hourScale(first: number, last: number, px: number): DayScale {
+  const from = Math.floor((first - 1) / HOUR) * HOUR
   const to = Math.ceil((last + 1) / HOUR) * HOUR
   const hours = []
   for (let h = from; h <= to; h += HOUR) hours.push(h)

@@ -36,6 +36,9 @@ export interface UseWalkReturn {
   forgetStruck: () => void
 }
 
+/** What is chosen, not typed in figures. */
+export const CHOSEN: readonly Attribute[] = ['MODIFIERS', 'PATCH', 'FEED']
+
 const LENS_NAMES: Record<string, string> = {
   HEAD: 'height to lamp',
   PRACTICAL: 'height to lamp',
@@ -72,6 +75,7 @@ function stepsOf(thing: Placed): WalkStep[] {
         ] as WalkStep[])
       : []),
     ...(has('PATCH') ? [{ attribute: 'PATCH', name: 'control' } as WalkStep] : []),
+    ...(has('FEED') ? [{ attribute: 'FEED', name: 'fed by' } as WalkStep] : []),
     ...(kind === 'CAMERA'
       ? ([
           { attribute: 'LENS', name: 'lens', figures: 'LENS' },

@@ -137,8 +137,9 @@ export function useWalkEntry(walk: UseWalkReturn): UseWalkEntryReturn {
 
   function advance(from: Attribute) {
     const at = walk.steps.value.findIndex((s) => s.attribute === from)
-    // how it is controlled is asked of what is known to be on the network
-    const isAsked = (s: WalkStep) => s.attribute !== 'PATCH' || !!value(walk.thing.value!, 'PATCH')
+    // how it is controlled and fed is asked of what is known to be on the network, and to be fed
+    const isAsked = ({ attribute }: WalkStep) =>
+      (attribute !== 'PATCH' && attribute !== 'FEED') || !!value(walk.thing.value!, attribute)
     const isOpen = (s: WalkStep) => !walk.isLooked(s.attribute) && s.attribute !== from && isAsked(s)
     const next = walk.steps.value.slice(at + 1).find(isOpen)
     if (next) open(next.attribute)

@@ -4,6 +4,7 @@ import { useRead } from '@/api/reads'
 import type { DayCard, DaySlot, ShotPlan } from '@/api/types'
 import DayDialog from '@/components/day/DayDialog.vue'
 import DayFileDialog from '@/components/day/DayFileDialog.vue'
+import DayFeedsSaid from '@/components/day/DayFeedsSaid.vue'
 import DayFoot from '@/components/day/DayFoot.vue'
 import DayList from '@/components/day/DayList.vue'
 import DaySay from '@/components/day/DaySay.vue'
@@ -18,16 +19,21 @@ import { onPaper, type Action } from '@/lib/actions'
 import { clock } from '@/lib/dayTime'
 import { fixed } from '@/lib/print'
 import { useDay } from '@/lib/useDay'
+import { useDayFeeds } from '@/lib/useDayFeeds'
 import { useBook } from '@/stores/book'
 import { useSession } from '@/stores/session'
 
-/** A shooting day: what is next, whether it can be ready, what the sun does, and which order costs least. */
+/** A shooting day: what is next, whether it can be ready, what runs out, what the sun does, and which order costs least. */
 const props = defineProps<{ productionId: number; number: number }>()
 defineEmits<{ spine: [] }>()
 const book = useBook()
 const session = useSession()
 const { data: days } = useRead('days', () => ({ productionId: props.productionId }))
 const { day, tried, searching, problem, order, before, ...acts } = useDay(() => ({ ...props }))
+const { feeds, lower, mains, onMains } = useDayFeeds(
+  () => ({ productionId: props.productionId, number: props.number }),
+  () => tried.value?.shots,
+)
 const may = computed(() => session.may('EDIT'))
 const dialog = ref<'card' | 'put' | 'file'>()
 const opened = ref<number>()
@@ -134,6 +140,7 @@ function off(shot: number) {
         <DayTimeline
           :day="day"
           :tried="tried"
+          :feeds="feeds"
           :order="order"
           :editable="may"
           @try="acts.tryIt"
@@ -150,6 +157,7 @@ function off(shot: number) {
       v-if="day?.slots.length"
       :day="day"
       :tried="tried"
+      :feeds="feeds"
       :searching="searching"
       :editable="may"
       :undoable="!!before"
@@ -157,7 +165,15 @@ function off(shot: number) {
       @take="acts.take"
       @keep="acts.keepMine"
       @undo="acts.undo"
-    />
+    >
+      <DayFeedsSaid
+        v-if="feeds && (feeds.batteries.length || feeds.sets.length || feeds.unsaid.length)"
+        v-model:lower="lower"
+        :feeds="feeds"
+        :mains="mains"
+        @mains="onMains"
+      />
+    </DayFoot>
     <DayDialog
       v-if="day"
       :open="dialog === 'card'"

@@ -17,7 +17,7 @@ import { lazy } from '@/lib/lazy'
 import { isThing } from '@/lib/words'
 import { usePointed, type Pointed } from '@/lib/usePointed'
 import { useShortcuts } from '@/lib/useShortcuts'
-import { useSun } from '@/lib/useSun'
+import { useOverPlan } from '@/lib/useOverPlan'
 import { useBook } from '@/stores/book'
 import { useLight } from '@/stores/light'
 import { usePlot } from '@/stores/plot'
@@ -28,6 +28,7 @@ const PlaceDialog = lazy(() => import('@/components/dialogs/PlaceDialog.vue'))
 const ShotDialog = lazy(() => import('@/components/dialogs/ShotDialog.vue'))
 const LandingCard = lazy(() => import('@/components/plot/LandingCard.vue'))
 const SaidPane = lazy(() => import('@/components/moments/SaidPane.vue'))
+const CableList = lazy(() => import('@/components/power/CableList.vue'))
 const SunLook = lazy(() => import('@/components/sun/SunLook.vue'))
 const PlacementPane = lazy(() => import('@/components/inspector/PlacementPane.vue'))
 
@@ -52,11 +53,7 @@ const { pointed, corner, begin } = usePointed(
   () => props.shotId,
 )
 
-const sunny = ref(false)
-const sun = useSun(
-  () => props.shotId,
-  () => sunny.value,
-)
+const { over, show, sun, fed } = useOverPlan(() => props.shotId)
 const line = computed(() => book.shots.get(props.shotId))
 const asOf = computed(() => (typeof route.query.event === 'string' ? Number(route.query.event) : undefined))
 const actions = computed((): Action[] => [
@@ -130,6 +127,7 @@ onBeforeUnmount(editor.letGo)
             :ghosts="editor.ghosts"
             :pointed="pointed"
             :sun="sun.shown.value"
+            :cables="fed?.runs"
             @select="plot.select"
             @drag="drag"
             @turn="(key, bearing) => editor.drag({ [key]: { bearing } })"
@@ -139,11 +137,13 @@ onBeforeUnmount(editor.letGo)
           />
           <PlanButtons
             :light="sheet === 'light'"
-            :sun="sunny"
+            :sun="over === 'sun'"
+            :cables="over === 'cables'"
             @zoom="(by: number) => stage?.zoom(by)"
             @fit="stage?.fit()"
             @light="sheet = sheet ? undefined : 'light'"
-            @sun="sunny = !sunny"
+            @sun="show('sun')"
+            @cables="show('cables')"
           />
           <LandingCard
             v-if="pointed"
@@ -156,7 +156,8 @@ onBeforeUnmount(editor.letGo)
           <PlanProblem />
         </div>
         <MarkLadder class="beside" />
-        <SunLook v-if="sunny" class="strip sunny" :shot-id="shotId" :sun="sun" />
+        <SunLook v-if="over === 'sun'" class="strip looked" :shot-id="shotId" :sun="sun" />
+        <CableList v-else-if="over === 'cables'" class="strip looked" :cables="fed?.runs ?? []" :set="fed?.set ?? ''" />
         <div v-else class="strip">
           <HeightStrip
             :set="plot.set"
@@ -232,7 +233,7 @@ onBeforeUnmount(editor.letGo)
   border-top: 1px solid var(--line);
   overflow: hidden;
 }
-.strip.sunny {
+.strip.looked {
   display: block;
   padding: 0;
 }
@@ -273,10 +274,10 @@ onBeforeUnmount(editor.letGo)
   .stage {
     padding-bottom: 56px;
   }
-  .strip:not(.sunny) {
+  .strip:not(.looked) {
     display: none;
   }
-  .body:has(.sunny) {
+  .body:has(.looked) {
     grid-template: 'stage' minmax(0, 1fr) 'strip' auto 'say' auto 'inspector' 20% / minmax(0, 1fr);
   }
   .inspector {

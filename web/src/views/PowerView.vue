@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { answer, api, onVersion } from '@/api/client'
 import { outdate, useRead } from '@/api/reads'
 import { value, type PowerPlan } from '@/api/types'
 import ReasonPicker from '@/components/inspector/ReasonPicker.vue'
 import ShotPage from '@/components/layout/ShotPage.vue'
 import CircuitBar from '@/components/power/CircuitBar.vue'
+import LoadOverDay from '@/components/power/LoadOverDay.vue'
 import PowerDialog from '@/components/power/PowerDialog.vue'
 import PowerPane from '@/components/power/PowerPane.vue'
 import SpreadPhases from '@/components/power/SpreadPhases.vue'
 import { undoing, type Action } from '@/lib/actions'
+import { feedOn } from '@/lib/feeds'
+import { useDayFeeds } from '@/lib/useDayFeeds'
 import { useSize } from '@/lib/useSize'
 import { useSubmit } from '@/lib/useSubmit'
 import { usePlot } from '@/stores/plot'
@@ -29,6 +32,12 @@ const size = useSize(rails)
 const { data: page, problem } = useRead('power', () => ({ shotId: props.shotId, lower: lower.value }), {
   keepBefore: true,
 })
+const { feeds, lower: overDay } = useDayFeeds(() => {
+  const { productionId, day } = page.value ?? {}
+  return productionId !== undefined && day !== undefined ? { productionId, number: day } : undefined
+})
+watch(lower, (stops) => (overDay.value = stops))
+const setOfDay = computed(() => feeds.value?.sets.find((s) => s.setId === page.value?.setId))
 const { error, submit } = useSubmit(() => void outdate({ topics: ['SET'] }))
 const swatches = computed(() => Object.fromEntries(editor.placements.map((p) => [p.placement.key, p.light?.swatch])))
 const actions = computed((): Action[] => [
@@ -58,11 +67,7 @@ const lights = computed(() => {
 /** Hangs a light on a circuit, with the cable that it has, or on a battery. */
 function feed(key: string, circuit?: string) {
   const placed = editor.placements.find((p) => p.placement.key === key)
-  const now = placed && value(placed, 'FEED')
-  const cable = now && now.from !== 'BATTERY' ? { cableM: now.cableM, areaMm2: now.areaMm2 } : {}
-  void editor.put(key, 'FEED', {
-    value: circuit ? { from: 'CIRCUIT', name: circuit, ...cable } : { from: 'BATTERY' },
-  })
+  void editor.put(key, 'FEED', { value: feedOn(placed && value(placed, 'FEED'), circuit) })
 }
 /** The first source whose phases a light on another circuit would make more even. */
 const spread = computed(() => page.value?.spreads.find((s) => s.moves.length) ?? page.value?.spreads[0])
@@ -113,6 +118,12 @@ async function keep(plan: PowerPlan) {
           </div>
           <CircuitBar :circuit="c" :swatches="swatches" :width="railPx" />
         </section>
+        <LoadOverDay
+          v-if="setOfDay && page.day !== undefined"
+          :set="setOfDay"
+          :day="page.day"
+          :slate="String(plot.plot?.shot.slate ?? '')"
+        />
         <section v-if="lights.length && (page.circuits.length || page.batteries.length)" aria-label="What feeds what">
           <h2 class="group-title">What feeds what</h2>
           <ReasonPicker v-if="!plot.locked" />
@@ -154,7 +165,14 @@ async function keep(plan: PowerPlan) {
         @close="spreading = false"
         @keep="hangSo"
       />
-      <PowerDialog :open="editing" :plan="page.plan" :error="error" @close="editing = false" @keep="keep" />
+      <PowerDialog
+        :open="editing"
+        :plan="page.plan"
+        :landmarks="plot.set?.landmarks.map((l) => l.name) ?? []"
+        :error="error"
+        @close="editing = false"
+        @keep="keep"
+      />
     </div>
     <p v-else-if="!problem" class="m-auto text-quiet" role="status">Adding up what is drawn…</p>
   </ShotPage>

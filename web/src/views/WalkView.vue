@@ -25,7 +25,7 @@ import WalkTapes from '@/components/walk/WalkTapes.vue'
 import { guesses } from '@/lib/recordCount'
 import { useShortcuts } from '@/lib/useShortcuts'
 import { useSubmit } from '@/lib/useSubmit'
-import { useWalk, type WalkStep } from '@/lib/useWalk'
+import { CHOSEN, useWalk, type WalkStep } from '@/lib/useWalk'
 import { useWalkEntry, type TapeLetter } from '@/lib/useWalkEntry'
 import { useConnection } from '@/stores/connection'
 import { usePlot } from '@/stores/plot'
@@ -51,9 +51,7 @@ const { busy, error, submit } = useSubmit()
 const landmarkOf = ref<TapeLetter>()
 /** Of which nobody said what it is. */
 const unsaid = ref<Placed>()
-const sheet = computed(() =>
-  entry.field.value === 'MODIFIERS' || entry.field.value === 'PATCH' ? entry.field.value : undefined,
-)
+const sheet = computed(() => CHOSEN.find((attribute) => attribute === entry.field.value))
 const marks = computed(() => things.value.filter((t) => t.placement.kind === 'MARK' && t !== thing.value))
 const shot = computed(() => (plot.plot?.shot.id === props.shotId ? plot.plot.shot : undefined))
 const based = computed(() => shot.value?.basedOn)
@@ -263,6 +261,7 @@ useShortcuts((event) => {
     </footer>
     <WalkSheet
       v-if="thing"
+      :shot-id="shotId"
       :thing="thing"
       :attribute="sheet"
       @close="entry.close"

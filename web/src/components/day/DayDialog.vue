@@ -4,8 +4,9 @@ import type { DayCard } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import TextField from '@/components/dialogs/TextField.vue'
 import { readFigures } from '@/lib/figures'
+import { plain } from '@/lib/print'
 
-/** When a day begins and ends, where it is, and its pauses. */
+/** When a day begins and ends, where it is, its pauses, and how its batteries are kept. */
 const props = defineProps<{ open: boolean; number: number; card: DayCard; error: string }>()
 const emit = defineEmits<{ close: []; keep: [card: DayCard] }>()
 const date = ref('')
@@ -16,6 +17,8 @@ const call = ref('')
 const wrap = ref('')
 const least = ref('')
 const pauses = ref<{ after: string; before: string; minutes: string }[]>([])
+const charge = ref('')
+const offBetween = ref(false)
 const wrong = ref('')
 watch(
   () => props.open,
@@ -29,6 +32,8 @@ watch(
     wrap.value = card.wrap
     least.value = String(card.leastMinutes)
     pauses.value = card.pauses.map((p) => ({ ...p, minutes: String(p.minutes) }))
+    charge.value = card.chargeHours === undefined ? '' : plain(card.chargeHours, 2)
+    offBetween.value = card.offBetween ?? false
     wrong.value = ''
   },
   { immediate: true },
@@ -36,7 +41,11 @@ watch(
 
 async function keep() {
   let figures: number[]
+  let hours: number[]
   try {
+    hours = charge.value.trim()
+      ? await readFigures({ kind: 'NUMBER', text: charge.value, of: 'Hours to charge a battery' })
+      : []
     figures = await readFigures(
       ...[least.value, ...pauses.value.map((p) => p.minutes)].map((text) => ({
         kind: 'NUMBER' as const,
@@ -59,6 +68,8 @@ async function keep() {
     wrap: wrap.value,
     leastMinutes: leastMinutes!,
     pauses: pauses.value.map((p, i) => ({ after: p.after, before: p.before, minutes: minutes[i]! })),
+    chargeHours: hours[0],
+    offBetween: offBetween.value,
   })
 }
 </script>
@@ -73,6 +84,10 @@ async function keep() {
       <TextField v-model="wrap" label="Wrap" hint="before the call: the next day" type="time" />
       <TextField v-model="zone" label="Clock" hint="as Etc/UTC; empty: this machine’s" />
       <TextField v-model="least" label="A changeover takes at least, min" />
+      <TextField v-model="charge" label="A battery is charged in, h" hint="empty: none is that day" />
+      <label class="flex items-center gap-2 pt-4">
+        <input v-model="offBetween" type="checkbox" /> batteries are off between shots
+      </label>
       <template v-for="(p, i) in pauses" :key="i">
         <fieldset class="col-span-2 grid grid-cols-[1fr_1fr_1fr_auto] gap-x-3 items-end">
           <TextField v-model="p.after" :label="`Pause ${i + 1}: not before`" type="time" />

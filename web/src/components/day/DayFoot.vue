@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ShootingDay, TriedOrder } from '@/api/types'
+import type { DayFeeds, ShootingDay, TriedOrder } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { lasting } from '@/lib/dayTime'
 
@@ -8,20 +8,17 @@ import { lasting } from '@/lib/dayTime'
 const props = defineProps<{
   day: ShootingDay
   tried?: TriedOrder
+  feeds?: DayFeeds
   /** How far a search is, 0 to 1. */
   searching?: number
   editable: boolean
   undoable: boolean
 }>()
 defineEmits<{ stop: []; take: []; keep: []; undo: [] }>()
-/** How many full batteries of a kind a unit takes, and when it is changed. */
-function batterySaid(b: ShootingDay['batteries'][number]) {
-  const of = `${b.unit}, ${Math.round(b.wattHours)} Wh battery (estimate): `
-  if (b.changedIn.length)
-    return `${of}more than a full one within a shot; changes between takes: ${b.changedIn.join(', ')}.`
-  const changed = b.changedBefore.length ? `, changed before ${b.changedBefore.join(', ')}` : ''
-  return `${of}${b.needed} full${changed}.`
-}
+/** What does not fit, then what is told. */
+const notices = computed(() =>
+  [...props.day.notices, ...(props.feeds?.notices ?? [])].sort((a, b) => Number(b.act) - Number(a.act)),
+)
 /** What the order that is tried saves, in words. */
 const saves = computed(() => {
   if (!props.tried) return ''
@@ -96,39 +93,33 @@ const could = computed(() => {
         <button v-if="undoable" class="button mt-2" @click="$emit('undo')">Back to the order before</button>
       </template>
     </section>
-    <section class="notices">
-      <p v-for="n in day.notices" :key="n.text"><WedgeMark :act="n.act" class="mr-1.5 inline" />{{ n.text }}</p>
-      <p v-for="b in day.batteries" :key="b.unit" class="text-quiet">
-        {{ batterySaid(b) }}
-      </p>
-      <p v-if="!day.notices.length" class="text-quiet">All fits.</p>
+    <section>
+      <p v-for="n in notices" :key="n.text"><WedgeMark :act="n.act" class="mr-1.5 inline" />{{ n.text }}</p>
+      <p v-if="!notices.length" class="text-quiet">All fits.</p>
     </section>
+    <slot />
   </footer>
 </template>
 
 <style scoped>
 .foot {
   display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 270px), 1fr));
   border-top: 1px solid var(--line);
   background: var(--panel);
   max-height: 40%;
   overflow-y: auto;
 }
-.foot section {
+.foot > :deep(section) {
   padding: 10px 16px;
 }
-.foot section + section {
+.foot > :deep(section + section) {
   border-left: 1px solid var(--line);
 }
 .foot h2 {
   font-weight: var(--font-weight-strong);
 }
-.notices {
-  columns: 2 260px;
-}
-.notices p {
-  break-inside: avoid;
+.foot :deep(p) {
   padding-bottom: 4px;
 }
 .touch {
@@ -140,10 +131,7 @@ const could = computed(() => {
   }
 }
 @media (width < 800px) {
-  .foot {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .foot section + section {
+  .foot > :deep(section + section) {
     border-left: none;
     border-top: 1px solid var(--line);
   }

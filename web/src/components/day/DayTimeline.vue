@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { DaySlot, ShootingDay, TriedOrder } from '@/api/types'
+import type { DayFeeds, DaySlot, ShootingDay, TriedOrder } from '@/api/types'
 import { clock, dayScale, lasting, moved, needName } from '@/lib/dayTime'
 import { usePointerDrag } from '@/lib/usePointerDrag'
 import { useSize } from '@/lib/useSize'
+import BatteryRows from './BatteryRows.vue'
 import DayBar from './DayBar.vue'
 import DaySun from './DaySun.vue'
 import DepartmentBars from './DepartmentBars.vue'
+import LoadRows from './LoadRows.vue'
 
-/** A day in time: shots, the order that is tried, who works how long in each changeover, and the sun. */
+/** A day in time: shots, the order that is tried, who works how long in each changeover, the sun, batteries, and circuits. */
 const props = defineProps<{
   day: ShootingDay
   tried?: TriedOrder
+  feeds?: DayFeeds
   order: number[]
   editable: boolean
 }>()
@@ -26,6 +29,8 @@ const SHOTS = 76
 const TRIED = 58
 const LANE = 17
 const SUN = 128
+const BATTERY = 34
+const CIRCUIT = 46
 const body = ref<HTMLElement>()
 const size = useSize(body)
 const wide = computed(() => Math.max(200, size.value.width - HEADS - 12))
@@ -33,6 +38,8 @@ const scale = computed(() =>
   dayScale({ ...props.day, slots: [...props.day.slots, ...(props.tried?.slots ?? [])] }, wide.value),
 )
 const lanes = computed(() => [...new Set(props.day.slots.flatMap((s) => s.departments.map((d) => d.department)))])
+/** What is on batteries and draws. */
+const drawing = computed(() => props.feeds?.batteries.filter((b) => b.spans.length) ?? [])
 const dragged = ref<number>()
 
 const take = usePointerDrag<number>({
@@ -126,6 +133,21 @@ function label(s: DaySlot) {
         Sun<small>{{ sun.set }}</small>
       </h2>
       <DaySun :sun="sun" :slots="tried?.slots ?? day.slots" :scale="scale" :height="SUN" :width="wide" :heads="HEADS" />
+    </section>
+    <section v-if="drawing.length" class="row" :style="{ height: `${drawing.length * BATTERY + 10}px` }">
+      <h2>Batteries<small>estimate</small></h2>
+      <BatteryRows :batteries="drawing" :scale="scale" :width="wide" :heads="HEADS" :lane="BATTERY" />
+    </section>
+    <section
+      v-for="s in feeds?.sets"
+      :key="s.setId"
+      class="row"
+      :style="{ height: `${s.circuits.length * CIRCUIT + 28}px` }"
+    >
+      <h2>
+        Load<small>{{ s.set }}</small>
+      </h2>
+      <LoadRows :circuits="s.circuits" :scale="scale" :width="wide" :heads="HEADS" :lane="CIRCUIT" />
     </section>
   </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-/** Nearer, farther, the whole plan; the sun; the light beside it where there is no room for both. */
-defineProps<{ light: boolean; sun: boolean }>()
-defineEmits<{ zoom: [by: number]; fit: []; light: []; sun: [] }>()
+/** Nearer, farther, the whole plan; the sun; cables; the light beside it where there is no room for both. */
+defineProps<{ light: boolean; sun: boolean; cables: boolean }>()
+defineEmits<{ zoom: [by: number]; fit: []; light: []; sun: []; cables: [] }>()
 </script>
 
 <template>
@@ -10,6 +10,7 @@ defineEmits<{ zoom: [by: number]; fit: []; light: []; sun: [] }>()
     <button class="button" aria-label="Zoom out" @click="$emit('zoom', 0.8)">−</button>
     <button class="button" @click="$emit('fit')">Fit</button>
     <button class="button" :aria-pressed="sun" @click="$emit('sun')">Sun</button>
+    <button class="button" :aria-pressed="cables" @click="$emit('cables')">Cables</button>
     <button class="button hidden upright:inline-flex" :aria-pressed="light" @click="$emit('light')">Light</button>
   </div>
 </template>

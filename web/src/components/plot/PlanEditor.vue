@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { held, value, type HintView, type PlanPoint } from '@/api/types'
+import { held, value, type CableWay, type HintView, type PlanPoint } from '@/api/types'
 import { path, toCentimetre, toPlan, toPx } from '@/lib/screen'
 import { isClosed, wallPoints } from '@/lib/set'
 import { useAnnounced } from '@/lib/useAnnounced'
@@ -20,8 +20,8 @@ import PlanFlags from './PlanFlags.vue'
 import PlanFrame from './PlanFrame.vue'
 import PlanGhosts from './PlanGhosts.vue'
 import PlanLabels from './PlanLabels.vue'
+import PlanOver from './PlanOver.vue'
 import PlanRoses from './PlanRoses.vue'
-import PlanSun from '@/components/sun/PlanSun.vue'
 import SetLayer from './SetLayer.vue'
 import TapeLine from './TapeLine.vue'
 import ThrowShape from './ThrowShape.vue'
@@ -36,6 +36,8 @@ const props = defineProps<
     pointed?: PlanPoint
     /** The sun on the set, while it is looked at. */
     sun?: SunShown
+    /** Where cables could lie, while they are looked at. */
+    cables?: CableWay[]
   }
 >()
 const emit = defineEmits<{
@@ -173,7 +175,7 @@ defineExpose({
       </clipPath>
     </defs>
     <SetLayer :set="set" :view="view" :named="tapes.map((t) => t.landmark)" />
-    <PlanSun v-if="sun" :sun="sun" :set="set" :drawn="drawn" :view="view" :size="size" />
+    <PlanOver :sun="sun" :cables="cables" :set="set" :drawn="drawn" :view="view" :size="size" />
     <template v-for="d in drawn" :key="`throw-${d.key}`">
       <ThrowShape
         v-if="d.shines"

@@ -6,7 +6,7 @@ import { readFigures } from '@/lib/figures'
 import { plain } from '@/lib/print'
 
 /** What feeds a set: sources, circuits, and what draws besides the lights. Figures are typed as the labels of board and cable say. */
-const props = defineProps<{ open: boolean; plan: PowerPlan; error: string }>()
+const props = defineProps<{ open: boolean; plan: PowerPlan; landmarks: string[]; error: string }>()
 const emit = defineEmits<{ close: []; keep: [plan: PowerPlan] }>()
 
 type Row = Record<string, string>
@@ -26,13 +26,16 @@ const COLUMNS = {
     { key: 'where', name: 'Where', free: true },
     { key: 'cableM', name: 'Cable, m', number: true, free: true },
     { key: 'areaMm2', name: 'mm²', number: true, free: true },
+    { key: 'landmark', name: 'By landmark', free: true, landmark: true },
   ],
   others: [
     { key: 'name', name: 'What draws besides' },
     { key: 'watts', name: 'Watts', number: true },
     { key: 'powerFactor', name: 'Factor', number: true },
     { key: 'circuit', name: 'On' },
-    { key: 'when', name: 'When', options: { ALWAYS: 'always', CHANGEOVERS: 'between takes' } },
+    { key: 'when', name: 'When', options: { ALWAYS: 'always', CHANGEOVERS: 'between takes', TIMES: 'at times' } },
+    { key: 'from', name: 'On at', free: true, time: true },
+    { key: 'to', name: 'Off at', free: true, time: true },
   ],
 } as const
 type Part = keyof typeof COLUMNS
@@ -41,6 +44,9 @@ interface Column {
   name: string
   number?: boolean
   free?: boolean
+  landmark?: boolean
+  /** Of a load that draws at times. */
+  time?: boolean
   options?: Record<string, string>
 }
 const PARTS: { part: Part; add: string; columns: readonly Column[]; fresh: Row }[] = [
@@ -54,13 +60,13 @@ const PARTS: { part: Part; add: string; columns: readonly Column[]; fresh: Row }
     part: 'circuits',
     add: 'Another circuit',
     columns: COLUMNS.circuits,
-    fresh: { name: '', source: '', breakerAmps: '16', phase: '', where: '', cableM: '', areaMm2: '' },
+    fresh: { name: '', source: '', breakerAmps: '16', phase: '', where: '', cableM: '', areaMm2: '', landmark: '' },
   },
   {
     part: 'others',
     add: 'Another load',
     columns: COLUMNS.others,
-    fresh: { name: '', watts: '', powerFactor: '1', circuit: '', when: 'ALWAYS' },
+    fresh: { name: '', watts: '', powerFactor: '1', circuit: '', when: 'ALWAYS', from: '', to: '' },
   },
 ]
 const rows = ref<Record<Part, Row[]>>({ sources: [], circuits: [], others: [] })
@@ -100,7 +106,8 @@ async function read(part: Part, columns: readonly Column[]): Promise<Record<stri
         if (c.number) {
           if (value) typed[c.key] = figures[numbers.indexOf(c)]
           else if (!c.free) throw new Error(`${row.name || 'A row without a name'}: say its ${c.name.toLowerCase()}.`)
-        } else if (c.key === 'phases' || c.key === 'phase') typed[c.key] = value ? Number(value) : undefined
+        } else if (c.free && !value && c.key !== 'where') continue
+        else if (c.key === 'phases' || c.key === 'phase') typed[c.key] = value ? Number(value) : undefined
         else typed[c.key] = value
       }
       return typed
@@ -120,6 +127,9 @@ async function keep() {
 
 <template>
   <BaseDialog :open="open" title="What feeds this set" :error="wrong || error" wide @close="emit('close')">
+    <datalist id="power-landmarks">
+      <option v-for="l in landmarks" :key="l" :value="l" />
+    </datalist>
     <form id="power-form" @submit.prevent="keep">
       <section v-for="p in PARTS" :key="p.part" class="mb-4">
         <div class="overflow-x-auto">
@@ -148,6 +158,9 @@ async function keep() {
                     v-model="row[c.key]"
                     class="field"
                     :class="{ figure: c.number }"
+                    :type="c.time ? 'time' : 'text'"
+                    :disabled="c.time && row.when !== 'TIMES'"
+                    :list="c.landmark ? 'power-landmarks' : undefined"
                     autocomplete="off"
                     :aria-label="`${c.name} of ${row.name || `row ${i + 1}`}`"
                   />

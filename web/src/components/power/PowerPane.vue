@@ -1,18 +1,13 @@
 <script setup lang="ts">
 import type { Power } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import WhatLower from './WhatLower.vue'
 import { lasting } from '@/lib/dayTime'
 import { fixed } from '@/lib/print'
 
 /** What is to be looked at, the phases and the generator, batteries, and who decides. */
 defineProps<{ page: Power }>()
 const lower = defineModel<number>('lower', { required: true })
-const LOWER = [
-  { stops: 0, name: 'as recorded' },
-  { stops: 1 / 3, name: '⅓ lower' },
-  { stops: 2 / 3, name: '⅔ lower' },
-  { stops: 1, name: '1 stop lower' },
-]
 </script>
 
 <template>
@@ -61,17 +56,7 @@ const LOWER = [
     </section>
     <section>
       <h2 class="group-title">What if all lights were</h2>
-      <p class="flex flex-wrap gap-1">
-        <button
-          v-for="l in LOWER"
-          :key="l.name"
-          class="button !px-2"
-          :aria-pressed="Math.abs(lower - l.stops) < 0.01"
-          @click="lower = l.stops"
-        >
-          {{ l.name }}
-        </button>
-      </p>
+      <WhatLower v-model="lower" />
     </section>
     <section class="mt-auto">
       <p role="note">

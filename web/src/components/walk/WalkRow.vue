@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { held, value, type Placed } from '@/api/types'
-import type { WalkStep } from '@/lib/useWalk'
+import { CHOSEN, type WalkStep } from '@/lib/useWalk'
 import { apart, when } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
 
@@ -48,7 +48,7 @@ const lead = computed(() => (props.step.attribute === 'AIM' && said.value.starts
       <span class="ml-auto min-w-0 text-right" :class="{ 'text-quiet': !looked }">
         <template v-if="!now">not said</template>
         <template v-else-if="step.attribute === 'PLACE'">{{ measured }}</template>
-        <template v-else-if="lead || step.attribute === 'MODIFIERS' || step.attribute === 'PATCH'">{{
+        <template v-else-if="lead || CHOSEN.includes(step.attribute)">{{
           said === 'none' ? 'nothing' : said
         }}</template>
         <template v-else

@@ -4,27 +4,26 @@ import { held, value, type Attribute, type Placed, type ValueEdit } from '@/api/
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ModifierList from '@/components/inspector/ModifierList.vue'
 import PatchForm from '@/components/inspector/PatchForm.vue'
+import WalkFeed from './WalkFeed.vue'
 
-/** What is chosen, not typed in figures: what light goes through, how the light is told what to do. */
-const props = defineProps<{ thing: Placed; attribute?: Attribute }>()
+/** What is chosen, not typed in figures: what light goes through, how the light is told what to do, what feeds it. */
+const props = defineProps<{ shotId: number; thing: Placed; attribute?: Attribute }>()
 const emit = defineEmits<{
   close: []
   choose: [attribute: Attribute, wanted: NonNullable<ValueEdit>]
   stands: [Attribute]
 }>()
 const through = computed(() => props.attribute === 'MODIFIERS')
-const open = computed(() => props.attribute === 'MODIFIERS' || props.attribute === 'PATCH')
+const NAMES: Partial<Record<Attribute, string>> = { MODIFIERS: 'through', PATCH: 'control', FEED: 'fed by' }
+const fed = computed(() => props.attribute === 'FEED')
+const open = computed(() => !!props.attribute && props.attribute in NAMES)
 const items = computed(() => value(props.thing, 'MODIFIERS')?.items ?? [])
 const bare = computed(() => through.value && props.thing.records.includes('LEVEL'))
 const byHand = computed(() => props.attribute === 'PATCH' && !value(props.thing, 'PATCH')?.universe)
 </script>
 
 <template>
-  <BaseDialog
-    :open="open"
-    :title="`${thing.placement.name}: ${through ? 'through' : 'control'}`"
-    @close="emit('close')"
-  >
+  <BaseDialog :open="open" :title="`${thing.placement.name}: ${NAMES[attribute!] ?? ''}`" @close="emit('close')">
     <button
       v-if="bare && !items.length"
       class="button button-main mb-3 min-h-16 w-full text-large"
@@ -40,6 +39,7 @@ const byHand = computed(() => props.attribute === 'PATCH' && !value(props.thing,
       By hand, at the head
     </button>
     <ModifierList v-if="through" :placed="thing" />
+    <WalkFeed v-else-if="fed" :shot-id="shotId" :thing="thing" @choose="emit('choose', 'FEED', $event)" />
     <PatchForm v-else-if="open" :placed="thing" />
     <template #buttons
       ><button class="button min-h-11" @click="emit('close')">Not now</button

@@ -50,4 +50,34 @@ class PowerIT {
         assertThat(page.get("batteries").toString()).doesNotContain("\"Key\"");
         assertThat(page.at("/plan/sources/0/kva").asDouble()).isEqualTo(0.5);
     }
+
+    /** The kettle in the set-ups is told over the day; the sign from the mains needs no battery; the ambience's cable is walked over. */
+    @Test
+    void theDaySaysWhenACircuitIsOverAndThePlanWhereCablesAreWalkedOver() throws Exception {
+        gaffer.open("/shots/3/power");
+        gaffer.seeText("Over day 2");
+        gaffer.see("[aria-label^='B2: 13.5 A at most'][aria-label$='over its limit.']");
+        gaffer.open("/productions/1/days/2");
+        gaffer.seeText("B2 is 0.7 A over: 13.5 of 12.8 A (80 % of its breaker), set-up of 4C (");
+        gaffer.seeText("Full in the morning: 1 × 75 Wh");
+        gaffer.see("[aria-label='Eel 1 from the mains']").click();
+        gaffer.seeText("Full in the morning, if so: none");
+        gaffer.open("/shots/3/plot");
+        gaffer.press("Cables");
+        gaffer.seeText("Key from B1");
+        gaffer.seeText("crosses between the camera and Repairer");
+    }
+
+    @Test
+    void whatFeedsALightIsSaidInOneTapOnTheWalk() throws Exception {
+        gaffer.phone();
+        gaffer.open("/shots/4/walk");
+        gaffer.see("button[aria-label^='Key: ']").click();
+        gaffer.see("[data-step=FEED] button").click();
+        gaffer.press("B2cart");
+        gaffer.gone("[role=dialog]");
+        gaffer.seeText("circuit B2");
+        assertThat(person.get("/api/shots/4/power").at("/circuits/1/drawn").toString())
+                .contains("\"key\":");
+    }
 }

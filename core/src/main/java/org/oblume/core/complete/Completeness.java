@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.oblume.core.carry.Confirmations;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.carry.ShotState;
+import org.oblume.core.plot.Feed;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.core.rebuild.BuildOrder;
@@ -26,7 +27,8 @@ public record Completeness(List<Thing> things) {
             new ThroughSaid(),
             new LevelSaid(),
             new WhiteSaid(),
-            new ControlSaid());
+            new ControlSaid(),
+            new FeedSaid());
 
     /**
      * @param placement the thing
@@ -55,12 +57,14 @@ public record Completeness(List<Thing> things) {
      * @param order in which the scene is built
      */
     public static Completeness of(SceneRecord scene, ShotState state, Confirmations confirmations, BuildOrder order) {
+        boolean fed = scene.placements().stream()
+                .anyMatch(p -> state.value(p.key(), Feed.class).isPresent());
         return new Completeness(scene.placements().stream()
                 .filter(p -> state.isOnSet(p.key())
                         && p.kind() != PlacementKind.DAYLIGHT
                         && p.kind().isThing())
                 .sorted(Comparator.comparingInt(p -> order.rank(p.role())))
-                .map(p -> thing(new RecordedThing(p, state, scene.set(), scene.book(), confirmations)))
+                .map(p -> thing(new RecordedThing(p, state, scene.set(), scene.book(), confirmations, fed)))
                 .toList());
     }
 

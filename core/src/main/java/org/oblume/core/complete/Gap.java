@@ -12,7 +12,8 @@ public enum Gap {
     THROUGH("Through", Attribute.MODIFIERS),
     LEVEL("Level", Attribute.LEVEL),
     WHITE("White", Attribute.CCT),
-    CONTROL("Address", Attribute.PATCH);
+    CONTROL("Address", Attribute.PATCH),
+    FEED("Feed", Attribute.FEED);
 
     private final String act;
     private final @Nullable Attribute attribute;

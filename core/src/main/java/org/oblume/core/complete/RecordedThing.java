@@ -11,8 +11,18 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.SetPlan;
 import org.oblume.core.plot.SetStatus;
 
-/** A thing that stands in a shot, as the rules see it. */
-record RecordedThing(Placement placement, ShotState state, SetPlan set, CarryBook book, Confirmations confirmations) {
+/**
+ * A thing that stands in a shot, as the rules see it.
+ *
+ * @param othersAreFed whether the crew says what feeds what in this shot
+ */
+record RecordedThing(
+        Placement placement,
+        ShotState state,
+        SetPlan set,
+        CarryBook book,
+        Confirmations confirmations,
+        boolean othersAreFed) {
 
     <V extends AttributeValue> Optional<V> value(Class<V> type) {
         return state.value(placement.key(), type);

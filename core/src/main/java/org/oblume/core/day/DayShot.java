@@ -31,6 +31,7 @@ public record DayShot(
         Map<String, Double> watts) {
 
     private static final double LONGEST_MIN = 1440;
+    private static final double HOUR_MIN = 60;
 
     /**
      * What was really so.
@@ -75,6 +76,21 @@ public record DayShot(
     /** One that nothing is known of but how long it takes. */
     public static DayShot of(String name, double changeoverMin, double shootMin) {
         return new DayShot(name, changeoverMin, shootMin, List.of(), false, null, null, List.of(), Map.of());
+    }
+
+    /** The same with what units draw in it, W. */
+    DayShot drawing(Map<String, Double> drawn) {
+        return new DayShot(name, changeoverMin, shootMin, light, needsLight, soFar, doneBy, elsewhere, drawn);
+    }
+
+    /** What a unit draws in it, W. */
+    double draw(String unit) {
+        return watts.getOrDefault(unit, 0.0);
+    }
+
+    /** What a unit draws in its takes, Wh. */
+    double drawnWh(String unit) {
+        return draw(unit) * shootMin / HOUR_MIN;
     }
 
     /** The same after another changeover. */

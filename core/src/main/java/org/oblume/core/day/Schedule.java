@@ -2,6 +2,7 @@ package org.oblume.core.day;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -36,6 +37,10 @@ public record Schedule(List<Slot> slots, List<TakenPause> pauses) {
             boolean late,
             boolean inItsLight) {
 
+        private Slot of(DayShot same) {
+            return new Slot(same, setUpFrom, readyAt, shootFrom, shootTo, late, inItsLight);
+        }
+
         /** Whether its takes are over when somebody leaves. */
         public boolean overInTime() {
             return shot.doneBy() == null || shootTo.compareTo(shot.doneBy()) <= 0;
@@ -60,6 +65,15 @@ public record Schedule(List<Slot> slots, List<TakenPause> pauses) {
         public double waitsMin() {
             return Math.max(0, shootFrom.minus(readyAt));
         }
+    }
+
+    /** The same times, with what units draw in each shot, W. */
+    public Schedule drawing(List<Map<String, Double>> watts) {
+        List<Slot> drawing = new ArrayList<>();
+        for (int i = 0; i < slots.size(); i++) {
+            drawing.add(slots.get(i).of(slots.get(i).shot.drawing(watts.get(i))));
+        }
+        return new Schedule(drawing, pauses);
     }
 
     /** A pause that is taken. */

@@ -32,4 +32,14 @@ public record PlanPoint(double xM, double yM) {
     public double distanceM(PlanPoint from, PlanPoint to) {
         return Plane.distanceM(this, from, to);
     }
+
+    /** Which part of the way from one point to another is nearest to this, 0 to 1; 0 where they are one. */
+    public double partOfWay(PlanPoint from, PlanPoint to) {
+        return Plane.partOfWay(this, from, to);
+    }
+
+    /** A part of the way to another point, 0 to 1. */
+    public PlanPoint towards(PlanPoint other, double part) {
+        return new PlanPoint(xM + part * (other.xM - xM), yM + part * (other.yM - yM));
+    }
 }

@@ -18,12 +18,16 @@ final class Plane {
 
     /** Distance in metres from a point to the segment between two others. */
     static double distanceM(PlanPoint point, PlanPoint from, PlanPoint to) {
+        return point.distanceM(from.towards(to, partOfWay(point, from, to)));
+    }
+
+    /** Which part of a segment is nearest to a point, 0 to 1. */
+    static double partOfWay(PlanPoint point, PlanPoint from, PlanPoint to) {
         double dx = to.xM() - from.xM();
         double dy = to.yM() - from.yM();
         double squared = dx * dx + dy * dy;
         double along = squared == 0 ? 0 : ((point.xM() - from.xM()) * dx + (point.yM() - from.yM()) * dy) / squared;
-        double t = Math.max(0, Math.min(1, along));
-        return point.distanceM(new PlanPoint(from.xM() + t * dx, from.yM() + t * dy));
+        return Math.max(0, Math.min(1, along));
     }
 
     /** Whether two segments cross in a point that is inside both (ends do not count: a tape may start at a wall). */

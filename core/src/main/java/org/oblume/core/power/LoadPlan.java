@@ -46,6 +46,11 @@ public record LoadPlan(List<LoadedCircuit> circuits, List<Double> phaseAmps, dou
                 mean == 0 ? 0 : (most - mean) / mean);
     }
 
+    /** Whether a share of a rating, 0 or more, is more than may be drawn for hours. */
+    static boolean isOver(double share) {
+        return share > DEFAULT_CONTINUOUS_FRACTION * (1 + Checks.LIMIT_SLACK);
+    }
+
     private static LoadedCircuit loaded(Circuit circuit, double volts, double continuousFraction) {
         double amps = circuit.amps(volts);
         double limit = continuousFraction * circuit.breakerAmps();

@@ -12,10 +12,10 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.power.PowerPlan.FedCircuit;
 import org.oblume.core.power.PowerPlan.OtherLoad;
 import org.oblume.core.power.PowerPlan.PowerSource;
-import org.oblume.core.power.PowerPlan.SourceKind;
 import org.oblume.core.power.PowerPlan.When;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Percent;
+import org.oblume.core.units.Refusal;
 
 /**
  * What a shot draws from what. Estimates (model: lights at the power factor 1 and at their recorded levels, no inrush, copper at room
@@ -29,6 +29,7 @@ import org.oblume.core.units.Percent;
 public record PowerLoad(
         List<CircuitLoad> circuits, List<SourceLoad> sources, List<OnBattery> batteries, List<Unfed> unfed) {
 
+    private static final double MOST_LOWER_STOPS = 6;
     private static final double VOLT_AMPERES = 1000;
     private static final double HOUR_MIN = 60;
 
@@ -38,7 +39,7 @@ public record PowerLoad(
      * @param key of the light, or null
      * @param watts in the takes; 0 for what draws only between them
      * @param fullWatts with a light at full
-     * @param when it draws
+     * @param when it draws; what does so at times of the day counts in the takes and between them
      * @param drop at the end of its own cable, at its own current; null when that cable is not known
      */
     public record Drawn(
@@ -124,7 +125,7 @@ public record PowerLoad(
             PowerSource source, List<Double> phaseAmps, double unbalance, double kva, @Nullable Double share) {
 
         public boolean over() {
-            return share != null && share > LoadPlan.DEFAULT_CONTINUOUS_FRACTION * (1 + Checks.LIMIT_SLACK);
+            return share != null && LoadPlan.isOver(share);
         }
     }
 
@@ -147,8 +148,14 @@ public record PowerLoad(
     /** @param circuit that it hangs on and that the set does not have, or null */
     public record Unfed(String key, String name, double watts, @Nullable String circuit) {}
 
-    /** @param lowerStops how much lower all lights are taken, stops, 0 or more */
+    /** @throws Refusal when lights are not taken so much lower, stops, 0 to 6 */
+    public static void checkLower(double stops) {
+        Checks.within("lower", "How much lower", stops, 0, MOST_LOWER_STOPS, " stops");
+    }
+
+    /** @param lowerStops how much lower all lights are taken, stops, 0 to 6 */
     public static PowerLoad of(PowerPlan plan, List<Placement> placements, RecordedState state, double lowerStops) {
+        checkLower(lowerStops);
         List<Placement> lights = lit(placements, state);
         List<Unfed> unfed = new ArrayList<>();
         for (Placement light : lights) {
@@ -181,8 +188,7 @@ public record PowerLoad(
                 .toList();
     }
 
-    /** The lights of a shot that are on batteries; {@code lowerStops} as above. */
-    public static List<OnBattery> batteries(List<Placement> placements, RecordedState state, double lowerStops) {
+    private static List<OnBattery> batteries(List<Placement> placements, RecordedState state, double lowerStops) {
         return lit(placements, state).stream()
                 .flatMap(light -> state
                         .value(light.key(), Feed.class)
@@ -250,7 +256,7 @@ public record PowerLoad(
         for (OtherLoad load : plan.others()) {
             if (PowerPlan.same(load.circuit(), circuit.name())) {
                 double amps = new Load(load.watts(), load.powerFactor()).amps(volts);
-                boolean always = load.when() == When.ALWAYS;
+                boolean always = load.when() != When.CHANGEOVERS; // what draws at times may do so in takes
                 drawn.add(new Drawn(
                         null,
                         load.name(),
@@ -271,10 +277,25 @@ public record PowerLoad(
                 takes,
                 peak,
                 full,
-                LoadPlan.DEFAULT_CONTINUOUS_FRACTION * circuit.breakerAmps(),
+                limitAmps(circuit),
                 circuit.cableM() == null || circuit.areaMm2() == null
                         ? null
                         : Drop.of(volts, new Cable(circuit.cableM(), circuit.areaMm2()), peak));
+    }
+
+    /** Continuous limit of a circuit. */
+    static double limitAmps(FedCircuit circuit) {
+        return LoadPlan.DEFAULT_CONTINUOUS_FRACTION * circuit.breakerAmps();
+    }
+
+    /** What the lights on a circuit draw in the takes. */
+    double lightAmps(FedCircuit circuit, double volts) {
+        return circuits.stream()
+                .filter(c -> c.circuit().equals(circuit))
+                .flatMap(c -> c.drawn().stream())
+                .filter(d -> d.key() != null)
+                .mapToDouble(d -> d.amps(volts))
+                .sum();
     }
 
     private static SourceLoad loaded(PowerSource source, List<CircuitLoad> circuits) {
@@ -292,11 +313,6 @@ public record PowerLoad(
                                 List.of(new Load(c.peakAmps() * source.volts(), 1))))
                         .toList());
         double kva = mine.stream().mapToDouble(CircuitLoad::peakAmps).sum() * source.volts() / VOLT_AMPERES;
-        return new SourceLoad(
-                source,
-                load.phaseAmps(),
-                load.unbalance(),
-                kva,
-                source.kind() == SourceKind.GENERATOR && source.kva() != null ? (Double) (kva / source.kva()) : null);
+        return new SourceLoad(source, load.phaseAmps(), load.unbalance(), kva, source.shareOf(kva));
     }
 }

@@ -1,8 +1,10 @@
 package org.oblume.core.power;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.oblume.core.day.BatteryCourse;
 import org.oblume.core.power.PowerLoad.CircuitLoad;
 import org.oblume.core.power.PowerLoad.Drop;
 import org.oblume.core.power.PowerLoad.SourceLoad;
@@ -53,6 +55,78 @@ public record PowerNotice(String text, boolean act) {
             all.add(new PowerNotice("Nobody said what feeds %s: they are not counted.".formatted(unsaid), false));
         }
         all.sort((a, b) -> Boolean.compare(b.act(), a.act()));
+        return all;
+    }
+
+    /** What is to be done over a day first, then what is told: circuits, generators, batteries. */
+    public static List<PowerNotice> of(DayLoad load) {
+        List<PowerNotice> all = new ArrayList<>();
+        load.circuits().stream().filter(DayLoad.CircuitDay::over).forEach(c -> all.add(over(c)));
+        for (DayLoad.SourceDay source : load.sources()) {
+            Double share = source.share();
+            if (share != null && source.at() != null && LoadPlan.isOver(share)) {
+                all.add(new PowerNotice(
+                        "%s gives %.1f kVA at %s, %.0f %% of its rating: over 80 %%. Take something off it."
+                                .formatted(
+                                        source.name(),
+                                        source.peakKva(),
+                                        source.at().print(),
+                                        100 * share),
+                        true));
+            }
+        }
+        return all;
+    }
+
+    private static PowerNotice over(DayLoad.CircuitDay circuit) {
+        DayLoad.Step most = circuit.peak().orElseThrow();
+        String when = circuit.steps().stream()
+                .filter(circuit::isOver)
+                .map(s -> "%s (%s to %s)"
+                        .formatted(
+                                s.shot() == null
+                                        ? "between shots"
+                                        : s.inTakes() ? "takes of " + s.shot() : "set-up of " + s.shot(),
+                                s.from().print(),
+                                s.to().print()))
+                .collect(Collectors.joining(", "));
+        return new PowerNotice(
+                "%s is %.1f A over: %.1f of %.1f A (80 %% of its breaker), %s. Move something to another circuit."
+                        .formatted(
+                                circuit.name(),
+                                most.amps() - circuit.limitAmps(),
+                                most.amps(),
+                                circuit.limitAmps(),
+                                when),
+                true);
+    }
+
+    /** What is to be told of a unit's batteries over a day. */
+    public static List<PowerNotice> of(BatteryCourse course) {
+        String unit = course.battery().unit();
+        List<PowerNotice> all = new ArrayList<>();
+        for (BatteryCourse.Change change : course.changes()) {
+            if (!change.inTakes()) {
+                all.add(new PowerNotice(
+                        "%s runs out at %s, in the takes of %s: change its battery in the set-up, by %s."
+                                .formatted(
+                                        unit,
+                                        change.emptyAt().print(),
+                                        change.shot(),
+                                        change.at().print()),
+                        false));
+            }
+        }
+        course.changes().stream()
+                .filter(BatteryCourse.Change::inTakes)
+                .collect(Collectors.groupingBy(
+                        BatteryCourse.Change::shot,
+                        LinkedHashMap::new,
+                        Collectors.mapping(c -> c.at().print(), Collectors.joining(", "))))
+                .forEach((shot, times) -> all.add(new PowerNotice(
+                        "%s needs more than a full battery in %s: it runs out between takes, at %s. Shoot it in parts, or feed it from the mains."
+                                .formatted(unit, shot, times),
+                        true)));
         return all;
     }
 

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.day.TimeOfDay;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 
@@ -18,6 +19,7 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
     public static final PowerPlan NOTHING_SAID = new PowerPlan(List.of(), List.of(), List.of());
     private static final int MOST = 60;
     private static final int LONGEST_NAME = 40;
+    private static final int LONGEST_LANDMARK = 60;
     private static final double LOWEST_V = 12;
     private static final double HIGHEST_V = 1000;
     private static final double MOST_AMPS = 2000;
@@ -49,6 +51,12 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
                 Checks.above0("kva", "The rating of %s".formatted(name), kva, " kVA");
             }
         }
+
+        /** Of the rating of a generator, 0 or more; null of a house, and where it is not known. */
+        @Nullable
+        Double shareOf(double drawnKva) {
+            return kind == SourceKind.GENERATOR && kva != null ? (Double) (drawnKva / kva) : null;
+        }
     }
 
     /**
@@ -58,6 +66,7 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
      * @param breakerAmps above 0 to 2000
      * @param phase 1 to 3, or null of a source of one phase
      * @param where its sockets are, in words
+     * @param landmark of the set by which they are, or null
      * @param cableM of what is laid to it, one way, metres, above 0, or null
      * @param areaMm2 of one conductor of that, mm², above 0, or null
      */
@@ -68,7 +77,20 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
             @Nullable Integer phase,
             String where,
             @Nullable Double cableM,
-            @Nullable Double areaMm2) {
+            @Nullable Double areaMm2,
+            @Nullable String landmark) {
+
+        /** One of which it is not known by which landmark its sockets are. */
+        public FedCircuit(
+                String name,
+                String source,
+                double breakerAmps,
+                @Nullable Integer phase,
+                String where,
+                @Nullable Double cableM,
+                @Nullable Double areaMm2) {
+            this(name, source, breakerAmps, phase, where, cableM, areaMm2, null);
+        }
 
         public FedCircuit {
             name = Checks.text("The circuit's name", name, LONGEST_NAME);
@@ -76,6 +98,9 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
             if (where.length() > LONGEST_NAME) {
                 throw new Refusal("where", "Keep the place of %s to %d characters.".formatted(name, LONGEST_NAME));
             }
+            landmark = landmark == null || landmark.isBlank()
+                    ? null
+                    : Checks.text("The landmark", landmark, LONGEST_LANDMARK);
             new Circuit(name, breakerAmps, phase, List.of());
             Checks.within("breakerAmps", "The breaker of %s".formatted(name), breakerAmps, 0, MOST_AMPS, " A");
             if ((cableM == null) != (areaMm2 == null)) {
@@ -94,7 +119,9 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
     public enum When {
         ALWAYS,
         /** Between the takes: a kettle, a heater that hums. */
-        CHANGEOVERS
+        CHANGEOVERS,
+        /** From a time of the day to another, whatever is done then. */
+        TIMES
     }
 
     /**
@@ -102,14 +129,63 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
      *
      * @param watts above 0
      * @param powerFactor above 0 to 1
+     * @param from when it is switched on, {@code 19:00}; null unless it draws at times
+     * @param to when it is switched off, likewise; one before {@code from} is of the next day
      */
-    public record OtherLoad(String name, double watts, double powerFactor, String circuit, When when) {
+    public record OtherLoad(
+            String name,
+            double watts,
+            double powerFactor,
+            String circuit,
+            When when,
+            @Nullable String from,
+            @Nullable String to) {
 
         public OtherLoad {
             name = Checks.text("What draws", name, LONGEST_NAME);
             Checks.above0("watts", "The power of %s".formatted(name), watts, " W");
             Checks.within("watts", "The power of %s".formatted(name), watts, 0, MOST_WATTS, " W");
             new Load(watts, powerFactor);
+            if (when != When.TIMES) {
+                from = null;
+                to = null;
+            } else if (from == null || to == null) {
+                throw new Refusal(
+                        from == null ? "from" : "to",
+                        "%s draws at times: say from when, and until when.".formatted(name));
+            } else if (TimeOfDay.parse("from", from).equals(TimeOfDay.parse("to", to))) {
+                throw new Refusal("to", "%s would be switched off when it is switched on.".formatted(name));
+            }
+        }
+
+        /** One that draws at no times of its own. */
+        public OtherLoad(String name, double watts, double powerFactor, String circuit, When when) {
+            this(name, watts, powerFactor, circuit, when, null, null);
+        }
+
+        /**
+         * When it is switched on and off again; empty unless it draws at times.
+         *
+         * @param call of the day: what is before it is of the next day
+         */
+        List<TimeOfDay> spans(TimeOfDay call) {
+            if (from == null || to == null) {
+                return List.of();
+            }
+            TimeOfDay on = TimeOfDay.parse("from", from).notBefore(call);
+            return List.of(on, TimeOfDay.parse("to", to).notBefore(on));
+        }
+
+        /** @param betweenTakes whether something is set up, or waits, then */
+        boolean drawsAt(TimeOfDay time, TimeOfDay call, boolean betweenTakes) {
+            return switch (when) {
+                case ALWAYS -> true;
+                case CHANGEOVERS -> betweenTakes;
+                case TIMES -> {
+                    List<TimeOfDay> span = spans(call);
+                    yield DayLoad.isBetween(time, span.get(0), span.get(1));
+                }
+            };
         }
     }
 

@@ -30,6 +30,7 @@ import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
 import org.oblume.core.plot.ColourTemperature;
 import org.oblume.core.plot.ControlPath;
+import org.oblume.core.plot.Feed;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Level;
 import org.oblume.core.plot.Modifiers;
@@ -206,5 +207,35 @@ class CompletenessTest {
     @Test
     void whatIsStruckIsNotCounted() {
         assertThat(of(without(SetStatus.class, SetStatus.STRUCK)).things()).isEmpty();
+    }
+
+    /** Feeds are asked for where the crew records them: of one light, what feeds the other is worth saying, and no guess. */
+    @Test
+    void whereOneLightIsFedTheFeedOfTheOtherIsWorthSaying() {
+        Placement other = new Placement(
+                "fill",
+                "Fill",
+                PlacementKind.HEAD,
+                Role.FILL,
+                null,
+                new Piece("Small head", null, 0.3, null, null, 200, Mount.STAND));
+        List<Knot> knots = new ArrayList<>();
+        for (String key : List.of("key", "fill")) {
+            WHOLE.forEach(v -> knots.add(new Knot(WIDE, key, v, new Attribution(null, null, "gaffer", NOON, 1))));
+        }
+        assertThat(feedGaps(other, knots)).isEmpty();
+        knots.add(new Knot(WIDE, "key", Feed.circuit("B1"), new Attribution(null, null, "gaffer", NOON, 1)));
+        assertThat(feedGaps(other, knots)).containsExactly("Fill");
+    }
+
+    private static List<String> feedGaps(Placement other, List<Knot> knots) {
+        CarryBook book = CarryBook.of(List.of(new ShotNode(WIDE, null, ShotStage.LIT)), knots);
+        SceneRecord scene = SceneRecord.of(ROOM, List.of(key("Head"), other), book);
+        Completeness looked =
+                Completeness.of(scene, book.resolve(WIDE), Confirmations.of(List.of()), BuildOrder.KEY_FIRST);
+        return looked.things().stream()
+                .filter(t -> t.findings().stream().anyMatch(f -> f.gap() == Gap.FEED && !f.guess()))
+                .map(t -> t.placement().name())
+                .toList();
     }
 }

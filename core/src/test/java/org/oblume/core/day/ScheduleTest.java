@@ -218,16 +218,4 @@ class ScheduleTest {
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("no time in it");
     }
-
-    /** 100 W through two hours are 200 Wh: a 98 Wh battery gives 88.2, so that it is changed twice between takes. */
-    @Test
-    void aShotThatNeedsMoreThanOneBatterySaysHowOftenItIsChanged() {
-        DayBatteries.Battery battery = new DayBatteries.Battery("Dab", 98, 0.9);
-        DayShot takes = new DayShot("22A", 0, 120, List.of(), false, null, Map.of("Dab", 100.0));
-        assertThat(DayBatteries.changesInTakes(takes, battery)).isEqualTo(2);
-        assertThat(DayBatteries.changesInTakes(DayShot.of("22B", 0, 120), battery))
-                .isZero();
-        DayShot whole = new DayShot("22C", 0, 60, List.of(), false, null, Map.of("Dab", 88.2));
-        assertThat(DayBatteries.changesInTakes(whole, battery)).isZero();
-    }
 }

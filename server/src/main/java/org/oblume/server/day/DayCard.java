@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.day.BatteryCourse;
 import org.oblume.core.day.DayFrame;
 import org.oblume.core.day.Pause;
 import org.oblume.core.day.TimeOfDay;
@@ -20,6 +21,8 @@ import org.oblume.core.units.Refusal;
  * @param call when the crew begins, 08:00
  * @param wrap when work stops; a time before the call is of the next day
  * @param leastMinutes that a changeover takes at least
+ * @param chargeHours until a battery that was taken out is full again, each in a charger of its own; null when none is charged that day
+ * @param offBetween whether what is on a battery is off between shots; null as false
  */
 public record DayCard(
         @Nullable LocalDate date,
@@ -29,7 +32,9 @@ public record DayCard(
         String call,
         String wrap,
         double leastMinutes,
-        List<DayPause> pauses) {
+        List<DayPause> pauses,
+        @Nullable Double chargeHours,
+        @Nullable Boolean offBetween) {
 
     /** Of a day of which nothing was said. */
     static final DayCard USUAL = new DayCard(
@@ -40,7 +45,9 @@ public record DayCard(
             "08:00",
             "18:00",
             DayFrame.USUAL_LEAST_MIN,
-            List.of(new DayPause("12:00", "14:00", 45)));
+            List.of(new DayPause("12:00", "14:00", 45)),
+            null,
+            null);
 
     private static final int LONGEST = 80;
     private static final int MOST_PAUSES = 6;
@@ -61,6 +68,7 @@ public record DayCard(
             throw new Refusal("pauses", "A day has %d pauses at most.".formatted(MOST_PAUSES));
         }
         pauses = List.copyOf(pauses);
+        BatteryCourse.check(chargeHours);
         frame(call, wrap, leastMinutes, pauses, null);
     }
 

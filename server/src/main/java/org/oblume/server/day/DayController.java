@@ -10,6 +10,7 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.call.Asks;
 import org.oblume.server.call.Changes;
@@ -21,6 +22,7 @@ import org.oblume.server.day.DayViews.DayView;
 import org.oblume.server.day.DayViews.OrderStep;
 import org.oblume.server.day.DayViews.ProductionDays;
 import org.oblume.server.day.DayViews.TriedOrder;
+import org.oblume.server.day.FeedViews.FeedsView;
 import org.oblume.server.support.CsvFile;
 import org.oblume.server.support.IfMatch;
 import org.oblume.server.support.PayloadTooLargeException;
@@ -35,6 +37,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
@@ -50,12 +53,14 @@ class DayController {
     private final DayService days;
     private final DayFiles files;
     private final ShotPlans plans;
+    private final DayFeeds feeds;
     private final ObjectMapper json;
 
-    DayController(DayService days, DayFiles files, ShotPlans plans, ObjectMapper json) {
+    DayController(DayService days, DayFiles files, ShotPlans plans, DayFeeds feeds, ObjectMapper json) {
         this.days = days;
         this.files = files;
         this.plans = plans;
+        this.feeds = feeds;
         this.json = json;
     }
 
@@ -70,6 +75,29 @@ class DayController {
     @GetMapping("/productions/{productionId}/days/{number}")
     DayView day(@PathVariable long productionId, @PathVariable int number) {
         return days.view(productionId, number);
+    }
+
+    /**
+     * Batteries and circuits over a day.
+     *
+     * @param order of its shots that is tried; the planned one when none is given
+     * @param lower how much lower all lights are taken, stops
+     * @param mains units that are taken to be on the mains
+     */
+    @GetMapping("/productions/{productionId}/days/{number}/feeds")
+    FeedsView feeds(
+            @PathVariable long productionId,
+            @PathVariable int number,
+            @RequestParam(required = false) @Nullable List<Long> order,
+            @RequestParam(defaultValue = "0") double lower,
+            @RequestParam(required = false) @Nullable List<String> mains) {
+        return feeds.of(
+                productionId,
+                number,
+                new DayFeeds.WhatIf(
+                        order == null || order.isEmpty() ? null : order,
+                        lower,
+                        mains == null ? Set.of() : Set.copyOf(mains)));
     }
 
     @Needs(Permission.EDIT)

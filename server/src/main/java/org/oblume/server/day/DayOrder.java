@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.day.Before;
 import org.oblume.core.day.DayFrame;
@@ -14,7 +13,6 @@ import org.oblume.core.day.LightSpan;
 import org.oblume.core.day.OrderProblem;
 import org.oblume.core.day.TimeOfDay;
 import org.oblume.core.moves.JobTimes;
-import org.oblume.core.power.PowerLoad;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.shot.RecordedShot;
 
@@ -31,7 +29,6 @@ final class DayOrder {
      * @param soFar what was really so
      * @param doneBy when its takes have to be over, or null
      * @param elsewhere when its units are in use on another day of the date
-     * @param batteries lights that are on batteries in it
      */
     record Planned(
             RecordedShot recorded,
@@ -41,8 +38,7 @@ final class DayOrder {
             List<LightSpan> light,
             DayShot.@Nullable SoFar soFar,
             @Nullable TimeOfDay doneBy,
-            List<DayShot.Elsewhere> elsewhere,
-            List<PowerLoad.OnBattery> batteries) {
+            List<DayShot.Elsewhere> elsewhere) {
 
         long id() {
             return recorded.shot().id();
@@ -66,9 +62,7 @@ final class DayOrder {
                     soFar,
                     doneBy,
                     elsewhere,
-                    batteries.stream()
-                            .collect(Collectors.toMap(
-                                    PowerLoad.OnBattery::unit, PowerLoad.OnBattery::watts, Double::sum)));
+                    Map.of());
         }
     }
 

@@ -22,8 +22,8 @@ import org.oblume.core.day.DayShot;
 import org.oblume.core.day.OrderProblem;
 import org.oblume.core.day.Schedule;
 import org.oblume.core.day.TimeOfDay;
-import org.oblume.core.power.PowerLoad;
 import org.oblume.core.units.Checks;
+import org.oblume.core.units.Refusal;
 import org.oblume.server.carry.CompareService;
 import org.oblume.server.day.DayOrder.Planned;
 import org.oblume.server.note.NoteService;
@@ -43,6 +43,8 @@ class DayReader {
 
     /** A take later than this after the call is of another day. */
     private static final int LONGEST_DAY_H = 20;
+
+    private static final int MOST_SHOTS = 60;
 
     private final ShootingDayRepository days;
     private final DayShotRepository orders;
@@ -198,6 +200,34 @@ class DayReader {
         return read(day, all, on, inUse(day, all));
     }
 
+    /**
+     * A day with another order.
+     *
+     * @throws Refusal when it has a shot twice, or one that is not of this production
+     */
+    ReadDay tried(long productionId, int number, List<Long> ids) {
+        KeptDay day = kept(productionId, number);
+        List<Shot> all = shotsOf(productionId);
+        refuseTooMany(ids);
+        Set<Long> known = all.stream().map(Shot::id).collect(Collectors.toSet());
+        if (new HashSet<>(ids).size() < ids.size() || !known.containsAll(ids)) {
+            throw new Refusal("shots", "An order has each shot of this production once.");
+        }
+        Map<Long, OnDay> here = on(day, all).stream().collect(Collectors.toMap(OnDay::shotId, o -> o));
+        return read(
+                day,
+                all,
+                ids.stream()
+                        .map(id -> here.getOrDefault(id, new OnDay(id, false)))
+                        .toList());
+    }
+
+    static void refuseTooMany(List<Long> ids) {
+        if (ids.size() > MOST_SHOTS) {
+            throw new Refusal("shots", "%d shots are put on a day at most.".formatted(MOST_SHOTS));
+        }
+    }
+
     /** A unit of the crew's that another day of the date uses. */
     private record InUse(String unit, TimeOfDay from, TimeOfDay to, String where) {
 
@@ -293,8 +323,7 @@ class DayReader {
                         ? null
                         : TimeOfDay.parse("doneBy", plan.doneBy())
                                 .notBefore(day.card.frame(null).start()),
-                elsewhere(recorded, inUse),
-                PowerLoad.batteries(recorded.record().placements(), recorded.state(), 0));
+                elsewhere(recorded, inUse));
     }
 
     private static List<DayShot.Elsewhere> elsewhere(RecordedShot shot, List<InUse> inUse) {

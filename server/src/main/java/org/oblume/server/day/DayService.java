@@ -1,14 +1,12 @@
 package org.oblume.server.day;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
@@ -45,7 +43,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class DayService {
 
-    private static final int MOST_SHOTS = 60;
     private static final double NEARLY = 1e-6;
     private final ShootingDayRepository days;
     private final DayShotRepository orders;
@@ -112,7 +109,6 @@ public class DayService {
                 pauses(schedule),
                 suns,
                 DayNotices.of(read, schedule),
-                BatteryDay.of(read.planned(), schedule),
                 cost(problem, order, savable(problem)));
     }
 
@@ -215,7 +211,7 @@ public class DayService {
     DayView order(long productionId, int number, List<Long> ids, long version, String author) {
         KeptDay day = reader.kept(productionId, number);
         refuseStale(day, version);
-        refuseTooMany(ids);
+        DayReader.refuseTooMany(ids);
         if (new HashSet<>(ids).size() < ids.size()) {
             throw new Refusal("shots", "A shot stands twice on this day: keep one, or put it on another day again.");
         }
@@ -247,12 +243,6 @@ public class DayService {
         return view(productionId, number);
     }
 
-    private static void refuseTooMany(List<Long> ids) {
-        if (ids.size() > MOST_SHOTS) {
-            throw new Refusal("shots", "%d shots are put on a day at most.".formatted(MOST_SHOTS));
-        }
-    }
-
     private void move(Shot shot, @Nullable Integer day, String author) {
         ShotCard card = shot.card();
         if (card.stage() == ShotStage.SHOT && card.day() != null) {
@@ -268,23 +258,8 @@ public class DayService {
     /** An order of a day that nobody has applied. */
     @Transactional(readOnly = true)
     TriedOrder tried(long productionId, int number, List<Long> ids) {
-        KeptDay day = reader.kept(productionId, number);
-        List<Shot> all = reader.shotsOf(productionId);
-        List<OnDay> now = reader.on(day, all);
-        Map<Long, OnDay> here = new HashMap<>();
-        now.forEach(o -> here.put(o.shotId(), o));
-        Set<Long> known = all.stream().map(Shot::id).collect(Collectors.toSet());
-        refuseTooMany(ids);
-        if (new HashSet<>(ids).size() < ids.size() || !known.containsAll(ids)) {
-            throw new Refusal("shots", "An order has each shot of this production once.");
-        }
-        ReadDay tried = reader.read(
-                day,
-                all,
-                ids.stream()
-                        .map(id -> here.getOrDefault(id, new OnDay(id, false)))
-                        .toList());
-        ReadDay planned = reader.read(day, all, now);
+        ReadDay tried = reader.tried(productionId, number, ids);
+        ReadDay planned = reader.read(productionId, number);
         return told(tried, tried.problem().planned(), planned.end());
     }
 

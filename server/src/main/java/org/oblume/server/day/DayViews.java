@@ -91,21 +91,6 @@ public final class DayViews {
     public record DayNotice(String text, @Nullable Long shotId, boolean act) {}
 
     /**
-     * A battery over the day (estimate: nine tenths of it, drawn in takes and in the set-ups after them).
-     *
-     * @param unit that it feeds
-     * @param needed full ones over the day; null where a single shot needs more than one
-     * @param changedBefore slates of the shots before which it is changed
-     * @param changedIn slates of shots that need more than a full one, each with the changes between its takes: {@code 4C 2}
-     */
-    public record BatteryOfDay(
-            String unit,
-            double wattHours,
-            @Nullable Integer needed,
-            List<String> changedBefore,
-            List<String> changedIn) {}
-
-    /**
      * @param waitMin waiting for the light
      * @param savableMin how much the best order could save at most, minutes; null of an order that is only tried
      * @param exact whether some order does save so much
@@ -140,7 +125,6 @@ public final class DayViews {
             List<MinuteSpan> pauses,
             List<SunOfSet> sun,
             List<DayNotice> notices,
-            List<BatteryOfDay> batteries,
             DayCost cost) {}
 
     /**

@@ -89,7 +89,8 @@ class DemoDays implements ApplicationRunner {
         days.keep(
                 production,
                 number,
-                new DayCard(LocalDate.of(2026, 11, november), "main", place, "Etc/UTC", call, wrap, 5, pauses),
+                new DayCard(
+                        LocalDate.of(2026, 11, november), "main", place, "Etc/UTC", call, wrap, 5, pauses, 4.0, false),
                 0);
     }
 }

@@ -5,30 +5,37 @@ import static org.oblume.server.paper.Papers.figures;
 
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.oblume.core.day.TimeOfDay;
+import org.oblume.server.day.DayFeeds;
 import org.oblume.server.day.DayService;
 import org.oblume.server.day.DayViews.DaySlot;
 import org.oblume.server.day.DayViews.DayView;
+import org.oblume.server.day.FeedViews.FeedsView;
+import org.oblume.server.day.FeedViews.LoadStep;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The sheet of a shooting day: its shots in time, who works how long in each changeover, the sun, and what does not fit. */
+/** The sheet of a shooting day: its shots in time, who works how long in each changeover, the sun, what does not fit, batteries and circuits. */
 @Service
 @Transactional(readOnly = true)
 class DayPapers {
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
     private final DayService days;
+    private final DayFeeds feeds;
 
-    DayPapers(DayService days) {
+    DayPapers(DayService days, DayFeeds feeds) {
         this.days = days;
+        this.feeds = feeds;
     }
 
     Paper day(long production, int number, Papers.For reader) {
         DayView day = days.view(production, number);
+        FeedsView drawn = feeds.of(production, number, DayFeeds.WhatIf.NOTHING);
         Sheet.Table table = new Sheet.Table(
                 "",
                 List.of(
@@ -39,8 +46,9 @@ class DayPapers {
                         figures("Takes", 0.8),
                         figures("until", 0.8),
                         column("Minutes by department", 2.6),
-                        column("Needs", 1.4)),
-                day.slots().stream().map(DayPapers::row).toList());
+                        column("Needs", 1.4),
+                        column("Batteries to change", 1.4)),
+                day.slots().stream().map(slot -> row(slot, drawn)).toList());
         List<Sheet.Part> parts = new ArrayList<>();
         parts.add(new Sheet.Say(
                 "Call %s, wrap %s. Changeovers %d min in all (estimate)%s."
@@ -55,6 +63,14 @@ class DayPapers {
         parts.add(table);
         day.sun().forEach(sun -> parts.add(new Sheet.Say("%s. %s".formatted(sun.set(), sun.say()), false)));
         day.notices().forEach(n -> parts.add(new Sheet.Say(n.text(), n.act())));
+        drawn.notices().forEach(n -> parts.add(new Sheet.Say(n.text(), n.act())));
+        if (!drawn.full().isEmpty()) {
+            parts.add(new Sheet.Say("Full in the morning (estimate): %s.".formatted(full(drawn)), false));
+        }
+        if (!drawn.sets().isEmpty()) {
+            parts.add(new Sheet.Say(
+                    "At most, estimates; a qualified electrician decides. %s".formatted(loads(drawn)), false));
+        }
         return new Paper(
                 "day-%d".formatted(number),
                 new Sheet(
@@ -71,7 +87,37 @@ class DayPapers {
                 table);
     }
 
-    private static List<String> row(DaySlot slot) {
+    private static String full(FeedsView drawn) {
+        return drawn.full().stream()
+                .map(f -> "%d × %.0f Wh".formatted(f.count(), f.wattHours()))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** What each circuit carries at most, and when. */
+    private static String loads(FeedsView drawn) {
+        return drawn.sets().stream()
+                .map(set -> "%s: %s."
+                        .formatted(
+                                set.set(),
+                                set.circuits().stream()
+                                        .flatMap(c -> c.steps().stream()
+                                                .max(Comparator.comparingDouble(LoadStep::amps))
+                                                .map(s -> "%s %.1f A of %.1f at %s"
+                                                        .formatted(c.name(), s.amps(), c.limitAmps(), clock(s.from())))
+                                                .stream())
+                                        .collect(Collectors.joining(", "))))
+                .collect(Collectors.joining(" "));
+    }
+
+    private static String changes(DaySlot slot, FeedsView drawn) {
+        return drawn.batteries().stream()
+                .flatMap(b -> b.changes().stream()
+                        .filter(c -> c.shotId() == slot.shotId())
+                        .map(c -> "%s %s%s".formatted(b.unit(), clock(c.at()), c.inTakes() ? " in takes" : "")))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static List<String> row(DaySlot slot, FeedsView drawn) {
         return List.of(
                 "%s%s".formatted(slot.slate(), slot.again() ? " again" : ""),
                 "%s, %s".formatted(slot.scene().number(), slot.description()),
@@ -86,7 +132,8 @@ class DayPapers {
                         + slot.light().stream()
                                 .map(s -> ", %s to %s".formatted(clock(s.from()), clock(s.to())))
                                 .limit(2)
-                                .collect(Collectors.joining()));
+                                .collect(Collectors.joining()),
+                changes(slot, drawn));
     }
 
     private static String clock(double minutes) {

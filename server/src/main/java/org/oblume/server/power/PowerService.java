@@ -2,19 +2,21 @@ package org.oblume.server.power;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.power.CableRun;
 import org.oblume.core.power.PhaseSpread;
 import org.oblume.core.power.PowerLoad;
 import org.oblume.core.power.PowerNotice;
 import org.oblume.core.power.PowerPlan;
-import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.power.PowerView.CableDrop;
+import org.oblume.server.power.PowerView.CableWay;
 import org.oblume.server.power.PowerView.DrawnLoad;
 import org.oblume.server.power.PowerView.PoweredBattery;
 import org.oblume.server.power.PowerView.PoweredCircuit;
 import org.oblume.server.power.PowerView.PoweredSource;
 import org.oblume.server.power.PowerView.UnfedLight;
 import org.oblume.server.set.SetService;
+import org.oblume.server.shot.PlacedView.TapeView.LengthView;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.StoredScenes;
 import org.oblume.server.support.EditConflict;
@@ -27,7 +29,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class PowerService {
 
-    private static final double MOST_STOPS = 6;
     private final SetPowerRepository plans;
     private final SetService sets;
     private final StoredScenes records;
@@ -73,13 +74,14 @@ public class PowerService {
      */
     @Transactional(readOnly = true)
     PowerView view(long shotId, double lowerStops) {
-        Checks.within("lower", "How much lower", lowerStops, 0, MOST_STOPS, " stops");
         RecordedShot shot = records.shot(shotId);
         long setId = shot.scene().scene().setId();
         SetPowerEntity row = plans.findBySetId(setId).orElse(null);
         PowerPlan plan = row == null ? PowerPlan.NOTHING_SAID : json.read(row.plan(), PowerPlan.class);
         PowerLoad load = PowerLoad.of(plan, shot.record().placements(), shot.state(), lowerStops);
         return new PowerView(
+                shot.scene().scene().productionId(),
+                shot.shot().card().day(),
                 setId,
                 shot.scene().set().name(),
                 plan,
@@ -97,6 +99,9 @@ public class PowerService {
                         .map(u -> new UnfedLight(u.key(), u.name(), u.watts(), u.circuit()))
                         .toList(),
                 PhaseSpread.of(plan, shot.record().placements(), shot.state()),
+                CableRun.of(plan, shot.record().set(), shot.record().placements(), shot.state()).stream()
+                        .map(PowerService::way)
+                        .toList(),
                 PowerNotice.of(load));
     }
 
@@ -131,5 +136,17 @@ public class PowerService {
 
     private static @Nullable CableDrop drop(PowerLoad.@Nullable Drop drop) {
         return drop == null ? null : new CableDrop(drop.volts(), drop.part());
+    }
+
+    private static CableWay way(CableRun run) {
+        return new CableWay(
+                run.key(),
+                run.name(),
+                run.circuit(),
+                run.path(),
+                LengthView.of(run.lengthM()),
+                run.saidM() == null ? null : LengthView.of(run.saidM()),
+                run.isShort(),
+                run.crosses());
     }
 }

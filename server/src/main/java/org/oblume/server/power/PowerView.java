@@ -2,19 +2,25 @@ package org.oblume.server.power;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.oblume.core.geometry.PlanPoint;
 import org.oblume.core.power.PhaseSpread;
 import org.oblume.core.power.PowerNotice;
 import org.oblume.core.power.PowerPlan;
+import org.oblume.server.shot.PlacedView.TapeView.LengthView;
 
 /**
  * What a shot draws from what feeds its set. Estimates.
  *
+ * @param day of the shot, or null
  * @param set its name
  * @param version of the plan, for If-Match; 0 while nothing was said
  * @param lowerStops how much lower all lights are taken
+ * @param runs where cables could lie
  * @param spreads how lights could be spread over the phases, for each source of three
  */
 record PowerView(
+        long productionId,
+        @Nullable Integer day,
         long setId,
         String set,
         PowerPlan plan,
@@ -25,7 +31,25 @@ record PowerView(
         List<PoweredBattery> batteries,
         List<UnfedLight> unfed,
         List<PhaseSpread> spreads,
+        List<CableWay> runs,
         List<PowerNotice> notices) {
+
+    /**
+     * Where a cable could lie.
+     *
+     * @param said that the crew said of it, or null
+     * @param tooShort whether that is shorter than the way
+     * @param crosses where people walk, in words
+     */
+    record CableWay(
+            String key,
+            String name,
+            String circuit,
+            List<PlanPoint> path,
+            LengthView length,
+            @Nullable LengthView said,
+            boolean tooShort,
+            List<String> crosses) {}
 
     /** @param part of the voltage */
     record CableDrop(double volts, double part) {}

@@ -142,12 +142,16 @@ public record PlacedView(
          * @param metric to the centimetre
          * @param imperial to the quarter inch
          */
-        public record LengthView(double m, String metric, String imperial) {}
+        public record LengthView(double m, String metric, String imperial) {
+
+            public static LengthView of(double m) {
+                Length length = Length.ofMetres(m);
+                return new LengthView(m, length.printMetric(), length.printImperial());
+            }
+        }
 
         public static TapeView of(String landmark, PlanPoint from, double distanceM) {
-            Length length = Length.ofMetres(distanceM);
-            return new TapeView(
-                    landmark, from, new LengthView(distanceM, length.printMetric(), length.printImperial()));
+            return new TapeView(landmark, from, LengthView.of(distanceM));
         }
     }
 }

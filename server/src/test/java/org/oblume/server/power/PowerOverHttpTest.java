@@ -119,18 +119,53 @@ class PowerOverHttpTest {
                 .contains("How much lower");
     }
 
-    /** Day 4 on the slipway: heads on batteries, told with how many have to be full. */
+    private JsonNode feeds(int day, String query) {
+        Answer answer = api.get("/api/productions/1/days/%d/feeds%s".formatted(day, query));
+        assertThat(answer.status()).as(answer.detail()).isEqualTo(200);
+        return answer.body();
+    }
+
+    /** Day 4 on the slipway: heads on batteries, told with how many have to be full; from the mains they need none. */
     @Test
     void aDaySaysWhichBatteriesAreChangedWhen() {
-        JsonNode day = api.get("/api/productions/1/days/4").body();
+        JsonNode day = feeds(4, "");
         assertThat(day.get("batteries")).isNotEmpty();
         for (JsonNode battery : day.get("batteries")) {
-            if (battery.has("needed")) {
-                assertThat(battery.get("needed").asInt())
-                        .isEqualTo(battery.get("changedBefore").size() + 1);
-            } else {
-                assertThat(battery.get("changedIn")).isNotEmpty();
-            }
+            assertThat(battery.get("needed").asInt())
+                    .isBetween(1, battery.get("changes").size() + 1);
+            assertThat(battery.get("spans")).isNotEmpty();
         }
+        String unit = day.get("batteries").get(0).get("unit").asText();
+        JsonNode onMains = feeds(4, "?mains={unit}".replace("{unit}", unit.replace(" ", "%20")));
+        assertThat(onMains.get("batteries").get(0).get("needed").asInt()).isZero();
+        assertThat(full(onMains)).isLessThan(full(day));
+        assertThat(full(feeds(4, "?lower=1"))).isLessThanOrEqualTo(full(day));
+        assertThat(api.get("/api/productions/1/days/4/feeds?lower=9").detail()).contains("How much lower");
+        assertThat(api.get("/api/productions/1/days/4/feeds?order=99999").detail())
+                .contains("each shot of this production once");
+    }
+
+    private static int full(JsonNode day) {
+        int all = 0;
+        for (JsonNode one : day.get("full")) {
+            all += one.get("count").asInt();
+        }
+        return all;
+    }
+
+    /** Day 2: the kettle puts B2 over in each set-up in the shop, which is said once with all its times. */
+    @Test
+    void aDaySaysWhenACircuitIsOver() {
+        JsonNode day = feeds(2, "");
+        JsonNode shop = day.get("sets").get(0);
+        JsonNode cart = named(shop.get("circuits"), "B2");
+        assertThat(cart.get("over").asBoolean()).isTrue();
+        assertThat(cart.get("steps"))
+                .anyMatch(s ->
+                        !s.get("inTakes").asBoolean() && Math.abs(s.get("amps").asDouble() - 13.465) < 0.001)
+                .anyMatch(s -> s.get("inTakes").asBoolean() && s.get("amps").asDouble() < 4);
+        assertThat(day.get("notices")).anyMatch(n -> n.get("text")
+                .asText()
+                .startsWith("B2 is 0.7 A over: 13.5 of 12.8 A (80 % of its breaker), set-up of 4C ("));
     }
 }
