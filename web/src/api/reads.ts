@@ -55,6 +55,15 @@ export const READS = {
         }),
       ),
   ),
+  dayEarlier: read(['DAYS', 'BOOK'], (path: OfDay, way) =>
+    answer(api.GET('/api/productions/{productionId}/days/{number}/earlier', { ...way, params: { path } })),
+  ),
+  powerEarlier: read(['SET'], (path: { setId: number }, way) =>
+    answer(api.GET('/api/sets/{setId}/power/earlier', { ...way, params: { path } })),
+  ),
+  planEarlier: read(['DAYS'], (path: OfShot, way) =>
+    answer(api.GET('/api/shots/{shotId}/plan/earlier', { ...way, params: { path } })),
+  ),
   days: read(['DAYS', 'BOOK'], (path: { productionId: number }, way) =>
     answer(api.GET('/api/productions/{productionId}/days', { ...way, params: { path } })),
   ),

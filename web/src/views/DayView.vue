@@ -9,6 +9,7 @@ import DayFoot from '@/components/day/DayFoot.vue'
 import DayList from '@/components/day/DayList.vue'
 import DaySay from '@/components/day/DaySay.vue'
 import DayTimeline from '@/components/day/DayTimeline.vue'
+import EarlierDays from '@/components/day/EarlierDays.vue'
 import PutOnDay from '@/components/day/PutOnDay.vue'
 import ShotPlanDialog from '@/components/day/ShotPlanDialog.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
@@ -35,7 +36,7 @@ const { feeds, lower, mains, onMains } = useDayFeeds(
   () => tried.value?.shots,
 )
 const may = computed(() => session.may('EDIT'))
-const dialog = ref<'card' | 'put' | 'file'>()
+const dialog = ref<'card' | 'put' | 'file' | 'earlier'>()
 const opened = ref<number>()
 const open = computed(() => day.value?.slots.find((s) => s.shotId === opened.value))
 watch(
@@ -81,6 +82,7 @@ const actions = computed((): Action[] => [
         { name: 'In from a file…', run: () => (dialog.value = 'file') },
       ]
     : []),
+  { name: 'As it was…', run: () => (dialog.value = 'earlier') },
   onPaper([
     { name: 'Day sheet', path: `${path.value}/paper/day` },
     { name: 'Calendar', path: `${path.value}/calendar`, kinds: ['ics'] },
@@ -92,6 +94,10 @@ async function keep(card: DayCard) {
 }
 async function plan(slot: DaySlot, said: ShotPlan) {
   if (await acts.plan(slot.shotId, slot.planVersion, said)) opened.value = undefined
+}
+function tryEarlier(shots: number[]) {
+  dialog.value = undefined
+  acts.tryIt(shots)
 }
 function off(shot: number) {
   opened.value = undefined
@@ -199,6 +205,18 @@ function off(shot: number) {
       :number="number"
       @close="dialog = undefined"
       @try="acts.tryIt"
+    />
+    <EarlierDays
+      v-if="day"
+      :open="dialog === 'earlier'"
+      :production-id="productionId"
+      :number="number"
+      :now="day.card"
+      :editable="may"
+      :error="problem"
+      @close="dialog = undefined"
+      @try="tryEarlier"
+      @keep="keep"
     />
     <ShotPlanDialog
       v-if="day"

@@ -167,6 +167,7 @@ async function keep(plan: PowerPlan) {
       />
       <PowerDialog
         :open="editing"
+        :set-id="page.setId"
         :plan="page.plan"
         :landmarks="plot.set?.landmarks.map((l) => l.name) ?? []"
         :error="error"

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
+import { useRead } from '@/api/reads'
 import type { DaySlot, ShotPlan } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ChoiceField from '@/components/dialogs/ChoiceField.vue'
+import EarlierList from '@/components/dialogs/EarlierList.vue'
 import TextField from '@/components/dialogs/TextField.vue'
+import { needName } from '@/lib/dayTime'
 import { readFigures } from '@/lib/figures'
 import { LIGHT_NEEDS } from '@/lib/words'
 
@@ -18,20 +21,28 @@ const after = ref<number>()
 const doneBy = ref('')
 const who = ref('')
 const wrong = ref('')
+function show(plan: ShotPlan) {
+  minutes.value = plan.shootMinutes === undefined ? '' : String(plan.shootMinutes)
+  need.value = plan.need
+  first.value = plan.first
+  after.value = plan.afterId
+  doneBy.value = plan.doneBy ?? ''
+  who.value = plan.who ?? ''
+  wrong.value = ''
+}
 watch(
   () => props.slotOf?.shotId,
-  () => {
-    const plan = props.slotOf?.plan
-    if (!plan) return
-    minutes.value = plan.shootMinutes === undefined ? '' : String(plan.shootMinutes)
-    need.value = plan.need
-    first.value = plan.first
-    after.value = plan.afterId
-    doneBy.value = plan.doneBy ?? ''
-    who.value = plan.who ?? ''
-    wrong.value = ''
-  },
+  () => props.slotOf && show(props.slotOf.plan),
   { immediate: true },
+)
+const { data: earlier } = useRead('planEarlier', () => props.slotOf && { shotId: props.slotOf.shotId })
+const versions = computed(() =>
+  earlier.value?.map((v) => ({
+    ...v,
+    say: [v.plan.shootMinutes === undefined ? '' : `${v.plan.shootMinutes} min`, needName(v.plan.need)]
+      .filter(Boolean)
+      .join(', '),
+  })),
 )
 const others = computed(() => [
   { key: undefined as number | undefined, name: 'any' },
@@ -90,6 +101,7 @@ async function keep() {
         ><input v-model="first" type="checkbox" class="size-6" /> comes before the other shots of its scene: the
         wide</label
       >
+      <EarlierList :versions="versions" @back="show(earlier![$event]!.plan)" />
     </fieldset>
     <template #buttons
       ><button v-if="editable && slotOf && !slotOf.begun" class="button mr-auto" @click="emit('off', slotOf.shotId)">

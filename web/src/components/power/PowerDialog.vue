@@ -1,22 +1,29 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { useRead } from '@/api/reads'
 import type { PowerPlan } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
+import EarlierList from '@/components/dialogs/EarlierList.vue'
 import { readFigures } from '@/lib/figures'
 import { plain } from '@/lib/print'
 
 /** What feeds a set: sources, circuits, and what draws besides the lights. Figures are typed as the labels of board and cable say. */
-const props = defineProps<{ open: boolean; plan: PowerPlan; landmarks: string[]; error: string }>()
+const props = defineProps<{ open: boolean; setId: number; plan: PowerPlan; landmarks: string[]; error: string }>()
 const emit = defineEmits<{ close: []; keep: [plan: PowerPlan] }>()
 
 type Row = Record<string, string>
 const COLUMNS = {
   sources: [
     { key: 'name', name: 'Source' },
-    { key: 'kind', name: 'Kind', options: { HOUSE: 'house', GENERATOR: 'generator' } },
+    { key: 'kind', name: 'Kind', options: { HOUSE: 'house', GENERATOR: 'generator', DISTRIBUTION: 'distribution' } },
     { key: 'volts', name: 'Volts', number: true },
     { key: 'phases', name: 'Phases', options: { 1: '1', 3: '3' } },
-    { key: 'kva', name: 'kVA', number: true, free: true },
+    { key: 'kva', name: 'kVA', number: true, free: true, of: 'GENERATOR' },
+    { key: 'from', name: 'Fed from', free: true, of: 'DISTRIBUTION' },
+    { key: 'phase', name: 'On', options: { '': 'all', 1: 'L1', 2: 'L2', 3: 'L3' }, of: 'DISTRIBUTION' },
+    { key: 'breakerAmps', name: 'Breaker, A', number: true, free: true, of: 'DISTRIBUTION' },
+    { key: 'cableM', name: 'Cable, m', number: true, free: true, of: 'DISTRIBUTION' },
+    { key: 'areaMm2', name: 'mm²', number: true, free: true, of: 'DISTRIBUTION' },
   ],
   circuits: [
     { key: 'name', name: 'Circuit' },
@@ -34,8 +41,8 @@ const COLUMNS = {
     { key: 'powerFactor', name: 'Factor', number: true },
     { key: 'circuit', name: 'On' },
     { key: 'when', name: 'When', options: { ALWAYS: 'always', CHANGEOVERS: 'between takes', TIMES: 'at times' } },
-    { key: 'from', name: 'On at', free: true, time: true },
-    { key: 'to', name: 'Off at', free: true, time: true },
+    { key: 'from', name: 'On at', free: true, time: true, of: 'TIMES' },
+    { key: 'to', name: 'Off at', free: true, time: true, of: 'TIMES' },
   ],
 } as const
 type Part = keyof typeof COLUMNS
@@ -45,8 +52,9 @@ interface Column {
   number?: boolean
   free?: boolean
   landmark?: boolean
-  /** Of a load that draws at times. */
   time?: boolean
+  /** Said of rows of this kind only. */
+  of?: string
   options?: Record<string, string>
 }
 const PARTS: { part: Part; add: string; columns: readonly Column[]; fresh: Row }[] = [
@@ -54,7 +62,18 @@ const PARTS: { part: Part; add: string; columns: readonly Column[]; fresh: Row }
     part: 'sources',
     add: 'Another source',
     columns: COLUMNS.sources,
-    fresh: { name: '', kind: 'HOUSE', volts: '230', phases: '1', kva: '' },
+    fresh: {
+      name: '',
+      kind: 'HOUSE',
+      volts: '230',
+      phases: '1',
+      kva: '',
+      from: '',
+      phase: '',
+      breakerAmps: '',
+      cableM: '',
+      areaMm2: '',
+    },
   },
   {
     part: 'circuits',
@@ -69,19 +88,26 @@ const PARTS: { part: Part; add: string; columns: readonly Column[]; fresh: Row }
     fresh: { name: '', watts: '', powerFactor: '1', circuit: '', when: 'ALWAYS', from: '', to: '' },
   },
 ]
+const applies = (c: Column, row: Row) => !c.of || c.of === row.kind || c.of === row.when
 const rows = ref<Record<Part, Row[]>>({ sources: [], circuits: [], others: [] })
 const wrong = ref('')
 const text = (value: unknown) => (typeof value === 'number' ? plain(value, 3) : typeof value === 'string' ? value : '')
+function show(plan: PowerPlan) {
+  for (const { part, columns } of PARTS)
+    rows.value[part] = plan[part].map((one) => {
+      const flat: Record<string, unknown> = { ...one, ...('feeder' in one ? one.feeder : {}) }
+      return Object.fromEntries(columns.map((c) => [c.key, text(flat[c.key])]))
+    })
+  wrong.value = ''
+}
 watch(
   () => props.open,
-  () => {
-    for (const { part, columns } of PARTS)
-      rows.value[part] = props.plan[part].map((one) =>
-        Object.fromEntries(columns.map((c) => [c.key, text((one as Record<string, unknown>)[c.key])])),
-      )
-    wrong.value = ''
-  },
+  () => show(props.plan),
   { immediate: true },
+)
+const { data: earlier } = useRead('powerEarlier', () => (props.open ? { setId: props.setId } : undefined))
+const versions = computed(() =>
+  earlier.value?.map((v) => ({ ...v, say: v.plan.circuits.map((c) => c.name).join(', ') || 'no circuits' })),
 )
 function add(part: Part, fresh: Row) {
   const source = rows.value.sources[0]?.name ?? ''
@@ -92,7 +118,8 @@ function add(part: Part, fresh: Row) {
 async function read(part: Part, columns: readonly Column[]): Promise<Record<string, unknown>[]> {
   return Promise.all(
     rows.value[part].map(async (row) => {
-      const numbers = columns.filter((c) => c.number && row[c.key]!.trim())
+      const said = columns.filter((c) => applies(c, row))
+      const numbers = said.filter((c) => c.number && row[c.key]!.trim())
       const figures = await readFigures(
         ...numbers.map((c) => ({
           kind: 'NUMBER' as const,
@@ -101,7 +128,7 @@ async function read(part: Part, columns: readonly Column[]): Promise<Record<stri
         })),
       )
       const typed: Record<string, unknown> = {}
-      for (const c of columns) {
+      for (const c of said) {
         const value = row[c.key]!.trim()
         if (c.number) {
           if (value) typed[c.key] = figures[numbers.indexOf(c)]
@@ -110,7 +137,10 @@ async function read(part: Part, columns: readonly Column[]): Promise<Record<stri
         else if (c.key === 'phases' || c.key === 'phase') typed[c.key] = value ? Number(value) : undefined
         else typed[c.key] = value
       }
-      return typed
+      const { from, phase, breakerAmps, cableM, areaMm2, ...source } = typed
+      return typed.kind === 'DISTRIBUTION'
+        ? { ...source, feeder: { from, phase, breakerAmps, cableM, areaMm2 } }
+        : typed
     }),
   )
 }
@@ -149,6 +179,7 @@ async function keep() {
                     v-if="c.options"
                     v-model="row[c.key]"
                     class="field"
+                    :disabled="!applies(c, row)"
                     :aria-label="`${c.name} of ${row.name || `row ${i + 1}`}`"
                   >
                     <option v-for="(name, key) in c.options" :key="key" :value="String(key)">{{ name }}</option>
@@ -159,7 +190,7 @@ async function keep() {
                     class="field"
                     :class="{ figure: c.number }"
                     :type="c.time ? 'time' : 'text'"
-                    :disabled="c.time && row.when !== 'TIMES'"
+                    :disabled="!applies(c, row)"
                     :list="c.landmark ? 'power-landmarks' : undefined"
                     autocomplete="off"
                     :aria-label="`${c.name} of ${row.name || `row ${i + 1}`}`"
@@ -186,6 +217,7 @@ async function keep() {
       Figures are those of the board’s and the cable’s labels. The residual-current breaker, the tie-in and every figure
       here are a qualified electrician’s to decide.
     </p>
+    <EarlierList :versions="versions" @back="show(earlier![$event]!.plan)" />
     <template #buttons>
       <button class="button" @click="emit('close')">Cancel</button>
       <button class="button button-main" type="submit" form="power-form">Keep</button>

@@ -36,6 +36,17 @@ const lower = defineModel<number>('lower', { required: true })
           ><dt>of its rating</dt>
           <dd>{{ fixed(s.share * 100, 0) }}<span class="unit">%, rests at 80 %</span></dd></template
         >
+        <template v-if="s.feederAmps !== undefined"
+          ><dt>before it</dt>
+          <dd>
+            {{ fixed(s.feederAmps, 1) }}<span class="unit">A</span
+            ><template v-if="s.feederLimitAmps !== undefined"> of {{ fixed(s.feederLimitAmps, 1) }}</template>
+          </dd></template
+        >
+        <template v-if="s.drop"
+          ><dt>its cable loses</dt>
+          <dd>{{ fixed(s.drop.volts, 1) }}<span class="unit">V</span></dd></template
+        >
       </dl>
     </section>
     <section v-if="page.batteries.length">

@@ -127,7 +127,7 @@ public record DayLoad(List<CircuitDay> circuits, List<SourceDay> sources) {
     private static SourceDay source(PowerPlan plan, PowerSource source, List<CircuitDay> circuits) {
         List<List<Step>> mine = new ArrayList<>();
         for (int c = 0; c < circuits.size(); c++) {
-            if (PowerPlan.same(plan.circuits().get(c).source(), source.name())) {
+            if (plan.hangsOn(plan.circuits().get(c).source(), source)) {
                 mine.add(circuits.get(c).steps);
             }
         }

@@ -31,6 +31,9 @@ public record PowerLoad(
 
     private static final double MOST_LOWER_STOPS = 6;
     private static final double VOLT_AMPERES = 1000;
+    /** Asked of a circuit, and not looked at when it is only summed. */
+    private static final double ANY_BREAKER_A = 1;
+
     private static final double HOUR_MIN = 60;
 
     /**
@@ -119,10 +122,32 @@ public record PowerLoad(
      * @param phaseAmps three sums at the peak, phase 1 first
      * @param unbalance {@code (max − mean) / mean}
      * @param kva drawn at the peak
-     * @param share of the rating of a generator; null of a house, and where it is not known
+     * @param share of the rating of a generator; null of any other, and where it is not known
+     * @param feederAmps of a distribution on the phase that carries most; null of any other
+     * @param drop in the cable to a distribution (model: as of one phase, there and back); null when it is not known
      */
     public record SourceLoad(
-            PowerSource source, List<Double> phaseAmps, double unbalance, double kva, @Nullable Double share) {
+            PowerSource source,
+            List<Double> phaseAmps,
+            double unbalance,
+            double kva,
+            @Nullable Double share,
+            @Nullable Double feederAmps,
+            @Nullable Drop drop) {
+
+        /** Continuous limit of the breaker before a distribution; null of any other, and where it is not known. */
+        public @Nullable Double feederLimitAmps() {
+            return source.feeder() == null || source.feeder().breakerAmps() == null
+                    ? null
+                    : (Double) (LoadPlan.DEFAULT_CONTINUOUS_FRACTION
+                            * source.feeder().breakerAmps());
+        }
+
+        /** Whether the breaker before a distribution carries more than its continuous limit. */
+        public boolean feederIsOver() {
+            Double limit = feederLimitAmps();
+            return limit != null && feederAmps != null && feederAmps > limit * (1 + Checks.LIMIT_SLACK);
+        }
 
         public boolean over() {
             return share != null && LoadPlan.isOver(share);
@@ -177,7 +202,7 @@ public record PowerLoad(
                 .toList();
         return new PowerLoad(
                 circuits,
-                plan.sources().stream().map(s -> loaded(s, circuits)).toList(),
+                plan.sources().stream().map(s -> loaded(plan, s, circuits)).toList(),
                 batteries(placements, state, lowerStops),
                 unfed);
     }
@@ -298,21 +323,53 @@ public record PowerLoad(
                 .sum();
     }
 
-    private static SourceLoad loaded(PowerSource source, List<CircuitLoad> circuits) {
-        List<CircuitLoad> mine = circuits.stream()
-                .filter(c -> PowerPlan.same(c.circuit().source(), source.name()))
-                .toList();
-        LoadPlan load = LoadPlan.of(
-                source.volts(),
-                LoadPlan.DEFAULT_CONTINUOUS_FRACTION,
-                mine.stream()
-                        .map(c -> new Circuit(
-                                c.circuit().name(),
-                                c.circuit().breakerAmps(),
-                                c.circuit().phase(),
-                                List.of(new Load(c.peakAmps() * source.volts(), 1))))
-                        .toList());
-        double kva = mine.stream().mapToDouble(CircuitLoad::peakAmps).sum() * source.volts() / VOLT_AMPERES;
-        return new SourceLoad(source, load.phaseAmps(), load.unbalance(), kva, source.shareOf(kva));
+    private static SourceLoad loaded(PowerPlan plan, PowerSource source, List<CircuitLoad> circuits) {
+        List<Circuit> mine = hanging(plan, source, circuits);
+        LoadPlan load = LoadPlan.of(source.volts(), LoadPlan.DEFAULT_CONTINUOUS_FRACTION, mine);
+        double amps = mine.stream().mapToDouble(c -> c.amps(source.volts())).sum();
+        double kva = amps * source.volts() / VOLT_AMPERES;
+        PowerPlan.Feeder feeder = source.feeder();
+        Double fed = feeder == null
+                ? null
+                : Double.valueOf(
+                        source.phases() == 1
+                                ? amps
+                                : load.phaseAmps().stream().max(Double::compare).orElse(0.0));
+        return new SourceLoad(
+                source,
+                load.phaseAmps(),
+                load.unbalance(),
+                kva,
+                source.shareOf(kva),
+                fed,
+                feeder == null || fed == null || feeder.cableM() == null || feeder.areaMm2() == null
+                        ? null
+                        : Drop.of(source.volts(), new Cable(feeder.cableM(), feeder.areaMm2()), fed));
+    }
+
+    /** What hangs on a source at the peak: its circuits, and each phase of the distributions that it feeds. */
+    private static List<Circuit> hanging(PowerPlan plan, PowerSource source, List<CircuitLoad> circuits) {
+        List<Circuit> all = new ArrayList<>();
+        for (CircuitLoad circuit : circuits) {
+            if (PowerPlan.same(circuit.circuit().source(), source.name())) {
+                all.add(drawing(
+                        circuit.circuit().name(), circuit.circuit().phase(), circuit.peakAmps() * source.volts()));
+            }
+        }
+        for (PowerSource box : plan.sources()) {
+            if (box.isFedFrom(source) && box.feeder() != null) {
+                for (Circuit below : hanging(plan, box, circuits)) {
+                    Integer phase = box.phases() == source.phases()
+                            ? below.phase()
+                            : box.feeder().phase();
+                    all.add(drawing(below.name(), phase, below.amps(source.volts()) * source.volts()));
+                }
+            }
+        }
+        return all;
+    }
+
+    private static Circuit drawing(String name, @Nullable Integer phase, double voltAmperes) {
+        return new Circuit(name, ANY_BREAKER_A, phase, List.of(new Load(voltAmperes, 1)));
     }
 }

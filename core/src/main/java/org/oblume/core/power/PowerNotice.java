@@ -153,6 +153,18 @@ public record PowerNotice(String text, boolean act) {
 
     private static void source(SourceLoad source, List<PowerNotice> all) {
         String name = source.source().name();
+        Double feederAmps = source.feederAmps();
+        Double feederLimit = source.feederLimitAmps();
+        if (source.feederIsOver() && feederAmps != null && feederLimit != null) {
+            all.add(new PowerNotice(
+                    "The breaker before %s carries %.1f of %.1f A (80 %%). Take something off it."
+                            .formatted(name, feederAmps, feederLimit),
+                    true));
+        }
+        PowerPlan.Feeder feeder = source.source().feeder();
+        if (feeder != null && feeder.areaMm2() != null && source.drop() != null) {
+            drop("The cable to %s".formatted(name), source.drop(), feeder.areaMm2(), all);
+        }
         Double share = source.share();
         if (source.over() && share != null) {
             all.add(new PowerNotice(

@@ -29,17 +29,21 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
     /** Where current comes from. */
     public enum SourceKind {
         HOUSE,
-        GENERATOR
+        GENERATOR,
+        /** A box that is fed from another source and has circuits of its own. */
+        DISTRIBUTION
     }
 
     /**
-     * A board or a generator.
+     * A board, a generator, or a distribution.
      *
      * @param volts of one phase, 12 to 1000
      * @param phases 1 or 3
-     * @param kva of a generator, as rated, above 0; null when it is not known, and of a house
+     * @param kva of a generator, as rated, above 0; null when it is not known, and of any other
+     * @param feeder of a distribution, else null
      */
-    public record PowerSource(String name, SourceKind kind, double volts, int phases, @Nullable Double kva) {
+    public record PowerSource(
+            String name, SourceKind kind, double volts, int phases, @Nullable Double kva, @Nullable Feeder feeder) {
 
         public PowerSource {
             name = Checks.text("The source's name", name, LONGEST_NAME);
@@ -50,12 +54,53 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
             if (kva != null) {
                 Checks.above0("kva", "The rating of %s".formatted(name), kva, " kVA");
             }
+            if (kind != SourceKind.DISTRIBUTION) {
+                feeder = null;
+            } else if (feeder == null) {
+                throw new Refusal("from", "%s is a distribution: say from which source it is fed.".formatted(name));
+            }
+        }
+
+        /** One that is fed from no other. */
+        public PowerSource(String name, SourceKind kind, double volts, int phases, @Nullable Double kva) {
+            this(name, kind, volts, phases, kva, null);
+        }
+
+        boolean isFedFrom(PowerSource other) {
+            return feeder != null && same(feeder.from(), other.name());
         }
 
         /** Of the rating of a generator, 0 or more; null of a house, and where it is not known. */
         @Nullable
         Double shareOf(double drawnKva) {
             return kind == SourceKind.GENERATOR && kva != null ? (Double) (drawnKva / kva) : null;
+        }
+    }
+
+    /**
+     * What feeds a distribution.
+     *
+     * @param from name of another source
+     * @param phase of that, 1 to 3, on which a distribution of one phase hangs; null of one of three, and from a source of one phase
+     * @param breakerAmps before it, of one phase, above 0 to 2000; null when it is not known
+     * @param cableM of its cable, one way, metres, above 0, or null
+     * @param areaMm2 of one conductor of that, mm², above 0, or null
+     */
+    public record Feeder(
+            String from,
+            @Nullable Integer phase,
+            @Nullable Double breakerAmps,
+            @Nullable Double cableM,
+            @Nullable Double areaMm2) {
+
+        public Feeder {
+            from = Checks.text("What feeds a distribution", from, LONGEST_NAME);
+            if (breakerAmps != null) {
+                Checks.above0("breakerAmps", "The breaker before a distribution", breakerAmps, " A");
+                Checks.within("breakerAmps", "The breaker before a distribution", breakerAmps, 0, MOST_AMPS, " A");
+            }
+            new Circuit(from, 1, phase, List.of());
+            checkCable("a distribution", cableM, areaMm2);
         }
     }
 
@@ -103,15 +148,7 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
                     : Checks.text("The landmark", landmark, LONGEST_LANDMARK);
             new Circuit(name, breakerAmps, phase, List.of());
             Checks.within("breakerAmps", "The breaker of %s".formatted(name), breakerAmps, 0, MOST_AMPS, " A");
-            if ((cableM == null) != (areaMm2 == null)) {
-                throw new Refusal(
-                        cableM == null ? "cableM" : "areaMm2",
-                        "The cable to %s needs both its length and its section, or neither.".formatted(name));
-            }
-            if (cableM != null && areaMm2 != null) {
-                new Cable(cableM, areaMm2);
-                Checks.within("cableM", "The cable to %s".formatted(name), cableM, 0, LONGEST_M, " m");
-            }
+            checkCable(name, cableM, areaMm2);
         }
     }
 
@@ -200,6 +237,9 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
         refuseTwice("sources", sources.stream().map(PowerSource::name));
         refuseTwice("circuits", circuits.stream().map(FedCircuit::name));
         refuseTwice("others", others.stream().map(OtherLoad::name));
+        for (PowerSource source : sources) {
+            checkFeeder(source, sources);
+        }
         for (FedCircuit circuit : circuits) {
             PowerSource source = sources.stream()
                     .filter(s -> same(s.name(), circuit.source()))
@@ -222,6 +262,50 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
         }
     }
 
+    private static void checkCable(String to, @Nullable Double cableM, @Nullable Double areaMm2) {
+        if ((cableM == null) != (areaMm2 == null)) {
+            throw new Refusal(
+                    cableM == null ? "cableM" : "areaMm2",
+                    "The cable to %s needs both its length and its section, or neither.".formatted(to));
+        }
+        if (cableM != null && areaMm2 != null) {
+            new Cable(cableM, areaMm2);
+            Checks.within("cableM", "The cable to %s".formatted(to), cableM, 0, LONGEST_M, " m");
+        }
+    }
+
+    private static void checkFeeder(PowerSource box, List<PowerSource> sources) {
+        Feeder feeder = box.feeder();
+        if (feeder == null) {
+            return;
+        }
+        PowerSource from = sources.stream()
+                .filter(box::isFedFrom)
+                .findFirst()
+                .orElseThrow(() -> new Refusal(
+                        "from",
+                        "%s is fed from “%s”, which is no source of this set: choose one."
+                                .formatted(box.name(), feeder.from())));
+        if (box.volts() != from.volts()) {
+            throw new Refusal("volts", "%s has the voltage of %s that feeds it.".formatted(box.name(), from.name()));
+        }
+        if (box.phases() > from.phases()) {
+            throw new Refusal("phases", "%s has one phase: %s can have no three.".formatted(from.name(), box.name()));
+        }
+        if (box.phases() < from.phases() && feeder.phase() == null) {
+            throw new Refusal("phase", "Say on which phase of %s %s hangs.".formatted(from.name(), box.name()));
+        }
+        Set<String> seen = new HashSet<>();
+        PowerSource up = box;
+        while (up != null) {
+            if (!seen.add(up.name())) {
+                throw new Refusal("from", "%s would be fed from itself: choose another source.".formatted(box.name()));
+            }
+            PowerSource below = up;
+            up = sources.stream().filter(below::isFedFrom).findFirst().orElse(null);
+        }
+    }
+
     /** The voltage of a circuit of this plan. */
     public double voltsOf(FedCircuit circuit) {
         return sources.stream()
@@ -229,6 +313,15 @@ public record PowerPlan(List<PowerSource> sources, List<FedCircuit> circuits, Li
                 .findFirst()
                 .orElseThrow()
                 .volts();
+    }
+
+    /** Whether a source of that name is another one, or is fed from it over distributions. */
+    boolean hangsOn(String name, PowerSource other) {
+        return same(name, other.name())
+                || sources.stream()
+                        .filter(s -> same(s.name(), name) && s.feeder() != null)
+                        .anyMatch(s ->
+                                hangsOn(s.feeder() == null ? "" : s.feeder().from(), other));
     }
 
     static boolean same(String one, String other) {

@@ -118,4 +118,64 @@ class PowerLoadTest {
         assertThat(spread.after().stream().mapToDouble(a -> a).sum())
                 .isCloseTo(spread.before().stream().mapToDouble(a -> a).sum(), within(1e-9));
     }
+
+    private static PowerPlan.PowerSource box(String name, String from, int phases, Integer phase, Double breakerAmps) {
+        return new PowerPlan.PowerSource(
+                name,
+                PowerPlan.SourceKind.DISTRIBUTION,
+                230,
+                phases,
+                null,
+                new PowerPlan.Feeder(from, phase, breakerAmps, 20.0, 6.0));
+    }
+
+    private static PowerPlan.FedCircuit on(String source, String name, Integer phase) {
+        return new PowerPlan.FedCircuit(name, source, 16, phase, "", null, null);
+    }
+
+    /**
+     * 2300 W on L1 and 1150 W on L2 of a box on the board, and 460 W of a small box on L2 of that box: 10, 7 and 0 A. 20 m of 6 mm² at
+     * 10 A lose 2 · 20 · 0.0175 / 6 · 10 = 1.17 V.
+     */
+    @Test
+    void aDistributionCarriesWhatHangsOnItAndOnTheBoxesBelow() {
+        PowerPlan plan = new PowerPlan(
+                List.of(
+                        HOUSE,
+                        box("Floor box", "House board", 3, null, 12.0),
+                        box("Cart box", "Floor box", 1, 2, 16.0)),
+                List.of(on("Floor box", "D1", 1), on("Floor box", "D2", 2), on("Cart box", "C1", null)),
+                List.of(
+                        load("Heater", 2300, "D1", PowerPlan.When.ALWAYS),
+                        load("Monitors", 1150, "D2", PowerPlan.When.ALWAYS),
+                        load("Chargers", 460, "C1", PowerPlan.When.ALWAYS)));
+        List<PowerLoad.SourceLoad> sources = nothingLit(plan).sources();
+        for (PowerLoad.SourceLoad source : sources.subList(0, 2)) {
+            assertThat(source.phaseAmps().get(0)).isCloseTo(10, within(1e-9));
+            assertThat(source.phaseAmps().get(1)).isCloseTo(7, within(1e-9));
+            assertThat(source.kva()).isCloseTo(3.91, within(1e-9));
+        }
+        PowerLoad.SourceLoad floor = sources.get(1);
+        assertThat(floor.feederAmps()).isCloseTo(10, within(1e-9));
+        assertThat(floor.feederLimitAmps()).isCloseTo(9.6, within(1e-9));
+        assertThat(floor.feederIsOver()).isTrue();
+        assertThat(floor.drop().volts()).isCloseTo(new Cable(20, 6).dropVolts(10), within(1e-9));
+        assertThat(sources.get(2).feederAmps()).isCloseTo(2, within(1e-9));
+        assertThat(PowerNotice.of(nothingLit(plan)))
+                .anyMatch(n -> n.act() && n.text().startsWith("The breaker before Floor box carries 10.0 of 9.6 A"));
+    }
+
+    @Test
+    void aDistributionHangsOnASourceAndNotOnItself() {
+        List<List<PowerPlan.PowerSource>> wrong = List.of(
+                List.of(HOUSE, box("Box", "Nowhere", 3, null, null)),
+                List.of(HOUSE, box("Box", "House board", 1, null, null)),
+                List.of(box("A", "B", 3, null, null), box("B", "A", 3, null, null)),
+                List.of(box("A", "A", 3, null, null)));
+        wrong.forEach(sources -> assertThatThrownBy(() -> new PowerPlan(sources, List.of(), List.of()))
+                .isInstanceOf(Refusal.class));
+        assertThatThrownBy(() -> new PowerPlan.PowerSource("Box", PowerPlan.SourceKind.DISTRIBUTION, 230, 3, null))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("say from which source it is fed");
+    }
 }

@@ -19,6 +19,8 @@ import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
 import org.oblume.server.day.DayViews.DayFileRead;
 import org.oblume.server.day.DayViews.DayView;
+import org.oblume.server.day.DayViews.EarlierDay;
+import org.oblume.server.day.DayViews.EarlierShotPlan;
 import org.oblume.server.day.DayViews.OrderStep;
 import org.oblume.server.day.DayViews.ProductionDays;
 import org.oblume.server.day.DayViews.TriedOrder;
@@ -107,8 +109,15 @@ class DayController {
             @PathVariable long productionId,
             @PathVariable int number,
             @RequestBody DayCard card,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        return days.keep(productionId, number, card, IfMatch.version(ifMatch));
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            Principal person) {
+        return days.keep(productionId, number, card, IfMatch.version(ifMatch), person.getName());
+    }
+
+    /** What the day was before, the latest first. */
+    @GetMapping("/productions/{productionId}/days/{number}/earlier")
+    List<EarlierDay> earlier(@PathVariable long productionId, @PathVariable int number) {
+        return days.earlier(productionId, number);
     }
 
     @Needs(Permission.EDIT)
@@ -208,7 +217,14 @@ class DayController {
     void plan(
             @PathVariable long shotId,
             @RequestBody ShotPlan plan,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        plans.keep(shotId, plan, IfMatch.version(ifMatch));
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            Principal person) {
+        plans.keep(shotId, plan, IfMatch.version(ifMatch), person.getName());
+    }
+
+    /** What was said of it before, the latest first. */
+    @GetMapping("/shots/{shotId}/plan/earlier")
+    List<EarlierShotPlan> earlierPlans(@PathVariable long shotId) {
+        return plans.earlier(shotId);
     }
 }

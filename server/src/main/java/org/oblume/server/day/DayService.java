@@ -8,8 +8,10 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
+import org.oblume.core.carry.Slate;
 import org.oblume.core.day.DayFrame;
 import org.oblume.core.day.OrderCost;
 import org.oblume.core.day.OrderProblem;
@@ -25,9 +27,12 @@ import org.oblume.server.day.DayViews.DayHead;
 import org.oblume.server.day.DayViews.DaySlot;
 import org.oblume.server.day.DayViews.DayView;
 import org.oblume.server.day.DayViews.DepartmentMinutes;
+import org.oblume.server.day.DayViews.EarlierDay;
 import org.oblume.server.day.DayViews.MinuteSpan;
 import org.oblume.server.day.DayViews.SunOfSet;
 import org.oblume.server.day.DayViews.TriedOrder;
+import org.oblume.server.earlier.EarlierVersions;
+import org.oblume.server.earlier.Said;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
@@ -50,6 +55,7 @@ public class DayService {
     private final ShotService shots;
     private final DayReader reader;
     private final DaySun sun;
+    private final EarlierVersions earlier;
     private final RecordJson json;
 
     DayService(
@@ -59,6 +65,7 @@ public class DayService {
             ShotService shots,
             DayReader reader,
             DaySun sun,
+            EarlierVersions earlier,
             RecordJson json) {
         this.days = days;
         this.orders = orders;
@@ -66,6 +73,7 @@ public class DayService {
         this.shots = shots;
         this.reader = reader;
         this.sun = sun;
+        this.earlier = earlier;
         this.json = json;
     }
 
@@ -184,14 +192,49 @@ public class DayService {
     }
 
     /** @throws EditConflict when somebody else changed the day since that version */
-    DayView keep(long productionId, int number, DayCard card, long version) {
+    DayView keep(long productionId, int number, DayCard card, long version, String author) {
         KeptDay day = reader.kept(productionId, number);
         refuseStale(day, version);
+        keepEarlier(day, author);
         ShootingDayEntity entity = days.findByProductionIdAndNumber(productionId, number)
                 .orElseGet(() -> new ShootingDayEntity(productionId, number, ""));
         entity.say(json.write(card));
         days.saveAndFlush(entity);
         return view(productionId, number);
+    }
+
+    /** What a day was, as it is kept for who wants it back. */
+    private record DayWas(DayCard card, List<Long> shots) {}
+
+    private void keepEarlier(KeptDay day, String author) {
+        if (day.said()) {
+            List<Long> shots = reader.on(day, reader.shotsOf(day.productionId())).stream()
+                    .map(OnDay::shotId)
+                    .toList();
+            earlier.keep(Said.DAY, day.id(), new DayWas(day.card(), shots), author);
+        }
+    }
+
+    /** What was said of a day before, the latest first. */
+    @Transactional(readOnly = true)
+    List<EarlierDay> earlier(long productionId, int number) {
+        KeptDay day = reader.kept(productionId, number);
+        Map<Long, Slate> slates = reader.shotsOf(productionId).stream()
+                .collect(Collectors.toMap(Shot::id, s -> s.card().slate()));
+        return earlier.of(Said.DAY, day.id(), DayWas.class).stream()
+                .map(e -> {
+                    List<Long> shots =
+                            e.was().shots.stream().filter(slates::containsKey).toList();
+                    return new EarlierDay(
+                            e.until(),
+                            e.by(),
+                            e.was().card,
+                            shots,
+                            shots.stream()
+                                    .flatMap(id -> Stream.ofNullable(slates.get(id)))
+                                    .toList());
+                })
+                .toList();
     }
 
     private void refuseStale(KeptDay day, long version) {
@@ -215,6 +258,7 @@ public class DayService {
         if (new HashSet<>(ids).size() < ids.size()) {
             throw new Refusal("shots", "A shot stands twice on this day: keep one, or put it on another day again.");
         }
+        keepEarlier(day, author);
         List<Shot> all = reader.shotsOf(productionId);
         Map<Long, Shot> byId = all.stream().collect(Collectors.toMap(Shot::id, s -> s));
         List<DayShotEntity> rows = new ArrayList<>();

@@ -1,5 +1,6 @@
 package org.oblume.server.day;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -126,6 +127,17 @@ public final class DayViews {
             List<SunOfSet> sun,
             List<DayNotice> notices,
             DayCost cost) {}
+
+    /**
+     * What a day was until somebody changed it.
+     *
+     * @param shots ids of those that are still there, in their order then
+     * @param slates the same
+     */
+    public record EarlierDay(Instant until, String by, DayCard card, List<Long> shots, List<Slate> slates) {}
+
+    /** What a shot took and needed until somebody said it anew. */
+    public record EarlierShotPlan(Instant until, String by, ShotPlan plan) {}
 
     /**
      * An order that is tried.

@@ -91,6 +91,7 @@ class DemoDays implements ApplicationRunner {
                 number,
                 new DayCard(
                         LocalDate.of(2026, 11, november), "main", place, "Etc/UTC", call, wrap, 5, pauses, 4.0, false),
-                0);
+                0,
+                "gaffer");
     }
 }

@@ -8,6 +8,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Slate;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.day.DayViews.EarlierShotPlan;
+import org.oblume.server.earlier.EarlierVersions;
+import org.oblume.server.earlier.Said;
 import org.oblume.server.scene.SceneService;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
@@ -25,18 +28,26 @@ public class ShotPlans {
     private final SceneService scenes;
     private final ShotService shots;
     private final DayReader reader;
+    private final EarlierVersions earlier;
     private final RecordJson json;
 
-    ShotPlans(ShotPlanRepository plans, SceneService scenes, ShotService shots, DayReader reader, RecordJson json) {
+    ShotPlans(
+            ShotPlanRepository plans,
+            SceneService scenes,
+            ShotService shots,
+            DayReader reader,
+            EarlierVersions earlier,
+            RecordJson json) {
         this.plans = plans;
         this.scenes = scenes;
         this.shots = shots;
         this.reader = reader;
+        this.earlier = earlier;
         this.json = json;
     }
 
     /** @throws EditConflict when somebody else changed it since that version */
-    void keep(long shotId, ShotPlan plan, long version) {
+    void keep(long shotId, ShotPlan plan, long version, String author) {
         Shot shot = shots.get(shotId);
         if (plan.afterId() != null && (plan.afterId() == shotId || !isOfOneProduction(shot, plan.afterId()))) {
             throw new Refusal("afterId", "A shot comes after another of its production.");
@@ -47,6 +58,9 @@ public class ShotPlans {
                     "Someone changed what %s takes since you opened it. Nothing of yours was kept yet."
                             .formatted(shot.card().slate()),
                     entity.plan().isEmpty() ? ShotPlan.NOTHING_SAID : json.read(entity.plan(), ShotPlan.class));
+        }
+        if (!entity.plan().isEmpty()) {
+            earlier.keep(Said.PLAN_OF_SHOT, shotId, json.read(entity.plan(), ShotPlan.class), author);
         }
         plans.saveAndFlush(entity.say(json.write(plan)));
         if (shot.card().day() != null) {
@@ -59,6 +73,15 @@ public class ShotPlans {
                 throw ring;
             }
         }
+    }
+
+    /** What was said of a shot before, the latest first. */
+    @Transactional(readOnly = true)
+    List<EarlierShotPlan> earlier(long shotId) {
+        shots.get(shotId);
+        return earlier.of(Said.PLAN_OF_SHOT, shotId, ShotPlan.class).stream()
+                .map(e -> new EarlierShotPlan(e.until(), e.by(), e.was()))
+                .toList();
     }
 
     private boolean isOfOneProduction(Shot shot, long otherId) {

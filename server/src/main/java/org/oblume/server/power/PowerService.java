@@ -8,9 +8,12 @@ import org.oblume.core.power.PowerLoad;
 import org.oblume.core.power.PowerNotice;
 import org.oblume.core.power.PowerPlan;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.earlier.EarlierVersions;
+import org.oblume.server.earlier.Said;
 import org.oblume.server.power.PowerView.CableDrop;
 import org.oblume.server.power.PowerView.CableWay;
 import org.oblume.server.power.PowerView.DrawnLoad;
+import org.oblume.server.power.PowerView.EarlierPower;
 import org.oblume.server.power.PowerView.PoweredBattery;
 import org.oblume.server.power.PowerView.PoweredCircuit;
 import org.oblume.server.power.PowerView.PoweredSource;
@@ -32,12 +35,15 @@ public class PowerService {
     private final SetPowerRepository plans;
     private final SetService sets;
     private final StoredScenes records;
+    private final EarlierVersions earlier;
     private final RecordJson json;
 
-    PowerService(SetPowerRepository plans, SetService sets, StoredScenes records, RecordJson json) {
+    PowerService(
+            SetPowerRepository plans, SetService sets, StoredScenes records, EarlierVersions earlier, RecordJson json) {
         this.plans = plans;
         this.sets = sets;
         this.records = records;
+        this.earlier = earlier;
         this.json = json;
     }
 
@@ -57,7 +63,7 @@ public class PowerService {
     }
 
     /** @throws EditConflict when somebody else changed it since that version */
-    void keep(long setId, PowerPlan plan, long version) {
+    void keep(long setId, PowerPlan plan, long version, String author) {
         sets.get(setId);
         SetPowerEntity row = plans.findBySetId(setId).orElseGet(() -> new SetPowerEntity(setId));
         if (row.version() != version) {
@@ -65,7 +71,19 @@ public class PowerService {
                     "Someone changed what feeds this set since you opened it. Nothing of yours was kept yet.",
                     row.plan().isEmpty() ? PowerPlan.NOTHING_SAID : json.read(row.plan(), PowerPlan.class));
         }
+        if (!row.plan().isEmpty()) {
+            earlier.keep(Said.POWER_OF_SET, setId, json.read(row.plan(), PowerPlan.class), author);
+        }
         plans.saveAndFlush(row.say(json.write(plan)));
+    }
+
+    /** What was said of a set before, the latest first. */
+    @Transactional(readOnly = true)
+    List<EarlierPower> earlier(long setId) {
+        sets.get(setId);
+        return earlier.of(Said.POWER_OF_SET, setId, PowerPlan.class).stream()
+                .map(e -> new EarlierPower(e.until(), e.by(), e.was()))
+                .toList();
     }
 
     /**
@@ -90,7 +108,15 @@ public class PowerService {
                 load.circuits().stream().map(c -> circuit(plan, c)).toList(),
                 load.sources().stream()
                         .map(s -> new PoweredSource(
-                                s.source().name(), s.phaseAmps(), s.unbalance(), s.kva(), s.share(), s.over()))
+                                s.source().name(),
+                                s.phaseAmps(),
+                                s.unbalance(),
+                                s.kva(),
+                                s.share(),
+                                s.over(),
+                                s.feederAmps(),
+                                s.feederLimitAmps(),
+                                drop(s.drop())))
                         .toList(),
                 load.batteries().stream()
                         .map(b -> new PoweredBattery(b.key(), b.name(), b.tag(), b.wattHours(), b.watts(), b.minutes()))

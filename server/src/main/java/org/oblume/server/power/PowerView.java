@@ -1,5 +1,6 @@
 package org.oblume.server.power;
 
+import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.geometry.PlanPoint;
@@ -33,6 +34,9 @@ record PowerView(
         List<PhaseSpread> spreads,
         List<CableWay> runs,
         List<PowerNotice> notices) {
+
+    /** What was said until somebody said it anew. */
+    record EarlierPower(Instant until, String by, PowerPlan plan) {}
 
     /**
      * Where a cable could lie.
@@ -87,8 +91,20 @@ record PowerView(
             boolean overInTakes,
             @Nullable CableDrop drop) {}
 
+    /**
+     * @param feederAmps of a distribution, on the phase that carries most; null of any other
+     * @param feederLimitAmps that the breaker before it carries for hours, or null
+     */
     record PoweredSource(
-            String name, List<Double> phaseAmps, double unbalance, double kva, @Nullable Double share, boolean over) {}
+            String name,
+            List<Double> phaseAmps,
+            double unbalance,
+            double kva,
+            @Nullable Double share,
+            boolean over,
+            @Nullable Double feederAmps,
+            @Nullable Double feederLimitAmps,
+            @Nullable CableDrop drop) {}
 
     /** @param minutes that a full one lasts, or null when nobody said its watt hours */
     record PoweredBattery(

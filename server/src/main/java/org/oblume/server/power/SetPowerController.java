@@ -1,11 +1,14 @@
 package org.oblume.server.power;
 
+import java.security.Principal;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.power.PowerPlan;
 import org.oblume.server.call.Changes;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.call.Topic;
+import org.oblume.server.power.PowerView.EarlierPower;
 import org.oblume.server.support.IfMatch;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -44,7 +47,14 @@ class SetPowerController {
     void keep(
             @PathVariable long setId,
             @RequestBody PowerPlan plan,
-            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch) {
-        power.keep(setId, plan, IfMatch.version(ifMatch));
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) @Nullable String ifMatch,
+            Principal person) {
+        power.keep(setId, plan, IfMatch.version(ifMatch), person.getName());
+    }
+
+    /** What was said of it before, the latest first. */
+    @GetMapping("/sets/{setId}/power/earlier")
+    List<EarlierPower> earlier(@PathVariable long setId) {
+        return power.earlier(setId);
     }
 }

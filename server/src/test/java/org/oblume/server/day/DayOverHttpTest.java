@@ -415,4 +415,61 @@ class DayOverHttpTest {
                 .asString()
                 .startsWith("Shot,Scene,Set-up");
     }
+
+    @Test
+    void whatADayWasIsKeptWithWhoChangedIt() {
+        assertThat(api.get(path(2) + "/earlier").body()).isEmpty();
+        long first = api.put(path(2), DAY.formatted("08:00", "18:00"), 0L)
+                .body()
+                .get("version")
+                .asLong();
+        assertThat(api.get(path(2) + "/earlier").body())
+                .as("of a day of which nothing was said there is nothing to go back to")
+                .isEmpty();
+        long a = api.shotIn(glasshouse, "11A");
+        long c = api.shotIn(shop, "4C");
+        Answer put = order(2, first, c, a);
+        assertThat(put.status()).as(put.detail()).isEqualTo(200);
+        api.put(
+                path(2),
+                DAY.formatted("10:00", "18:00"),
+                put.body().get("version").asLong());
+        JsonNode earlier = api.get(path(2) + "/earlier").body();
+        assertThat(earlier).hasSize(2);
+        assertThat(earlier.at("/0/slates").toString()).isEqualTo("[\"4C\",\"11A\"]");
+        assertThat(earlier.at("/0/card/call").asText()).isEqualTo("08:00");
+        assertThat(earlier.at("/0/by").asText()).isNotBlank();
+        assertThat(earlier.at("/1/slates")).hasSize(5);
+    }
+
+    @Test
+    void whatAShotTookIsKeptWithWhoSaidItAnew() {
+        long shot = api.shotIn(shop, "4C");
+        String path = "/api/shots/%d/plan".formatted(shot);
+        plan(shot, "{\"shootMinutes\":30,\"need\":\"ANY\",\"first\":false}");
+        assertThat(api.get(path + "/earlier").body()).isEmpty();
+        assertThat(api.put(path, "{\"shootMinutes\":45,\"need\":\"NIGHT\",\"first\":false}", 1L)
+                        .status())
+                .isEqualTo(204);
+        JsonNode earlier = api.get(path + "/earlier").body();
+        assertThat(earlier).hasSize(1);
+        assertThat(earlier.at("/0/plan/shootMinutes").asDouble()).isEqualTo(30);
+    }
+
+    /** Without the fields that came later, as a day was kept before. */
+    @Test
+    void howBatteriesAreKeptIsSaidOfADayAndCheckedInWords() {
+        Answer kept = api.put(path(2), DAY.formatted("08:00", "18:00"), 0L);
+        assertThat(kept.body().at("/card").has("chargeHours")).isFalse();
+        ObjectNode card = (ObjectNode) kept.body().get("card");
+        card.put("chargeHours", 0);
+        long version = kept.body().get("version").asLong();
+        assertThat(api.put(path(2), card.toString(), version).detail()).contains("Charging a battery");
+        card.put("chargeHours", 3.5).put("offBetween", true);
+        assertThat(api.put(path(2), card.toString(), version)
+                        .body()
+                        .at("/card/chargeHours")
+                        .asDouble())
+                .isEqualTo(3.5);
+    }
 }

@@ -168,4 +168,54 @@ class PowerOverHttpTest {
                 .asText()
                 .startsWith("B2 is 0.7 A over: 13.5 of 12.8 A (80 % of its breaker), set-up of 4C ("));
     }
+
+    @Test
+    void whatFedASetBeforeIsKept() {
+        JsonNode page = power("4C", "");
+        String path = "/api/sets/%d/power".formatted(page.get("setId").asLong());
+        int before = api.get(path + "/earlier").body().size();
+        ObjectNode plan = (ObjectNode) page.get("plan").deepCopy();
+        plan.withArray("others").removeAll();
+        plan.withArray("sources")
+                .addObject()
+                .put("name", "Floor box")
+                .put("kind", "DISTRIBUTION")
+                .put("volts", 230)
+                .put("phases", 3)
+                .putObject("feeder")
+                .put("from", "House board")
+                .put("breakerAmps", 32);
+        plan.withArray("circuits")
+                .addObject()
+                .put("name", "F1")
+                .put("source", "Floor box")
+                .put("breakerAmps", 16)
+                .put("phase", 2)
+                .put("where", "floor");
+        plan.withArray("others")
+                .addObject()
+                .put("name", "Fan heater")
+                .put("watts", 2300)
+                .put("powerFactor", 1)
+                .put("circuit", "F1")
+                .put("when", "TIMES")
+                .put("from", "12:00")
+                .put("to", "13:00");
+        Answer kept = api.put(path, plan.toString(), page.get("version").asLong());
+        assertThat(kept.status()).as(kept.detail()).isEqualTo(204);
+        JsonNode earlier = api.get(path + "/earlier").body();
+        assertThat(earlier).hasSize(before + 1);
+        assertThat(earlier.at("/0/plan/others")).isNotEmpty();
+        JsonNode now = power("4C", "");
+        assertThat(named(now.get("sources"), "Floor box").get("feederAmps").asDouble())
+                .isCloseTo(10, within(1e-9));
+        assertThat(named(now.get("sources"), "House board").at("/phaseAmps/1").asDouble())
+                .isCloseTo(10, within(1e-9));
+        JsonNode file = api.get("/api/scenes/%d/export".formatted(shop)).body();
+        assertThat(file.at("/power/sources/1/feeder/breakerAmps").asDouble()).isEqualTo(32);
+        assertThat(file.at("/power/others/0/to").asText()).isEqualTo("13:00");
+        assertThat(api.post("/api/scenes/import?number=F" + made, file.toString())
+                        .status())
+                .isEqualTo(201);
+    }
 }

@@ -180,7 +180,7 @@ class AsItStandsOverHttpTest {
         assertThat(values(key).fieldNames()).toIterable().containsExactlyInAnyOrder("STANDING", "PLACE");
         assertThat(values(key).at("/PLACE").has("looked")).isTrue();
         assertThat(api.placed(close, key).get("findings").findValuesAsText("gap"))
-                .containsExactly("HEIGHT", "AIM", "THROUGH", "LEVEL", "WHITE");
+                .containsExactly("HEIGHT", "AIM", "THROUGH", "LEVEL", "WHITE", "FEED");
         Answer again = api.post(
                 "/api/shots/" + close + "/placements", body.replace("practical-x" + made, "practical-y" + made));
         assertThat(again.status()).isEqualTo(201);
