@@ -68,8 +68,9 @@ public class DayFeeds {
 
     /** @throws Refusal when the order is none */
     public FeedsView of(long productionId, int number, WhatIf what) {
-        ReadDay read =
-                what.order == null ? reader.read(productionId, number) : reader.tried(productionId, number, what.order);
+        ReadDay read = what.order == null
+                ? reader.read(productionId, number)
+                : reader.tried(productionId, number, what.order).tried();
         List<Integer> order = read.problem().planned();
         List<Planned> shots = order.stream().map(read.planned()::get).toList();
         Schedule schedule = read.problem().schedule(order);

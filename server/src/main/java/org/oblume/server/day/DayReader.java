@@ -197,15 +197,18 @@ class DayReader {
     }
 
     ReadDay read(KeptDay day, List<Shot> all, List<OnDay> on) {
-        return read(day, all, on, inUse(day, all));
+        return read(day, all, on, inUse(day, all), Map.of());
     }
+
+    /** A day with another order, and as it is planned. */
+    record TriedDay(ReadDay tried, ReadDay planned) {}
 
     /**
      * A day with another order.
      *
      * @throws Refusal when it has a shot twice, or one that is not of this production
      */
-    ReadDay tried(long productionId, int number, List<Long> ids) {
+    TriedDay tried(long productionId, int number, List<Long> ids) {
         KeptDay day = kept(productionId, number);
         List<Shot> all = shotsOf(productionId);
         refuseTooMany(ids);
@@ -213,13 +216,16 @@ class DayReader {
         if (new HashSet<>(ids).size() < ids.size() || !known.containsAll(ids)) {
             throw new Refusal("shots", "An order has each shot of this production once.");
         }
-        Map<Long, OnDay> here = on(day, all).stream().collect(Collectors.toMap(OnDay::shotId, o -> o));
-        return read(
-                day,
-                all,
-                ids.stream()
-                        .map(id -> here.getOrDefault(id, new OnDay(id, false)))
-                        .toList());
+        List<OnDay> now = on(day, all);
+        Map<Long, OnDay> here = now.stream().collect(Collectors.toMap(OnDay::shotId, o -> o));
+        List<InUse> inUse = inUse(day, all);
+        ReadDay planned = read(day, all, now, inUse, Map.of());
+        List<OnDay> other = ids.stream()
+                .map(id -> here.getOrDefault(id, new OnDay(id, false)))
+                .toList();
+        return new TriedDay(
+                read(day, all, other, inUse, planned.planned.stream().collect(Collectors.toMap(Planned::id, p -> p))),
+                planned);
     }
 
     static void refuseTooMany(List<Long> ids) {
@@ -245,7 +251,7 @@ class DayReader {
         List<InUse> used = new ArrayList<>();
         all(day.productionId, all).forEach((other, on) -> {
             if (other.number != day.number && date.equals(other.card.date())) {
-                ReadDay there = read(other, all, on, List.of());
+                ReadDay there = read(other, all, on, List.of(), Map.of());
                 Schedule schedule = there.problem().schedule(there.problem().planned());
                 for (int i = 0; i < schedule.slots().size(); i++) {
                     Schedule.Slot slot = schedule.slots().get(i);
@@ -276,18 +282,26 @@ class DayReader {
                 .collect(Collectors.toCollection(() -> new TreeSet<>(String.CASE_INSENSITIVE_ORDER)));
     }
 
-    private ReadDay read(KeptDay day, List<Shot> all, List<OnDay> on, List<InUse> inUse) {
+    /** @param known shots of it that were read already */
+    private ReadDay read(KeptDay day, List<Shot> all, List<OnDay> on, List<InUse> inUse, Map<Long, Planned> known) {
         ZoneId zone = day.card.clock();
         TimeOfDay now = now(day, zone);
-        Map<Long, ShotPlanEntity> said = plans
-                .findByShotIdIn(on.stream().map(OnDay::shotId).toList())
-                .stream()
-                .collect(Collectors.toMap(ShotPlanEntity::shotId, p -> p));
-        Map<Long, Instant> firstTakes =
-                firstTakes(day, zone, on.stream().map(OnDay::shotId).toList());
-        List<Planned> planned = on.stream()
-                .map(one -> planned(day, zone, one, said.get(one.shotId), firstTakes.get(one.shotId), inUse))
+        List<Long> unknown = on.stream()
+                .map(OnDay::shotId)
+                .filter(id -> !known.containsKey(id))
                 .toList();
+        Map<Long, ShotPlanEntity> said = unknown.isEmpty()
+                ? Map.of()
+                : plans.findByShotIdIn(unknown).stream().collect(Collectors.toMap(ShotPlanEntity::shotId, p -> p));
+        Map<Long, Instant> firstTakes = unknown.isEmpty() ? Map.of() : firstTakes(day, zone, unknown);
+        List<Planned> planned = new ArrayList<>();
+        for (OnDay one : on) {
+            Planned before = known.get(one.shotId);
+            planned.add(
+                    before == null
+                            ? planned(day, zone, one, said.get(one.shotId), firstTakes.get(one.shotId), inUse)
+                            : before);
+        }
         DayOrder order = new DayOrder(
                 day.card.frame(now), planned, lastOfTheDayBefore(day, all), changeovers, moves.times(day.productionId));
         return new ReadDay(day, order, planned, zone, now);

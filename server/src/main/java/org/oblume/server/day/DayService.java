@@ -302,9 +302,11 @@ public class DayService {
     /** An order of a day that nobody has applied. */
     @Transactional(readOnly = true)
     TriedOrder tried(long productionId, int number, List<Long> ids) {
-        ReadDay tried = reader.tried(productionId, number, ids);
-        ReadDay planned = reader.read(productionId, number);
-        return told(tried, tried.problem().planned(), planned.end());
+        DayReader.TriedDay tried = reader.tried(productionId, number, ids);
+        return told(
+                tried.tried(),
+                tried.tried().problem().planned(),
+                tried.planned().end());
     }
 
     /**
