@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, type Component } from 'vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
 import TabRow from '@/components/layout/TabRow.vue'
+import ClothBench from '@/components/bench/ClothBench.vue'
 import ColourBench from '@/components/bench/ColourBench.vue'
 import CorrectionBench from '@/components/bench/CorrectionBench.vue'
+import CutBench from '@/components/bench/CutBench.vue'
 import DistanceBench from '@/components/bench/DistanceBench.vue'
 import ExposureBench from '@/components/bench/ExposureBench.vue'
 import PowerBench from '@/components/bench/PowerBench.vue'
+import StandBench from '@/components/bench/StandBench.vue'
 import StillBench from '@/components/bench/StillBench.vue'
 import TapeBench from '@/components/bench/TapeBench.vue'
 
@@ -14,25 +17,42 @@ import TapeBench from '@/components/bench/TapeBench.vue'
 const props = defineProps<{ bench: string }>()
 defineEmits<{ spine: [] }>()
 
-const BENCHES = [
+interface Bench {
+  key: string
+  name: string
+  view?: Component
+  /** One that has several pictures. */
+  parts?: { key: string; name: string; view: Component }[]
+}
+const BENCHES: Bench[] = [
   { key: 'colour', name: 'Colour', view: ColourBench },
   { key: 'correction', name: 'Correction', view: CorrectionBench },
   { key: 'exposure', name: 'Exposure and ratio', view: ExposureBench },
   { key: 'distance', name: 'Distance and softness', view: DistanceBench },
   { key: 'still', name: 'Still', view: StillBench },
-  { key: 'tape', name: 'Tape and power', view: TapeBench },
+  {
+    key: 'tape',
+    name: 'Tape and power',
+    parts: [
+      { key: 'tape', name: 'Tape', view: TapeBench },
+      { key: 'power', name: 'Power', view: PowerBench },
+    ],
+  },
+  {
+    key: 'stand',
+    name: 'Rigging and gel',
+    parts: [
+      { key: 'stand', name: 'Stand', view: StandBench },
+      { key: 'cloth', name: 'Cloth', view: ClothBench },
+      { key: 'cut', name: 'Cut', view: CutBench },
+    ],
+  },
 ]
-/** The last bench has two pictures. */
-const HALVES = [
-  { key: 'tape', name: 'Tape' },
-  { key: 'power', name: 'Power' },
-]
-const halved = computed(() => HALVES.some((half) => half.key === props.bench))
-const here = computed(() =>
-  halved.value ? BENCHES.at(-1)! : (BENCHES.find((b) => b.key === props.bench) ?? BENCHES[0]!),
+const here = computed(
+  () => BENCHES.find((b) => b.key === props.bench || b.parts?.some((p) => p.key === props.bench)) ?? BENCHES[0]!,
 )
 const tabs = BENCHES.map(({ key, name }) => ({ key, name, to: { name: 'bench', params: { bench: key } } }))
-const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.view))
+const view = computed(() => here.value.view ?? here.value.parts!.find((p) => p.key === props.bench)!.view)
 </script>
 
 <template>
@@ -44,14 +64,14 @@ const view = computed(() => (props.bench === 'power' ? PowerBench : here.value.v
     </header>
     <TabRow class="flex-none px-1.5 border-b border-line" :tabs="tabs" :here="here.key" label="Benches" />
     <component :is="view" :key="bench">
-      <nav v-if="halved" class="mb-3 flex" aria-label="Tape or power">
+      <nav v-if="here.parts" class="mb-3 flex" :aria-label="here.name">
         <RouterLink
-          v-for="half in HALVES"
-          :key="half.key"
-          :to="{ name: 'bench', params: { bench: half.key } }"
+          v-for="part in here.parts"
+          :key="part.key"
+          :to="{ name: 'bench', params: { bench: part.key } }"
           class="half"
-          :class="{ here: half.key === bench }"
-          >{{ half.name }}</RouterLink
+          :class="{ here: part.key === bench }"
+          >{{ part.name }}</RouterLink
         >
       </nav>
     </component>

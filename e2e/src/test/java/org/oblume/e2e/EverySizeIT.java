@@ -126,7 +126,10 @@ class EverySizeIT {
             "/bench/distance",
             "/bench/still",
             "/bench/tape",
-            "/bench/power");
+            "/bench/power",
+            "/bench/stand",
+            "/bench/cloth",
+            "/bench/cut");
 
     static List<String> views() {
         return VIEWS;

@@ -76,7 +76,7 @@ class PowerIT {
         gaffer.see("[data-step=FEED] button").click();
         gaffer.press("B2cart");
         gaffer.gone("[role=dialog]");
-        gaffer.seeText("circuit B2");
+        gaffer.seeText("B2, 8.00 m");
         assertThat(person.get("/api/shots/4/power").at("/circuits/1/drawn").toString())
                 .contains("\"key\":");
     }
