@@ -139,16 +139,16 @@ const summary = computed(() => {
     <template #fields>
       <slot />
       <ChoiceField v-model="text.shape!" label="On it" :options="SHAPES" />
-      <BenchField v-model="text.headKg!" label="weighs" unit="kg" :problem="problems.headKg" />
+      <BenchField v-model="text.headKg!" label="it weighs" unit="kg" :problem="problems.headKg" />
       <BenchField v-model="text.sailM2!" label="front" unit="m²" :problem="problems.sailM2" />
       <BenchField v-model="text.heightM!" label="its middle, high" unit="m" :problem="problems.heightM" />
       <BenchField v-model="text.offsetM!" label="out on an arm" unit="m" :problem="problems.offsetM" />
       <h3 class="group-title mt-3 mb-1">Stand</h3>
-      <BenchField v-model="text.standKg!" label="weighs" unit="kg" :problem="problems.standKg" />
+      <BenchField v-model="text.standKg!" label="the stand weighs" unit="kg" :problem="problems.standKg" />
       <BenchField v-model="text.footRadiusM!" label="middle to foot" unit="m" :problem="problems.footRadiusM" />
       <BenchField v-model="text.bagKg!" label="a sandbag" unit="kg" :problem="problems.bagKg" />
       <h3 class="group-title mt-3 mb-1">Wind</h3>
-      <BenchField v-model="text.windMs!" label="indoors 1" unit="m/s" :problem="problems.windMs" />
+      <BenchField v-model="text.windMs!" label="wind, indoors 1" unit="m/s" :problem="problems.windMs" />
       <BenchField v-model="text.factor!" label="safety factor" :problem="problems.factor" />
     </template>
   </BenchFrame>

@@ -179,6 +179,7 @@ async function keep() {
                     v-if="c.options"
                     v-model="row[c.key]"
                     class="field"
+                    :class="{ 'min-w-32': c.key === 'kind' || c.key === 'when' }"
                     :disabled="!applies(c, row)"
                     :aria-label="`${c.name} of ${row.name || `row ${i + 1}`}`"
                   >
