@@ -63,10 +63,7 @@ const summary = computed(() => {
     :summary="summary"
   >
     <div v-if="picture && drawn" class="px-4 py-3" data-found="cloth">
-      <p class="text-title">
-        {{ fixed(picture.pulled.perPointN, 1) }} <span class="unit">N on each point</span>
-        <span class="text-quiet text-base"> as a weight of {{ fixed(picture.pulled.perPointN / 9.80665, 1) }} kg</span>
-      </p>
+      <p class="text-title">{{ fixed(picture.pulled.perPointN, 1) }} <span class="unit">N on each point</span></p>
       <svg :viewBox="`0 0 ${WIDE} ${Math.max(90, drawn.deep + 20)}`" class="picture" role="img" :aria-label="summary">
         <path :d="`M${LEFT} 40H${WIDE - LEFT}`" class="level" />
         <path :d="drawn.cloth" class="cloth" />

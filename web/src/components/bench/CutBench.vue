@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { answer, api } from '@/api/client'
+import type { CutPiece } from '@/api/types'
 import { fixed } from '@/lib/print'
 import { useBench } from '@/lib/useBench'
 import BenchField from './BenchField.vue'
 import BenchFrame from './BenchFrame.vue'
 
 interface Picture {
-  perSheet: number
-  sheets: number
+  laid: CutPiece
   count: number
   sheet: [width: number, height: number]
   piece: [width: number, height: number]
@@ -32,8 +32,7 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
     }
     const found = await answer(api.POST('/api/bench/cut', { body }))
     return {
-      perSheet: found.perSheet[PIECE]!,
-      sheets: found.sheets[PIECE]!,
+      laid: found.pieces[0]!,
       count: v.count!,
       sheet: [v.sheetWidthM!, v.sheetHeightM!],
       piece: [v.pieceWidthM!, v.pieceHeightM!],
@@ -42,34 +41,28 @@ const { text, problems, problem, picture, stale } = useBench<Picture>({
   },
 })
 const TALL = 320
-/** The pieces on one sheet, the way round that gives as many as there are. */
+/** The pieces on one sheet. */
 const drawn = computed(() => {
   const p = picture.value
   if (!p) return undefined
   const scale = TALL / Math.max(...p.sheet)
-  const lay = ([w, h]: [number, number]) => {
-    const across = (sheet: number, piece: number) =>
-      piece > sheet * (1 + 1e-9) ? 0 : Math.max(1, Math.floor(sheet / (piece + p.marginM) + 1e-9))
-    const [columns, rows] = [across(p.sheet[0], w), across(p.sheet[1], h)]
-    return Array.from({ length: columns * rows }, (_, i) => ({
+  const { columns, rows, turned } = p.laid
+  const [w, h] = turned ? [p.piece[1], p.piece[0]] : p.piece
+  return {
+    width: p.sheet[0] * scale,
+    height: p.sheet[1] * scale,
+    pieces: Array.from({ length: columns * rows }, (_, i) => ({
       x: (i % columns) * (w + p.marginM) * scale,
       y: Math.floor(i / columns) * (h + p.marginM) * scale,
       w: w * scale,
       h: h * scale,
-    }))
-  }
-  const upright = lay(p.piece)
-  return {
-    width: p.sheet[0] * scale,
-    height: p.sheet[1] * scale,
-    pieces: upright.length === p.perSheet ? upright : lay([p.piece[1], p.piece[0]]),
-    waste: 1 - (p.count * p.piece[0] * p.piece[1]) / Math.max(1e-9, p.sheets * p.sheet[0] * p.sheet[1]),
+    })),
   }
 })
 const summary = computed(() => {
   const p = picture.value
   return p
-    ? `${p.count} pieces ${text.pieceWidthM} × ${text.pieceHeightM}: ${p.sheets} sheets, ${p.perSheet} from each`
+    ? `${p.count} pieces ${text.pieceWidthM} × ${text.pieceHeightM}: ${p.laid.sheets} sheets, ${p.laid.columns * p.laid.rows} from each`
     : ''
 })
 </script>
@@ -88,12 +81,13 @@ const summary = computed(() => {
         <rect v-for="(p, i) in drawn.pieces" :key="i" :x="p.x" :y="p.y" :width="p.w" :height="p.h" class="piece" />
       </svg>
       <div>
-        <p class="text-title">{{ picture.sheets }} <span class="unit">sheets</span></p>
+        <p class="text-title">{{ picture.laid.sheets }} <span class="unit">sheets</span></p>
         <p>
-          <span class="figure">{{ picture.perSheet }}</span> from each
+          <span class="figure">{{ drawn.pieces.length }}</span> from each
         </p>
-        <p v-if="picture.sheets">
-          <span class="figure">{{ fixed(drawn.waste * 100, 0) }} %</span> <span class="text-quiet">is left over</span>
+        <p v-if="picture.laid.sheets">
+          <span class="figure">{{ fixed(picture.laid.leftOver * 100, 0) }} %</span>
+          <span class="text-quiet">is left over</span>
         </p>
         <p class="max-w-72 pt-2 text-small text-quiet">
           Model: all pieces lie one way round, upright or turned, whichever gives more; one that only just fits gives up

@@ -15,7 +15,7 @@ const line = computed(() => {
   for (const s of steps) all.push(`V${y(s.amps)}H${props.scale.x(s.to)}`)
   return `${all.join('')}V${props.height}`
 })
-const over = computed(() => props.circuit.steps.filter((s) => s.amps > props.circuit.limitAmps * (1 + 1e-9)))
+const over = computed(() => props.circuit.steps.filter((s) => s.over))
 /** Each time in which it is over, once with its figure. */
 const figures = computed(() => {
   let free = -Infinity

@@ -50,10 +50,18 @@ public record CutList(List<CutPiece> pieces) {
 
     /**
      * @param turned whether its width lies along the sheet's height
-     * @param perSheet 1 or more
+     * @param columns side by side on a sheet, 1 or more
+     * @param rows one below the other, 1 or more
      * @param sheets 0 or more
+     * @param leftOver part of those sheets that no piece is cut from, 0 to 1
      */
-    public record CutPiece(String name, boolean turned, int perSheet, int sheets) {}
+    public record CutPiece(String name, boolean turned, int columns, int rows, int sheets, double leftOver) {
+
+        /** Pieces from one sheet, 1 or more. */
+        public int perSheet() {
+            return columns * rows;
+        }
+    }
 
     /**
      * @param marginM metres, 0 or more
@@ -71,16 +79,36 @@ public record CutList(List<CutPiece> pieces) {
     }
 
     private static CutPiece cut(Sheet sheet, Wanted piece, double marginM) {
-        int upright = across(sheet.widthM, piece.widthM, marginM) * across(sheet.heightM, piece.heightM, marginM);
-        int turned = across(sheet.widthM, piece.heightM, marginM) * across(sheet.heightM, piece.widthM, marginM);
-        int most = Math.max(upright, turned);
+        CutPiece upright = laid(sheet, piece, false, marginM);
+        CutPiece turned = laid(sheet, piece, true, marginM);
+        CutPiece better = turned.perSheet() > upright.perSheet() ? turned : upright;
+        int most = better.perSheet();
         if (most == 0) {
             throw new Refusal(
                     "pieces",
                     "%s is larger than a sheet either way round: join it from pieces, or take a roll."
                             .formatted(piece.name));
         }
-        return new CutPiece(piece.name, turned > upright, most, (piece.count + most - 1) / most);
+        int sheets = (int) Math.ceil((double) piece.count / most);
+        double cut = piece.count * piece.widthM * piece.heightM;
+        return new CutPiece(
+                piece.name,
+                better.turned,
+                better.columns,
+                better.rows,
+                sheets,
+                sheets == 0 ? 0 : 1 - cut / (sheets * sheet.widthM * sheet.heightM));
+    }
+
+    /** One way round; no columns or no rows where it does not fit so. */
+    private static CutPiece laid(Sheet sheet, Wanted piece, boolean turned, double marginM) {
+        return new CutPiece(
+                piece.name,
+                turned,
+                across(sheet.widthM, turned ? piece.heightM : piece.widthM, marginM),
+                across(sheet.heightM, turned ? piece.widthM : piece.heightM, marginM),
+                0,
+                0);
     }
 
     /** How many lie side by side; one that only just fits gives up its margin; 0 when it does not fit. */

@@ -52,7 +52,8 @@ public record DayLoad(List<CircuitDay> circuits, List<SourceDay> sources) {
             return steps.stream().anyMatch(this::isOver);
         }
 
-        boolean isOver(Step step) {
+        /** Whether a step of it is more than its continuous limit. */
+        public boolean isOver(Step step) {
             return step.amps > limitAmps * (1 + Checks.LIMIT_SLACK);
         }
     }

@@ -2,6 +2,7 @@ package org.oblume.core.kit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -55,6 +56,8 @@ class CutListTest {
                     .pieces()
                     .get(0);
             assertThat(cut.perSheet()).isEqualTo(Math.max(upright, turned));
+            assertThat(cut.leftOver()).isCloseTo(1 - 11 * w * h / (cut.sheets() * 0.53 * 1.22), within(1e-9));
+            assertThat(cut.turned()).isEqualTo(turned > upright);
             assertThat(cut.sheets() * cut.perSheet()).isBetween(11, 10 + cut.perSheet());
         }
     }

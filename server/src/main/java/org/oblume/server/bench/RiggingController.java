@@ -88,8 +88,12 @@ class RiggingController {
     record CutAsked(
             @Nullable SheetAsked sheet, @Nullable List<@Nullable PieceAsked> pieces, @Nullable Double marginM) {}
 
-    /** By the names of the pieces. */
-    record CutFound(Map<String, Integer> perSheet, Map<String, Integer> sheets) {}
+    /**
+     * By the names of the pieces.
+     *
+     * @param pieces how they lie
+     */
+    record CutFound(Map<String, Integer> perSheet, Map<String, Integer> sheets, List<CutList.CutPiece> pieces) {}
 
     @PostMapping("/cut")
     CutFound cut(@RequestBody CutAsked asked) {
@@ -105,6 +109,6 @@ class RiggingController {
             perSheet.put(piece.name(), piece.perSheet());
             sheets.put(piece.name(), piece.sheets());
         });
-        return new CutFound(perSheet, sheets);
+        return new CutFound(perSheet, sheets, list.pieces());
     }
 }

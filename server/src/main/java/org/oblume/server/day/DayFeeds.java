@@ -186,7 +186,12 @@ public class DayFeeds {
                                 c.over(),
                                 c.steps().stream()
                                         .map(s -> new LoadStep(
-                                                s.from().minutes(), s.to().minutes(), s.amps(), s.shot(), s.inTakes()))
+                                                s.from().minutes(),
+                                                s.to().minutes(),
+                                                s.amps(),
+                                                c.isOver(s),
+                                                s.shot(),
+                                                s.inTakes()))
                                         .toList()))
                         .toList(),
                 load.sources().stream()

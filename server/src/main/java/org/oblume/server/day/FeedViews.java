@@ -56,8 +56,11 @@ public final class FeedViews {
 
     public record CircuitOfDay(String name, double breakerAmps, double limitAmps, boolean over, List<LoadStep> steps) {}
 
-    /** @param shot slate of the shot that is set up or taken, or null */
-    public record LoadStep(double from, double to, double amps, @Nullable String shot, boolean inTakes) {}
+    /**
+     * @param over whether that is more than the circuit's continuous limit
+     * @param shot slate of the shot that is set up or taken, or null
+     */
+    public record LoadStep(double from, double to, double amps, boolean over, @Nullable String shot, boolean inTakes) {}
 
     /** @param share of the rating of a generator, or null */
     public record SourceOfDay(String name, double peakKva, @Nullable Double at, @Nullable Double share) {}
