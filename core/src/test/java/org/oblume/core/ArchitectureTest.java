@@ -21,6 +21,7 @@ class ArchitectureTest {
                     "java.util..",
                     "java.time",
                     "java.math",
+                    "java.text",
                     "java.nio",
                     "java.nio.charset",
                     "org.jspecify.annotations",

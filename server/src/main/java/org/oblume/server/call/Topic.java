@@ -30,6 +30,8 @@ public enum Topic {
     OUTPUT,
     /** A crew's own fixtures. */
     KIT,
+    /** Units, counted stock, and pull lists. */
+    INVENTORY,
     /** Who works here. */
     TEAM,
     /** Copies of the record. */

@@ -31,6 +31,14 @@ class EarlierVersionEntity extends IdentifiedEntity {
     @Column(name = "shot_id")
     private @Nullable Long shotId;
 
+    @SuppressWarnings("UnusedVariable") // asked for by the repository
+    @Column(name = "unit_id")
+    private @Nullable Long unitId;
+
+    @SuppressWarnings("UnusedVariable") // asked for by the repository
+    @Column(name = "stock_id")
+    private @Nullable Long stockId;
+
     /** JSON. */
     private String was = "";
 
@@ -47,6 +55,8 @@ class EarlierVersionEntity extends IdentifiedEntity {
             case POWER_OF_SET -> this.setId = ofId;
             case DAY -> this.dayId = ofId;
             case PLAN_OF_SHOT -> this.shotId = ofId;
+            case UNIT -> this.unitId = ofId;
+            case COUNTED_STOCK -> this.stockId = ofId;
         }
         this.was = was;
         this.replacedAt = at;

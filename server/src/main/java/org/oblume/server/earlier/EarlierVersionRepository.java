@@ -11,4 +11,8 @@ interface EarlierVersionRepository extends JpaRepository<EarlierVersionEntity, L
     List<EarlierVersionEntity> findByDayIdOrderByIdDesc(long dayId, Limit most);
 
     List<EarlierVersionEntity> findByShotIdOrderByIdDesc(long shotId, Limit most);
+
+    List<EarlierVersionEntity> findByUnitIdOrderByIdDesc(long unitId, Limit most);
+
+    List<EarlierVersionEntity> findByStockIdOrderByIdDesc(long stockId, Limit most);
 }

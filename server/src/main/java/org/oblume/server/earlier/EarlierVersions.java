@@ -45,6 +45,8 @@ public class EarlierVersions {
                     case POWER_OF_SET -> versions.findBySetIdOrderByIdDesc(id, SHOWN);
                     case DAY -> versions.findByDayIdOrderByIdDesc(id, SHOWN);
                     case PLAN_OF_SHOT -> versions.findByShotIdOrderByIdDesc(id, SHOWN);
+                    case UNIT -> versions.findByUnitIdOrderByIdDesc(id, SHOWN);
+                    case COUNTED_STOCK -> versions.findByStockIdOrderByIdDesc(id, SHOWN);
                 };
         return found.stream()
                 .map(e -> new Earlier<>(json.read(e.was(), type), e.replacedAt(), e.replacedBy()))

@@ -4,5 +4,7 @@ package org.oblume.server.earlier;
 public enum Said {
     POWER_OF_SET,
     DAY,
-    PLAN_OF_SHOT
+    PLAN_OF_SHOT,
+    UNIT,
+    COUNTED_STOCK
 }
