@@ -55,3 +55,4 @@ alter table earlier_version add column unit_id bigint references kit_unit (id) o
 alter table earlier_version add column stock_id bigint references counted_stock (id) on delete cascade;
 create index earlier_version_unit on earlier_version (unit_id);
 create index earlier_version_stock on earlier_version (stock_id);
+alter table run_step add column hung varchar(200);

@@ -6,7 +6,7 @@ import java.util.List;
 
 /**
  * How flat pieces of one filter or cloth are had from what there is of it. Greedy, the largest piece first: a cloth of its very size, then
- * what is cut whole from a sheet or a roll, then the smallest cloth that covers it, then widths of a roll joined. Pieces of two sizes are
+ * what is cut whole from a sheet or a roll, then the smallest cloth that covers it and is no waste, then widths of a roll joined. Pieces of two sizes are
  * not cut from one sheet, as {@link CutList} has it (model).
  *
  * @param pieces one for each size
@@ -164,7 +164,7 @@ public record CutPlan(List<Cut> pieces, int sheets, double rollM, double leftOve
         }
 
         void coveringCloths(Asked asked) {
-            cloths.stream().filter(c -> c.of.size().covers(asked.size())).forEach(c -> take(c, asked));
+            cloths.stream().filter(c -> c.of.size().suits(asked.size())).forEach(c -> take(c, asked));
         }
 
         private void take(Left cloth, Asked asked) {

@@ -22,9 +22,11 @@ public record KitItem(Sort sort, String what, KitSize size) {
         BOND,
         /** Of one section, at least so long. */
         CABLE,
-        /** Of at least so many watt hours. */
+        /** Of about so many watt hours. */
         BATTERY
     }
+
+    private static final double LABEL = 0.1;
 
     static KitItem thing(String kind) {
         return new KitItem(Sort.THING, kind, KitSize.NONE);
@@ -48,7 +50,7 @@ public record KitItem(Sort sort, String what, KitSize size) {
         return (sort == Sort.THING && unit.what().equalsIgnoreCase(what))
                 || (sort == Sort.FLAT
                         && unit.what().equalsIgnoreCase(what)
-                        && unit.size().covers(size));
+                        && unit.size().suits(size));
     }
 
     boolean isOf(CountedStock counted) {
@@ -57,7 +59,7 @@ public record KitItem(Sort sort, String what, KitSize size) {
             case FLAT ->
                 counted.form() == StockForm.CLOTH
                         && counted.what().equalsIgnoreCase(what)
-                        && counted.size().covers(size);
+                        && counted.size().suits(size);
             case STAND -> counted.form() == StockForm.STAND;
             case SANDBAG -> counted.form() == StockForm.SANDBAG;
             case BOND -> counted.form() == StockForm.BOND;
@@ -66,8 +68,13 @@ public record KitItem(Sort sort, String what, KitSize size) {
                         && atLeast(counted.size().areaMm2(), size.areaMm2())
                         && atLeast(counted.size().lengthM(), size.lengthM());
             case BATTERY ->
-                counted.form() == StockForm.BATTERY && atLeast(counted.size().wattHours(), size.wattHours());
+                counted.form() == StockForm.BATTERY && isAbout(counted.size().wattHours(), size.wattHours());
         };
+    }
+
+    /** Labels differ a little, mounts by more: what holds much more or less is of another kind. */
+    private static boolean isAbout(@Nullable Double there, @Nullable Double wanted) {
+        return wanted != null && there != null && Math.abs(there - wanted) <= LABEL * wanted;
     }
 
     private static boolean atLeast(@Nullable Double there, @Nullable Double wanted) {

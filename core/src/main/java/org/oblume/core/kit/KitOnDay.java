@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * What is needed on a day beside what is there then.
  *
  * @param lines one for each need, in their order
- * @param free units that are there and that nothing needs: no shot names them, and others of their kind are enough
+ * @param free units that are there and that no shot names, where others of their kind are enough; what takes the place of an absent one counts as free
  * @param cuts how the flat pieces of each filter and cloth are had, by its name
  */
 public record KitOnDay(List<KitLine> lines, List<KitUnit> free, Map<String, CutPlan> cuts) {
@@ -181,7 +181,7 @@ public record KitOnDay(List<KitLine> lines, List<KitUnit> free, Map<String, CutP
                     .filter(l -> l.need.item().sort() == KitItem.Sort.THING)
                     .forEach(l -> spare.put(
                             name(l.need.item().what()),
-                            l.there - Math.max(l.need.count(), l.need.units().size() - l.absent.size())));
+                            l.there - Math.max(l.need.count(), l.need.units().size()) + l.absent.size()));
             int unneeded = there.size();
             List<KitUnit> free = new ArrayList<>();
             for (KitUnit unit : there) {

@@ -28,6 +28,8 @@ public record KitSize(
     private static final double THICKEST_MM2 = 240;
     private static final double MOST_WH = 100_000;
     private static final double HEM_M = 0.05;
+    /** How many times its area a cloth may be for a piece. */
+    private static final double MOST_WASTE = 4;
 
     public KitSize {
         if (widthM != null) {
@@ -55,6 +57,11 @@ public record KitSize(
     /** Whether it is flat and covers another, either way round. */
     public boolean covers(KitSize other) {
         return fits(other, 0);
+    }
+
+    /** Whether it covers another and is no waste for it: at most twice as wide and as high, or about that. */
+    public boolean suits(KitSize other) {
+        return covers(other) && areaM2() <= MOST_WASTE * other.areaM2();
     }
 
     /** Whether both are flat and of one size, either way round, as near as hems are. */

@@ -5,6 +5,7 @@ import org.oblume.core.carry.RecordedState;
 import org.oblume.core.plot.Height;
 import org.oblume.core.plot.Lamp;
 import org.oblume.core.plot.Mount;
+import org.oblume.core.plot.Piece;
 import org.oblume.core.plot.Place;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
@@ -60,7 +61,7 @@ public final class StandBags {
                 0,
                 StandInWind.DEFAULT_FOOT_RADIUS_M,
                 state.value(placement.key(), Height.class).orElseThrow().heightM(),
-                placement.piece().widthM() * placement.piece().tallM(),
+                placement.piece().widthM() * tallM(placement.piece()),
                 placement.kind().isLight() ? StandInWind.Shape.HEAD : StandInWind.Shape.CLOTH);
         return StandInWind.of(
                         standing,
@@ -68,5 +69,10 @@ public final class StandBags {
                         StandInWind.DEFAULT_BAG_KG,
                         StandInWind.DEFAULT_FACTOR)
                 .bags();
+    }
+
+    private static double tallM(Piece piece) {
+        Lamp lamp = piece.lamp();
+        return lamp == null || lamp.round() ? piece.tallM() : lamp.emitterHeightM();
     }
 }

@@ -47,6 +47,12 @@ class CutPlanTest {
     }
 
     @Test
+    void nobodyHangsALargeClothForAClip() {
+        assertThat(plan(0.3, 0.3, 1, cloth(2.4, 2.4, 3)).pieces().get(0).missing())
+                .isOne();
+    }
+
+    @Test
     void whatIsWiderThanTheRollIsJoinedAndSaidSo() {
         Cut cut = plan(2.4, 2.4, 1, roll(10)).pieces().get(0);
         assertThat(cut.joined()).isOne();
@@ -66,7 +72,7 @@ class CutPlanTest {
                         .get(0)
                         .fromRoll())
                 .isOne();
-        assertThat(plan(2.4, 1.2, 1, roll(0.5), cloth(3.6, 3.6, 1), cloth(2.4, 2.4, 1))
+        assertThat(plan(2.4, 1.2, 1, roll(0.5), cloth(6, 6, 1), cloth(2.4, 2.4, 1))
                         .pieces()
                         .get(0)
                         .cloths())

@@ -129,6 +129,28 @@ class KitOnDayTest {
     }
 
     @Test
+    void anotherOfItsKindIsFreeToTakeTheAbsentOnesPlace() {
+        KitUnit out = unit("Heron 2", new UnitSpan(UnitSpan.State.OUT, DAY_4, null, null));
+        List<DayNeed> need = DayNeed.of(List.of(shot("4A", 900, 960, needed(SPOT, "Heron 2", "Key"))));
+        KitOnDay kit = KitOnDay.of(need, List.of(out, unit("Heron 1")), List.of(), DAY_4);
+        assertThat(kit.free()).extracting(KitUnit::name).containsExactly("Heron 1");
+        assertThat(kit.lines().get(0).missing()).isZero();
+    }
+
+    @Test
+    void aBatteryOfAnotherKindIsNoHelp() {
+        List<DayNeed> need = DayNeed.of(List.of(shot("4A", 0, 10, needed(KitItem.battery(75), null, "Tube"))));
+        List<CountedStock> large =
+                List.of(counted("Battery", StockForm.BATTERY, new KitSize(null, null, null, 150.0), 4));
+        List<CountedStock> like =
+                List.of(counted("Battery", StockForm.BATTERY, new KitSize(null, null, null, 78.0), 4));
+        assertThat(KitOnDay.of(need, List.of(), large, DAY_4).lines().get(0).missing())
+                .isOne();
+        assertThat(KitOnDay.of(need, List.of(), like, DAY_4).lines().get(0).missing())
+                .isZero();
+    }
+
+    @Test
     void aLongCableIsKeptForTheLongRun() {
         KitItem run20 = new KitItem(KitItem.Sort.CABLE, "Cable", new KitSize(null, 20.0, 2.5, null));
         KitItem run8 = new KitItem(KitItem.Sort.CABLE, "Cable", new KitSize(null, 8.0, 2.5, null));

@@ -41,12 +41,14 @@ class PaperController {
     private final Papers papers;
     private final ProofPapers proof;
     private final DayPapers days;
+    private final KitPapers kit;
     private final Clock clock;
     private final KnownHosts hosts;
 
-    PaperController(Papers papers, ProofPapers proof, DayPapers days, Clock clock, KnownHosts hosts) {
+    PaperController(Papers papers, ProofPapers proof, DayPapers days, KitPapers kit, Clock clock, KnownHosts hosts) {
         this.hosts = hosts;
         this.days = days;
+        this.kit = kit;
         this.papers = papers;
         this.proof = proof;
         this.clock = clock;
@@ -151,6 +153,37 @@ class PaperController {
             @RequestParam(defaultValue = "metric") String units,
             Principal person) {
         return answer(days.day(productionId, number, reader(units)), kind, person);
+    }
+
+    /** What is cut for a day, of what. */
+    @GetMapping(path = "/productions/{productionId}/days/{number}/paper/cut.{kind}", produces = MediaType.ALL_VALUE)
+    ResponseEntity<byte[]> cutList(
+            @PathVariable long productionId,
+            @PathVariable int number,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
+        return answer(kit.cut(productionId, number, reader(units)), kind, person);
+    }
+
+    @GetMapping(path = "/pull-lists/{id}/paper/pull.{kind}", produces = MediaType.ALL_VALUE)
+    ResponseEntity<byte[]> pullSheet(
+            @PathVariable long id,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
+        return answer(kit.pull(id, reader(units)), kind, person);
+    }
+
+    /** Labels with codes for the units of a kit, or for some of them. */
+    @GetMapping(path = "/productions/{productionId}/kit/paper/labels.{kind}", produces = MediaType.ALL_VALUE)
+    ResponseEntity<byte[]> labels(
+            @PathVariable long productionId,
+            @PathVariable String kind,
+            @RequestParam(defaultValue = "") List<String> tags,
+            @RequestParam(defaultValue = "metric") String units,
+            Principal person) {
+        return answer(kit.labels(productionId, tags, reader(units)), kind, person);
     }
 
     private static int checked(int scale) {

@@ -44,6 +44,11 @@ final class PdfSheet {
     private static final int HALVINGS = 40;
     private static final double SCALE_BAR = 26;
     private static final double MOST_PICTURE = 420;
+    private static final int LABELS_ACROSS = 3;
+    private static final double LABEL_HEIGHT = 84;
+    /** A side of a label's code, with the light margin that scanners ask for around it. */
+    private static final double LABEL_CODE = 62;
+
     private final Sheet sheet;
     private final PDDocument document = new PDDocument();
     private final Type type = new Type(document);
@@ -122,7 +127,7 @@ final class PdfSheet {
                 y += 13;
             }
             if (sheet.link() != null) {
-                code(sheet.link(), new At(paper.getWidth() - MARGIN - QR, MARGIN - 6));
+                code(sheet.link(), new At(paper.getWidth() - MARGIN - QR, MARGIN - 6), QR);
             }
             down = coded ? MARGIN + HEAD : Math.max(MARGIN + HEAD_WITHOUT_CODE, y);
         } else {
@@ -131,9 +136,9 @@ final class PdfSheet {
         }
     }
 
-    private void code(String link, At corner) {
+    private void code(String link, At corner, double side) {
         BitMatrix modules = QrCode.modules(link);
-        double dot = QR / modules.getWidth();
+        double dot = side / modules.getWidth();
         for (QrCode.Run run : QrCode.runs(modules)) {
             At from = corner.plus(run.x() * dot, run.y() * dot);
             double length = (run.end() - run.x()) * dot;
@@ -167,6 +172,8 @@ final class PdfSheet {
             room(print.heightPt());
             print.draw(document, streams.get(streams.size() - 1), pen(), new At(MARGIN, down), paper.getHeight());
             down += print.heightPt();
+        } else if (part instanceof Sheet.Labels labels) {
+            labels(labels.labels());
         } else if (part instanceof Sheet.Signing signature) {
             sign(signature);
         }
@@ -332,6 +339,46 @@ final class PdfSheet {
         down += plan.drawing().heightPt(scale) + 6;
         PlanDrawing.scaleBar(pen(), new At(MARGIN, down), scale);
         down += SCALE_BAR;
+    }
+
+    /** Row by row, each in a thin frame to cut along. */
+    private void labels(List<Sheet.Label> labels) {
+        double wide = width() / LABELS_ACROSS;
+        for (int i = 0; i < labels.size(); i++) {
+            int column = i % LABELS_ACROSS;
+            if (column == 0) {
+                down += i == 0 ? 0 : LABEL_HEIGHT;
+                room(LABEL_HEIGHT);
+            }
+            label(labels.get(i), new At(MARGIN + column * wide, down), wide);
+        }
+        down += labels.isEmpty() ? 0 : LABEL_HEIGHT;
+    }
+
+    private void label(Sheet.Label label, At corner, double wide) {
+        At right = corner.plus(wide, 0);
+        pen().shape(
+                        List.of(corner, right, right.plus(0, LABEL_HEIGHT), corner.plus(0, LABEL_HEIGHT)),
+                        true,
+                        Stroke.HAIR,
+                        1.0);
+        double quiet = (LABEL_HEIGHT - LABEL_CODE) / 2;
+        code(label.link(), corner.plus(quiet, quiet), LABEL_CODE);
+        double x = 2 * quiet + LABEL_CODE;
+        double room = wide - x - CELL;
+        double y = quiet;
+        for (String line : wrapped(label.name(), room, Face.BOLD, 12)) {
+            y += 13;
+            pen().text(corner.plus(x, y), line, Face.BOLD, 12);
+        }
+        for (String line : wrapped(label.tag(), room, Face.FIGURES, SIZE)) {
+            y += LEADING;
+            pen().text(corner.plus(x, y), line, Face.FIGURES, SIZE);
+        }
+        for (String line : wrapped(label.what(), room, Face.TEXT, 7)) {
+            y += 8.5;
+            pen().text(corner.plus(x, y), line, Face.TEXT, 7);
+        }
     }
 
     private void sign(Sheet.Signing signature) {

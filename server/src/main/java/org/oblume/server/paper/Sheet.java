@@ -13,7 +13,7 @@ import org.oblume.server.light.FrameService;
 record Sheet(String title, String subtitle, @Nullable String link, boolean landscape, List<Part> parts) {
 
     /** A part of a sheet. */
-    sealed interface Part permits Say, Table, Steps, Plan, Picture, Signing {}
+    sealed interface Part permits Say, Table, Steps, Plan, Picture, Labels, Signing {}
 
     /** A paragraph. */
     record Say(String text, boolean strong) implements Part {}
@@ -41,6 +41,15 @@ record Sheet(String title, String subtitle, @Nullable String link, boolean lands
 
     /** What the camera sees, in grey, with lines of equal exposure. */
     record Picture(FrameService.Pictured pictured) implements Part {}
+
+    /** To be cut out and stuck on. */
+    record Labels(List<Label> labels) implements Part {}
+
+    /**
+     * @param link that its code leads to
+     * @param what the kind of thing, in words
+     */
+    record Label(String link, String name, String tag, String what) {}
 
     /** Room for a signature, or who signed. */
     record Signing(String said) implements Part {}

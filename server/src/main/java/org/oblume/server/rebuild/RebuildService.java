@@ -311,6 +311,14 @@ public class RebuildService {
                 .ifPresent(s -> steps.save(s.ticked(false)));
     }
 
+    /** Keeps what somebody named that hangs there and is as recorded. */
+    public void hung(long runId, String placement, String named, String author) {
+        BuiltRun run = open(runId);
+        requireOnSet(run, placement);
+        steps.save(
+                step(runId, run.record().placementId(placement)).hanging(named).by(author, clock.instant()));
+    }
+
     /**
      * Keeps what is not as recorded about a thing, or that it is as recorded after all.
      *

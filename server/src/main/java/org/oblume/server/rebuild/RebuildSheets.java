@@ -214,6 +214,7 @@ public class RebuildSheets {
                 step.cautions().stream().map(Caution::sentence).toList(),
                 done,
                 otherwise,
+                kept == null ? null : kept.hung(),
                 kept == null ? 0 : kept.version());
     }
 

@@ -46,6 +46,7 @@ public record RebuildView(
      * @param cautions sentences
      * @param done who ticked it, or null
      * @param instead what is not as recorded, or null
+     * @param hung what was named or scanned there and found to be as recorded, or null
      * @param version for If-Match; 0 while nothing is kept of it
      */
     public record Step(
@@ -54,6 +55,7 @@ public record RebuildView(
             List<String> cautions,
             @Nullable Done done,
             @Nullable DeviationView instead,
+            @Nullable String hung,
             long version) {}
 
     /** @param changedSince whether something this step rests on was changed after it was ticked */

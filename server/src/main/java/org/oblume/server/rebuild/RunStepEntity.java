@@ -33,6 +33,9 @@ class RunStepEntity extends IdentifiedEntity {
     private @Nullable String values;
 
     private @Nullable String why;
+    /** What somebody named that is hung there, found to be as recorded. */
+    private @Nullable String hung;
+
     private String author = "";
 
     @Column(name = "ticked_at")
@@ -87,6 +90,16 @@ class RunStepEntity extends IdentifiedEntity {
     @Nullable
     String values() {
         return values;
+    }
+
+    @Nullable
+    String hung() {
+        return hung;
+    }
+
+    RunStepEntity hanging(String named) {
+        hung = named;
+        return this;
     }
 
     @Nullable

@@ -1,22 +1,16 @@
-package org.oblume.server.light;
+package org.oblume.server.truck;
 
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.SceneRecord;
 import org.oblume.core.moves.ChangePhrases;
-import org.oblume.core.photometry.Calibration;
 import org.oblume.core.plot.Attribute;
 import org.oblume.core.plot.AttributeValue;
-import org.oblume.core.plot.Piece;
-import org.oblume.core.plot.Placement;
 import org.oblume.core.rebuild.Substitute;
-import org.oblume.core.rebuild.Substitutes;
 import org.oblume.core.units.Phrase;
 import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
-import org.oblume.server.kit.Kit;
-import org.oblume.server.kit.KitService;
-import org.oblume.server.metering.LightCalibrations;
 import org.oblume.server.rebuild.BuiltRun;
 import org.oblume.server.rebuild.RebuildService;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,18 +26,20 @@ import org.springframework.web.bind.annotation.RestController;
 class SubstituteController {
 
     private final RebuildService rebuild;
-    private final LightCalibrations calibrations;
-    private final KitService kit;
+    private final StandIns standIns;
 
-    SubstituteController(RebuildService rebuild, LightCalibrations calibrations, KitService kit) {
+    SubstituteController(RebuildService rebuild, StandIns standIns) {
         this.rebuild = rebuild;
-        this.calibrations = calibrations;
-        this.kit = kit;
+        this.standIns = standIns;
     }
 
-    /** @param settings what to dial and hang, in words */
+    /**
+     * @param unit the crew's name of the free one, or null
+     * @param settings what to dial and hang, in words
+     */
     record Standin(
             String kind,
+            @Nullable String unit,
             List<Setting> settings,
             double stops,
             double mired,
@@ -67,32 +63,27 @@ class SubstituteController {
             @RequestParam boolean unit,
             @RequestParam(defaultValue = "") List<String> missing) {
         BuiltRun run = rebuild.asRecorded(runId, placement);
-        Placement light = run.built().scene().placement(placement);
-        List<Piece> units = unit
-                ? kit.fixtures().stream()
-                        .filter(f -> f.kind().isLight())
-                        .map(Kit.Fixture::piece)
-                        .filter(p -> !p.what().equals(light.piece().what()))
-                        .toList()
-                : List.of(light.piece());
-        Calibration found = calibrations.of(run.record()).getOrDefault(placement, Calibration.NONE);
-        return new Standins(
-                Substitutes.of(run.built(), placement, found, Set.copyOf(missing), units, kit.stock()).stream()
-                        .map(s -> standin(run.built().scene(), s))
-                        .toList());
+        return new Standins(standIns.of(run, placement, unit, Set.copyOf(missing)).stream()
+                .map(s -> standin(run.built().scene(), s))
+                .toList());
     }
 
     private static Standin standin(SceneRecord scene, Substitute found) {
         return new Standin(
                 found.piece().what(),
-                found.values().stream()
-                        .map(v -> new Setting(Attribute.of(v), Attribute.of(v).label(), v, ChangePhrases.say(scene, v)))
-                        .toList(),
+                found.piece().unit(),
+                settings(scene, found.values()),
                 found.stops(),
                 found.mired(),
                 found.duv(),
                 found.softness(),
                 found.reaches(),
                 found.givenUp());
+    }
+
+    static List<Setting> settings(SceneRecord scene, List<AttributeValue> values) {
+        return values.stream()
+                .map(v -> new Setting(Attribute.of(v), Attribute.of(v).label(), v, ChangePhrases.say(scene, v)))
+                .toList();
     }
 }
