@@ -8,7 +8,6 @@ import org.oblume.core.kit.KitItem;
 import org.oblume.core.kit.KitOnDay.AbsentUnit;
 import org.oblume.core.units.Phrase;
 import org.oblume.server.inventory.InventoryViews.UnitView;
-import org.oblume.server.metering.MeterView.UnitPath;
 
 /** What crosses the wire of what is needed of the kit. */
 public final class TruckViews {
@@ -116,6 +115,19 @@ public final class TruckViews {
     public record LevelHours(double percent, double hours) {}
 
     /**
+     * A colour that was dialled and measured.
+     *
+     * @param mired that was dialled
+     * @param offMired measured less dialled: + is warmer
+     * @param offDuv + is greener
+     */
+    public record DialledPoint(
+            double mired, double offMired, double offDuv, double dialledKelvin, double measuredKelvin) {}
+
+    /** What a unit measured through one path: bare, or with what hung before it. */
+    public record DialledPath(String path, List<DialledPoint> points) {}
+
+    /**
      * One unit.
      *
      * @param paths what it measured when it was dialled
@@ -125,7 +137,7 @@ public final class TruckViews {
      */
     public record UnitPage(
             UnitView unit,
-            List<UnitPath> paths,
+            List<DialledPath> paths,
             List<SoloOfUnit> solos,
             @Nullable String drift,
             List<LevelHours> hours,

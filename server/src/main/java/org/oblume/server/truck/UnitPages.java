@@ -10,15 +10,19 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.oblume.core.carry.ShotStage;
 import org.oblume.core.metering.OutputDrift;
+import org.oblume.core.units.Kelvin;
 import org.oblume.server.day.DayUse;
 import org.oblume.server.day.DayUse.Standing;
 import org.oblume.server.inventory.InventoryService;
 import org.oblume.server.inventory.InventoryViews.UnitUse;
 import org.oblume.server.inventory.InventoryViews.UnitView;
+import org.oblume.server.metering.MeterView.MeasuredDial;
 import org.oblume.server.metering.SoloReadings;
 import org.oblume.server.note.NoteService;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.truck.TruckViews.DialledPath;
+import org.oblume.server.truck.TruckViews.DialledPoint;
 import org.oblume.server.truck.TruckViews.LevelHours;
 import org.oblume.server.truck.TruckViews.NoteOfUnit;
 import org.oblume.server.truck.TruckViews.SoloOfUnit;
@@ -56,6 +60,12 @@ class UnitPages {
                 unit,
                 solos.curves(productionId).stream()
                         .filter(p -> p.unit().equalsIgnoreCase(unit.unit().name()))
+                        .map(p -> new DialledPath(
+                                p.path(),
+                                p.points().stream()
+                                        .map(UnitPages::point)
+                                        .sorted(Comparator.comparingDouble(DialledPoint::mired))
+                                        .toList()))
                         .toList(),
                 alone,
                 OutputDrift.of(alone.stream()
@@ -65,6 +75,16 @@ class UnitPages {
                         .orElse(null),
                 hours(productionId, unit),
                 notes(unit));
+    }
+
+    private static DialledPoint point(MeasuredDial dial) {
+        double mired = Kelvin.of(dial.dialledKelvin()).mired().value();
+        return new DialledPoint(
+                mired,
+                Kelvin.of(dial.measuredKelvin()).mired().value() - mired,
+                dial.measuredDuv() - dial.dialledDuv(),
+                dial.dialledKelvin(),
+                dial.measuredKelvin());
     }
 
     private List<SoloOfUnit> alone(UnitView unit) {
