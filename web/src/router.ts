@@ -11,6 +11,7 @@ const views = {
   DrillView: () => import('./views/DrillView.vue'),
   FrameView: () => import('./views/FrameView.vue'),
   JoinView: () => import('./views/JoinView.vue'),
+  KitView: () => import('./views/KitView.vue'),
   LightView: () => import('./views/LightView.vue'),
   LogView: () => import('./views/LogView.vue'),
   MatchView: () => import('./views/MatchView.vue'),
@@ -18,6 +19,7 @@ const views = {
   MovesView: () => import('./views/MovesView.vue'),
   PatchView: () => import('./views/PatchView.vue'),
   PlotView: () => import('./views/PlotView.vue'),
+  PullView: () => import('./views/PullView.vue'),
   RebuildView: () => import('./views/RebuildView.vue'),
   RecallView: () => import('./views/RecallView.vue'),
   PowerView: () => import('./views/PowerView.vue'),
@@ -25,6 +27,7 @@ const views = {
   StockView: () => import('./views/StockView.vue'),
   SurveyView: () => import('./views/SurveyView.vue'),
   SetView: () => import('./views/SetView.vue'),
+  TagView: () => import('./views/TagView.vue'),
   VerdictView: () => import('./views/VerdictView.vue'),
   WalkView: () => import('./views/WalkView.vue'),
 }
@@ -45,6 +48,23 @@ export const router = createRouter({
       component: views.DayView,
       props: (r) => ({ productionId: Number(r.params.production), number: Number(r.params.number) }),
     },
+    {
+      path: '/productions/:production(\\d+)/kit/:part(units|flat|grip|lists)?',
+      name: 'kit',
+      component: views.KitView,
+      props: (r) => ({
+        productionId: Number(r.params.production),
+        part: String(r.params.part || 'all'),
+        unitId: Number(r.query.unit) || undefined,
+      }),
+    },
+    {
+      path: '/pull-lists/:list(\\d+)',
+      name: 'pull',
+      component: views.PullView,
+      props: (r) => ({ listId: Number(r.params.list) }),
+    },
+    { path: '/u/:tag', name: 'tag', component: views.TagView, props: true },
     {
       path: '/shots/:id(\\d+)/plot',
       name: 'plot',

@@ -8,6 +8,7 @@ import type {
   NewPlacement,
   Note,
   PlotEdit,
+  PullList,
   Reason,
   Rebuild,
   StillHead,
@@ -59,6 +60,8 @@ interface Edits {
   still: { shotId: number; still: StillKind; text?: string; run?: number }
   /** All that is tapped in a photograph, made on a version of it. */
   photoTaps: { shotId: number; photoId: number; revision: number; body: SurveyTaps }
+  /** How many of a line of a pull list went out and came back, made on a version of it. */
+  pullCount: { listId: number; lineId: number; revision: number; out: number; back: number }
 }
 type Kind = keyof Edits
 
@@ -81,6 +84,7 @@ interface Answers {
   photo: Note
   still: StillHead
   photoTaps: Survey
+  pullCount: PullList
 }
 
 export type AnswerTo<K extends Kind> = Answers[K]
@@ -189,6 +193,14 @@ const CALLS: { [P in Kind]: (intent: Intent<P>, way: Way) => Promise<Answers[P]>
         body,
       }),
     ),
+  pullCount: ({ listId, lineId, revision, out, back }, way) =>
+    answer(
+      api.PUT('/api/pull-lists/{id}/lines/{line}', {
+        ...way,
+        params: { path: { id: listId, line: lineId }, header: onVersion(revision) },
+        body: { out, back },
+      }),
+    ),
 }
 
 /**
@@ -210,6 +222,7 @@ export function deliver<K extends Kind>(
 /** Whether a later edit says all that an earlier one of the same value did. */
 export function replaces(later: Intent, earlier: Intent): boolean {
   if (later.kind === 'photoTaps') return earlier.kind === 'photoTaps' && later.photoId === earlier.photoId
+  if (later.kind === 'pullCount') return earlier.kind === 'pullCount' && later.lineId === earlier.lineId
   return (
     later.kind === 'value' &&
     earlier.kind === 'value' &&

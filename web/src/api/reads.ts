@@ -22,6 +22,9 @@ interface OfDay {
   productionId: number
   number: number
 }
+interface OfProduction {
+  productionId: number
+}
 interface OfScene {
   sceneId: number
 }
@@ -37,6 +40,9 @@ interface OfState {
 }
 
 const blob = (call: Parameters<typeof answer>[0]) => answer(call) as Promise<unknown> as Promise<Blob>
+
+/** What changes what is wanted of the kit, and what there is of it. */
+const WANTED = ['INVENTORY', 'RECORD', 'BOOK', 'DAYS', 'SET', 'KIT'] as const
 
 const JUDGED = ['RECORD', 'BOOK', 'SET', 'READINGS', 'RUNS', 'MATCH'] as const
 
@@ -72,6 +78,39 @@ export const READS = {
   ),
   power: read(['RECORD', 'BOOK', 'SET'], ({ shotId, lower }: OfShot & { lower: number }, way) =>
     answer(api.GET('/api/shots/{shotId}/power', { ...way, params: { path: { shotId }, query: { lower } } })),
+  ),
+  inventory: read(['INVENTORY', 'RECORD', 'BOOK'], (path: OfProduction, way) =>
+    answer(api.GET('/api/productions/{productionId}/kit', { ...way, params: { path } })),
+  ),
+  kitAhead: read(WANTED, (path: OfProduction, way) =>
+    answer(api.GET('/api/productions/{productionId}/kit/ahead', { ...way, params: { path } })),
+  ),
+  kitUnit: read([...WANTED, 'READINGS', 'NOTES'], (path: OfProduction & { id: number }, way) =>
+    answer(api.GET('/api/productions/{productionId}/kit/units/{id}', { ...way, params: { path } })),
+  ),
+  unitEarlier: read(['INVENTORY'], (path: OfProduction & { id: number }, way) =>
+    answer(api.GET('/api/productions/{productionId}/kit/units/{id}/earlier', { ...way, params: { path } })),
+  ),
+  countedEarlier: read(['INVENTORY'], (path: OfProduction & { id: number }, way) =>
+    answer(api.GET('/api/productions/{productionId}/kit/counted/{id}/earlier', { ...way, params: { path } })),
+  ),
+  dayKit: read(WANTED, (path: OfDay, way) =>
+    answer(api.GET('/api/productions/{productionId}/days/{number}/kit', { ...way, params: { path } })),
+  ),
+  dayStandIns: read([...WANTED, 'READINGS'], (path: OfDay, way) =>
+    answer(api.GET('/api/productions/{productionId}/days/{number}/kit/stand-ins', { ...way, params: { path } })),
+  ),
+  shotKit: read(WANTED, (path: OfShot, way) =>
+    answer(api.GET('/api/shots/{shotId}/kit', { ...way, params: { path } })),
+  ),
+  pullLists: read(['INVENTORY'], (path: OfProduction, way) =>
+    answer(api.GET('/api/productions/{productionId}/pull-lists', { ...way, params: { path } })),
+  ),
+  pullList: read(WANTED, (path: { id: number }, way) =>
+    answer(api.GET('/api/pull-lists/{id}', { ...way, params: { path } })),
+  ),
+  scanned: read(['INVENTORY', 'RECORD', 'BOOK'], (path: { tag: string }, way) =>
+    answer(api.GET('/api/units/{tag}', { ...way, params: { path } })),
   ),
   archive: read(['ARCHIVE'], (_: object, way) => answer(api.GET('/api/archive', { ...way, ...ONLY_NOW }))),
   board: read(['RECORD', 'BOOK', 'LOOKS', 'SET'], ({ sceneId }: OfScene, way) =>

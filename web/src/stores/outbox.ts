@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { answeredOf, ApiError, conflictOf, device, epochNow, sentence, whenRestored } from '@/api/client'
 import { hasPicture, deliver, replaces, type AnswerTo, type Intent, type MadeOn } from '@/api/intents'
 import { outdateAll } from '@/api/reads'
-import { revisionOf, value, type ConflictingValue, type PlotEdit, type Survey } from '@/api/types'
+import { revisionOf, value, type ConflictingValue, type PlotEdit, type PullList, type Survey } from '@/api/types'
 import {
   acknowledgedOf,
   dropPicture,
@@ -242,6 +242,7 @@ export const useOutbox = defineStore('outbox', () => {
       await remove(item.idempotencyKey)
       if (item.intent.kind === 'value') await carryOn(item.intent, answer as PlotEdit)
       else if (item.intent.kind === 'photoTaps') await carryTapsOn(item.intent, answer as Survey)
+      else if (item.intent.kind === 'pullCount') await carryCountOn(item.intent, answer as PullList)
     } catch (failure) {
       if (failure instanceof ApiError && failure.unanswered) {
         if (failure.status) flushIn(failure.retryAfterS)
@@ -269,6 +270,13 @@ export const useOutbox = defineStore('outbox', () => {
     const next = unsent.value.find((w) => replaces(w.intent, intent))
     if (version === undefined || !next) return
     await put({ ...next, intent: { ...(next.intent as Intent<'photoTaps'>), revision: version } })
+  }
+
+  async function carryCountOn(intent: Intent<'pullCount'>, { lines }: PullList) {
+    const version = lines.find((l) => l.id === intent.lineId)?.version
+    const next = unsent.value.find((w) => replaces(w.intent, intent))
+    if (version === undefined || !next) return
+    await put({ ...next, intent: { ...(next.intent as Intent<'pullCount'>), revision: version } })
   }
 
   /** Discards one: theirs holds, or nothing does. */

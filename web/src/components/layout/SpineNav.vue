@@ -131,6 +131,13 @@ useShortcuts((event) => {
         active-class="!text-ink font-semibold"
         >Day</RouterLink
       >
+      <RouterLink
+        v-if="production"
+        :to="{ name: 'kit', params: { production: production.production.id } }"
+        class="foot-button"
+        active-class="!text-ink font-semibold"
+        >Kit</RouterLink
+      >
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
       <RouterLink :to="{ name: 'stock' }" class="foot-button" active-class="!text-ink font-semibold">Stock</RouterLink>
       <button class="foot-button" title="Who works here" @click="emit('team')">

@@ -66,12 +66,19 @@ public record CountedStock(String what, StockForm form, KitSize size, int count,
         return figure;
     }
 
-    /** What it is told apart by: {@code half cto, roll, 1.22 × 4.2 m}. */
+    /** What is said of it beside its name: {@code roll, 1.22 × 4.2 m}; empty when the name says all. */
+    public Phrase detail() {
+        String word = what.equalsIgnoreCase(form.word()) || form == StockForm.PIECE ? "" : form.word();
+        if (size.equals(KitSize.NONE)) {
+            return Phrase.of(word);
+        }
+        return word.isEmpty() ? size.phrase() : Phrase.format("%s, %s", word, size.phrase());
+    }
+
+    /** What it is told apart by: {@code Half CTO, roll, 1.22 × 4.2 m}. */
     public Phrase phrase() {
-        String called = what.equalsIgnoreCase(form.word()) || form == StockForm.PIECE
-                ? what
-                : "%s, %s".formatted(what, form.word());
-        return size.equals(KitSize.NONE) ? Phrase.of(called) : Phrase.format("%s, %s", called, size.phrase());
+        Phrase detail = detail();
+        return detail.metric().isEmpty() ? Phrase.of(what) : Phrase.format("%s, %s", what, detail);
     }
 
     /** Whether another row is of the very same. */

@@ -151,7 +151,7 @@ public class InventoryService {
 
     private CountedView view(CountedStockEntity row) {
         CountedStock item = item(row);
-        return new CountedView(row.id(), row.version(), item, item.phrase());
+        return new CountedView(row.id(), row.version(), item, item.detail());
     }
 
     /** One unit with where it is used. */

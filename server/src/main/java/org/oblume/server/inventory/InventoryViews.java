@@ -41,7 +41,8 @@ public final class InventoryViews {
             @Nullable UnitUse standsIn,
             List<UnitUse> uses) {}
 
-    public record CountedView(long id, long version, CountedStock item, Phrase phrase) {}
+    /** @param detail what is said of it beside its name, which may be nothing */
+    public record CountedView(long id, long version, CountedStock item, Phrase detail) {}
 
     /** A unit that shots name and the kit does not know. */
     public record NamedUnit(String name, String what, List<String> shots) {}

@@ -222,17 +222,17 @@ public class TruckService {
                     .of(wanting.shot, wanting.needed.key(), unit, unit ? Set.of() : Set.of(item.what()), free)
                     .stream()
                     .limit(MOST_STAND_INS)
-                    .map(TruckService::say)
+                    .map(s -> say(s, unit))
                     .toList();
         } catch (Refusal nothingToReach) {
             return List.of();
         }
     }
 
-    private static String say(Substitute found) {
+    private static String say(Substitute found, boolean unit) {
         return "%s: %s"
                 .formatted(
-                        found.piece().called(),
+                        unit ? found.piece().called() : "without it, set anew",
                         found.givenUp().isEmpty() ? "reaches the same light" : String.join(", ", found.givenUp()));
     }
 

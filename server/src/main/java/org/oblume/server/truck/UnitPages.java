@@ -78,10 +78,10 @@ class UnitPages {
     }
 
     private static DialledPoint point(MeasuredDial dial) {
-        double mired = Kelvin.of(dial.dialledKelvin()).mired().value();
+        double mired = Kelvin.of(dial.dialledKelvin()).mired();
         return new DialledPoint(
                 mired,
-                Kelvin.of(dial.measuredKelvin()).mired().value() - mired,
+                Kelvin.of(dial.measuredKelvin()).mired() - mired,
                 dial.measuredDuv() - dial.dialledDuv(),
                 dial.dialledKelvin(),
                 dial.measuredKelvin());
