@@ -103,6 +103,9 @@ export const READS = {
   shotKit: read(WANTED, (path: OfShot, way) =>
     answer(api.GET('/api/shots/{shotId}/kit', { ...way, params: { path } })),
   ),
+  freeUnits: read(WANTED, (path: OfShot, way) =>
+    answer(api.GET('/api/shots/{shotId}/kit/free', { ...way, params: { path } })),
+  ),
   pullLists: read(['INVENTORY'], (path: OfProduction, way) =>
     answer(api.GET('/api/productions/{productionId}/pull-lists', { ...way, params: { path } })),
   ),

@@ -10,6 +10,10 @@ export function clock(minutes: number): string {
   return `${two(Math.floor(whole / HOUR) % 24)}:${two(whole % HOUR)}`
 }
 
+/** `19 Nov`, of a date as the server writes it. */
+export const dayOf = (date: string): string =>
+  new Date(`${date}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+
 /** `45 min`, `2 h 05`. */
 export function lasting(minutes: number): string {
   const whole = Math.round(minutes)

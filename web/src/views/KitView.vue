@@ -6,6 +6,7 @@ import { outdate, useRead } from '@/api/reads'
 import type { CountedView, UnitView } from '@/api/types'
 import CountedDialog from '@/components/kit/CountedDialog.vue'
 import CountedRows from '@/components/kit/CountedRows.vue'
+import KitHead from '@/components/kit/KitHead.vue'
 import KitFileDialog from '@/components/kit/KitFileDialog.vue'
 import LabelDialog from '@/components/kit/LabelDialog.vue'
 import NeedPane from '@/components/kit/NeedPane.vue'
@@ -13,8 +14,6 @@ import PullHeads from '@/components/kit/PullHeads.vue'
 import UnitDialog from '@/components/kit/UnitDialog.vue'
 import UnitOpen from '@/components/kit/UnitOpen.vue'
 import UnitRows from '@/components/kit/UnitRows.vue'
-import ConnectionState from '@/components/layout/ConnectionState.vue'
-import SpineButton from '@/components/layout/SpineButton.vue'
 import TabRow from '@/components/layout/TabRow.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { onPaper, type Action } from '@/lib/actions'
@@ -54,14 +53,6 @@ const isFlat = ({ item }: CountedView) => ['SHEET', 'ROLL', 'CLOTH'].includes(it
 const flat = computed(() => counted.value.filter(isFlat))
 const grip = computed(() => counted.value.filter((c) => !isFlat(c)))
 const shows = (part: string) => props.part === 'all' || props.part === part
-const count = (of: (u: UnitView) => boolean) => kit.value?.units.filter(of).length ?? 0
-const cells = computed(() => [
-  { name: 'units in all', value: count(() => true) },
-  { name: 'on set', value: count((u) => !!u.standsIn) },
-  { name: 'away', value: count((u) => !u.there && !u.where.startsWith('at repair')) },
-  { name: 'to mend', value: count((u) => u.where.startsWith('at repair')) },
-  { name: shortOn.value ? `short on day ${shortOn.value}` : 'short', value: short.value.length },
-])
 const tabs = computed(() =>
   [
     ['all', 'All'],
@@ -121,22 +112,13 @@ function onShort(names: string[], day: number) {
 
 <template>
   <div class="view">
-    <header class="head flex flex-wrap items-stretch border-b border-line bg-panel pr-3">
-      <SpineButton @click="$emit('spine')" />
-      <div class="flex items-center gap-3 px-4 py-1">
-        <h1 class="text-slate font-strong">Kit</h1>
-        <p class="text-small">
-          <b class="block">{{ production?.production.name }}</b><span class="text-quiet">own and hired</span>
-        </p>
-      </div>
-      <dl v-if="kit" class="flex flex-wrap phone:hidden">
-        <div v-for="c in cells" :key="c.name" class="border-l border-line px-3.5 py-1">
-          <dd class="figure text-title">{{ c.value }}</dd>
-          <dt class="text-small text-quiet">{{ c.name }}</dt>
-        </div>
-      </dl>
-      <ConnectionState class="ml-auto" />
-    </header>
+    <KitHead
+      :name="production?.production.name"
+      :units="kit?.units ?? []"
+      :short="short.length"
+      :day="shortOn"
+      @spine="$emit('spine')"
+    />
     <TabRow
       class="border-b border-line pr-3.5 pl-1.5"
       :tabs="tabs"
@@ -214,6 +196,7 @@ function onShort(names: string[], day: number) {
           :production-id="productionId"
           :production="production"
           :days="days?.days.map((d) => d.number) ?? []"
+          :day="shortOn || undefined"
           :editable="session.may('NOTE')"
         />
       </aside>

@@ -4,6 +4,7 @@ import { RouterLink, useRouter } from 'vue-router'
 import type { Rebuild } from '@/api/types'
 import ViewTabs from '@/components/layout/ViewTabs.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import HungHere from '@/components/rebuild/HungHere.vue'
 import DeviationDialog from '@/components/rebuild/DeviationDialog.vue'
 import PhoneHead from '@/components/rebuild/PhoneHead.vue'
 import RunDialog from '@/components/rebuild/RunDialog.vue'
@@ -13,6 +14,7 @@ import StepPhotographs from '@/components/rebuild/StepPhotographs.vue'
 import StepNotices from '@/components/rebuild/StepNotices.vue'
 import TapeDialog from '@/components/rebuild/TapeDialog.vue'
 import { onPaper, type Action } from '@/lib/actions'
+import { keepOpenStep } from '@/lib/openStep'
 import { roleOf, useRebuild } from '@/lib/useRebuild'
 import { useShortcuts } from '@/lib/useShortcuts'
 import { when } from '@/lib/words'
@@ -27,6 +29,18 @@ const { sheet, at, step, next, done, error, busy } = rebuild
 const dialog = ref<'run' | 'otherwise' | 'tapes'>()
 const body = ref<HTMLElement>()
 watch(at, () => body.value?.scrollTo({ top: 0 }))
+watch(
+  step,
+  (now) =>
+    now &&
+    keepOpenStep({
+      shotId: props.shotId,
+      runId: sheet.value?.run?.id,
+      placement: now.placed.placement.key,
+      name: now.placed.placement.name,
+      slate: sheet.value?.slate ?? '',
+    }),
+)
 
 const actions = computed((): Action[] => [
   onPaper([
@@ -108,12 +122,20 @@ useShortcuts((event) => {
           @spine="$emit('spine')"
         />
         <div ref="body" class="scroll flex-1 min-h-0 overflow-y-auto">
-          <StepNotices :sheet="sheet" :step="step" @decide="rebuild.decide" />
+          <StepNotices :sheet="sheet" :step="step" :shot-id="shotId" @decide="rebuild.decide" />
           <p class="px-5 pt-3 text-small text-quiet">
             {{ roleOf(step)
             }}<template v-if="step.placed.placement.motivation">: {{ step.placed.placement.motivation }}</template>
           </p>
           <StepCard :step="step" :set="sheet.set" :shot-id="shotId" />
+          <HungHere
+            :step="step"
+            :run-id="sheet.run?.id"
+            :begin="rebuild.begin"
+            :closed="!!sheet.run?.signed"
+            @kept="rebuild.show"
+            @named="rebuild.again"
+          />
           <p v-if="step.placed.tapes" class="px-5 pb-3">
             <button class="button" @click="dialog = 'tapes'">Check the tapes…</button>
           </p>

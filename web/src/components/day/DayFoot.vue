@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useRead } from '@/api/reads'
 import type { DayFeeds, ShootingDay, TriedOrder } from '@/api/types'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { lasting } from '@/lib/dayTime'
+import { useSettings } from '@/stores/settings'
 
 /** What the order that is tried saves and breaks, how much could still be saved, and what does not fit. */
 const props = defineProps<{
@@ -15,9 +17,15 @@ const props = defineProps<{
   undoable: boolean
 }>()
 defineEmits<{ stop: []; take: []; keep: []; undo: [] }>()
+const settings = useSettings()
+const { data: kit } = useRead('dayKit', () => ({ productionId: props.day.productionId, number: props.day.number }))
 /** What does not fit, then what is told. */
 const notices = computed(() =>
-  [...props.day.notices, ...(props.feeds?.notices ?? [])].sort((a, b) => Number(b.act) - Number(a.act)),
+  [
+    ...(kit.value?.notices ?? []).map((n) => ({ text: settings.printed(n), act: true })),
+    ...props.day.notices,
+    ...(props.feeds?.notices ?? []),
+  ].sort((a, b) => Number(b.act) - Number(a.act)),
 )
 /** What the order that is tried saves, in words. */
 const saves = computed(() => {

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Piece, Placed } from '@/api/types'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
-import TextField from '@/components/dialogs/TextField.vue'
+import UnitField from '@/components/kit/UnitField.vue'
 import SizeFields from '@/components/fields/SizeFields.vue'
 import KindList, { type Known } from '@/components/walk/KindList.vue'
 import { useSubmit } from '@/lib/useSubmit'
@@ -62,7 +62,7 @@ function keep() {
         <b class="min-w-0 grow font-strong">{{ piece?.what }}</b>
         <button type="button" class="button" @click="choosing = true">Another kind…</button>
       </div>
-      <TextField v-model="unit" label="Which unit" hint="its tag or nickname; may stay empty" :maxlength="80" />
+      <UnitField v-model="unit" :shot-id="plot.plot?.shot.id" :what="piece?.what" :open="open" />
       <SizeFields v-if="hasOwnSize(placement.kind)" v-model:wide="wide" v-model:high="high" />
       <p class="text-small text-quiet">
         Holds from this shot on and carries. Shots before it keep what stood there; place, aim and level stay as they

@@ -15,6 +15,7 @@ import AimRows from './AimRows.vue'
 import CarryThread from './CarryThread.vue'
 import ChoiceRow from './ChoiceRow.vue'
 import DaylightForm from './DaylightForm.vue'
+import AbsentUnits from '@/components/kit/AbsentUnits.vue'
 import FindingList from './FindingList.vue'
 import HintList from './HintList.vue'
 import ModifierList from './ModifierList.vue'
@@ -87,6 +88,11 @@ function setOutside(outside: boolean) {
     <p v-for="c in placed.cautions" :key="c" class="text-small" role="note">
       <WedgeMark act class="mr-1 inline" />{{ c }}
     </p>
+    <AbsentUnits
+      v-if="plot.plot && placed.placement.piece.unit"
+      :shot-id="plot.plot.shot.id"
+      :of="placed.placement.key"
+    />
     <FindingList v-if="placed.findings.length" :findings="placed.findings" />
     <ReasonPicker />
     <section>

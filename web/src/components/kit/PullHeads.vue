@@ -10,7 +10,13 @@ import { useSubmit } from '@/lib/useSubmit'
 import { byWhom } from '@/lib/words'
 
 /** The pull lists of a production, and a new one for a day, a scene or a set. */
-const props = defineProps<{ productionId: number; production?: ProductionPage; days: number[]; editable: boolean }>()
+const props = defineProps<{
+  productionId: number
+  production?: ProductionPage
+  days: number[]
+  day?: number
+  editable: boolean
+}>()
 const router = useRouter()
 const { data: lists } = useRead('pullLists', () => ({ productionId: props.productionId }))
 const { busy, error, submit } = useSubmit()
@@ -24,7 +30,7 @@ const subjects = computed(() => [
   })),
 ])
 const chosen = computed({
-  get: () => subject.value || (subjects.value.at(0)?.key ?? ''),
+  get: () => subject.value || (props.day ? `day ${props.day}` : (subjects.value.at(0)?.key ?? '')),
   set: (key: string) => (subject.value = key),
 })
 function make(of: PullSubject | undefined = subjects.value.find((s) => s.key === chosen.value)?.of) {

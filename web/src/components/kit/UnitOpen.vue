@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useRead } from '@/api/reads'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
+import { dayOf } from '@/lib/dayTime'
 import { fixed, signed } from '@/lib/print'
 import { byWhom, when } from '@/lib/words'
 import { useSettings } from '@/stores/settings'
@@ -26,7 +27,7 @@ const facts = computed(() => {
     { name: 'is', value: u.where },
     { name: 'tag', value: u.unit.tag },
     ...(u.unit.packedIn ? [{ name: 'case', value: u.unit.packedIn }] : []),
-    ...(u.unit.hiredUntil ? [{ name: 'hired until', value: u.unit.hiredUntil }] : []),
+    ...(u.unit.hiredUntil ? [{ name: 'hired until', value: dayOf(u.unit.hiredUntil) }] : []),
     {
       name: 'shot with',
       value: hours.value
@@ -53,8 +54,8 @@ const last = computed(() => page.value?.solos.at(-1))
         </dl>
         <ul v-if="page.unit.unit.spans.length" class="mt-2 text-small" aria-label="Away">
           <li v-for="s in page.unit.unit.spans" :key="s.from">
-            {{ { ON_TRUCK: 'on the truck', OUT: 'out on hire', REPAIR: 'at repair' }[s.state] }} from {{ s.from
-            }}{{ s.until ? ` until ${s.until}` : ', nobody knows until when' }}{{ s.note ? `: ${s.note}` : '' }}
+            {{ { ON_TRUCK: 'on the truck', OUT: 'out on hire', REPAIR: 'at repair' }[s.state] }} from {{ dayOf(s.from)
+            }}{{ s.until ? ` until ${dayOf(s.until)}` : ', nobody knows until when' }}{{ s.note ? `: ${s.note}` : '' }}
           </li>
         </ul>
         <p class="mt-3 flex flex-wrap gap-2">
@@ -102,7 +103,7 @@ const last = computed(() => page.value?.solos.at(-1))
         <ul class="flex flex-wrap gap-x-3 gap-y-1">
           <li v-for="u in page.unit.uses" :key="`${u.shotId} ${u.key}`">
             <RouterLink class="underline" :to="{ name: 'plot', params: { id: u.shotId } }">{{ u.slate }}</RouterLink>
-            <span class="text-quiet"> {{ u.name }}{{ u.day ? `, day ${u.day}` : '' }}</span>
+            <span class="ml-1 text-quiet">{{ u.name }}{{ u.day ? `, day ${u.day}` : '' }}</span>
           </li>
         </ul>
         <p v-if="!page.unit.uses.length" class="text-quiet">No shot names it.</p>

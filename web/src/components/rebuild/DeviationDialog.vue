@@ -41,7 +41,8 @@ const unit = ref('')
 const found = ref<Standin[]>()
 const placed = computed(() => props.step.placed)
 const attributes = computed(() => placed.value.records.filter((a) => EDITABLE.includes(a) && held(placed.value, a)))
-const isLight = computed(() => placed.value.placement.kind === 'HEAD' || placed.value.placement.kind === 'PRACTICAL')
+const STANDS_IN = ['HEAD', 'PRACTICAL', 'FLAG', 'NET', 'FRAME', 'PATTERN', 'BOUNCE', 'MIRROR']
+const canStandIn = computed(() => STANDS_IN.includes(placed.value.placement.kind))
 const filters = computed(() => (value(placed.value, 'MODIFIERS')?.items ?? []).map((m) => m.name))
 
 watch(
@@ -85,7 +86,7 @@ function take(standin: Standin) {
   record({
     done: false,
     kind: unitGone.value ? standin.kind : undefined,
-    unit: unitGone.value ? unit.value || undefined : undefined,
+    unit: unitGone.value ? unit.value || standin.unit : undefined,
     values: standin.settings.map((s) => ({ attribute: s.attribute, value: s.value })),
     why: why.value || `missing: ${what}`,
   })
@@ -129,7 +130,7 @@ function asRecorded() {
       />
       <div class="col-span-2 sm:col-span-3"><TextField v-model="why" label="Why" :maxlength="500" /></div>
     </form>
-    <fieldset v-if="isLight" class="mt-2 py-2 px-3 border border-line">
+    <fieldset v-if="canStandIn" class="mt-2 py-2 px-3 border border-line">
       <legend class="px-1 text-lead font-strong">Something is missing</legend>
       <div class="flex flex-wrap gap-x-5 gap-y-1">
         <label class="flex min-h-[28px] items-center gap-1"
@@ -150,12 +151,12 @@ function asRecorded() {
       <ul v-if="found" class="mt-2" aria-label="Substitutes">
         <li
           v-for="s in found"
-          :key="s.kind + s.stops"
+          :key="`${s.kind} ${s.unit} ${s.stops} ${s.mired}`"
           class="flex gap-3 items-center py-1.5 border-b border-line"
           :data-reaches="s.reaches"
         >
           <div class="grow">
-            <b class="font-strong">{{ s.kind }}</b>{{ ' ' }}
+            <b class="font-strong">{{ s.unit ? `${s.unit}, ${s.kind}` : s.kind }}</b>{{ ' ' }}
             <span class="figure ml-2"
               >{{ signed(s.stops, 1) }}<span class="unit">stop</span> {{ signed(s.mired, 0)
               }}<span class="unit">mired</span></span

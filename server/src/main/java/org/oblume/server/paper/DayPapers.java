@@ -16,6 +16,7 @@ import org.oblume.server.day.DayViews.DaySlot;
 import org.oblume.server.day.DayViews.DayView;
 import org.oblume.server.day.FeedViews.FeedsView;
 import org.oblume.server.day.FeedViews.LoadStep;
+import org.oblume.server.truck.TruckService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,10 +28,12 @@ class DayPapers {
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
     private final DayService days;
     private final DayFeeds feeds;
+    private final TruckService truck;
 
-    DayPapers(DayService days, DayFeeds feeds) {
+    DayPapers(DayService days, DayFeeds feeds, TruckService truck) {
         this.days = days;
         this.feeds = feeds;
+        this.truck = truck;
     }
 
     Paper day(long production, int number, Papers.For reader) {
@@ -64,6 +67,9 @@ class DayPapers {
         day.sun().forEach(sun -> parts.add(new Sheet.Say("%s. %s".formatted(sun.set(), sun.say()), false)));
         day.notices().forEach(n -> parts.add(new Sheet.Say(n.text(), n.act())));
         drawn.notices().forEach(n -> parts.add(new Sheet.Say(n.text(), n.act())));
+        truck.ofDay(production, number)
+                .notices()
+                .forEach(n -> parts.add(new Sheet.Say("Kit: %s".formatted(reader.say(n)), true)));
         if (!drawn.full().isEmpty()) {
             parts.add(new Sheet.Say("Full in the morning (estimate): %s.".formatted(full(drawn)), false));
         }

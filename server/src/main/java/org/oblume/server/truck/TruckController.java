@@ -4,6 +4,7 @@ import org.oblume.server.call.Needs;
 import org.oblume.server.call.Permission;
 import org.oblume.server.truck.TruckViews.DayKitView;
 import org.oblume.server.truck.TruckViews.DayStandIns;
+import org.oblume.server.truck.TruckViews.FreeUnits;
 import org.oblume.server.truck.TruckViews.KitAhead;
 import org.oblume.server.truck.TruckViews.SceneKitView;
 import org.oblume.server.truck.TruckViews.ShotKitView;
@@ -52,6 +53,11 @@ class TruckController {
     @GetMapping("/shots/{shotId}/kit")
     ShotKitView shotKit(@PathVariable long shotId) {
         return truck.ofShot(shotId);
+    }
+
+    @GetMapping("/shots/{shotId}/kit/free")
+    FreeUnits freeUnits(@PathVariable long shotId) {
+        return truck.free(shotId);
     }
 
     @GetMapping("/scenes/{sceneId}/kit")

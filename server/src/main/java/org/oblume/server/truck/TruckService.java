@@ -32,6 +32,7 @@ import org.oblume.server.truck.TruckViews.CutOf;
 import org.oblume.server.truck.TruckViews.DayKitView;
 import org.oblume.server.truck.TruckViews.DayStandIns;
 import org.oblume.server.truck.TruckViews.FreeUnit;
+import org.oblume.server.truck.TruckViews.FreeUnits;
 import org.oblume.server.truck.TruckViews.KitAhead;
 import org.oblume.server.truck.TruckViews.NeedLine;
 import org.oblume.server.truck.TruckViews.SceneKitView;
@@ -308,6 +309,14 @@ public class TruckService {
                 ? Optional.of("not in the kit")
                 : known.get().whyNot(day.date() == null ? inventory.today() : day.date());
         return why.map(w -> new AbsentOnDay(needed.key(), needed.by(), unit, w, day.day(), day.date()));
+    }
+
+    /** Units that are free on the day on which a shot is shot next. */
+    public FreeUnits free(long shotId) {
+        long productionId = records.shot(shotId).scene().scene().productionId();
+        return new FreeUnits(standIns.onItsDay(productionId, shotId).units().stream()
+                .map(u -> new FreeUnit(u.tag(), u.name(), u.what()))
+                .toList());
     }
 
     /** What a scene needs, shot by one crew. */

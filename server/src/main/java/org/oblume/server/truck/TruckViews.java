@@ -99,6 +99,9 @@ public final class TruckViews {
      */
     public record ShotKitView(List<NeedLine> lines, List<AbsentOnDay> absent) {}
 
+    /** Units that are free on the day on which a shot is shot next. */
+    public record FreeUnits(List<FreeUnit> units) {}
+
     /** @param key of the placement */
     public record AbsentOnDay(String key, String name, String unit, String why, int day, @Nullable LocalDate date) {}
 
