@@ -20,10 +20,10 @@ import org.oblume.server.inventory.InventoryService.Inventory;
 import org.oblume.server.truck.PullViews.PullItem;
 
 /** What goes onto a pull list: a line for each unit, one for each number, and what is not there to be pulled. */
-record PullDraft(List<Line> lines, List<Phrase> notThere) {
+record PullDraft(List<DraftLine> lines, List<Phrase> notThere) {
 
     /** A thing, and how many. */
-    record Line(PullItem item, int wanted) {
+    record DraftLine(PullItem item, int wanted) {
 
         /** What it is told apart by from one list to the next. */
         String key() {
@@ -32,7 +32,7 @@ record PullDraft(List<Line> lines, List<Phrase> notThere) {
     }
 
     static PullDraft of(KitOnDay kit, Inventory inventory) {
-        List<Line> lines = new ArrayList<>();
+        List<DraftLine> lines = new ArrayList<>();
         List<Phrase> notThere = new ArrayList<>();
         Set<String> taken = new HashSet<>();
         for (KitLine line : kit.lines()) {
@@ -46,14 +46,14 @@ record PullDraft(List<Line> lines, List<Phrase> notThere) {
             for (String tag : line.tags()) {
                 if (tagged < wanted && taken.add(KitUnit.tagKey(tag))) {
                     unit(inventory, tag)
-                            .ifPresent(u -> lines.add(new Line(
+                            .ifPresent(u -> lines.add(new DraftLine(
                                     new PullItem(u.kind(), u.tag(), u.name(), u.packedIn(), forWhat(need)), 1)));
                     tagged++;
                 }
             }
             int counted = Math.min(wanted, line.there()) - tagged;
             if (counted > 0) {
-                lines.add(new Line(
+                lines.add(new DraftLine(
                         new PullItem(need.item().phrase(), null, null, packedIn(inventory, need.item()), forWhat(need)),
                         counted));
             }
@@ -67,15 +67,15 @@ record PullDraft(List<Line> lines, List<Phrase> notThere) {
         }
         kit.cuts().forEach((what, cut) -> cutFrom(what, cut).ifPresent(lines::add));
         lines.sort(Comparator.comparing(
-                (Line l) -> l.item.packedIn(), Comparator.nullsLast(String.CASE_INSENSITIVE_ORDER)));
+                (DraftLine l) -> l.item.packedIn(), Comparator.nullsLast(String.CASE_INSENSITIVE_ORDER)));
         return new PullDraft(lines, notThere);
     }
 
     /** The sheets and rolls that pieces are still cut from, so that they go along. */
-    private static Optional<Line> cutFrom(String what, CutPlan cut) {
+    private static Optional<DraftLine> cutFrom(String what, CutPlan cut) {
         return cut.sheets() == 0
                 ? Optional.empty()
-                : Optional.of(new Line(
+                : Optional.of(new DraftLine(
                         new PullItem(Phrase.of(what + ", sheet"), null, null, null, "to cut the pieces from"),
                         cut.sheets()));
     }

@@ -125,7 +125,7 @@ public class PullService {
         PullListEntity list =
                 lists.saveAndFlush(new PullListEntity(productionId, json.write(subject), clock.instant(), author));
         for (int i = 0; i < draft.lines().size(); i++) {
-            PullDraft.Line line = draft.lines().get(i);
+            PullDraft.DraftLine line = draft.lines().get(i);
             lines.save(new PullLineEntity(list.id(), i, json.write(line.item()), line.wanted()));
         }
         return list.id();
@@ -204,9 +204,9 @@ public class PullService {
     /** What the plots want by now and the list does not say. */
     private static List<Phrase> since(PullDraft now, List<PullLineView> lines) {
         Map<String, Integer> listed = new HashMap<>();
-        lines.forEach(l -> listed.merge(new PullDraft.Line(l.item(), 0).key(), l.wanted(), Integer::sum));
+        lines.forEach(l -> listed.merge(new PullDraft.DraftLine(l.item(), 0).key(), l.wanted(), Integer::sum));
         List<Phrase> all = new ArrayList<>();
-        for (PullDraft.Line line : now.lines()) {
+        for (PullDraft.DraftLine line : now.lines()) {
             int more = line.wanted() - listed.getOrDefault(line.key(), 0);
             if (more > 0) {
                 all.add(Phrase.format("%d more %s", more, called(line.item())));
@@ -236,9 +236,10 @@ public class PullService {
         PullListEntity list = open(id);
         List<PullLineEntity> rows = lines.findByListIdInOrderByPlaceInList(List.of(id));
         Map<String, PullLineEntity> listed = new HashMap<>();
-        rows.forEach(r -> listed.put(new PullDraft.Line(json.read(r.line(), PullItem.class), 0).key(), r));
+        rows.forEach(r -> listed.put(new PullDraft.DraftLine(json.read(r.line(), PullItem.class), 0).key(), r));
         int place = rows.size();
-        for (PullDraft.Line line : draft(list.productionId(), subject(list)).lines()) {
+        for (PullDraft.DraftLine line :
+                draft(list.productionId(), subject(list)).lines()) {
             PullLineEntity row = listed.get(line.key());
             if (row == null) {
                 lines.save(new PullLineEntity(id, place++, json.write(line.item()), line.wanted()));
