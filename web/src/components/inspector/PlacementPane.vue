@@ -15,7 +15,7 @@ import AimRows from './AimRows.vue'
 import CarryThread from './CarryThread.vue'
 import ChoiceRow from './ChoiceRow.vue'
 import DaylightForm from './DaylightForm.vue'
-import AbsentUnits from '@/components/kit/AbsentUnits.vue'
+import ShotKit from '@/components/kit/ShotKit.vue'
 import FindingList from './FindingList.vue'
 import HintList from './HintList.vue'
 import ModifierList from './ModifierList.vue'
@@ -88,11 +88,7 @@ function setOutside(outside: boolean) {
     <p v-for="c in placed.cautions" :key="c" class="text-small" role="note">
       <WedgeMark act class="mr-1 inline" />{{ c }}
     </p>
-    <AbsentUnits
-      v-if="plot.plot && placed.placement.piece.unit"
-      :shot-id="plot.plot.shot.id"
-      :of="placed.placement.key"
-    />
+    <ShotKit v-if="plot.plot && placed.placement.piece.unit" :shot-id="plot.plot.shot.id" :of="placed.placement.key" />
     <FindingList v-if="placed.findings.length" :findings="placed.findings" />
     <ReasonPicker />
     <section>
@@ -195,6 +191,12 @@ function setOutside(outside: boolean) {
       :placed="placed"
       attribute="FEED"
       hint="A circuit and its cable: B1, 25 m of 2.5; or battery 98 Wh; or own on B3"
+    />
+    <ValueRow
+      v-if="records('RIG') && (placed.placement.piece.mount === 'OVERHEAD' || held(placed, 'RIG'))"
+      :placed="placed"
+      attribute="RIG"
+      hint="Beam or wall: ridge beam, 4 points, sag 0.1 m, limit 60 kg, weighs 9 kg, bond"
     />
     <section v-if="camera" class="rule">
       <h3 class="group-title pl-6">Camera</h3>

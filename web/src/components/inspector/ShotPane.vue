@@ -12,7 +12,7 @@ import { useShotEditor } from '@/stores/shotEditor'
 import { useSession } from '@/stores/session'
 import { useSettings } from '@/stores/settings'
 import SaidList from '@/components/moments/SaidList.vue'
-import AbsentUnits from '@/components/kit/AbsentUnits.vue'
+import ShotKit from '@/components/kit/ShotKit.vue'
 import HintList from './HintList.vue'
 
 /** Nothing is selected: the shot itself, what it changed, and all that is placed. */
@@ -114,7 +114,7 @@ const listed = computed(() => {
         </li>
       </ul>
     </section>
-    <AbsentUnits :shot-id="plot.plot.shot.id" />
+    <ShotKit :shot-id="plot.plot.shot.id" />
     <SaidList />
     <section v-if="light.light">
       <h3 class="group-title">{{ hints.length ? 'Worth a look' : 'Nothing worth a second look' }}</h3>

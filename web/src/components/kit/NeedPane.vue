@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRead } from '@/api/reads'
 import type { NeedLine } from '@/api/types'
+import HangingLoads from './HangingLoads.vue'
 import NeedRow from './NeedRow.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { useSettings } from '@/stores/settings'
@@ -90,6 +91,10 @@ watch(
         </li>
       </ul>
     </details>
+    <section v-for="h in kit?.hanging" :key="h.set" class="border-t border-line px-4 py-2" aria-label="Hangs">
+      <h3 class="group-title">Hangs in {{ h.set }} <span class="font-normal text-quiet">estimate</span></h3>
+      <HangingLoads :loads="h.hanging" />
+    </section>
     <p class="px-4 py-2 text-small text-quiet">
       The most that stands at once; what a shot does not have is struck before it (model). Stands and sandbags are
       estimates: a rigger decides.

@@ -170,6 +170,10 @@ const camera = computed(() =>
         <dt>beam</dt>
         <dd class="figure">{{ said('BEAM') ?? 'not recorded' }}</dd>
       </template>
+      <template v-if="said('RIG')"
+        ><dt>hangs from</dt>
+        <dd>{{ said('RIG') }}</dd></template
+      >
       <template v-if="said('CONDITION')"
         ><dt>is</dt>
         <dd>{{ said('CONDITION') }}</dd></template

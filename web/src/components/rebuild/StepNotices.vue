@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Rebuild, Step } from '@/api/types'
 import FindingList from '@/components/inspector/FindingList.vue'
-import AbsentUnits from '@/components/kit/AbsentUnits.vue'
+import ShotKit from '@/components/kit/ShotKit.vue'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
 import { useSettings } from '@/stores/settings'
 
@@ -31,7 +31,7 @@ const misfits = computed(() => props.sheet.misfits.filter((m) => m.placement ===
     <p class="font-strong">The record does not hold all of it:</p>
     <FindingList :findings="guesses" />
   </div>
-  <AbsentUnits class="border-b border-line px-5" :shot-id="shotId" :of="step.placed.placement.key" />
+  <ShotKit class="border-b border-line px-5" :shot-id="shotId" :of="step.placed.placement.key" />
   <ul v-if="misfits.length" class="py-2 px-5 border-b border-line">
     <li v-for="m in misfits" :key="m.words.metric">
       <WedgeMark act class="mr-1 inline" /> {{ settings.printed(m.words) }}

@@ -11,6 +11,7 @@ public final class Cautions {
     private static final List<CautionRule> RULES = List.of(
             new StandOnTheFloor(),
             new RiggedOverhead(),
+            new ClothPulledFlat(),
             new OutsideTheWalls(),
             new HotLamp(),
             new HotFront(),

@@ -28,7 +28,8 @@ public record Completeness(List<Thing> things) {
             new LevelSaid(),
             new WhiteSaid(),
             new ControlSaid(),
-            new FeedSaid());
+            new FeedSaid(),
+            new RigSaid());
 
     /**
      * @param placement the thing

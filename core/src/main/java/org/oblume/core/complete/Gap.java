@@ -13,7 +13,8 @@ public enum Gap {
     LEVEL("Level", Attribute.LEVEL),
     WHITE("White", Attribute.CCT),
     CONTROL("Address", Attribute.PATCH),
-    FEED("Feed", Attribute.FEED);
+    FEED("Feed", Attribute.FEED),
+    RIG("Rigging", Attribute.RIG);
 
     private final String act;
     private final @Nullable Attribute attribute;

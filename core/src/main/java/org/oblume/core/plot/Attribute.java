@@ -27,6 +27,7 @@ public enum Attribute {
     PATCH("control", Patch.class, null),
     MENU("menu", Menu.class, Menu::parse),
     FEED("feed", Feed.class, Feed::parse),
+    RIG("hangs from", Rig.class, Rig::parse),
     LENS("lens", Lens.class, Lens::parse),
     STOP("stop", Stop.class, Stop::parse),
     SPEED("ISO", Speed.class, Speed::parse),
@@ -42,12 +43,13 @@ public enum Attribute {
     /** What a person or a set piece has: it stands somewhere, so high, facing so. */
     static final Set<Attribute> OF_A_MARK = EnumSet.of(STANDING, UNIT, PLACE, HEIGHT, AIM, ON_PURPOSE);
 
+    static final Set<Attribute> OF_A_BOARD = union(OF_A_MARK, EnumSet.of(RIG));
     static final Set<Attribute> OF_A_SUBJECT = union(OF_A_MARK, EnumSet.of(STREAK));
     static final Set<Attribute> OF_A_CONDITION = EnumSet.of(STANDING, CONDITION);
     static final Set<Attribute> OF_A_CUE = EnumSet.of(STANDING, CUE);
     static final Set<Attribute> OF_A_LIGHT =
-            union(OF_A_MARK, EnumSet.of(LEVEL, CCT, TINT, COLOUR, BEAM, EFFECT, MODIFIERS, PATCH, MENU, FEED));
-    static final Set<Attribute> OF_A_CLOTH = union(OF_A_MARK, EnumSet.of(MODIFIERS));
+            union(OF_A_MARK, EnumSet.of(LEVEL, CCT, TINT, COLOUR, BEAM, EFFECT, MODIFIERS, PATCH, MENU, FEED, RIG));
+    static final Set<Attribute> OF_A_CLOTH = union(OF_A_MARK, EnumSet.of(MODIFIERS, RIG));
     static final Set<Attribute> OF_DAYLIGHT = union(OF_A_MARK, EnumSet.of(CCT, TINT, MODIFIERS, DAYLIGHT));
     static final Set<Attribute> OF_A_CAMERA = union(OF_A_MARK, EnumSet.of(LENS, STOP, SPEED, SHUTTER, WHITE, LENS_ND));
 

@@ -17,6 +17,7 @@ public sealed interface AttributeValue
                 Patch,
                 Menu,
                 Feed,
+                Rig,
                 Colour,
                 Effect,
                 Lens,

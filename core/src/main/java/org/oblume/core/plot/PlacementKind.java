@@ -10,7 +10,7 @@ public enum PlacementKind {
     /** A window as the light it lets in. */
     DAYLIGHT(Attribute.OF_DAYLIGHT),
     /** Takes light away; black towards the mark it is negative fill. */
-    FLAG(Attribute.OF_A_MARK),
+    FLAG(Attribute.OF_A_BOARD),
     /** Takes some of it away. */
     NET(Attribute.OF_A_CLOTH),
     /** A cloth or gel on a frame of its own, upright or overhead. */
@@ -18,8 +18,8 @@ public enum PlacementKind {
     CURTAIN(Attribute.OF_A_CLOTH),
     /** Throws a pattern: takes part of the light away. */
     PATTERN(Attribute.OF_A_CLOTH),
-    BOUNCE(Attribute.OF_A_MARK),
-    MIRROR(Attribute.OF_A_MARK),
+    BOUNCE(Attribute.OF_A_BOARD),
+    MIRROR(Attribute.OF_A_BOARD),
     CAMERA(Attribute.OF_A_CAMERA),
     MARK(Attribute.OF_A_SUBJECT),
     /** Something about the place: it has a state and stands nowhere. */

@@ -180,6 +180,7 @@ class RecordedValuesTest {
                     case PATCH -> Patch.BY_HAND;
                     case MENU -> Menu.parse("hold");
                     case FEED -> Feed.circuit("B1");
+                    case RIG -> Rig.parse("beam 2, 4 points, bond");
                     case LENS -> new Lens(50);
                     case STOP -> new Stop(2.8);
                     case SPEED -> new Speed(800);

@@ -28,6 +28,10 @@ final class FormatVersion {
     /** Says what a shot takes and needs of its day, when the sun lay on a mark, or what feeds what. */
     static final int EIGHTH = 8;
 
+    /** Says what hangs from what. */
+    static final int NINTH = 9;
+
+    private static final Set<String> ATTRIBUTES_SINCE_NINTH = Set.of("RIG");
     private static final Set<String> ATTRIBUTES_SINCE_EIGHTH = Set.of("STREAK", "FEED");
     private static final Set<String> SINCE_SIXTH = Set.of("photographed");
     private static final Set<String> SINCE_FIFTH = Set.of("elsewhere");
@@ -41,6 +45,11 @@ final class FormatVersion {
 
     /** @param file whose version is not looked at */
     static int of(JsonNode file) {
+        for (JsonNode shot : file.path("shots")) {
+            if (ties(shot, ATTRIBUTES_SINCE_NINTH)) {
+                return NINTH;
+            }
+        }
         if (file.has("power")) {
             return EIGHTH;
         }

@@ -37,7 +37,7 @@ record SceneFile(
 
     static final String FORMAT = "oblume-scene";
     /** The newest that is read. */
-    static final int VERSION = FormatVersion.EIGHTH;
+    static final int VERSION = FormatVersion.NINTH;
 
     SceneFile at(int other) {
         return new SceneFile(format, other, production, scene, set, placements, power, monitor, shots, looks);

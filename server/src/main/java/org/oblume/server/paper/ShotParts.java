@@ -21,7 +21,7 @@ final class ShotParts {
             List.of(Attribute.CCT, Attribute.TINT, Attribute.COLOUR, Attribute.EFFECT);
     private static final List<Attribute> OF_A_CAMERA = List.of(
             Attribute.LENS, Attribute.STOP, Attribute.SPEED, Attribute.SHUTTER, Attribute.WHITE, Attribute.LENS_ND);
-    private static final List<Attribute> TOLD = List.of(Attribute.PATCH, Attribute.MENU, Attribute.FEED);
+    private static final List<Attribute> TOLD = List.of(Attribute.PATCH, Attribute.MENU, Attribute.FEED, Attribute.RIG);
     private static final List<Attribute> SETTINGS = Stream.of(
                     List.of(Attribute.STANDING, Attribute.LEVEL),
                     DIALLED,

@@ -3,6 +3,7 @@ package org.oblume.server.truck;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -16,6 +17,7 @@ import org.oblume.core.kit.KitOnDay.KitLine;
 import org.oblume.core.kit.KitUnit;
 import org.oblume.core.kit.Needed;
 import org.oblume.core.rebuild.Substitute;
+import org.oblume.core.rigging.HangingLoad;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.day.DayUse;
@@ -33,6 +35,7 @@ import org.oblume.server.truck.TruckViews.DayKitView;
 import org.oblume.server.truck.TruckViews.DayStandIns;
 import org.oblume.server.truck.TruckViews.FreeUnit;
 import org.oblume.server.truck.TruckViews.FreeUnits;
+import org.oblume.server.truck.TruckViews.HangingOfSet;
 import org.oblume.server.truck.TruckViews.KitAhead;
 import org.oblume.server.truck.TruckViews.NeedLine;
 import org.oblume.server.truck.TruckViews.SceneKitView;
@@ -85,7 +88,25 @@ public class TruckService {
                                 .map(u -> new FreeUnit(u.tag(), u.name(), u.what()))
                                 .toList()
                         : List.of(),
+                hanging(day.on()),
                 counted ? notices(day) : List.of());
+    }
+
+    private List<HangingOfSet> hanging(OnDate on) {
+        Map<String, Map<String, HangingLoad>> bySet = new LinkedHashMap<>();
+        for (Standing standing : on.mine()) {
+            RecordedShot shot = records.shot(standing.shotId());
+            hanging(shot).forEach(load -> bySet.computeIfAbsent(
+                            shot.scene().set().name(), s -> new LinkedHashMap<>())
+                    .merge(load.from().toLowerCase(Locale.ROOT), load, (a, b) -> b.massKg() > a.massKg() ? b : a));
+        }
+        return bySet.entrySet().stream()
+                .map(e -> new HangingOfSet(e.getKey(), List.copyOf(e.getValue().values())))
+                .toList();
+    }
+
+    private static List<HangingLoad> hanging(RecordedShot shot) {
+        return HangingLoad.of(shot.record().placements(), shot.state());
     }
 
     private static List<CutOf> cuts(Map<String, CutPlan> cuts) {
@@ -294,7 +315,7 @@ public class TruckService {
             }
         }
         return new ShotKitView(
-                kit.lines().stream().map(l -> line(l, kit.cuts(), counted)).toList(), absent);
+                kit.lines().stream().map(l -> line(l, kit.cuts(), counted)).toList(), absent, hanging(shot));
     }
 
     private Optional<AbsentOnDay> absent(Needed needed, Inventory there, OnDate day) {

@@ -6,6 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.kit.KitItem;
 import org.oblume.core.kit.KitOnDay.AbsentUnit;
+import org.oblume.core.rigging.HangingLoad;
 import org.oblume.core.units.Phrase;
 import org.oblume.server.inventory.InventoryViews.UnitView;
 
@@ -60,6 +61,7 @@ public final class TruckViews {
      *
      * @param counted whether anything is said of the kit: else nothing is told to be short
      * @param asOf the date by which it is told what is there: the day's, or today's while it has none
+     * @param hanging what hangs from what on each set, estimates
      * @param notices what is to be done, in words
      */
     public record DayKitView(
@@ -71,6 +73,7 @@ public final class TruckViews {
             List<NeedLine> lines,
             List<CutOf> cuts,
             List<FreeUnit> free,
+            List<HangingOfSet> hanging,
             List<Phrase> notices) {}
 
     /** What could stand in for something that is short. */
@@ -96,8 +99,12 @@ public final class TruckViews {
      * What a shot needs of the kit.
      *
      * @param absent recorded units that are not there on a day of the shot, in words
+     * @param hanging what hangs from what, estimates
      */
-    public record ShotKitView(List<NeedLine> lines, List<AbsentOnDay> absent) {}
+    public record ShotKitView(List<NeedLine> lines, List<AbsentOnDay> absent, List<HangingLoad> hanging) {}
+
+    /** What hangs on a set on one day: of each beam or wall the most that a shot hangs from it. */
+    public record HangingOfSet(String set, List<HangingLoad> hanging) {}
 
     /** Units that are free on the day on which a shot is shot next. */
     public record FreeUnits(List<FreeUnit> units) {}
