@@ -128,7 +128,15 @@ class StandIns {
                     stock);
         }
         Calibration found = calibrations.of(record).getOrDefault(key, Calibration.NONE);
-        return Substitutes.of(built, key, found, missing, pieces, stock);
+        return sameKindFirst(placement, Substitutes.of(built, key, found, missing, pieces, stock));
+    }
+
+    /** Of those that reach the light another of the very kind comes first: it looks the same too. */
+    private static List<Substitute> sameKindFirst(Placement placement, List<Substitute> found) {
+        return found.stream()
+                .sorted(Comparator.comparing(s -> !s.reaches()
+                        || !s.piece().what().equals(placement.piece().what())))
+                .toList();
     }
 
     /** One of each kind, by the name of its unit. */
