@@ -106,11 +106,20 @@ export const READS = {
   freeUnits: read(WANTED, (path: OfShot, way) =>
     answer(api.GET('/api/shots/{shotId}/kit/free', { ...way, params: { path } })),
   ),
-  pullLists: read(['INVENTORY'], (path: OfProduction, way) =>
+  sceneKit: read(WANTED, (path: OfScene, way) =>
+    answer(api.GET('/api/scenes/{sceneId}/kit', { ...way, params: { path } })),
+  ),
+  sets: read(['SET', 'BOOK'], (path: OfProduction, way) =>
+    answer(api.GET('/api/productions/{productionId}/sets', { ...way, params: { path } })),
+  ),
+  pullLists: read(['PULLS'], (path: OfProduction, way) =>
     answer(api.GET('/api/productions/{productionId}/pull-lists', { ...way, params: { path } })),
   ),
-  pullList: read(WANTED, (path: { id: number }, way) =>
+  pullList: read(['PULLS'], (path: { id: number }, way) =>
     answer(api.GET('/api/pull-lists/{id}', { ...way, params: { path } })),
+  ),
+  pullSince: read([...WANTED, 'PULLS'], (path: { id: number }, way) =>
+    answer(api.GET('/api/pull-lists/{id}/since', { ...way, params: { path } })),
   ),
   scanned: read(['INVENTORY', 'RECORD', 'BOOK'], (path: { tag: string }, way) =>
     answer(api.GET('/api/units/{tag}', { ...way, params: { path } })),

@@ -25,9 +25,17 @@ export function usePrefetch(openShot: () => number | undefined) {
       .sort((a, b) => Math.abs(shots.indexOf(a) - at) - Math.abs(shots.indexOf(b) - at))
       .slice(0, MOST_SHOTS)
     const kit = () => READS.kit.ask({}, {})
-    await readAll([kit, ...scenes.map((s) => boardOf(s.id)), ...near.flatMap(all)], () => mine === round)
+    await readAll(
+      [kit, pulls(production.production.id), ...scenes.map((s) => boardOf(s.id)), ...near.flatMap(all)],
+      () => mine === round,
+    )
   }
 
+  /** The pull lists that are counted on, so that they can be in the store, where no line is. */
+  const pulls = (productionId: number) => async () => {
+    const { lists } = await READS.pullLists.ask({ productionId }, {})
+    for (const list of lists.filter((l) => !l.wrappedAt)) await READS.pullList.ask({ id: list.id }, {})
+  }
   const boardOf = (sceneId: number) => () => READS.board.ask({ sceneId }, {})
   function all(shotId: number): (() => Promise<unknown>)[] {
     return [

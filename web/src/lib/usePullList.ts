@@ -52,7 +52,7 @@ export function usePullList(of: () => number | undefined): UsePullListReturn {
 
   function show(now: PullList) {
     read.show(now)
-    void outdate({ topics: ['INVENTORY'] }, undefined, 'pullList')
+    void outdate({ topics: ['PULLS'] }, undefined, 'pullList')
   }
   async function send(line: PullLine, out: number, back: number) {
     const now = await outbox.send(

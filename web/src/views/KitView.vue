@@ -9,6 +9,7 @@ import CountedRows from '@/components/kit/CountedRows.vue'
 import KitHead from '@/components/kit/KitHead.vue'
 import KitFileDialog from '@/components/kit/KitFileDialog.vue'
 import LabelDialog from '@/components/kit/LabelDialog.vue'
+import NeedOf from '@/components/kit/NeedOf.vue'
 import NeedPane from '@/components/kit/NeedPane.vue'
 import PullHeads from '@/components/kit/PullHeads.vue'
 import UnitDialog from '@/components/kit/UnitDialog.vue'
@@ -190,7 +191,9 @@ function onShort(names: string[], day: number) {
           :short-days="ahead?.days.filter((d) => d.missing.length).map((d) => d.day) ?? []"
           :whole="part === 'flat' || part === 'grip'"
           @short="onShort"
-        />
+        >
+          <NeedOf :production="production" />
+        </NeedPane>
         <PullHeads
           v-if="part === 'all' || part === 'lists'"
           :production-id="productionId"

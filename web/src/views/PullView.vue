@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { answer, api } from '@/api/client'
-import { outdate } from '@/api/reads'
+import { outdate, useRead } from '@/api/reads'
 import PullLines from '@/components/kit/PullLines.vue'
 import ConnectionState from '@/components/layout/ConnectionState.vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
@@ -21,6 +21,7 @@ const session = useSession()
 const settings = useSettings()
 const router = useRouter()
 const { list, lines, toTake, missing, problem, busy, count, settle, change } = usePullList(() => props.listId)
+const { data: since } = useRead('pullSince', () => ({ id: props.listId }))
 const back = ref(false)
 const query = ref('')
 const adding = ref({ what: '', wanted: '1' })
@@ -71,7 +72,7 @@ async function remove() {
   })
   if (!done) return
   await router.push({ name: 'kit', params: { production, part: 'lists' } })
-  await outdate({ topics: ['INVENTORY'] })
+  await outdate({ topics: ['PULLS'] })
 }
 </script>
 
@@ -115,12 +116,12 @@ async function remove() {
     <p v-if="problem" role="alert" class="flex gap-2 px-4 py-2"><WedgeMark act />{{ problem }}</p>
     <div class="min-h-0 flex-1 overflow-y-auto">
       <template v-if="list">
-        <p v-for="n in list.notThere" :key="n.metric" class="flex gap-2 border-b border-line px-4 py-1">
+        <p v-for="n in since?.notThere" :key="n.metric" class="flex gap-2 border-b border-line px-4 py-1">
           <WedgeMark act /><span>Not there to be pulled: {{ settings.printed(n) }}</span>
         </p>
-        <div v-if="list.since.length" class="flex flex-wrap items-center gap-2 border-b border-line px-4 py-2">
+        <div v-if="since?.since.length" class="flex flex-wrap items-center gap-2 border-b border-line px-4 py-2">
           <WedgeMark /><span class="min-w-0 flex-1"
-            >Wanted since it was made: {{ list.since.map((s) => settings.printed(s)).join('; ') }}.</span
+            >Wanted since it was made: {{ since.since.map((s) => settings.printed(s)).join('; ') }}.</span
           >
           <button
             v-if="may"

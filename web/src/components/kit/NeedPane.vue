@@ -99,6 +99,6 @@ watch(
       The most that stands at once; what a shot does not have is struck before it (model). Stands and sandbags are
       estimates: a rigger decides.
     </p>
-    <slot :day="number" />
+    <slot />
   </section>
 </template>

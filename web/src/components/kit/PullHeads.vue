@@ -19,6 +19,7 @@ const props = defineProps<{
 }>()
 const router = useRouter()
 const { data: lists } = useRead('pullLists', () => ({ productionId: props.productionId }))
+const { data: sets } = useRead('sets', () => ({ productionId: props.productionId }))
 const { busy, error, submit } = useSubmit()
 const subject = ref('')
 const subjects = computed(() => [
@@ -28,6 +29,7 @@ const subjects = computed(() => [
     name: `Sc. ${s.heading.number}, ${s.heading.location.toLowerCase()}`,
     of: { sceneId: s.id } as PullSubject,
   })),
+  ...(sets.value ?? []).map((s) => ({ key: `set ${s.id}`, name: s.name, of: { setId: s.id } as PullSubject })),
 ])
 const chosen = computed({
   get: () => subject.value || (props.day ? `day ${props.day}` : (subjects.value.at(0)?.key ?? '')),
@@ -38,7 +40,7 @@ function make(of: PullSubject | undefined = subjects.value.find((s) => s.key ===
   void submit(async () => {
     const params = { path: { productionId: props.productionId } }
     const made = await answer(api.POST('/api/productions/{productionId}/pull-lists', { params, body: of }))
-    await outdate({ topics: ['INVENTORY'] })
+    await outdate({ topics: ['PULLS'] })
     await router.push({ name: 'pull', params: { list: made.id } })
   })
 }

@@ -107,9 +107,6 @@ class ScreenshotsIT {
             crew.press("What to do from 4B to 4C");
             crew.seeText("4B to 4C");
             take(crew, "carry");
-            crew.open("/compare/shot-2/shot-3");
-            crew.see(".rose.ghost");
-            take(crew, "compare");
             crew.fetch(TAPPED);
             crew.open("/shots/9/survey");
             crew.seeText("Key points another way");
@@ -131,6 +128,11 @@ class ScreenshotsIT {
             crew.press("Best order");
             crew.seeText("Take this order");
             take(crew, "day");
+            crew.open("/productions/1/kit?unit=2");
+            crew.seeText("Instead: Heron 1");
+            crew.seeText("Where it is used");
+            crew.settled();
+            take(crew, "kit");
 
             crew.phone();
             crew.open("/shots/4/rebuild");

@@ -30,8 +30,10 @@ public enum Topic {
     OUTPUT,
     /** A crew's own fixtures. */
     KIT,
-    /** Units, counted stock, and pull lists. */
+    /** Units and counted stock. */
     INVENTORY,
+    /** Pull lists and what is counted on them. */
+    PULLS,
     /** Who works here. */
     TEAM,
     /** Copies of the record. */

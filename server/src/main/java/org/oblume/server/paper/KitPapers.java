@@ -16,6 +16,7 @@ import org.oblume.server.production.ProductionService;
 import org.oblume.server.truck.PullService;
 import org.oblume.server.truck.PullViews.PullLineView;
 import org.oblume.server.truck.PullViews.PullListView;
+import org.oblume.server.truck.PullViews.PullSince;
 import org.oblume.server.truck.TruckService;
 import org.oblume.server.truck.TruckViews.CutOf;
 import org.oblume.server.truck.TruckViews.DayKitView;
@@ -43,6 +44,7 @@ class KitPapers {
 
     Paper pull(long id, Papers.For reader) {
         PullListView list = pulls.view(id);
+        PullSince since = pulls.since(id);
         Sheet.Table table = new Sheet.Table(
                 "",
                 List.of(
@@ -57,8 +59,8 @@ class KitPapers {
                 list.lines().stream().map(l -> row(l, reader)).toList());
         List<Sheet.Part> parts = new ArrayList<>();
         parts.add(table);
-        says(parts, "Not there to be pulled", list.notThere(), reader);
-        says(parts, "Wanted since it was made", list.since(), reader);
+        says(parts, "Not there to be pulled", since.notThere(), reader);
+        says(parts, "Wanted since it was made", since.since(), reader);
         String missing = list.lines().stream()
                 .filter(l -> l.missing() > 0)
                 .map(l -> "%d × %s".formatted(l.missing(), called(l, reader)))

@@ -11,6 +11,7 @@ import org.oblume.server.truck.PullViews.AddedLine;
 import org.oblume.server.truck.PullViews.Counted;
 import org.oblume.server.truck.PullViews.PullListView;
 import org.oblume.server.truck.PullViews.PullLists;
+import org.oblume.server.truck.PullViews.PullSince;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -42,7 +43,7 @@ class PullController {
     }
 
     @Needs(Permission.NOTE)
-    @Changes(Topic.INVENTORY)
+    @Changes(Topic.PULLS)
     @PostMapping("/productions/{productionId}/pull-lists")
     @ResponseStatus(HttpStatus.CREATED)
     PullListView makePullList(@PathVariable long productionId, @RequestBody PullSubject subject, Principal person) {
@@ -56,7 +57,7 @@ class PullController {
 
     /** How many of a line went out and came back by now. */
     @Needs(Permission.NOTE)
-    @Changes(Topic.INVENTORY)
+    @Changes(Topic.PULLS)
     @PutMapping("/pull-lists/{id}/lines/{line}")
     PullListView countLine(
             @PathVariable long id,
@@ -69,16 +70,22 @@ class PullController {
     }
 
     @Needs(Permission.NOTE)
-    @Changes(Topic.INVENTORY)
+    @Changes(Topic.PULLS)
     @PostMapping("/pull-lists/{id}/lines")
     PullListView addLine(@PathVariable long id, @RequestBody AddedLine added) {
         pulls.add(id, added);
         return pulls.view(id);
     }
 
+    /** What the plots want by now and it does not say, and what is not there to be pulled. */
+    @GetMapping("/pull-lists/{id}/since")
+    PullSince pullSince(@PathVariable long id) {
+        return pulls.since(id);
+    }
+
     /** Puts onto it what the plots want by now. */
     @Needs(Permission.NOTE)
-    @Changes(Topic.INVENTORY)
+    @Changes(Topic.PULLS)
     @PostMapping("/pull-lists/{id}/since")
     PullListView takeUpSince(@PathVariable long id) {
         pulls.takeUp(id);
@@ -87,7 +94,7 @@ class PullController {
 
     /** Says that it is over. */
     @Needs(Permission.NOTE)
-    @Changes(Topic.INVENTORY)
+    @Changes(Topic.PULLS)
     @PostMapping("/pull-lists/{id}/wrap")
     PullListView wrapPullList(@PathVariable long id, Principal person) {
         pulls.wrap(id, true, person.getName());
@@ -95,7 +102,7 @@ class PullController {
     }
 
     @Needs(Permission.NOTE)
-    @Changes(Topic.INVENTORY)
+    @Changes(Topic.PULLS)
     @DeleteMapping("/pull-lists/{id}/wrap")
     PullListView openPullList(@PathVariable long id, Principal person) {
         pulls.wrap(id, false, person.getName());
@@ -103,7 +110,7 @@ class PullController {
     }
 
     @Needs(Permission.NOTE)
-    @Changes(Topic.INVENTORY)
+    @Changes(Topic.PULLS)
     @DeleteMapping("/pull-lists/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removePullList(@PathVariable long id) {

@@ -28,6 +28,7 @@ import org.oblume.server.truck.PullViews.PullItem;
 import org.oblume.server.truck.PullViews.PullLineView;
 import org.oblume.server.truck.PullViews.PullListHead;
 import org.oblume.server.truck.PullViews.PullListView;
+import org.oblume.server.truck.PullViews.PullSince;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -170,7 +171,6 @@ public class PullService {
         List<PullLineEntity> rows = lines.findByListIdInOrderByPlaceInList(List.of(id));
         List<PullLineView> views = rows.stream().map(this::view).toList();
         PullListHead head = head(list, rows);
-        PullDraft now = draft(list.productionId(), subject);
         return new PullListView(
                 id,
                 list.productionId(),
@@ -179,12 +179,27 @@ public class PullService {
                 list.madeAt(),
                 list.madeBy(),
                 views,
-                now.notThere(),
-                list.wrappedAt() == null ? since(now, views) : List.of(),
                 list.wrappedAt(),
                 list.wrappedBy(),
                 head.toTake(),
                 head.missing());
+    }
+
+    /** What the plots want by now beside what is on a list; of a wrapped one nothing is told. */
+    @Transactional(readOnly = true)
+    public PullSince since(long id) {
+        PullListEntity list = list(id);
+        if (list.wrappedAt() != null) {
+            return new PullSince(List.of(), List.of());
+        }
+        PullDraft now = draft(list.productionId(), subject(list));
+        return new PullSince(
+                now.notThere(),
+                since(
+                        now,
+                        lines.findByListIdInOrderByPlaceInList(List.of(id)).stream()
+                                .map(this::view)
+                                .toList()));
     }
 
     private PullLineView view(PullLineEntity row) {

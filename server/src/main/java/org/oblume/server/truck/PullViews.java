@@ -39,8 +39,6 @@ public final class PullViews {
 
     /**
      * @param title what it is for, in words
-     * @param notThere what could not be put on it, because it is not there
-     * @param since what the plots want by now that is not on it, or want no more
      * @param wrappedAt when it was said to be over, or null
      * @param toTake how many are still to be counted out
      * @param missing how many went out and are not back
@@ -53,12 +51,18 @@ public final class PullViews {
             Instant madeAt,
             String madeBy,
             List<PullLineView> lines,
-            List<Phrase> notThere,
-            List<Phrase> since,
             @Nullable Instant wrappedAt,
             @Nullable String wrappedBy,
             int toTake,
             int missing) {}
+
+    /**
+     * How a list stands to what is wanted by now.
+     *
+     * @param notThere what could not be put on it, because it is not there
+     * @param since what the plots want by now that is not on it
+     */
+    public record PullSince(List<Phrase> notThere, List<Phrase> since) {}
 
     /** A list among those of a production. */
     public record PullListHead(

@@ -100,8 +100,8 @@ class ExchangeOverHttpTest {
         return Stream.of(
                 new Broken(
                         "of a newer version",
-                        f -> f.put("version", 9),
-                        "This file is version 9; this Oblume reads version 8."),
+                        f -> f.put("version", 10),
+                        "This file is version 10; this Oblume reads version 9."),
                 new Broken(
                         "with a shot after one that is not there",
                         f -> ((ObjectNode) f.at("/shots/0/plan")).put("after", "99Z"),

@@ -206,8 +206,8 @@ class LightCasesTest {
         large.put("more", "a".repeat(600_000));
         assertThat(api.post("/api/bench/light", large.toString()).status()).isEqualTo(413);
         ObjectNode newer = request.deepCopy();
-        ((ObjectNode) newer.get("scene")).put("version", 9);
-        assertThat(api.post("/api/bench/light", newer.toString()).detail()).contains("version 9", "Update Oblume");
+        ((ObjectNode) newer.get("scene")).put("version", 10);
+        assertThat(api.post("/api/bench/light", newer.toString()).detail()).contains("version 10", "Update Oblume");
         ObjectNode out = request.deepCopy();
         out.putArray("out").add("key");
         assertThat(asked(out).at("/marks/0/left/lux").asDouble()).isZero();

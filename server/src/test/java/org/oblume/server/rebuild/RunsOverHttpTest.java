@@ -132,7 +132,7 @@ class RunsOverHttpTest {
         assertThat(best.get("reaches").asBoolean()).isTrue();
         assertThat(best.get("stops").asDouble()).isCloseTo(0, within(0.1));
         assertThat(best.get("mired").asDouble()).isCloseTo(0, within(5.0));
-        assertThat(best.get("kind").asText()).isNotEqualTo("Bicolour LED spot 300 W");
+        assertThat(best.get("unit").asText()).isEqualTo("Heron 1");
         StringBuilder values = new StringBuilder();
         best.get("settings").forEach(s -> values.append(values.isEmpty() ? "" : ",")
                 .append("{\"attribute\":\"%s\",\"value\":%s}"
@@ -140,12 +140,12 @@ class RunsOverHttpTest {
         Answer kept = otherwise(
                 run,
                 "key",
-                "{\"done\":false,\"kind\":\"%s\",\"unit\":\"Tern\",\"values\":[%s],\"why\":\"out on hire\"}"
+                "{\"done\":false,\"kind\":\"%s\",\"unit\":\"Heron 1\",\"values\":[%s],\"why\":\"out on hire\"}"
                         .formatted(best.get("kind").asText(), values),
                 0);
         assertThat(kept.status()).as(kept.detail()).isEqualTo(200);
         assertThat(step(kept.body(), "key").at("/placed/placement/piece/unit").asText())
-                .isEqualTo("Tern");
+                .isEqualTo("Heron 1");
         assertThat(step(kept.body(), "key")
                         .at("/placed/values/MODIFIERS/say/metric")
                         .asText())

@@ -249,12 +249,17 @@ class TruckOverHttpTest {
         unit("H2", "Heron 2", SPOT, "", "");
         JsonNode list = api.post(path("/pull-lists"), "{\"day\":1}").body();
         String at = "/api/pull-lists/%d".formatted(list.get("id").asLong());
-        assertThat(list.get("since")).isEmpty();
+        assertThat(api.get(at + "/since").body().get("since")).isEmpty();
         counted("Sandbag", "SANDBAG", "", 20);
-        assertThat(api.get(at).body().get("since").get(0).get("metric").asText())
+        assertThat(api.get(at + "/since")
+                        .body()
+                        .get("since")
+                        .get(0)
+                        .get("metric")
+                        .asText())
                 .isEqualTo("4 more Sandbag");
         JsonNode taken = api.post(at + "/since", "").body();
-        assertThat(taken.get("since")).isEmpty();
+        assertThat(api.get(at + "/since").body().get("since")).isEmpty();
         assertThat(lineOf(taken, "Sandbag").get("wanted").asInt()).isEqualTo(4);
     }
 
@@ -265,6 +270,47 @@ class TruckOverHttpTest {
             }
         }
         throw new AssertionError("Not on the list: " + what);
+    }
+
+    /** The other crew's day is of the same date and shoots 4C while the first has 4A: two spots at once, though each shot has one. */
+    @Test
+    void whatTwoCrewsOfOneDateShootAtOnceAddsUp() {
+        counted(SPOT, "PIECE", "", 1);
+        assertThat(line(2, SPOT).get("count").asInt()).isEqualTo(1);
+        assertThat(line(1, SPOT).get("count").asInt()).isEqualTo(1);
+        api.put(
+                path("/days/2"),
+                "{\"date\":\"2026-11-16\",\"unit\":\"second\",\"place\":\"\",\"zone\":\"Etc/UTC\",\"call\":\"09:00\",\"wrap\":\"19:00\",\"leastMinutes\":5,\"pauses\":[]}",
+                0L);
+        JsonNode together = line(1, "Stand");
+        assertThat(together.get("count").asInt()).as("four in 4A, five in 4C").isEqualTo(9);
+        assertThat(together.get("shots").toString()).contains("4A", "4B", "4C");
+        assertThat(line(1, SPOT).get("count").asInt())
+                .as("one named unit stands once")
+                .isEqualTo(1);
+        assertThat(line(2, "Stand").get("count").asInt()).isEqualTo(9);
+    }
+
+    @Test
+    void aSceneAndASetHaveListsOfTheirOwn() {
+        counted("Stand", "STAND", "", 11);
+        long set = api.get(path("/sets")).body().get(0).get("id").asLong();
+        JsonNode ofSet =
+                api.post(path("/pull-lists"), "{\"setId\":%d}".formatted(set)).body();
+        JsonNode needed = null;
+        for (JsonNode line :
+                api.get("/api/scenes/%d/kit".formatted(scene)).body().get("lines")) {
+            needed = line.get("what").asText().equals("Stand") ? line : needed;
+        }
+        assertThat(needed).isNotNull();
+        assertThat(lineOf(ofSet, "Stand").get("wanted").asInt())
+                .isEqualTo(needed.get("count").asInt())
+                .isEqualTo(5);
+        assertThat(api.post(path("/pull-lists"), "{\"day\":3}")
+                        .body()
+                        .get("detail")
+                        .asText())
+                .startsWith("Nothing that Day 3 needs is in the kit");
     }
 
     @Test
