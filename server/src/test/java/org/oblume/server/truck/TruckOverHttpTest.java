@@ -306,11 +306,11 @@ class TruckOverHttpTest {
         assertThat(lineOf(ofSet, "Stand").get("wanted").asInt())
                 .isEqualTo(needed.get("count").asInt())
                 .isEqualTo(5);
-        assertThat(api.post(path("/pull-lists"), "{\"day\":3}")
+        assertThat(api.post(path("/pull-lists"), "{\"day\":4}")
                         .body()
                         .get("detail")
                         .asText())
-                .startsWith("Nothing that Day 3 needs is in the kit");
+                .startsWith("Day 4 needs nothing of the kit");
     }
 
     @Test
