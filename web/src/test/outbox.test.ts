@@ -130,6 +130,31 @@ describe('the outbox', () => {
     expect(box.waiting).toHaveLength(0)
   })
 
+  it('counts a line of a pull list once, on the version that it was seen in, and the next on what that one left', async () => {
+    const count = (out: number): Intent<'pullCount'> => ({
+      kind: 'pullCount',
+      listId: 1,
+      lineId: 7,
+      revision: 1,
+      out,
+      back: 0,
+    })
+    const box = await outbox()
+    server.answers = ['no answer']
+    await box.send(count(3), 'Stand counted')
+    let arrives: (response: Response) => void = () => undefined
+    server.answers = [new Promise<Response>((resolve) => (arrives = resolve)), json(200, { lines: [] })]
+    const flushing = box.flush()
+    await vi.advanceTimersByTimeAsync(0)
+    await box.send(count(4), 'Stand counted')
+    arrives(json(200, { lines: [{ id: 7, version: 5 }] }))
+    await flushing
+    expect(server.sent.slice(-2).map((s) => [s.path, s.body, s.version])).toEqual([
+      ['/api/pull-lists/1/lines/7', { out: 3, back: 0 }, '"1"'],
+      ['/api/pull-lists/1/lines/7', { out: 4, back: 0 }, '"5"'],
+    ])
+  })
+
   it('leaves to a person what somebody else changed, and goes on with the rest', async () => {
     const box = await outbox()
     server.answers = ['no answer', 'no answer', 'no answer']
