@@ -274,14 +274,23 @@ function onShort(names: string[], day: number) {
   color: var(--quiet);
 }
 @media (width < 1100px) {
-  .body {
-    grid-template-columns: minmax(0, 1fr);
+  .body,
+  .body[data-part='lists'] {
+    display: flex;
+    flex-direction: column;
     overflow-y: auto;
   }
-  .columns,
-  .side {
+  .stock,
+  .side,
+  .columns {
+    flex: none;
     overflow: visible;
     border-left: 0;
+  }
+  /* What is short tomorrow comes first where there is no room beside. */
+  .side {
+    order: -1;
+    border-bottom: 1px solid var(--line);
   }
 }
 </style>

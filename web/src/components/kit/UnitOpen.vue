@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useRead } from '@/api/reads'
 import WedgeMark from '@/components/marks/WedgeMark.vue'
@@ -18,6 +18,12 @@ const path = ref(0)
 watch(
   () => props.unitId,
   () => (path.value = 0),
+)
+/* below the list, where there is no room beside it, one would not see that it opened */
+const section = ref<HTMLElement>()
+watch(
+  () => page.value?.unit.id,
+  (id) => id && void nextTick(() => section.value?.scrollIntoView({ block: 'nearest' })),
 )
 const hours = computed(() => page.value?.hours.reduce((all, h) => all + h.hours, 0) ?? 0)
 const facts = computed(() => {
@@ -40,7 +46,7 @@ const last = computed(() => page.value?.solos.at(-1))
 </script>
 
 <template>
-  <section class="open" :aria-label="page?.unit.unit.name ?? 'Unit'">
+  <section ref="section" class="open" :aria-label="page?.unit.unit.name ?? 'Unit'">
     <p v-if="problem" role="alert" class="p-4">{{ problem }}</p>
     <template v-if="page">
       <div class="px-4 py-3">
