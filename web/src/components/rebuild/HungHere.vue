@@ -60,7 +60,7 @@ function allTheSame() {
 
 <template>
   <section v-if="wanted.length" class="border-b border-line px-5 py-2" aria-label="What hangs here">
-    <p v-if="step.hung" class="text-quiet">Named here: {{ step.hung }}, as recorded.</p>
+    <p v-if="step.hung" class="text-quiet">Named here: {{ step.hung }}; it was as recorded then.</p>
     <form v-if="!closed" class="flex items-end gap-2" @submit.prevent="check">
       <label class="min-w-0 flex-1"
         ><span class="block text-small text-quiet">Before it goes up: its tag, or what is written on it</span

@@ -107,7 +107,7 @@ class KitIT {
         boy.seeText("Muslin 2 (Muslin, unbleached), as recorded.");
         boy.open("/shots/3/rebuild");
         toTheKey();
-        boy.seeText("Named here: Muslin 2, Muslin, unbleached, as recorded.");
+        boy.seeText("Named here: Muslin 2, Muslin, unbleached; it was as recorded then.");
         boy.open("/u/none");
         boy.seeText("No unit bears the tag “none”.");
     }
