@@ -10,6 +10,8 @@ const H = 150
 const BASE = 132
 const NEAR = 5
 const reach = computed(() => Math.max(NEAR * 1.6, ...props.path.points.map((p) => Math.abs(p.offMired) * 1.2)))
+/** Beside a shift by what hangs before it the brackets would be one line. */
+const near = computed(() => reach.value <= 4 * NEAR)
 const least = computed(() => Math.min(...props.path.points.map((p) => p.mired)))
 const most = computed(() => Math.max(...props.path.points.map((p) => p.mired)))
 const x = (mired: number) =>
@@ -26,9 +28,11 @@ const said = computed(() =>
 <template>
   <svg class="drawing w-full max-w-[420px]" :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="said">
     <line :x1="38" :x2="W - 10" :y1="y(0)" :y2="y(0)" class="zero" />
-    <path :d="`M44 ${y(NEAR)}H38V${y(-NEAR)}H44M${W - 16} ${y(NEAR)}h6V${y(-NEAR)}h-6`" class="near" />
-    <text x="32" :y="y(NEAR) + 4" text-anchor="end">+{{ NEAR }}</text>
-    <text x="32" :y="y(-NEAR) + 4" text-anchor="end">−{{ NEAR }}</text>
+    <path v-if="near" :d="`M44 ${y(NEAR)}H38V${y(-NEAR)}H44M${W - 16} ${y(NEAR)}h6V${y(-NEAR)}h-6`" class="near" />
+    <template v-if="near">
+      <text x="32" :y="y(NEAR) + 4" text-anchor="end">+{{ NEAR }}</text>
+      <text x="32" :y="y(-NEAR) + 4" text-anchor="end">−{{ NEAR }}</text>
+    </template>
     <polyline :points="line" class="line" />
     <g v-for="p in path.points" :key="p.mired">
       <line :x1="x(p.mired)" :x2="x(p.mired)" :y1="y(p.offMired)" :y2="BASE" class="stem" />
@@ -39,7 +43,7 @@ const said = computed(() =>
     </g>
   </svg>
   <p class="text-small text-quiet">
-    Through {{ path.path }}. Mired off the dial; at most
+    Through {{ path.path }}. Mired off the dial, with what hangs before it; at most
     {{
       signed(
         path.points.reduce((most, p) => (Math.abs(p.offMired) > Math.abs(most) ? p.offMired : most), 0),

@@ -3,11 +3,12 @@ package org.oblume.core.kit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * How flat pieces of one filter or cloth are had from what there is of it. Greedy, the largest piece first: a cloth of its very size, then
- * what is cut whole from a sheet or a roll, then the smallest cloth that covers it and is no waste, then widths of a roll joined. Pieces of two sizes are
- * not cut from one sheet, as {@link CutList} has it (model).
+ * what is cut whole from a sheet or a roll, then the smallest cloth that covers it and is no waste, then widths of a roll joined. Of a sheet pieces of
+ * one size are cut first, as {@link CutList} has it, smaller ones from what is left of it; all cuts go from edge to edge (model).
  *
  * @param pieces one for each size
  * @param sheets used, 0 or more
@@ -103,6 +104,14 @@ public record CutPlan(List<Cut> pieces, int sheets, double rollM, double leftOve
         }
     }
 
+    /** A rectangle that is left of a sheet, metres. */
+    private record Offcut(double wideM, double highM) {
+
+        boolean gives(double acrossM, double downM) {
+            return acrossM <= wideM + SLACK_M && downM <= highM + SLACK_M;
+        }
+    }
+
     /** A size, and how it is had so far. */
     private static final class Asked {
 
@@ -134,6 +143,7 @@ public record CutPlan(List<Cut> pieces, int sheets, double rollM, double leftOve
         private final List<Left> cloths;
         private final List<Left> sheets;
         private final List<Left> rolls;
+        private final List<Offcut> offcuts = new ArrayList<>();
         private int usedSheets;
         private double usedRollM;
         private double cutIntoM2;
@@ -173,23 +183,66 @@ public record CutPlan(List<Cut> pieces, int sheets, double rollM, double leftOve
             asked.cloths += taken;
         }
 
+        /** From what other sizes left of sheets, then from whole ones, as many of each as {@link CutList} has it. */
         void sheets(Asked asked) {
+            while (asked.open() > 0 && takeOffcut(asked.size())) {
+                asked.fromSheets++;
+                cut(asked, 1, 0);
+            }
             for (Left sheet : sheets) {
                 int open = asked.open();
                 if (open > 0 && sheet.left > 0 && sheet.of.size().covers(asked.size())) {
-                    CutList.Sheet cutFrom = new CutList.Sheet(width(sheet.of.size()), height(sheet.of.size()));
-                    int perSheet = CutList.of(cutFrom, List.of(wanted(asked.size(), open)), CutList.DEFAULT_MARGIN_M)
+                    CutList.Sheet whole = new CutList.Sheet(width(sheet.of.size()), height(sheet.of.size()));
+                    CutList.CutPiece laid = CutList.of(
+                                    whole, List.of(wanted(asked.size(), open)), CutList.DEFAULT_MARGIN_M)
                             .pieces()
-                            .get(0)
-                            .perSheet();
-                    int used = (int) Math.min(sheet.left, Math.ceil((double) open / perSheet));
-                    int pieces = Math.min(open, used * perSheet);
+                            .get(0);
+                    int used = (int) Math.min(sheet.left, Math.ceil((double) open / laid.perSheet()));
+                    int pieces = Math.min(open, used * laid.perSheet());
                     sheet.left -= used;
                     usedSheets += used;
                     asked.fromSheets += pieces;
                     cut(asked, pieces, used * sheet.of.size().areaM2());
+                    for (int i = 0; i < used; i++) {
+                        keepOffcuts(whole, laid, asked.size(), Math.min(laid.perSheet(), pieces - i * laid.perSheet()));
+                    }
                 }
             }
+        }
+
+        /** What is left of a sheet by cuts from edge to edge: beside the columns, below the rows, and of a row that is not full. */
+        private void keepOffcuts(CutList.Sheet whole, CutList.CutPiece laid, KitSize size, int pieces) {
+            double acrossM = (laid.turned() ? height(size) : width(size)) + CutList.DEFAULT_MARGIN_M;
+            double downM = (laid.turned() ? width(size) : height(size)) + CutList.DEFAULT_MARGIN_M;
+            int rest = pieces % laid.columns();
+            int rows = pieces / laid.columns() + (rest > 0 ? 1 : 0);
+            double columnsM = Math.min(whole.widthM(), laid.columns() * acrossM);
+            keep(whole.widthM() - columnsM, whole.heightM());
+            keep(columnsM, whole.heightM() - rows * downM);
+            keep(rest == 0 ? 0 : columnsM - rest * acrossM, downM);
+        }
+
+        private void keep(double wideM, double highM) {
+            if (wideM > SLACK_M && highM > SLACK_M) {
+                offcuts.add(new Offcut(wideM, highM));
+            }
+        }
+
+        /** Cuts a piece from the smallest offcut that gives it, and keeps the two that are left of that. */
+        private boolean takeOffcut(KitSize size) {
+            Optional<Offcut> best = offcuts.stream()
+                    .filter(o -> o.gives(width(size), height(size)) || o.gives(height(size), width(size)))
+                    .min(Comparator.comparingDouble(o -> o.wideM * o.highM));
+            best.ifPresent(from -> {
+                offcuts.remove(from);
+                boolean upright = from.gives(width(size), height(size));
+                double w = Math.min(from.wideM, (upright ? width(size) : height(size)) + CutList.DEFAULT_MARGIN_M);
+                double h = Math.min(from.highM, (upright ? height(size) : width(size)) + CutList.DEFAULT_MARGIN_M);
+                boolean down = (from.wideM - w) * from.highM > from.wideM * (from.highM - h);
+                keep(from.wideM - w, down ? from.highM : h);
+                keep(down ? w : from.wideM, from.highM - h);
+            });
+            return best.isPresent();
         }
 
         private static CutList.Wanted wanted(KitSize size, int count) {

@@ -36,6 +36,17 @@ class CutPlanTest {
         assertThat(plan(0.3, 0.3, 12, sheets(3)).sheets()).isEqualTo(3);
     }
 
+    /** A front of 0.3 m leaves a strip of 0.19 m beside it: two tubes' sleeves of 0.15 × 0.5 m come off that, and no second sheet. */
+    @Test
+    void smallerPiecesComeOffWhatIsLeftOfTheSheet() {
+        CutPlan plan = CutPlan.of(
+                List.of(new Wanted(KitSize.flat(0.3, 0.3), 3), new Wanted(KitSize.flat(0.15, 0.5), 2)),
+                List.of(sheets(9)));
+        assertThat(plan.sheets()).isOne();
+        assertThat(plan.pieces()).extracting(Cut::fromSheets).containsExactly(3, 2);
+        assertThat(plan.leftOver()).isCloseTo(1 - (3 * 0.09 + 2 * 0.075) / (0.53 * 1.22), within(1e-9));
+    }
+
     /** What sheets do not give is cut from the roll: three columns of 0.34 m across 1.22, so one row for three pieces. */
     @Test
     void theRestComesOffTheRoll() {

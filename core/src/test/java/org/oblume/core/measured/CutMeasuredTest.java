@@ -63,13 +63,18 @@ class CutMeasuredTest {
                 fewest);
     }
 
-    /** Over all ways to share the pieces out onto sheets that can be cut so. */
+    /** Over all ways to share the pieces out onto sheets that can be cut so; at a sheet's own edge no margin is needed. */
     private static int fewest(List<Piece> pieces) {
         int all = (1 << pieces.size()) - 1;
         Map<String, Boolean> known = new HashMap<>();
         boolean[] onOne = new boolean[all + 1];
         for (int set = 1; set <= all; set++) {
-            onOne[set] = fits(CutList.SHEET.widthM(), CutList.SHEET.heightM(), set, pieces, known);
+            onOne[set] = fits(
+                    CutList.SHEET.widthM() + CutList.DEFAULT_MARGIN_M,
+                    CutList.SHEET.heightM() + CutList.DEFAULT_MARGIN_M,
+                    set,
+                    pieces,
+                    known);
         }
         int[] sheets = new int[all + 1];
         Arrays.fill(sheets, pieces.size());

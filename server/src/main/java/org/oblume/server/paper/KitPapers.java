@@ -143,7 +143,7 @@ class KitPapers {
                                     cut.toBuy() == null ? "" : "; to buy: " + reader.say(cut.toBuy())),
                     false));
         }
-        parts.add(new Sheet.Say("Pieces of two sizes are not cut from one sheet (model); 4 cm at each cut.", false));
+        parts.add(new Sheet.Say("Cuts from edge to edge (model); 4 cm at each.", false));
         return new Paper(
                 "cut-%d".formatted(number),
                 new Sheet(
