@@ -102,7 +102,7 @@ const last = computed(() => page.value?.solos.at(-1))
             {{ page.solos.length === 1 ? 'reading' : 'readings' }}).</span
           >
         </p>
-        <p v-else class="text-quiet">Never read alone.</p>
+        <p v-else class="text-quiet">How bright it is was never metered alone.</p>
       </div>
       <div class="px-4 py-3">
         <h3 class="group-title">Where it is used</h3>
