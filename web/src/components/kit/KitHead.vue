@@ -8,12 +8,11 @@ import SpineButton from '@/components/layout/SpineButton.vue'
 const props = defineProps<{ name?: string; units: UnitView[]; short: number; day: number }>()
 defineEmits<{ spine: [] }>()
 const count = (of: (u: UnitView) => boolean) => props.units.filter(of).length
-const mends = (u: UnitView) => u.where.startsWith('at repair')
 const cells = computed(() => [
   { name: 'units in all', value: props.units.length },
   { name: 'on set', value: count((u) => !!u.standsIn) },
-  { name: 'away', value: count((u) => !u.there && !mends(u)) },
-  { name: 'to mend', value: count(mends) },
+  { name: 'away', value: count((u) => !u.there && !u.inRepair) },
+  { name: 'to mend', value: count((u) => u.inRepair) },
   { name: props.day ? `short on day ${props.day}` : 'short', value: props.short },
 ])
 </script>

@@ -31,9 +31,9 @@ function width({ unit }: UnitView): number {
     0.3
   return Math.min(MOST_PX, Math.max(LEAST_PX, metres * PER_M))
 }
-function state({ standsIn, there, where }: UnitView): 'set' | 'in' | 'out' | 'mend' {
+function state({ standsIn, there, inRepair }: UnitView): 'set' | 'in' | 'out' | 'mend' {
   if (standsIn) return 'set'
-  return there ? 'in' : where.startsWith('at repair') ? 'mend' : 'out'
+  return there ? 'in' : inRepair ? 'mend' : 'out'
 }
 </script>
 

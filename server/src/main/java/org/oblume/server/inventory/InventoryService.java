@@ -16,6 +16,7 @@ import org.oblume.core.carry.ShotStage;
 import org.oblume.core.kit.CountedStock;
 import org.oblume.core.kit.KitSize;
 import org.oblume.core.kit.KitUnit;
+import org.oblume.core.kit.UnitSpan;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.earlier.EarlierVersions;
@@ -145,6 +146,7 @@ public class InventoryService {
                 unit.kind(),
                 where,
                 away.isEmpty(),
+                unit.on(today()).filter(s -> s.state() == UnitSpan.State.REPAIR).isPresent(),
                 away.isEmpty() ? lit.orElse(null) : null,
                 used);
     }

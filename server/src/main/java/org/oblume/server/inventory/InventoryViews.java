@@ -29,6 +29,7 @@ public final class InventoryViews {
      * @param kind with its size, in words
      * @param where in words: {@code in}, {@code 4C, Key}, {@code out on hire until 20 Nov}
      * @param there whether the crew can have it today
+     * @param inRepair whether it is at repair today
      * @param standsIn the lit shot that it stands in now, or null
      */
     public record UnitView(
@@ -38,6 +39,7 @@ public final class InventoryViews {
             Phrase kind,
             String where,
             boolean there,
+            boolean inRepair,
             @Nullable UnitUse standsIn,
             List<UnitUse> uses) {}
 
