@@ -117,9 +117,9 @@ class TwoPeopleAndBadInputIT {
         crew.upload("input[type=file]", file("{\"format\":\"oblume-scene\",\"version\":1,\"prod"));
         crew.press("Import");
         crew.seeText("The file is broken");
-        crew.upload("input[type=file]", file("{\"format\":\"oblume-scene\",\"version\":9}"));
+        crew.upload("input[type=file]", file("{\"format\":\"oblume-scene\",\"version\":10}"));
         crew.press("Import");
-        crew.seeText("This file is version 9; this Oblume reads version 8.");
+        crew.seeText("This file is version 10; this Oblume reads version 9.");
         crew.upload("input[type=file]", file("x".repeat(11 * 1024 * 1024)));
         crew.press("Import");
         crew.seeText("is larger than 10 MB");
