@@ -26,12 +26,11 @@ function site(part: { latitude?: number; longitude?: number }) {
   else if (plan.value.site) change({ site: undefined })
 }
 
-function putPicture(event: Event) {
+function putPicture(event: Event, setId: number) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
-  const setId = props.drawn?.id
-  if (!file || setId === undefined) return
+  if (!file) return
   void submit(async () => {
     const picture = await answer(
       api.POST('/api/sets/{setId}/pictures', { params: { path: { setId } }, ...asFile(file) }),
@@ -88,11 +87,15 @@ function nameOf(list: Listed, i: number): string {
   <p v-if="half.latitude !== undefined || half.longitude !== undefined" role="status" class="text-small">
     Type the {{ half.latitude === undefined ? 'latitude' : 'longitude' }} too: the place is kept once both are known.
   </p>
-  <div class="border-t border-line pt-2">
+  <div v-if="drawn" class="border-t border-line pt-2">
     <h3 class="group-title">Picture under the plan</h3>
     <label class="mt-1 block"
       ><span class="text-small text-quiet">PNG, JPEG or SVG of the plan</span
-      ><input type="file" class="field" accept="image/png,image/jpeg,image/svg+xml" @change="putPicture"
+      ><input
+        type="file"
+        class="field"
+        accept="image/png,image/jpeg,image/svg+xml"
+        @change="putPicture($event, drawn.id)"
     /></label>
     <p v-if="error" role="alert" class="text-small">{{ error }}</p>
     <div v-if="plan.underlay" class="mt-1 flex gap-2">

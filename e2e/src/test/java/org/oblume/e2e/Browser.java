@@ -365,7 +365,10 @@ final class Browser implements AutoCloseable {
     }
 
     void upload(String css, Path file) {
-        driver.findElement(By.cssSelector(css)).sendKeys(file.toAbsolutePath().toString());
+        until("see where a file goes", d -> d.findElements(By.cssSelector(css)).stream()
+                        .findFirst()
+                        .orElse(null))
+                .sendKeys(file.toAbsolutePath().toString());
     }
 
     /** Runs script in the page and waits for the promise it returns; its {@code fetch} may edit as the page may. */
