@@ -124,7 +124,7 @@ export const READS = {
   scanned: read(['INVENTORY', 'RECORD', 'BOOK'], (path: { tag: string }, way) =>
     answer(api.GET('/api/units/{tag}', { ...way, params: { path } })),
   ),
-  archive: read(['ARCHIVE'], (_: object, way) => answer(api.GET('/api/archive', { ...way, ...ONLY_NOW }))),
+  copies: read(['COPIES'], (_: object, way) => answer(api.GET('/api/copies', { ...way, ...ONLY_NOW }))),
   board: read(['RECORD', 'BOOK', 'LOOKS', 'SET'], ({ sceneId }: OfScene, way) =>
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),
   ),

@@ -9,7 +9,7 @@ const EACH_MS = 20_000
 /** How safe the record is against the loss of the server's machine. What is held elsewhere too, this device need not keep any longer. */
 export const useSafety = defineStore('safety', () => {
   const session = useSession()
-  const { data: safety, again } = useRead('archive', () => (session.name ? {} : undefined), {
+  const { data: safety, again } = useRead('copies', () => (session.name ? {} : undefined), {
     keepBefore: true,
     everyMs: () => EACH_MS,
   })

@@ -31,7 +31,7 @@ const rows = computed(() => {
 })
 const copy = () =>
   submit(async () => {
-    await answer(api.POST('/api/archive/copies'))
+    await answer(api.POST('/api/copies'))
     await store.again()
   })
 </script>

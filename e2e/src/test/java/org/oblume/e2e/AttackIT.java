@@ -53,7 +53,7 @@ class AttackIT {
             "PUT /api/team/{id}",
             "DELETE /api/team/{id}",
             "PUT /api/session/passphrase",
-            "POST /api/archive/copies");
+            "POST /api/copies");
 
     private static final byte[] EMPTY = "{}".getBytes(StandardCharsets.UTF_8);
     private static final Path TABLE = Path.of("../server/src/test/resources/permissions.csv");

@@ -49,7 +49,7 @@ class LostLaptopIT {
                 .asLong();
         byte[] asKept = gaffer.download("/api/notes/%d/photo".formatted(photograph));
         // another copy, so that the first journal has an end
-        gaffer.post("/api/archive/copies", "{}");
+        gaffer.post("/api/copies", "{}");
         for (int i = 0; i < 20; i++) {
             gaffer.post("/api/shots/%d/notes".formatted(shot), "{\"text\":\"Before it fell in, %d\"}".formatted(i));
         }
@@ -78,7 +78,7 @@ class LostLaptopIT {
         untilEachEditIsElsewhere(gaffer);
         long shot = gaffer.shot("4C");
         gaffer.post("/api/shots/%d/notes".formatted(shot), "{\"text\":\"Between the copies\"}");
-        gaffer.post("/api/archive/copies", "{}");
+        gaffer.post("/api/copies", "{}");
         gaffer.post("/api/shots/%d/notes".formatted(shot), "{\"text\":\"After both\"}");
         oblume.kill();
         Path newest;
@@ -106,7 +106,7 @@ class LostLaptopIT {
     void whereNoSecondFolderWasNamedThePageSaysWhatCouldBeLost() throws Exception {
         oblume = RunningOblume.withDemo(data);
         Person gaffer = Person.ofTheDemo(oblume, "LEAD");
-        JsonNode safety = gaffer.get("/api/archive");
+        JsonNode safety = gaffer.get("/api/copies");
         assertThat(safety.get("couldBeLost").asText())
                 .isEqualTo(
                         "If the server’s machine is lost, so is the record: its copies are beside it. Name a second folder, such as a memory stick: ./oblume run --second FOLDER");
@@ -184,7 +184,7 @@ class LostLaptopIT {
 
     private static void untilEachEditIsElsewhere(Person gaffer) throws Exception {
         Instant end = Instant.now().plus(PATIENCE);
-        while (!gaffer.get("/api/archive").get("journal").asBoolean()) {
+        while (!gaffer.get("/api/copies").get("journal").asBoolean()) {
             assertThat(Instant.now()).as("a copy in the second folder").isBefore(end);
             Thread.onSpinWait();
         }
@@ -203,7 +203,7 @@ class LostLaptopIT {
                         "-XX:TieredStopAtLevel=1",
                         "-cp",
                         "oblume.jar",
-                        "org.oblume.server.archive.ArchiveCommand",
+                        "org.oblume.server.copies.CopyCommand",
                         command,
                         data.toString(),
                         about))

@@ -37,5 +37,5 @@ public enum Topic {
     /** Who works here. */
     TEAM,
     /** Copies of the record. */
-    ARCHIVE
+    COPIES
 }

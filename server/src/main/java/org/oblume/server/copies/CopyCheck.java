@@ -1,4 +1,4 @@
-package org.oblume.server.archive;
+package org.oblume.server.copies;
 
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,4 +1,4 @@
-package org.oblume.server.archive;
+package org.oblume.server.copies;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -25,13 +25,13 @@ import org.springframework.util.unit.DataSize;
  * folder where one is named. There a journal takes each edit between two copies, before it is acknowledged.
  */
 @Service
-public class ArchiveService {
+public class CopyService {
 
     /** Left by {@code ./oblume backup} in the copies' folder; gone when the copy is made. */
     static final String WANTED = "wanted";
 
     static final String COPIES = "copies";
-    private static final Logger LOG = LoggerFactory.getLogger(ArchiveService.class);
+    private static final Logger LOG = LoggerFactory.getLogger(CopyService.class);
     private static final Duration EACH = Duration.ofMinutes(15);
     private static final Duration AFTER_A_FAILURE = Duration.ofMinutes(1);
 
@@ -58,7 +58,7 @@ public class ArchiveService {
     /** When such a journal last took an edit, once it is gone. */
     private volatile @Nullable Instant journaledUpTo;
 
-    ArchiveService(
+    CopyService(
             RecordFile file,
             Clock clock,
             @Value("${oblume.data}") Path data,

@@ -1,4 +1,4 @@
-package org.oblume.server.archive;
+package org.oblume.server.copies;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;

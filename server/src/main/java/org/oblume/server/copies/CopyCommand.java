@@ -1,4 +1,4 @@
-package org.oblume.server.archive;
+package org.oblume.server.copies;
 
 import java.io.IOException;
 import java.nio.channels.FileChannel;
@@ -27,7 +27,7 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
  * What is done at the machine, while the server runs or not: {@code backup}, {@code restore}, {@code reset-lead}. Says one sentence, and
  * ends with 1 when it could not be done.
  */
-public final class ArchiveCommand {
+public final class CopyCommand {
 
     private static final Duration PATIENCE = Duration.ofMinutes(2);
     private static final int LOOK_MS = 200;
@@ -39,7 +39,7 @@ public final class ArchiveCommand {
 
     private final Path data;
 
-    ArchiveCommand(Path data) {
+    CopyCommand(Path data) {
         this.data = data;
     }
 
@@ -51,7 +51,7 @@ public final class ArchiveCommand {
     }
 
     public static void main(String[] args) {
-        ArchiveCommand command = new ArchiveCommand(Path.of(args[1]).toAbsolutePath());
+        CopyCommand command = new CopyCommand(Path.of(args[1]).toAbsolutePath());
         @Nullable String what = args.length > 2 && !args[2].isEmpty() ? args[2] : null;
         try {
             System.out.println(
@@ -78,7 +78,7 @@ public final class ArchiveCommand {
         if (to != null && !Files.isDirectory(to)) {
             throw new Failure("%s is not a folder.".formatted(to));
         }
-        CopyFolder here = new CopyFolder(Files.createDirectories(data.resolve(ArchiveService.COPIES)));
+        CopyFolder here = new CopyFolder(Files.createDirectories(data.resolve(CopyService.COPIES)));
         Instant begun = isRunning() ? askTheServer(here) : copyByHand(here);
         Path copy = here.copy(begun);
         long rows = CopyCheck.rowsOfCopy(copy);
@@ -91,7 +91,7 @@ public final class ArchiveCommand {
 
     private static Instant askTheServer(CopyFolder here) throws IOException, Failure {
         Instant asked = Instant.now();
-        Path wish = Files.write(here.folder().resolve(ArchiveService.WANTED), new byte[0]);
+        Path wish = Files.write(here.folder().resolve(CopyService.WANTED), new byte[0]);
         while (Files.exists(wish)) {
             if (Instant.now().isAfter(asked.plus(PATIENCE))) {
                 throw new Failure("The server did not make a copy within two minutes: see its log.");

@@ -1,4 +1,4 @@
-package org.oblume.server.archive;
+package org.oblume.server.copies;
 
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;

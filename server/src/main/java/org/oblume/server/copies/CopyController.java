@@ -1,4 +1,4 @@
-package org.oblume.server.archive;
+package org.oblume.server.copies;
 
 import java.io.IOException;
 import java.time.Instant;
@@ -15,29 +15,29 @@ import org.springframework.web.bind.annotation.RestController;
 /** How safe the record is against the loss of this machine. */
 @Needs(Permission.READ)
 @RestController
-class ArchiveController {
+class CopyController {
 
-    private final ArchiveService archive;
+    private final CopyService copies;
 
-    ArchiveController(ArchiveService archive) {
-        this.archive = archive;
+    CopyController(CopyService copies) {
+        this.copies = copies;
     }
 
-    @GetMapping("/api/archive")
-    ArchiveService.Safety safety() {
-        return archive.safety();
+    @GetMapping("/api/copies")
+    CopyService.Safety safety() {
+        return copies.safety();
     }
 
     /** A copy that was made. */
     record Made(Instant begun, @Nullable String problem) {}
 
-    @Changes(Topic.ARCHIVE)
+    @Changes(Topic.COPIES)
     @Needs(Permission.LEAD)
-    @PostMapping("/api/archive/copies")
+    @PostMapping("/api/copies")
     Made copy() {
         try {
-            Instant begun = archive.copyNow();
-            return new Made(begun, archive.safety().problem());
+            Instant begun = copies.copyNow();
+            return new Made(begun, copies.safety().problem());
         } catch (IOException failed) {
             throw new Refusal("No copy was made: %s. See that the disk has room.".formatted(failed.getMessage()));
         }
