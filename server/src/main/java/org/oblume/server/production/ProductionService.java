@@ -33,13 +33,24 @@ public class ProductionService {
     }
 
     public Production create(String name, int days) {
+        String checked = freeName(name);
+        Checks.within("Shooting days", days, 1, MOST_DAYS, "");
+        return productions.save(new ProductionEntity(checked, days)).toProduction();
+    }
+
+    /**
+     * A name that no production bears yet.
+     *
+     * @throws Refusal when it is too long, or one does
+     */
+    @Transactional(readOnly = true)
+    public String freeName(String name) {
         String checked = Checks.text("The production's name", name, LONGEST_NAME);
         if (productions.findByName(checked).isPresent()) {
             throw new Refusal(
                     "name", "There is a production called %s already: choose another name.".formatted(checked));
         }
-        Checks.within("Shooting days", days, 1, MOST_DAYS, "");
-        return productions.save(new ProductionEntity(checked, days)).toProduction();
+        return checked;
     }
 
     /** The crew's table of times as it was kept, or null. */

@@ -68,6 +68,16 @@ public record PictureFile(String mediaType, double widthPx, double heightPx, @Nu
         return raster(bytes);
     }
 
+    /** Whether bytes are a picture as this house keeps it: its head is looked at. */
+    public static boolean isOne(byte[] bytes, boolean drawn) {
+        try {
+            PictureFile file = of(bytes);
+            return drawn == file.mediaType().contains("svg");
+        } catch (Refusal none) {
+            return false;
+        }
+    }
+
     /** As an answer. An SVG is somebody else's file: opened by itself, nothing in it runs. */
     public ResponseEntity<byte[]> served() {
         byte[] shown = PictureMetadata.without(bytes); // those of earlier versions still have them

@@ -38,6 +38,9 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 public class CommitCaches implements SmartInitializingSingleton {
 
+    /** All parts of the record at once. */
+    private static final Source ANYTHING = new Source(RecordSource.Part.SCENE, Long.MIN_VALUE);
+
     private final ObjectProvider<EntityManagerFactory> factories;
     private final List<CommitCache<?, ?>> caches = new CopyOnWriteArrayList<>();
     private final Map<Source, Integer> inFlux = new HashMap<>();
@@ -81,6 +84,11 @@ public class CommitCaches implements SmartInitializingSingleton {
      */
     public void readFromHere() {
         Transaction.current(this).readFrom = now();
+    }
+
+    /** This transaction writes past Hibernate, whatever rows: nothing is kept until it has ended, and nothing from before it. */
+    public void anythingIsWritten() {
+        Transaction.current(this).add(ANYTHING);
     }
 
     private void written(Object row) {
@@ -212,7 +220,7 @@ public class CommitCaches implements SmartInitializingSingleton {
 
         private CommitCache(int most, BiPredicate<V, Source> readFrom, CommitCaches all) {
             this.kept = Caffeine.newBuilder().maximumSize(most).build();
-            this.readFrom = readFrom;
+            this.readFrom = (answer, source) -> source.equals(ANYTHING) || readFrom.test(answer, source);
             this.all = all;
         }
 
