@@ -10,10 +10,13 @@ create table archive_point (
     kept_rows bytea,
     unique (production_id, archive)
 );
--- A production or a scene that is closed takes no edits; one that was deleted can be brought back for a while.
+-- A production or a scene that is closed takes no edits; one that was deleted can be brought back for a while. What it was called is free
+-- for another one meanwhile.
 alter table production add column closed_at timestamp(6) with time zone;
 alter table production add column deleted_at timestamp(6) with time zone;
 alter table production add column deleted_by varchar(60);
+alter table production add column deleted_name varchar(120);
 alter table scene add column closed_at timestamp(6) with time zone;
 alter table scene add column deleted_at timestamp(6) with time zone;
 alter table scene add column deleted_by varchar(60);
+alter table scene add column deleted_number varchar(12);

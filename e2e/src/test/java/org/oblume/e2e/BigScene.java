@@ -6,7 +6,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Random;
 
-/** Makes a scene file of 120 placements, 60 shots in one chain, and 1,500 knots. */
+/** Makes scene files: one of 120 placements, 60 shots in one chain, and 1,500 knots; and those of a feature. */
 final class BigScene {
 
     static final int SHOTS = 60;
@@ -20,19 +20,35 @@ final class BigScene {
     private static final double WIDTH_M = 24;
     private static final double DEPTH_M = 16;
 
-    private final Random random = new Random(4);
+    private static final Size LONG_NIGHT = new Size("Long night", 90, SHOTS, PLACEMENTS, KNOTS);
+
+    private final Random random;
     private final JsonNodeFactory json = JsonNodeFactory.instance;
+    private final Size size;
     private int knots;
 
+    /** How large. */
+    private record Size(String production, int scene, int shots, int placements, int knots) {}
+
+    private BigScene(Size size) {
+        this.size = size;
+        this.random = new Random(4L + size.scene());
+    }
+
     static String file() {
-        return new BigScene().make().toString();
+        return new BigScene(LONG_NIGHT).make().toString();
+    }
+
+    /** A scene of a feature: 8 shots, 25 things, 334 knots. In 150 of them 50,000 things were recorded. */
+    static String ofAFeature(int scene) {
+        return new BigScene(new Size("Feature", scene, 8, 25, 334)).make().toString();
     }
 
     private ObjectNode make() {
         ObjectNode file = json.objectNode().put("format", "oblume-scene").put("version", 1);
-        file.putObject("production").put("name", "Long night").put("days", 9);
+        file.putObject("production").put("name", size.production()).put("days", 60);
         file.putObject("scene")
-                .put("number", "90")
+                .put("number", Integer.toString(size.scene()))
                 .put("heading", "INT. HALL, NIGHT")
                 .put("location", "Hall")
                 .put("buildOrder", "AMBIENCE_FIRST");
@@ -57,14 +73,19 @@ final class BigScene {
         ArrayNode shots = file.putArray("shots");
         ObjectNode first = shot(shots, 0);
         ArrayNode tied = first.putArray("knots");
-        for (int i = 0; i < PLACEMENTS; i++) {
+        for (int i = 0; i < size.placements(); i++) {
             place(placements, tied, i);
         }
-        for (int s = 1; s < SHOTS; s++) {
+        for (int s = 1; s < size.shots(); s++) {
             ArrayNode changes = shot(shots, s).put("basedOn", "S" + (s - 1)).putArray("knots");
-            int upTo = KNOTS - (KNOTS - knots) * (SHOTS - 1 - s) / (SHOTS - s);
+            int upTo = size.knots() - (size.knots() - knots) * (size.shots() - 1 - s) / (size.shots() - s);
             for (int i = MARKS + 1 + s; knots < upTo; i++) {
-                knot(changes, "p" + i, "LEVEL", "percent", random.nextInt(1000) / 10.0)
+                knot(
+                                changes,
+                                "p" + (MARKS + 1 + (i - MARKS - 1) % (size.placements() - MARKS - 1)),
+                                "LEVEL",
+                                "percent",
+                                random.nextInt(1000) / 10.0)
                         .put("reason", "MATCH");
             }
         }
@@ -75,6 +96,7 @@ final class BigScene {
         return shots.addObject()
                 .put("slate", "S" + number)
                 .put("description", "Shot " + number)
+                .put("day", 1 + (size.scene() + number / 4) % 60)
                 .put("stage", "PLANNED");
     }
 

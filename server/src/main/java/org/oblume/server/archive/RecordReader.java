@@ -32,14 +32,14 @@ final class RecordReader {
 
     private final JdbcTemplate sql;
     private final ArchiveColumns columns;
-    private final long production;
+    private final RecordScope scope;
     private final Map<String, Map<Long, String>> uids = new HashMap<>();
     private @Nullable TreeMap<Long, String> events;
 
     RecordReader(JdbcTemplate sql, ArchiveColumns columns, long production) {
         this.sql = sql;
         this.columns = columns;
-        this.production = production;
+        this.scope = new RecordScope(columns, ArchiveTable.ROOT, production);
     }
 
     /** Each row in the order in which it was made, with its id in this database. */
@@ -81,36 +81,9 @@ final class RecordReader {
         return sum;
     }
 
-    /** The condition by which a row is of the production. */
-    String scope(ArchiveTable table) {
-        if (table.name().equals(ArchiveTable.ROOT)) {
-            return "id = " + production;
-        }
-        if (!table.named().isEmpty() && table.owners().isEmpty()) {
-            return table.named().stream()
-                    .map(column ->
-                            "(%s in (%s) or %s in (%s))".formatted(column, namesOf("shot"), column, namesOf("look")))
-                    .collect(Collectors.joining(" and "));
-        }
-        return table.isOfTheCrew()
-                ? "true"
-                : table.owners().stream()
-                        .map(column -> "%s in (%s)".formatted(column, idsOf(ownerOf(table, column))))
-                        .collect(Collectors.joining(" or ", "(", ")"));
-    }
-
-    private ArchiveTable ownerOf(ArchiveTable table, String column) {
-        return ArchiveTables.named(
-                Objects.requireNonNull(columns.of(table.name()).of(column).rowOf()));
-    }
-
-    private String idsOf(ArchiveTable table) {
-        return "select %s from %s where %s".formatted(columns.of(table.name()).primary(), table.name(), scope(table));
-    }
-
-    private String namesOf(String kind) {
-        ArchiveTable table = ArchiveTables.named(kind);
-        return "select '%s-' || id from %s where %s".formatted(kind, table.name(), scope(table));
+    /** What is of the whole crew is of each production. */
+    private String scope(ArchiveTable table) {
+        return table.isOfTheCrew() ? "1 = 1" : scope.condition(table);
     }
 
     private ObjectNode node(Columns of, ResultSet row) throws SQLException {

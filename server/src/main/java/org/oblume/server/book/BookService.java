@@ -1,15 +1,9 @@
 package org.oblume.server.book;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
-import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.Knot;
 import org.oblume.core.carry.ShotStage;
-import org.oblume.core.carry.Slate;
 import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Mount;
 import org.oblume.core.plot.Piece;
@@ -27,11 +21,10 @@ import org.oblume.server.scene.SceneService;
 import org.oblume.server.set.SetService;
 import org.oblume.server.set.StageSet;
 import org.oblume.server.shot.KnotService;
-import org.oblume.server.shot.LastTouch;
 import org.oblume.server.shot.PlotService;
-import org.oblume.server.shot.RecordCount;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotCard;
+import org.oblume.server.shot.ShotLine;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScenes;
 import org.springframework.stereotype.Service;
@@ -124,31 +117,22 @@ public class BookService {
     }
 
     private BookView.ProductionPage page(Production production) {
-        List<Scene> all = scenes.ofProduction(production.id());
-        Map<Long, RecordCount> counts = new HashMap<>();
-        all.forEach(scene -> counts.putAll(records.counts(scene.id())));
-        List<Shot> lines = shots.ofScenes(all.stream().map(Scene::id).toList());
-        Map<Long, LastTouch> touches =
-                shots.lastTouches(lines.stream().map(Shot::id).toList());
-        Map<Long, Slate> slates =
-                lines.stream().collect(Collectors.toMap(Shot::id, s -> s.card().slate()));
         return new BookView.ProductionPage(
                 production,
-                all.stream()
+                scenes.ofProduction(production.id()).stream()
                         .map(scene -> new BookView.ScenePage(
                                 scene.id(),
                                 scene.heading(),
-                                lines.stream()
-                                        .filter(s -> s.sceneId() == scene.id())
-                                        .map(s -> line(s, slates, touches.get(s.id()), counts.get(s.id())))
+                                scene.closedAt(),
+                                records.lines(scene.id()).stream()
+                                        .map(BookService::line)
                                         .toList()))
                         .toList());
     }
 
-    private static BookView.BookShot line(
-            Shot shot, Map<Long, Slate> slates, @Nullable LastTouch touch, @Nullable RecordCount count) {
+    private static BookView.BookShot line(ShotLine line) {
+        Shot shot = line.shot();
         ShotCard card = shot.card();
-        Slate basedOn = card.basedOnId() == null ? null : Objects.requireNonNull(slates.get(card.basedOnId()));
         return new BookView.BookShot(
                 shot.id(),
                 card.slate(),
@@ -156,9 +140,9 @@ public class BookService {
                 card.day(),
                 card.stage(),
                 card.basedOnId(),
-                basedOn,
+                line.basedOn(),
                 shot.version(),
-                touch,
-                count);
+                line.touched(),
+                line.recorded());
     }
 }

@@ -1,5 +1,6 @@
 package org.oblume.server.book;
 
+import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
@@ -14,12 +15,13 @@ record BookView(List<ProductionPage> productions) {
 
     record ProductionPage(Production production, List<ScenePage> scenes) {}
 
-    record ScenePage(long id, SceneHeading heading, List<BookShot> shots) {}
+    /** @param closedAt since when it takes no edits, or null */
+    record ScenePage(long id, SceneHeading heading, @Nullable Instant closedAt, List<BookShot> shots) {}
 
     /**
      * @param basedOn slate of the shot it carries from
      * @param version of its card, for If-Match
-     * @param recorded how much of it could be rebuilt; null for a shot that was made this moment
+     * @param recorded how much of it could be rebuilt
      */
     record BookShot(
             long id,
@@ -31,5 +33,5 @@ record BookView(List<ProductionPage> productions) {
             @Nullable Slate basedOn,
             long version,
             @Nullable LastTouch lastTouch,
-            @Nullable RecordCount recorded) {}
+            RecordCount recorded) {}
 }

@@ -1,15 +1,20 @@
 package org.oblume.server.production;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
+import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.support.IdentifiedEntity;
 
+/** One that was deleted is not found. */
 @Entity
+@SQLRestriction("deleted_at is null")
 @Table(name = "production")
 class ProductionEntity extends IdentifiedEntity {
 
@@ -24,6 +29,10 @@ class ProductionEntity extends IdentifiedEntity {
 
     /** How far lights and meters stray (JSON), or null while it is as usual. */
     private @Nullable String spread;
+
+    /** When it was closed, or null while it is worked on. */
+    @Column(name = "closed_at")
+    private @Nullable Instant closedAt;
 
     @Version
     private long version;
@@ -54,6 +63,6 @@ class ProductionEntity extends IdentifiedEntity {
     }
 
     Production toProduction() {
-        return new Production(id == null ? 0 : id, name, days);
+        return new Production(id == null ? 0 : id, name, days, closedAt);
     }
 }

@@ -9,12 +9,16 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
+import org.hibernate.annotations.SQLRestriction;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.rebuild.BuildOrder;
 import org.oblume.server.support.IdentifiedEntity;
 import org.oblume.server.support.RecordSource;
 
+/** One that was deleted is not found, nor what it has. */
 @Entity
+@SQLRestriction("deleted_at is null")
 @Table(name = "scene")
 class SceneEntity extends IdentifiedEntity implements RecordSource {
 
@@ -36,6 +40,10 @@ class SceneEntity extends IdentifiedEntity implements RecordSource {
     @Column(name = "build_order")
     private BuildOrder buildOrder = BuildOrder.AMBIENCE_FIRST;
 
+    /** When it was closed, or null while it is worked on. */
+    @Column(name = "closed_at")
+    private @Nullable Instant closedAt;
+
     @Version
     private long version;
 
@@ -52,7 +60,11 @@ class SceneEntity extends IdentifiedEntity implements RecordSource {
 
     Scene toScene() {
         return new Scene(
-                id == null ? 0 : id, productionId, setId, new SceneHeading(number, heading, location, buildOrder));
+                id == null ? 0 : id,
+                productionId,
+                setId,
+                new SceneHeading(number, heading, location, buildOrder),
+                closedAt);
     }
 
     @Override

@@ -1,12 +1,10 @@
 package org.oblume.server.shot;
 
 import java.time.Clock;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.carry.ShotStage;
@@ -57,13 +55,6 @@ public class ShotService {
         return shots.findBySceneIdInOrderByPlaceInList(sceneIds).stream()
                 .map(ShotEntity::toShot)
                 .toList();
-    }
-
-    /** Who last changed something in each shot; a shot that nothing was recorded in is left out. */
-    @Transactional(readOnly = true)
-    public Map<Long, LastTouch> lastTouches(Collection<Long> shotIds) {
-        return events.newestOfEach(shotIds).stream()
-                .collect(Collectors.toMap(KnotEventEntity::shotId, KnotEventEntity::toLastTouch));
     }
 
     /** Adds a shot, last in its scene. */

@@ -48,7 +48,7 @@ public class StoredScenes {
     private final CommitCaches caches;
     private final CommitCache<Long, StoredScene> kept;
     private final CommitCache<Long, Long> sceneIds;
-    private final CommitCache<Long, Counted> counts;
+    private final CommitCache<Long, Lines> lines;
 
     StoredScenes(
             SceneService scenes,
@@ -61,7 +61,7 @@ public class StoredScenes {
             CommitCaches caches) {
         this.caches = caches;
         this.kept = caches.cache(MOST_KEPT, StoredScene::isReadFrom);
-        this.counts = caches.cache(MOST_SHOTS, Counted::isReadFrom);
+        this.lines = caches.cache(MOST_SHOTS, Lines::isReadFrom);
         this.sceneIds =
                 caches.cache(MOST_SHOTS, (sceneId, changed) -> changed.part() == Part.SCENE && changed.id() == sceneId);
         this.events = events;
@@ -78,28 +78,37 @@ public class StoredScenes {
         return kept.get(sceneId, this::read);
     }
 
-    /** How much of each shot of a scene could be rebuilt, by the shot's id. */
-    public Map<Long, RecordCount> counts(long sceneId) {
-        return counts.get(sceneId, id -> new Counted(of(id))).counts();
+    /** What a list says of the shots of a scene, in their order. */
+    public List<ShotLine> lines(long sceneId) {
+        return lines.get(sceneId, this::readLines).lines();
     }
 
-    /** What is counted of a scene, and what that was read from: a book has more scenes than are kept whole. */
-    private record Counted(long sceneId, long setId, Map<Long, RecordCount> counts) {
+    private Lines readLines(long sceneId) {
+        StoredScene scene = of(sceneId);
+        Map<Long, LastTouch> touches = events
+                .newestOfEach(scene.shots().stream().map(Shot::id).toList())
+                .stream()
+                .collect(Collectors.toMap(KnotEventEntity::shotId, KnotEventEntity::toLastTouch));
+        return new Lines(
+                scene.scene().id(),
+                scene.scene().setId(),
+                scene.shots().stream()
+                        .map(s -> new ShotLine(
+                                s,
+                                scene.slate(s.card().basedOnId()),
+                                touches.get(s.id()),
+                                RecordCount.of(scene.completeness(scene.recorded(s.id())))))
+                        .toList());
+    }
 
-        Counted(StoredScene scene) {
-            this(
-                    scene.scene().id(),
-                    scene.scene().setId(),
-                    scene.shots().stream()
-                            .collect(Collectors.toMap(
-                                    Shot::id, s -> RecordCount.of(scene.completeness(scene.recorded(s.id()))))));
-        }
+    /** What is said of a scene in a list, and what that was read from: a book has more scenes than are kept whole. */
+    private record Lines(long sceneId, long setId, List<ShotLine> lines) {
 
         boolean isReadFrom(Source source) {
             return switch (source.part()) {
                 case SCENE -> source.id() == sceneId;
                 case SET -> source.id() == setId;
-                case SHOT -> counts.containsKey(source.id());
+                case SHOT -> lines.stream().anyMatch(l -> l.shot().id() == source.id());
                 case READINGS, KIT, TEAM -> false;
             };
         }
