@@ -3,6 +3,7 @@ package org.oblume.server.continuity;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -17,6 +18,7 @@ import org.oblume.core.carry.Slate;
 import org.oblume.core.continuity.Aspect;
 import org.oblume.core.continuity.Figures;
 import org.oblume.core.continuity.Figures.Figure;
+import org.oblume.core.continuity.LitAs;
 import org.oblume.core.continuity.Match;
 import org.oblume.core.continuity.RatioConvention;
 import org.oblume.core.continuity.RebuildVerdict;
@@ -138,16 +140,7 @@ public class MatchService {
                 .orElse(record.shots().get(0));
         Map<String, Calibration> calibrations = this.calibrations.of(record);
         Map<Slate, ShotState> states = record.record().book().resolveAll();
-        Map<Long, List<Reading>> readings = meter.ofShots(ids);
-        Map<Long, ShotAssessment> judgings = record.shots().stream()
-                .collect(Collectors.toMap(
-                        Shot::id,
-                        shot -> judging(
-                                record.record(),
-                                Objects.requireNonNull(states.get(shot.card().slate())),
-                                calibrations,
-                                readings.getOrDefault(shot.id(), List.of()),
-                                by)));
+        Map<Long, ShotAssessment> judgings = judgings(record, states, calibrations, by);
         Figures recorded = Objects.requireNonNull(judgings.get(reference.id())).figures();
         Map<Long, ShotMatchEntity> close =
                 closeness.findAllById(ids).stream().collect(Collectors.toMap(ShotMatchEntity::shotId, c -> c));
@@ -184,6 +177,33 @@ public class MatchService {
                 summary(judged, reference),
                 judged,
                 runs);
+    }
+
+    private Map<Long, ShotAssessment> judgings(
+            StoredScene record, Map<Slate, ShotState> states, Map<String, Calibration> calibrations, JudgedBy by) {
+        Map<Long, List<Reading>> readings =
+                meter.ofShots(record.shots().stream().map(Shot::id).toList());
+        return record.shots().stream()
+                .collect(Collectors.toMap(
+                        Shot::id,
+                        shot -> judging(
+                                record.record(),
+                                Objects.requireNonNull(states.get(shot.card().slate())),
+                                calibrations,
+                                readings.getOrDefault(shot.id(), List.of()),
+                                by)));
+    }
+
+    /** How each shot of a scene is lit, in figures that can be held against other scenes; those of which too little is known are left out. */
+    @Transactional(readOnly = true)
+    public Map<Long, LitAs> litAs(long sceneId) {
+        StoredScene record = records.of(sceneId);
+        JudgedBy alike = new JudgedBy(
+                RatioConvention.LIT_TO_SHADOW, by(settings(sceneId), sceneId).curve());
+        Map<Long, LitAs> all = new LinkedHashMap<>();
+        judgings(record, record.record().book().resolveAll(), calibrations.of(record), alike)
+                .forEach((shot, judging) -> LitAs.of(judging).ifPresent(as -> all.put(shot, as)));
+        return all;
     }
 
     private static ShotAssessment judging(

@@ -16,9 +16,10 @@ import org.oblume.core.rebuild.BuildOrder;
 import org.oblume.server.support.IdentifiedEntity;
 import org.oblume.server.support.RecordSource;
 
-/** One that was deleted is not found, nor what it has. */
+/** One that was deleted is not found, nor one of a production that was. */
 @Entity
-@SQLRestriction("deleted_at is null")
+@SQLRestriction(
+        "deleted_at is null and production_id not in (select p.id from production p where p.deleted_at is not null)")
 @Table(name = "scene")
 class SceneEntity extends IdentifiedEntity implements RecordSource {
 

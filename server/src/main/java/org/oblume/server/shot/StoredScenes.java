@@ -89,6 +89,7 @@ public class StoredScenes {
                 .newestOfEach(scene.shots().stream().map(Shot::id).toList())
                 .stream()
                 .collect(Collectors.toMap(KnotEventEntity::shotId, KnotEventEntity::toLastTouch));
+        SceneWords words = new SceneWords(scene);
         return new Lines(
                 scene.scene().id(),
                 scene.scene().setId(),
@@ -97,7 +98,8 @@ public class StoredScenes {
                                 s,
                                 scene.slate(s.card().basedOnId()),
                                 touches.get(s.id()),
-                                RecordCount.of(scene.completeness(scene.recorded(s.id())))))
+                                RecordCount.of(scene.completeness(scene.recorded(s.id()))),
+                                words.of(s)))
                         .toList());
     }
 
