@@ -62,6 +62,7 @@ router.afterEach(() => {
 
 /** Where one is, for the window's title. */
 const NAMES: Record<string, string> = {
+  archive: 'Archive',
   book: 'Book',
   bench: 'Bench',
   carry: 'Carry board',
@@ -77,6 +78,7 @@ const NAMES: Record<string, string> = {
   plot: 'Plot',
   rebuild: 'Rebuild',
   recall: 'Recall',
+  search: 'Find',
   set: 'Set',
   verdict: 'Verdict',
 }

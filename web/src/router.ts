@@ -3,6 +3,7 @@ import { readLater } from '@/lib/lazy'
 
 /** A view is read when it is first opened, or when the page has nothing else to do: the first one comes sooner. */
 const views = {
+  ArchiveView: () => import('./views/ArchiveView.vue'),
   BenchView: () => import('./views/BenchView.vue'),
   BookView: () => import('./views/BookView.vue'),
   CarryView: () => import('./views/CarryView.vue'),
@@ -26,6 +27,7 @@ const views = {
   StillsView: () => import('./views/StillsView.vue'),
   StockView: () => import('./views/StockView.vue'),
   SurveyView: () => import('./views/SurveyView.vue'),
+  SearchView: () => import('./views/SearchView.vue'),
   SetView: () => import('./views/SetView.vue'),
   TagView: () => import('./views/TagView.vue'),
   VerdictView: () => import('./views/VerdictView.vue'),
@@ -63,6 +65,18 @@ export const router = createRouter({
       name: 'pull',
       component: views.PullView,
       props: (r) => ({ listId: Number(r.params.list) }),
+    },
+    {
+      path: '/archive/:production(\\d+)?',
+      name: 'archive',
+      component: views.ArchiveView,
+      props: (r) => ({ productionId: Number(r.params.production) || undefined }),
+    },
+    {
+      path: '/find',
+      name: 'search',
+      component: views.SearchView,
+      props: (r) => ({ q: String(r.query.q ?? ''), alike: Number(r.query.alike) || undefined }),
     },
     { path: '/u/:tag', name: 'tag', component: views.TagView, props: true },
     {

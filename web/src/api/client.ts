@@ -132,20 +132,50 @@ export function asFile(file: Blob) {
   return { headers: { 'Content-Type': 'application/octet-stream' }, body: file as unknown as string }
 }
 
+/**
+ * Sends a large file as it is.
+ *
+ * @param onSent told what share of it was sent, 0 to 1
+ */
+export function upload<T>(path: string, file: Blob, onSent: (share: number) => void): Promise<T> {
+  return new Promise((done, failed) => {
+    const request = new XMLHttpRequest()
+    request.open('POST', path)
+    headersOf(new Request(location.origin + path, { method: 'POST' })).forEach((value, name) =>
+      request.setRequestHeader(name, value),
+    )
+    request.setRequestHeader('Content-Type', 'application/octet-stream')
+    request.responseType = 'json'
+    request.upload.onprogress = (sent) => onSent(sent.loaded / sent.total)
+    request.onerror = () =>
+      failed(new ApiError(0, 'The server does not answer. Nothing was kept; check the network and send it again.'))
+    request.onload = () => {
+      const body = request.response as unknown
+      if (request.status < 300) done(body as T)
+      else failed(problemOf(request.status, body))
+    }
+    request.send(file)
+  })
+}
+
+function problemOf(status: number, body: unknown, retryAfterS?: number): ApiError {
+  const problem: Partial<Problem> = body && typeof body === 'object' ? body : {}
+  return new ApiError(
+    status,
+    problem.detail ?? `The server could not do this (${status}). Try again.`,
+    problem.field,
+    problem.conflict,
+    retryAfterS,
+  )
+}
+
 type Problem = components['schemas']['Problem']
 
 /** What a call answers. Rejects with an {@link ApiError} when it is refused, or when there is no answer. */
 export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   const { data, error, response } = await call
   if (response.ok) return data as T
-  const problem: Partial<Problem> = error && typeof error === 'object' ? error : {}
-  throw new ApiError(
-    response.status,
-    problem.detail ?? `The server could not do this (${response.status}). Try again.`,
-    problem.field,
-    problem.conflict,
-    Number(response.headers.get('Retry-After')) || undefined,
-  )
+  throw problemOf(response.status, error, Number(response.headers.get('Retry-After')) || undefined)
 }
 
 /** What someone else recorded meanwhile, where that is why an edit was refused. */

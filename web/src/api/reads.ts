@@ -124,6 +124,13 @@ export const READS = {
   scanned: read(['INVENTORY', 'RECORD', 'BOOK'], (path: { tag: string }, way) =>
     answer(api.GET('/api/units/{tag}', { ...way, params: { path } })),
   ),
+  archives: read(['BOOK'], (path: OfProduction, way) =>
+    answer(api.GET('/api/productions/{productionId}/archives', { ...way, ...ONLY_NOW, params: { path } })),
+  ),
+  deleted: read(['BOOK'], (_: object, way) => answer(api.GET('/api/deleted', { ...way, ...ONLY_NOW }))),
+  found: read(['BOOK', 'RECORD', 'NOTES', 'TAKES', 'LOOKS', 'DAYS', 'INVENTORY', 'SET'], (query: { q: string }, way) =>
+    answer(api.GET('/api/search', { ...way, ...ONLY_NOW, params: { query } })),
+  ),
   copies: read(['COPIES'], (_: object, way) => answer(api.GET('/api/copies', { ...way, ...ONLY_NOW }))),
   board: read(['RECORD', 'BOOK', 'LOOKS', 'SET'], ({ sceneId }: OfScene, way) =>
     answer(api.GET('/api/scenes/{sceneId}/carry', { ...way, params: { path: { sceneId } } })),

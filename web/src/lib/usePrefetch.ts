@@ -21,9 +21,8 @@ export function usePrefetch(openShot: () => number | undefined) {
     const scenes = production.scenes
     const shots = scenes.flatMap((s) => s.shots.map((shot) => shot.id))
     const at = Math.max(0, shots.indexOf(openShot() ?? -1))
-    const near = [...shots]
-      .sort((a, b) => Math.abs(shots.indexOf(a) - at) - Math.abs(shots.indexOf(b) - at))
-      .slice(0, MOST_SHOTS)
+    const from = Math.max(0, Math.min(at - MOST_SHOTS / 2, shots.length - MOST_SHOTS))
+    const near = shots.slice(from, from + MOST_SHOTS)
     const kit = () => READS.kit.ask({}, {})
     await readAll(
       [kit, pulls(production.production.id), ...scenes.map((s) => boardOf(s.id)), ...near.flatMap(all)],

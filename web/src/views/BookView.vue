@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
 import { answer, api } from '@/api/client'
 import type { ProductionPage, ScenePage } from '@/api/types'
 import BookDay from '@/components/book/BookDay.vue'
 import BookShot from '@/components/book/BookShot.vue'
+import InSight from '@/components/layout/InSight.vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
 import BaseDialog from '@/components/dialogs/BaseDialog.vue'
 import ImportDialog from '@/components/dialogs/ImportDialog.vue'
@@ -28,6 +30,8 @@ const query = ref('')
 const name = ref('')
 const days = ref('1')
 const { busy, error, submit } = useSubmit()
+/** What a shot takes in the list, px. */
+const SHOT_PX = 54
 
 const wanted = computed(() => query.value.trim().toLowerCase())
 const productions = computed(() => book.book?.productions ?? [])
@@ -80,6 +84,7 @@ function startProduction() {
         class="field find"
         placeholder="Find a scene or a shot"
         aria-label="Find a scene or a shot"
+        @keydown.enter="$router.push({ name: 'search', query: { q: query } })"
       />
       <button
         class="button ml-auto"
@@ -97,7 +102,8 @@ function startProduction() {
       </div>
       <p v-else-if="!book.book" class="text-quiet">Opening the book…</p>
       <p v-else-if="!productions.length" class="max-w-md text-lead">
-        The book is empty. Start a production, then its first scene; or import a scene that another Oblume exported.
+        The book is empty. Start a production, then its first scene; or import a scene that another Oblume exported, or
+        <RouterLink class="underline" :to="{ name: 'archive' }">take in an archive</RouterLink> of a whole production.
       </p>
       <section v-for="page in productions" :key="page.production.id" class="mb-8">
         <div class="mb-2 flex items-baseline gap-3">
@@ -106,7 +112,11 @@ function startProduction() {
             >{{ page.production.days }} shooting days, {{ page.scenes.length }}
             {{ page.scenes.length === 1 ? 'scene' : 'scenes' }}</span
           >
-          <button class="button ml-auto" @click="openSets(page.production.id)">Sets…</button>
+          <span v-if="page.production.closedAt" class="text-quiet">closed</span>
+          <RouterLink class="button ml-auto" :to="{ name: 'archive', params: { production: page.production.id } }"
+            >Archive</RouterLink
+          >
+          <button class="button" @click="openSets(page.production.id)">Sets…</button>
           <button class="button" @click="newScene(page.production.id)">New scene…</button>
         </div>
         <p v-if="!page.scenes.length" class="text-quiet">No scene yet. Start one from a bare room, or import one.</p>
@@ -127,7 +137,7 @@ function startProduction() {
               <div class="min-w-0 grow">
                 <span class="block truncate font-strong">{{ s.heading.heading }}</span><span
                   class="text-small text-quiet"
-                  >{{ s.heading.location }}</span
+                  >{{ s.heading.location }}{{ s.closedAt ? ', closed' : '' }}</span
                 >
               </div>
               <a
@@ -139,11 +149,13 @@ function startProduction() {
               >
               <button class="button" @click="newShot(s)">New shot…</button>
             </div>
-            <ul>
-              <li v-for="shot in found(s)" :key="shot.id">
-                <BookShot :shot="shot" />
-              </li>
-            </ul>
+            <InSight :height="found(s).length * SHOT_PX">
+              <ul>
+                <li v-for="shot in found(s)" :key="shot.id">
+                  <BookShot :shot="shot" />
+                </li>
+              </ul>
+            </InSight>
           </article>
         </template>
       </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { answer, api } from '@/api/client'
 import { useRead } from '@/api/reads'
 import type { AtMark, Light } from '@/api/types'
@@ -64,9 +65,15 @@ const source = computed(
     light.light?.sources[0],
 )
 const placed = computed(() => editor.placements.find((p) => p.placement.key === source.value?.key))
+const router = useRouter()
 const actions = computed((): Action[] => [
   ...(light.trials.length ? [] : [{ name: 'Try without saving', run: () => light.begin() }]),
   ...undoing(),
+  {
+    name: 'Lit like this',
+    title: 'Shots of any scene that were lit like this one',
+    run: () => router.push({ name: 'search', query: { alike: props.shotId } }),
+  },
 ])
 
 /** The newest reading of all lights at this mark; where each side lies on the ladder. */

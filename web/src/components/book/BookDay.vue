@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router'
 import type { ScenePage } from '@/api/types'
+import InSight from '@/components/layout/InSight.vue'
 import BookShot from './BookShot.vue'
 
 /** The shots of a day in the book, with the way to the day; without a number those that are on none. */
 defineProps<{ productionId: number; number?: number; shots: ScenePage['shots'] }>()
+/** What a shot takes in the list, px. */
+const SHOT_PX = 54
 </script>
 
 <template>
@@ -15,8 +18,10 @@ defineProps<{ productionId: number; number?: number; shots: ScenePage['shots'] }
       ><template v-else>On no day</template>
     </h3>
     <p v-if="!shots.length" class="text-quiet">No shot is on it yet.</p>
-    <ul>
-      <li v-for="shot in shots" :key="shot.id"><BookShot :shot="shot" /></li>
-    </ul>
+    <InSight :height="shots.length * SHOT_PX">
+      <ul>
+        <li v-for="shot in shots" :key="shot.id"><BookShot :shot="shot" /></li>
+      </ul>
+    </InSight>
   </section>
 </template>

@@ -53,7 +53,7 @@ defineProps<{ shot: ScenePage['shots'][number] }>()
 }
 @media (width < 1100px) {
   .shot {
-    grid-template-columns: 64px 24px 48px 64px minmax(0, 1fr) 58px;
+    grid-template-columns: 64px 24px 48px minmax(0, 1fr) 66px;
   }
 }
 @media (width < 800px) {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { RouterLink } from 'vue-router'
 import { answer, api } from '@/api/client'
 import { useSubmit } from '@/lib/useSubmit'
 import { useBook } from '@/stores/book'
@@ -56,6 +57,10 @@ function load() {
         ><span class="text-small text-quiet">Scene file, .oblume.json</span
         ><input type="file" accept=".json,application/json" class="field" @change="pick"
       /></label>
+      <p class="mb-2 text-small text-quiet">
+        A whole production comes as an archive:
+        <RouterLink class="underline" :to="{ name: 'archive' }" @click="emit('close')">take one in</RouterLink>.
+      </p>
       <TextField v-model="number" label="Under another scene number" hint="empty: its own" :maxlength="12" />
     </form>
     <template #buttons>

@@ -3,11 +3,14 @@ import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { ProductionPage } from '@/api/types'
 import { byDay } from '@/lib/byDay'
+import InSight from './InSight.vue'
 import SpineShot from './SpineShot.vue'
 
 /** The shots of a production by the day that each is planned for; those of none last. */
 const props = defineProps<{ production: ProductionPage; here?: number; view: string }>()
 const route = useRoute()
+/** What a shot takes in the list, px. */
+const SHOT_PX = 46
 const days = computed(() => byDay(props.production))
 </script>
 
@@ -21,10 +24,12 @@ const days = computed(() => byDay(props.production))
       >Day {{ d.number }}</RouterLink
     >
     <h3 v-else class="py-0.5 pl-4 text-quiet">on no day</h3>
-    <ul>
-      <li v-for="shot in d.shots" :key="shot.id">
-        <SpineShot :shot="shot" :view="view" :here="shot.id === here" />
-      </li>
-    </ul>
+    <InSight :height="d.shots.length * SHOT_PX">
+      <ul>
+        <li v-for="shot in d.shots" :key="shot.id">
+          <SpineShot :shot="shot" :view="view" :here="shot.id === here" />
+        </li>
+      </ul>
+    </InSight>
   </section>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { ScenePage, BookShot } from '@/api/types'
 import LogoMark from '@/components/marks/LogoMark.vue'
+import InSight from './InSight.vue'
 import SpineDays from './SpineDays.vue'
 import SpineShot from './SpineShot.vue'
 import StageTick from '@/components/marks/StageTick.vue'
@@ -36,6 +37,10 @@ function isOpen(scene: ScenePage) {
   return current.value ? current.value.scene.id === scene.id : production.value?.scenes[0]?.id === scene.id
 }
 
+/** What a scene and a shot of it take in the list, px. */
+const SCENE_PX = 72
+const SHOT_PX = 52
+
 const byDay = computed(() => settings.spine === 'day')
 
 function toShot(shot: BookShot) {
@@ -59,6 +64,16 @@ watch(
   () => emit('close'),
 )
 defineExpose({ step })
+
+/* of a long list the scene that is open is shown */
+const list = ref<HTMLElement>()
+watch(
+  () => current.value?.scene.id,
+  (id) =>
+    id !== undefined &&
+    void nextTick(() => list.value?.querySelector(`[data-scene="${id}"]`)?.scrollIntoView({ block: 'nearest' })),
+  { immediate: true },
+)
 
 useShortcuts((event) => {
   if (event.ctrlKey || event.metaKey) return false
@@ -89,7 +104,7 @@ useShortcuts((event) => {
         }}
       </div>
     </div>
-    <div class="relative flex-1 min-h-0 overflow-y-auto py-3">
+    <div ref="list" class="relative flex-1 min-h-0 overflow-y-auto py-3">
       <button class="foot-button mx-3 mb-1 min-h-7 min-w-14 px-1" @click="settings.spine = byDay ? 'scene' : 'day'">
         {{ byDay ? 'By scene' : 'By day' }}
       </button>
@@ -98,29 +113,32 @@ useShortcuts((event) => {
         v-for="scene in byDay ? [] : (production?.scenes ?? [])"
         :key="scene.id"
         class="scene relative pb-5"
+        :data-scene="scene.id"
         :aria-label="`Scene ${scene.heading.number}`"
       >
-        <RouterLink v-if="scene.shots[0]" :to="toShot(scene.shots[0])" class="flex gap-2.5 py-0.5 pr-1 pl-4 relative">
-          <span class="flex-none w-2 h-2 mt-1.75 border-[1.4px] border-quiet bg-panel" />
-          <span class="min-w-0">
-            <span class="block truncate text-fine text-quiet"
-              ><b class="mr-1 text-lead font-strong text-ink">{{ scene.heading.number }}</b
-              >{{ short(scene) }}</span
+        <InSight :height="isOpen(scene) ? scene.shots.length * SHOT_PX : SCENE_PX">
+          <RouterLink v-if="scene.shots[0]" :to="toShot(scene.shots[0])" class="flex gap-2.5 py-0.5 pr-1 pl-4 relative">
+            <span class="flex-none w-2 h-2 mt-1.75 border-[1.4px] border-quiet bg-panel" />
+            <span class="min-w-0">
+              <span class="block truncate text-fine text-quiet"
+                ><b class="mr-1 text-lead font-strong text-ink">{{ scene.heading.number }}</b
+                >{{ short(scene) }}</span
+              >
+              <span class="block truncate text-fine text-quiet lowercase">{{ scene.heading.location }}</span>
+            </span>
+          </RouterLink>
+          <ul v-if="isOpen(scene)">
+            <li v-for="shot in scene.shots" :key="shot.id">
+              <SpineShot :shot="shot" :view="view" :here="shot.id === current?.shot.id" />
+            </li>
+          </ul>
+          <div v-else class="ticks pt-0.5 pr-1 pl-8.5">
+            <StageTick v-for="shot in scene.shots" :key="shot.id" :stage="shot.stage" />
+            <span class="block text-fine text-quiet"
+              >{{ scene.shots.length }} {{ scene.shots.length === 1 ? 'shot' : 'shots' }}</span
             >
-            <span class="block truncate text-fine text-quiet lowercase">{{ scene.heading.location }}</span>
-          </span>
-        </RouterLink>
-        <ul v-if="isOpen(scene)">
-          <li v-for="shot in scene.shots" :key="shot.id">
-            <SpineShot :shot="shot" :view="view" :here="shot.id === current?.shot.id" />
-          </li>
-        </ul>
-        <div v-else class="ticks pt-0.5 pr-1 pl-8.5">
-          <StageTick v-for="shot in scene.shots" :key="shot.id" :stage="shot.stage" />
-          <span class="block text-fine text-quiet"
-            >{{ scene.shots.length }} {{ scene.shots.length === 1 ? 'shot' : 'shots' }}</span
-          >
-        </div>
+          </div>
+        </InSight>
       </section>
     </div>
     <div class="border-t border-line py-2 px-3 grid gap-0.5">
@@ -138,6 +156,7 @@ useShortcuts((event) => {
         active-class="!text-ink font-semibold"
         >Kit</RouterLink
       >
+      <RouterLink :to="{ name: 'search' }" class="foot-button" active-class="!text-ink font-semibold">Find</RouterLink>
       <RouterLink :to="{ name: 'bench' }" class="foot-button" active-class="!text-ink font-semibold">Bench</RouterLink>
       <RouterLink :to="{ name: 'stock' }" class="foot-button" active-class="!text-ink font-semibold">Stock</RouterLink>
       <button class="foot-button" title="Who works here" @click="emit('team')">

@@ -69,8 +69,8 @@ class ArchiveController {
 
     @Needs(Permission.READ)
     @GetMapping("/api/productions/{productionId}/archives")
-    List<ArchivePoints.ArchivePoint> archivesOfProduction(@PathVariable long productionId) {
-        return archives.points(productionId);
+    ArchiveViews.Archives archivesOfProduction(@PathVariable long productionId) {
+        return new ArchiveViews.Archives(archives.expectedBytes(productionId), archives.points(productionId));
     }
 
     /** Takes the file as it is, and says what taking it in would do. */

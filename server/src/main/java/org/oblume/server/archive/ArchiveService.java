@@ -321,7 +321,7 @@ class ArchiveService {
             }
             return new ArchiveReport(
                     id,
-                    manifest.name(),
+                    goesInto == NOT_HERE ? manifest.name() : nameOf(goesInto),
                     manifest.madeAt(),
                     manifest.by(),
                     productionId,

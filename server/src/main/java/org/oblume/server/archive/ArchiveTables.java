@@ -25,7 +25,8 @@ final class ArchiveTables {
     static final List<ArchiveTable> ALL = Stream.of(
                     ArchiveTable.of("production", "the production")
                             .json("tempo", "spread")
-                            .apart("name", "days", "tempo", "spread"),
+                            .apart("days", "tempo", "spread", "closed_at")
+                            .quiet("name", "deleted_name", "deleted_at", "deleted_by"),
                     ArchiveTable.of("own_fixture", "kinds of the crew’s own")
                             .json("fixture")
                             .key("what"),

@@ -10,6 +10,14 @@ final class ArchiveViews {
     private ArchiveViews() {}
 
     /**
+     * What there is to an archive of a production.
+     *
+     * @param pictureBytes of its pictures, which are most of it
+     * @param points archives that were made or taken in, the newest first
+     */
+    record Archives(long pictureBytes, List<ArchivePoints.ArchivePoint> points) {}
+
+    /**
      * What would be done, or was.
      *
      * @param id for going on with it

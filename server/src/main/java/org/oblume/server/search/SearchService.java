@@ -116,7 +116,7 @@ class SearchService {
                 why);
     }
 
-    /** All words, each wherever it is in the shot; what has most of them first. None when one is missing. */
+    /** All words, each wherever it is in the shot; what has most of them first, and what has all of them alone. None when one is missing. */
     private static List<Why> why(
             Wanted wanted, ShotLine line, Map<Long, List<SaidOfShot>> beside, Map<Integer, SaidOfShot> days) {
         int found = 0;
@@ -134,8 +134,10 @@ class SearchService {
                 having.put(said, Integer.bitCount(some));
             }
         }
+        int most = having.values().stream().mapToInt(n -> n).max().orElse(0);
         return wanted.isAll(found)
                 ? having.entrySet().stream()
+                        .filter(e -> most < wanted.words().size() || e.getValue() == most)
                         .sorted(Map.Entry.comparingByValue(Comparator.reverseOrder()))
                         .limit(MOST_WHYS)
                         .map(e -> new Why(e.getKey().about(), e.getKey().text()))

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.StringJoiner;
 import org.oblume.core.carry.ShotState;
 import org.oblume.core.plot.Attribute;
+import org.oblume.core.plot.Modifiers;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.plot.PlacementKind;
 import org.oblume.server.scene.SceneHeading;
@@ -79,6 +80,7 @@ final class SceneWords {
         }
         for (Attribute attribute : NAMED) {
             state.value(placement.key(), attribute)
+                    .filter(value -> !value.equals(Modifiers.NONE))
                     .ifPresent(value -> words.add(scene.record().named(value).say()));
         }
         return words.toString();

@@ -1,12 +1,16 @@
 package org.oblume.server.storage;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Consumer;
 import org.h2.api.ErrorCode;
@@ -14,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.core.env.Environment;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /**
  * Looks at the data folder before the server starts: what would keep it from working is said in one sentence, and nothing starts. A server
@@ -23,6 +28,7 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
     private static final int LOOK_MS = 250;
+    private static final String HISTORY = "flyway_schema_history";
     private static final String NO_SPACE = "No space left on device";
 
     /** Says why nothing starts. */
@@ -82,12 +88,12 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
     private Optional<String> opens(Path data, String url, String user) {
         long end = System.nanoTime() + patience.toNanos();
         while (true) {
-            SQLException failed = failure(url, user);
-            if (failed == null) {
-                return Optional.empty();
+            Tried tried = tried(url, user);
+            if (tried.failed == null) {
+                return refusedIfLater(data, tried.version);
             }
-            if (failed.getErrorCode() != ErrorCode.DATABASE_ALREADY_OPEN_1) {
-                return Optional.of(said(data, failed));
+            if (tried.failed.getErrorCode() != ErrorCode.DATABASE_ALREADY_OPEN_1) {
+                return Optional.of(said(data, tried.failed));
             }
             if (System.nanoTime() > end) {
                 return Optional.of(
@@ -98,11 +104,48 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
         }
     }
 
-    private static @Nullable SQLException failure(String url, String user) {
-        try (Connection connection = DriverManager.getConnection(url, user, "")) {
-            return connection.isValid(0) ? null : new SQLException("it does not answer");
+    /**
+     * What a try at the database said.
+     *
+     * @param version of the record in it, 0 where there is none
+     */
+    private record Tried(@Nullable SQLException failed, int version) {}
+
+    private static Tried tried(String url, String user) {
+        try (Connection connection = DriverManager.getConnection(url, user, "");
+                Statement sql = connection.createStatement();
+                ResultSet tables = connection.getMetaData().getTables(null, null, HISTORY, null)) {
+            if (!tables.next()) {
+                return new Tried(null, 0);
+            }
+            try (ResultSet newest =
+                    sql.executeQuery("select max(cast(version as integer)) from " + HISTORY + " where success")) {
+                return new Tried(null, newest.next() ? newest.getInt(1) : 0);
+            }
         } catch (SQLException failed) {
-            return failed;
+            return new Tried(failed, 0);
+        }
+    }
+
+    /** What a later version wrote is not touched: this one would not know what it means. */
+    private static Optional<String> refusedIfLater(Path data, int version) {
+        return version <= newestMigration()
+                ? Optional.empty()
+                : Optional.of(
+                        "The record in %s was written by a later Oblume. Start that one; or bring back a copy from before the update: ./oblume restore %s. Nothing was changed."
+                                .formatted(data, data.resolve("copies")));
+    }
+
+    private static int newestMigration() {
+        try {
+            return Arrays.stream(
+                            new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*.sql"))
+                    .map(file -> String.valueOf(file.getFilename()))
+                    .mapToInt(name -> Integer.parseInt(name.substring(1, name.indexOf("__"))))
+                    .max()
+                    .orElse(0);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
         }
     }
 

@@ -74,4 +74,23 @@ class StartCheckTest {
         }
         assertThat(check.problem(data, url(), "oblume")).isEmpty();
     }
+
+    @Test
+    void whatALaterOblumeWroteIsLeftToIt() throws SQLException {
+        String url = url() + ";DATABASE_TO_LOWER=TRUE";
+        try (Connection connection = DriverManager.getConnection(url, "oblume", "");
+                Statement sql = connection.createStatement()) {
+            sql.execute("create table flyway_schema_history (version varchar(50), success boolean)");
+            sql.execute("insert into flyway_schema_history values ('24', true), ('999', true)");
+        }
+        assertThat(check.problem(data, url, "oblume"))
+                .hasValue(
+                        "The record in %s was written by a later Oblume. Start that one; or bring back a copy from before the update: ./oblume restore %s. Nothing was changed."
+                                .formatted(data, data.resolve("copies")));
+        try (Connection connection = DriverManager.getConnection(url, "oblume", "");
+                Statement sql = connection.createStatement()) {
+            sql.execute("delete from flyway_schema_history where version = '999'");
+        }
+        assertThat(check.problem(data, url, "oblume")).isEmpty();
+    }
 }
