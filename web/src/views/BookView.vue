@@ -106,7 +106,7 @@ function startProduction() {
         <RouterLink class="underline" :to="{ name: 'archive' }">take in an archive</RouterLink> of a whole production.
       </p>
       <section v-for="page in productions" :key="page.production.id" class="mb-8">
-        <div class="mb-2 flex items-baseline gap-3">
+        <div class="mb-2 flex flex-wrap items-baseline gap-x-3 gap-y-1">
           <h2 class="text-head">{{ page.production.name }}</h2>
           <span class="text-quiet"
             >{{ page.production.days }} shooting days, {{ page.scenes.length }}

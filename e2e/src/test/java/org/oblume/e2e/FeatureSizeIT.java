@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -70,8 +71,10 @@ class FeatureSizeIT {
 
     @Test
     void aFeatureAndSixtyPeople() throws Exception {
-        try (RunningOblume oblume = RunningOblume.asShipped(RunningOblume.newData())) {
-            Person lead = Person.lead(oblume);
+        Path data = RunningOblume.newData();
+        Person lead;
+        try (RunningOblume oblume = RunningOblume.asShipped(data)) {
+            lead = Person.lead(oblume);
             int there = 0;
             for (int size : SIZES) {
                 for (; there < size; there++) {
@@ -87,6 +90,14 @@ class FeatureSizeIT {
             load(people, shots, WARM_UP_S);
             times.clear();
             load(people, shots, SECONDS);
+        }
+        long start = System.nanoTime();
+        try (RunningOblume again = RunningOblume.asShipped(data)) {
+            say("%d scenes, started again".formatted(SIZES.get(2)), List.of((System.nanoTime() - start) / 1e6));
+            lead.goOnAt(again);
+            start = System.nanoTime();
+            lead.download("/api/book");
+            say("%d scenes, the first book after a start".formatted(SIZES.get(2)), List.of((System.nanoTime() - start) / 1e6));
         }
         List<Double> all = new ArrayList<>();
         times.forEach((call, some) -> all.addAll(some));
@@ -113,7 +124,10 @@ class FeatureSizeIT {
                 "board", "/api/scenes/%d/carry".formatted(scene),
                 "history", "/api/shots/%d/history".formatted(last),
                 "match", "/api/scenes/%d/match".formatted(scene),
-                "export of a scene", "/api/scenes/%d/export".formatted(scene)));
+                "export of a scene", "/api/scenes/%d/export".formatted(scene),
+                "search for a gel and a light, found in all", "/api/search?q=quarter%20placement",
+                "search for one shot", "/api/search?q=shot%207%20sc.%20" + size,
+                "lit like this", "/api/shots/%d/alike".formatted(last)));
         for (Map.Entry<String, String> read : reads.entrySet()) {
             say("%d scenes, %s".formatted(size, read.getKey()), timed(() -> lead.download(read.getValue())));
         }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.oblume.core.units.Checks;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.scene.Scene;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
@@ -38,7 +39,12 @@ public class LookService {
 
     BoardView.LookCard save(String name, long shotId, String author) {
         ComparedStates.NamedState side = sides.shot(shotId);
-        long sceneId = side.record().scene().id();
+        Scene scene = side.record().scene();
+        if (scene.closedAt() != null) {
+            throw new Refusal("Sc. %s is closed: it takes no new look. A lead opens it again."
+                    .formatted(scene.heading().number()));
+        }
+        long sceneId = scene.id();
         String checked = Checks.text("The look's name", name, LONGEST_NAME);
         if (looks.existsBySceneIdAndNameIgnoreCase(sceneId, checked)) {
             throw new Refusal(

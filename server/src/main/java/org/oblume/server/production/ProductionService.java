@@ -79,8 +79,17 @@ public class ProductionService {
                 .orElseThrow(() -> new NotFoundException("There is no such production any more."));
     }
 
-    /** The production of that name, which is made when there is none. */
+    /**
+     * The production of that name, which is made when there is none.
+     *
+     * @throws Refusal when it is closed
+     */
     public Production named(String name, int days) {
-        return productions.findByName(name).map(ProductionEntity::toProduction).orElseGet(() -> create(name, days));
+        Production named =
+                productions.findByName(name).map(ProductionEntity::toProduction).orElseGet(() -> create(name, days));
+        if (named.closedAt() != null) {
+            throw new Refusal("%s is closed: it takes no new scene. A lead opens it again.".formatted(name));
+        }
+        return named;
     }
 }

@@ -64,6 +64,10 @@ class ClosingOverHttpTest {
                         .status())
                 .isEqualTo(200);
 
+        assertThat(api.post("/api/looks", "{\"name\":\"late\",\"shotId\":%d}".formatted(shot))
+                        .status())
+                .isEqualTo(400);
+
         put("productions", production, "CLOSED");
         put("scenes", scene, "OPEN");
         assertThat(api.post("/api/shots/%d/notes".formatted(shot), "{\"text\":\"late\"}")
