@@ -24,6 +24,8 @@ class ArchiveColumns {
     private static final String UID = "uid";
     private static final String VERSION = "version";
     private static final String ID = "id";
+    /** What no column holds more of, where the database itself has no limit. */
+    private static final int LARGEST = 20_000_000;
 
     /** What is kept in a column. */
     enum KeptAs {
@@ -121,7 +123,7 @@ class ArchiveColumns {
                             type(table, rowsOf, name, lower(columns, "TYPE_NAME")),
                             rowsOf.get(name),
                             columns.getInt("NULLABLE") == DatabaseMetaData.columnNoNulls,
-                            columns.getInt("COLUMN_SIZE")));
+                            Math.min(columns.getInt("COLUMN_SIZE"), LARGEST)));
                 }
             }
         }

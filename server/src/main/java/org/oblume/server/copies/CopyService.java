@@ -11,6 +11,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.storage.RecordFile;
+import org.oblume.server.storage.StudioDatabase;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -31,6 +32,8 @@ public class CopyService {
     static final String WANTED = "wanted";
 
     static final String COPIES = "copies";
+    private static final String OF_A_STUDIO =
+            "The record is in the studio’s database: its copies are made there, not by this server.";
     private static final Logger LOG = LoggerFactory.getLogger(CopyService.class);
     private static final Duration EACH = Duration.ofMinutes(15);
     private static final Duration AFTER_A_FAILURE = Duration.ofMinutes(1);
@@ -41,6 +44,9 @@ public class CopyService {
     private final DataSize leastRoom;
     private final CopyFolder here;
     private final boolean onDisk;
+    /** Whether a database server keeps the record, and its copies. */
+    private final boolean ofAStudio;
+
     private final ExecutorService copying = Executors.newSingleThreadExecutor(task -> {
         Thread thread = new Thread(task, "copy");
         thread.setDaemon(true);
@@ -68,7 +74,8 @@ public class CopyService {
         this.clock = clock;
         this.data = data.toAbsolutePath();
         this.leastRoom = leastRoom;
-        this.onDisk = !url.startsWith("jdbc:h2:mem:");
+        this.onDisk = RecordFile.isOurs(url);
+        this.ofAStudio = url.startsWith(StudioDatabase.URL);
         this.here = new CopyFolder(this.data.resolve(COPIES));
     }
 
@@ -104,7 +111,7 @@ public class CopyService {
                 journal,
                 held == null ? null : held.toEpochMilli(),
                 problem(),
-                couldBeLost(second.isPresent(), journal, held));
+                ofAStudio ? OF_A_STUDIO : couldBeLost(second.isPresent(), journal, held));
     }
 
     /** Whether what is acknowledged now can be brought back from the second folder. */

@@ -29,6 +29,8 @@ public class RecordFile {
 
     private static final Logger LOG = LoggerFactory.getLogger(RecordFile.class);
 
+    private static final String H2 = "jdbc:h2:";
+
     private final JdbcConnectionDetails database;
     private final ObjectProvider<DataSource> connections;
     private final DiskSync sync = new DiskSync(this::force);
@@ -54,6 +56,11 @@ public class RecordFile {
                 journal(kept -> kept.length(length));
             }
         });
+    }
+
+    /** Whether a database is a file that this server keeps: one in memory, or a database server's, is not. */
+    public static boolean isOurs(String url) {
+        return url.startsWith(H2) && !url.startsWith("jdbc:h2:mem:");
     }
 
     DiskSync sync() {
@@ -143,6 +150,9 @@ public class RecordFile {
      * that is still there but takes nothing is closed first.
      */
     synchronized void reopenWhenClosed() {
+        if (!database.getJdbcUrl().startsWith(H2)) {
+            return;
+        }
         close();
         try (Connection fresh = connect();
                 Statement statement = fresh.createStatement()) {
@@ -167,6 +177,9 @@ public class RecordFile {
     }
 
     private void force() throws IOException {
+        if (!database.getJdbcUrl().startsWith(H2)) {
+            return; // a database server acknowledges what it has on its disk
+        }
         try {
             checkpoint();
         } catch (SQLException failed) {

@@ -55,7 +55,7 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
     public void onApplicationEvent(ApplicationEnvironmentPreparedEvent prepared) {
         Environment settings = prepared.getEnvironment();
         String url = settings.getRequiredProperty("spring.datasource.url");
-        if (!url.startsWith("jdbc:h2:mem:")) {
+        if (RecordFile.isOurs(url)) {
             JournaledFiles.register();
             problem(
                             Path.of(settings.getRequiredProperty("oblume.data")),

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BiPredicate;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import org.hibernate.engine.spi.SessionFactoryImplementor;
 import org.hibernate.event.service.spi.EventListenerRegistry;
@@ -33,16 +34,18 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 /**
  * Answers kept in memory until a commit changes a row that they were read from. Hibernate tells of each changed row, so that no
  * writer can forget. From the moment that a transaction writes a row until it has ended, nothing that was read from it is
- * kept: others read what was committed before, the transaction itself reads what it wrote. One server owns the database.
+ * kept: others read what was committed before, the transaction itself reads what it wrote. Of several servers on one database
+ * each tells the others (studio).
  */
 @Component
 public class CommitCaches implements SmartInitializingSingleton {
 
     /** All parts of the record at once. */
-    private static final Source ANYTHING = new Source(RecordSource.Part.SCENE, Long.MIN_VALUE);
+    public static final Source ANYTHING = new Source(RecordSource.Part.SCENE, Long.MIN_VALUE);
 
     private final ObjectProvider<EntityManagerFactory> factories;
     private final List<CommitCache<?, ?>> caches = new CopyOnWriteArrayList<>();
+    private final List<Consumer<Set<Source>>> told = new CopyOnWriteArrayList<>();
     private final Map<Source, Integer> inFlux = new HashMap<>();
     /** When a transaction that wrote it last ended, counted in transactions. */
     private final Map<Source, Long> endedAt = new HashMap<>();
@@ -84,6 +87,20 @@ public class CommitCaches implements SmartInitializingSingleton {
      */
     public void readFromHere() {
         Transaction.current(this).readFrom = now();
+    }
+
+    /** Tells somebody what a transaction wrote, before it is committed and within it. */
+    public void beforeCommit(Consumer<Set<Source>> tell) {
+        told.add(tell);
+    }
+
+    /** Another server committed rows: what was read from them falls, and what is being read from them is not kept. */
+    public synchronized void writtenElsewhere(Set<Source> sources) {
+        transactionsEnded++;
+        for (Source source : sources) {
+            endedAt.put(source, transactionsEnded);
+            caches.forEach(cache -> cache.drop(source));
+        }
     }
 
     /** This transaction writes past Hibernate, whatever rows: nothing is kept until it has ended, and nothing from before it. */
@@ -177,6 +194,13 @@ public class CommitCaches implements SmartInitializingSingleton {
             made.removeIf(m -> m.isReadFrom(source));
             if (written.add(source)) {
                 caches.begin(source);
+            }
+        }
+
+        @Override
+        public void beforeCommit(boolean readOnly) {
+            if (!written.isEmpty()) {
+                caches.told.forEach(tell -> tell.accept(Set.copyOf(written)));
             }
         }
 

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.oblume.server.Api;
@@ -131,7 +133,7 @@ class ClosingOverHttpTest {
         long other = api.sceneOf(api.shot("4A"));
         Long shots = shotsOf(other);
         put("scenes", scene, "DELETED");
-        sql.update("update scene set deleted_at = dateadd('day', -31, deleted_at) where id = ?", scene);
+        sql.update("update scene set deleted_at = ? where id = ?", longAgo(), scene);
         closing.forgetOld();
         assertThat(sql.queryForObject("select count(*) from scene where id = ?", Long.class, scene))
                 .isZero();
@@ -140,12 +142,16 @@ class ClosingOverHttpTest {
         assertThat(api.get("/api/book").body().toString()).contains(name);
 
         put("productions", production, "DELETED");
-        sql.update("update production set deleted_at = dateadd('day', -31, deleted_at) where id = ?", production);
+        sql.update("update production set deleted_at = ? where id = ?", longAgo(), production);
         closing.forgetOld();
         assertThat(sql.queryForObject("select count(*) from production where id = ?", Long.class, production))
                 .isZero();
         assertThat(sql.queryForObject("select count(*) from stage_set where production_id = ?", Long.class, production))
                 .isZero();
+    }
+
+    private static OffsetDateTime longAgo() {
+        return OffsetDateTime.now(ZoneOffset.UTC).minusDays(31);
     }
 
     private Long shotsOf(long of) {

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.oblume.server.Api;
 import org.oblume.server.Api.Answer;
+import org.oblume.server.FreshDatabase;
 import org.oblume.server.OblumeApplication;
 import org.oblume.server.ServerTest;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -53,6 +54,7 @@ class TwoUnitsOverHttpTest {
     void aSecondMachine() {
         otherMachine = new SpringApplicationBuilder(OblumeApplication.class, Api.class)
                 .profiles("demo", "test")
+                .initializers(new FreshDatabase())
                 .run("--server.port=0");
         island = otherMachine.getBean(Api.class).as("LEAD");
         main = crew.as("LEAD");
