@@ -5,7 +5,6 @@ import { useRead } from '@/api/reads'
 import StandingList from '@/components/archive/StandingList.vue'
 import TakeIn from '@/components/archive/TakeIn.vue'
 import SpineButton from '@/components/layout/SpineButton.vue'
-import { plain } from '@/lib/print'
 import { when } from '@/lib/words'
 import { useBook } from '@/stores/book'
 import { useSession } from '@/stores/session'
@@ -50,9 +49,9 @@ const { data, problem } = useRead('archives', () =>
               download
               >Make an archive</a
             >
-            <span v-if="data" class="text-quiet"
-              ><span class="figure">{{ plain(data.pictureBytes / 1e6, 1) }}</span
-              ><span class="unit">MB</span> of pictures</span
+            <span v-if="data?.pictures" class="text-quiet"
+              ><span class="figure">{{ data.pictures }}</span> {{ data.pictures === 1 ? 'picture' : 'pictures' }}, large
+              and small</span
             >
           </p>
         </section>

@@ -36,6 +36,8 @@ public class FreshDatabase implements ApplicationContextInitializer<Configurable
                                 "spring.datasource.url",
                                 SERVER.replaceFirst("/[a-z]+\\?", "/" + name + "?"),
                                 "spring.datasource.username",
-                                "oblume")));
+                                "oblume",
+                                "spring.datasource.hikari.connection-init-sql",
+                                "set lock_timeout = '2s'")));
     }
 }

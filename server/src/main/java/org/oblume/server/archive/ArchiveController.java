@@ -37,9 +37,6 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 @RestController
 class ArchiveController {
 
-    /** About how much will come, so that a page can say how far it is. */
-    private static final String EXPECTED = "Oblume-Expected-Bytes";
-
     private static final String ZIP = "application/zip";
 
     private final ArchiveService archives;
@@ -63,14 +60,17 @@ class ArchiveController {
                                 .filename(name, StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
-                .header(EXPECTED, Long.toString(archives.expectedBytes(productionId)))
-                .body(out -> archives.write(productionId, out, person.getName()));
+                .body(out -> {
+                    out.flush(); // what is kept of the person's session is written before the record is read as of
+                    // one moment
+                    archives.write(productionId, out, person.getName());
+                });
     }
 
     @Needs(Permission.READ)
     @GetMapping("/api/productions/{productionId}/archives")
     ArchiveViews.Archives archivesOfProduction(@PathVariable long productionId) {
-        return new ArchiveViews.Archives(archives.expectedBytes(productionId), archives.points(productionId));
+        return new ArchiveViews.Archives(archives.pictures(productionId), archives.points(productionId));
     }
 
     /** Takes the file as it is, and says what taking it in would do. */

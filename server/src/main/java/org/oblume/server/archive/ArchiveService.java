@@ -111,10 +111,9 @@ class ArchiveService {
         return points.newest(productionId);
     }
 
-    /** About how many bytes an archive will have. */
-    long expectedBytes(long productionId) {
+    long pictures(long productionId) {
         return Objects.requireNonNull(
-                reading.execute(status -> reader(productionId).pictureBytes()));
+                reading.execute(status -> reader(productionId).pictures()));
     }
 
     /** Writes an archive while it reads the record; whoever stops listening ends it. */
@@ -280,7 +279,7 @@ class ArchiveService {
             this.there = there;
             this.goesInto = sql
                     .queryForList(
-                            "select id from production where uid = ? for update",
+                            "select id from production where uid = ?" + (held ? FOR_UPDATE : ""),
                             Long.class,
                             uid(manifest.production()))
                     .stream()

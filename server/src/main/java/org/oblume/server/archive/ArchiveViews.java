@@ -12,10 +12,10 @@ final class ArchiveViews {
     /**
      * What there is to an archive of a production.
      *
-     * @param pictureBytes of its pictures, which are most of it
+     * @param pictures how many are in it
      * @param points archives that were made or taken in, the newest first
      */
-    record Archives(long pictureBytes, List<ArchivePoints.ArchivePoint> points) {}
+    record Archives(long pictures, List<ArchivePoints.ArchivePoint> points) {}
 
     /**
      * What would be done, or was.

@@ -85,9 +85,12 @@ final class RecordWriter {
             Columns of = columns.of(ArchiveTables.ALL.get(i).name());
             byTable.getOrDefault(of.table().name(), List.of()).stream()
                     .filter(s -> s.act() == Act.TAKE_OUT)
-                    .forEach(s -> sql.update(
-                            "delete from %s where %s = ?".formatted(of.table().name(), of.primary()),
-                            id(of, s.identity())));
+                    .forEach(s -> guarded(
+                            of.table(),
+                            () -> sql.update(
+                                    "delete from %s where %s = ?"
+                                            .formatted(of.table().name(), of.primary()),
+                                    id(of, s.identity()))));
         }
     }
 

@@ -201,7 +201,7 @@ class MeterOverHttpTest {
         api.post(readings(), line("key alone %.2f lux".formatted(predicted * 1.4)));
         api.post(readings(), line("fill alone %.2f lux".formatted(lux("fill") * 1.2)));
         sql.update(
-                "update reading set model = 1, predicted_lux = 9999, predicted_kelvin = null, made_at = dateadd(year, 1, made_at) where shot_id = ?",
+                "update reading set model = 1, predicted_lux = 9999, predicted_kelvin = null, made_at = made_at + interval '1' year where shot_id = ?",
                 shot);
         sql.update(
                 "update reading set made_at = timestamp '2020-01-01 00:00:00+00' where shot_id = ? and alone_id in (select id from placement where placement_key = 'fill')",
