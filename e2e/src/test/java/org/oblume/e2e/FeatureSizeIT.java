@@ -97,7 +97,9 @@ class FeatureSizeIT {
             lead.goOnAt(again);
             start = System.nanoTime();
             lead.download("/api/book");
-            say("%d scenes, the first book after a start".formatted(SIZES.get(2)), List.of((System.nanoTime() - start) / 1e6));
+            say(
+                    "%d scenes, the first book after a start".formatted(SIZES.get(2)),
+                    List.of((System.nanoTime() - start) / 1e6));
         }
         List<Double> all = new ArrayList<>();
         times.forEach((call, some) -> all.addAll(some));
