@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useRead } from '@/api/reads'
 import type { FoundElsewhere } from '@/api/types'
@@ -17,14 +17,20 @@ const text = ref(props.q)
 const field = ref<HTMLInputElement>()
 const WAIT_MS = 150
 let waiting: ReturnType<typeof setTimeout> | undefined
+/** What this page asked for last: what is typed meanwhile is not put back to it. */
+let asked = props.q
 watch(text, (typed) => {
   clearTimeout(waiting)
-  waiting = setTimeout(() => void router.replace({ name: 'search', query: typed.trim() ? { q: typed } : {} }), WAIT_MS)
+  waiting = setTimeout(() => {
+    asked = typed.trim()
+    void router.replace({ name: 'search', query: asked ? { q: asked } : {} })
+  }, WAIT_MS)
 })
 watch(
   () => props.q,
-  (q) => q !== text.value.trim() && (text.value = q),
+  (q) => q !== asked && (text.value = asked = q),
 )
+onBeforeUnmount(() => clearTimeout(waiting))
 onMounted(() => props.alike || field.value?.focus())
 
 const { data, problem } = useRead('found', () => (props.q.trim() ? { q: props.q } : undefined))
@@ -42,7 +48,7 @@ function to(other: FoundElsewhere) {
   if (other.what === 'UNIT')
     return { name: 'kit', params: { production: other.productionId }, query: { unit: other.id } }
   if (other.what === 'COUNTED') return { name: 'kit', params: { production: other.productionId, part: 'flat' } }
-  return other.what === 'LOOK' ? { name: 'carry', params: { id: other.id } } : { name: 'book' }
+  return other.what === 'LOOK' ? { name: 'carry', params: { id: other.id } } : { path: `/sets/${other.id}` }
 }
 </script>
 
@@ -96,7 +102,7 @@ function to(other: FoundElsewhere) {
                 <StageTick :stage="shot.stage" class="mt-1 flex-none" />
                 <span class="w-12 flex-none text-lead font-bold">{{ shot.slate }}</span>
                 <span class="min-w-0">
-                  <span v-for="why in shot.why" :key="why.about + why.text" class="block wrap-anywhere"
+                  <span v-for="(why, i) in shot.why" :key="i" class="block wrap-anywhere"
                     ><FoundText :text="why.text" :words="found!.words"
                   /></span>
                 </span>

@@ -113,6 +113,16 @@ final class RunningOblume implements AutoCloseable {
         return start(data, List.of());
     }
 
+    /** One of several servers on a PostgreSQL database, {@code host:port/name}. */
+    static RunningOblume inStudio(Path data, String database) {
+        return start(
+                data,
+                List.of(),
+                "--spring.profiles.active=studio",
+                "--oblume.database=" + database,
+                "--oblume.database-user=oblume");
+    }
+
     private static RunningOblume start(Path data, List<String> java, String... more) {
         Path app = Path.of(System.getProperty("oblume.app"));
         List<String> command = new ArrayList<>(List.of(

@@ -95,10 +95,10 @@ class ArchiveService {
         this.json = json;
         this.clock = clock;
         this.incoming = data.resolve(INCOMING);
-        // one moment of the record, however long it takes to send
+        // one moment of the record, however long it takes to send: H2 lets new rows through on any lower level
         this.reading = new TransactionTemplate(transactions);
         reading.setReadOnly(true);
-        reading.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
+        reading.setIsolationLevel(TransactionDefinition.ISOLATION_SERIALIZABLE);
         this.writing = new TransactionTemplate(transactions);
     }
 

@@ -43,7 +43,7 @@ final class MergePlan {
     record MergeStep(Act act, ArchiveTable table, ObjectNode row, String identity, List<KeptColumn> columns) {}
 
     /** Properties of JSON in which the key of a thing stands. */
-    private static final Set<String> KEYS = Set.of("mark", "alone", "placement");
+    private static final Set<String> KEYS = Set.of("mark", "alone", "placement", "aimOf");
 
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_NUMBER = 12;

@@ -9,6 +9,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
@@ -24,23 +26,16 @@ import org.oblume.server.Api;
 import org.oblume.server.Api.Answer;
 import org.oblume.server.FreshDatabase;
 import org.oblume.server.OblumeApplication;
-import org.oblume.server.ServerTest;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Two servers that never hear of each other but by archives: the main unit's, and the second unit's on its island. */
-@ServerTest
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class TwoUnitsOverHttpTest {
 
-    @Autowired
-    private Api crew;
+    private final ObjectMapper json = new ObjectMapper();
 
-    @Autowired
-    private ObjectMapper json;
-
-    private ConfigurableApplicationContext otherMachine;
+    private final List<ConfigurableApplicationContext> machines = new ArrayList<>();
     private Api main;
     private Api island;
     private int productions;
@@ -51,18 +46,22 @@ class TwoUnitsOverHttpTest {
     private long shotThere;
 
     @BeforeAll
-    void aSecondMachine() {
-        otherMachine = new SpringApplicationBuilder(OblumeApplication.class, Api.class)
+    void twoMachines() {
+        main = machine();
+        island = machine();
+    }
+
+    private Api machine() {
+        machines.add(new SpringApplicationBuilder(OblumeApplication.class, Api.class)
                 .profiles("demo", "test")
                 .initializers(new FreshDatabase())
-                .run("--server.port=0");
-        island = otherMachine.getBean(Api.class).as("LEAD");
-        main = crew.as("LEAD");
+                .run("--server.port=0"));
+        return machines.get(machines.size() - 1).getBean(Api.class).as("LEAD");
     }
 
     @AfterAll
     void goHome() {
-        otherMachine.close();
+        machines.forEach(ConfigurableApplicationContext::close);
     }
 
     /** A production of one scene, which the second unit took along. */
@@ -168,6 +167,32 @@ class TwoUnitsOverHttpTest {
         assertThat(takeIn(main, older, "[]").body().get("brings")).isEmpty();
         assertThat(takeIn(main, archive(main, here), "[]").body().get("brings")).isEmpty();
         assertThat(record(archive(main, here))).isEqualTo(once);
+    }
+
+    @Test
+    void anArchiveIsOfOneMomentWhileOthersRecord() throws Exception {
+        Thread others = new Thread(() -> {
+            for (int i = 0; i < 25; i++) {
+                long made = main.shotFrom("7" + i, shotHere);
+                say(main, made, "key", "" + (10 + i));
+            }
+        });
+        others.start();
+        for (int i = 0; i < 8; i++) {
+            Map<String, String> record = record(archive(main, here));
+            List<String> shots = uids(record, "record/shot.json", "uid");
+            for (String table : List.of("record/knot.json", "record/knot_event.json", "record/edit.json")) {
+                assertThat(shots).containsAll(uids(record, table, "shot"));
+            }
+        }
+        others.join();
+    }
+
+    private List<String> uids(Map<String, String> record, String table, String property) throws IOException {
+        List<String> all = new ArrayList<>();
+        json.readTree(record.get(table))
+                .forEach(row -> all.add(row.get(property).asText()));
+        return all;
     }
 
     /** Main unit to island and back, both ways: both have the same. */
