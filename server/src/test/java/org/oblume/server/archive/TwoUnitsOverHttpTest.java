@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.StreamSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -171,21 +172,26 @@ class TwoUnitsOverHttpTest {
 
     @Test
     void anArchiveIsOfOneMomentWhileOthersRecord() throws Exception {
+        AtomicInteger recorded = new AtomicInteger();
+        int archives = 0;
         Thread others = new Thread(() -> {
-            for (int i = 0; i < 25; i++) {
+            for (int i = 0; i < 60; i++) {
                 long made = main.shotFrom("7" + i, shotHere);
                 say(main, made, "key", "" + (10 + i));
+                recorded.incrementAndGet();
             }
         });
         others.start();
-        for (int i = 0; i < 8; i++) {
+        while (others.isAlive()) {
+            archives++;
             Map<String, String> record = record(archive(main, here));
             List<String> shots = uids(record, "record/shot.json", "uid");
             for (String table : List.of("record/knot.json", "record/knot_event.json", "record/edit.json")) {
                 assertThat(shots).containsAll(uids(record, table, "shot"));
             }
         }
-        others.join();
+        assertThat(recorded).hasValue(60);
+        assertThat(archives).isGreaterThan(10);
     }
 
     private List<String> uids(Map<String, String> record, String table, String property) throws IOException {
