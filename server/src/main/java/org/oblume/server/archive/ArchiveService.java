@@ -95,7 +95,7 @@ class ArchiveService {
         this.json = json;
         this.clock = clock;
         this.incoming = data.resolve(INCOMING);
-        // one moment of the record, however long it takes to send: H2 lets new rows through on any lower level
+        // one moment of the record, however long it takes to send: below this, H2 promises nothing about new rows
         this.reading = new TransactionTemplate(transactions);
         reading.setReadOnly(true);
         reading.setIsolationLevel(TransactionDefinition.ISOLATION_SERIALIZABLE);

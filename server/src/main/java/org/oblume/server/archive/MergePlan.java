@@ -253,9 +253,9 @@ final class MergePlan {
         boolean movedThere = true;
         if (table.name().equals("knot")) {
             String key = RecordRows.valueKey(mine);
-            boolean newsOfIt = changedHere.contains(key) || isChangedThere(mine);
+            boolean newsOfIt = changedHere.contains(key) || changedThere.contains(key);
             movedHere = !newsOfIt || changedHere.contains(key);
-            movedThere = !newsOfIt || isChangedThere(mine);
+            movedThere = !newsOfIt || changedThere.contains(key);
         } else if (was != null) {
             movedHere = group.stream().anyMatch(c -> !ArchiveJson.same(mine.get(c.property()), was.get(c.property())));
             movedThere = group.stream().anyMatch(c -> !ArchiveJson.same(row.get(c.property()), was.get(c.property())));
@@ -264,24 +264,10 @@ final class MergePlan {
             return movedThere;
         }
         boolean theirs = answer(id, table, group, mine, row, was) == Side.THERE;
-        if (!theirs && table.name().equals("knot") && isChangedThere(mine)) {
+        if (!theirs && table.name().equals("knot") && changedThere.contains(RecordRows.valueKey(mine))) {
             settled.add(mine);
         }
         return theirs;
-    }
-
-    /** The archive names rows by its own uids. */
-    private boolean isChangedThere(ObjectNode mine) {
-        return changedThere.contains(RecordRows.valueKey(mine))
-                || changedThere.stream().anyMatch(key -> aliased(key).equals(RecordRows.valueKey(mine)));
-    }
-
-    private String aliased(String key) {
-        if (alias.isEmpty()) {
-            return key;
-        }
-        String[] parts = key.split(" ");
-        return alias.getOrDefault(parts[0], parts[0]) + " " + alias.getOrDefault(parts[1], parts[1]) + " " + parts[2];
     }
 
     /** Columns that are changed together; those that nobody is asked about are in none. */
