@@ -75,14 +75,6 @@ class ScreenshotsIT {
             crew.open("/shots/3/power");
             crew.seeText("What feeds what");
             take(crew, "power");
-            crew.open("/shots/7/plot");
-            crew.press("Daylight");
-            crew.press("Sun");
-            crew.seeText("bearing 118°, 24° up");
-            crew.settled();
-            take(crew, "sun");
-            crew.press("Dark set");
-
             crew.open("/shots/1/frame");
             crew.until(
                     "see the whole picture and the strip",
@@ -134,6 +126,14 @@ class ScreenshotsIT {
             crew.settled();
             take(crew, "kit");
 
+            crew.open("/find?q=muslin");
+            crew.see("a.row img");
+            crew.settled();
+            take(crew, "find");
+            crew.open("/archive/1");
+            crew.seeText("Take it along");
+            take(crew, "archive");
+
             crew.phone();
             crew.open("/shots/4/rebuild");
             crew.seeText("of 10");
@@ -183,9 +183,6 @@ class ScreenshotsIT {
                 for (const line of ['all T2.8, 4240 K, lit 46, shadow 16, background 10', 'key alone 83 lux, 4310 K', 'ambience alone 16 lux, 4980 K', 'edge alone 205 lux, 3200 K'])
                   await send('/api/shots/3/readings', { line, run, sure: true });
                 return String(run)""");
-        crew.open("/runs/" + run + "/verdict");
-        crew.seeText("Still to read");
-        take(crew, "verdict");
         crew.open("/shots/3/meter?run=" + run);
         crew.see("table.log tbody th");
         take(crew, "meter");

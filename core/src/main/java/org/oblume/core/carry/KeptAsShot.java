@@ -13,9 +13,9 @@ import org.oblume.core.plot.SetStatus;
  * that another crew has shot meanwhile; there the value is tied as it was.
  *
  * @param knots to tie in the record that the two became, each in a shot that was shot
- * @param unsaid sentences on what holds there now, was not recorded when it was shot, and cannot be tied to nothing
+ * @param unsaid what holds there now, was not recorded when it was shot, and cannot be tied to nothing
  */
-public record KeptAsShot(List<Knot> knots, List<String> unsaid) {
+public record KeptAsShot(List<Knot> knots, List<Knot> unsaid) {
 
     public KeptAsShot {
         knots = List.copyOf(knots);
@@ -29,7 +29,7 @@ public record KeptAsShot(List<Knot> knots, List<String> unsaid) {
      */
     public static KeptAsShot of(CarryBook side, CarryBook merged, Attribution tie) {
         List<Knot> knots = new ArrayList<>();
-        List<String> unsaid = new ArrayList<>();
+        List<Knot> unsaid = new ArrayList<>();
         CarryBook book = merged;
         List<Slate> shot = side.slates().stream()
                 .filter(s -> side.node(s).stage() == ShotStage.SHOT)
@@ -53,7 +53,7 @@ public record KeptAsShot(List<Knot> knots, List<String> unsaid) {
 
     /** What is tied in the shot itself was looked at by itself. */
     private static void keep(
-            String thing, ShotState then, ShotState now, Attribution tie, List<Knot> tied, List<String> unsaid) {
+            String thing, ShotState then, ShotState now, Attribution tie, List<Knot> tied, List<Knot> unsaid) {
         boolean stood = then.placements().contains(thing);
         for (Attribute attribute : Attribute.values()) {
             Optional<Knot> is = now.knot(thing, attribute);
@@ -65,12 +65,8 @@ public record KeptAsShot(List<Knot> knots, List<String> unsaid) {
             if (was.isPresent()) {
                 tied.add(new Knot(now.slate(), thing, was.get().value(), tie));
             } else if (stood) {
-                unsaid.add("%s: %s of %s was not recorded when it was shot; it is %s now."
-                        .formatted(
-                                now.slate(),
-                                attribute.label(),
-                                thing,
-                                is.orElseThrow().value().say()));
+                Knot holds = is.orElseThrow();
+                unsaid.add(new Knot(now.slate(), thing, holds.value(), holds.attribution()));
             }
         }
         if (!stood && now.isOnSet(thing)) {

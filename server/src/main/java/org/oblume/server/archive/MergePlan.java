@@ -1,9 +1,7 @@
 package org.oblume.server.archive;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import com.fasterxml.jackson.databind.node.TextNode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.oblume.core.units.Refusal;
@@ -42,12 +39,6 @@ final class MergePlan {
      */
     record MergeStep(Act act, ArchiveTable table, ObjectNode row, String identity, List<KeptColumn> columns) {}
 
-    /** Properties of JSON in which the key of a thing stands. */
-    private static final Set<String> KEYS = Set.of("mark", "alone", "placement", "aimOf");
-
-    private static final int LONGEST_NAME = 60;
-    private static final int LONGEST_NUMBER = 12;
-
     private final RecordRows here;
     private final RecordRows there;
     private final @Nullable RecordRows before;
@@ -59,15 +50,9 @@ final class MergePlan {
     private final List<MergeQuestion> questions = new ArrayList<>();
     private final List<String> renamed = new ArrayList<>();
     private final List<ObjectNode> settled = new ArrayList<>();
-    /** Rows of the archive that are called otherwise here. */
-    private final Map<String, String> alias = new HashMap<>();
-
-    private final Set<String> leftOut = new HashSet<>();
-    private final Map<String, String> sceneOf = new HashMap<>();
-    private final Map<String, Map<String, String>> keysOf = new HashMap<>();
     private final Map<String, Map<String, ObjectNode>> byKey = new HashMap<>();
-    private final Map<String, Set<String>> taken = new HashMap<>();
-    private final RecordRows translated;
+    private final TranslatedRows translated;
+    private final OwnNames names;
     private final Set<String> changedHere;
     private final Set<String> changedThere;
     private final Set<String> newsHere;
@@ -92,7 +77,8 @@ final class MergePlan {
         this.answers = answers;
         this.columns = columns;
         this.words = words;
-        this.translated = new RecordRows(columns);
+        this.translated = new TranslatedRows(columns);
+        this.names = new OwnNames(here);
         this.changedHere = here.changes().entrySet().stream()
                 .filter(e -> !there.changes().containsKey(e.getKey()))
                 .map(Map.Entry::getValue)
@@ -133,7 +119,7 @@ final class MergePlan {
 
     /** The archive's rows, naming rows as this record does. */
     RecordRows translated() {
-        return translated;
+        return translated.rows();
     }
 
     /** A change of the archive that is not here, as this record names it; null when it is here, or is of what stays out. */
@@ -142,13 +128,13 @@ final class MergePlan {
         if (here.changes().containsKey(ArchiveJson.required(event, "uid"))) {
             return null;
         }
-        return translated(ArchiveTables.named(RecordRows.CHANGES), event);
+        return translated.of(ArchiveTables.named(RecordRows.CHANGES), event);
     }
 
     private void row(ArchiveTable table, String id, ObjectNode raw) {
-        ObjectNode row = translated(table, raw);
+        ObjectNode row = translated.of(table, raw);
         if (row == null) {
-            leftOut.add(id);
+            translated.leaveOut(id);
             return;
         }
         ObjectNode mine = here.rows(table).get(id);
@@ -158,7 +144,7 @@ final class MergePlan {
         } else {
             String own = here.identity(table, mine);
             if (!own.equals(id)) {
-                alias.put(id, own);
+                translated.isHereAs(id, own);
             }
             if (!table.grows()) {
                 compare(table, own, id, mine, row);
@@ -173,7 +159,7 @@ final class MergePlan {
         if (was != null) {
             boolean wentOn = newsThere.contains(id) || !there.isLike(table, row, was);
             if (!wentOn || answer(id, table, List.of(), null, row, was) != Side.THERE) {
-                leftOut.add(id);
+                translated.leaveOut(id);
                 return;
             }
         }
@@ -218,7 +204,7 @@ final class MergePlan {
             change.forEach(c -> set(to, c.property(), row.get(c.property())));
             if (table.own().stream()
                     .anyMatch(own -> change.stream().anyMatch(c -> c.name().equals(own)))) {
-                free(table, mine);
+                names.free(table, mine);
                 ownName(table, to);
             }
             // who said it and when goes with what was said
@@ -299,7 +285,7 @@ final class MergePlan {
             return;
         }
         Set<String> kept = new HashSet<>(there.rows(table).keySet());
-        kept.addAll(alias.values());
+        kept.addAll(translated.aliases());
         here.rows(table).forEach((id, mine) -> {
             ObjectNode was = Objects.requireNonNull(before).rows(table).get(id);
             if (was == null || kept.contains(id)) {
@@ -310,72 +296,6 @@ final class MergePlan {
                 steps.add(new MergeStep(Act.TAKE_OUT, table, mine, id, List.of()));
             }
         });
-    }
-
-    /** Null when what it is of stays out. */
-    private @Nullable ObjectNode translated(ArchiveTable table, ObjectNode raw) {
-        ObjectNode row = raw.deepCopy();
-        for (KeptColumn column : columns.of(table.name()).all()) {
-            String text = ArchiveJson.text(row, column.property());
-            if (text == null) {
-                continue;
-            }
-            if (column.keptAs() == KeptAs.ROW) {
-                if (leftOut.contains(text)) {
-                    if (column.required() || table.owners().contains(column.name())) {
-                        return null;
-                    }
-                    row.remove(column.property());
-                } else if (alias.containsKey(text)) {
-                    row.put(column.property(), alias.get(text));
-                }
-            } else if (column.keptAs() == KeptAs.NAMED) {
-                Matcher parts = RecordReader.NAMED.matcher(text);
-                if (parts.matches() && alias.containsKey(parts.group(2))) {
-                    row.put(column.property(), parts.group(1) + "-" + alias.get(parts.group(2)));
-                }
-            }
-        }
-        withKeys(table, row);
-        return row;
-    }
-
-    /** Where a thing had to get another key, it is called so by all that names it. */
-    private void withKeys(ArchiveTable table, ObjectNode row) {
-        String scene = table.name().equals("scene")
-                ? ArchiveJson.required(row, "uid")
-                : table.owners().stream()
-                        .map(column -> ArchiveJson.text(row, ArchiveColumns.property(column)))
-                        .filter(Objects::nonNull)
-                        .map(owner -> sceneOf.getOrDefault(owner, ""))
-                        .findFirst()
-                        .orElse("");
-        if (row.hasNonNull("uid")) {
-            sceneOf.put(row.get("uid").asText(), scene);
-        }
-        Map<String, String> keys = keysOf.getOrDefault(scene, Map.of());
-        if (keys.isEmpty()) {
-            return;
-        }
-        table.json().forEach(column -> rename(row.path(ArchiveColumns.property(column)), keys));
-    }
-
-    private static void rename(JsonNode tree, Map<String, String> keys) {
-        if (tree instanceof ArrayNode array) {
-            array.forEach(one -> rename(one, keys));
-        }
-        if (tree instanceof ObjectNode object) {
-            object.properties().forEach(entry -> {
-                String to = entry.getValue().isTextual() && KEYS.contains(entry.getKey())
-                        ? keys.get(entry.getValue().asText())
-                        : null;
-                if (to != null) {
-                    entry.setValue(TextNode.valueOf(to));
-                } else {
-                    rename(entry.getValue(), keys);
-                }
-            });
-        }
     }
 
     private @Nullable ObjectNode byKey(ArchiveTable table, ObjectNode row) {
@@ -396,63 +316,15 @@ final class MergePlan {
                 .collect(Collectors.joining(" "));
     }
 
-    /** What only one may be called within its owner: whoever comes later is called otherwise, and that is told. */
     private void ownName(ArchiveTable table, ObjectNode row) {
-        for (String column : table.own()) {
-            Set<String> names = taken(table, column, row);
-            String property = ArchiveColumns.property(column);
-            JsonNode wanted = row.get(property);
-            if (names.add(low(wanted))) {
-                continue;
-            }
-            int next = 2;
-            JsonNode other = wanted;
-            while (!names.add(low(other))) {
-                other = wanted.isNumber()
-                        ? ArchiveJson.number(wanted.asInt() + (long) next - 1)
-                        : TextNode.valueOf(numbered(wanted.asText(), next, column));
-                next++;
-            }
-            row.set(property, other);
-            if (column.equals("placement_key")) {
-                keysOf.computeIfAbsent(ArchiveJson.required(row, "scene"), s -> new HashMap<>())
-                        .put(wanted.asText(), other.asText());
+        names.take(table, row).forEach(name -> {
+            if (name.column().equals("placement_key")) {
+                translated.isKeyed(ArchiveJson.required(row, "scene"), name.wanted(), name.other());
             } else {
                 renamed.add("%s: %s of the archive is called %s here, because there is another one of that name."
-                        .formatted(words.within(table, row), wanted.asText(), other.asText()));
+                        .formatted(words.within(table, row), name.wanted(), name.other()));
             }
-        }
-    }
-
-    private static String numbered(String wanted, int number, String column) {
-        boolean isShort = column.equals("slate") || column.equals("number");
-        String end = (isShort || column.equals("placement_key") ? "-" : " ") + number;
-        int longest = (isShort ? LONGEST_NUMBER : LONGEST_NAME) - end.length();
-        return (wanted.length() > longest ? wanted.substring(0, longest) : wanted) + end;
-    }
-
-    private static String low(JsonNode name) {
-        return name.asText().toLowerCase(java.util.Locale.ROOT);
-    }
-
-    private Set<String> taken(ArchiveTable table, String column, ObjectNode row) {
-        return taken.computeIfAbsent(table.name() + column + owner(table, row), key -> {
-            Set<String> names = new HashSet<>();
-            here.rows(table).values().stream()
-                    .filter(r -> owner(table, r).equals(owner(table, row)))
-                    .forEach(r -> names.add(low(r.path(ArchiveColumns.property(column)))));
-            return names;
         });
-    }
-
-    private void free(ArchiveTable table, ObjectNode row) {
-        table.own().forEach(column -> taken(table, column, row).remove(low(row.path(ArchiveColumns.property(column)))));
-    }
-
-    private static String owner(ArchiveTable table, ObjectNode row) {
-        return table.owners().stream()
-                .map(column -> row.path(ArchiveColumns.property(column)).asText())
-                .collect(Collectors.joining(" "));
     }
 
     /** @throws Refusal while something is asked that nobody has answered */

@@ -75,7 +75,13 @@ final class MergedShots {
                 if (side.row("scene", uid) != null) {
                     KeptAsShot kept = KeptAsShot.of(book(side, uid, slates), now, tie);
                     kept.knots().forEach(knot -> tie(merged, uid, slates, knot));
-                    told.addAll(kept.unsaid());
+                    kept.unsaid()
+                            .forEach(knot -> told.add("%s: %s of %s was not recorded when it was shot; it is %s now."
+                                    .formatted(
+                                            knot.slate(),
+                                            knot.attribute().label(),
+                                            ArchiveJson.required(thing(merged, uid, knot.placement()), "name"),
+                                            knot.value().say())));
                     now = now.with(kept.knots());
                 }
             }
@@ -93,14 +99,8 @@ final class MergedShots {
                         .filter(s -> knot.slate().equals(slates.get(s)))
                         .findFirst()
                         .orElseThrow());
-        row.put(
-                "placement",
-                merged.all("placement").stream()
-                        .filter(p -> p.path("scene").asText().equals(scene)
-                                && p.path("placementKey").asText().equals(knot.placement()))
-                        .map(p -> ArchiveJson.required(p, "uid"))
-                        .findFirst()
-                        .orElseThrow());
+        ObjectNode thing = thing(merged, scene, knot.placement());
+        row.put("placement", ArchiveJson.required(thing, "uid"));
         row.put("attribute", knot.attribute().name());
         row.set("heldValue", ArchiveJson.parsed(json.write(knot.value())));
         row.put("reason", Reason.MATCH.name());
@@ -112,8 +112,16 @@ final class MergedShots {
                 .formatted(
                         knot.slate(),
                         knot.attribute().label(),
-                        knot.placement(),
+                        ArchiveJson.required(thing, "name"),
                         knot.value().say()));
+    }
+
+    private static ObjectNode thing(RecordRows merged, String scene, String key) {
+        return merged.all("placement").stream()
+                .filter(p -> p.path("scene").asText().equals(scene)
+                        && p.path("placementKey").asText().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 
     private void record(ObjectNode knot, String label, @Nullable Reason reason) {

@@ -6,9 +6,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -37,6 +39,20 @@ final class QuestionWords {
             "deletedAt");
     private static final List<String> CALLED =
             List.of("name", "slate", "number", "tagKey", "what", "moveKey", "aspect", "text", "unit");
+    /** Where a crew calls a field otherwise than the record does. */
+    private static final Map<String, String> CREWS_WORDS = Map.ofEntries(
+            Map.entry("basedOn", "shot that it carries from"),
+            Map.entry("buildOrder", "order in which the light is built"),
+            Map.entry("closedAt", "closed"),
+            Map.entry("groupName", "group"),
+            Map.entry("heldValues", "values"),
+            Map.entry("lamp", "unit"),
+            Map.entry("shootingDay", "day"),
+            Map.entry("underlay", "plan picture"),
+            Map.entry("xM", "from the left"),
+            Map.entry("yM", "from the near wall"));
+
+    private static final Pattern IN_METRES = Pattern.compile("([a-z])M$");
     private static final int LONGEST = 160;
     private static final String WHOLE = "The production";
 
@@ -162,9 +178,11 @@ final class QuestionWords {
                 .collect(Collectors.joining(": "));
     }
 
-    /** {@code basedOn} is “based on”. */
+    /** {@code shootingDay} is “day”, {@code widthM} “width”. */
     private static String words(String property) {
-        return property.replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT);
+        String plain = IN_METRES.matcher(property).replaceFirst("$1");
+        return CREWS_WORDS.getOrDefault(
+                property, plain.replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT));
     }
 
     private @Nullable Phrase[] said(
@@ -227,12 +245,14 @@ final class QuestionWords {
         value.fieldNames().forEachRemaining(names::add);
         return names.stream()
                 .filter(name -> !ArchiveJson.same(value.get(name), other.get(name)))
-                .map(name -> "%s %s"
-                        .formatted(
-                                words(name),
-                                value.get(name).isValueNode()
-                                        ? value.get(name).asText()
-                                        : value.get(name).size() + " entries"))
+                .map(name -> words(name) + " " + entry(name, value.get(name)))
                 .collect(Collectors.joining(", "));
+    }
+
+    private static String entry(String name, JsonNode value) {
+        if (!value.isValueNode()) {
+            return value.size() + " entries";
+        }
+        return value.isNumber() && IN_METRES.matcher(name).find() ? value.asText() + " m" : value.asText();
     }
 }

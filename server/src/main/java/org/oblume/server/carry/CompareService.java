@@ -26,6 +26,7 @@ import org.oblume.server.light.FrameService;
 import org.oblume.server.light.LightService;
 import org.oblume.server.production.ProductionService;
 import org.oblume.server.shot.KnotService;
+import org.oblume.server.support.ComputesAtLength;
 import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -64,7 +65,7 @@ public class CompareService {
         this.clock = clock;
     }
 
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     CompareView compare(String fromId, String toId) {
         ComparedStates.NamedState from = sides.side(fromId);
         ComparedStates.NamedState to = sides.side(toId);
@@ -80,13 +81,13 @@ public class CompareService {
                 lights.light(to.record(), to.side().state()));
     }
 
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     byte[] frame(String id) {
         ComparedStates.NamedState side = sides.side(id);
         return frames.small(side.record(), side.side().state());
     }
 
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     BustView bust(String id) {
         ComparedStates.NamedState side = sides.side(id);
         return lights.bust(side.record(), side.side().state());

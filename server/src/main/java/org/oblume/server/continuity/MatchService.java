@@ -49,6 +49,7 @@ import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.ShotService;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.ComputesAtLength;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.RecordJson;
 import org.springframework.stereotype.Service;
@@ -125,7 +126,7 @@ public class MatchService {
             @Nullable ShotState reference,
             Map<String, Calibration> calibrations) {}
 
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     public MatchView scene(long sceneId) {
         StoredScene record = records.of(sceneId);
         SceneMatchEntity settings = settings(sceneId);
@@ -195,7 +196,7 @@ public class MatchService {
     }
 
     /** How each shot of a scene is lit, in figures that can be held against other scenes; those of which too little is known are left out. */
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     public Map<Long, LitAs> litAs(long sceneId) {
         StoredScene record = records.of(sceneId);
         JudgedBy alike = new JudgedBy(
@@ -366,7 +367,7 @@ public class MatchService {
                 false);
     }
 
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     public MatchView.VerdictView verdict(long runId) {
         BuiltRun run = rebuild.built(runId);
         return signed(run).orElseGet(() -> verdict(run));

@@ -1,6 +1,7 @@
 package org.oblume.server.idempotency;
 
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.support.Turns;
 import org.springframework.boot.autoconfigure.web.servlet.WebMvcRegistrations;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestAttributes;
@@ -9,14 +10,16 @@ import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerAdapter;
 import org.springframework.web.servlet.mvc.method.annotation.ServletInvocableHandlerMethod;
 
-/** Calls the controllers; one that bears a key within the transaction of its key: after its body was read, before its answer is written. */
+/** Calls the controllers, each in its turn; one that bears a key within the transaction of its key: after its body was read, before its answer is written. */
 @Component
 class IdempotentHandlerAdapter implements WebMvcRegistrations {
 
     private final IdempotencyKeys keys;
+    private final Turns turns;
 
-    IdempotentHandlerAdapter(IdempotencyKeys keys) {
+    IdempotentHandlerAdapter(IdempotencyKeys keys, Turns turns) {
         this.keys = keys;
+        this.turns = turns;
     }
 
     @Override
@@ -24,7 +27,7 @@ class IdempotentHandlerAdapter implements WebMvcRegistrations {
         return new RequestMappingHandlerAdapter() {
             @Override
             protected ServletInvocableHandlerMethod createInvocableHandlerMethod(HandlerMethod call) {
-                return new KeyedMethod(call, keys);
+                return new KeyedMethod(call, keys, turns);
             }
         };
     }
@@ -32,14 +35,20 @@ class IdempotentHandlerAdapter implements WebMvcRegistrations {
     private static final class KeyedMethod extends ServletInvocableHandlerMethod {
 
         private final IdempotencyKeys keys;
+        private final Turns turns;
 
-        KeyedMethod(HandlerMethod call, IdempotencyKeys keys) {
+        KeyedMethod(HandlerMethod call, IdempotencyKeys keys, Turns turns) {
             super(call);
             this.keys = keys;
+            this.turns = turns;
         }
 
         @Override
         protected @Nullable Object doInvoke(@Nullable Object... arguments) throws Exception {
+            return turns.take(() -> inTurn(arguments));
+        }
+
+        private @Nullable Object inTurn(@Nullable Object[] arguments) throws Exception {
             RequestAttributes request = RequestContextHolder.currentRequestAttributes();
             return request.getAttribute(KeyedCall.ATTRIBUTE, RequestAttributes.SCOPE_REQUEST) instanceof KeyedCall call
                     ? keys.doOnce(call, () -> super.doInvoke(arguments))

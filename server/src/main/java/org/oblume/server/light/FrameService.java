@@ -36,9 +36,9 @@ import org.oblume.server.monitor.MonitorService;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.ComputesAtLength;
 import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Predicts what a camera sees of a shot. Nothing is kept here. */
 @Service
@@ -108,7 +108,7 @@ public class FrameService {
      * @throws NotFoundException when there is no such camera on set
      * @throws Refusal as when changes are tried, or when the camera's place, lens or exposure is not recorded
      */
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     public Prepared prepare(long shotId, LightService.Tried tried, Wanted wanted) {
         RecordedShot shot = records.shot(shotId);
         return prepare(shot.scene(), LitState.of(light.trial(shot, tried)), tried.out(), wanted);
@@ -201,7 +201,7 @@ public class FrameService {
      *     first without one
      * @param places likewise
      */
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     public Optional<PredictedSpots> at(long shotId, double @Nullable [] face, List<double[]> places) {
         try {
             Prepared prepared = prepare(
@@ -254,7 +254,7 @@ public class FrameService {
     }
 
     /** A shot as it is recorded; empty when its camera does not know yet what it sees. */
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     public Optional<Pictured> pictured(long shotId) {
         try {
             Prepared prepared = prepare(

@@ -45,13 +45,13 @@ import org.oblume.server.shot.PlotService;
 import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.ComputesAtLength;
 import org.oblume.server.support.NotFoundException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Tries changes on a shot and tells what the light does then. Nothing is kept here. */
 @Service
-@Transactional(readOnly = true)
+@ComputesAtLength
 public class LightService {
 
     private final StoredScenes records;

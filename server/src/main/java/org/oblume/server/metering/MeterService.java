@@ -47,6 +47,7 @@ import org.oblume.server.shot.RecordedShot;
 import org.oblume.server.shot.Shot;
 import org.oblume.server.shot.StoredScene;
 import org.oblume.server.shot.StoredScenes;
+import org.oblume.server.support.ComputesAtLength;
 import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
 import org.springframework.security.access.AccessDeniedException;
@@ -167,7 +168,7 @@ public class MeterService {
         return ShotLighting.of(scene.set(), scene.placements(), state, Set.of(), calibrations);
     }
 
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     public MeterView view(long shotId, @Nullable Long run) {
         Subject subject = subject(shotId, run);
         List<ReadingEntity> rows =
@@ -304,7 +305,7 @@ public class MeterService {
      *
      * @param mark key of the mark that is meant when the line names none, or null for the first
      */
-    @Transactional(readOnly = true)
+    @ComputesAtLength
     MeterView.ParsedReading understood(long shotId, @Nullable Long run, String line, @Nullable String mark) {
         Subject subject = subject(shotId, run);
         Reading reading = parse(subject, line, mark);

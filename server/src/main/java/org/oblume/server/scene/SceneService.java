@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Refusal;
+import org.oblume.server.support.CommitCaches;
 import org.oblume.server.support.EditConflict;
 import org.oblume.server.support.NotFoundException;
 import org.oblume.server.support.RecordJson;
@@ -18,8 +19,10 @@ public class SceneService {
     private final SceneRepository scenes;
     private final PlacementRepository placements;
     private final RecordJson json;
+    private final CommitCaches caches;
 
-    SceneService(SceneRepository scenes, PlacementRepository placements, RecordJson json) {
+    SceneService(SceneRepository scenes, PlacementRepository placements, RecordJson json, CommitCaches caches) {
+        this.caches = caches;
         this.scenes = scenes;
         this.placements = placements;
         this.json = json;
@@ -41,6 +44,7 @@ public class SceneService {
         if (scenes.findLocked(sceneId).isEmpty()) {
             throw new NotFoundException("There is no such scene any more.");
         }
+        caches.catchUp();
     }
 
     @Transactional(readOnly = true)

@@ -11,11 +11,12 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.support.IdentifiedEntity;
+import org.oblume.server.support.RecordSource;
 
 /** What one person changed in one go, so that it can be taken back in one go. */
 @Entity
 @Table(name = "edit")
-class EditEntity extends IdentifiedEntity {
+class EditEntity extends IdentifiedEntity implements RecordSource {
 
     enum Kind {
         EDIT,
@@ -84,5 +85,10 @@ class EditEntity extends IdentifiedEntity {
 
     String label() {
         return label;
+    }
+
+    @Override
+    public Source source() {
+        return new Source(Part.SHOT, shotId);
     }
 }

@@ -18,7 +18,10 @@ import org.oblume.core.plot.Placement;
 import org.oblume.core.units.Phrase;
 import org.oblume.core.units.Refusal;
 import org.oblume.server.shot.EditEntity.Kind;
+import org.oblume.server.support.CommitCaches;
+import org.oblume.server.support.CommitCaches.CommitCache;
 import org.oblume.server.support.RecordJson;
+import org.oblume.server.support.RecordSource.Part;
 import org.oblume.server.team.TeamService;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -31,6 +34,9 @@ public class HistoryService {
 
     private static final int PAGE = 200;
     private static final Set<Kind> DOABLE = Set.of(Kind.EDIT, Kind.REDO);
+    /** People, each in the shots that they look at. */
+    private static final int MOST_KEPT = 10_000;
+
     private final StoredScenes records;
     private final KnotService tying;
     private final KnotEventRepository events;
@@ -41,6 +47,7 @@ public class HistoryService {
     private final RecordJson json;
     private final TeamService team;
     private final Clock clock;
+    private final CommitCache<Looker, OwnEdits> own;
 
     HistoryService(
             StoredScenes records,
@@ -52,7 +59,10 @@ public class HistoryService {
             ConfirmationService looked,
             RecordJson json,
             TeamService team,
-            Clock clock) {
+            Clock clock,
+            CommitCaches caches) {
+        this.own = caches.cache(
+                MOST_KEPT, (known, changed) -> changed.part() == Part.SHOT && changed.id() == known.shotId());
         this.team = team;
         this.clock = clock;
         this.records = records;
@@ -190,12 +200,26 @@ public class HistoryService {
         }
     }
 
+    /** Somebody who looks at a shot. */
+    private record Looker(long shotId, String author) {}
+
+    private record OwnEdits(long shotId, PlotView.Mine next) {}
+
     /** What this person's next undo and redo would be of, in this shot. */
     @Transactional(readOnly = true)
     PlotView.Mine mine(long shotId, String author) {
-        return new PlotView.Mine(
-                lastDone(shotId, author).map(EditEntity::label).orElse(null),
-                lastUndone(shotId, author).map(EditEntity::label).orElse(null));
+        return own.get(
+                        new Looker(shotId, author),
+                        looker -> new OwnEdits(
+                                shotId,
+                                new PlotView.Mine(
+                                        lastDone(shotId, author)
+                                                .map(EditEntity::label)
+                                                .orElse(null),
+                                        lastUndone(shotId, author)
+                                                .map(EditEntity::label)
+                                                .orElse(null))))
+                .next();
     }
 
     /** @throws Refusal when there is nothing to take back, or somebody changed it since */

@@ -34,7 +34,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class StoredScenes {
 
     /** Scenes that a crew works on at the same time, and more. */
-    private static final int MOST_KEPT = 40;
+    private static final int LEAST_KEPT = 40;
+
+    /** What a scene of a feature takes with all that its shots show: measured as 1.1 MB. */
+    private static final long SCENE_BYTES = 2L << 20;
+
+    private static final int SHARE_OF_MEMORY = 8;
 
     private static final int MOST_SHOTS = 10_000;
 
@@ -60,7 +65,7 @@ public class StoredScenes {
             RecordJson json,
             CommitCaches caches) {
         this.caches = caches;
-        this.kept = caches.cache(MOST_KEPT, StoredScene::isReadFrom);
+        this.kept = caches.cache(mostKept(Runtime.getRuntime().maxMemory()), StoredScene::isReadFrom);
         this.lines = caches.cache(MOST_SHOTS, Lines::isReadFrom);
         this.sceneIds =
                 caches.cache(MOST_SHOTS, (sceneId, changed) -> changed.part() == Part.SCENE && changed.id() == sceneId);
@@ -71,6 +76,10 @@ public class StoredScenes {
         this.shots = shots;
         this.knots = knots;
         this.json = json;
+    }
+
+    private static int mostKept(long memory) {
+        return Math.max(LEAST_KEPT, Math.toIntExact(memory / SHARE_OF_MEMORY / SCENE_BYTES));
     }
 
     /** A scene, whole: read once, then kept until something of it is changed. */

@@ -1,5 +1,6 @@
 package org.oblume.server.storage;
 
+import com.zaxxer.hikari.HikariConfigMXBean;
 import com.zaxxer.hikari.HikariDataSource;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -17,6 +18,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.autoconfigure.jdbc.JdbcConnectionDetails;
+import org.springframework.boot.jdbc.DataSourceUnwrapper;
 import org.springframework.stereotype.Component;
 
 /**
@@ -162,9 +164,13 @@ public class RecordFile {
             LOG.warn("The database is let go of: {}", failed.getMessage());
             shutDown();
         }
-        if (connections.getIfAvailable() instanceof HikariDataSource pool && pool.getHikariPoolMXBean() != null) {
-            pool.getHikariPoolMXBean().softEvictConnections();
-        }
+        connections.ifAvailable(all -> {
+            @Nullable
+            HikariDataSource pool = DataSourceUnwrapper.unwrap(all, HikariConfigMXBean.class, HikariDataSource.class);
+            if (pool != null && pool.getHikariPoolMXBean() != null) {
+                pool.getHikariPoolMXBean().softEvictConnections();
+            }
+        });
     }
 
     private void shutDown() {

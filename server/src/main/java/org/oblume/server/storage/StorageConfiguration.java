@@ -1,11 +1,14 @@
 package org.oblume.server.storage;
 
+import com.zaxxer.hikari.HikariDataSource;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.config.BeanFactoryPostProcessor;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.autoconfigure.transaction.TransactionManagerCustomizers;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.datasource.LazyConnectionDataSourceProxy;
 import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.TransactionManager;
@@ -20,6 +23,17 @@ class StorageConfiguration {
     static BeanFactoryPostProcessor journaledFiles() {
         JournaledFiles.register();
         return factory -> {};
+    }
+
+    /** A connection is taken from the pool for the first statement, not for the transaction: most calls are answered from what is kept. */
+    @Bean
+    static BeanPostProcessor connectionsWhenNeeded() {
+        return new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof HikariDataSource pool ? new LazyConnectionDataSourceProxy(pool) : bean;
+            }
+        };
     }
 
     @Bean

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.support.ClosedDatabase;
+import org.oblume.server.support.NoConnection;
 import org.oblume.server.support.ProblemType;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -67,16 +68,23 @@ class StoredProblems {
             try {
                 chain.doFilter(request, response);
             } catch (RuntimeException | ServletException failed) {
-                if (!ClosedDatabase.isCauseOf(failed) || response.isCommitted()) {
+                boolean closed = ClosedDatabase.isCauseOf(failed);
+                if (response.isCommitted() || (!closed && !NoConnection.isCauseOf(failed))) {
                     throw failed;
                 }
                 LOG.warn("The database does not answer: {}", said(failed));
-                file.reopenWhenClosed();
                 response.reset();
                 response.setHeader(HttpHeaders.RETRY_AFTER, AGAIN_AFTER_S);
-                ProblemType.NO_ROOM.answer(
-                        response,
-                        "The record cannot be read at the moment, because its disk failed or is full: make room on the server’s machine. It opens again by itself.");
+                if (closed) {
+                    file.reopenWhenClosed();
+                    ProblemType.NO_ROOM.answer(
+                            response,
+                            "The record cannot be read at the moment, because its disk failed or is full: make room on the server’s machine. It opens again by itself.");
+                } else {
+                    ProblemType.BUSY.answer(
+                            response,
+                            "More is asked of the server than it can answer just now: try again in a moment.");
+                }
             }
         }
 

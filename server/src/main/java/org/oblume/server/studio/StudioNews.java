@@ -5,11 +5,18 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.annotation.PreDestroy;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import org.jspecify.annotations.Nullable;
 import org.oblume.server.events.RecordChanged;
 import org.oblume.server.storage.StudioDatabase;
@@ -50,15 +57,18 @@ class StudioNews {
     private final CommitCaches caches;
     private final ApplicationEventPublisher events;
     private final Thread hearing = new Thread(this::hear, "studio");
+    private final Map<String, CompletableFuture<Void>> marks = new ConcurrentHashMap<>();
+    private @Nullable Connection marking;
     private volatile boolean stopped;
 
     /**
-     * A piece of news, of one of two kinds.
+     * A piece of news, of one of three kinds.
      *
      * @param rows that were written, or null
      * @param changed what pages may have to read, or null
+     * @param mark a server's sign to itself: when it hears it, it has heard all that was committed before; or null
      */
-    record News(String server, @Nullable Set<Source> rows, @Nullable RecordChanged changed) {}
+    record News(String server, @Nullable Set<Source> rows, @Nullable RecordChanged changed, @Nullable String mark) {}
 
     StudioNews(
             JdbcConnectionDetails database,
@@ -73,6 +83,7 @@ class StudioNews {
         this.events = events;
         hearing.setDaemon(true);
         caches.beforeCommit(this::tellRows);
+        caches.catchUpBy(this::catchUp);
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -82,14 +93,54 @@ class StudioNews {
 
     /** In the transaction that wrote them: nobody hears of what is not committed. */
     private void tellRows(Set<Source> rows) {
-        String news = text(new News(server, rows, null));
-        tell(news.length() > LONGEST ? text(new News(server, Set.of(CommitCaches.ANYTHING), null)) : news);
+        String news = text(new News(server, rows, null, null));
+        tell(news.length() > LONGEST ? text(new News(server, Set.of(CommitCaches.ANYTHING), null, null)) : news);
+    }
+
+    /** The database tells in the order of commits. What is not heard in time is read anew instead. */
+    private void catchUp() {
+        if (!hearing.isAlive()) {
+            return; // nobody is answered yet
+        }
+        String mark = UUID.randomUUID().toString();
+        CompletableFuture<Void> heard = new CompletableFuture<>();
+        marks.put(mark, heard);
+        try {
+            mark(text(new News(server, null, null, mark)));
+            heard.get(WAIT_MS, TimeUnit.MILLISECONDS);
+        } catch (SQLException | ExecutionException | TimeoutException notHeard) {
+            caches.writtenElsewhere(Set.of(CommitCaches.ANYTHING));
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        } finally {
+            marks.remove(mark);
+        }
+    }
+
+    /** On a connection of its own: whoever waits here holds one of the pool’s. */
+    private synchronized void mark(String news) throws SQLException {
+        Connection open = marking;
+        if (open == null || open.isClosed()) {
+            open = connect();
+            marking = open;
+        }
+        try (PreparedStatement tell = open.prepareStatement(TELL)) {
+            tell.setString(1, news);
+            tell.execute();
+        } catch (SQLException lost) {
+            open.close();
+            throw lost;
+        }
+    }
+
+    private Connection connect() throws SQLException {
+        return DriverManager.getConnection(database.getJdbcUrl(), database.getUsername(), database.getPassword());
     }
 
     @EventListener
     void onChanged(RecordChanged changed) {
         if (!Thread.currentThread().equals(hearing)) {
-            tell(text(new News(server, null, changed)));
+            tell(text(new News(server, null, changed, null)));
         }
     }
 
@@ -107,8 +158,7 @@ class StudioNews {
 
     private void hear() {
         while (!stopped) {
-            try (Connection connection = DriverManager.getConnection(
-                            database.getJdbcUrl(), database.getUsername(), database.getPassword());
+            try (Connection connection = connect();
                     Statement listen = connection.createStatement()) {
                 listen.execute("listen " + CHANNEL);
                 caches.writtenElsewhere(Set.of(CommitCaches.ANYTHING)); // whatever was missed
@@ -138,6 +188,7 @@ class StudioNews {
         try {
             News news = json.readValue(text, News.class);
             if (news.server().equals(server)) {
+                Optional.ofNullable(news.mark()).map(marks::get).ifPresent(mark -> mark.complete(null));
                 return;
             }
             if (news.rows() != null) {
@@ -153,8 +204,11 @@ class StudioNews {
     }
 
     @PreDestroy
-    void stop() {
+    synchronized void stop() throws SQLException {
         stopped = true;
         hearing.interrupt();
+        if (marking != null) {
+            marking.close();
+        }
     }
 }

@@ -8,7 +8,11 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BiPredicate;
 import java.util.function.Consumer;
@@ -46,6 +50,7 @@ public class CommitCaches implements SmartInitializingSingleton {
     private final ObjectProvider<EntityManagerFactory> factories;
     private final List<CommitCache<?, ?>> caches = new CopyOnWriteArrayList<>();
     private final List<Consumer<Set<Source>>> told = new CopyOnWriteArrayList<>();
+    private final List<Runnable> heard = new CopyOnWriteArrayList<>();
     private final Map<Source, Integer> inFlux = new HashMap<>();
     /** When a transaction that wrote it last ended, counted in transactions. */
     private final Map<Source, Long> endedAt = new HashMap<>();
@@ -92,6 +97,16 @@ public class CommitCaches implements SmartInitializingSingleton {
     /** Tells somebody what a transaction wrote, before it is committed and within it. */
     public void beforeCommit(Consumer<Set<Source>> tell) {
         told.add(tell);
+    }
+
+    /** Names what waits until all is heard that other servers committed by now. */
+    public void catchUpBy(Runnable wait) {
+        heard.add(wait);
+    }
+
+    /** Whoever has locked a part of the record reads it from here on as the last one left it, at whatever server. */
+    public void catchUp() {
+        heard.forEach(Runnable::run);
     }
 
     /** Another server committed rows: what was read from them falls, and what is being read from them is not kept. */
@@ -141,6 +156,10 @@ public class CommitCaches implements SmartInitializingSingleton {
         return inFlux.keySet().stream().noneMatch(source -> cache.readFrom.test(answer, source))
                 && endedAt.entrySet().stream()
                         .noneMatch(ended -> ended.getValue() > since && cache.readFrom.test(answer, ended.getKey()));
+    }
+
+    private synchronized <V> boolean holds(CommitCache<?, V> cache, V answer, long since) {
+        return isSound(cache, answer, since);
     }
 
     private synchronized <K, V> void keep(CommitCache<K, V> cache, K key, V answer, long since) {
@@ -235,10 +254,14 @@ public class CommitCaches implements SmartInitializingSingleton {
         }
     }
 
+    /** An answer that somebody reads from what was committed by then; empty when that failed. */
+    private record Reading<V>(long since, CompletableFuture<Optional<V>> answer) {}
+
     /** Answers by key. */
     public static final class CommitCache<K, V> {
 
         private final Cache<K, V> kept;
+        private final ConcurrentMap<K, Reading<V>> beingRead = new ConcurrentHashMap<>();
         private final BiPredicate<V, Source> readFrom;
         private final CommitCaches all;
 
@@ -248,13 +271,32 @@ public class CommitCaches implements SmartInitializingSingleton {
             this.all = all;
         }
 
-        /** The answer that is kept, else read now. */
+        /** The answer that is kept, else read now; once, when several ask for it at the same time. */
         public V get(K key, Function<K, V> read) {
             @Nullable V known = kept.getIfPresent(key);
             if (known != null) {
                 return known;
             }
-            long since = all.now();
+            Reading<V> own = new Reading<>(all.now(), new CompletableFuture<>());
+            @Nullable Reading<V> first = beingRead.putIfAbsent(key, own);
+            if (first != null) {
+                Optional<V> theirs = first.answer().join();
+                if (theirs.isPresent() && all.holds(this, theirs.get(), first.since())) {
+                    return theirs.get();
+                }
+                return readAndKept(key, read, all.now());
+            }
+            try {
+                V answer = readAndKept(key, read, own.since());
+                own.answer().complete(Optional.of(answer));
+                return answer;
+            } finally {
+                beingRead.remove(key, own);
+                own.answer().complete(Optional.empty()); // for those who wait, when it could not be read
+            }
+        }
+
+        private V readAndKept(K key, Function<K, V> read, long since) {
             V answer = read.apply(key);
             all.keep(this, key, answer, since);
             return answer;

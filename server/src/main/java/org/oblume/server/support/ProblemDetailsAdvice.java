@@ -106,15 +106,19 @@ class ProblemDetailsAdvice extends ResponseEntityExceptionHandler {
 
     /** What nobody thought of. Its number leads from what the person saw to the log. */
     @ExceptionHandler
-    ProblemDetail failed(Exception unexpected, WebRequest request) throws Exception {
+    ResponseEntity<ProblemDetail> failed(Exception unexpected, WebRequest request) throws Exception {
         if (ClosedDatabase.isCauseOf(unexpected)) {
             throw unexpected; // told further out, where the database is opened again
         }
+        if (NoConnection.isCauseOf(unexpected)) {
+            return busy(unexpected);
+        }
         String number = Long.toString(ThreadLocalRandom.current().nextLong(NUMBERS), NUMBER_RADIX);
         LOG.error("Failure {} at {}", number, request.getDescription(false), unexpected);
-        return ProblemType.FAILED.saying(
-                "The server failed at this (failure %s in its log). Load the page again to see what is kept, then try once more."
-                        .formatted(number));
+        return ResponseEntity.status(ProblemType.FAILED.status())
+                .body(ProblemType.FAILED.saying(
+                        "The server failed at this (failure %s in its log). Load the page again to see what is kept, then try once more."
+                                .formatted(number)));
     }
 
     private static String said(Exception sentence) {

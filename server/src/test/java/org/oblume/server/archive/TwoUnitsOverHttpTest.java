@@ -267,7 +267,7 @@ class TwoUnitsOverHttpTest {
 
         assertThat(main.say(shotHere, "key", "LEVEL")).isEqualTo("5 %");
         assertThat(main.say(shot(main, "4S"), "key", "LEVEL")).isEqualTo(lit);
-        assertThat(merged.body().get("told").toString()).contains("4S keeps its level of key as it was shot: " + lit);
+        assertThat(merged.body().get("told").toString()).contains("4S keeps its level of Key as it was shot: " + lit);
     }
 
     @Test

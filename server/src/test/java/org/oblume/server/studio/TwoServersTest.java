@@ -14,6 +14,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.core.env.Environment;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Two servers on one PostgreSQL: what is written at one is read at the other at once, and its pages are told. */
 @ServerTest
@@ -26,6 +27,9 @@ class TwoServersTest {
 
     @Autowired
     private Environment settings;
+
+    @Autowired
+    private JdbcTemplate sql;
 
     private ConfigurableApplicationContext second;
     private Api other;
@@ -63,6 +67,39 @@ class TwoServersTest {
                 assertThat(other.say(shot, "key", "LEVEL")).isEqualTo(percent + " %");
             }
         }
+    }
+
+    @Test
+    void anEditIsMadeOnWhatTheOtherServerWroteAnInstantAgo() throws Exception {
+        long shot = one.shotFrom("4U", one.shot("4C"));
+        other.get("/api/shots/%d/plot".formatted(shot));
+        for (int turn = 0; turn < 40; turn += 2) {
+            assertThat(level(one, shot, 50, turn)).isEqualTo(tag(turn + 1));
+            assertThat(level(other, shot, 40, turn + 1))
+                    .as("40 % was what stood there before")
+                    .isEqualTo(tag(turn + 2));
+        }
+    }
+
+    @Test
+    void aServerThatDidNotHearReadsAnewBeforeItEdits() throws Exception {
+        long shot = one.shotFrom("4V", one.shot("4C"));
+        level(one, shot, 40, 0);
+        other.get("/api/shots/%d/plot".formatted(shot));
+        sql.queryForList(
+                "select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen%' and datname = current_database()");
+        assertThat(level(one, shot, 50, 1)).isEqualTo(tag(2));
+        assertThat(level(other, shot, 40, 2)).isEqualTo(tag(3));
+    }
+
+    /** Sets the key’s level; answers with the tag of the value that was recorded by that. */
+    private static String level(Api at, long shot, int percent, long revision) {
+        return at.tie(shot, "key", "LEVEL", "{\"text\":\"%d\",\"reason\":\"MATCH\"}".formatted(percent), revision)
+                .etag();
+    }
+
+    private static String tag(int revision) {
+        return "\"%d\"".formatted(revision);
     }
 
     @Test

@@ -183,6 +183,48 @@ class CommitCachesTest {
                 .isEqualTo(2);
     }
 
+    /** Asked for by two at once: the second asks while the first still reads, after what is done in between. */
+    private List<Integer> askedAtOnce(AtomicInteger reads, Runnable between) throws Exception {
+        long scene = api.sceneOf(shot);
+        CommitCache<String, Integer> cache =
+                caches.cache(1, (answer, changed) -> changed.part() == Part.SCENE && changed.id() == scene);
+        CountDownLatch reading = new CountDownLatch(1);
+        CountDownLatch waits = new CountDownLatch(1);
+        CompletableFuture<Integer> first = CompletableFuture.supplyAsync(() -> cache.get("answer", key -> {
+            reading.countDown();
+            await(waits);
+            return reads.incrementAndGet();
+        }));
+        await(reading);
+        between.run();
+        CompletableFuture<Integer> second = new CompletableFuture<>();
+        Thread asks = new Thread(() -> second.complete(cache.get("answer", key -> reads.incrementAndGet())));
+        asks.start();
+        while (asks.getState() != Thread.State.WAITING && asks.isAlive()) {
+            Thread.onSpinWait();
+        }
+        waits.countDown();
+        return List.of(first.get(20, TimeUnit.SECONDS), second.get(20, TimeUnit.SECONDS));
+    }
+
+    @Test
+    void whatTwoAskForAtOnceIsReadOnce() throws Exception {
+        AtomicInteger reads = new AtomicInteger();
+        assertThat(askedAtOnce(reads, () -> {})).containsExactly(1, 1);
+        assertThat(reads).hasValue(1);
+    }
+
+    @Test
+    void whoAsksAfterAnEditIsNotAnsweredByAReadingFromBeforeIt() throws Exception {
+        long scene = api.sceneOf(shot);
+        AtomicInteger reads = new AtomicInteger();
+        assertThat(askedAtOnce(
+                        reads,
+                        () -> transaction.executeWithoutResult(
+                                status -> scenes.place(scene, AnyPlacement.called("Between " + made)))))
+                .containsExactly(1, 2);
+    }
+
     private static void await(CountDownLatch latch) {
         try {
             assertThat(latch.await(20, TimeUnit.SECONDS)).isTrue();

@@ -2,9 +2,11 @@ package org.oblume.server.support;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.sql.SQLTransientConnectionException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -14,7 +16,10 @@ import org.oblume.server.Api.Answer;
 import org.oblume.server.ServerTest;
 import org.oblume.server.scene.SceneService;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.context.request.ServletWebRequest;
@@ -164,10 +169,15 @@ class ErrorContractTest {
         assertThat(advice.metAnother(new DataIntegrityViolationException("unique"))
                         .getType())
                 .isEqualTo(ProblemType.COLLISION.uri());
-        var failed = advice.failed(
-                new IllegalStateException("boom"), new ServletWebRequest(new MockHttpServletRequest("GET", "/api/x")));
+        ServletWebRequest call = new ServletWebRequest(new MockHttpServletRequest("GET", "/api/x"));
+        ProblemDetail failed = Objects.requireNonNull(
+                advice.failed(new IllegalStateException("boom"), call).getBody());
         assertThat(failed.getStatus()).isEqualTo(500);
         assertThat(failed.getDetail()).matches("The server failed at this \\(failure [0-9a-z]+ in its log\\)\\..*");
         assertThat(failed.getDetail()).doesNotContain("boom");
+        ResponseEntity<ProblemDetail> waited = advice.failed(
+                new DataAccessResourceFailureException("no", new SQLTransientConnectionException("timed out")), call);
+        assertThat(Objects.requireNonNull(waited.getBody()).getType()).isEqualTo(ProblemType.BUSY.uri());
+        assertThat(waited.getHeaders().getFirst("Retry-After")).isNotBlank();
     }
 }
