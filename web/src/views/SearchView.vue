@@ -98,13 +98,17 @@ function to(other: FoundElsewhere) {
           <ul>
             <li v-for="shot in shots" :key="shot.id">
               <RouterLink :to="{ name: 'plot', params: { id: shot.id } }" class="row">
-                <FrameThumb class="w-20 flex-none" :shot-id="shot.id" :name="shot.slate" />
-                <StageTick :stage="shot.stage" class="mt-1 flex-none" />
-                <span class="w-12 flex-none text-lead font-bold">{{ shot.slate }}</span>
-                <span class="min-w-0">
-                  <span v-for="(why, i) in shot.why" :key="i" class="block wrap-anywhere"
-                    ><FoundText :text="why.text" :words="found!.words"
-                  /></span>
+                <FrameThumb class="w-20 flex-none self-start" :shot-id="shot.id" :name="shot.slate" />
+                <span class="flex min-w-0 gap-x-2.5 phone:flex-col">
+                  <span class="flex flex-none gap-x-2.5">
+                    <StageTick :stage="shot.stage" class="mt-1 flex-none" />
+                    <span class="w-12 flex-none text-lead font-bold">{{ shot.slate }}</span>
+                  </span>
+                  <span class="min-w-0">
+                    <span v-for="(why, i) in shot.why" :key="i" class="block wrap-anywhere"
+                      ><FoundText :text="why.text" :words="found!.words"
+                    /></span>
+                  </span>
                 </span>
               </RouterLink>
             </li>

@@ -78,15 +78,17 @@ async function remove() {
           ><span class="font-strong">{{ w.name }}</span> <span class="text-quiet">{{ w.says }}</span></span
         >
         <span v-if="w.closedAt" class="text-small text-quiet">closed {{ when(w.closedAt) }}</span>
-        <button
-          class="button"
-          :disabled="busy"
-          :aria-label="`${w.closedAt ? 'Open again' : 'Close'} ${w.name}`"
-          @click="put(w.scene, w.id, w.closedAt ? 'OPEN' : 'CLOSED')"
-        >
-          {{ w.closedAt ? 'Open again' : 'Close' }}
-        </button>
-        <button class="button" :disabled="busy" :aria-label="`Delete ${w.name}…`" @click="asked = w">Delete…</button>
+        <span class="ml-auto flex flex-none gap-3">
+          <button
+            class="button"
+            :disabled="busy"
+            :aria-label="`${w.closedAt ? 'Open again' : 'Close'} ${w.name}`"
+            @click="put(w.scene, w.id, w.closedAt ? 'OPEN' : 'CLOSED')"
+          >
+            {{ w.closedAt ? 'Open again' : 'Close' }}
+          </button>
+          <button class="button" :disabled="busy" :aria-label="`Delete ${w.name}…`" @click="asked = w">Delete…</button>
+        </span>
       </li>
     </ul>
     <template v-if="deleted?.length">

@@ -71,14 +71,16 @@ onScopeDispose(() => flying?.abort())
     <ul>
       <li v-for="s in step?.shots" :key="s.id">
         <RouterLink :to="{ name: 'plot', params: { id: s.id } }" class="row">
-          <FrameThumb class="w-20 flex-none" :shot-id="s.id" :name="s.slate" />
-          <span class="w-14 flex-none text-lead font-bold">{{ s.slate }}</span>
-          <span class="min-w-0"
-            ><span class="block">{{ s.say }}</span
-            ><span class="block text-small text-quiet"
-              >{{ s.production }}, Sc. {{ s.scene }}, {{ s.heading }}; {{ s.description }}</span
-            ></span
-          >
+          <FrameThumb class="w-20 flex-none self-start" :shot-id="s.id" :name="s.slate" />
+          <span class="flex min-w-0 gap-x-2.5 phone:flex-col">
+            <span class="w-14 flex-none text-lead font-bold">{{ s.slate }}</span>
+            <span class="min-w-0"
+              ><span class="block">{{ s.say }}</span
+              ><span class="block text-small text-quiet"
+                >{{ s.production }}, Sc. {{ s.scene }}, {{ s.heading }}; {{ s.description }}</span
+              ></span
+            >
+          </span>
         </RouterLink>
       </li>
     </ul>
