@@ -73,7 +73,7 @@ class ScreenshotsIT {
             crew.seeText("from window post");
             take(crew, "plot");
             crew.open("/shots/3/power");
-            crew.seeText("What feeds what");
+            crew.seeText("Over day 2");
             take(crew, "power");
             crew.open("/shots/1/frame");
             crew.until(
