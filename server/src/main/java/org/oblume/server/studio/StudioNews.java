@@ -8,6 +8,7 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -18,6 +19,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.jspecify.annotations.Nullable;
+import org.oblume.server.call.Topic;
 import org.oblume.server.events.RecordChanged;
 import org.oblume.server.storage.StudioDatabase;
 import org.oblume.server.support.CommitCaches;
@@ -49,6 +51,9 @@ class StudioNews {
     private static final int LONGEST = 7000;
 
     private static final int WAIT_MS = 1000;
+
+    /** What pages have to read when this server has not heard the others for a while. */
+    private static final RecordChanged EVERYTHING = new RecordChanged(List.of(Topic.values()), null, null, "", null);
 
     private final String server = UUID.randomUUID().toString();
     private final JdbcConnectionDetails database;
@@ -157,11 +162,16 @@ class StudioNews {
     }
 
     private void hear() {
+        boolean again = false;
         while (!stopped) {
             try (Connection connection = connect();
                     Statement listen = connection.createStatement()) {
                 listen.execute("listen " + CHANNEL);
                 caches.writtenElsewhere(Set.of(CommitCaches.ANYTHING)); // whatever was missed
+                if (again) {
+                    events.publishEvent(EVERYTHING);
+                }
+                again = true;
                 PGConnection postgres = connection.unwrap(PGConnection.class);
                 while (!stopped) {
                     PGNotification[] all = postgres.getNotifications(WAIT_MS);

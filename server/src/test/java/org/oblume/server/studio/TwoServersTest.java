@@ -82,14 +82,19 @@ class TwoServersTest {
     }
 
     @Test
-    void aServerThatDidNotHearReadsAnewBeforeItEdits() throws Exception {
+    void aServerThatDidNotHearReadsAnewBeforeItEditsAndItsPagesDoOnceItHearsAgain() throws Exception {
         long shot = one.shotFrom("4V", one.shot("4C"));
         level(one, shot, 40, 0);
         other.get("/api/shots/%d/plot".formatted(shot));
-        sql.queryForList(
-                "select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen%' and datname = current_database()");
-        assertThat(level(one, shot, 50, 1)).isEqualTo(tag(2));
-        assertThat(level(other, shot, 40, 2)).isEqualTo(tag(3));
+        try (Api.Stream here = one.listen("page-of-one");
+                Api.Stream there = other.listen("page-of-other")) {
+            sql.queryForList(
+                    "select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen%' and datname = current_database()");
+            assertThat(level(one, shot, 50, 1)).isEqualTo(tag(2));
+            assertThat(level(other, shot, 40, 2)).isEqualTo(tag(3));
+            here.until("changed", "COPIES");
+            there.until("changed", "COPIES");
+        }
     }
 
     /** Sets the key’s level; answers with the tag of the value that was recorded by that. */
