@@ -13,7 +13,7 @@ class StudioIT {
     private static final String DATABASE = System.getProperty("oblume.studio", "");
     private static final int SCENES = 150;
     private static final int PEOPLE = Integer.getInteger("oblume.people", 300);
-    private static final int WARM_UP_S = 60;
+    private static final int WARM_UP_S = 90;
     private static final int SECONDS = 60;
 
     @Test
