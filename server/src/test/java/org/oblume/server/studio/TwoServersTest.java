@@ -1,7 +1,12 @@
 package org.oblume.server.studio;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -12,6 +17,8 @@ import org.oblume.server.OblumeApplication;
 import org.oblume.server.ServerTest;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ApplicationEvent;
+import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -70,14 +77,43 @@ class TwoServersTest {
     }
 
     @Test
-    void anEditIsMadeOnWhatTheOtherServerWroteAnInstantAgo() throws Exception {
+    void anEditWaitsUntilItsServerHasHeardWhatTheOtherWroteBefore() throws Exception {
         long shot = one.shotFrom("4U", one.shot("4C"));
-        other.get("/api/shots/%d/plot".formatted(shot));
-        for (int turn = 0; turn < 40; turn += 2) {
-            assertThat(level(one, shot, 50, turn)).isEqualTo(tag(turn + 1));
-            assertThat(level(other, shot, 40, turn + 1))
-                    .as("40 % was what stood there before")
-                    .isEqualTo(tag(turn + 2));
+        try (Api.Stream stream = other.listen("page-of-4U")) {
+            level(one, shot, 40, 0);
+            stream.until("changed", "\"shotId\":" + shot);
+        }
+        other.get("/api/shots/%d/plot".formatted(shot)); // it keeps the scene with 40 %
+        CountDownLatch held = new CountDownLatch(1);
+        CountDownLatch letGo = new CountDownLatch(1);
+        ApplicationListener<ApplicationEvent> slow = event -> {
+            if (Thread.currentThread().getName().equals("studio")) {
+                held.countDown();
+                await(letGo);
+            }
+        };
+        second.addApplicationListener(slow);
+        try {
+            one.joined("somebody", "CREW");
+            await(held);
+            assertThat(level(one, shot, 50, 1)).isEqualTo(tag(2));
+            CompletableFuture<String> edit = CompletableFuture.supplyAsync(() -> level(other, shot, 40, 2));
+            assertThatThrownBy(() -> edit.get(200, TimeUnit.MILLISECONDS)).isInstanceOf(TimeoutException.class);
+            letGo.countDown();
+            assertThat(edit.get(20, TimeUnit.SECONDS))
+                    .as("40 % is what stood there before the other’s edit")
+                    .isEqualTo(tag(3));
+        } finally {
+            letGo.countDown();
+            second.removeApplicationListener(slow);
+        }
+    }
+
+    private static void await(CountDownLatch latch) {
+        try {
+            assertThat(latch.await(20, TimeUnit.SECONDS)).isTrue();
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
         }
     }
 
